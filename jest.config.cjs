@@ -1,0 +1,22 @@
+/** Two projects, so that `npm run test:core` needs neither a database nor a page. */
+const transform = {
+  '^.+\\.m?[tj]sx?$': ['@swc/jest', { jsc: { target: 'es2022', transform: { react: { runtime: 'automatic' } } } }],
+};
+const shared = {
+  testEnvironment: 'node',
+  transform,
+  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack)/)'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/scripts/lib/empty.cjs' },
+  modulePathIgnorePatterns: ['<rootDir>/.next/'],
+};
+module.exports = {
+  projects: [
+    { ...shared, displayName: 'core', testMatch: ['<rootDir>/src/core/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'app',
+      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
+      testPathIgnorePatterns: ['<rootDir>/src/core/'],
+    },
+  ],
+};

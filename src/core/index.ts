@@ -1,0 +1,86 @@
+/** The core's one door: everything outside src/core imports from here. */
+export { assertNever } from './assertNever';
+
+export { LENGTH_UNITS, M_PER_FT, M_PER_IN, M_PER_YD, M_PER_HAND, type LengthUnit } from './units/lengthUnits';
+export { parseLength, type ParsedLength, type ParseLengthOptions } from './units/parseLength';
+export { formatLength, type FormatLengthOptions } from './units/formatLength';
+export { stepsAndRemainder, type StepsAndRemainder } from './units/stepsAndRemainder';
+
+export { distanceM, midpoint, pointAlong, type PointM } from './geometry/pointM';
+export { facingFromHeading, headingFromFacing, normaliseRad } from './geometry/angles';
+
+export {
+  arenaFault,
+  isInsideArena,
+  MAX_ARENA_SIDE_M,
+  MIN_ARENA_SIDE_M,
+  type Arena,
+  type ArenaLetters,
+  type Wall,
+} from './arena/arena';
+export { arenaLetters, type ArenaLetter } from './arena/arenaLetters';
+export { arenaLines, type ArenaLine } from './arena/arenaLines';
+export { roomAhead } from './arena/roomAhead';
+export { wallName } from './arena/wallName';
+
+export { HORSE_TYPES, MAX_HORSE_HEIGHT_M, MIN_HORSE_HEIGHT_M, type HorseType } from './horse/horse';
+export { STRIDE_ENTRY_KEYS, type StrideEntryKey, type StrideRange } from './horse/strideEntry';
+export { defaultStride } from './horse/defaultStrides';
+export { profileStride, type HorseProfile, type ProfileStride, type StrideSource } from './horse/strideProfile';
+
+export { strideWord, STRIDE_WORDS, type StrideWord } from './stride/strideWord';
+
+export {
+  isRaised,
+  MAX_POLE_LENGTH_M,
+  MAX_RAISED_M,
+  MIN_POLE_LENGTH_M,
+  POLE_DIAMETER_M,
+  poleEnds,
+  type Pole,
+  type RaisedEnds,
+} from './items/pole';
+
+export {
+  ENTRY_OF_GAIT,
+  MAX_ROW_POLES,
+  MAX_SPACING_M,
+  MIN_ROW_POLES,
+  MIN_SPACING_M,
+  POLE_GAITS,
+  type PoleGait,
+  type PoleRow,
+  type RowSpacing,
+} from './exercises/poleRow';
+export { RAISED_CLOSER_M, rowSpacing, type RowSpacingReading } from './exercises/rowSpacing';
+export { layOutPoleRow } from './exercises/layOutPoleRow';
+export { keepRowInside, type KeptRow } from './exercises/keepRowInside';
+
+export { setPoleEnds, type EndPlacing, type PolePlacing, type RowSetting } from './setting/setPoleEnds';
+
+export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';
+export {
+  applyRecordEvent,
+  passFootfalls,
+  polesHit,
+  type PassMark,
+  type PassRecord,
+  type RecordEvent,
+  type Rein,
+  type RideDirection,
+} from './record/passRecord';
+export { polesKeptHitting } from './record/polesKeptHitting';
+export {
+  footfallDirection,
+  suggestSpacing,
+  type FootfallDirection,
+  type SpacingSuggestion,
+} from './record/suggestSpacing';
+
+export {
+  DISCLAIMER,
+  POLE_WORK_CAUTIONS,
+  rowRoomCautions,
+  type Caution,
+  type CautionLevel,
+} from './cautions/poleWorkCautions';

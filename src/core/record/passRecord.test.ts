@@ -1,0 +1,63 @@
+import fc from 'fast-check';
+import {
+  applyRecordEvent,
+  passFootfalls,
+  polesHit,
+  type PassMark,
+  type PassRecord,
+  type RecordEvent,
+} from './passRecord';
+import { polesKeptHitting } from './polesKeptHitting';
+
+const startPass = (id: string): RecordEvent => ({
+  type: 'pass',
+  id: `e-${id}`,
+  pass: { id, rein: 'left', direction: 'as-drawn', stage: 'on the ground', riddenAtMs: 0 },
+});
+const addMark = (passId: string, mark: PassMark): RecordEvent => ({
+  type: 'mark',
+  id: `e-${mark.id}`,
+  passId,
+  mark,
+  atMs: 0,
+});
+const fold = (events: RecordEvent[]) => events.reduce<PassRecord[]>(applyRecordEvent, []);
+
+const FIRST_GAP: PassMark = { id: 'm1', kind: 'footfall', place: 1, fraction: 1 / 3 };
+const AGAIN: PassMark = { id: 'm2', kind: 'footfall', place: 1, fraction: 0.5 };
+const HIT: PassMark = { id: 'm3', kind: 'hit', place: 2 };
+
+test('a pass, its marks, a correction and an undo', () => {
+  const passes = fold([startPass('p'), addMark('p', FIRST_GAP), addMark('p', AGAIN), addMark('p', HIT)]);
+  expect(passFootfalls(passes[0]!)).toEqual([{ gap: 1, fraction: 0.5 }]);
+  expect(polesHit(passes[0]!)).toEqual([2]);
+  const undone = applyRecordEvent(passes, { type: 'undo-mark', id: 'u', passId: 'p', markId: 'm2', atMs: 0 });
+  expect(passFootfalls(undone[0]!)).toEqual([{ gap: 1, fraction: 1 / 3 }]);
+  expect(applyRecordEvent(undone, { type: 'undo-pass', id: 'u2', passId: 'p', atMs: 0 })).toEqual([]);
+});
+
+test('rein and direction can be put right while the pass lasts', () => {
+  const [pass] = fold([startPass('p'), { type: 'amend', id: 'a', passId: 'p', rein: 'right', direction: 'other-way' }]);
+  expect(pass).toMatchObject({ rein: 'right', direction: 'other-way' });
+});
+
+test('an event for a pass that is not there changes nothing', () => {
+  expect(fold([addMark('nobody', HIT)])).toEqual([]);
+});
+
+test('events sent again change nothing, in whatever order they are repeated', () => {
+  const events = [startPass('p'), startPass('q'), addMark('p', FIRST_GAP), addMark('q', HIT), addMark('p', AGAIN)];
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: events.length - 1 })), repeats => {
+      expect(fold([...events, ...repeats.map(i => events[i]!)])).toEqual(fold(events));
+    }),
+  );
+});
+
+test('a pole hit in three passes is named, in two it is not', () => {
+  const hit = (...places: number[]) => ({
+    marks: places.map((place, i) => ({ id: `${i}`, kind: 'hit' as const, place })),
+  });
+  expect(polesKeptHitting([hit(2, 2), hit(2), hit(1)])).toEqual([]);
+  expect(polesKeptHitting([hit(2), hit(2, 3), hit(1, 2)])).toEqual([{ pole: 2, times: 3 }]);
+});

@@ -1,0 +1,58 @@
+import { createServer } from 'node:http';
+import { giveUp } from './run.mjs';
+
+const DEFAULT_PORT = 4747;
+
+/** The port to serve on: ROAN_PORT, then PORT, then Roan's own. */
+function chosenPort() {
+  const text = process.env.ROAN_PORT ?? process.env.PORT ?? String(DEFAULT_PORT);
+  const port = Number(text);
+  if (!/^\d+$/.test(text) || port < 1 || port > 65535)
+    giveUp(`“${text}” is no port: ROAN_PORT is a number from 1 to 65535.`);
+  return port;
+}
+
+/** Serves the built pages, and says where in one line once they answer. */
+export async function serve(what) {
+  process.env.NODE_ENV = 'production';
+  process.env.NEXT_TELEMETRY_DISABLED = '1';
+  const hostname = process.env.ROAN_HOST ?? '127.0.0.1';
+  const port = chosenPort();
+  let handle = null;
+  const server = createServer((request, response) => {
+    if (handle) return void handle(request, response);
+    response.writeHead(503, { 'retry-after': '1' }).end('Roan is starting.');
+  });
+  await listen(server, port, hostname);
+  const { default: next } = await import('next');
+  const app = next({ dev: false, hostname, port });
+  await app.prepare();
+  handle = app.getRequestHandler();
+  console.log(`${what} is at http://${hostname}:${port}`);
+  stopCleanly(server);
+}
+
+function listen(server, port, hostname) {
+  return new Promise(resolve => {
+    server.once('error', error => giveUp(listenFault(error, port, hostname)));
+    server.listen(port, hostname, resolve);
+  });
+}
+
+function listenFault(error, port, hostname) {
+  if (error.code === 'EADDRINUSE')
+    return `Port ${port} is taken by another program: stop it, or choose another port with ROAN_PORT=${port + 1}.`;
+  if (error.code === 'EACCES')
+    return `Port ${port} may not be used by this account: choose one above 1023 with ROAN_PORT.`;
+  return `Roan cannot listen on ${hostname}:${port}: check ROAN_HOST and ROAN_PORT (${error.code}).`;
+}
+
+/** At a signal to stop: no new requests, the running ones end, then the process. */
+function stopCleanly(server) {
+  for (const signal of ['SIGINT', 'SIGTERM'])
+    process.once(signal, () => {
+      server.close(() => process.exit(0));
+      server.closeIdleConnections();
+      setTimeout(() => process.exit(0), 2000).unref();
+    });
+}

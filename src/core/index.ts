@@ -54,6 +54,9 @@ export {
 } from './exercises/poleRow';
 export { RAISED_CLOSER_M, rowSpacing, type RowSpacingReading } from './exercises/rowSpacing';
 export { layOutPoleRow } from './exercises/layOutPoleRow';
+export { placeRow, type PlacedRow } from './exercises/placeRow';
+export { rowFootfalls } from './exercises/rowFootfalls';
+export { rowFit, type RowFit } from './exercises/rowFit';
 export { keepRowInside, type KeptRow } from './exercises/keepRowInside';
 
 export { setPoleEnds, type EndPlacing, type PolePlacing, type RowSetting } from './setting/setPoleEnds';

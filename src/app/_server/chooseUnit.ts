@@ -1,0 +1,18 @@
+'use server';
+
+import { LENGTH_UNITS } from '@/core';
+import { saveLengthUnit } from '@/data/queries/settings';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { yardContext } from './yardContext';
+
+const Unit = z.enum(LENGTH_UNITS);
+
+/** Keeps the unit that the yard reads lengths in. */
+export async function chooseUnit(chosen: string): Promise<void> {
+  const unit = Unit.safeParse(chosen);
+  if (!unit.success) return;
+  const { write, yard } = await yardContext();
+  await write(tx => saveLengthUnit(tx, yard.id, unit.data));
+  revalidatePath('/', 'layout');
+}

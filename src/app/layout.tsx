@@ -1,0 +1,49 @@
+import '@mantine/core/styles.css';
+import '@mantine/notifications/styles.css';
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import './globals.css';
+import { LengthsProvider } from '@/components/Lengths/LengthsProvider';
+import { Rail } from '@/components/Shell/Rail';
+import { ThreadProvider } from '@/components/Shell/thread';
+import { readThread, THREAD_COOKIE } from '@/components/Shell/threadCookie';
+import { TopBar } from '@/components/Shell/TopBar';
+import { theme } from '@/components/theme';
+import { ColorSchemeScript, MantineProvider, mantineHtmlProps } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import type { Metadata, Viewport } from 'next';
+import { cookies } from 'next/headers';
+import type { ReactNode } from 'react';
+import { chooseUnit } from './_server/chooseUnit';
+import { yardContext } from './_server/yardContext';
+import classes from './layout.module.css';
+
+export const metadata: Metadata = { title: { default: 'Roan', template: '%s · Roan' } };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const { yard, unit } = await yardContext();
+  const thread = readThread((await cookies()).get(THREAD_COOKIE)?.value);
+  return (
+    <html lang="en-GB" {...mantineHtmlProps}>
+      <head>
+        <ColorSchemeScript forceColorScheme="light" />
+      </head>
+      <body>
+        <MantineProvider theme={theme} forceColorScheme="light">
+          <Notifications position="bottom-right" />
+          <LengthsProvider unit={unit}>
+            <ThreadProvider initial={thread}>
+              <div className={classes.shell}>
+                <Rail />
+                <div className={classes.place}>
+                  <TopBar yardName={yard.name} unit={unit} onChooseUnit={chooseUnit} />
+                  <main className={classes.main}>{children}</main>
+                </div>
+              </div>
+            </ThreadProvider>
+          </LengthsProvider>
+        </MantineProvider>
+      </body>
+    </html>
+  );
+}

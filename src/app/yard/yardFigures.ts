@@ -1,0 +1,24 @@
+import { formatLength, type LengthUnit } from '@/core';
+import type { Horse } from '@/data/queries/horses';
+
+/** A horse as the yard's page shows it. */
+export type HorseFigures = Horse & { heightText: string };
+
+/** Heights are read in hands, whatever the unit of the sand. */
+export function horseFigures(horse: Horse): HorseFigures {
+  return { ...horse, heightText: formatLength(horse.heightM, 'hands') };
+}
+
+/**
+ * What was typed, or what is stored if the text is still the one that was shown: a field that nobody touched must not
+ * drift by its rounding.
+ */
+export function unlessUntouched<Value extends number | null>(
+  typedText: string | undefined,
+  typedM: Value,
+  storedM: number | undefined | null,
+  unit: LengthUnit,
+): Value | number {
+  const untouched = storedM !== undefined && storedM !== null && typedText?.trim() === formatLength(storedM, unit);
+  return untouched ? storedM : typedM;
+}

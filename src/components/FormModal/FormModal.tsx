@@ -1,0 +1,63 @@
+'use client';
+
+import type { FormOutcome } from '@/files/formOutcome';
+import { Alert, Button, Group, Modal, Stack } from '@mantine/core';
+import type { UseFormReturnType } from '@mantine/form';
+import { useState, type ReactNode } from 'react';
+
+type FormModalProps<Values extends Record<string, unknown>> = {
+  title: string;
+  opened: boolean;
+  onClose: () => void;
+  form: UseFormReturnType<Values>;
+  /** Sends what was typed; called only with values the page itself found good. */
+  onSend: (values: Values) => Promise<FormOutcome>;
+  sendLabel: string;
+  children: ReactNode;
+};
+
+/** A form over the page. Faults are shown at their fields, and what was typed stays until it is saved or dropped. */
+export function FormModal<Values extends Record<string, unknown>>(props: FormModalProps<Values>) {
+  const { title, opened, onClose, form, onSend, sendLabel, children } = props;
+  const [problem, setProblem] = useState<string | null>(null);
+  const [sending, setSending] = useState(false);
+
+  const send = async (values: Values) => {
+    setSending(true);
+    setProblem(null);
+    try {
+      const outcome = await onSend(values);
+      if (outcome.ok) return onClose();
+      form.setErrors(outcome.fields);
+      setProblem(outcome.problem);
+    } catch {
+      setProblem('The server did not answer, so nothing was saved. What you typed is still here: try again.');
+    } finally {
+      setSending(false);
+    }
+  };
+
+  return (
+    <Modal opened={opened} onClose={onClose} title={title}>
+      {/* The transformed values stay in the page: the server parses what was typed by itself. */}
+      <form noValidate onSubmit={form.onSubmit(() => send(form.getValues()))}>
+        <Stack gap="sm">
+          {children}
+          {problem && (
+            <Alert color="chestnut" role="alert">
+              {problem}
+            </Alert>
+          )}
+          <Group justify="flex-end">
+            <Button variant="default" onClick={onClose}>
+              Leave it
+            </Button>
+            <Button type="submit" loading={sending}>
+              {sendLabel}
+            </Button>
+          </Group>
+        </Stack>
+      </form>
+    </Modal>
+  );
+}

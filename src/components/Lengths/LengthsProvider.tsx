@@ -1,0 +1,37 @@
+'use client';
+
+import { formatLength, type LengthUnit } from '@/core';
+import { createContext, useContext, useMemo, type ReactNode } from 'react';
+
+export type Lengths = {
+  /** The unit the yard reads in; a bare typed number is in it too. */
+  unit: LengthUnit;
+  /** Writes a length, metres, in that unit. */
+  format: (lengthM: number) => string;
+  /** Writes a change of length with its sign: "+5 cm", "−2 in". */
+  formatChange: (changeM: number) => string;
+};
+
+const LengthsContext = createContext<Lengths | null>(null);
+
+/** Makes the yard's unit known to everything below. */
+export function LengthsProvider({ unit, children }: { unit: LengthUnit; children: ReactNode }) {
+  const lengths = useMemo<Lengths>(() => lengthsIn(unit), [unit]);
+  return <LengthsContext.Provider value={lengths}>{children}</LengthsContext.Provider>;
+}
+
+function lengthsIn(unit: LengthUnit): Lengths {
+  const changeUnit = unit === 'm' ? 'cm' : unit;
+  return {
+    unit,
+    format: lengthM => formatLength(lengthM, unit),
+    formatChange: changeM => `${changeM < 0 ? '−' : '+'}${formatLength(Math.abs(changeM), changeUnit)}`,
+  };
+}
+
+/** The yard's way with lengths. */
+export function useLengths(): Lengths {
+  const lengths = useContext(LengthsContext);
+  if (!lengths) throw new Error('useLengths needs a LengthsProvider above it');
+  return lengths;
+}

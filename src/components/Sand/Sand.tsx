@@ -1,0 +1,84 @@
+import { arenaLetters, arenaLines, type Arena } from '@/core';
+import type { ReactNode, Ref } from 'react';
+import classes from './Sand.module.css';
+import type { SandView } from './sandView';
+
+type SandProps = {
+  arena: Arena;
+  view: SandView;
+  /** What a screen reader calls the drawing. */
+  label: string;
+  children?: ReactNode;
+  ref?: Ref<SVGSVGElement>;
+  className?: string;
+};
+
+/** A length for the scale bar that reads well on this sand. */
+function barLengthM(arena: Arena): number {
+  return Math.max(arena.widthM, arena.lengthM) >= 30 ? 10 : 5;
+}
+
+/** Text grows with the sand, so that it reads the same on a page of any size. */
+export function sandTextM(arena: Arena): number {
+  return Math.max(arena.widthM, arena.lengthM) / 46;
+}
+
+/** The arena to scale, seen from above: one unit of the drawing is one metre. */
+export function Sand({ arena, view, label, children, ref, className }: SandProps) {
+  const textM = sandTextM(arena);
+  const marginM = textM * 2.1;
+  const corner = `${-marginM} ${-marginM}`;
+  return (
+    <svg
+      ref={ref}
+      role="group"
+      aria-label={label}
+      className={`${classes.sand} ${className ?? ''}`}
+      viewBox={`${corner} ${view.widthM + marginM * 2} ${view.heightM + marginM * 2 + textM * 1.2}`}
+    >
+      <rect width={view.widthM} height={view.heightM} className={classes.surface} />
+      {arenaLines(arena).map(({ name, from, to }) => {
+        const a = view.toPaper(from);
+        const b = view.toPaper(to);
+        return <line key={name} x1={a.x} y1={a.y} x2={b.x} y2={b.y} className={classes.line} data-line={name} />;
+      })}
+      <Letters arena={arena} view={view} textM={textM} />
+      <ScaleBar lengthM={barLengthM(arena)} x={0} y={view.heightM + marginM} textM={textM} />
+      {children}
+      <rect width={view.widthM} height={view.heightM} className={classes.wall} />
+    </svg>
+  );
+}
+
+function Letters({ arena, view, textM }: { arena: Arena; view: SandView; textM: number }) {
+  return (
+    <g aria-hidden="true" fontSize={textM}>
+      {arenaLetters(arena).map(({ letter, at }) => {
+        const onWall = at.xM === 0 || at.yM === 0 || at.xM === arena.widthM || at.yM === arena.lengthM;
+        const inwards = onWall ? -textM * 0.95 : 0;
+        const shifted = {
+          xM: at.xM + (at.xM === 0 ? inwards : at.xM === arena.widthM ? -inwards : 0),
+          yM: at.yM + (at.yM === 0 ? inwards : at.yM === arena.lengthM ? -inwards : 0),
+        };
+        const { x, y } = view.toPaper(shifted);
+        return (
+          <text key={letter} x={x} y={y} dy="0.35em" className={onWall ? classes.letter : classes.innerLetter}>
+            {letter}
+          </text>
+        );
+      })}
+    </g>
+  );
+}
+
+function ScaleBar({ lengthM, x, y, textM }: { lengthM: number; x: number; y: number; textM: number }) {
+  const tick = textM * 0.3;
+  return (
+    <g aria-hidden="true" className={classes.scale} fontSize={textM * 0.85} data-scale-bar={lengthM}>
+      <path d={`M${x} ${y - tick}v${tick * 2}M${x} ${y}h${lengthM}M${x + lengthM} ${y - tick}v${tick * 2}`} />
+      <text x={x + lengthM + textM * 0.4} y={y} dy="0.35em">
+        {lengthM} m
+      </text>
+    </g>
+  );
+}

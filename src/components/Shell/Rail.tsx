@@ -1,0 +1,50 @@
+'use client';
+
+import { IconBuildingWarehouse, IconChartDots2, IconClipboardCheck, IconRuler2, IconShoe } from '@tabler/icons-react';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import classes from './Rail.module.css';
+import { useThread } from './thread';
+import type { Thread } from './threadCookie';
+
+const PLACES = [
+  { path: '/yard', name: 'Yard', Icon: IconBuildingWarehouse, to: () => '/yard' },
+  {
+    path: '/plan',
+    name: 'Plan',
+    Icon: IconRuler2,
+    to: ({ layout }: Thread) => (layout ? `/plan/${layout.id}` : '/plan'),
+  },
+  { path: '/set', name: 'Set', Icon: IconShoe, to: ({ layout }: Thread) => (layout ? `/set/${layout.id}` : '/set') },
+  { path: '/ride', name: 'Ride', Icon: IconClipboardCheck, to: () => '/ride' },
+  {
+    path: '/review',
+    name: 'Review',
+    Icon: IconChartDots2,
+    to: ({ pair }: Thread) => (pair ? `/review/${pair.id}` : '/review'),
+  },
+];
+
+/** The five places, in the order of the work: at the left on a desk, at the bottom on a phone. */
+export function Rail() {
+  const pathname = usePathname();
+  const { thread } = useThread();
+  return (
+    <nav aria-label="Places" className={`${classes.rail} roan-no-print`}>
+      <span className={classes.brand} aria-hidden="true">
+        Roan
+      </span>
+      {PLACES.map(({ path, name, Icon, to }) => (
+        <Link
+          key={path}
+          href={pathname === to(thread) ? path : to(thread)}
+          className={classes.place}
+          aria-current={pathname.startsWith(path) ? 'page' : undefined}
+        >
+          <Icon size={24} stroke={1.6} aria-hidden="true" />
+          {name}
+        </Link>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,50 @@
+'use client';
+
+import type { LengthUnit } from '@/core';
+import { SegmentedControl } from '@mantine/core';
+import Link from 'next/link';
+import { useTransition } from 'react';
+import classes from './TopBar.module.css';
+import { useThread } from './thread';
+
+type TopBarProps = {
+  yardName: string;
+  unit: LengthUnit;
+  /** Keeps the chosen unit for the yard. */
+  onChooseUnit: (unit: string) => Promise<void>;
+};
+
+/** What one is working on, by name, and the unit lengths are read in. */
+export function TopBar({ yardName, unit, onChooseUnit }: TopBarProps) {
+  const { thread } = useThread();
+  const [pending, startTransition] = useTransition();
+  return (
+    <header className={`${classes.bar} roan-no-print`}>
+      <span className={classes.yard}>{yardName}</span>
+      {thread.layout && (
+        <Link href={`/plan/${thread.layout.id}`} className={classes.named}>
+          <small>Layout</small> {thread.layout.name}
+        </Link>
+      )}
+      {thread.pair && (
+        <Link href={`/review/${thread.pair.id}`} className={classes.named}>
+          <small>Pair</small> {thread.pair.name}
+        </Link>
+      )}
+      <SegmentedControl
+        className={classes.unit}
+        size="xs"
+        aria-label="Unit for lengths"
+        disabled={pending}
+        value={unit}
+        onChange={chosen => startTransition(() => onChooseUnit(chosen))}
+        data={[
+          { value: 'm', label: 'm' },
+          { value: 'cm', label: 'cm' },
+          { value: 'ft', label: 'ft in' },
+          { value: 'yd', label: 'yd' },
+        ]}
+      />
+    </header>
+  );
+}

@@ -1,0 +1,12 @@
+import type { z } from 'zod';
+
+/** What an action answers to a form: done, or what is wrong and where. Nothing was written unless `ok`. */
+export type FormOutcome<Extra = object> =
+  ({ ok: true } & Extra) | { ok: false; fields: Record<string, string>; problem: string | null };
+
+/** The faults of a form by field, the first of each. */
+export function formFaults(error: z.ZodError): { ok: false; fields: Record<string, string>; problem: null } {
+  const fields: Record<string, string> = {};
+  for (const issue of error.issues) fields[issue.path.join('.')] ??= issue.message;
+  return { ok: false, fields, problem: null };
+}

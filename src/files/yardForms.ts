@@ -1,0 +1,120 @@
+import {
+  HORSE_TYPES,
+  MAX_ARENA_SIDE_M,
+  MAX_ROW_POLES,
+  MIN_ARENA_SIDE_M,
+  MIN_ROW_POLES,
+  POLE_GAITS,
+  arenaFault,
+  formatLength,
+  type LengthUnit,
+  type StrideEntryKey,
+} from '@/core';
+import { z } from 'zod';
+import { heightText } from './heightText';
+import { lengthText } from './lengthText';
+
+/** The forms of the yard, parsed alike in the page and on the server. All fields are what people typed. */
+
+const name = (what: string) =>
+  z
+    .string()
+    .trim()
+    .min(1, `Give ${what} a name.`)
+    .max(60, 'A name has at most 60 letters.')
+    // eslint-disable-next-line no-control-regex
+    .regex(/^[^\u0000-\u001f]*$/, 'A name is one line of plain text.');
+
+const choice = (what: string) =>
+  z
+    .string({ error: `Choose ${what}.` })
+    .min(1, `Choose ${what}.`)
+    .max(60);
+
+const optionalId = z.string().max(60).optional();
+
+/** The strides that can be typed in, with what a horse could never do. */
+export const TYPED_STRIDES: { entry: StrideEntryKey; label: string; minM: number; maxM: number }[] = [
+  { entry: 'walk-poles', label: 'Walk step over poles', minM: 0.4, maxM: 1.4 },
+  { entry: 'trot-poles', label: 'Trot step over poles', minM: 0.5, maxM: 2.2 },
+  { entry: 'canter-poles', label: 'Canter stride over poles', minM: 1.2, maxM: 4.5 },
+  { entry: 'course-canter', label: 'Canter stride between fences', minM: 1.5, maxM: 5 },
+  { entry: 'walk', label: 'Walk stride in the lane', minM: 0.8, maxM: 3 },
+  { entry: 'trot', label: 'Trot stride in the lane', minM: 1, maxM: 5 },
+  { entry: 'canter', label: 'Canter stride in the lane', minM: 1, maxM: 5 },
+];
+
+const bounds = (minM: number, maxM: number, unit: LengthUnit) =>
+  `${formatLength(minM, unit)} to ${formatLength(maxM, unit)}`;
+
+export function horseForm(unit: LengthUnit) {
+  const strides = Object.fromEntries(
+    TYPED_STRIDES.map(({ entry, label, minM, maxM }) => [entry, optionalText(label, minM, maxM, unit)]),
+  ) as Record<StrideEntryKey, ReturnType<typeof optionalText>>;
+  return z.object({
+    id: optionalId,
+    name: name('the horse'),
+    height: heightText,
+    type: z.enum(HORSE_TYPES, { error: 'Choose what kind of horse this is.' }),
+    strides: z.object(strides),
+  });
+}
+
+/** An empty field means "not known": null. */
+function optionalText(what: string, minM: number, maxM: number, unit: LengthUnit) {
+  const typed = lengthText({ what, minM, maxM, bounds: bounds(minM, maxM, unit), defaultUnit: unit });
+  return z.string().transform((text, context) => {
+    if (text.trim() === '') return null;
+    const parsed = typed.safeParse(text);
+    if (parsed.success) return parsed.data;
+    context.addIssue({ code: 'custom', message: parsed.error.issues[0]?.message ?? 'This is no length.' });
+    return z.NEVER;
+  });
+}
+
+export function personForm(unit: LengthUnit) {
+  return z.object({
+    id: optionalId,
+    name: name('the person'),
+    role: z.enum(['instructor', 'rider', 'helper'], { error: 'Choose what this person does.' }),
+    stepLength: optionalText('A step', 0.3, 1.5, unit),
+  });
+}
+
+export const pairForm = z.object({ riderId: choice('a rider'), horseId: choice('a horse') });
+
+export function arenaForm(unit: LengthUnit) {
+  const side = (what: string) =>
+    lengthText({
+      what,
+      minM: MIN_ARENA_SIDE_M,
+      maxM: MAX_ARENA_SIDE_M,
+      bounds: bounds(MIN_ARENA_SIDE_M, MAX_ARENA_SIDE_M, unit),
+      defaultUnit: unit,
+    });
+  return z
+    .object({
+      id: optionalId,
+      name: name('the arena'),
+      width: side('The short side'),
+      length: side('The long side'),
+      letters: z.enum(['20x60', '20x40', 'none'], { error: 'Choose the letters.' }),
+    })
+    .superRefine((arena, context) => {
+      const fault = arenaFault({ widthM: arena.width, lengthM: arena.length, letters: arena.letters });
+      if (fault?.field === 'letters') context.addIssue({ code: 'custom', path: ['letters'], message: fault.reason });
+    });
+}
+
+export const layoutForm = z.object({
+  name: name('the layout'),
+  arenaId: choice('an arena'),
+  horseId: choice('a horse'),
+  gait: z.enum(POLE_GAITS, { error: 'Choose walk, trot or canter.' }),
+  poles: z.string().transform((text, context) => {
+    const count = /^\s*\d{1,3}\s*$/.test(text) ? Number(text) : Number.NaN;
+    if (count >= MIN_ROW_POLES && count <= MAX_ROW_POLES) return count;
+    context.addIssue({ code: 'custom', message: `A row has ${MIN_ROW_POLES} to ${MAX_ROW_POLES} poles.` });
+    return z.NEVER;
+  }),
+});

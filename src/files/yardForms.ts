@@ -22,7 +22,6 @@ const name = (what: string) =>
     .trim()
     .min(1, `Give ${what} a name.`)
     .max(60, 'A name has at most 60 letters.')
-    // eslint-disable-next-line no-control-regex
     .regex(/^[^\u0000-\u001f]*$/, 'A name is one line of plain text.');
 
 const choice = (what: string) =>

@@ -1,0 +1,57 @@
+'use client';
+
+import { writePlan } from '@/files/planDocument';
+import { Alert, Button, Group } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Edited } from '../_state/autosaver';
+
+type StaleNoticeProps = {
+  arenaId: string;
+  mine: Edited;
+  /** Called before this window gives its own version up. */
+  onDropMine: () => void;
+};
+
+/** Another window saved this layout first. Both versions are there; the reader says what becomes of this one. */
+export function StaleNotice({ arenaId, mine, onDropMine }: StaleNoticeProps) {
+  const router = useRouter();
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const keepAsCopy = async () => {
+    setProblem(null);
+    const name = `${mine.name.slice(0, 53)} (mine)`;
+    try {
+      const response = await fetch('/api/layouts', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ name, arenaId, plan: writePlan(mine.plan) }),
+      });
+      const answer = (await response.json()) as { id?: string; problem?: string };
+      if (answer.id === undefined) return setProblem(answer.problem ?? 'It could not be kept: try again.');
+      onDropMine();
+      router.push(`/plan/${answer.id}`);
+    } catch {
+      setProblem('The server does not answer. Your version is still here: try again.');
+    }
+  };
+  const takeTheirs = () => {
+    onDropMine();
+    window.location.reload();
+  };
+
+  return (
+    <Alert color="chestnut" mb="sm" role="alert" title="This layout was changed in another window">
+      Nothing is lost: the other version is saved, and yours is kept on this device.
+      {problem && <p>{problem}</p>}
+      <Group mt="xs">
+        <Button size="xs" onClick={keepAsCopy}>
+          Keep mine as a copy
+        </Button>
+        <Button size="xs" variant="default" onClick={takeTheirs}>
+          Drop mine and show the other
+        </Button>
+      </Group>
+    </Alert>
+  );
+}

@@ -59,6 +59,7 @@ export { rowFootfalls } from './exercises/rowFootfalls';
 export { rowFit, type RowFit } from './exercises/rowFit';
 export { keepRowInside, type KeptRow } from './exercises/keepRowInside';
 
+export { rowKit, type RowKit } from './setting/rowKit';
 export { setPoleEnds, type EndPlacing, type PolePlacing, type RowSetting } from './setting/setPoleEnds';
 
 export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';

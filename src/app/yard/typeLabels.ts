@@ -4,7 +4,7 @@ import type { HorseType } from '@/core';
 export const TYPE_LABELS: Record<HorseType, string> = {
   'all-round': 'All-round horse',
   pony: 'Pony',
-  cob: 'Cob or short-strided stock',
+  cob: 'Cob or stock',
   blood: 'Blood horse',
   warmblood: 'Big warmblood',
   gaited: 'Gaited horse',

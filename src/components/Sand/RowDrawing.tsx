@@ -1,6 +1,6 @@
 import { isRaised, pointAlong, poleEnds, type PlacedRow, type Pole } from '@/core';
 import classes from './RowDrawing.module.css';
-import type { PaperPoint, SandView } from './sandView';
+import { drawn, type PaperPoint, type SandView } from './sandView';
 
 type RowDrawingProps = {
   placed: PlacedRow;
@@ -18,8 +18,8 @@ type RowDrawingProps = {
 /** Drawn a little thicker than a pole is, so that it can be seen. */
 const DRAWN_THICKNESS_M = 0.2;
 const BANDS = 7;
-/** How far left and right of the line the feet fall (drawn). */
-const FOOT_SIDE_M = 0.13;
+/** How far left and right of the line the feet fall (drawn), as a share of the text. */
+const FOOT_SIDE = 0.28;
 
 /** A row of poles from above, with bands, blocks under raised ends, feet and the way it is ridden. */
 export function RowDrawing({ placed, view, textM, footfallsM = [], numbered, plain }: RowDrawingProps) {
@@ -27,17 +27,19 @@ export function RowDrawing({ placed, view, textM, footfallsM = [], numbered, pla
   const first = poles[0];
   const last = poles[poles.length - 1];
   if (!first || !last) return null;
+  // Numbers stand beside their poles, so they may be no wider than the gap.
+  const numberM = poles.length > 1 ? Math.min(textM, placed.spacing.spacingM * 1.15) : textM;
   return (
     <g data-plain={plain || undefined} className={classes.row}>
       <WayRidden first={first} last={last} view={view} />
       {footfallsM.map((alongM, index) => {
         const onLine = pointAlong(first.at, row.headingRad, alongM);
         const side = index % 2 === 0 ? 1 : -1;
-        const at = view.toPaper(pointAlong(onLine, row.headingRad + Math.PI / 2, side * FOOT_SIDE_M));
-        return <Hoof key={index} at={at} degrees={paperDegrees(view, row.headingRad)} />;
+        const at = view.toPaper(pointAlong(onLine, row.headingRad + Math.PI / 2, side * FOOT_SIDE * textM));
+        return <Hoof key={index} at={at} degrees={paperDegrees(view, row.headingRad)} sizeM={textM * 0.55} />;
       })}
       {poles.map((pole, index) => (
-        <PoleDrawing key={pole.id} pole={pole} view={view} number={numbered ? index + 1 : null} textM={textM} />
+        <PoleDrawing key={pole.id} pole={pole} view={view} number={numbered ? index + 1 : null} textM={numberM} />
       ))}
     </g>
   );
@@ -47,7 +49,7 @@ export function RowDrawing({ placed, view, textM, footfallsM = [], numbered, pla
 export function paperDegrees(view: SandView, headingRad: number): number {
   const origin = view.toPaper({ xM: 0, yM: 0 });
   const ahead = view.toPaper(pointAlong({ xM: 0, yM: 0 }, headingRad, 1));
-  return (Math.atan2(ahead.y - origin.y, ahead.x - origin.x) * 180) / Math.PI;
+  return drawn((Math.atan2(ahead.y - origin.y, ahead.x - origin.x) * 180) / Math.PI);
 }
 
 type PoleDrawingProps = { pole: Pole; view: SandView; number: number | null; textM: number };
@@ -59,7 +61,7 @@ function PoleDrawing({ pole, view, number, textM }: PoleDrawingProps) {
   const bandM = pole.lengthM / BANDS;
   const at = view.toPaper(pointAlong(ends.right, pole.headingRad - Math.PI / 2, textM * 0.8));
   return (
-    <g data-pole={pole.id} data-x-m={pole.at.xM} data-y-m={pole.at.yM}>
+    <g data-pole={pole.id} data-x-m={drawn(pole.at.xM)} data-y-m={drawn(pole.at.yM)}>
       <line
         x1={left.x}
         y1={left.y}
@@ -100,25 +102,28 @@ function Block({ at }: { at: PaperPoint }) {
   );
 }
 
-function Hoof({ at, degrees }: { at: PaperPoint; degrees: number }) {
+/** A hoof print, toe ahead. */
+function Hoof({ at, degrees, sizeM }: { at: PaperPoint; degrees: number; sizeM: number }) {
   return (
     <path
-      d="M-0.1 -0.11Q0.16 -0.13 0.16 0Q0.16 0.13 -0.1 0.11"
-      transform={`translate(${at.x} ${at.y}) rotate(${degrees})`}
+      d="M-0.45 -0.4Q0.5 -0.6 0.5 0Q0.5 0.6 -0.45 0.4"
+      transform={`translate(${at.x} ${at.y}) rotate(${degrees}) scale(${sizeM})`}
       className={classes.hoof}
     />
   );
 }
 
-/** A thin line through the row, with a head, from a stride before it to a stride behind. */
+/** Before the row and behind it, a thin line with a head: the feet have the row to themselves. */
 function WayRidden({ first, last, view }: { first: Pole; last: Pole; view: SandView }) {
-  const tailM = 2.2;
-  const from = view.toPaper(pointAlong(first.at, first.headingRad, -tailM));
-  const to = view.toPaper(pointAlong(last.at, last.headingRad, tailM));
+  const before = [-3, -1].map(m => view.toPaper(pointAlong(first.at, first.headingRad, m)));
+  const behind = [1, 2.6].map(m => view.toPaper(pointAlong(last.at, last.headingRad, m)));
+  const to = behind[1]!;
   const degrees = paperDegrees(view, last.headingRad);
   return (
     <g className={classes.way}>
-      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} />
+      {[before, behind].map(([a, b]) => (
+        <line key={a!.x} x1={a!.x} y1={a!.y} x2={b!.x} y2={b!.y} />
+      ))}
       <path d="M-0.75 -0.42L0 0L-0.75 0.42" transform={`translate(${to.x} ${to.y}) rotate(${degrees})`} />
     </g>
   );

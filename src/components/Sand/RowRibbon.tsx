@@ -1,5 +1,6 @@
 import { isRaised, type Pole } from '@/core';
 import classes from './RowRibbon.module.css';
+import { drawn } from './sandView';
 
 type RowRibbonProps = {
   poles: readonly Pole[];
@@ -20,6 +21,7 @@ export function RowRibbon({ poles, spacingM, footfallsM, format, label }: RowRib
   // The text is set for a ribbon that fills the width: never larger than its gap.
   const textM = Math.min(lengthM / 48, spacingM / 4.2);
   const scaleY = lengthM / 12;
+  const groundY = drawn(GROUND_M * scaleY);
   return (
     <svg
       viewBox={`${startM} 0 ${lengthM} ${HEIGHT_M * scaleY}`}
@@ -28,26 +30,20 @@ export function RowRibbon({ poles, spacingM, footfallsM, format, label }: RowRib
       aria-label={label}
     >
       <g>
-        <line
-          x1={startM}
-          x2={startM + lengthM}
-          y1={GROUND_M * scaleY}
-          y2={GROUND_M * scaleY}
-          className={classes.ground}
-        />
+        <line x1={startM} x2={startM + lengthM} y1={groundY} y2={groundY} className={classes.ground} />
         {footfallsM.slice(1).map((landM, index) => {
-          const fromM = footfallsM[index]!;
+          const fromM = drawn(footfallsM[index]!);
           const topM = 0.12 * scaleY;
           return (
             <path
               key={landM}
-              d={`M${fromM} ${GROUND_M * scaleY}Q${(fromM + landM) / 2} ${topM} ${landM} ${GROUND_M * scaleY}`}
+              d={`M${fromM} ${groundY}Q${drawn((fromM + landM) / 2)} ${topM} ${drawn(landM)} ${groundY}`}
               className={classes.arch}
             />
           );
         })}
         {footfallsM.map(alongM => (
-          <circle key={alongM} cx={alongM} cy={GROUND_M * scaleY} r={textM * 0.28} className={classes.foot} />
+          <circle key={alongM} cx={drawn(alongM)} cy={groundY} r={textM * 0.28} className={classes.foot} />
         ))}
         {poles.map((pole, index) => (
           <line
@@ -55,7 +51,7 @@ export function RowRibbon({ poles, spacingM, footfallsM, format, label }: RowRib
             x1={index * spacingM}
             x2={index * spacingM}
             y1={(isRaised(pole.raised) ? 0.52 : 0.78) * scaleY}
-            y2={GROUND_M * scaleY}
+            y2={groundY}
             className={classes.post}
           />
         ))}

@@ -1,5 +1,5 @@
 import { arenaLetters, arenaLines, type Arena } from '@/core';
-import type { ReactNode, Ref } from 'react';
+import type { CSSProperties, ReactNode, Ref } from 'react';
 import classes from './Sand.module.css';
 import type { SandView } from './sandView';
 
@@ -34,6 +34,7 @@ export function Sand({ arena, view, label, children, ref, className }: SandProps
       role="group"
       aria-label={label}
       className={`${classes.sand} ${className ?? ''}`}
+      style={{ '--text-m': textM } as CSSProperties}
       viewBox={`${corner} ${view.widthM + marginM * 2} ${view.heightM + marginM * 2 + textM * 1.2}`}
     >
       <rect width={view.widthM} height={view.heightM} className={classes.surface} />
@@ -52,7 +53,7 @@ export function Sand({ arena, view, label, children, ref, className }: SandProps
 
 function Letters({ arena, view, textM }: { arena: Arena; view: SandView; textM: number }) {
   return (
-    <g aria-hidden="true" fontSize={textM}>
+    <g aria-hidden="true">
       {arenaLetters(arena).map(({ letter, at }) => {
         const onWall = at.xM === 0 || at.yM === 0 || at.xM === arena.widthM || at.yM === arena.lengthM;
         const inwards = onWall ? -textM * 0.95 : 0;

@@ -17,20 +17,30 @@ export type SandView = {
   toSand: (point: PaperPoint) => PointM;
 };
 
+const PER_MICRON = 1e6;
+
+/**
+ * To the micron: the server and the browser may differ in the last digit of a sine, and the drawing must be the same
+ * on both.
+ */
+export function drawn(valueM: number): number {
+  return Math.round(valueM * PER_MICRON) / PER_MICRON + 0;
+}
+
 export function sandView(arena: Arena, orientation: SandOrientation): SandView {
   if (orientation === 'along')
     return {
       orientation,
       widthM: arena.lengthM,
       heightM: arena.widthM,
-      toPaper: ({ xM, yM }) => ({ x: yM, y: xM }),
+      toPaper: ({ xM, yM }) => ({ x: drawn(yM), y: drawn(xM) }),
       toSand: ({ x, y }) => ({ xM: y, yM: x }),
     };
   return {
     orientation,
     widthM: arena.widthM,
     heightM: arena.lengthM,
-    toPaper: ({ xM, yM }) => ({ x: xM, y: arena.lengthM - yM }),
+    toPaper: ({ xM, yM }) => ({ x: drawn(xM), y: drawn(arena.lengthM - yM) }),
     toSand: ({ x, y }) => ({ xM: x, yM: arena.lengthM - y }),
   };
 }

@@ -39,7 +39,7 @@ export function HorseFits({ horses, gait, spacingM, chosenId }: HorseFitsProps) 
                 <Table.Td>
                   own {stepName} {format(fit.normalM)}
                 </Table.Td>
-                <Table.Td>{Math.abs(apartM) < 0.005 ? 'as its own' : `${formatChange(apartM)} on it`}</Table.Td>
+                <Table.Td>{apartText(apartM, formatChange)}</Table.Td>
               </Table.Tr>
             );
           })}
@@ -47,4 +47,10 @@ export function HorseFits({ horses, gait, spacingM, chosenId }: HorseFitsProps) 
       </Table>
     </section>
   );
+}
+
+/** How the poles lie against the horse's own step. */
+function apartText(apartM: number, formatChange: (changeM: number) => string): string {
+  if (Math.abs(apartM) < 0.005) return 'set as its own';
+  return `set ${formatChange(apartM).slice(1)} ${apartM > 0 ? 'wider' : 'closer'}`;
 }

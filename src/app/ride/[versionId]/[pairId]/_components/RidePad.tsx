@@ -1,0 +1,197 @@
+'use client';
+
+import { FitMark } from '@/components/FitMark/FitMark';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { DISCLAIMER, type PassRecord, type PoleGait, type RowFit } from '@/core';
+import type { Pair } from '@/data/queries/pairs';
+import Link from 'next/link';
+import { useState } from 'react';
+import { useRide, type Ride } from '../useRide';
+import { FootfallPad } from './FootfallPad';
+import { NotePad } from './NotePad';
+import { PassList } from './PassList';
+import { markWords } from './markWords';
+import classes from './RidePad.module.css';
+
+type RidePadProps = {
+  pair: Pair;
+  versionId: string;
+  layoutName: string;
+  gait: PoleGait;
+  poles: number;
+  spacingM: number;
+  stage: string;
+  /** What the row asks of this pair's horse. */
+  fit: RowFit;
+  /** The plan has changed since this ride began. */
+  planChanged: boolean;
+  firstPasses: PassRecord[];
+};
+
+/** Pass by pass, one tap each, with one undo that always works. Made for a phone and gloves. */
+export function RidePad(props: RidePadProps) {
+  const { pair, versionId, layoutName, poles, stage, planChanged, firstPasses } = props;
+  const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, firstPasses });
+  return (
+    <div className={classes.pad}>
+      <header className={classes.head}>
+        <h1>
+          {pair.horseName} <span>with {pair.riderName}</span>
+        </h1>
+        <p>{layoutName}</p>
+        <Fit {...props} />
+        {planChanged && (
+          <p className={classes.notice}>
+            The plan has changed since this ride began. These marks stay with the row as it was.{' '}
+            <Link href="/ride">Ride it as it is now</Link>
+          </p>
+        )}
+      </header>
+      <Steering ride={ride} />
+      <FootfallPad ride={ride} gaps={poles - 1} />
+      <PolesHit ride={ride} poles={poles} />
+      <NotePad onNote={words => ride.mark({ kind: 'note', words })} disabled={!ride.ready} />
+      <PassList ride={ride} />
+      <p className={classes.cautions}>
+        A pole that a horse keeps hitting comes down or out. Stop at signs of pain, tiredness or unevenness, and ask a
+        vet. {DISCLAIMER}
+      </p>
+      <Foot ride={ride} />
+    </div>
+  );
+}
+
+function Fit({ pair, gait, poles, spacingM, fit }: RidePadProps) {
+  const { format } = useLengths();
+  const stepName = gait === 'canter' ? 'stride' : 'step';
+  return (
+    <p>
+      {poles} {gait} {poles === 1 ? 'pole' : 'poles'}
+      {poles > 1 && (
+        <>
+          , {format(spacingM)} apart: <FitMark word={fit.word} /> for {pair.horseName}, whose own {stepName} is{' '}
+          {format(fit.normalM)}
+        </>
+      )}
+    </p>
+  );
+}
+
+function Steering({ ride }: { ride: Ride }) {
+  return (
+    <div className={classes.steering}>
+      <Toggle
+        label="Rein"
+        value={ride.rein}
+        options={[
+          { value: 'left', label: 'Left rein' },
+          { value: 'right', label: 'Right rein' },
+        ]}
+        onChoose={rein => ride.steer({ rein })}
+      />
+      <Toggle
+        label="Direction"
+        value={ride.direction}
+        options={[
+          { value: 'as-drawn', label: 'As drawn' },
+          { value: 'other-way', label: 'Other way' },
+        ]}
+        onChoose={direction => ride.steer({ direction })}
+      />
+    </div>
+  );
+}
+
+type ToggleProps<Value extends string> = {
+  label: string;
+  value: Value;
+  options: { value: Value; label: string }[];
+  onChoose: (value: Value) => void;
+};
+
+function Toggle<Value extends string>({ label, value, options, onChoose }: ToggleProps<Value>) {
+  return (
+    <div role="radiogroup" aria-label={label} className={classes.toggle}>
+      {options.map(option => (
+        <button
+          key={option.value}
+          type="button"
+          role="radio"
+          aria-checked={option.value === value}
+          className={classes.key}
+          onClick={() => option.value !== value && onChoose(option.value)}
+        >
+          {option.label}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function PolesHit({ ride, poles }: { ride: Ride; poles: number }) {
+  return (
+    <section aria-label="Poles hit">
+      <h2>Poles hit</h2>
+      <div className={classes.hits}>
+        {Array.from({ length: poles }, (_, index) => index + 1).map(pole => {
+          const hit = ride.open?.marks.findLast(mark => mark.kind === 'hit' && mark.place === pole);
+          return (
+            <button
+              key={pole}
+              type="button"
+              className={classes.key}
+              aria-pressed={hit !== undefined}
+              aria-label={`Pole ${pole} hit`}
+              disabled={!ride.ready}
+              onClick={() =>
+                ride.open && hit ? ride.unmark(ride.open.id, hit.id) : ride.mark({ kind: 'hit', place: pole })
+              }
+            >
+              {pole}
+            </button>
+          );
+        })}
+      </div>
+    </section>
+  );
+}
+
+function Foot({ ride }: { ride: Ride }) {
+  const { undoable } = ride;
+  return (
+    <footer className={classes.foot}>
+      <Delivery ride={ride} />
+      <div className={classes.footKeys}>
+        <button type="button" className={classes.key} disabled={!undoable || !ride.ready} onClick={ride.undo}>
+          Undo
+          <small>{undoable ? (undoable.mark ? markWords(undoable.mark) : 'the last pass') : 'nothing yet'}</small>
+        </button>
+        <button type="button" className={classes.main} disabled={!ride.ready} onClick={ride.endPass}>
+          {ride.open ? 'Pass done' : 'Pass, nothing to mark'}
+          <small>{ride.open ? `${ride.open.marks.length} marked` : 'counts as ridden'}</small>
+        </button>
+      </div>
+    </footer>
+  );
+}
+
+/** Says "saved" only when everything is in the database. */
+function Delivery({ ride }: { ride: Ride }) {
+  const [sure, setSure] = useState(false);
+  if (ride.unsent === 0)
+    return (
+      <p role="status" className={classes.delivery} data-delivery="saved">
+        Saved
+      </p>
+    );
+  return (
+    <p role="status" className={classes.delivery} data-delivery="waiting">
+      {ride.problem === null ? 'Saving …' : `${ride.unsent} not saved yet, kept on this device. ${ride.problem}`}
+      {ride.problem !== null && !ride.problem.includes('keeps trying') && (
+        <button type="button" className={classes.small} onClick={() => (sure ? ride.discardUnsent() : setSure(true))}>
+          {sure ? 'Give them up for good' : 'Give these marks up'}
+        </button>
+      )}
+    </p>
+  );
+}

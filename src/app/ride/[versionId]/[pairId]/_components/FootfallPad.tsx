@@ -65,7 +65,7 @@ export function FootfallPad({ ride, gaps }: FootfallPadProps) {
 
 type ExactSpotProps = { fraction: number | null; onTap: (fraction: number) => void; disabled: boolean };
 
-const STRIP = { width: 300, height: 56, margin: 20 };
+const STRIP = { width: 300, height: 72, margin: 20 };
 /** An eye on the ground is no finer than a twentieth of the gap. */
 const FINEST = 1 / 20;
 
@@ -97,7 +97,7 @@ function ExactSpot({ fraction, onTap, disabled }: ExactSpotProps) {
         {fraction !== null && <circle cx={xOf(fraction)} cy={height - 14} r="9" className={classes.foot} />}
       </svg>
       <CommitField
-        label="Exact, share of the gap"
+        label="Exact share"
         size="lg"
         text={fraction === null ? '' : String(Math.round(fraction * 1000) / 1000)}
         read={readShare}

@@ -1,0 +1,132 @@
+import { expect, test } from './support/fixtures';
+
+test('every field of the yard says what is wrong, and keeps what was typed', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/yard`);
+  await page.getByRole('button', { name: 'Add a horse' }).click();
+  const dialog = page.getByRole('dialog');
+  await page.getByLabel('Height at the withers').fill('15.7hh');
+  await page.getByLabel('Trot step over poles').fill('4 furlongs');
+  await page.getByLabel('Walk step over poles').fill('9 m');
+  await dialog.getByRole('button', { name: 'Add the horse' }).click();
+  await expect(dialog.getByText('Give the horse a name.')).toBeVisible();
+  await expect(dialog.getByText('after the point come inches, 0 to 3')).toBeVisible();
+  await expect(dialog.getByText('“furlongs” is not a unit Roan knows')).toBeVisible();
+  await expect(dialog.getByText('Walk step over poles is 0.40 m to 1.40 m.')).toBeVisible();
+  await expect(page.getByLabel('Height at the withers')).toHaveValue('15.7hh');
+  await dialog.getByRole('button', { name: 'Leave it' }).click();
+
+  await page.getByRole('button', { name: 'Add an arena' }).click();
+  await page.getByLabel('Short side').fill('2');
+  await page.getByLabel('Long side').fill('four hundred');
+  await dialog.getByRole('button', { name: 'Add the arena' }).click();
+  await expect(dialog.getByText('Give the arena a name.')).toBeVisible();
+  await expect(dialog.getByText('The short side is 5.00 m to 200.00 m.')).toBeVisible();
+  await expect(dialog.getByText('a number is missing')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Leave it' }).click();
+
+  await page.getByRole('button', { name: 'Add a person' }).click();
+  await page.getByLabel('Own step').fill('3 m');
+  await dialog.getByRole('button', { name: 'Add the person' }).click();
+  await expect(dialog.getByText('A step is 0.30 m to 1.50 m.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Leave it' }).click();
+
+  await page.getByRole('button', { name: 'Add a pair' }).click();
+  await dialog.getByRole('button', { name: 'Add the pair' }).click();
+  await expect(dialog.getByText('Choose a rider.')).toBeVisible();
+  await expect(dialog.getByText('Choose a horse.')).toBeVisible();
+});
+
+test('letters on sand of another size are refused by name', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/yard`);
+  await page.getByRole('button', { name: 'Change Field arena' }).click();
+  await page.getByRole('combobox', { name: 'Letters' }).click();
+  await page.getByRole('option', { name: /^20 × 60/ }).click();
+  await page.getByRole('button', { name: 'Save the arena' }).click();
+  await expect(page.getByText('These letters belong to an arena of 20 × 60 m')).toBeVisible();
+});
+
+test('a horse saved untouched does not drift by rounding', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/yard`);
+  await page.getByText('ft in').click();
+  const row = page.getByRole('row', { name: /Quill/ });
+  // 1.37 m is 53.937 in: 4 ft 6 in to the nearest eighth.
+  await expect(row).toContainText('4 ft 6 in');
+  await page.getByRole('button', { name: 'Change Quill' }).click();
+  await page.getByRole('button', { name: 'Save the horse' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.getByRole('banner').getByText('m', { exact: true }).click();
+  await expect(row).toContainText('160 cm');
+  await expect(row).toContainText('1.37 m');
+});
+
+test('every field of the plan says what is wrong and changes nothing', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('button', { name: 'New layout' }).click();
+  await page.getByLabel('Poles').fill('13');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByText('Give the layout a name.')).toBeVisible();
+  await expect(page.getByText('A row has 1 to 12 poles.')).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('link', { name: /Three canter poles/ }).click();
+
+  const refuse = async (label: string, typed: string, sentence: string) => {
+    const field = page.getByLabel(label, { exact: true });
+    await field.fill(typed);
+    await field.press('Enter');
+    await expect(page.getByText(sentence)).toBeVisible();
+    await expect(field).toHaveValue(typed);
+    await field.press('Escape');
+  };
+  await refuse('Poles', 'twelve', 'A row has 1 to 12 poles.');
+  await refuse('Pole length', '20 m', 'Pole length is 1.00 m to 5.00 m.');
+  await refuse('Spacing, pole to pole', '', 'Type a length');
+  await refuse('From near short side', '99', 'From near short side is 0.00 m to 60.00 m.');
+  await refuse('Ridden towards, degrees', 'north', 'Type a direction in degrees, such as 90.');
+  await refuse('Height of the blocks', '2 m', 'Height of the blocks is 0.02 m to 0.50 m.');
+  await refuse('Name of the layout', '', 'Give the layout a name.');
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+});
+
+test('addresses that lead nowhere and requests that make no sense get a sentence', async ({
+  demoYard,
+  page,
+  request,
+}) => {
+  for (const path of ['/plan/none', '/set/none', '/ride/none/none', '/review/none', '/nowhere']) {
+    await page.goto(demoYard.url + path);
+    await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  }
+  const notJson = await request.post(`${demoYard.url}/api/record`, {
+    data: 'hello',
+    headers: { 'content-type': 'text/plain' },
+  });
+  expect(notJson.status()).toBe(422);
+  expect(await notJson.json()).toEqual({ problem: 'The request is not JSON.' });
+  const wrong = await request.put(`${demoYard.url}/api/layouts/none`, {
+    data: { baseRevision: 0, name: 'x', plan: {} },
+  });
+  expect(wrong.status()).toBe(400);
+  expect(((await wrong.json()) as { problem: string }).problem).toContain('baseRevision');
+  const foreign = await request.post(`${demoYard.url}/api/record`, {
+    data: {},
+    headers: { 'sec-fetch-site': 'cross-site' },
+  });
+  expect(foreign.status()).toBe(403);
+});
+
+test('a footfall that is no share of the gap is refused, and a note that is too long', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/ride`);
+  await page.getByRole('button', { name: 'Ride' }).click();
+  await expect(page.getByText('Choose a pair.')).toBeVisible();
+  await page.getByRole('radio', { name: /Quill/ }).click();
+  await page.getByRole('button', { name: 'Ride' }).click();
+  await page.getByLabel('Exact share').fill('1.4');
+  await page.getByLabel('Exact share').press('Enter');
+  await expect(page.getByText('Type a share of the gap from 0 to 1')).toBeVisible();
+  await page.getByLabel('A word of note').fill('a'.repeat(501));
+  await expect(page.getByText('A note has at most 500 letters; this has 501.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Note it' })).toBeDisabled();
+});

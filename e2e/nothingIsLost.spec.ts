@@ -1,0 +1,94 @@
+import { spawnSync } from 'node:child_process';
+import { expect, test } from './support/fixtures';
+
+test('a tap that was acknowledged is there after the server is killed', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/ride`);
+  await page.getByRole('radio', { name: /Larkspur/ }).click();
+  await page.getByRole('button', { name: 'Ride' }).click();
+  await page.getByRole('button', { name: /A third/ }).click();
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  await demoYard.kill();
+
+  // While the server is away, taps are kept on the device and say so.
+  await page.getByRole('button', { name: 'Pole 2 hit' }).click();
+  await expect(page.getByText(/1 not saved yet, kept on this device/)).toBeVisible();
+
+  await demoYard.start();
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible({ timeout: 20_000 });
+  await page.reload();
+  await expect(page.getByRole('listitem').filter({ hasText: 'foot at a third · hit 2' })).toHaveCount(1);
+});
+
+test('marks that never reached the server go out when the page is opened again, once', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/ride`);
+  await page.getByRole('radio', { name: /Larkspur/ }).click();
+  await page.getByRole('button', { name: 'Ride' }).click();
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  const ride = page.url();
+  await demoYard.kill();
+  await page.getByRole('button', { name: /Middle/ }).click();
+  await expect(page.getByText(/2 not saved yet/)).toBeVisible();
+  await page.goto('about:blank');
+  await demoYard.start();
+  await page.goto(ride);
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('listitem').filter({ hasText: 'foot at the middle' })).toHaveCount(1);
+});
+
+test('a plan edited while the server is away is saved when it is back', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Five trot poles/ }).click();
+  await expect(page.getByLabel('Poles', { exact: true })).toHaveValue('5');
+  await demoYard.kill();
+  await page.getByLabel('Poles', { exact: true }).fill('6');
+  await page.getByLabel('Poles', { exact: true }).press('Enter');
+  await expect(page.getByText(/Not saved yet/)).toBeVisible();
+  await demoYard.start();
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible({ timeout: 20_000 });
+  await page.reload();
+  await expect(page.getByLabel('Poles', { exact: true })).toHaveValue('6');
+});
+
+test('two windows on one layout: the second save is refused and both versions are kept', async ({
+  demoYard,
+  strictPage: page,
+  context,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Five trot poles/ }).click();
+  await expect(page.getByLabel('Poles', { exact: true })).toHaveValue('5');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const setPoles = async (window: typeof page, count: string) => {
+    await window.getByLabel('Poles', { exact: true }).fill(count);
+    await window.getByLabel('Poles', { exact: true }).press('Enter');
+  };
+  await setPoles(other, '3');
+  await expect(other.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  await setPoles(page, '7');
+  await expect(page.getByText('This layout was changed in another window')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await expect(page.getByLabel('Name of the layout')).toHaveValue('Five trot poles, quarter line (mine)');
+  await expect(page.getByLabel('Poles', { exact: true })).toHaveValue('7');
+  await other.reload();
+  await expect(other.getByLabel('Poles', { exact: true })).toHaveValue('3');
+});
+
+test('a second Roan on the same file is refused in a sentence, and so is a port that is taken', async ({
+  demoYard,
+}) => {
+  const again = (env: NodeJS.ProcessEnv) =>
+    spawnSync(process.execPath, ['scripts/start.mjs'], { env: { ...demoYard.env, ...env }, encoding: 'utf8' });
+  const sameFile = again({ ROAN_PORT: '1' + String(demoYard.port).slice(-4) });
+  expect(sameFile.status).toBe(1);
+  expect(sameFile.stderr).toContain('Another Roan is already running on');
+  const samePort = again({ ROAN_DATABASE_URL: `file:${demoYard.folder}/other.db` });
+  expect(samePort.status).toBe(1);
+  expect(samePort.stderr.trim()).toBe(
+    `Port ${demoYard.port} is taken by another program: stop it, or choose another port with ROAN_PORT=${demoYard.port + 1}.`,
+  );
+});

@@ -1,0 +1,43 @@
+import { test as base, expect, type Page } from '@playwright/test';
+import { RoanServer } from './roanServer';
+
+type Servers = { emptyYard: RoanServer; demoYard: RoanServer };
+
+/**
+ * `emptyYard`: a Roan with nothing in it; `demoYard`: one with the demo yard. Every page fails its test when something
+ * is logged as an error or asked for from another host.
+ */
+export const test = base.extend<Servers & { strictPage: Page }>({
+  emptyYard: async ({}, use) => {
+    const server = await RoanServer.start('start');
+    await use(server);
+    await server.stop();
+  },
+  demoYard: async ({}, use) => {
+    const server = await RoanServer.start('demo');
+    await use(server);
+    await server.stop();
+  },
+  strictPage: async ({ page }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', error => faults.push(error.message));
+    page.on('console', message => {
+      // A server that was killed on purpose, or that refuses a save, is logged by the browser itself.
+      if (message.type() === 'error' && !/Failed to load resource|ERR_CONNECTION/.test(message.text()))
+        faults.push(message.text());
+    });
+    page.on('request', request => {
+      if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) faults.push(`asked for ${request.url()}`);
+    });
+    await use(page);
+    expect(faults).toEqual([]);
+  },
+});
+
+export { expect };
+
+/** Opens a drop-down and takes an option of it. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('combobox', { name: label }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}

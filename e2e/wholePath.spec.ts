@@ -1,0 +1,144 @@
+import { choose, expect, test } from './support/fixtures';
+
+test('from an empty yard to the next spacing: horse, arena, row, set, ride, review', async ({
+  emptyYard,
+  strictPage: page,
+}) => {
+  // The yard teaches its next steps.
+  await page.goto(emptyYard.url);
+  await expect(page.getByRole('heading', { name: 'No horses yet' })).toBeVisible();
+  await page.goto(`${emptyYard.url}/plan`);
+  await expect(page.getByRole('heading', { name: 'First an arena and a horse' })).toBeVisible();
+
+  // An arena of 20 × 40 m with letters.
+  await page.goto(`${emptyYard.url}/yard`);
+  await page.getByRole('button', { name: 'Add an arena' }).click();
+  await page.getByLabel('Name').fill('Home school');
+  await choose(page, 'Letters', '20 × 40: A K E H C M B F');
+  await page.getByRole('dialog').getByRole('button', { name: 'Add the arena' }).click();
+  await expect(page.getByText('Home school')).toBeVisible();
+
+  // Two horses: one by height alone, one with a step of its own.
+  await page.getByRole('button', { name: 'Add the first horse' }).click();
+  await page.getByLabel('Name').fill('Pepper');
+  await page.getByLabel('Height at the withers').fill('160 cm');
+  await expect(page.getByLabel('Trot step over poles')).toHaveAttribute('placeholder', 'usually 1.37 m');
+  await page.getByRole('dialog').getByRole('button', { name: 'Add the horse' }).click();
+  await expect(page.getByRole('row', { name: /Pepper/ })).toContainText('1.37 m');
+  await page.getByRole('button', { name: 'Add a horse' }).click();
+  await page.getByLabel('Name').fill('Minnow');
+  await page.getByLabel('Height at the withers').fill('12.2hh');
+  await page.getByLabel('Trot step over poles').fill(`3'8"`);
+  await page.getByRole('dialog').getByRole('button', { name: 'Add the horse' }).click();
+  // 3 ft 8 in is 44 × 0.0254 m = 1.1176 m.
+  await expect(page.getByRole('row', { name: /Minnow/ })).toContainText('1.12 m');
+
+  // The instructor with her step, a rider, and the pair.
+  for (const person of [
+    { name: 'Greta', role: 'Instructor', step: '0.9' },
+    { name: 'Lou', role: 'Rider', step: '' },
+  ]) {
+    await page.getByRole('button', { name: 'Add a person' }).click();
+    await page.getByLabel('Name').fill(person.name);
+    await choose(page, 'What they do', person.role);
+    await page.getByLabel('Own step').fill(person.step);
+    await page.getByRole('dialog').getByRole('button', { name: 'Add the person' }).click();
+    await expect(page.getByText(person.name, { exact: false }).first()).toBeVisible();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+  await page.getByRole('button', { name: 'Add a pair' }).click();
+  await choose(page, 'Rider', 'Lou');
+  await choose(page, 'Horse', 'Pepper');
+  await page.getByRole('dialog').getByRole('button', { name: 'Add the pair' }).click();
+  await expect(page.getByText('Lou and Pepper')).toBeVisible();
+
+  // A row of four trot poles for Pepper.
+  await page.getByRole('link', { name: 'Plan' }).click();
+  await page.getByRole('button', { name: 'New layout' }).click();
+  await page.getByLabel('Name').fill('Four for rhythm');
+  await choose(page, 'Set for', 'Pepper');
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByLabel('Name of the layout')).toHaveValue('Four for rhythm');
+  await expect(page.getByLabel('Spacing, pole to pole')).toHaveValue('1.37 m');
+  const poleAlong = (index: number) => page.locator('[data-pole]').nth(index).getAttribute('data-y-m').then(Number);
+  // Four poles 1.37 m apart about the middle of 40 m: the first at 20 − 1.5 × 1.37.
+  expect(await poleAlong(0)).toBeCloseTo(17.945, 3);
+
+  // Another horse, and the poles move: 20 − 1.5 × 1.1176.
+  await choose(page, 'Set for', 'Minnow');
+  await expect.poll(() => poleAlong(0)).toBeCloseTo(18.3236, 3);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => poleAlong(0)).toBeCloseTo(17.945, 3);
+
+  // Dragged along the arena by hand, and kept inside when dragged off it.
+  const row = page.getByTestId('row');
+  const box = (await row.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 - 120, box.y + box.height / 2 + 40, { steps: 5 });
+  await page.mouse.move(box.x - 900, box.y + box.height / 2, { steps: 5 });
+  await page.mouse.up();
+  // Half a pole's thickness of 10 cm from the short side.
+  await expect.poll(() => poleAlong(0)).toBeCloseTo(0.05, 3);
+
+  // Put by numbers: 10 m up, 5 m from the long side; one pole raised.
+  await page.getByLabel('From A short side').fill('10');
+  await page.getByLabel('From A short side').press('Enter');
+  await page.getByLabel('From E long side').fill('500 cm');
+  await page.getByLabel('From E long side').press('Enter');
+  await page.getByRole('radiogroup', { name: 'Pole 2' }).getByText('Left').click();
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+
+  // Saved by itself.
+  await page.reload();
+  await expect(page.getByLabel('From E long side')).toHaveValue('5.00 m');
+  await expect.poll(() => poleAlong(0)).toBeCloseTo(7.945, 3);
+
+  // Set: from two walls, in metres and in Greta's steps of 0.9 m.
+  await page.getByRole('link', { name: 'Set it out' }).click();
+  await expect(page.getByText('1 block of 0.15 m')).toBeVisible();
+  const first = page.getByRole('row').filter({ hasText: 'first pole' });
+  // Poles 3 m long across a line 5 m in: ends at 3.5 and 6.5 m; 7.945 m up is 9 steps less 15.5 cm.
+  await expect(first).toContainText('3.50 m');
+  await expect(first).toContainText('4 steps, back 10 cm');
+  await expect(first).toContainText('6.50 m');
+  await expect(first).toContainText('7.9');
+  await expect(first).toContainText('9 steps, back 1');
+  const pdf = await page.pdf({ preferCSSPageSize: true });
+  expect(pageCount(pdf)).toBe(1);
+
+  // Ride it: left rein, gap by gap, a pole hit, a note; then the right rein, judged as a whole.
+  await page.getByRole('link', { name: 'Ride' }).click();
+  await page.getByRole('radio', { name: /Pepper/ }).click();
+  await page.getByRole('button', { name: 'Ride' }).click();
+  await page.getByRole('radio', { name: '1–2' }).click();
+  await page.getByRole('button', { name: /Middle/ }).click();
+  await page.getByRole('button', { name: /A third/ }).click();
+  await page.getByRole('button', { name: 'Pole 3 hit' }).click();
+  await page.getByLabel('A word of note').fill('looked at the wings');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Pass done' }).click();
+  await page.getByRole('radio', { name: 'Right rein' }).click();
+  await page.getByRole('radio', { name: 'Whole row' }).click();
+  await page.getByLabel('Exact share').fill('42 %');
+  await page.getByLabel('Exact share').press('Enter');
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  await expect(page.getByRole('heading', { name: '2 passes over this row' })).toBeVisible();
+
+  // Review: from 0.5 to a third is a sixth of a gap back, more than 10 cm, so 10 cm closer and no more.
+  await page.getByRole('link', { name: 'Review' }).click();
+  await expect(page.getByRole('heading', { name: 'Pepper with Lou' })).toBeVisible();
+  await expect(page.getByText('Try 1.27 m: 10 cm closer')).toBeVisible();
+  const passes = page.getByRole('table').getByRole('row');
+  await expect(passes.nth(1)).toContainText('0.42'); // the mean of 1/2 and 1/3
+  await expect(passes.nth(1)).toContainText('looked at the wings');
+  await expect(passes.nth(2)).toContainText('right');
+  await page.getByRole('button', { name: 'Set the row to 1.27 m' }).click();
+  await expect(page.getByLabel('Spacing, pole to pole')).toHaveValue('1.27 m');
+  await expect(page.getByText(/Set by hand, −10 cm/)).toBeVisible();
+});
+
+/** Pages of a PDF, counted by the page objects that Chromium writes. */
+function pageCount(pdf: Buffer): number {
+  return pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length ?? 0;
+}

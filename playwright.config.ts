@@ -1,0 +1,27 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium, headless, against a production build; each journey starts a server and a database of its own. */
+export default defineConfig({
+  testDir: './e2e',
+  outputDir: './test-results',
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: '.test-output/playwright.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: process.env.ROAN_CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+});

@@ -1,0 +1,54 @@
+import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { FollowThread } from '@/components/Shell/thread';
+import { findPair } from '@/data/queries/pairs';
+import { listPasses, versionsRidden } from '@/data/queries/passes';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { yardContext } from '../../_server/yardContext';
+import { RowReviewCard } from '../_components/RowReviewCard';
+import { rowReviews } from '../reviewFigures';
+
+export const metadata: Metadata = { title: 'Review' };
+
+export default async function ReviewPairPage({ params }: { params: Promise<{ pairId: string }> }) {
+  const { pairId } = await params;
+  const { db, yard } = await yardContext();
+  const pair = await findPair(db, yard.id, pairId);
+  if (!pair) notFound();
+  const passes = await listPasses(db, yard.id, pairId);
+  const versions = await versionsRidden(
+    db,
+    yard.id,
+    passes.map(pass => pass.layoutVersionId),
+  );
+  const reviews = rowReviews(passes, versions, yard.timeZone);
+  return (
+    <>
+      <FollowThread pair={{ id: pair.id, name: `${pair.horseName} with ${pair.riderName}` }} />
+      <PageHead
+        title={
+          <>
+            {pair.horseName} with {pair.riderName}
+          </>
+        }
+        sub={`${passes.length} ${passes.length === 1 ? 'pass' : 'passes'} recorded`}
+        actions={
+          <LinkButton href="/review" variant="default">
+            All pairs
+          </LinkButton>
+        }
+      />
+      {reviews.length === 0 && (
+        <EmptyState title="Nothing ridden yet" action={<LinkButton href="/ride">To the ride</LinkButton>}>
+          Record a few passes of this pair over a row of poles: here you will see where the foot fell and what spacing
+          to try next.
+        </EmptyState>
+      )}
+      {reviews.map(review => (
+        <RowReviewCard key={review.versionId} pairId={pair.id} horseName={pair.horseName} review={review} />
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,133 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { Alert, Button, Table, Text, Title } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { trySpacingAction } from '../actions';
+import type { RowReview } from '../reviewFigures';
+import { suggestionWords } from '../suggestionWords';
+import { FootfallLanes } from './FootfallLanes';
+import classes from './RowReviewCard.module.css';
+
+type RowReviewCardProps = { pairId: string; horseName: string; review: RowReview };
+
+/** One row at one spacing as this pair rode it: what to try next, the picture, and the numbers under it. */
+export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps) {
+  const { format, formatChange } = useLengths();
+  const { gait, spacingM, passes, suggestion, keptHitting } = review;
+  const words = suggestionWords(suggestion, {
+    horseName,
+    gait,
+    spacingM,
+    format,
+    formatBy: changeM => formatChange(changeM).slice(1),
+    day: review.lastDay,
+  });
+  const changes = suggestion.kind === 'close' || suggestion.kind === 'open';
+  return (
+    <section aria-label={`${review.layoutName} at ${format(spacingM)}`} className={classes.card}>
+      <Title order={2} size="h4">
+        {review.layoutName}
+      </Title>
+      <Text size="sm" c="slate.7">
+        {review.poles} {gait} poles, {format(spacingM)} apart, set for {review.setFor} · {passes.length}{' '}
+        {passes.length === 1 ? 'pass' : 'passes'}
+      </Text>
+      <div className={classes.suggestion}>
+        <div>
+          <strong>{words.headline}</strong>
+          <p>{words.reason}</p>
+          {keptHitting.map(({ pole, times }) => (
+            <p key={pole}>
+              Pole {pole} was hit in {times} passes on {review.lastDay}. A pole that a horse keeps hitting comes down or
+              out; ask whether it comes too fast, too slow, or is not picking its feet up.
+            </p>
+          ))}
+        </div>
+        {changes && (
+          <TryIt pairId={pairId} review={review} label={`Set the row to ${format(suggestion.nextSpacingM)}`} />
+        )}
+      </div>
+      <FootfallLanes
+        passes={passes}
+        label={`Where ${horseName}’s foot fell, pass by pass: the table below has the numbers`}
+      />
+      <Text size="sm" c="slate.7">
+        A point to the left: left rein; to the right: right rein; both at the mean of the pass. Rings: one gap each.
+      </Text>
+      <PassTable review={review} />
+    </section>
+  );
+}
+
+function TryIt({ pairId, review, label }: { pairId: string; review: RowReview; label: string }) {
+  const router = useRouter();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [sending, setSending] = useState(false);
+  const send = async () => {
+    setSending(true);
+    setProblem(null);
+    try {
+      const outcome = await trySpacingAction(pairId, review.versionId);
+      if (outcome.ok) return router.push(outcome.href);
+      setProblem(outcome.problem);
+    } catch {
+      setProblem('The server does not answer, so nothing was changed. Try again.');
+    }
+    setSending(false);
+  };
+  return (
+    <div>
+      <Button onClick={send} loading={sending}>
+        {label}
+      </Button>
+      {problem && (
+        <Alert color="chestnut" role="alert" mt="xs">
+          {problem}
+        </Alert>
+      )}
+    </div>
+  );
+}
+
+function PassTable({ review }: { review: RowReview }) {
+  return (
+    <Table.ScrollContainer minWidth={520}>
+      <Table verticalSpacing={4} fz="sm">
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>Pass</Table.Th>
+            <Table.Th>When</Table.Th>
+            <Table.Th>Rein</Table.Th>
+            <Table.Th>Mean footfall</Table.Th>
+            <Table.Th>Gap by gap</Table.Th>
+            <Table.Th>Hit</Table.Th>
+            <Table.Th>Note</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {review.passes.map(pass => (
+            <Table.Tr key={pass.id}>
+              <Table.Td>{pass.number}</Table.Td>
+              <Table.Td>{pass.when}</Table.Td>
+              <Table.Td>
+                {pass.rein}
+                {pass.otherWay && ', other way'}
+              </Table.Td>
+              <Table.Td>{pass.meanFraction === null ? '' : pass.meanFraction.toFixed(2)}</Table.Td>
+              <Table.Td>
+                {pass.footfalls
+                  .filter(({ gap }) => gap !== null)
+                  .map(({ fraction }) => fraction.toFixed(2))
+                  .join('  ')}
+              </Table.Td>
+              <Table.Td>{pass.hit.join(', ')}</Table.Td>
+              <Table.Td>{pass.notes.join(' · ')}</Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+    </Table.ScrollContainer>
+  );
+}

@@ -1,0 +1,35 @@
+'use server';
+
+import { DatabaseRefused } from '@/data/databaseRefused';
+import { findLayout, saveLayout } from '@/data/queries/layouts';
+import { listPasses, versionsRidden } from '@/data/queries/passes';
+import type { FormOutcome } from '@/files/formOutcome';
+import { attempt } from '../_server/attempt';
+import { planFault } from '../_server/planFault';
+import { yardContext } from '../_server/yardContext';
+import { rowReviews } from './reviewFigures';
+
+const GONE = 'These passes are not in the yard any more.';
+
+/** Sets the row of a layout to the spacing that the passes of a pair point to, reckoned anew from the record. */
+export async function trySpacingAction(pairId: unknown, versionId: unknown): Promise<FormOutcome<{ href: string }>> {
+  const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
+  if (typeof pairId !== 'string' || typeof versionId !== 'string') return refuse(GONE);
+  const { db, write, yard } = await yardContext();
+  const passes = await listPasses(db, yard.id, pairId, versionId);
+  const [review] = rowReviews(passes, await versionsRidden(db, yard.id, [versionId]), yard.timeZone);
+  if (!review || review.suggestion.kind === 'nothing-noted') return refuse(GONE);
+  const layout = await findLayout(db, yard.id, review.layoutId);
+  const row = layout?.plan.rows[0];
+  if (!layout || !row) return refuse('This layout is not in the yard any more.');
+  const spacing = { by: 'hand' as const, spacingM: review.suggestion.nextSpacingM };
+  const plan = { rows: [{ ...row, spacing }] };
+  const fault = await planFault(db, yard.id, layout.arena, plan);
+  if (fault) return refuse(fault);
+  return attempt(async () => {
+    const { id: layoutId, name, revision: baseRevision } = layout;
+    const outcome = await write(tx => saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan }));
+    if (outcome.kind !== 'saved') throw new DatabaseRefused('The layout was changed at the same moment: try again.');
+    return { ok: true, href: `/plan/${layoutId}` };
+  });
+}

@@ -1,0 +1,101 @@
+import {
+  meanFootfall,
+  passFootfalls,
+  polesHit,
+  polesKeptHitting,
+  suggestSpacing,
+  type Footfall,
+  type PoleGait,
+  type Rein,
+  type SpacingSuggestion,
+} from '@/core';
+import type { LayoutVersion } from '@/data/queries/layouts';
+import type { RiddenPass } from '@/data/queries/passes';
+import { yardTime } from '../_server/yardTime';
+
+export type PassFigures = {
+  id: string;
+  number: number;
+  rein: Rein;
+  otherWay: boolean;
+  /** On the yard's clock. */
+  when: string;
+  day: string;
+  footfalls: Footfall[];
+  meanFraction: number | null;
+  hit: number[];
+  notes: string[];
+};
+
+/** A pair's passes over one row at one spacing, and what they say. */
+export type RowReview = {
+  versionId: string;
+  layoutId: string;
+  layoutName: string;
+  gait: PoleGait;
+  poles: number;
+  setFor: string;
+  spacingM: number;
+  passes: PassFigures[];
+  /** From the passes of the last day only: a horse changes over a season. */
+  suggestion: SpacingSuggestion;
+  lastDay: string;
+  keptHitting: { pole: number; times: number }[];
+};
+
+/** Sorts the passes of a pair by the row and spacing they were ridden over, the latest ridden first. */
+export function rowReviews(passes: RiddenPass[], versions: Map<string, LayoutVersion>, timeZone: string): RowReview[] {
+  const byVersion = new Map<string, RiddenPass[]>();
+  for (const pass of passes)
+    byVersion.set(pass.layoutVersionId, [...(byVersion.get(pass.layoutVersionId) ?? []), pass]);
+  return [...byVersion]
+    .sort(([, a], [, b]) => lastRidden(b) - lastRidden(a))
+    .flatMap(([versionId, ridden]) => {
+      const version = versions.get(versionId);
+      return version ? [rowReview(version, ridden, timeZone)] : [];
+    });
+}
+
+function lastRidden(ridden: RiddenPass[]): number {
+  return ridden[ridden.length - 1]?.riddenAtMs ?? 0;
+}
+
+function rowReview(version: LayoutVersion, ridden: RiddenPass[], timeZone: string): RowReview {
+  const row = version.plan.rows[0]!;
+  const frozen = version.frozen.rows[row.id]!;
+  const passes = ridden.map((pass, index) => passFigures(pass, index, timeZone));
+  const lastDay = passes[passes.length - 1]?.day ?? '';
+  const ofLastDay = passes.filter(({ day }) => day === lastDay);
+  return {
+    versionId: version.id,
+    layoutId: version.layoutId,
+    layoutName: version.name,
+    gait: row.gait,
+    poles: row.raised.length,
+    setFor: frozen.horseName,
+    spacingM: frozen.spacingM,
+    passes,
+    suggestion: suggestSpacing(
+      frozen.spacingM,
+      ofLastDay.map(({ footfalls }) => footfalls),
+    ),
+    lastDay,
+    keptHitting: polesKeptHitting(ridden.slice(-ofLastDay.length)),
+  };
+}
+
+function passFigures(pass: RiddenPass, index: number, timeZone: string): PassFigures {
+  const footfalls = passFootfalls(pass);
+  return {
+    id: pass.id,
+    number: index + 1,
+    rein: pass.rein,
+    otherWay: pass.direction === 'other-way',
+    when: yardTime(pass.riddenAtMs, timeZone, 'D MMM, HH:mm'),
+    day: yardTime(pass.riddenAtMs, timeZone, 'D MMM YYYY'),
+    footfalls,
+    meanFraction: meanFootfall(footfalls),
+    hit: polesHit(pass),
+    notes: pass.marks.flatMap(mark => (mark.kind === 'note' ? [mark.words] : [])),
+  };
+}

@@ -49,7 +49,7 @@ test('a horse saved untouched does not drift by rounding', async ({ demoYard, st
   await page.goto(`${demoYard.url}/yard`);
   await page.getByText('ft in').click();
   const row = page.getByRole('row', { name: /Quill/ });
-  // 1.37 m is 53.937 in: 4 ft 6 in to the nearest eighth.
+  // 1.37 m is 53.94 in: to the half inch, 4 ft 6 in.
   await expect(row).toContainText('4 ft 6 in');
   await page.getByRole('button', { name: 'Change Quill' }).click();
   await page.getByRole('button', { name: 'Save the horse' }).click();
@@ -62,7 +62,7 @@ test('a horse saved untouched does not drift by rounding', async ({ demoYard, st
 test('every field of the plan says what is wrong and changes nothing', async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/plan`);
   await page.getByRole('button', { name: 'New layout' }).click();
-  await page.getByLabel('Poles').fill('13');
+  await page.getByLabel('Poles', { exact: true }).fill('13');
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(page.getByText('Give the layout a name.')).toBeVisible();
   await expect(page.getByText('A row has 1 to 12 poles.')).toBeVisible();
@@ -121,7 +121,7 @@ test('a footfall that is no share of the gap is refused, and a note that is too 
   await page.goto(`${demoYard.url}/ride`);
   await page.getByRole('button', { name: 'Ride' }).click();
   await expect(page.getByText('Choose a pair.')).toBeVisible();
-  await page.getByRole('radio', { name: /Quill/ }).click();
+  await page.getByRole('radio', { name: /^Quill with/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
   await page.getByLabel('Exact share').fill('1.4');
   await page.getByLabel('Exact share').press('Enter');

@@ -3,7 +3,7 @@ import { expect, test } from './support/fixtures';
 
 test('a tap that was acknowledged is there after the server is killed', async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/ride`);
-  await page.getByRole('radio', { name: /Larkspur/ }).click();
+  await page.getByRole('radio', { name: /^Larkspur with/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
   await page.getByRole('button', { name: /A third/ }).click();
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
@@ -24,7 +24,7 @@ test('marks that never reached the server go out when the page is opened again, 
   strictPage: page,
 }) => {
   await page.goto(`${demoYard.url}/ride`);
-  await page.getByRole('radio', { name: /Larkspur/ }).click();
+  await page.getByRole('radio', { name: /^Larkspur with/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
   const ride = page.url();
@@ -81,7 +81,7 @@ test('two windows on one layout: the second save is refused and both versions ar
 test('a second Roan on the same file is refused in a sentence, and so is a port that is taken', async ({
   demoYard,
 }) => {
-  const again = (env: NodeJS.ProcessEnv) =>
+  const again = (env: Record<string, string>) =>
     spawnSync(process.execPath, ['scripts/start.mjs'], { env: { ...demoYard.env, ...env }, encoding: 'utf8' });
   const sameFile = again({ ROAN_PORT: '1' + String(demoYard.port).slice(-4) });
   expect(sameFile.status).toBe(1);

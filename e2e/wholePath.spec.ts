@@ -109,7 +109,7 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
 
   // Ride it: left rein, gap by gap, a pole hit, a note; then the right rein, judged as a whole.
   await page.getByRole('link', { name: 'Ride' }).click();
-  await page.getByRole('radio', { name: /Pepper/ }).click();
+  await page.getByRole('radio', { name: /^Pepper with/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
   await page.getByRole('radio', { name: '1–2' }).click();
   await page.getByRole('button', { name: /Middle/ }).click();

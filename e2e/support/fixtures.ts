@@ -8,17 +8,17 @@ type Servers = { emptyYard: RoanServer; demoYard: RoanServer };
  * is logged as an error or asked for from another host.
  */
 export const test = base.extend<Servers & { strictPage: Page }>({
-  emptyYard: async ({}, use) => {
+  emptyYard: async ({}, provide) => {
     const server = await RoanServer.start('start');
-    await use(server);
+    await provide(server);
     await server.stop();
   },
-  demoYard: async ({}, use) => {
+  demoYard: async ({}, provide) => {
     const server = await RoanServer.start('demo');
-    await use(server);
+    await provide(server);
     await server.stop();
   },
-  strictPage: async ({ page }, use) => {
+  strictPage: async ({ page }, provide) => {
     const faults: string[] = [];
     page.on('pageerror', error => faults.push(error.message));
     page.on('console', message => {
@@ -29,7 +29,7 @@ export const test = base.extend<Servers & { strictPage: Page }>({
     page.on('request', request => {
       if (!/^(http:\/\/127\.0\.0\.1|data:|blob:)/.test(request.url())) faults.push(`asked for ${request.url()}`);
     });
-    await use(page);
+    await provide(page);
     expect(faults).toEqual([]);
   },
 });

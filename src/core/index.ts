@@ -3,7 +3,7 @@ export { assertNever } from './assertNever';
 
 export { LENGTH_UNITS, M_PER_FT, M_PER_IN, M_PER_YD, M_PER_HAND, type LengthUnit } from './units/lengthUnits';
 export { parseLength, type ParsedLength, type ParseLengthOptions } from './units/parseLength';
-export { formatLength, type FormatLengthOptions } from './units/formatLength';
+export { formatLength, formatReading, type FormatLengthOptions } from './units/formatLength';
 export { stepsAndRemainder, type StepsAndRemainder } from './units/stepsAndRemainder';
 
 export { distanceM, midpoint, pointAlong, type PointM } from './geometry/pointM';

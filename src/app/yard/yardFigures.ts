@@ -1,4 +1,4 @@
-import { formatLength, type LengthUnit } from '@/core';
+import { formatLength, formatReading, type LengthUnit } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 
 /** A horse as the yard's page shows it. */
@@ -19,6 +19,6 @@ export function unlessUntouched<Value extends number | null>(
   storedM: number | undefined | null,
   unit: LengthUnit,
 ): Value | number {
-  const untouched = storedM !== undefined && storedM !== null && typedText?.trim() === formatLength(storedM, unit);
+  const untouched = storedM !== undefined && storedM !== null && typedText?.trim() === formatReading(storedM, unit);
   return untouched ? storedM : typedM;
 }

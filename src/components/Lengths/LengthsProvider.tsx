@@ -1,6 +1,6 @@
 'use client';
 
-import { formatLength, type LengthUnit } from '@/core';
+import { formatLength, formatReading, type LengthUnit } from '@/core';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 
 export type Lengths = {
@@ -8,6 +8,8 @@ export type Lengths = {
   unit: LengthUnit;
   /** Writes a length, metres, in that unit. */
   format: (lengthM: number) => string;
+  /** Writes it as finely as a tape is read: feet to the eighth of an inch. */
+  formatTape: (lengthM: number) => string;
   /** Writes a change of length with its sign: "+5 cm", "−2 in". */
   formatChange: (changeM: number) => string;
 };
@@ -24,8 +26,9 @@ function lengthsIn(unit: LengthUnit): Lengths {
   const changeUnit = unit === 'm' ? 'cm' : unit;
   return {
     unit,
-    format: lengthM => formatLength(lengthM, unit),
-    formatChange: changeM => `${changeM < 0 ? '−' : '+'}${formatLength(Math.abs(changeM), changeUnit)}`,
+    format: lengthM => formatReading(lengthM, unit),
+    formatTape: lengthM => formatLength(lengthM, unit),
+    formatChange: changeM => `${changeM < 0 ? '−' : '+'}${formatReading(Math.abs(changeM), changeUnit)}`,
   };
 }
 

@@ -1,4 +1,4 @@
-import { formatLength } from './formatLength';
+import { formatLength, formatReading } from './formatLength';
 
 test.each([
   { lengthM: 1.37, unit: 'm' as const, text: '1.37 m' },
@@ -25,4 +25,12 @@ test('refuses what is no length', () => {
   expect(() => formatLength(Number.NaN, 'm')).toThrow(RangeError);
   expect(() => formatLength(-1, 'm')).toThrow(RangeError);
   expect(() => formatLength(1, 'steps')).toThrow(RangeError);
+});
+
+test('for reading, feet go to the half inch: a step of 1.37 m is the trade’s 4 ft 6 in (common practice, no source)', () => {
+  expect(formatReading(1.37, 'ft')).toBe('4 ft 6 in');
+  expect(formatLength(1.37, 'ft')).toBe('4 ft 5⅞ in');
+  expect(formatReading(3.05, 'ft')).toBe('10 ft');
+  expect(formatReading(9.32, 'yd')).toBe('10 yd 7 in');
+  expect(formatReading(1.37, 'm')).toBe('1.37 m');
 });

@@ -1,4 +1,4 @@
-import { formatLength, stepsAndRemainder, type LengthUnit } from '@/core';
+import { formatLength, formatReading, stepsAndRemainder, type LengthUnit } from '@/core';
 
 /** A remainder smaller than this is not worth saying when walking. */
 const NOT_WORTH_SAYING_M = 0.005;
@@ -8,7 +8,7 @@ export function stepsText(lengthM: number, stepLengthM: number, unit: LengthUnit
   const { steps, remainderM } = stepsAndRemainder(lengthM, stepLengthM);
   const walked = formatLength(steps * stepLengthM, 'steps', { stepLengthM });
   if (Math.abs(remainderM) < NOT_WORTH_SAYING_M) return walked;
-  const rest = formatLength(Math.abs(remainderM), unit === 'm' ? 'cm' : unit);
+  const rest = formatReading(Math.abs(remainderM), unit === 'm' ? 'cm' : unit);
   if (steps === 0) return rest;
   return remainderM > 0 ? `${walked} and ${rest}` : `${walked}, back ${rest}`;
 }

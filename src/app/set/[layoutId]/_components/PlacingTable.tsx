@@ -10,7 +10,7 @@ type PlacingTableProps = { setting: RowSetting; arena: Arena; walker: Walker | n
 
 /** Where each end of each pole goes, in the yard's unit and in own steps. */
 export function PlacingTable({ setting, arena, walker }: PlacingTableProps) {
-  const { format } = useLengths();
+  const { format, formatTape } = useLengths();
   const long = wallName(arena, setting.longSide);
   const short = wallName(arena, setting.shortSide);
   return (
@@ -40,7 +40,7 @@ export function PlacingTable({ setting, arena, walker }: PlacingTableProps) {
               <EndCells side="Left end" walls={[long, short]} end={left} walker={walker} />
               <EndCells side="Right end" walls={[long, short]} end={right} walker={walker} />
               <td data-label="Check from the pole before">
-                {checkFromPreviousM === null ? 'first pole' : format(checkFromPreviousM)}
+                {checkFromPreviousM === null ? 'first pole' : formatTape(checkFromPreviousM)}
               </td>
             </tr>
           ))}
@@ -53,12 +53,12 @@ export function PlacingTable({ setting, arena, walker }: PlacingTableProps) {
 type EndCellsProps = { side: string; walls: [string, string]; end: EndPlacing; walker: Walker | null };
 
 function EndCells({ side, walls, end, walker }: EndCellsProps) {
-  const { format, unit } = useLengths();
+  const { formatTape, unit } = useLengths();
   return (
     <>
       {[end.fromLongM, end.fromShortM].map((lengthM, index) => (
         <td key={index} data-label={`${side} from ${walls[index]}`}>
-          <strong>{format(lengthM)}</strong>
+          <strong>{formatTape(lengthM)}</strong>
           {walker && <small>{stepsText(lengthM, walker.stepLengthM, unit)}</small>}
         </td>
       ))}

@@ -31,7 +31,7 @@ type SettingSheetProps = {
 /** One page that becomes paper: the drawing with numbered poles, what to carry out, and where each end goes. */
 export function SettingSheet(props: SettingSheetProps) {
   const { layoutId, name, arena, placed, gait, horseName, walkers, walkerId } = props;
-  const { format } = useLengths();
+  const { format, formatTape } = useLengths();
   const router = useRouter();
   const walker = walkers.find(({ id }) => id === walkerId) ?? walkers[0] ?? null;
   const setting = setPoleEnds(arena, placed.poles);
@@ -82,8 +82,8 @@ export function SettingSheet(props: SettingSheetProps) {
           )}
           {count > 1 && (
             <Text size="sm">
-              Then check: pole to pole <strong>{format(spacingM)}</strong> at both ends, first pole to last{' '}
-              <strong>{format(setting.overallM)}</strong>.
+              Then check: pole to pole <strong>{formatTape(spacingM)}</strong> at both ends, first pole to last{' '}
+              <strong>{formatTape(setting.overallM)}</strong>.
             </Text>
           )}
         </div>

@@ -178,6 +178,13 @@ function Foot({ ride }: { ride: Ride }) {
 /** Says "saved" only when everything is in the database. */
 function Delivery({ ride }: { ride: Ride }) {
   const [sure, setSure] = useState(false);
+  // Until this device's own store has been read, nobody can say that all is saved.
+  if (!ride.ready)
+    return (
+      <p role="status" className={classes.delivery}>
+        Opening …
+      </p>
+    );
   if (ride.unsent === 0)
     return (
       <p role="status" className={classes.delivery} data-delivery="saved">

@@ -59,7 +59,7 @@ await shoot('plan', DESK, open('/plan', /Five trot poles/));
 await shoot('set', DESK, open('/set', /Raised walk poles/));
 await shoot('set-phone', PHONE, open('/set', /Raised walk poles/));
 await shoot('ride-phone', PHONE, ride);
-await shoot('review', DESK, open('/review', /Quill/));
+await shoot('review', DESK, open('/review', /^Quill with/));
 
 await browser.close();
 server.kill();

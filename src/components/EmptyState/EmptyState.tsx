@@ -16,9 +16,9 @@ export function EmptyState({ title, children, action }: EmptyStateProps) {
     <div className={classes.empty}>
       <svg viewBox="0 0 120 40" className={classes.poles} aria-hidden="true">
         {[12, 36, 60, 84, 108].map(x => (
-          <line key={x} x1={x} x2={x} y1="4" y2="36" />
+          <line key={x} x1={x} x2={x} y1="16" y2="36" />
         ))}
-        <path d="M0 34 Q12 6 24 34 T48 34 T72 34 T96 34 T120 34" />
+        <path d="M0 36Q12 -20 24 36Q36 -20 48 36Q60 -20 72 36Q84 -20 96 36Q108 -20 120 36" />
       </svg>
       <Title order={3}>{title}</Title>
       <Text c="slate.7" maw={460} ta="center">

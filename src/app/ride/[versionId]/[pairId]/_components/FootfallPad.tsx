@@ -4,7 +4,7 @@ import { CommitField, type Read } from '@/components/CommitField/CommitField';
 import { FOOTFALL_PLACES, passFootfalls } from '@/core';
 import { useState, type PointerEvent } from 'react';
 import type { Ride } from '../useRide';
-import { fractionWords } from './markWords';
+import { fractionShort } from './markWords';
 import classes from './FootfallPad.module.css';
 
 type FootfallPadProps = { ride: Ride; gaps: number };
@@ -33,7 +33,7 @@ export function FootfallPad({ ride, gaps }: FootfallPadProps) {
             onClick={() => setGap(choice)}
           >
             {choice === null ? 'Whole row' : `${choice}–${choice + 1}`}
-            <small>{noted.has(choice) ? fractionWords(noted.get(choice)!) : '·'}</small>
+            <small>{noted.has(choice) ? fractionShort(noted.get(choice)!) : '·'}</small>
           </button>
         ))}
       </div>

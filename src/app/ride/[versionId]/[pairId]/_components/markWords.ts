@@ -21,3 +21,10 @@ export function markWords(mark: PassMark): string {
       return mark.words.length > 24 ? `“${mark.words.slice(0, 23)}…”` : `“${mark.words}”`;
   }
 }
+
+/** The same in the room of a key: "⅓", "½", "¾", "42 %". */
+export function fractionShort(fraction: number): string {
+  const words = fractionWords(fraction);
+  const glyphs: Record<string, string> = { 'a third': '⅓', 'the middle': '½', 'three quarters': '¾' };
+  return glyphs[words] ?? words;
+}

@@ -1,0 +1,32 @@
+/** A database that Roan will not or cannot use; the message is a sentence for the person at the screen. */
+export class DatabaseRefused extends Error {
+  override name = 'DatabaseRefused';
+}
+
+/**
+ * What went wrong while writing, in words: wraps what the driver throws, once, and keeps it as the cause.
+ */
+export function asSentence(error: unknown): DatabaseRefused {
+  if (error instanceof DatabaseRefused) return error;
+  return new DatabaseRefused(sentenceFor(codesOf(error)), { cause: error });
+}
+
+function codesOf(error: unknown): string {
+  const codes: string[] = [];
+  for (let at: unknown = error, depth = 0; at instanceof Error && depth < 5; at = at.cause, depth += 1) {
+    if ('code' in at) codes.push(String(at.code));
+    codes.push(at.message);
+  }
+  return codes.join(' ');
+}
+
+function sentenceFor(codes: string): string {
+  if (/SQLITE_FULL|ENOSPC/.test(codes)) return 'The disk is full, so nothing was saved. Make room and try again.';
+  if (/SQLITE_READONLY|EACCES|EROFS|EPERM/.test(codes))
+    return 'Roan may not write to its data folder, so nothing was saved. Make the folder writable and try again.';
+  if (/SQLITE_NOTADB/.test(codes)) return 'The database file is not a database that Roan can read.';
+  if (/SQLITE_CORRUPT/.test(codes)) return 'The database file is damaged. Nothing was changed: restore a copy of it.';
+  if (/SQLITE_BUSY/.test(codes)) return 'Another program holds the database. Close it and try again.';
+  if (/SQLITE_CANTOPEN/.test(codes)) return 'The database file cannot be opened: check its folder.';
+  return 'The database did not take that, so nothing was saved. Try again.';
+}

@@ -1,0 +1,139 @@
+import { randomUUID } from 'node:crypto';
+import type { PlannedRow } from '@/files/planDocument';
+import type { OpenDatabase } from '../openDatabase';
+import { addLayout, findLayout, findVersion, freezeLayout } from '../queries/layouts';
+import { arenas, horses, marks, pairs, passes, people, strideRanges, yards } from '../schema';
+import type { Transaction } from '../writeQueue';
+import { DEMO_ARENAS, DEMO_HORSES, DEMO_LAYOUTS, DEMO_PAIRS, DEMO_PEOPLE, DEMO_RIDES, DEMO_YARD } from './demoYard';
+import { seededNormal, seededRandom } from './seededRandom';
+
+const DAY_MS = 24 * 3600 * 1000;
+const MINUTE_MS = 60 * 1000;
+/** Lessons of the demo begin at half past ten, UTC. */
+const LESSON_MS = 10.5 * 3600 * 1000;
+
+/**
+ * Fills an empty database with the demo yard, in one transaction. A database that has a yard is left as it is.
+ * @param nowMs - the rides are dated backwards from here
+ * @returns whether the yard was made
+ */
+export async function seedDemo({ write }: OpenDatabase, nowMs: number): Promise<boolean> {
+  return write(async tx => {
+    const [already] = await tx.select({ id: yards.id }).from(yards).limit(1);
+    if (already) return false;
+    const yardId = randomUUID();
+    await tx.insert(yards).values({ id: yardId, ...DEMO_YARD });
+    const ids = await seedPeopleAndHorses(tx, yardId);
+    const layoutIds = await seedLayouts(tx, yardId, ids);
+    for (const ride of DEMO_RIDES)
+      await seedRide(tx, yardId, ride, { pairId: ids.get(ride.pair)!, layoutId: layoutIds.get(ride.layout)!, nowMs });
+    return true;
+  });
+}
+
+type Ids = Map<string, string>;
+
+async function seedPeopleAndHorses(tx: Transaction, yardId: string): Promise<Ids> {
+  const ids: Ids = new Map();
+  const idOf = (key: string) => {
+    const id = randomUUID();
+    ids.set(key, id);
+    return id;
+  };
+  await tx.insert(arenas).values(DEMO_ARENAS.map(({ key, ...arena }) => ({ id: idOf(key), yardId, ...arena })));
+  await tx.insert(people).values(DEMO_PEOPLE.map(({ key, ...person }) => ({ id: idOf(key), yardId, ...person })));
+  for (const { key, trotStepM, ...horse } of DEMO_HORSES) {
+    const horseId = idOf(key);
+    await tx.insert(horses).values({ id: horseId, yardId, ...horse });
+    if (trotStepM === undefined) continue;
+    const range = { shortM: trotStepM * 0.75, normalM: trotStepM, longM: trotStepM * 1.12 };
+    await tx
+      .insert(strideRanges)
+      .values({ id: randomUUID(), yardId, horseId, entry: 'trot-poles', source: 'typed', ...range });
+  }
+  await tx.insert(pairs).values(
+    DEMO_PAIRS.map(({ key, rider, horse }) => ({
+      id: idOf(key),
+      yardId,
+      riderId: ids.get(rider)!,
+      horseId: ids.get(horse)!,
+    })),
+  );
+  return ids;
+}
+
+async function seedLayouts(tx: Transaction, yardId: string, ids: Ids): Promise<Ids> {
+  const layoutIds: Ids = new Map();
+  for (const { key, name, arena, horse, poles, raisedM = 0, ...place } of DEMO_LAYOUTS) {
+    const row: PlannedRow = {
+      kind: 'pole-row',
+      id: 'row',
+      horseId: ids.get(horse)!,
+      raised: Array.from({ length: poles }, (_, i) => ({
+        leftM: i % 2 === 0 ? raisedM : 0,
+        rightM: i % 2 === 1 ? raisedM : 0,
+      })),
+      spacing: { by: 'horse' },
+      gait: place.gait,
+      centre: place.centre,
+      headingRad: place.headingRad,
+      poleLengthM: place.poleLengthM,
+    };
+    layoutIds.set(key, await addLayout(tx, yardId, { name, arenaId: ids.get(arena)!, plan: { rows: [row] } }));
+  }
+  return layoutIds;
+}
+
+type RidePlace = { pairId: string; layoutId: string; nowMs: number };
+
+async function seedRide(tx: Transaction, yardId: string, ride: (typeof DEMO_RIDES)[number], place: RidePlace) {
+  const versionId = await freezeLayout(tx, yardId, place.layoutId);
+  const version = versionId && (await findVersion(tx, yardId, versionId));
+  const layout = await findLayout(tx, yardId, place.layoutId);
+  if (!versionId || !version || !layout) throw new Error(`seedRide: no layout ${ride.layout}`);
+  const row = layout.plan.rows[0]!;
+  const { spacingM } = version.frozen.rows[row.id]!;
+  const random = seededRandom(ride.seed);
+  const startMs = (Math.floor(place.nowMs / DAY_MS) - ride.daysAgo) * DAY_MS + LESSON_MS;
+  for (let index = 0; index < ride.passes; index += 1) {
+    const passId = randomUUID();
+    const riddenAt = new Date(startMs + index * 3 * MINUTE_MS);
+    await tx.insert(passes).values({
+      id: passId,
+      yardId,
+      pairId: place.pairId,
+      layoutVersionId: versionId,
+      stage: row.raised.some(ends => ends.leftM + ends.rightM > 0) ? 'raised' : 'on the ground',
+      rein: index % 2 === 0 ? 'left' : 'right',
+      direction: 'as-drawn',
+      riddenAt,
+    });
+    await tx.insert(marks).values(
+      rideMarks(ride, { spacingM, gaps: row.raised.length - 1, random }).map((mark, order) => ({
+        ...mark,
+        id: randomUUID(),
+        yardId,
+        passId,
+        markedAt: new Date(riddenAt.getTime() + order * 1000),
+      })),
+    );
+  }
+}
+
+type RideRandom = { spacingM: number; gaps: number; random: () => number };
+
+/** The feet of one pass: the horse enters a little differently each time and falls back or gains by its own step. */
+function rideMarks(ride: (typeof DEMO_RIDES)[number], { spacingM, gaps, random }: RideRandom) {
+  const stepM = ride.stepM * (1 + 0.008 * seededNormal(random));
+  const entry = ride.entry + 0.04 * seededNormal(random);
+  const footfalls = Array.from({ length: gaps }, (_, gap) => {
+    const fraction = entry + gap * (stepM / spacingM - 1) + 0.02 * seededNormal(random);
+    return {
+      kind: 'footfall' as const,
+      place: gap + 1,
+      fraction: Math.round(Math.min(0.95, Math.max(0.05, fraction)) * 20) / 20,
+    };
+  });
+  const rapped = ride.raps > 0 && random() < 0.6;
+  return rapped ? [...footfalls, { kind: 'hit' as const, place: ride.raps, fraction: null }] : footfalls;
+}

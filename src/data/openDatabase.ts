@@ -1,0 +1,107 @@
+import { accessSync, constants, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { createClient, type Client } from '@libsql/client';
+import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { claimFile } from './claimFile';
+import { asSentence, DatabaseRefused } from './databaseRefused';
+import * as schema from './schema';
+import { createWriteQueue, type WriteQueue } from './writeQueue';
+
+export type RoanDatabase = LibSQLDatabase<typeof schema>;
+
+export type OpenDatabase = {
+  db: RoanDatabase;
+  /** Every write goes through here: one at a time, each in one transaction. */
+  write: WriteQueue;
+  close: () => Promise<void>;
+};
+
+export const DEFAULT_DATABASE_URL = 'file:./data/roan.db';
+
+const MIGRATIONS = path.join(process.cwd(), 'src/data/migrations');
+
+/**
+ * Opens the database, brings it up to date and claims it for this process.
+ * @param url - `file:…` or the address of a libSQL server
+ * @throws {DatabaseRefused} with a sentence: a folder that cannot be written, a file that is not Roan's, a database
+ *   that a newer Roan made, or one that another process holds
+ */
+export async function openDatabase(url: string, authToken?: string): Promise<OpenDatabase> {
+  const filePath = filePathOf(url);
+  const claim = filePath === null ? null : await prepareFile(filePath);
+  let client: Client | null = null;
+  try {
+    client = createClient({ url: filePath === null ? url : `file:${filePath}`, authToken });
+    if (filePath !== null) await client.execute('PRAGMA journal_mode = WAL');
+    await refuseForeign(client, filePath ?? url);
+    const db = drizzle(client, { schema });
+    await migrate(db, { migrationsFolder: MIGRATIONS });
+    const opened = client;
+    const write = createWriteQueue(db);
+    return {
+      db,
+      write,
+      close: async () => {
+        await write.idle();
+        opened.close();
+        await claim?.release();
+      },
+    };
+  } catch (error) {
+    client?.close();
+    await claim?.release();
+    throw asSentence(error);
+  }
+}
+
+/** The path a `file:` URL names, absolute; null for a server. */
+export function filePathOf(url: string): string | null {
+  if (!url.startsWith('file:')) {
+    if (/^(libsql|https?|wss?):/.test(url)) return null;
+    throw new DatabaseRefused(
+      `ROAN_DATABASE_URL “${url}” is neither a file nor a server: write file:./data/roan.db, or the address of a libSQL server.`,
+    );
+  }
+  const named = url.startsWith('file://') ? fileURLToPath(url) : url.slice('file:'.length);
+  return path.resolve(/* turbopackIgnore: true */ process.cwd(), named);
+}
+
+async function prepareFile(filePath: string) {
+  const folder = path.dirname(filePath);
+  try {
+    mkdirSync(folder, { recursive: true });
+    accessSync(folder, constants.W_OK);
+    if (existsSync(filePath)) accessSync(filePath, constants.W_OK);
+  } catch (error) {
+    throw new DatabaseRefused(
+      `Roan cannot write to ${folder}, where its database belongs. Make the folder writable, or set ROAN_DATABASE_URL to another place.`,
+      { cause: error },
+    );
+  }
+  return claimFile(filePath);
+}
+
+/** Refuses a database that something else made, or that a newer Roan has already changed. */
+async function refuseForeign(client: Client, where: string): Promise<void> {
+  const tables = (await client.execute("SELECT name FROM sqlite_master WHERE type = 'table'")).rows.map(row =>
+    String(row.name),
+  );
+  const own = tables.filter(name => !name.startsWith('sqlite_') && !name.startsWith('libsql_'));
+  if (own.length === 0) return;
+  if (!own.includes('__drizzle_migrations') || !own.includes('yards'))
+    throw new DatabaseRefused(`${where} is a database, but not one of Roan’s. Nothing in it was changed.`);
+  const applied = await client.execute('SELECT max(created_at) AS newest FROM __drizzle_migrations');
+  if (Number(applied.rows[0]?.newest ?? 0) > newestKnownMigration())
+    throw new DatabaseRefused(
+      `${where} was made by a newer Roan than this one. Nothing in it was changed: update Roan, or use another database.`,
+    );
+}
+
+function newestKnownMigration(): number {
+  const journal = JSON.parse(readFileSync(path.join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
+    entries: { when: number }[];
+  };
+  return Math.max(...journal.entries.map(entry => entry.when));
+}

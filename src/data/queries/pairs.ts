@@ -1,0 +1,35 @@
+import { randomUUID } from 'node:crypto';
+import { and, asc, eq } from 'drizzle-orm';
+import type { RoanDatabase } from '../openDatabase';
+import { horses, pairs, people } from '../schema';
+import type { Transaction } from '../writeQueue';
+
+export type Pair = { id: string; riderId: string; horseId: string; riderName: string; horseName: string };
+
+function selectPairs(db: Pick<RoanDatabase, 'select'>) {
+  return db
+    .select({
+      id: pairs.id,
+      riderId: pairs.riderId,
+      horseId: pairs.horseId,
+      riderName: people.name,
+      horseName: horses.name,
+    })
+    .from(pairs)
+    .innerJoin(people, eq(people.id, pairs.riderId))
+    .innerJoin(horses, eq(horses.id, pairs.horseId));
+}
+
+export function listPairs(db: RoanDatabase, yardId: string): Promise<Pair[]> {
+  return selectPairs(db).where(eq(pairs.yardId, yardId)).orderBy(asc(people.name), asc(horses.name));
+}
+
+export async function findPair(db: Pick<RoanDatabase, 'select'>, yardId: string, pairId: string): Promise<Pair | null> {
+  const [pair] = await selectPairs(db).where(and(eq(pairs.yardId, yardId), eq(pairs.id, pairId)));
+  return pair ?? null;
+}
+
+/** Puts a rider and a horse together; a pair that is there already stays as it is. */
+export async function addPair(tx: Transaction, yardId: string, riderId: string, horseId: string): Promise<void> {
+  await tx.insert(pairs).values({ id: randomUUID(), yardId, riderId, horseId }).onConflictDoNothing();
+}

@@ -1,0 +1,19 @@
+import { DEFAULT_DATABASE_URL, openDatabase, type OpenDatabase } from './openDatabase';
+
+/** Kept on the global object, so that reloading a module in development does not open the file twice. */
+const holder = globalThis as typeof globalThis & { roanDatabase?: Promise<OpenDatabase> };
+
+/**
+ * The database of this server, opened at the first call.
+ * @throws {DatabaseRefused} with a sentence when it cannot be opened; the next call tries again
+ */
+export function roan(): Promise<OpenDatabase> {
+  holder.roanDatabase ??= openDatabase(
+    process.env.ROAN_DATABASE_URL ?? DEFAULT_DATABASE_URL,
+    process.env.ROAN_DATABASE_TOKEN,
+  ).catch(error => {
+    holder.roanDatabase = undefined;
+    throw error;
+  });
+  return holder.roanDatabase;
+}

@@ -1,0 +1,174 @@
+import { sql } from 'drizzle-orm';
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+
+/** Instants are stored as UTC milliseconds. Lengths are metres. Every row that a yard owns carries its yardId. */
+const id = () => text('id').primaryKey();
+const instant = (name: string) => integer(name, { mode: 'timestamp_ms' });
+const createdAt = () =>
+  instant('created_at')
+    .notNull()
+    .default(sql`(unixepoch('subsec') * 1000)`);
+
+export const yards = sqliteTable('yards', {
+  id: id(),
+  name: text('name').notNull(),
+  timeZone: text('time_zone').notNull(),
+  createdAt: createdAt(),
+});
+
+const yardId = () =>
+  text('yard_id')
+    .notNull()
+    .references(() => yards.id);
+
+export const arenas = sqliteTable('arenas', {
+  id: id(),
+  yardId: yardId(),
+  name: text('name').notNull(),
+  widthM: real('width_m').notNull(),
+  lengthM: real('length_m').notNull(),
+  letters: text('letters', { enum: ['20x60', '20x40', 'none'] }).notNull(),
+  createdAt: createdAt(),
+});
+
+export const people = sqliteTable('people', {
+  id: id(),
+  yardId: yardId(),
+  name: text('name').notNull(),
+  role: text('role', { enum: ['instructor', 'rider', 'helper'] }).notNull(),
+  stepLengthM: real('step_length_m'),
+  createdAt: createdAt(),
+});
+
+export const horses = sqliteTable('horses', {
+  id: id(),
+  yardId: yardId(),
+  name: text('name').notNull(),
+  heightM: real('height_m').notNull(),
+  type: text('type', { enum: ['all-round', 'pony', 'cob', 'blood', 'warmblood', 'gaited'] }).notNull(),
+  createdAt: createdAt(),
+});
+
+/** One entry of a horse's profile as somebody knew it on a day; the newest of an entry counts. */
+export const strideRanges = sqliteTable(
+  'stride_ranges',
+  {
+    id: id(),
+    yardId: yardId(),
+    horseId: text('horse_id')
+      .notNull()
+      .references(() => horses.id),
+    entry: text('entry').notNull(),
+    shortM: real('short_m').notNull(),
+    normalM: real('normal_m').notNull(),
+    longM: real('long_m').notNull(),
+    source: text('source', { enum: ['typed', 'tested'] }).notNull(),
+    /** A range that was taken back keeps its row, so that the history stays whole. */
+    withdrawnAt: instant('withdrawn_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('stride_ranges_by_horse').on(table.horseId, table.entry, table.createdAt)],
+);
+
+export const pairs = sqliteTable(
+  'pairs',
+  {
+    id: id(),
+    yardId: yardId(),
+    riderId: text('rider_id')
+      .notNull()
+      .references(() => people.id),
+    horseId: text('horse_id')
+      .notNull()
+      .references(() => horses.id),
+    createdAt: createdAt(),
+  },
+  table => [uniqueIndex('one_pair_of_each').on(table.riderId, table.horseId)],
+);
+
+/** The layout being edited. `document` is a plan document (src/files/planDocument.ts). */
+export const layouts = sqliteTable('layouts', {
+  id: id(),
+  yardId: yardId(),
+  name: text('name').notNull(),
+  arenaId: text('arena_id')
+    .notNull()
+    .references(() => arenas.id),
+  revision: integer('revision').notNull().default(1),
+  document: text('document', { mode: 'json' }).notNull(),
+  createdAt: createdAt(),
+  updatedAt: instant('updated_at')
+    .notNull()
+    .default(sql`(unixepoch('subsec') * 1000)`),
+});
+
+/** A layout as it was ridden: never changed. `frozen` keeps what the arena and the horses made of it on that day. */
+export const layoutVersions = sqliteTable(
+  'layout_versions',
+  {
+    id: id(),
+    yardId: yardId(),
+    layoutId: text('layout_id')
+      .notNull()
+      .references(() => layouts.id),
+    revision: integer('revision').notNull(),
+    /** What the horse's profile and the arena made of the document: the same revision may be frozen twice. */
+    fingerprint: text('fingerprint').notNull(),
+    name: text('name').notNull(),
+    document: text('document', { mode: 'json' }).notNull(),
+    frozen: text('frozen', { mode: 'json' }).notNull(),
+    createdAt: createdAt(),
+  },
+  table => [uniqueIndex('one_version_of_each_state').on(table.layoutId, table.fingerprint)],
+);
+
+export const passes = sqliteTable(
+  'passes',
+  {
+    id: id(),
+    yardId: yardId(),
+    pairId: text('pair_id')
+      .notNull()
+      .references(() => pairs.id),
+    layoutVersionId: text('layout_version_id')
+      .notNull()
+      .references(() => layoutVersions.id),
+    stage: text('stage').notNull(),
+    rein: text('rein', { enum: ['left', 'right'] }).notNull(),
+    direction: text('direction', { enum: ['as-drawn', 'other-way'] }).notNull(),
+    riddenAt: instant('ridden_at').notNull(),
+    undoneAt: instant('undone_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('passes_by_pair').on(table.pairId, table.riddenAt)],
+);
+
+export const marks = sqliteTable(
+  'marks',
+  {
+    id: id(),
+    yardId: yardId(),
+    passId: text('pass_id')
+      .notNull()
+      .references(() => passes.id),
+    kind: text('kind', { enum: ['footfall', 'hit', 'note'] }).notNull(),
+    /** Footfall: the gap from 1, or null for the row as a whole. Hit: the pole from 1. */
+    place: integer('place'),
+    fraction: real('fraction'),
+    words: text('words'),
+    markedAt: instant('marked_at').notNull(),
+    undoneAt: instant('undone_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('marks_by_pass').on(table.passId)],
+);
+
+export const settings = sqliteTable(
+  'settings',
+  {
+    yardId: yardId(),
+    key: text('key').notNull(),
+    value: text('value', { mode: 'json' }).notNull(),
+  },
+  table => [primaryKey({ columns: [table.yardId, table.key] })],
+);

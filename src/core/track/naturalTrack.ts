@@ -83,7 +83,11 @@ function straightTrack(from: Pose, straightM: number, arena: Arena): NaturalTrac
 /** The track of the largest radius among these kinds, at most `mostM`; ties go to the shorter, then to the right. */
 function widest(finder: Finder, kinds: readonly (readonly [Side, Side])[], mostM = Infinity): CscTrack | null {
   let best: CscTrack | null = null;
-  for (const sides of kinds) best = wider(best, widestOfKind(finder, sides, mostM));
+  // A kind that cannot reach the radius found so far need not be looked at below it.
+  for (const sides of kinds) {
+    const leastM: number = best === null ? NARROWEST_M : best.radiusM * (1 - SAME_RADIUS);
+    best = wider(best, widestOfKind(finder, sides, leastM, mostM));
+  }
   return best;
 }
 
@@ -97,13 +101,13 @@ function wider(a: CscTrack | null, b: CscTrack | null): CscTrack | null {
  * The largest feasible radius is always one at which something gives: the circles touch, their centres coincide, an arc
  * vanishes, the turning reaches 270°, or an arc touches a wall. Each is a radius in closed form.
  */
-function widestOfKind(finder: Finder, sides: readonly [Side, Side], mostM: number): CscTrack | null {
+function widestOfKind(finder: Finder, sides: readonly [Side, Side], leastM: number, mostM: number): CscTrack | null {
   // Turning one way all along adds up to the change of heading: more than 270° is never feasible.
   const [s0, s1] = sides;
   const { from, to } = finder;
   if (s0 === s1 && turnOnSide(from.headingRad, to.headingRad, s0, 1) > MOST_TURN_RAD + TURN_ROUNDING_RAD) return null;
   const limitM = Math.min(mostM, WIDEST_M);
-  const radii = candidateRadiiM(finder, sides).filter(radiusM => radiusM > NARROWEST_M && radiusM <= limitM);
+  const radii = candidateRadiiM(finder, sides).filter(radiusM => radiusM >= leastM && radiusM <= limitM);
   radii.push(limitM);
   radii.sort((a, b) => b - a);
   for (const radiusM of radii) {
@@ -145,7 +149,7 @@ function candidateRadiiM(finder: Finder, [s0, s1]: readonly [Side, Side]): numbe
     radii.push(...touchingRadiiM(d, g));
     radii.push(...turnLimitHeadings(from, to, s0).map(headingRad => atHeading(leftOf(headingRad))));
   }
-  return radii.filter(Number.isFinite);
+  return radii;
 }
 
 /** |d + R·g| = 2R. */

@@ -26,7 +26,11 @@ export async function serve(what) {
   await listen(server, port, hostname);
   const { default: next } = await import('next');
   const app = next({ dev: false, hostname, port });
+  // The framework's own small talk is kept back; what goes wrong is written to standard error.
+  const { log } = console;
+  console.log = () => undefined;
   await app.prepare();
+  console.log = log;
   handle = app.getRequestHandler();
   console.log(`${what} is at http://${hostname}:${port}`);
   stopCleanly(server);

@@ -81,10 +81,53 @@ export {
   type SpacingSuggestion,
 } from './record/suggestSpacing';
 
+export { DISCLAIMER, POLE_WORK_CAUTIONS, rowRoomCautions } from './cautions/poleWorkCautions';
+
+export type { Pose } from './geometry/pose';
 export {
-  DISCLAIMER,
-  POLE_WORK_CAUTIONS,
-  rowRoomCautions,
-  type Caution,
-  type CautionLevel,
-} from './cautions/poleWorkCautions';
+  chainEnd,
+  chainOf,
+  nearestOnChain,
+  netTurnRad,
+  poseAt,
+  reversedChain,
+  smallestRadiusM,
+  type Chain,
+} from './geometry/chain';
+export { chainCrossings } from './geometry/intersections';
+export { isChainInside, wallClearanceM } from './geometry/insideArena';
+export { sideOffset, type OffsetTrack } from './geometry/sideOffset';
+
+export { FENCE_FORMS, isRidden, type Fence, type FenceForm, type Item, type RiddenItem } from './items/item';
+export { footprint, footprintCorners, mayRideFromBehind, ridingDepthM } from './items/footprint';
+export { kitOf, kitOfAll, type Kit } from './items/kit';
+
+export type { Approach, School, Setting } from './stride/school';
+export type { DistanceCase } from './stride/distanceRule';
+export {
+  groundForCountM,
+  readCount,
+  readDistance,
+  type DistanceOption,
+  type DistanceReading,
+  type TestedStride,
+} from './stride/readDistance';
+export { groupGround, type GroupGround } from './stride/groupGround';
+export { jumpAllowanceM } from './stride/jumpAllowance';
+
+export { dubinsShortest, dubinsWord, DUBINS_WORDS, type DubinsTrack, type DubinsWord } from './track/dubins';
+export { naturalTrack, type NaturalTrack } from './track/naturalTrack';
+export { directLeg, naturalLeg, wideLeg, viaLeg, measureLeg, type LegGround, type RiddenEnd } from './track/leg';
+export { gaitRadiusM } from './track/gaitRadius';
+export {
+  DEFAULT_LEG,
+  TRACK_GAITS,
+  type Layout,
+  type LayoutHorse,
+  type PlannedLeg,
+  type PlannedTrack,
+  type TrackGait,
+} from './layout/layout';
+export { reckonLayout, type HorseReading, type ReckonedLeg, type ReckonedTrack } from './layout/reckonLayout';
+export type { Caution, CautionLevel } from './cautions/caution';
+export { layoutCautions } from './cautions/layoutCautions';

@@ -2,9 +2,7 @@ import { roomAhead } from '../arena/roomAhead';
 import type { Arena } from '../arena/arena';
 import type { PoleGait } from '../exercises/poleRow';
 import type { Pole } from '../items/pole';
-
-export type CautionLevel = 'stop' | 'warn' | 'note';
-export type Caution = { code: string; level: CautionLevel; items: string[]; text: string; mend: string };
+import type { Caution } from './caution';
 
 export const DISCLAIMER = 'Roan does not replace a qualified instructor, your federation’s rules or a vet.';
 

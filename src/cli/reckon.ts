@@ -1,0 +1,27 @@
+/** npm run --silent reckon -- FILE.roan.json: prints the readings of a layout file as one JSON object. */
+import { readFileSync } from 'node:fs';
+import { readLayoutText } from '@/files/layoutFile';
+import { reckonOutput } from './reckonOutput';
+
+/** One clear line on standard error, nothing on standard output, and the exit code 2. */
+function refuse(sentence: string): never {
+  process.stderr.write(`${sentence.replace(/\s*\n\s*/g, ' ')}\n`);
+  process.exit(2);
+}
+
+function main(files: string[]): void {
+  const [file, ...more] = files;
+  if (file === undefined || more.length > 0)
+    refuse('Say which layout file to reckon: npm run --silent reckon -- FILE.roan.json');
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch {
+    refuse(`${file}: this file cannot be read.`);
+  }
+  const read = readLayoutText(text);
+  if (!read.ok) refuse(`${file}: ${read.reason}`);
+  process.stdout.write(`${JSON.stringify(reckonOutput(read.layout), null, 2)}\n`);
+}
+
+main(process.argv.slice(2));

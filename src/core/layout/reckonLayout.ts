@@ -1,0 +1,138 @@
+import { profileStride, type HorseProfile } from '../horse/strideProfile';
+import type { StrideEntryKey } from '../horse/strideEntry';
+import { isRidden, type RiddenItem } from '../items/item';
+import { readDistance, readCount, type DistanceReading, type TestedStride } from '../stride/readDistance';
+import type { DistanceCase } from '../stride/distanceRule';
+import type { Setting } from '../stride/school';
+import type { StrideWord } from '../stride/strideWord';
+import { gaitRadiusM } from '../track/gaitRadius';
+import { legTrack, measureLeg, type LegGround, type LegMeasures, type RiddenEnd } from '../track/leg';
+import type { Chain } from '../geometry/chain';
+import type { Layout, LayoutHorse, PlannedLeg, PlannedTrack, TrackGait } from './layout';
+
+export type HorseReading = DistanceReading & {
+  horse: string;
+  /** The asked count judged by itself, or null where none was asked. */
+  asked: { strides: number; q: number; word: StrideWord } | null;
+};
+
+export type ReckonedLeg = LegMeasures & {
+  from: string;
+  to: string;
+  chain: Chain;
+  instead: 'no-natural-track' | 'no-wide-track' | null;
+  readings: HorseReading[];
+};
+
+export type ReckonedTrack = { id: string; lengthM: number; smallestRadiusM: number | null; legs: ReckonedLeg[] };
+
+/** A wide line keeps a stride of this length straight when the layout names no horse. */
+const USUAL_STRIDE_M = 3.66;
+
+/**
+ * The tracks of a layout with every leg and every horse's reading of it.
+ * @throws {RangeError} a layout that names items it does not have: the layout file refuses those first
+ */
+export function reckonLayout(layout: Layout): ReckonedTrack[] {
+  return layout.tracks.map(track => reckonTrack(layout, track));
+}
+
+function reckonTrack(layout: Layout, track: PlannedTrack): ReckonedTrack {
+  const ends = track.through.map(({ item, reversed }) => ({ item: riddenItem(layout, item), reversed }));
+  const ground: LegGround = {
+    arena: layout.arena,
+    smallestRadiusM: gaitRadiusM(track.gait),
+    strideM: longestStrideM(layout.horses, track.gait),
+  };
+  const legs = track.legs.map((leg, index) =>
+    reckonLeg(layout, track.gait, ends[index]!, ends[index + 1]!, leg, ground),
+  );
+  const radii = legs.flatMap(leg => (leg.smallestRadiusM === null ? [] : [leg.smallestRadiusM]));
+  return {
+    id: track.id,
+    lengthM: legs.reduce((sum, leg) => sum + leg.trackM, 0),
+    smallestRadiusM: radii.length === 0 ? null : Math.min(...radii),
+    legs,
+  };
+}
+
+function riddenItem(layout: Layout, id: string): RiddenItem {
+  const item = layout.items.find(candidate => candidate.id === id);
+  if (!item || !isRidden(item)) throw new RangeError(`reckonLayout: no ridden item “${id}”`);
+  return item;
+}
+
+function reckonLeg(
+  layout: Layout,
+  gait: TrackGait,
+  from: RiddenEnd,
+  to: RiddenEnd,
+  leg: PlannedLeg,
+  ground: LegGround,
+): ReckonedLeg {
+  const track = legTrack(from, to, leg, ground);
+  if (!track.ok) throw new RangeError(`reckonLayout: ${track.reason} from “${from.item.id}” to “${to.item.id}”`);
+  const measures = measureLeg(from.item, to.item, track.chain);
+  const setting = settingAt(gait, leg);
+  const distance: DistanceCase = {
+    school: layout.school,
+    setting,
+    approach: leg.approach,
+    from: from.item,
+    to: to.item,
+  };
+  const readings = layout.horses.flatMap(horse => {
+    const stride = layoutStride(horse, gait, setting);
+    return stride ? [horseReading(horse.name, measures.groundM, distance, stride, leg.asked)] : [];
+  });
+  return { from: from.item.id, to: to.item.id, ...measures, chain: track.chain, instead: track.instead, readings };
+}
+
+function horseReading(
+  horse: string,
+  groundM: number,
+  distance: DistanceCase,
+  stride: TestedStride,
+  asked: number | null,
+): HorseReading {
+  const judged = asked === null ? null : readCount(groundM, asked, distance, stride);
+  return {
+    horse,
+    ...readDistance(groundM, distance, stride),
+    asked: asked === null || !judged ? null : { strides: asked, ...judged },
+  };
+}
+
+/** At walk, trot and the gaited gaits, what is ridden over is reckoned as poles; a trot approach makes a grid. */
+export function settingAt(gait: TrackGait, leg: Pick<PlannedLeg, 'setting' | 'approach'>): Setting {
+  if (gait !== 'canter' && gait !== 'course-canter') return 'poles';
+  if (leg.setting === 'poles') return 'poles';
+  return leg.approach === 'trot' ? 'grid' : leg.setting;
+}
+
+/**
+ * The stride that a distance is reckoned with: over poles the gait's own pole entry (steps at walk and trot), in a grid
+ * and on a course the course canter. A gaited gait has two steps a stride. Null where nobody knows it.
+ */
+export function layoutStride(horse: LayoutHorse, gait: TrackGait, setting: Setting): TestedStride | null {
+  if (setting !== 'poles') return entryOf(horse, 'course-canter');
+  if (gait === 'walk' || gait === 'trot') return entryOf(horse, `${gait}-poles`);
+  if (gait === 'canter' || gait === 'course-canter') return entryOf(horse, 'canter-poles');
+  const stride = entryOf(horse, gait);
+  return stride && { ...stride, shortM: stride.shortM / 2, normalM: stride.normalM / 2, longM: stride.longM / 2 };
+}
+
+function entryOf(horse: LayoutHorse, entry: StrideEntryKey): TestedStride | null {
+  const own = horse.strides[entry];
+  if (own) return own;
+  const profile: HorseProfile = { heightM: horse.heightM, type: 'all-round', strides: {} };
+  return profileStride(profile, entry);
+}
+
+function longestStrideM(horses: readonly LayoutHorse[], gait: TrackGait): number {
+  const normals = horses.flatMap(horse => {
+    const stride = entryOf(horse, gait);
+    return stride ? [stride.normalM] : [];
+  });
+  return normals.length === 0 ? USUAL_STRIDE_M : Math.max(...normals);
+}

@@ -152,14 +152,13 @@ function candidateRadiiM(finder: Finder, [s0, s1]: readonly [Side, Side]): numbe
   return radii;
 }
 
-/** |d + R·g| = 2R. */
+/** |d + R·g| = 2R. Solved by the root that does not cancel, since a all but vanishes for nearly equal headings. */
 function touchingRadiiM(d: Vector, g: Vector): number[] {
   const a = dot(g, g) - 4;
   const b = 2 * dot(d, g);
   const c = dot(d, d);
-  if (Math.abs(a) < 1e-12) return [-c / b];
-  const root = Math.sqrt(b * b - 4 * a * c);
-  return [(-b + root) / (2 * a), (-b - root) / (2 * a)];
+  const q = -(b + (b < 0 ? -1 : 1) * Math.sqrt(Math.max(0, b * b - 4 * a * c))) / 2;
+  return [q / a, c / q];
 }
 
 /**

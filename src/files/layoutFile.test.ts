@@ -1,0 +1,186 @@
+import { readFileSync } from 'node:fs';
+import { FENCE_FORMS, TRACK_GAITS, type Layout } from '@/core';
+import fc from 'fast-check';
+import { readLayout, readLayoutText, writeLayout } from './layoutFile';
+
+const EXAMPLE = readFileSync('docs/examples/heron-to-willow.roan.json', 'utf8');
+// A parsed file that the tests bend on purpose.
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+const example = () => JSON.parse(EXAMPLE) as Record<string, any>;
+
+/** The example with one change. */
+function changed(change: (json: ReturnType<typeof example>) => void) {
+  const json = example();
+  change(json);
+  return readLayout(json);
+}
+
+test('the example is read', () => {
+  const read = readLayoutText(EXAMPLE);
+  expect(read.ok && read.layout.items.map(item => item.id)).toEqual(['heron', 'willow', 'p1', 'c1']);
+});
+
+test.each([
+  ['another format', j => (j.format = 'something-else'), 'format'],
+  ['an unknown version', j => (j.version = 2), 'version 1'],
+  ['an unknown key', j => (j.items[0].colour = 'red'), 'items.0: unknown key “colour”'],
+  ['an unknown key at the top', j => (j.notes = ''), 'unknown key “notes”'],
+  ['an infinity', j => (j.items[0].at.xM = Infinity), 'items.0.at.xM'],
+  ['a wrong type', j => (j.items[0].widthM = 'wide'), 'items.0.widthM'],
+  ['a negative size', j => (j.items[2].lengthM = -3), 'items.2.lengthM'],
+  ['an unknown kind', j => (j.items[3].kind = 'tree'), 'items.3.kind'],
+  ['an id that is there twice', j => (j.items[1].id = 'heron'), 'items.1.id: “heron” is there twice'],
+  ['a horse that is there twice', j => j.horses.push(j.horses[0]), 'horses.1.name'],
+  [
+    'an item that is not there',
+    j => (j.tracks[0].through[1].item = 'oak'),
+    'tracks.0.through.1.item: there is no item “oak”',
+  ],
+  ['a cone to ride over', j => (j.tracks[0].through[1].item = 'c1'), 'is a cone and is not ridden over'],
+  ['too many legs', j => j.tracks[0].legs.push({}), 'tracks.0.legs: 2 items need 1 legs, and there are 2'],
+  ['an arena too small', j => Object.assign(j.arena, { widthM: 4, letters: 'none' }), 'arena.widthM'],
+  ['letters on sand of another size', j => (j.arena.letters = '20x40'), 'arena.letters'],
+  ['an item far off the earth', j => (j.items[0].at.yM = 1e6), 'items.0.at.yM'],
+  ['a facing past a whole turn', j => (j.items[0].facingDeg = 360), 'items.0.facingDeg'],
+  ['strides that do not grow', j => (j.horses[0].strides['course-canter'].shortM = 5), 'must grow'],
+  [
+    'a stride of no known entry',
+    j => (j.horses[0].strides.gallop = { shortM: 1, normalM: 2, longM: 3 }),
+    'horses.0.strides',
+  ],
+  ['a circle back without a rein', j => (j.tracks[0].through[1].item = 'heron'), 'legs.0.rein'],
+  ['a rein with no circle', j => (j.tracks[0].legs[0].rein = 'left'), 'belong to a circle'],
+  [
+    'two thousand items and one',
+    j => (j.items = Array.from({ length: 2001 }, (_, i) => ({ ...j.items[3], id: `c${i}` }))),
+    'items',
+  ],
+] as [string, (json: ReturnType<typeof example>) => unknown, string][])(
+  'refuses %s, and says where',
+  (_, change, where) => {
+    const read = changed(change);
+    expect(read.ok ? 'read' : read.reason).toContain(where);
+  },
+);
+
+test('refuses what is no JSON, and NaN, which JSON does not have', () => {
+  for (const text of ['', 'hello', '{', EXAMPLE.replace('33.5', 'NaN'), EXAMPLE.replace('33.5', '1e999')])
+    expect(readLayoutText(text).ok).toBe(false);
+  for (const json of [null, 3, [], 'x', {}]) expect(readLayout(json).ok).toBe(false);
+});
+
+const millis = (min: number, max: number) => fc.integer({ min: min * 1000, max: max * 1000 }).map(mm => mm / 1000);
+const at = fc.record({ xM: millis(0, 20), yM: millis(0, 60) });
+// Directions a person would write, so that degrees and radians come back to the same double or its neighbour.
+const headingRad = fc.integer({ min: 0, max: 359 }).map(degrees => (degrees * Math.PI) / 180);
+const bodies = fc.oneof(
+  fc.record({
+    kind: fc.constant('pole' as const),
+    at,
+    headingRad,
+    lengthM: millis(1, 4),
+    raised: fc.record({ leftM: millis(0, 1), rightM: millis(0, 1) }),
+  }),
+  fc.record({
+    kind: fc.constant('fence' as const),
+    form: fc.constantFrom(...FENCE_FORMS),
+    at,
+    headingRad,
+    widthM: millis(1, 5),
+    heightM: millis(0, 2),
+    spreadM: millis(0, 3),
+    ridden: fc.constantFrom('one-way' as const, 'both-ways' as const),
+    groundLineBeforeM: fc.option(millis(-1, 1)),
+    sideHeightM: fc.option(millis(0, 2)),
+    filler: fc.boolean(),
+  }),
+  fc.record({ kind: fc.constant('guide' as const), at, headingRad, lengthM: millis(1, 4) }),
+  fc.record({ kind: fc.constantFrom('cone' as const, 'marker' as const), at }),
+  fc.record({ kind: fc.constant('block' as const), at, heightM: millis(0, 1) }),
+);
+
+const anyLayout: fc.Arbitrary<Layout> = fc
+  .record({
+    items: fc.array(bodies, { maxLength: 8 }).map(list => list.map((body, i) => ({ ...body, id: `i${i}` }))),
+    gait: fc.constantFrom(...TRACK_GAITS),
+    school: fc.constantFrom('whole-stride' as const, 'two-metre' as const),
+    asked: fc.option(fc.integer({ min: 0, max: 9 })),
+    heightM: fc.integer({ min: 60, max: 220 }).map(cm => cm / 100),
+  })
+  .map(({ items, gait, school, asked, heightM }) => {
+    const through = items.flatMap(({ id, kind }) =>
+      kind === 'pole' || kind === 'fence' ? [{ item: id, reversed: false }] : [],
+    );
+    const legs = through.slice(1).map(() => ({
+      track: 'natural' as const,
+      setting: 'course' as const,
+      approach: 'canter' as const,
+      asked,
+      circle: null,
+    }));
+    return {
+      name: 'any',
+      arena: { widthM: 20, lengthM: 60, letters: '20x60' as const },
+      school,
+      items: items as Layout['items'],
+      tracks: through.length === 0 ? [] : [{ id: 't', gait, through, legs }],
+      horses: [{ name: 'h', heightM, strides: { trot: { shortM: 2, normalM: 2.7, longM: 3.1 } } }],
+    };
+  });
+
+/** Headings may come back as the neighbouring double. */
+const near = (value: unknown): unknown =>
+  JSON.parse(JSON.stringify(value), (key, v) =>
+    key === 'headingRad' || key === 'facingDeg' ? Math.round((v as number) * 1e9) / 1e9 : v,
+  );
+
+test('what is written reads back as the same layout', () => {
+  fc.assert(
+    fc.property(anyLayout, layout => {
+      const read = readLayoutText(JSON.stringify(writeLayout(layout)));
+      if (!read.ok) throw new Error(read.reason);
+      expect(near(read.layout)).toEqual(near(layout));
+      // And written again it is the same file.
+      expect(near(writeLayout(read.layout))).toEqual(near(writeLayout(layout)));
+    }),
+    { endOnFailure: true },
+  );
+});
+
+test('fuzzed files are read whole or refused in a line: never a crash, never a stack', () => {
+  const paths = fc.array(
+    fc.constantFrom(
+      'items',
+      'tracks',
+      'horses',
+      'arena',
+      'legs',
+      'through',
+      'strides',
+      'at',
+      '0',
+      '1',
+      'xM',
+      'id',
+      'kind',
+    ),
+    { maxLength: 5 },
+  );
+  const junk = fc.oneof(fc.jsonValue(), fc.constantFrom(null, -1, 1e308, '', [], {}, 'heron', true));
+  fc.assert(
+    fc.property(paths, junk, (path, value) => {
+      const json = example();
+      let place = json;
+      for (const key of path.slice(0, -1))
+        if (typeof place[key] === 'object' && place[key] !== null) place = place[key];
+      const last = path.at(-1);
+      if (last !== undefined) place[last] = value;
+      const read = readLayout(json);
+      if (!read.ok) {
+        expect(read.reason).not.toMatch(/\n|\bat \w+ \(/);
+        expect(read.reason.length).toBeGreaterThan(8);
+      }
+    }),
+    { numRuns: 1500 },
+  );
+});

@@ -117,7 +117,17 @@ export { jumpAllowanceM } from './stride/jumpAllowance';
 
 export { dubinsShortest, dubinsWord, DUBINS_WORDS, type DubinsTrack, type DubinsWord } from './track/dubins';
 export { naturalTrack, type NaturalTrack } from './track/naturalTrack';
-export { directLeg, naturalLeg, wideLeg, viaLeg, measureLeg, type LegGround, type RiddenEnd } from './track/leg';
+export {
+  directLeg,
+  naturalLeg,
+  wideLeg,
+  viaLeg,
+  measureLeg,
+  threeTracks,
+  type ThreeTracks,
+  type LegGround,
+  type RiddenEnd,
+} from './track/leg';
 export { gaitRadiusM } from './track/gaitRadius';
 export {
   DEFAULT_LEG,

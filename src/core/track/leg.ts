@@ -36,6 +36,24 @@ export function directLeg(from: Pose, to: Pose, ground: LegGround): Chain {
   return dubinsShortest(from, to, Math.min(ground.smallestRadiusM, naturalRadiusM)).chain;
 }
 
+export type ThreeTracks = { natural: Extract<LegTrack, { ok: true }>; direct: Chain; wide: LegTrack };
+
+/** All three tracks of a leg, with the natural one reckoned once. */
+export function threeTracks(from: RiddenEnd, to: RiddenEnd, ground: LegGround): ThreeTracks {
+  const start = endPose(from);
+  const end = endPose(to);
+  const natural = naturalTrack(start, end, ground.arena, ground.smallestRadiusM);
+  const naturalRadiusM = natural.ok ? (natural.radiusM ?? Infinity) : Infinity;
+  const direct = dubinsShortest(start, end, Math.min(ground.smallestRadiusM, naturalRadiusM)).chain;
+  return {
+    natural: natural.ok
+      ? { ok: true, chain: natural.chain, instead: null }
+      : { ok: true, chain: direct, instead: 'no-natural-track' },
+    direct,
+    wide: wideLeg(from, to, ground),
+  };
+}
+
 /** The natural track, or the shortest possible where there is none. */
 export function naturalLeg(from: Pose, to: Pose, ground: LegGround): Extract<LegTrack, { ok: true }> {
   const natural = naturalTrack(from, to, ground.arena, ground.smallestRadiusM);

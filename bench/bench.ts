@@ -1,0 +1,111 @@
+/**
+ * npm run bench: medians of the reckoning, with a general-purpose peer in the same run. Machines differ and are shared,
+ * so what counts are the ratios, and how far each median is from its target.
+ */
+import {
+  chainOf,
+  measureLeg,
+  profileStride,
+  readDistance,
+  threeTracks,
+  type Chain,
+  type DistanceCase,
+  type Fence,
+  type LegGround,
+  type RiddenEnd,
+} from '@/core';
+import { svgPathProperties } from 'svg-path-properties';
+
+const FENCES = 15;
+const HORSES = 12;
+const GROUND: LegGround = { arena: { widthM: 40, lengthM: 70, letters: 'none' }, smallestRadiusM: 6, strideM: 3.85 };
+
+/** A course that winds up and down the arena, changing the rein. */
+function course(movedM: number): RiddenEnd[] {
+  return Array.from({ length: FENCES }, (_, index) => {
+    const up = Math.floor(index / 3) % 2 === 0;
+    const row = index % 3;
+    const at = { xM: 6 + Math.floor(index / 3) * 7, yM: 15 + (up ? row : 2 - row) * 19 + (index === 7 ? movedM : 0) };
+    const fence: Fence = {
+      ...{ kind: 'fence', id: `f${index}`, form: 'vertical', at, headingRad: up ? Math.PI / 2 : -Math.PI / 2 },
+      ...{ widthM: 3.5, heightM: 0.9, spreadM: 0, ridden: 'both-ways', filler: false },
+      ...{ groundLineBeforeM: null, sideHeightM: null },
+    };
+    return { item: fence, reversed: false };
+  });
+}
+
+const strides = Array.from({ length: HORSES }, (_, index) =>
+  profileStride({ heightM: 1.2 + index * 0.05, type: 'all-round', strides: {} }, 'course-canter')!,
+);
+
+function reckonCourse(fences: RiddenEnd[]): number {
+  let calls = 0;
+  for (let index = 0; index + 1 < fences.length; index += 1) {
+    const [from, to] = [fences[index]!, fences[index + 1]!];
+    const distance: DistanceCase = {
+      ...{ school: 'whole-stride', setting: 'course', approach: 'canter' },
+      ...{ from: from.item, to: to.item },
+    };
+    const { natural, direct, wide } = threeTracks(from, to, GROUND);
+    for (const chain of [natural.chain, direct, ...(wide.ok ? [wide.chain] : [])]) {
+      const { groundM } = measureLeg(from.item, to.item, chain);
+      for (const stride of strides) calls += readDistance(groundM, distance, stride).call.length;
+    }
+  }
+  return calls;
+}
+
+/** The median time of a task, microseconds, after a warm-up. */
+function medianUs(task: (round: number) => unknown, rounds: number, perRound: number): number {
+  for (let round = 0; round < rounds / 4; round += 1) task(round);
+  const times = Array.from({ length: rounds }, (_, round) => {
+    const start = performance.now();
+    for (let i = 0; i < perRound; i += 1) task(round * perRound + i);
+    return ((performance.now() - start) * 1000) / perRound;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(rounds / 2)]!;
+}
+
+function report(name: string, value: string, target: string, met: boolean): void {
+  console.log(`${met ? 'met   ' : 'MISSED'}  ${name}: ${value} (target ${target})`);
+}
+
+const courseUs = medianUs(round => reckonCourse(course((round % 40) * 0.05)), 200, 1);
+report(
+  're-reckon 15 fences, 12 horses, three tracks a leg',
+  `${(courseUs / 1000).toFixed(2)} ms`,
+  '4 ms',
+  courseUs <= 4000,
+);
+
+const fences = course(0.3);
+const legUs = medianUs(
+  round => threeTracks(fences[round % (FENCES - 1)]!, fences[(round % (FENCES - 1)) + 1]!, GROUND),
+  200,
+  56,
+);
+report("one leg's three tracks", `${legUs.toFixed(1)} µs`, '50 µs', legUs <= 50);
+
+/** Arcs and lines as one rides them, and the same as an SVG path that a general library parses once and measures. */
+const start = { at: { xM: 5, yM: 5 }, headingRad: 0 };
+const bend = (radiusM: number): Chain =>
+  chainOf(start, [
+    { kind: 'turn', radiusM, sweepRad: 1.5 },
+    { kind: 'straight', lengthM: 7 },
+    { kind: 'turn', radiusM, sweepRad: -1.2 },
+  ]);
+const svgOf = ({ segments }: Chain): string =>
+  segments
+    .map((segment, index) => {
+      const next = segments[index + 1]?.start.at ?? { xM: 20, yM: 20 };
+      const move = index === 0 ? `M ${segment.start.at.xM} ${segment.start.at.yM} ` : '';
+      if (segment.kind === 'line') return `${move}L ${next.xM} ${next.yM}`;
+      return `${move}A ${segment.radiusM} ${segment.radiusM} 0 0 ${segment.sweepRad > 0 ? 1 : 0} ${next.xM} ${next.yM}`;
+    })
+    .join(' ');
+const paths = Array.from({ length: 50 }, (_, index) => svgOf(bend(6 + index * 0.1)));
+const ownUs = medianUs(round => bend(6 + (round % 50) * 0.1).lengthM, 200, 50);
+const peerUs = medianUs(round => new svgPathProperties(paths[round % 50]!).getTotalLength(), 200, 50);
+const ratio = peerUs / ownUs;
+report('a closed-form length against svg-path-properties', `${ratio.toFixed(0)} times faster`, '20 times', ratio >= 20);

@@ -105,6 +105,7 @@ export { kitOf, kitOfAll, type Kit } from './items/kit';
 export type { Approach, School, Setting } from './stride/school';
 export type { DistanceCase } from './stride/distanceRule';
 export {
+  chanceOfCount,
   groundForCountM,
   readCount,
   readDistance,

@@ -3,8 +3,8 @@ import type { StrideWord } from './strideWord';
 
 type Callable = { strides: number; q: number; word: StrideWord };
 
-const COMFORTABLE: readonly StrideWord[] = ['quiet', 'easy', 'forward'];
-const OUT_OF_REACH: readonly StrideWord[] = ['too tight', 'too far'];
+const isComfortable = (word: StrideWord) => word === 'quiet' || word === 'easy' || word === 'forward';
+const isInReach = (word: StrideWord) => word !== 'too tight' && word !== 'too far';
 
 /**
  * What an instructor would call a distance. Between two counts when neither is quiet, easy or forward: that is where
@@ -13,20 +13,30 @@ const OUT_OF_REACH: readonly StrideWord[] = ['too tight', 'too far'];
  * @param zeroIs - what no stride at all is called here: a bounce between fences, one step from pole to pole
  */
 export function callInWords(options: readonly Callable[], zeroIs: 'bounce' | 'step'): string {
-  const name = (strides: number) => (strides === 0 ? ZERO_NAMES[zeroIs] : countInWords(strides));
-  const phrase = ({ word, strides }: Callable) => `${word} ${name(strides)}`;
-  const [first, ...rest] = options;
-  if (!first) return 'not rated';
-  if (!options.some(({ word }) => COMFORTABLE.includes(word))) {
-    if (rest.length === 0) return phrase(first);
-    return `between ${name(first.strides)} and ${name(options[options.length - 1]!.strides)}`;
+  const first = options[0];
+  const last = options[options.length - 1];
+  if (!first || !last) return 'not rated';
+  if (!options.some(({ word }) => isComfortable(word))) {
+    if (first === last) return phrase(first, zeroIs);
+    return `between ${countName(first.strides, zeroIs)} and ${countName(last.strides, zeroIs)}`;
   }
-  const nearest = options.reduce((best, option) => (offEven(option) < offEven(best) ? option : best));
-  if (nearest.word === 'easy') return phrase(nearest);
-  return options
-    .filter(({ word }) => !OUT_OF_REACH.includes(word))
-    .map(phrase)
-    .join(' or ');
+  let nearest = first;
+  for (const option of options) if (offEven(option) < offEven(nearest)) nearest = option;
+  if (nearest.word === 'easy') return phrase(nearest, zeroIs);
+  let call = '';
+  for (const option of options) {
+    if (!isInReach(option.word)) continue;
+    call += (call === '' ? '' : ' or ') + phrase(option, zeroIs);
+  }
+  return call;
+}
+
+function phrase({ word, strides }: Callable, zeroIs: 'bounce' | 'step'): string {
+  return `${word} ${countName(strides, zeroIs)}`;
+}
+
+function countName(strides: number, zeroIs: 'bounce' | 'step'): string {
+  return strides === 0 ? ZERO_NAMES[zeroIs] : countInWords(strides);
 }
 
 const ZERO_NAMES = { bounce: 'bounce', step: 'single step' } as const;

@@ -14,8 +14,6 @@ export type DistanceOption = {
   /** Needed stride ÷ normal stride. */
   q: number;
   word: StrideWord;
-  /** How likely this count is for this horse left to itself, 0 to 1. */
-  chance: number;
 };
 
 export type DistanceReading = {
@@ -48,9 +46,7 @@ export function readDistance(groundM: number, distance: DistanceCase, stride: Te
   const options = nearestCounts(evenCount).flatMap(strides => {
     const q = neededShare(inStrides, strides, rule, onlyStrides);
     if (q === null) return [];
-    const word = strideWord(q, stride);
-    const chance = countChance(inStrides, strides, rule, stride.spread ?? USUAL_SPREAD);
-    return [{ strides, needM: q * stride.normalM, q, word, chance }];
+    return [{ strides, needM: q * stride.normalM, q, word: strideWord(q, stride) }];
   });
   return { normalM: stride.normalM, evenCount, options, call: callInWords(options, rule.zeroIs) };
 }
@@ -83,6 +79,14 @@ export function groundForCountM(strides: number, distance: DistanceCase, normalM
   const rule = distanceRule(distance);
   if (strides === 0) return rule.zeroStrides === null ? null : rule.zeroStrides * normalM;
   return (rule.fixed + strides * rule.perStride) * normalM;
+}
+
+/**
+ * How likely a count is for this horse left to itself, 0 to 1. Kept apart from the reading, which is reckoned between
+ * two frames while a fence is dragged.
+ */
+export function chanceOfCount(groundM: number, strides: number, distance: DistanceCase, stride: TestedStride): number {
+  return countChance(groundM / stride.normalM, strides, distanceRule(distance), stride.spread ?? USUAL_SPREAD);
 }
 
 /** q of one asked count, for judging what was asked and not what lies nearest. */

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { FENCE_FORMS, TRACK_GAITS, type Layout } from '@/core';
+import { FENCE_FORMS, layoutCautions, reckonLayout, TRACK_GAITS, type Layout } from '@/core';
 import fc from 'fast-check';
 import { readLayout, readLayoutText, writeLayout } from './layoutFile';
 
@@ -176,11 +176,46 @@ test('fuzzed files are read whole or refused in a line: never a crash, never a s
       const last = path.at(-1);
       if (last !== undefined) place[last] = value;
       const read = readLayout(json);
-      if (!read.ok) {
+      if (read.ok) expectNumbers(read.layout);
+      else {
         expect(read.reason).not.toMatch(/\n|\bat \w+ \(/);
         expect(read.reason.length).toBeGreaterThan(8);
       }
     }),
     { numRuns: 1500 },
   );
+});
+
+/** Reckons a layout and finds no number in it that is none. */
+function expectNumbers(layout: Layout): void {
+  const tracks = reckonLayout(layout);
+  layoutCautions(layout, tracks);
+  JSON.stringify(tracks, (_, value: unknown) => {
+    if (typeof value === 'number' && !Number.isFinite(value)) throw new Error(`a number that is none: ${value}`);
+    return value;
+  });
+}
+
+test('any layout that is read is reckoned without a crash and without a NaN', () => {
+  fc.assert(fc.property(anyLayout, expectNumbers), { endOnFailure: true });
+});
+
+test('degenerate places are answered: fences on one spot, back to back, outside the walls, a hair apart', () => {
+  for (const [xM, yM, facingDeg] of [
+    [10, 15, 0],
+    [10, 15, 180],
+    [10, 15, 90],
+    [10, 15.0000001, 0],
+    [10, 14, 0],
+    [-40, 500, 33],
+  ]) {
+    for (const track of ['natural', 'direct', 'wide', { via: { xM: 10, yM: 15 } }, { via: { xM: 19.9, yM: 59.9 } }]) {
+      const read = changed(j => {
+        Object.assign(j.items[1], { at: { xM, yM }, facingDeg });
+        j.tracks[0].legs[0].track = track;
+      });
+      if (!read.ok) throw new Error(read.reason);
+      expectNumbers(read.layout);
+    }
+  }
 });

@@ -63,7 +63,7 @@ test('lengths and points agree with a general SVG path library (svg-path-propert
       const ours = poseAt(chain, share * chain.lengthM).at;
       expect(Math.hypot(theirs.x - ours.xM, theirs.y - ours.yM)).toBeLessThan(0.01);
     }),
-    { numRuns: 60, seed: 20261124, endOnFailure: true },
+    { numRuns: 25, seed: 20261124, endOnFailure: true },
   );
 });
 
@@ -96,7 +96,7 @@ test('crossings agree with a general geometry library (flatten-js)', () => {
       for (const point of theirs)
         expect(ours.some(({ at }) => Math.hypot(point.x - at.xM, point.y - at.yM) < 1e-4)).toBe(true);
     }),
-    { numRuns: 150, seed: 20261124, endOnFailure: true },
+    { numRuns: 80, seed: 20261124, endOnFailure: true },
   );
 });
 

@@ -104,3 +104,17 @@ test("a horse's own stride wins over the default, entry by entry", () => {
   expect(profileStride(horse, 'trot')).toMatchObject({ normalM: 2.74, source: 'default' });
   expect(profileStride(horse, 'pace')).toBeNull();
 });
+
+// Speeds of practice, m/min (common practice, no source), against the default stride × the published stride rates
+// (Clayton 1994 and 1995, from memory): walk 0.87 to 0.94, trot 1.28 to 1.39, canter 1.64 to 1.72 strides a second.
+test.each([
+  { entry: 'walk' as const, ratesHz: [0.87, 0.94], speed: 100 },
+  { entry: 'trot' as const, ratesHz: [1.28, 1.39], speed: 220 },
+  { entry: 'canter' as const, ratesHz: [1.64, 1.72], speed: 235 },
+  { entry: 'canter-poles' as const, ratesHz: [1.64, 1.72], speed: 300 },
+  { entry: 'course-canter' as const, ratesHz: [1.64, 1.72], speed: 350 },
+])('$entry: stride × rate gives $speed m/min, within 4 %', ({ entry, ratesHz, speed }) => {
+  const [slow, fast] = ratesHz.map(rateHz => defaultStride(entry, MEDIUM_M, 'all-round')!.normalM * rateHz * 60);
+  expect(slow! * 0.96).toBeLessThan(speed);
+  expect(fast! * 1.04).toBeGreaterThan(speed);
+});

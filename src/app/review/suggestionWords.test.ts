@@ -25,3 +25,8 @@ test.each([
 ])('$headline', ({ passes, headline, reason }) => {
   expect(say(...passes)).toEqual({ headline, reason: expect.stringContaining(reason) });
 });
+
+test('one pass is said to be one pass, two are not', () => {
+  expect(say(gaps(0.5, 0.45, 0.4)).reason).toContain('one pass only: look again');
+  expect(say(gaps(0.5, 0.45, 0.4), gaps(0.5, 0.45, 0.4)).reason).not.toContain('look again');
+});

@@ -29,6 +29,7 @@ export function suggestionWords(suggestion: SpacingSuggestion, wording: Wording)
     from === 'gap-by-gap'
       ? `noted gap by gap in ${COUNT(passes)} on ${day}`
       : `as judged in ${COUNT(passes)} on ${day}`;
+  const again = passes === 1 ? ' That is one pass only: look again before you move the poles.' : '';
   switch (suggestion.kind) {
     case 'keep':
       return {
@@ -45,7 +46,7 @@ export function suggestionWords(suggestion: SpacingSuggestion, wording: Wording)
         headline: `Try ${format(nextSpacingM)}: ${formatBy(-changeM)} closer`,
         reason:
           from === 'gap-by-gap'
-            ? `${horseName} falls back from gap to gap, ${basis}: its ${step} is shorter than the spacing.`
+            ? `${horseName} falls back from gap to gap, ${basis}: its ${step} is shorter than the spacing.${again}`
             : `The foot falls short of the middle, ${basis}: close the gaps a little and look again.`,
       };
     case 'open':
@@ -53,7 +54,7 @@ export function suggestionWords(suggestion: SpacingSuggestion, wording: Wording)
         headline: `Try ${format(nextSpacingM)}: ${formatBy(changeM)} wider`,
         reason:
           from === 'gap-by-gap'
-            ? `${horseName} gains from gap to gap, ${basis}: its ${step} is longer than the spacing.`
+            ? `${horseName} gains from gap to gap, ${basis}: its ${step} is longer than the spacing.${again}`
             : `The foot falls past the middle, ${basis}. Steady the pace first; if it stays so, open the gaps a little.`,
       };
   }

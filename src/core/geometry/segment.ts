@@ -1,4 +1,5 @@
 import { assertNever } from '../assertNever';
+import { normaliseRad } from './angles';
 import { distanceM, pointAlong, type PointM } from './pointM';
 import type { Pose } from './pose';
 
@@ -102,6 +103,5 @@ export function angleAlongArc(arc: Extract<Segment, { kind: 'arc' }>, point: Poi
   const side = Math.sign(arc.sweepRad) || 1;
   const startRad = Math.atan2(arc.start.at.yM - centre.yM, arc.start.at.xM - centre.xM);
   const pointRad = Math.atan2(point.yM - centre.yM, point.xM - centre.xM);
-  const turnedRad = (side * (pointRad - startRad)) % (2 * Math.PI);
-  return turnedRad < 0 ? turnedRad + 2 * Math.PI : turnedRad;
+  return normaliseRad(side * (pointRad - startRad));
 }

@@ -1,3 +1,4 @@
+import { normaliseRad } from '../geometry/angles';
 import { chainOf, type Chain } from '../geometry/chain';
 import type { Pose } from '../geometry/pose';
 
@@ -28,8 +29,7 @@ const TOUCHING = 1e-9;
 
 /** The turn from one heading to another on one side, within [0, 2π); a whole turn but for rounding counts as none. */
 export function turnOnSide(fromRad: number, toRad: number, side: Side, radiusM: number): number {
-  const wrapped = (side * (toRad - fromRad)) % FULL_TURN_RAD;
-  const positive = wrapped < 0 ? wrapped + FULL_TURN_RAD : wrapped;
+  const positive = normaliseRad(side * (toRad - fromRad));
   return FULL_TURN_RAD - positive < Math.max(VANISHED_M / radiusM, VANISHED_RAD) ? 0 : positive;
 }
 

@@ -1,3 +1,4 @@
+import { normaliseRad } from '../geometry/angles';
 import { chainOf, type Chain } from '../geometry/chain';
 import type { Pose } from '../geometry/pose';
 import { cscChain, cscTrack, type CscTrack, type Side } from './csc';
@@ -92,7 +93,6 @@ function circleCentre({ at, headingRad }: Pose, side: Side, radiusM: number) {
 }
 
 function turned(fromRad: number, toRad: number, side: Side): number {
-  const wrapped = (side * (toRad - fromRad)) % FULL_TURN_RAD;
-  const positive = wrapped < 0 ? wrapped + FULL_TURN_RAD : wrapped;
+  const positive = normaliseRad(side * (toRad - fromRad));
   return FULL_TURN_RAD - positive < 1e-9 ? 0 : positive;
 }

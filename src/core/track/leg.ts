@@ -8,7 +8,7 @@ import { ridingDepthM, ridingPose, ridingWidthM } from '../items/footprint';
 import type { RiddenItem } from '../items/item';
 import type { PlannedLeg } from '../layout/layout';
 import { dubinsShortest } from './dubins';
-import { naturalTrack } from './naturalTrack';
+import { naturalTrack, type NaturalTrack } from './naturalTrack';
 
 /** An item as it is ridden in a track. */
 export type RiddenEnd = { item: RiddenItem; reversed: boolean };
@@ -31,7 +31,10 @@ const WIDE_STRIDES_BEFORE = 2;
 
 /** The shortest possible track, at the gait's smallest radius or the natural track's if that is smaller. */
 export function directLeg(from: Pose, to: Pose, ground: LegGround): Chain {
-  const natural = naturalTrack(from, to, ground.arena, ground.smallestRadiusM);
+  return shortestBeside(from, to, ground, naturalTrack(from, to, ground.arena, ground.smallestRadiusM));
+}
+
+function shortestBeside(from: Pose, to: Pose, ground: LegGround, natural: NaturalTrack): Chain {
   const naturalRadiusM = natural.ok ? (natural.radiusM ?? Infinity) : Infinity;
   return dubinsShortest(from, to, Math.min(ground.smallestRadiusM, naturalRadiusM)).chain;
 }
@@ -43,8 +46,7 @@ export function threeTracks(from: RiddenEnd, to: RiddenEnd, ground: LegGround): 
   const start = endPose(from);
   const end = endPose(to);
   const natural = naturalTrack(start, end, ground.arena, ground.smallestRadiusM);
-  const naturalRadiusM = natural.ok ? (natural.radiusM ?? Infinity) : Infinity;
-  const direct = dubinsShortest(start, end, Math.min(ground.smallestRadiusM, naturalRadiusM)).chain;
+  const direct = shortestBeside(start, end, ground, natural);
   return {
     natural: natural.ok
       ? { ok: true, chain: natural.chain, instead: null }

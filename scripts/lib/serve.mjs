@@ -32,6 +32,8 @@ export async function serve(what) {
   await app.prepare();
   console.log = log;
   handle = app.getRequestHandler();
+  // The database is opened with the first page: one that is refused ends the process here, before the line below.
+  await fetch(`http://${hostname === '0.0.0.0' ? '127.0.0.1' : hostname}:${port}/yard`);
   console.log(`${what} is at http://${hostname}:${port}`);
   stopCleanly(server);
 }

@@ -29,7 +29,7 @@ function course(movedM: number): RiddenEnd[] {
     const fence: Fence = {
       ...{ kind: 'fence', id: `f${index}`, form: 'vertical', at, headingRad: up ? Math.PI / 2 : -Math.PI / 2 },
       ...{ widthM: 3.5, heightM: 0.9, spreadM: 0, ridden: 'both-ways', filler: false },
-      ...{ groundLineBeforeM: null, sideHeightM: null },
+      ...{ groundLineBeforeM: null, sideHeightM: null, corner: null },
     };
     return { item: fence, reversed: false };
   });

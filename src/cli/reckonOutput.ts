@@ -1,4 +1,14 @@
-import { layoutCautions, reckonLayout, type Layout, type ReckonedLeg, type ReckonedTrack } from '@/core';
+import {
+  layoutCautions,
+  reckonLayout,
+  type CourseMeasure,
+  type Layout,
+  type ReckonedFigureTrack,
+  type ReckonedItemTrack,
+  type ReckonedLeg,
+  type ReckonedTrack,
+  type SessionMeasure,
+} from '@/core';
 
 /** Rounded to 6 decimals here and nowhere before. */
 const rounded = (value: number) => Math.round(value * 1e6) / 1e6 + 0;
@@ -7,16 +17,56 @@ const roundedOrNull = (value: number | null) => (value === null ? null : rounded
 /** The readings of a layout in the shape that the command line promises. */
 export function reckonOutput(layout: Layout) {
   const tracks = reckonLayout(layout);
-  return { name: layout.name, tracks: tracks.map(trackOutput), cautions: layoutCautions(layout, tracks) };
+  const cautions = layoutCautions(layout, tracks).map(({ code, level, items, text, mend }) => ({
+    code,
+    level,
+    items,
+    text,
+    mend,
+  }));
+  return { name: layout.name, tracks: tracks.map(trackOutput), cautions };
 }
 
-function trackOutput({ id, lengthM, smallestRadiusM, legs }: ReckonedTrack) {
+function trackOutput(track: ReckonedTrack) {
+  return track.kind === 'items' ? itemTrackOutput(track) : figureTrackOutput(track);
+}
+
+function itemTrackOutput({ id, lengthM, smallestRadiusM, legs, course }: ReckonedItemTrack) {
   return {
     id,
     lengthM: rounded(lengthM),
     smallestRadiusM: roundedOrNull(smallestRadiusM),
     legs: legs.map(legOutput),
+    ...(course ? { course: courseOutput(course) } : {}),
   };
+}
+
+function courseOutput({ lengthM, allowedS, limitS, efforts, changesOfRein, related }: CourseMeasure) {
+  return {
+    lengthM: rounded(lengthM),
+    timeAllowedS: allowedS,
+    timeLimitS: limitS,
+    efforts,
+    changesOfRein,
+    related: related.map(({ from, to, groundM, kind }) => ({ from, to, groundM: rounded(groundM), kind })),
+  };
+}
+
+/** A session of figures has no legs: what it has is under "session", null where it cannot be ridden. */
+function figureTrackOutput({ id, lengthM, smallestRadiusM, measure }: ReckonedFigureTrack) {
+  return {
+    id,
+    lengthM: rounded(lengthM),
+    smallestRadiusM: roundedOrNull(smallestRadiusM),
+    legs: [],
+    session: measure && sessionOutput(measure),
+  };
+}
+
+function sessionOutput(measure: SessionMeasure) {
+  return JSON.parse(
+    JSON.stringify(measure, (_, value: unknown) => (typeof value === 'number' ? rounded(value) : value)),
+  ) as SessionMeasure;
 }
 
 function legOutput(leg: ReckonedLeg) {

@@ -23,10 +23,18 @@ export { arenaLines, type ArenaLine } from './arena/arenaLines';
 export { roomAhead } from './arena/roomAhead';
 export { wallName } from './arena/wallName';
 
+export { HORSE_LEVELS, type HorseLevel } from './horse/horseLevel';
 export { HORSE_TYPES, MAX_HORSE_HEIGHT_M, MIN_HORSE_HEIGHT_M, type HorseType } from './horse/horse';
 export { STRIDE_ENTRY_KEYS, type StrideEntryKey, type StrideRange } from './horse/strideEntry';
 export { defaultStride } from './horse/defaultStrides';
-export { profileStride, type HorseProfile, type ProfileStride, type StrideSource } from './horse/strideProfile';
+export {
+  profileStride,
+  strideCertainty,
+  type HorseProfile,
+  type ProfileStride,
+  type StrideInterval,
+  type StrideSource,
+} from './horse/strideProfile';
 
 export { strideWord, STRIDE_WORDS, type StrideWord } from './stride/strideWord';
 
@@ -70,7 +78,6 @@ export {
   type PassMark,
   type PassRecord,
   type RecordEvent,
-  type Rein,
   type RideDirection,
 } from './record/passRecord';
 export { polesKeptHitting } from './record/polesKeptHitting';
@@ -98,7 +105,15 @@ export { chainCrossings } from './geometry/intersections';
 export { isChainInside, wallClearanceM } from './geometry/insideArena';
 export { sideOffset, type OffsetTrack } from './geometry/sideOffset';
 
-export { FENCE_FORMS, isRidden, type Fence, type FenceForm, type Item, type RiddenItem } from './items/item';
+export {
+  FENCE_FORMS,
+  isRidden,
+  type CornerShape,
+  type Fence,
+  type FenceForm,
+  type Item,
+  type RiddenItem,
+} from './items/item';
 export { footprint, footprintCorners, mayRideFromBehind, ridingDepthM } from './items/footprint';
 export { kitOf, kitOfAll, type Kit } from './items/kit';
 
@@ -129,16 +144,53 @@ export {
   type LegGround,
   type RiddenEnd,
 } from './track/leg';
+export { otherRein, type Rein } from './track/rein';
+export {
+  FIGURE_KINDS,
+  SIDEWAYS_MOVEMENTS,
+  type Figure,
+  type FigureKind,
+  type FigurePart,
+  type Pace,
+  type PlannedFigure,
+  type SidewaysMovement,
+  type StationDeed,
+} from './figures/figure';
+export { changeOfRein, CHANGES_OF_REIN, letterPose, wallPose, type ChangeOfReinWay } from './figures/figurePlaces';
+export { rideFigure } from './figures/rideFigure';
+export { rideSession, type Session } from './figures/rideSession';
+export { measureSession, type SessionMeasure } from './figures/measureSession';
+export { gaitSpeedMPerMin } from './figures/gaitSpeed';
+export { strideMarks, type StrideMark } from './figures/strideMarks';
+export type { RidePiece, Sideways, Station, Stretch } from './figures/stretch';
+export { courseTime, type CourseTime } from './course/courseTime';
+export { measureCourse, type CourseMeasure } from './course/measureCourse';
+export type { RelatedDistance } from './course/relatedDistances';
+export { bestDirections, type CourseStop } from './course/bestDirections';
+export type { Fall } from './arena/fall';
 export { gaitRadiusM } from './track/gaitRadius';
 export {
   DEFAULT_LEG,
-  TRACK_GAITS,
   type Layout,
   type LayoutHorse,
+  type CoursePlan,
+  type FigureTrack,
+  type ItemTrack,
   type PlannedLeg,
   type PlannedTrack,
-  type TrackGait,
 } from './layout/layout';
-export { reckonLayout, type HorseReading, type ReckonedLeg, type ReckonedTrack } from './layout/reckonLayout';
-export type { Caution, CautionLevel } from './cautions/caution';
+export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
+export {
+  reckonLayout,
+  type HorseReading,
+  type ReckonedItemTrack,
+  type ReckonedFigureTrack,
+  type ReckonedLeg,
+  type ReckonedTrack,
+} from './layout/reckonLayout';
+export type { Caution, CautionCode, CautionLevel, CautionPlace } from './cautions/caution';
+export { USUAL_LIMITS, type CautionLimits } from './cautions/cautionLimits';
 export { layoutCautions } from './cautions/layoutCautions';
+export { offerMend } from './cautions/offerMend';
+export { applyEdits, type LayoutEdit } from './layout/layoutEdit';
+export { moveForGround, type MovedLine } from './layout/moveForGround';

@@ -1,5 +1,14 @@
 import { readFileSync } from 'node:fs';
-import { FENCE_FORMS, layoutCautions, reckonLayout, TRACK_GAITS, type Layout } from '@/core';
+import {
+  FENCE_FORMS,
+  layoutCautions,
+  reckonLayout,
+  TRACK_GAITS,
+  type Figure,
+  type Layout,
+  type PlannedLeg,
+  type PlannedTrack,
+} from '@/core';
 import fc from 'fast-check';
 import { readLayout, readLayoutText, writeLayout } from './layoutFile';
 
@@ -14,6 +23,14 @@ function changed(change: (json: ReturnType<typeof example>) => void) {
   change(json);
   return readLayout(json);
 }
+
+const CHANGE = { kind: 'change-rein', rein: 'left', radiusM: 5 };
+/** A track of one figure, with changes. */
+const flat = (changes: object) => ({
+  id: 'flat',
+  gait: 'trot',
+  figure: { kind: 'circle', start: 'A', rein: 'left', diameterM: 20, ...changes },
+});
 
 test('the example is read', () => {
   const read = readLayoutText(EXAMPLE);
@@ -50,6 +67,22 @@ test.each([
   ],
   ['a circle back without a rein', j => (j.tracks[0].through[1].item = 'heron'), 'legs.0.rein'],
   ['a rein with no circle', j => (j.tracks[0].legs[0].rein = 'left'), 'belong to a circle'],
+  ['a shape of a corner on a fence that is none', j => (j.items[0].corner = { narrowEnd: 'left' }), 'is no corner'],
+  ['a track of neither items nor figures', j => delete j.tracks[0].through, 'either “through”, “figure” or “figures”'],
+  [
+    'a track of both',
+    j => (j.tracks[0].figure = { kind: 'circle', start: 'A', rein: 'left', diameterM: 20 }),
+    'either “through”, “figure” or “figures”',
+  ],
+  ['a figure at a letter that is not there', j => (j.tracks[0] = flat({ start: 'Q' })), 'no letter “Q”'],
+  ['a figure of no known kind', j => (j.tracks[0] = flat({ kind: 'knot' })), 'tracks.0.figure.kind'],
+  ['a figure with an unknown key', j => (j.tracks[0] = flat({ size: 3 })), 'unknown key “size”'],
+  ['a change of rein without a way', j => (j.tracks[0] = { ...flat({}), figure: CHANGE }), 'needs a way'],
+  ['legs on a figure', j => (j.tracks[0] = { ...flat({}), legs: [] }), 'belong to a track through items'],
+  ['no passes', j => (j.tracks[0].passes = 0), 'tracks.0.passes'],
+  ['a level nobody knows', j => (j.horses[0].level = 'wild'), 'horses.0.level'],
+  ['kit by the half', j => (j.kit = { poles: 2.5 }), 'kit.poles'],
+  ['ground that falls off a cliff', j => (j.arena.fall = { facingDeg: 0, percent: 80 }), 'arena.fall.percent'],
   [
     'two thousand items and one',
     j => (j.items = Array.from({ length: 2001 }, (_, i) => ({ ...j.items[3], id: `c${i}` }))),
@@ -92,6 +125,7 @@ const bodies = fc.oneof(
     ridden: fc.constantFrom('one-way' as const, 'both-ways' as const),
     groundLineBeforeM: fc.option(millis(-1, 1)),
     sideHeightM: fc.option(millis(0, 2)),
+    corner: fc.constant(null),
     filler: fc.boolean(),
   }),
   fc.record({ kind: fc.constant('guide' as const), at, headingRad, lengthM: millis(1, 4) }),
@@ -99,32 +133,140 @@ const bodies = fc.oneof(
   fc.record({ kind: fc.constant('block' as const), at, heightM: millis(0, 1) }),
 );
 
+/** A corner always has its shape, and no other form has. */
+function withShape(body: typeof bodies extends fc.Arbitrary<infer T> ? T : never, index: number) {
+  const id = `i${index}`;
+  if (body.kind !== 'fence') return { ...body, id };
+  const corner = {
+    narrowEnd: index % 2 ? ('left' as const) : ('right' as const),
+    aimFromFlagM: index % 3 ? 0.9 : null,
+  };
+  return { ...body, id, corner: body.form === 'corner' ? corner : null };
+}
+
+const few = fc.integer({ min: 0, max: 12 });
+const rein = fc.constantFrom('left' as const, 'right' as const);
+const start = fc.record({ at, headingRad });
+const times = fc.integer({ min: 1, max: 3 });
+/** Every kind of figure, wherever it starts: many of them cannot be ridden there, and Roan has to say so. */
+const anyFigure: fc.Arbitrary<Figure> = fc.oneof(
+  fc.record({ kind: fc.constant('circle' as const), start, rein, diameterM: millis(3, 20), rounds: millis(1, 3) }),
+  fc.record({
+    kind: fc.constant('spiral' as const),
+    ...{ start, rein, times },
+    diametersM: fc.array(millis(4, 20), { minLength: 2, maxLength: 5 }),
+    school: fc.constantFrom('bend' as const, 'yield' as const),
+  }),
+  fc.record({
+    kind: fc.constant('serpentine' as const),
+    ...{ start, rein },
+    loops: fc.integer({ min: 1, max: 8 }),
+    lengthM: millis(10, 60),
+    widthM: millis(5, 20),
+  }),
+  fc.record({
+    kind: fc.constant('eight' as const),
+    ...{ start, rein, times },
+    firstDiameterM: millis(4, 20),
+    secondDiameterM: millis(4, 20),
+  }),
+  fc.record({
+    kind: fc.constant('half-circle-return' as const),
+    ...{ start, rein },
+    diameterM: millis(4, 12),
+    returnM: millis(4, 30),
+    lineFirst: fc.boolean(),
+  }),
+  fc.record({ kind: fc.constant('change-rein' as const), start, end: start, rein, radiusM: millis(2, 10) }),
+  fc.record({
+    kind: fc.constant('round-arena' as const),
+    ...{ start, rein },
+    cornerRadiusM: millis(2, 15),
+    rounds: millis(1, 3),
+  }),
+  fc.record({ kind: fc.constant('shallow-loop' as const), start, rein, lengthM: millis(5, 40), depthM: millis(1, 15) }),
+  fc.record({ kind: fc.constant('straight' as const), start, rein, lengthM: millis(1, 40) }),
+  fc.record({
+    kind: fc.constant('sideways' as const),
+    ...{ start, rein, towards: rein },
+    movement: fc.constantFrom('leg-yield' as const, 'half-pass' as const),
+    aheadM: millis(0, 20),
+    asideM: millis(1, 10),
+  }),
+  fc.record({
+    kind: fc.constant('rail-turnback' as const),
+    ...{ start, rein },
+    alongM: millis(1, 10),
+    offM: millis(1, 5),
+    asideM: millis(1, 5),
+  }),
+  fc.record({
+    kind: fc.constant('station' as const),
+    ...{ start, rein },
+    deed: fc.oneof(
+      fc.record({ kind: fc.constant('halt' as const), seconds: millis(0, 9) }),
+      fc.record({ kind: fc.constantFrom('rein-back' as const), steps: times }),
+      fc.record({ kind: fc.constant('side-pass' as const), steps: times, towards: rein }),
+      fc.record({ kind: fc.constant('flexions' as const), eachSide: times }),
+      fc.record({
+        kind: fc.constantFrom('turn-on-forehand' as const, 'turn-on-haunches' as const),
+        turnRad: fc.constantFrom(Math.PI, -Math.PI / 2),
+      }),
+    ),
+  }),
+);
+const parts = fc.array(
+  fc.record({ fromM: millis(0, 3), toM: millis(2, 9), pace: fc.constantFrom('short' as const, 'long' as const) }),
+  { maxLength: 2 },
+);
+
 const anyLayout: fc.Arbitrary<Layout> = fc
   .record({
-    items: fc.array(bodies, { maxLength: 8 }).map(list => list.map((body, i) => ({ ...body, id: `i${i}` }))),
+    items: fc.array(bodies, { maxLength: 8 }).map(list => list.map(withShape)),
     gait: fc.constantFrom(...TRACK_GAITS),
     school: fc.constantFrom('whole-stride' as const, 'two-metre' as const),
     asked: fc.option(fc.integer({ min: 0, max: 9 })),
     heightM: fc.integer({ min: 60, max: 220 }).map(cm => cm / 100),
+    passes: fc.integer({ min: 1, max: 9 }),
+    figures: fc.array(fc.record({ figure: anyFigure, gait: fc.option(fc.constantFrom(...TRACK_GAITS)), parts }), {
+      maxLength: 4,
+    }),
+    course: fc.option(fc.record({ speedMPerMin: millis(200, 500), startM: millis(0, 20), finishM: millis(0, 20) })),
+    fall: fc.option(fc.record({ headingRad, percent: millis(0, 8) })),
+    kit: fc.option(
+      fc.record({ poles: few, stands: few, cups: few, blocks: few, cones: few, fillers: few, markers: few }),
+    ),
   })
-  .map(({ items, gait, school, asked, heightM }) => {
+  .map(({ items, gait, school, asked, heightM, passes, figures, course, fall, kit }) => {
     const through = items.flatMap(({ id, kind }) =>
       kind === 'pole' || kind === 'fence' ? [{ item: id, reversed: false }] : [],
     );
-    const legs = through.slice(1).map(() => ({
+    const legs: PlannedLeg[] = through.slice(1).map(() => ({
       track: 'natural' as const,
       setting: 'course' as const,
       approach: 'canter' as const,
       asked,
       circle: null,
     }));
+    const overItems: PlannedTrack = { kind: 'items', id: 't', gait, through, legs, course, passes };
+    const flat: PlannedTrack = { kind: 'figures', id: 'f', gait, figures, passes };
     return {
       name: 'any',
       arena: { widthM: 20, lengthM: 60, letters: '20x60' as const },
+      fall,
       school,
       items: items as Layout['items'],
-      tracks: through.length === 0 ? [] : [{ id: 't', gait, through, legs }],
-      horses: [{ name: 'h', heightM, strides: { trot: { shortM: 2, normalM: 2.7, longM: 3.1 } } }],
+      tracks: [...(through.length === 0 ? [] : [overItems]), ...(figures.length === 0 ? [] : [flat])],
+      horses: [
+        {
+          name: 'h',
+          heightM,
+          type: 'cob' as const,
+          level: 'green' as const,
+          strides: { trot: { shortM: 2, normalM: 2.7, longM: 3.1 } },
+        },
+      ],
+      kit,
     };
   });
 

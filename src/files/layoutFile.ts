@@ -3,14 +3,20 @@ import {
   facingFromHeading,
   FENCE_FORMS,
   headingFromFacing,
+  HORSE_LEVELS,
+  HORSE_TYPES,
   isRidden,
   STRIDE_ENTRY_KEYS,
   TRACK_GAITS,
+  type CornerShape,
   type Item,
   type Layout,
+  type PlannedFigure,
   type PlannedLeg,
+  type PlannedTrack,
 } from '@/core';
 import { z } from 'zod';
+import { FigureOnPaper, figureFromPaper, figureToPaper } from './layoutFigures';
 
 /** The layout file, version 1. docs/layout-file.md describes it; the JSON Schema beside it is made from this. */
 
@@ -42,6 +48,7 @@ const FenceOnPaper = z.strictObject({
   groundLine: z.strictObject({ beforeM: Metres(-5, 5) }).optional(),
   sideHeightM: Metres(0, 3).optional(),
   filler: z.boolean().default(false),
+  corner: z.strictObject({ narrowEnd: z.enum(['left', 'right']), aimFromFlagM: Metres(0.1, 20).optional() }).optional(),
 });
 const GuideOnPaper = z.strictObject({
   kind: z.literal('guide'),
@@ -77,14 +84,39 @@ const LegOnPaper = z.strictObject({
   radiusM: Metres(0.5, 100).optional(),
 });
 
+/** The ground before the first item and behind the last counts for the time, metres. */
+const CourseOnPaper = z.strictObject({
+  speedMPerMin: z.number().min(50).max(1000).default(350),
+  startM: Metres(0, 100).default(0),
+  finishM: Metres(0, 100).default(0),
+});
+
+/** Over items, or a figure, or a session of figures. */
 const TrackOnPaper = z.strictObject({
   id: Id,
   gait: z.enum(TRACK_GAITS),
   through: z
     .array(z.strictObject({ item: Id, reversed: z.boolean().default(false) }))
     .min(1)
-    .max(500),
+    .max(500)
+    .optional(),
   legs: z.array(LegOnPaper).optional(),
+  course: CourseOnPaper.optional(),
+  figure: FigureOnPaper.optional(),
+  figures: z.array(FigureOnPaper).min(1).max(200).optional(),
+  passes: z.number().int().min(1).max(100).default(1),
+});
+type TrackOnPaper = z.infer<typeof TrackOnPaper>;
+
+const KitCount = z.number().int().min(0).max(10_000).default(0);
+const KitOnPaper = z.strictObject({
+  poles: KitCount,
+  stands: KitCount,
+  cups: KitCount,
+  blocks: KitCount,
+  cones: KitCount,
+  fillers: KitCount,
+  markers: KitCount,
 });
 
 const StrideOnPaper = z
@@ -101,6 +133,8 @@ const StrideOnPaper = z
 const HorseOnPaper = z.strictObject({
   name: z.string().min(1).max(60),
   heightCm: z.number().min(60).max(220),
+  type: z.enum(HORSE_TYPES).default('all-round'),
+  level: z.enum(HORSE_LEVELS).default('novice'),
   strides: z.partialRecord(z.enum(STRIDE_ENTRY_KEYS), StrideOnPaper).default({}),
 });
 
@@ -113,11 +147,13 @@ export const LayoutOnPaper = z.strictObject({
     widthM: z.number(),
     lengthM: z.number(),
     letters: z.enum(['20x60', '20x40', 'none']).default('none'),
+    fall: z.strictObject({ facingDeg: Facing, percent: z.number().min(0).max(30) }).optional(),
   }),
   school: z.enum(['whole-stride', 'two-metre']).default('whole-stride'),
   items: z.array(ItemOnPaper).max(MOST_ITEMS),
   tracks: z.array(TrackOnPaper).max(200).default([]),
   horses: z.array(HorseOnPaper).max(200).default([]),
+  kit: KitOnPaper.optional(),
 });
 export type LayoutOnPaper = z.infer<typeof LayoutOnPaper>;
 
@@ -169,7 +205,11 @@ function tiesFault(paper: LayoutOnPaper): string | null {
   const arena = arenaFault(paper.arena);
   if (arena) return `arena.${arena.field}: ${arena.reason}`;
   return (
-    repeatedId('items', paper.items) ?? repeatedId('tracks', paper.tracks) ?? horsesFault(paper) ?? tracksFault(paper)
+    repeatedId('items', paper.items) ??
+    cornersFault(paper) ??
+    repeatedId('tracks', paper.tracks) ??
+    horsesFault(paper) ??
+    tracksFault(paper)
   );
 }
 
@@ -191,9 +231,31 @@ function horsesFault({ horses }: LayoutOnPaper): string | null {
   return null;
 }
 
-function tracksFault({ tracks, items }: LayoutOnPaper): string | null {
+function cornersFault({ items }: LayoutOnPaper): string | null {
+  for (const [index, item] of items.entries())
+    if (item.kind === 'fence' && item.corner && item.form !== 'corner')
+      return `items.${index}.corner: “${item.id}” is no corner.`;
+  return null;
+}
+
+/** A track goes over items, or is a figure, or a session of figures: one of the three. */
+function trackKindFault({ through, legs, course, figure, figures }: TrackOnPaper): string | null {
+  const kinds = [through, figure, figures].filter(part => part !== undefined).length;
+  if (kinds !== 1) return 'a track has either “through”, “figure” or “figures”.';
+  if (!through && (legs || course)) return 'legs and course belong to a track through items.';
+  return null;
+}
+
+function tracksFault(paper: LayoutOnPaper): string | null {
+  const { tracks, items } = paper;
   const kinds = new Map(items.map(item => [item.id, item.kind]));
-  for (const [t, { through, legs }] of tracks.entries()) {
+  for (const [t, track] of tracks.entries()) {
+    const kindFault = trackKindFault(track);
+    if (kindFault) return `tracks.${t}: ${kindFault}`;
+    const { legs, through } = track;
+    const figure = figuresFault(track, paper);
+    if (figure) return `tracks.${t}.${figure}`;
+    if (!through) continue;
     for (const [i, { item }] of through.entries()) {
       const kind = kinds.get(item);
       const where = `tracks.${t}.through.${i}.item`;
@@ -213,19 +275,43 @@ function tracksFault({ tracks, items }: LayoutOnPaper): string | null {
   return null;
 }
 
+function figuresFault({ figure, figures }: TrackOnPaper, { arena }: LayoutOnPaper): string | null {
+  const list = figure ? [figure] : (figures ?? []);
+  for (const [index, paper] of list.entries()) {
+    const read = figureFromPaper(paper, arena);
+    if (typeof read === 'string') return `${figure ? 'figure' : `figures.${index}`}.${read}`;
+  }
+  return null;
+}
+
 function fromPaper(paper: LayoutOnPaper): Layout {
+  const { fall, ...arena } = paper.arena;
   return {
     name: paper.name,
-    arena: paper.arena,
+    arena,
+    fall: fall ? { headingRad: headingFromFacing(fall.facingDeg), percent: fall.percent } : null,
     school: paper.school,
     items: paper.items.map(itemFromPaper),
-    tracks: paper.tracks.map(({ id, gait, through, legs }) => ({
-      id,
-      gait,
-      through,
-      legs: through.slice(1).map((_, index) => legFromPaper(legs?.[index] ?? LegOnPaper.parse({}))),
-    })),
-    horses: paper.horses.map(({ name, heightCm, strides }) => ({ name, heightM: heightCm / 100, strides })),
+    tracks: paper.tracks.map(track => trackFromPaper(track, arena)),
+    horses: paper.horses.map(({ heightCm, ...horse }) => ({ ...horse, heightM: heightCm / 100 })),
+    kit: paper.kit ?? null,
+  };
+}
+
+function trackFromPaper(paper: TrackOnPaper, arena: Layout['arena']): PlannedTrack {
+  const { id, gait, passes, through, legs, course, figure, figures } = paper;
+  if (!through) {
+    const list = (figure ? [figure] : (figures ?? [])).map(one => figureFromPaper(one, arena));
+    return { kind: 'figures', id, gait, passes, figures: list as PlannedFigure[] };
+  }
+  return {
+    kind: 'items',
+    id,
+    gait,
+    passes,
+    through,
+    legs: through.slice(1).map((_, index) => legFromPaper(legs?.[index] ?? LegOnPaper.parse({}))),
+    course: course ?? null,
   };
 }
 
@@ -242,9 +328,15 @@ function itemFromPaper(paper: z.infer<typeof ItemOnPaper>): Item {
       return { ...pole, headingRad: headingFromFacing(facingDeg), raised };
     }
     case 'fence': {
-      const { facingDeg, groundLine, sideHeightM, ...fence } = paper;
-      const headingRad = headingFromFacing(facingDeg);
-      return { ...fence, headingRad, groundLineBeforeM: groundLine?.beforeM ?? null, sideHeightM: sideHeightM ?? null };
+      const { facingDeg, groundLine, sideHeightM, corner, ...fence } = paper;
+      const narrowEnd = corner?.narrowEnd ?? 'left';
+      return {
+        ...fence,
+        headingRad: headingFromFacing(facingDeg),
+        groundLineBeforeM: groundLine?.beforeM ?? null,
+        sideHeightM: sideHeightM ?? null,
+        corner: fence.form === 'corner' ? { narrowEnd, aimFromFlagM: corner?.aimFromFlagM ?? null } : null,
+      };
     }
     case 'guide': {
       const { facingDeg, ...guide } = paper;
@@ -261,21 +353,34 @@ export function writeLayout(layout: Layout): LayoutOnPaper {
     format: 'roan-layout',
     version: 1,
     name: layout.name,
-    arena: { ...layout.arena },
+    arena: {
+      ...layout.arena,
+      ...(layout.fall
+        ? { fall: { facingDeg: facingFromHeading(layout.fall.headingRad), percent: layout.fall.percent } }
+        : {}),
+    },
     school: layout.school,
     items: layout.items.map(itemToPaper),
-    tracks: layout.tracks.map(({ id, gait, through, legs }) => ({ id, gait, through, legs: legs.map(legToPaper) })),
+    tracks: layout.tracks.map(trackToPaper),
     // To the hundredth of a millimetre: 1.63 × 100 is not 163 in binary.
-    horses: layout.horses.map(({ name, heightM, strides }) => ({
-      name,
-      heightCm: Math.round(heightM * 1e5) / 1e3,
-      strides,
-    })),
+    horses: layout.horses.map(({ heightM, ...horse }) => ({ ...horse, heightCm: Math.round(heightM * 1e5) / 1e3 })),
+    ...(layout.kit ? { kit: layout.kit } : {}),
   };
+}
+
+function trackToPaper(track: PlannedTrack): TrackOnPaper {
+  const { id, gait, passes } = track;
+  if (track.kind === 'figures') return { id, gait, passes, figures: track.figures.map(figureToPaper) };
+  const { through, legs, course } = track;
+  return { id, gait, passes, through, legs: legs.map(legToPaper), ...(course ? { course } : {}) };
 }
 
 function legToPaper({ track, setting, approach, asked, circle }: PlannedLeg): z.infer<typeof LegOnPaper> {
   return { track, setting, approach, ...(asked === null ? {} : { asked }), ...(circle ?? {}) };
+}
+
+function cornerToPaper({ narrowEnd, aimFromFlagM }: CornerShape) {
+  return { narrowEnd, ...(aimFromFlagM === null ? {} : { aimFromFlagM }) };
 }
 
 function itemToPaper(item: Item): z.infer<typeof ItemOnPaper> {
@@ -289,12 +394,14 @@ function itemToPaper(item: Item): z.infer<typeof ItemOnPaper> {
       const { kind, id, at, lengthM, raised } = item;
       return { kind, id, at, facingDeg, lengthM, raisedM: raised };
     }
-    const { kind, id, form, at, widthM, heightM, spreadM, ridden, filler, groundLineBeforeM, sideHeightM } = item;
+    const { kind, id, form, at, widthM, heightM, spreadM, ridden, filler, groundLineBeforeM, sideHeightM, corner } =
+      item;
     return {
       ...{ kind, id, form, at, widthM, heightM, spreadM, ridden, filler },
       facingDeg,
       ...(groundLineBeforeM === null ? {} : { groundLine: { beforeM: groundLineBeforeM } }),
       ...(sideHeightM === null ? {} : { sideHeightM }),
+      ...(corner === null ? {} : { corner: cornerToPaper(corner) }),
     };
   }
   return item;

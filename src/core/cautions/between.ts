@@ -1,16 +1,25 @@
-import type { HorseReading, ReckonedLeg } from '../layout/reckonLayout';
-import type { Caution } from './caution';
+import { allReadings, legOfCaution, type CautionRule } from './cautionRule';
+import { countMends } from './distanceMends';
 
 /** A distance that lies between two counts, where none was asked: that is where pairs get into trouble. */
-export function between(leg: ReckonedLeg, reading: HorseReading): Caution[] {
-  if (reading.asked || !reading.call.startsWith('between')) return [];
-  return [
-    {
-      code: 'between',
-      level: 'warn',
-      items: [leg.from, leg.to],
-      text: `From ${leg.from} to ${leg.to} is ${reading.call} for ${reading.horse}.`,
-      mend: 'Move one of the two until one count is easy, or ask a count on purpose.',
-    },
-  ];
-}
+export const between: CautionRule = {
+  code: 'between',
+  find: context =>
+    allReadings(context).flatMap(({ leg, reading, plan, index }) => {
+      if (reading.asked || !reading.call.startsWith('between')) return [];
+      return [
+        {
+          code: 'between',
+          level: 'warn',
+          items: [leg.from, leg.to],
+          place: { track: plan.id, part: index },
+          text: `From ${leg.from} to ${leg.to} is ${reading.call} for ${reading.horse}.`,
+          mend: 'Move one of the two until one count is easy, or ask a count on purpose.',
+        },
+      ];
+    }),
+  mends: (context, caution) => {
+    const leg = legOfCaution(context, caution);
+    return leg ? countMends(context, leg) : [];
+  },
+};

@@ -1,23 +1,63 @@
 import type { Layout } from '../layout/layout';
 import type { ReckonedTrack } from '../layout/reckonLayout';
+import { againstSlope } from './againstSlope';
 import { between } from './between';
-import type { Caution } from './caution';
-import { fromBehind } from './fromBehind';
+import type { Caution, CautionLevel } from './caution';
+import { USUAL_LIMITS, type CautionLimits } from './cautionLimits';
+import type { CautionContext, CautionRule } from './cautionRule';
+import { combinationLength } from './combinationLength';
+import { falseGroundLine } from './falseGroundLine';
+import { kitShort } from './kitShort';
+import { landingShort } from './landingShort';
+import { legYieldSteep } from './legYieldSteep';
 import { noNaturalTrack } from './noNaturalTrack';
-import { itemOffArena, legOffArena } from './offArena';
-import { outOfReach } from './outOfReach';
+import { notStraight } from './notStraight';
+import { offArena } from './offArena';
+import { oneWayFromBehind } from './oneWayFromBehind';
+import { overlap } from './overlap';
+import { placingPole } from './placingPole';
+import { runUpShort } from './runUpShort';
+import { smallCircleLong } from './smallCircleLong';
+import { tightTurn } from './tightTurn';
+import { tooFar } from './tooFar';
+import { tooManyEfforts } from './tooManyEfforts';
+import { tooTight } from './tooTight';
+import { unevenRow } from './unevenRow';
+import { wallNear } from './wallNear';
 
-/** What to look at in a reckoned layout before anybody rides it. */
-export function layoutCautions(layout: Layout, tracks: readonly ReckonedTrack[]): Caution[] {
-  return [
-    ...layout.items.flatMap(item => itemOffArena(layout.arena, item)),
-    ...layout.tracks.flatMap(track => fromBehind(layout, track)),
-    ...tracks.flatMap(track =>
-      track.legs.flatMap(leg => [
-        ...noNaturalTrack(leg),
-        ...legOffArena(layout.arena, leg),
-        ...leg.readings.flatMap(reading => [...outOfReach(leg, reading), ...between(leg, reading)]),
-      ]),
-    ),
-  ];
+/** All rules, in the order they are told within a level. */
+export const CAUTION_RULES: readonly CautionRule[] = [
+  offArena,
+  oneWayFromBehind,
+  falseGroundLine,
+  placingPole,
+  tooTight,
+  tooFar,
+  between,
+  unevenRow,
+  runUpShort,
+  landingShort,
+  wallNear,
+  notStraight,
+  tightTurn,
+  againstSlope,
+  overlap,
+  noNaturalTrack,
+  combinationLength,
+  tooManyEfforts,
+  smallCircleLong,
+  legYieldSteep,
+  kitShort,
+];
+
+const RANK: Record<CautionLevel, number> = { stop: 0, warn: 1, note: 2 };
+
+/** What to look at in a reckoned layout before anybody rides it, the worst first. */
+export function layoutCautions(
+  layout: Layout,
+  tracks: readonly ReckonedTrack[],
+  limits: CautionLimits = USUAL_LIMITS,
+): Caution[] {
+  const context: CautionContext = { layout, tracks, limits };
+  return CAUTION_RULES.flatMap(rule => rule.find(context)).sort((a, b) => RANK[a.level] - RANK[b.level]);
 }

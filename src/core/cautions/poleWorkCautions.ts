@@ -2,7 +2,8 @@ import { roomAhead } from '../arena/roomAhead';
 import type { Arena } from '../arena/arena';
 import type { PoleGait } from '../exercises/poleRow';
 import type { Pole } from '../items/pole';
-import type { Caution } from './caution';
+import { NOWHERE, type Caution } from './caution';
+import { USUAL_LIMITS } from './cautionLimits';
 
 export const DISCLAIMER = 'Roan does not replace a qualified instructor, your federation’s rules or a vet.';
 
@@ -14,35 +15,39 @@ export const POLE_WORK_CAUTIONS: readonly string[] = [
   'Stop at signs of pain, tiredness or unevenness, and ask a vet.',
 ];
 
-/** Common practice, no source; at canter, after a turn and before a wall. */
-export const RUN_UP_M = 12;
-export const LANDING_M = 10;
-
 /**
  * Room before and after a row of canter poles. At walk and trot there is none to ask for.
  * @param poles - in the order ridden, one or more
+ * @param limits - where the yard draws the line
  */
-export function rowRoomCautions(arena: Arena, poles: readonly Pole[], gait: PoleGait): Caution[] {
+export function rowRoomCautions(
+  arena: Arena,
+  poles: readonly Pole[],
+  gait: PoleGait,
+  limits = USUAL_LIMITS,
+): Caution[] {
   const first = poles[0];
   const last = poles[poles.length - 1];
   if (gait !== 'canter' || !first || !last) return [];
   const runUpM = roomAhead(arena, first.at, first.headingRad + Math.PI);
   const landingM = roomAhead(arena, last.at, last.headingRad);
   const cautions: Caution[] = [];
-  if (runUpM < RUN_UP_M)
+  if (runUpM < limits.runUpM)
     cautions.push({
       code: 'run-up-short',
       level: 'warn',
       items: [first.id],
-      text: `Only ${runUpM.toFixed(1)} m straight before the first pole; at canter, ${RUN_UP_M} m after a turn is usual.`,
+      place: NOWHERE,
+      text: `Only ${runUpM.toFixed(1)} m straight before the first pole; at canter, ${limits.runUpM} m after a turn is usual.`,
       mend: 'Move the row on, or turn it along the arena.',
     });
-  if (landingM < LANDING_M)
+  if (landingM < limits.landingM)
     cautions.push({
       code: 'landing-short',
       level: 'warn',
       items: [last.id],
-      text: `Only ${landingM.toFixed(1)} m from the last pole to the wall; at canter, ${LANDING_M} m to pull up is usual.`,
+      place: NOWHERE,
+      text: `Only ${landingM.toFixed(1)} m from the last pole to the wall; at canter, ${limits.landingM} m to pull up is usual.`,
       mend: 'Move the row back, or turn it along the arena.',
     });
   return cautions;

@@ -28,20 +28,21 @@ export function chainOf(start: Pose, moves: readonly Move[]): Chain {
     segments.push(segment);
     at = segmentEnd(segment);
   }
-  return withLength(start, segments);
+  return withSegments(start, segments);
 }
 
 /** Chains ridden one after the other; each begins where the one before it ends. */
 export function joinChains(chains: readonly Chain[]): Chain {
   const first = chains[0];
   if (!first) throw new RangeError('joinChains: no chains');
-  return withLength(
+  return withSegments(
     first.start,
     chains.flatMap(chain => chain.segments),
   );
 }
 
-function withLength(start: Pose, segments: readonly Segment[]): Chain {
+/** A chain of pieces that are known to follow each other. */
+export function withSegments(start: Pose, segments: readonly Segment[]): Chain {
   return { start, segments, lengthM: segments.reduce((sum, segment) => sum + segmentLengthM(segment), 0) };
 }
 
@@ -90,6 +91,11 @@ export function smallestRadiusM(chain: Chain): number | null {
 /** All turning added up, left positive: what the heading changes by. */
 export function netTurnRad(chain: Chain): number {
   return chain.segments.reduce((sum, segment) => sum + (segment.kind === 'arc' ? segment.sweepRad : 0), 0);
+}
+
+/** All turning added up whichever way it goes, ≥ 0. */
+export function totalTurnRad(chain: Chain): number {
+  return chain.segments.reduce((sum, segment) => sum + (segment.kind === 'arc' ? Math.abs(segment.sweepRad) : 0), 0);
 }
 
 /** The same track ridden the other way. */

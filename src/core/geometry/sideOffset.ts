@@ -1,8 +1,9 @@
+import { cutSegment } from './chainPart';
 import { segmentCrossings } from './intersections';
 import { distanceM, pointAlong, type PointM } from './pointM';
 import type { Chain } from './chain';
 import type { Pose } from './pose';
-import { arcSegment, lineSegment, segmentEnd, segmentLengthM, segmentPoseAt, type Segment } from './segment';
+import { arcSegment, lineSegment, segmentEnd, segmentLengthM, type Segment } from './segment';
 
 export type OffsetTrack =
   /** `corners`: where the inside of a turn was tighter than the offset, and the two sides meet at an angle instead. */
@@ -56,15 +57,9 @@ function joinTo(kept: Segment[], next: Segment): PointM | 'no-meeting' | null {
   for (let index = kept.length - 1; index >= 0; index -= 1) {
     const crossing = segmentCrossings(kept[index]!, next)[0];
     if (!crossing) continue;
-    const head = cutAt(kept[index]!, 0, crossing.alongAM);
-    kept.splice(index, kept.length - index, head, cutAt(next, crossing.alongBM, segmentLengthM(next)));
+    const head = cutSegment(kept[index]!, 0, crossing.alongAM);
+    kept.splice(index, kept.length - index, head, cutSegment(next, crossing.alongBM, segmentLengthM(next)));
     return crossing.at;
   }
   return 'no-meeting';
-}
-
-function cutAt(segment: Segment, fromM: number, toM: number): Segment {
-  const start = segmentPoseAt(segment, fromM);
-  if (segment.kind === 'line') return lineSegment(start, toM - fromM);
-  return arcSegment(start, segment.radiusM, (Math.sign(segment.sweepRad) * (toM - fromM)) / segment.radiusM);
 }

@@ -4,7 +4,21 @@ import type { StrideEntryKey, StrideRange } from './strideEntry';
 
 export type StrideSource = 'default' | 'typed' | 'tested';
 
-export type ProfileStride = StrideRange & { source: StrideSource };
+/** `interval`: where a test puts the true normal stride, 95 times in 100. */
+export type ProfileStride = StrideRange & { source: StrideSource; interval?: StrideInterval };
+
+export type StrideInterval = { lowM: number; highM: number };
+
+/** Common practice, no source: how far off a normal stride may be that nobody tested, as a share of it. */
+const UNSURE: Record<StrideSource, number> = { default: 0.1, typed: 0.05, tested: 0.04 };
+
+/**
+ * How sure a stride is: the bounds its true normal lies within, about 95 times in 100. A test brings its own; a stride
+ * that was typed in is taken to be within 5 %, practice's guess from the height within 10 %.
+ */
+export function strideCertainty({ normalM, source, interval }: ProfileStride): StrideInterval {
+  return interval ?? { lowM: normalM * (1 - UNSURE[source]), highM: normalM * (1 + UNSURE[source]) };
+}
 
 /** A horse as the reckoning sees it. Entries that are missing fall back to the default for the height and type. */
 export type HorseProfile = {

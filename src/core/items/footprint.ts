@@ -1,7 +1,7 @@
 import { assertNever } from '../assertNever';
 import { pointAlong, type PointM } from '../geometry/pointM';
 import type { Pose } from '../geometry/pose';
-import type { Item, RiddenItem } from './item';
+import type { Fence, Item, RiddenItem } from './item';
 import { POLE_DIAMETER_M } from './pole';
 
 /** Common practice, no source: what the small things take up on the ground. */
@@ -37,17 +37,33 @@ export function footprint(item: Item): Footprint {
   }
 }
 
-/** The four corners of an item's footprint, anticlockwise from the front left as ridden. */
+/**
+ * The four corners of an item's footprint, anticlockwise from the front left as ridden. A corner fence is a wedge: as
+ * deep as its stand at the flag, and twice its middle spread at the wide end.
+ */
 export function footprintCorners(item: Item): PointM[] {
   const { depthM, widthM, headingRad } = footprint(item);
-  return [
-    [1, 1],
-    [-1, 1],
-    [-1, -1],
-    [1, -1],
-  ].map(([ahead, left]) =>
-    pointAlong(pointAlong(item.at, headingRad, (ahead! * depthM) / 2), headingRad + Math.PI / 2, (left! * widthM) / 2),
-  );
+  const wedge = item.kind === 'fence' && item.form === 'corner';
+  const leftDepthM = wedge ? cornerEndDepthM(item, 'left') : depthM;
+  const rightDepthM = wedge ? cornerEndDepthM(item, 'right') : depthM;
+  return (
+    [
+      [leftDepthM / 2, widthM / 2],
+      [-leftDepthM / 2, widthM / 2],
+      [-rightDepthM / 2, -widthM / 2],
+      [rightDepthM / 2, -widthM / 2],
+    ] as const
+  ).map(([aheadM, leftM]) => pointAlong(pointAlong(item.at, headingRad, aheadM), headingRad + Math.PI / 2, leftM));
+}
+
+function cornerEndDepthM(fence: Fence, end: 'left' | 'right'): number {
+  const narrowEnd = fence.corner?.narrowEnd ?? 'left';
+  return end === narrowEnd ? STAND_DEPTH_M : Math.max(2 * fence.spreadM, STAND_DEPTH_M);
+}
+
+/** How far from the flag of a corner one rides, metres: the aim, or its middle. */
+export function aimFromFlagM(fence: Fence): number {
+  return Math.min(fence.corner?.aimFromFlagM ?? fence.widthM / 2, fence.widthM);
 }
 
 /** Poles and cross-rails count from centre to centre while their spread is under this (common practice, no source). */
@@ -56,6 +72,7 @@ const COUNTS_AS_NO_SPREAD_M = 0.3;
 /** The depth that a distance is measured around, from back rail to front rail: 0 for poles and thin cross-rails. */
 export function ridingDepthM(item: RiddenItem): number {
   if (item.kind === 'pole') return 0;
+  if (item.form === 'corner') return (item.spreadM * aimFromFlagM(item)) / (item.widthM / 2);
   return item.form === 'cross-rail' && item.spreadM < COUNTS_AS_NO_SPREAD_M ? 0 : item.spreadM;
 }
 
@@ -69,9 +86,13 @@ export function ridingHeightM(item: RiddenItem): number {
   return item.kind === 'pole' ? (item.raised.leftM + item.raised.rightM) / 2 : item.heightM;
 }
 
-/** The pose over the middle of an item, ridden from its front or from behind. */
+/** The pose over the middle of an item, or over the aim of a corner, ridden from its front or from behind. */
 export function ridingPose(item: RiddenItem, fromBehind: boolean): Pose {
-  return { at: item.at, headingRad: item.headingRad + (fromBehind ? Math.PI : 0) };
+  const headingRad = item.headingRad + (fromBehind ? Math.PI : 0);
+  if (item.kind === 'pole' || item.corner === null) return { at: item.at, headingRad };
+  const toFlag = item.corner.narrowEnd === 'left' ? 1 : -1;
+  const asideM = item.widthM / 2 - aimFromFlagM(item);
+  return { at: pointAlong(item.at, item.headingRad + (toFlag * Math.PI) / 2, asideM), headingRad };
 }
 
 /** Whether an item may be ridden from behind: poles may, fences only where they are built both ways. */

@@ -29,7 +29,16 @@ export type Fence = {
   /** The height at the stands of a cross-rail, whose `heightM` is at its middle; null where it is not known. */
   sideHeightM: number | null;
   filler: boolean;
+  /** How a corner stands and where it is ridden; null for every other form. */
+  corner: CornerShape | null;
 };
+
+/**
+ * A corner: its front and back rails meet at the flag on the narrow end, as ridden from its front. `spreadM` is the spread
+ * over its middle; over the aim, so far from the flag, it is narrower in proportion. Without an aim it is ridden in the
+ * middle.
+ */
+export type CornerShape = { narrowEnd: 'left' | 'right'; aimFromFlagM: number | null };
 
 /** A pole that guides, lying along `headingRad` or leaning on a fence. */
 export type GuideRail = { kind: 'guide'; id: string; at: PointM; headingRad: number; lengthM: number };

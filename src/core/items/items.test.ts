@@ -15,6 +15,7 @@ const fence = (changes: Partial<Fence> = {}): Fence => ({
   ridden: 'both-ways',
   groundLineBeforeM: null,
   sideHeightM: null,
+  corner: null,
   filler: false,
   ...changes,
 });

@@ -1,23 +1,15 @@
 import type { Arena } from '../arena/arena';
+import type { Fall } from '../arena/fall';
+import type { PlannedFigure } from '../figures/figure';
 import type { PointM } from '../geometry/pointM';
-import type { StrideEntryKey, GaitedGait, StrideRange } from '../horse/strideEntry';
+import type { HorseType } from '../horse/horse';
+import type { HorseLevel } from '../horse/horseLevel';
+import type { StrideEntryKey, StrideRange } from '../horse/strideEntry';
 import type { Item } from '../items/item';
+import type { Kit } from '../items/kit';
 import type { Approach, School, Setting } from '../stride/school';
-
-/** The gaits a track may be ridden in. */
-export type TrackGait = 'walk' | 'trot' | 'canter' | 'course-canter' | GaitedGait;
-
-export const TRACK_GAITS: readonly TrackGait[] = [
-  'walk',
-  'trot',
-  'canter',
-  'course-canter',
-  'flat-walk',
-  'running-walk',
-  'fox-trot',
-  'saddle-gait',
-  'pace',
-];
+import type { Rein } from '../track/rein';
+import type { TrackGait } from './trackGait';
 
 export type LegTrackChoice = 'direct' | 'natural' | 'wide' | { via: PointM };
 
@@ -28,20 +20,35 @@ export type PlannedLeg = {
   /** The count that is meant, or null. */
   asked: number | null;
   /** For a circle back to the same item. */
-  circle: { rein: 'left' | 'right'; radiusM: number } | null;
+  circle: { rein: Rein; radiusM: number } | null;
 };
 
-export type PlannedTrack = {
+/** A track ridden as a course: its speed, and the ground before the first and behind the last item, metres. */
+export type CoursePlan = { speedMPerMin: number; startM: number; finishM: number };
+
+/** A track over poles and fences, in order. */
+export type ItemTrack = {
+  kind: 'items';
   id: string;
   gait: TrackGait;
   through: { item: string; reversed: boolean }[];
   /** One fewer than `through`. */
   legs: PlannedLeg[];
+  course: CoursePlan | null;
+  /** How many times it is planned to be ridden. */
+  passes: number;
 };
+
+/** A session of figures on the flat, ridden one after the other. */
+export type FigureTrack = { kind: 'figures'; id: string; gait: TrackGait; figures: PlannedFigure[]; passes: number };
+
+export type PlannedTrack = ItemTrack | FigureTrack;
 
 export type LayoutHorse = {
   name: string;
   heightM: number;
+  type: HorseType;
+  level: HorseLevel;
   strides: Partial<Record<StrideEntryKey, StrideRange & { spread?: number }>>;
 };
 
@@ -49,10 +56,14 @@ export type LayoutHorse = {
 export type Layout = {
   name: string;
   arena: Arena;
+  /** How the sand falls, or null where it lies level or nobody has said. */
+  fall: Fall | null;
   school: School;
   items: Item[];
   tracks: PlannedTrack[];
   horses: LayoutHorse[];
+  /** What the yard has to set it with, or null where nobody has said. */
+  kit: Kit | null;
 };
 
 export const DEFAULT_LEG: PlannedLeg = {

@@ -3,12 +3,16 @@ import type { StrideEntryKey } from '../horse/strideEntry';
 import { isRidden, type RiddenItem } from '../items/item';
 import { readDistance, readCount, type DistanceReading, type TestedStride } from '../stride/readDistance';
 import type { DistanceCase } from '../stride/distanceRule';
-import type { Setting } from '../stride/school';
+import type { Approach, Setting } from '../stride/school';
 import type { StrideWord } from '../stride/strideWord';
 import { gaitRadiusM } from '../track/gaitRadius';
 import { legTrack, measureLeg, type LegGround, type LegMeasures, type RiddenEnd } from '../track/leg';
 import type { Chain } from '../geometry/chain';
-import type { Layout, LayoutHorse, PlannedLeg, PlannedTrack, TrackGait } from './layout';
+import { measureCourse, type CourseMeasure } from '../course/measureCourse';
+import { measureSession, type SessionMeasure } from '../figures/measureSession';
+import { rideSession, type Session } from '../figures/rideSession';
+import type { FigureTrack, ItemTrack, Layout, LayoutHorse, PlannedLeg } from './layout';
+import type { TrackGait } from './trackGait';
 
 export type HorseReading = DistanceReading & {
   horse: string;
@@ -24,7 +28,26 @@ export type ReckonedLeg = LegMeasures & {
   readings: HorseReading[];
 };
 
-export type ReckonedTrack = { id: string; lengthM: number; smallestRadiusM: number | null; legs: ReckonedLeg[] };
+export type ReckonedItemTrack = {
+  kind: 'items';
+  id: string;
+  lengthM: number;
+  smallestRadiusM: number | null;
+  legs: ReckonedLeg[];
+  course: CourseMeasure | null;
+};
+
+/** A session of figures; where one of them cannot be ridden, `session` says which and why, and nothing is measured. */
+export type ReckonedFigureTrack = {
+  kind: 'figures';
+  id: string;
+  lengthM: number;
+  smallestRadiusM: number | null;
+  session: Session;
+  measure: SessionMeasure | null;
+};
+
+export type ReckonedTrack = ReckonedItemTrack | ReckonedFigureTrack;
 
 /** A wide line keeps a stride of this length straight when the layout names no horse. */
 const USUAL_STRIDE_M = 3.66;
@@ -34,10 +57,26 @@ const USUAL_STRIDE_M = 3.66;
  * @throws {RangeError} a layout that names items it does not have: the layout file refuses those first
  */
 export function reckonLayout(layout: Layout): ReckonedTrack[] {
-  return layout.tracks.map(track => reckonTrack(layout, track));
+  return layout.tracks.map(track =>
+    track.kind === 'items' ? reckonItemTrack(layout, track) : reckonFigureTrack(layout, track),
+  );
 }
 
-function reckonTrack(layout: Layout, track: PlannedTrack): ReckonedTrack {
+function reckonFigureTrack({ arena }: Layout, { id, figures, gait }: FigureTrack): ReckonedFigureTrack {
+  const session = rideSession(arena, figures, gait);
+  const measure = session.ok ? measureSession(arena, session.pieces) : null;
+  return {
+    kind: 'figures',
+    id,
+    lengthM: measure?.lengthM ?? 0,
+    smallestRadiusM: measure?.smallestRadiusM ?? null,
+    session,
+    measure,
+  };
+}
+
+/** A track over items with every leg and every horse's reading of it. */
+export function reckonItemTrack(layout: Layout, track: ItemTrack): ReckonedItemTrack {
   const ends = track.through.map(({ item, reversed }) => ({ item: riddenItem(layout, item), reversed }));
   const ground: LegGround = {
     arena: layout.arena,
@@ -48,11 +87,15 @@ function reckonTrack(layout: Layout, track: PlannedTrack): ReckonedTrack {
     reckonLeg(layout, track.gait, ends[index]!, ends[index + 1]!, leg, ground),
   );
   const radii = legs.flatMap(leg => (leg.smallestRadiusM === null ? [] : [leg.smallestRadiusM]));
+  const isFence = (id: string) => layout.items.some(item => item.id === id && item.kind === 'fence');
+  const order = track.through.map(({ item }) => item);
   return {
+    kind: 'items',
     id: track.id,
     lengthM: legs.reduce((sum, leg) => sum + leg.trackM, 0),
     smallestRadiusM: radii.length === 0 ? null : Math.min(...radii),
     legs,
+    course: track.course && measureCourse(track.course, order, legs, isFence),
   };
 }
 
@@ -74,18 +117,29 @@ function reckonLeg(
   if (!track.ok) throw new RangeError(`reckonLayout: ${track.reason} from “${from.item.id}” to “${to.item.id}”`);
   const measures = measureLeg(from.item, to.item, track.chain);
   const setting = settingAt(gait, leg);
-  const distance: DistanceCase = {
-    school: layout.school,
-    setting,
-    approach: leg.approach,
-    from: from.item,
-    to: to.item,
-  };
+  const distance = distanceCase(layout, setting, leg.approach, from.item, to.item);
   const readings = layout.horses.flatMap(horse => {
     const stride = layoutStride(horse, gait, setting);
     return stride ? [horseReading(horse.name, measures.groundM, distance, stride, leg.asked)] : [];
   });
   return { from: from.item.id, to: to.item.id, ...measures, chain: track.chain, instead: track.instead, readings };
+}
+
+function distanceCase(
+  { school }: Layout,
+  setting: Setting,
+  approach: Approach,
+  from: RiddenItem,
+  to: RiddenItem,
+): DistanceCase {
+  return { school, setting, approach, from, to };
+}
+
+/** How the distance of one leg of a track is reckoned. */
+export function distanceCaseOf(layout: Layout, track: ItemTrack, leg: number): DistanceCase {
+  const planned = track.legs[leg]!;
+  const item = (index: number) => riddenItem(layout, track.through[index]!.item);
+  return distanceCase(layout, settingAt(track.gait, planned), planned.approach, item(leg), item(leg + 1));
 }
 
 function horseReading(
@@ -125,7 +179,7 @@ export function layoutStride(horse: LayoutHorse, gait: TrackGait, setting: Setti
 function entryOf(horse: LayoutHorse, entry: StrideEntryKey): TestedStride | null {
   const own = horse.strides[entry];
   if (own) return own;
-  const profile: HorseProfile = { heightM: horse.heightM, type: 'all-round', strides: {} };
+  const profile: HorseProfile = { heightM: horse.heightM, type: horse.type, strides: {} };
   return profileStride(profile, entry);
 }
 

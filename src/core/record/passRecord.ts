@@ -1,6 +1,6 @@
+import type { Rein } from '../track/rein';
 import type { Footfall } from './footfall';
 
-export type Rein = 'left' | 'right';
 /** "As drawn" runs the way the row faces on the plan. */
 export type RideDirection = 'as-drawn' | 'other-way';
 

@@ -20,6 +20,7 @@ const fence = (heightM = 1): Fence => ({
   ridden: 'both-ways',
   groundLineBeforeM: null,
   sideHeightM: null,
+  corner: null,
   filler: false,
 });
 const pole: Pole = {

@@ -1,5 +1,5 @@
 import { assertNever } from '../assertNever';
-import type { TrackGait } from '../layout/layout';
+import type { TrackGait } from '../layout/trackGait';
 
 /** The smallest radius a track is ridden at, by gait, metres (common practice, no source). */
 export function gaitRadiusM(gait: TrackGait): number {

@@ -23,6 +23,7 @@ const fence = (id: string, xM: number, yM: number, degrees: number, changes: Par
     ridden: 'both-ways',
     groundLineBeforeM: null,
     sideHeightM: null,
+    corner: null,
     filler: false,
     ...changes,
   },

@@ -1,16 +1,17 @@
-import type { HorseReading, ReckonedLeg } from '../layout/reckonLayout';
 import type { Caution } from './caution';
+import type { ReadLeg } from './cautionRule';
 
-/** A count that was asked, or the only one there is, that the horse cannot reach. */
-export function outOfReach(leg: ReckonedLeg, reading: HorseReading): Caution[] {
-  const word = reading.asked?.word ?? (reading.options.length === 1 ? reading.options[0]!.word : null);
-  if (word !== 'too tight' && word !== 'too far') return [];
+/** A caution where the asked count, or the only one there is, has this word for a horse. */
+export function outOfReach({ leg, reading, plan, index }: ReadLeg, word: 'too tight' | 'too far'): Caution[] {
+  const found = reading.asked?.word ?? (reading.options.length === 1 ? reading.options[0]!.word : null);
+  if (found !== word) return [];
   const wanted = reading.asked ? `${reading.asked.strides} asked` : reading.call;
   return [
     {
       code: word === 'too tight' ? 'too-tight' : 'too-far',
       level: 'stop',
       items: [leg.from, leg.to],
+      place: { track: plan.id, part: index },
       text: `From ${leg.from} to ${leg.to} is ${word} for ${reading.horse} (${wanted}).`,
       mend:
         word === 'too tight' ? 'Set them farther apart, or ask one stride fewer.' : 'Set them closer, or ask one more.',

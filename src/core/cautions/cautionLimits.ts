@@ -1,0 +1,46 @@
+import type { HorseLevel } from '../horse/horseLevel';
+
+/** Where cautions begin. All are common practice with no source but where it is named, and the yard may change them. */
+export type CautionLimits = {
+  /** Spacings of one row may differ by so much, metres. */
+  unevenRowM: number;
+  /** FEI Jumping Rules, Art. 212 (from memory): inside a combination, metres; for horses over the height. */
+  combination: { leastM: number; mostM: number; horsesOverM: number };
+  standToWallM: number;
+  trackToWallM: number;
+  runUpM: number;
+  landingM: number;
+  /** Straight strides before a narrow fence or a corner. */
+  straightStrides: number;
+  /** A last arc before a fence that is tighter than this, metres, is worth a note. */
+  lastArcRadiusM: number;
+  /** The tightest turn that a horse of a level carries, metres. */
+  turnRadiusM: Record<HorseLevel, { trot: number; canter: number }>;
+  slope: { percent: number; radiusM: number };
+  efforts: { low: number; high: number; highFromM: number };
+  smallCircle: { diameterM: number; minutes: number };
+  yieldSlopeRad: number;
+};
+
+export const USUAL_LIMITS: CautionLimits = {
+  unevenRowM: 0.03,
+  combination: { leastM: 7, mostM: 12, horsesOverM: 1.48 },
+  standToWallM: 1.2,
+  trackToWallM: 2,
+  runUpM: 11,
+  landingM: 11,
+  straightStrides: 6,
+  lastArcRadiusM: 8,
+  turnRadiusM: {
+    green: { trot: 5, canter: 8 },
+    novice: { trot: 4, canter: 5 },
+    advanced: { trot: 3, canter: 3 },
+  },
+  slope: { percent: 2, radiusM: 10 },
+  efforts: { low: 60, high: 30, highFromM: 0.9 },
+  smallCircle: { diameterM: 10, minutes: 3 },
+  yieldSlopeRad: (40 * Math.PI) / 180,
+};
+
+/** What lies within this of a limit, metres or radians, is on it. */
+export const ROUNDING = 1e-6;

@@ -1,0 +1,71 @@
+import type { RiddenItem } from '../items/item';
+import { isRidden } from '../items/item';
+import type { FigureTrack, ItemTrack, Layout } from '../layout/layout';
+import type { LayoutEdit } from '../layout/layoutEdit';
+import type {
+  HorseReading,
+  ReckonedFigureTrack,
+  ReckonedItemTrack,
+  ReckonedLeg,
+  ReckonedTrack,
+} from '../layout/reckonLayout';
+import type { Caution, CautionCode } from './caution';
+import type { CautionLimits } from './cautionLimits';
+
+/** A layout as it was reckoned, and the limits it is judged by. */
+export type CautionContext = { layout: Layout; tracks: readonly ReckonedTrack[]; limits: CautionLimits };
+
+/** One rule: what it finds, and what might mend a thing it found, the likeliest first. */
+export type CautionRule = {
+  code: CautionCode;
+  find: (context: CautionContext) => Caution[];
+  /** Edits that are each tried whole; the first that silences the caution and raises none is what Roan offers. */
+  mends: (context: CautionContext, caution: Caution) => Iterable<LayoutEdit[]>;
+};
+
+export type TrackOfItems = { plan: ItemTrack; reckoned: ReckonedItemTrack };
+export type TrackOfFigures = { plan: FigureTrack; reckoned: ReckonedFigureTrack };
+
+/** The tracks over items, each with its plan. */
+export function itemTracks({ layout, tracks }: CautionContext): TrackOfItems[] {
+  return layout.tracks.flatMap((plan, index) => {
+    const reckoned = tracks[index];
+    return plan.kind === 'items' && reckoned?.kind === 'items' ? [{ plan, reckoned }] : [];
+  });
+}
+
+/** The sessions of figures, each with its plan. */
+export function figureTracks({ layout, tracks }: CautionContext): TrackOfFigures[] {
+  return layout.tracks.flatMap((plan, index) => {
+    const reckoned = tracks[index];
+    return plan.kind === 'figures' && reckoned?.kind === 'figures' ? [{ plan, reckoned }] : [];
+  });
+}
+
+export type LegInTrack = TrackOfItems & { leg: ReckonedLeg; index: number };
+
+/** Every leg of a layout. */
+export function allLegs(context: CautionContext): LegInTrack[] {
+  return itemTracks(context).flatMap(track => track.reckoned.legs.map((leg, index) => ({ ...track, leg, index })));
+}
+
+export type ReadLeg = LegInTrack & { reading: HorseReading };
+
+/** Every horse's reading of every leg. */
+export function allReadings(context: CautionContext): ReadLeg[] {
+  return allLegs(context).flatMap(leg => leg.leg.readings.map(reading => ({ ...leg, reading })));
+}
+
+/** The track and the leg that a caution is about; null where it is about neither. */
+export function legOfCaution(context: CautionContext, { place }: Caution): LegInTrack | null {
+  return allLegs(context).find(({ plan, index }) => plan.id === place.track && index === (place.part ?? 0)) ?? null;
+}
+
+/** An item that is ridden, by its id; null where there is none. */
+export function riddenItem(layout: Layout, id: string): RiddenItem | null {
+  const item = layout.items.find(candidate => candidate.id === id);
+  return item && isRidden(item) ? item : null;
+}
+
+/** Metres in a sentence. */
+export const metres = (lengthM: number) => `${lengthM.toFixed(lengthM < 1 ? 2 : 1)} m`;

@@ -1,0 +1,40 @@
+import { distanceM, pointAlong, type PointM } from '../geometry/pointM';
+import type { Layout } from '../layout/layout';
+import type { LayoutEdit } from '../layout/layoutEdit';
+
+/** Everything that is moved together: the items named, each by the same way. */
+export function shiftItems(layout: Layout, ids: readonly string[], byM: PointM): LayoutEdit[] {
+  return ids.flatMap(id => {
+    const item = layout.items.find(candidate => candidate.id === id);
+    if (!item) return [];
+    return [{ kind: 'move-item' as const, item: id, to: { xM: item.at.xM + byM.xM, yM: item.at.yM + byM.yM } }];
+  });
+}
+
+/** One item moved a little, then farther, in sixteen directions: the nearest place that serves is found first. */
+export function* ringMoves(layout: Layout, id: string, stepM: number, farthestM: number): Generator<LayoutEdit[]> {
+  const item = layout.items.find(candidate => candidate.id === id);
+  if (!item) return;
+  for (let awayM = stepM; awayM <= farthestM; awayM += stepM)
+    for (let direction = 0; direction < 16; direction += 1)
+      yield [{ kind: 'move-item', item: id, to: pointAlong(item.at, (direction * Math.PI) / 8, awayM) }];
+}
+
+/** The ids of every track that shares an item with these, so that lines stay as they are when they move. */
+export function lineOf(layout: Layout, ids: readonly string[]): string[] {
+  const together = new Set(ids);
+  for (const track of layout.tracks) {
+    if (track.kind !== 'items' || !track.through.some(({ item }) => together.has(item))) continue;
+    for (const { item } of track.through) together.add(item);
+  }
+  return [...together];
+}
+
+/** What lies within reach of a line and belongs to it: guides, cones and markers move with what they stand by. */
+export function withCompany(layout: Layout, ids: readonly string[], reachM = 3): string[] {
+  const line = layout.items.filter(({ id }) => ids.includes(id));
+  const company = layout.items.filter(
+    item => item.kind !== 'pole' && item.kind !== 'fence' && line.some(({ at }) => distanceM(at, item.at) <= reachM),
+  );
+  return [...ids, ...company.map(({ id }) => id)];
+}

@@ -1,0 +1,76 @@
+import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
+import type { LayoutEdit } from '../layout/layoutEdit';
+import type { Rein } from '../track/rein';
+import { figureTracks, itemTracks, type CautionContext, type CautionRule } from './cautionRule';
+import { ROUNDING } from './cautionLimits';
+
+type OnCircles = { track: string; minutes: Record<Rein, number> };
+
+/** Minutes on small circles, by track and rein, all passes together. */
+function minutesOnCircles(context: CautionContext): OnCircles[] {
+  const figures = figureTracks(context).flatMap(({ plan, reckoned }) => {
+    const small = reckoned.measure?.smallCircleMinutes;
+    if (!small) return [];
+    return [{ track: plan.id, minutes: { left: small.left * plan.passes, right: small.right * plan.passes } }];
+  });
+  const circlesBack = itemTracks(context).map(({ plan, reckoned }) => {
+    const minutes = { left: 0, right: 0 };
+    for (const [index, { circle }] of plan.legs.entries())
+      if (circle && circle.radiusM <= context.limits.smallCircle.diameterM / 2 + ROUNDING)
+        minutes[circle.rein] += (plan.passes * reckoned.legs[index]!.trackM) / gaitSpeedMPerMin(plan.gait);
+    return { track: plan.id, minutes };
+  });
+  return [...figures, ...circlesBack];
+}
+
+/** Too long on circles of 10 m and less, on one rein. */
+export const smallCircleLong: CautionRule = {
+  code: 'small-circle-long',
+  find: context => {
+    const most = context.limits.smallCircle;
+    return minutesOnCircles(context).flatMap(({ track, minutes }) =>
+      (['left', 'right'] as const)
+        .filter(rein => minutes[rein] > most.minutes + ROUNDING)
+        .map(rein => ({
+          code: 'small-circle-long' as const,
+          level: 'warn' as const,
+          items: [],
+          place: { track, part: null },
+          text: `${track} spends ${minutes[rein].toFixed(1)} minutes on circles of ${most.diameterM} m and less on the ${rein} rein; ${most.minutes} are enough.`,
+          mend: 'Ride it fewer times, with a walk break, or make the circles larger.',
+        })),
+    );
+  },
+  mends: (context, { place }) => {
+    const { plan } = [...figureTracks(context), ...itemTracks(context)].find(({ plan: { id } }) => id === place.track)!;
+    const on = minutesOnCircles(context).find(({ track }) => track === place.track);
+    if (!on) return [];
+    const share = Math.max(on.minutes.left, on.minutes.right) / context.limits.smallCircle.minutes;
+    const passes = Math.max(1, Math.floor(plan.passes / share));
+    const edits: LayoutEdit[][] = [[{ kind: 'set-passes', track: plan.id, passes }]];
+    if (plan.kind === 'figures') edits.push(fewerRounds(plan, share / (plan.passes / passes), passes));
+    return edits;
+  },
+};
+
+/** One pass, with each circle ridden fewer times. */
+function fewerRounds(
+  plan: ReturnType<typeof figureTracks>[number]['plan'],
+  share: number,
+  passes: number,
+): LayoutEdit[] {
+  const rounds = plan.figures.flatMap(({ figure }, index): LayoutEdit[] => {
+    const change = (changed: typeof figure): LayoutEdit => ({
+      kind: 'change-figure',
+      track: plan.id,
+      index,
+      figure: changed,
+    });
+    if (figure.kind === 'circle')
+      return [change({ ...figure, rounds: Math.max(0.5, Math.floor((figure.rounds / share) * 2) / 2) })];
+    if (figure.kind === 'spiral' || figure.kind === 'eight')
+      return [change({ ...figure, times: Math.max(1, Math.floor(figure.times / share)) })];
+    return [];
+  });
+  return [{ kind: 'set-passes', track: plan.id, passes }, ...rounds];
+}

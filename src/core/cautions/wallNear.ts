@@ -1,0 +1,72 @@
+import { footprintCorners, ridingPose } from '../items/footprint';
+import { isRidden, type Item } from '../items/item';
+import type { Arena } from '../arena/arena';
+import type { PointM } from '../geometry/pointM';
+import type { Layout } from '../layout/layout';
+import type { LayoutEdit } from '../layout/layoutEdit';
+import { NOWHERE } from './caution';
+import { ROUNDING, type CautionLimits } from './cautionLimits';
+import { metres, type CautionRule } from './cautionRule';
+import { lineOf, shiftItems } from './mendMoves';
+
+type Wanting = { wantingM: number; text: string };
+
+/** How much room an item lacks to the walls: its stands, and the line over it where it is jumped or cantered over. */
+function wanting(layout: Layout, item: Item, limits: CautionLimits): Wanting | null {
+  if (!isRidden(item)) return null;
+  const cantered = layout.tracks.some(
+    track =>
+      track.kind === 'items' &&
+      (track.gait === 'canter' || track.gait === 'course-canter') &&
+      track.through.some(({ item: id }) => id === item.id),
+  );
+  const standM =
+    item.kind === 'fence' ? Math.min(...footprintCorners(item).map(at => toWallM(layout.arena, at))) : Infinity;
+  const trackM = item.kind === 'fence' || cantered ? toWallM(layout.arena, ridingPose(item, false).at) : Infinity;
+  const standWantsM = limits.standToWallM - standM;
+  const trackWantsM = limits.trackToWallM - trackM;
+  if (Math.max(standWantsM, trackWantsM) <= ROUNDING) return null;
+  const text =
+    standWantsM >= trackWantsM
+      ? `A stand of ${item.id} is ${metres(Math.max(0, standM))} from the wall; ${limits.standToWallM} m is usual.`
+      : `The line over ${item.id} is ${metres(Math.max(0, trackM))} from the wall; ${limits.trackToWallM} m of free track is usual.`;
+  return { wantingM: Math.max(standWantsM, trackWantsM), text };
+}
+
+function toWallM({ widthM, lengthM }: Arena, { xM, yM }: PointM): number {
+  return Math.min(xM, yM, widthM - xM, lengthM - yM);
+}
+
+/** A stand or a ridden line with too little room beside the wall. */
+export const wallNear: CautionRule = {
+  code: 'wall-near',
+  find: ({ layout, limits }) =>
+    layout.items.flatMap(item => {
+      const found = wanting(layout, item, limits);
+      if (!found) return [];
+      return [
+        {
+          code: 'wall-near' as const,
+          level: 'warn' as const,
+          items: [item.id],
+          place: NOWHERE,
+          text: found.text,
+          mend: 'Move it away from the wall.',
+        },
+      ];
+    }),
+  mends: function* ({ layout, limits }, caution): Generator<LayoutEdit[]> {
+    const item = layout.items.find(({ id }) => id === caution.items[0]);
+    const found = item && wanting(layout, item, limits);
+    if (!item || !found) return;
+    const { widthM, lengthM } = layout.arena;
+    const inward: PointM[] = [
+      { xM: item.at.xM < widthM / 2 ? 1 : -1, yM: 0 },
+      { xM: 0, yM: item.at.yM < lengthM / 2 ? 1 : -1 },
+    ];
+    for (const way of inward)
+      for (const moved of [lineOf(layout, [item.id]), [item.id]])
+        yield shiftItems(layout, moved, { xM: way.xM * found.wantingM, yM: way.yM * found.wantingM });
+    for (const widthM of [3, 2.5, 2, 1.5]) yield [{ kind: 'change-fence', item: item.id, changes: { widthM } }];
+  },
+};

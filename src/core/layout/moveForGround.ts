@@ -1,0 +1,62 @@
+import { pointAlong, type PointM } from '../geometry/pointM';
+import type { ItemTrack, Layout } from './layout';
+import { applyEdits, type LayoutEdit } from './layoutEdit';
+import { reckonItemTrack } from './reckonLayout';
+
+const CLOSE_M = 1e-7;
+const MOST_STEPS = 40;
+
+export type MovedLine =
+  | { ok: true; edits: LayoutEdit[] }
+  /** The ground cannot be made by moving along this line: it turns back on itself, or leaves every track. */
+  | { ok: false };
+
+/**
+ * The edits that give a leg so much ground, by moving items together along the way the leg comes into its second item.
+ * @param moved - the ids to move: those behind the leg to open it forwards, those before it to open it backwards
+ * @param forwards - whether they lie behind the leg
+ */
+export function moveForGround(
+  layout: Layout,
+  track: ItemTrack,
+  leg: number,
+  groundM: number,
+  moved: readonly string[],
+  forwards: boolean,
+): MovedLine {
+  const direction = lineDirection(layout, track, leg);
+  const shift = (byM: number): LayoutEdit[] =>
+    moved.flatMap(id => {
+      const item = layout.items.find(candidate => candidate.id === id);
+      return item ? [{ kind: 'move-item' as const, item: id, to: pointAlong(item.at, direction, byM) }] : [];
+    });
+  const sign = forwards ? 1 : -1;
+  const missing = (byM: number) => groundM - groundOfLeg(applyEdits(layout, shift(byM)), track, leg);
+  let byM = 0;
+  let gapM = missing(0);
+  // Along the line a metre of moving is about a metre of ground: step by what is missing, and correct by what it did.
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    if (Math.abs(gapM) < CLOSE_M) return { ok: true, edits: shift(byM) };
+    byM += sign * gapM;
+    if (!(Math.abs(byM) < 200)) return { ok: false };
+    gapM = missing(byM);
+  }
+  return { ok: false };
+}
+
+function groundOfLeg(layout: Layout, track: ItemTrack, leg: number): number {
+  const alone: ItemTrack = {
+    ...track,
+    course: null,
+    through: track.through.slice(leg, leg + 2),
+    legs: track.legs.slice(leg, leg + 1),
+  };
+  return reckonItemTrack({ ...layout, horses: layout.horses }, alone).legs[0]!.groundM;
+}
+
+/** From the first item of a leg to its second. */
+function lineDirection(layout: Layout, track: ItemTrack, leg: number): number {
+  const at = (index: number): PointM => layout.items.find(({ id }) => id === track.through[index]!.item)!.at;
+  const [from, to] = [at(leg), at(leg + 1)];
+  return Math.atan2(to.yM - from.yM, to.xM - from.xM);
+}

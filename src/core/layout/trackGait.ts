@@ -1,0 +1,16 @@
+import type { GaitedGait } from '../horse/strideEntry';
+
+/** The gaits a track may be ridden in. */
+export type TrackGait = 'walk' | 'trot' | 'canter' | 'course-canter' | GaitedGait;
+
+export const TRACK_GAITS: readonly TrackGait[] = [
+  'walk',
+  'trot',
+  'canter',
+  'course-canter',
+  'flat-walk',
+  'running-walk',
+  'fox-trot',
+  'saddle-gait',
+  'pace',
+];

@@ -12,6 +12,6 @@ const ROUNDING_S = 1e-9;
 export function courseTime(lengthM: number, speedMPerMin: number): CourseTime {
   if (!(lengthM >= 0 && lengthM < Infinity && speedMPerMin > 0 && speedMPerMin < Infinity))
     throw new RangeError(`courseTime(${lengthM}, ${speedMPerMin})`);
-  const allowedS = Math.ceil((lengthM * 60) / speedMPerMin - ROUNDING_S);
+  const allowedS = Math.max(0, Math.ceil((lengthM * 60) / speedMPerMin - ROUNDING_S));
   return { allowedS, limitS: 2 * allowedS };
 }

@@ -4,6 +4,8 @@ import type { StrideRange } from '../horse/strideEntry';
 import type { TrackGait } from '../layout/trackGait';
 import type { RidePiece, Stretch } from './stretch';
 
+const ROUNDING_M = 1e-9;
+
 export type StrideMark = { pose: Pose; alongM: number; piece: number; strideM: number };
 
 /**
@@ -31,9 +33,10 @@ export function strideMarks(
     if (stride) {
       const strideM = pacedM(stride, ridden);
       let alongM = restM;
-      for (; alongM <= ridden.chain.lengthM; alongM += strideM)
+      // A stride that begins where something else is asked belongs to what is asked there.
+      for (; alongM < ridden.chain.lengthM - ROUNDING_M; alongM += strideM)
         marks.push({ pose: poseAt(ridden.chain, alongM), alongM: beforeM + alongM, piece, strideM });
-      restM = alongM - ridden.chain.lengthM;
+      restM = Math.max(0, alongM - ridden.chain.lengthM);
     }
     beforeM += ridden.chain.lengthM;
   }

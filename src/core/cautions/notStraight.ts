@@ -6,7 +6,9 @@ import type { Layout } from '../layout/layout';
 import { layoutStride } from '../layout/reckonLayout';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { ROUNDING } from './cautionLimits';
+import { groundForGroup } from './distanceMends';
 import {
+  allLegs,
   itemTracks,
   metres,
   riddenItem,
@@ -94,6 +96,7 @@ export const notStraight: CautionRule = {
     const { headingRad } = ridingPose(item, track.plan.through[index]!.reversed);
     const behind = track.plan.through.slice(index).map(stop => stop.item);
     const nothing = { xM: 0, yM: 0 };
+    yield* inLineBehind(context, track, index);
     const lackingM = straightWantedM(context, track) - straightBeforeM(layout, track, index);
     for (const moved of [behind, [id]])
       for (const byM of [lackingM, ...STEPS_M]) yield shiftItems(layout, moved, pointAlong(nothing, headingRad, byM));
@@ -102,5 +105,32 @@ export const notStraight: CautionRule = {
   },
 };
 
+/** The fence moved into the line of the one before it, so far on that a whole count is easy and it is straight enough. */
+function* inLineBehind(context: CautionContext, track: TrackOfItems, index: number): Generator<LayoutEdit[]> {
+  const { layout } = context;
+  const before = track.plan.through[index - 1];
+  const stop = track.plan.through[index]!;
+  const from = before && riddenItem(layout, before.item);
+  const item = riddenItem(layout, stop.item);
+  const leg = allLegs(context).find(found => found.plan === track.plan && found.index === index - 1);
+  if (!before || !from || !item || !leg) return;
+  const line = ridingPose(from, before.reversed);
+  const turned = { ...item, headingRad: line.headingRad + (stop.reversed ? Math.PI : 0) };
+  const ridden = ridingPose(turned, stop.reversed);
+  const depthsM = (ridingDepthM(from) + ridingDepthM(item)) / 2;
+  for (let strides = context.limits.straightStrides; strides <= MOST_STRIDES; strides += 1) {
+    const groundM = groundForGroup(context, leg, strides);
+    if (groundM === null) return;
+    const there = pointAlong(line.at, line.headingRad, groundM + depthsM);
+    // The line runs over the aim, which need not be the middle of the fence.
+    const to = { xM: there.xM + item.at.xM - ridden.at.xM, yM: there.yM + item.at.yM - ridden.at.yM };
+    yield [
+      { kind: 'turn-item', item: item.id, headingRad: turned.headingRad },
+      { kind: 'move-item', item: item.id, to },
+    ];
+  }
+}
+
+const MOST_STRIDES = 12;
 const STEPS_M = [0.5, 1, 2, 3, 4, 6, 8, 10];
 const TURNS_RAD = [5, -5, 10, -10, 20, -20, 30, -30].map(degrees => (degrees * Math.PI) / 180);

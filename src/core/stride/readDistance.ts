@@ -31,6 +31,9 @@ export const USUAL_SPREAD = 0.04;
 /** A count this near to a whole number is that number. */
 const WHOLE = 1e-9;
 
+/** Below this the nearest count is none. */
+const HALFWAY_TO_ONE = 0.5;
+
 /**
  * What a distance asks of a horse.
  * @param groundM - from the back of the first to the front of the second, along the track; finite, ≥ 0
@@ -43,7 +46,9 @@ export function readDistance(groundM: number, distance: DistanceCase, stride: Te
   const onlyStrides = stretchesOnlyStrides(distance);
   const inStrides = groundM / stride.normalM;
   const evenCount = (inStrides - rule.fixed) / rule.perStride;
-  const options = nearestCounts(evenCount).flatMap(strides => {
+  // Where no stride is meant and none is not rated (a landing pole), one stride would be judged by mistake.
+  const unrated = rule.zeroStrides === null && evenCount < HALFWAY_TO_ONE;
+  const options = (unrated ? [] : nearestCounts(evenCount)).flatMap(strides => {
     const q = neededShare(inStrides, strides, rule, onlyStrides);
     if (q === null) return [];
     return [{ strides, needM: q * stride.normalM, q, word: strideWord(q, stride) }];

@@ -194,3 +194,25 @@ export { layoutCautions } from './cautions/layoutCautions';
 export { offerMend } from './cautions/offerMend';
 export { applyEdits, type LayoutEdit } from './layout/layoutEdit';
 export { moveForGround, type MovedLine } from './layout/moveForGround';
+
+export {
+  FAILURE_POLICIES,
+  PURPOSES,
+  SEATS,
+  type ExerciseFact,
+  type ExerciseGround,
+  type ExerciseParam,
+  type ExerciseParams,
+  type FailurePolicy,
+  type Guidance,
+  type LaidExercise,
+  type Purpose,
+  type Recipe,
+  type Seat,
+  type Stage,
+  type StageSet,
+  type StopRule,
+} from './exercises/exercise';
+export { findRecipe, SHELF } from './exercises/shelf';
+export { layOutExercise, type ExerciseWish, type PlacedExercise } from './exercises/layOutExercise';
+export { stageLayout } from './exercises/stageLayout';

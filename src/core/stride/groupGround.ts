@@ -10,6 +10,7 @@ export type GroupGround = {
   served: number;
 };
 
+const HAIR_M = 1e-4;
 const COMFORTABLE = { least: 0.92, most: 1.08 };
 
 /**
@@ -28,9 +29,9 @@ export function groupGround(
   const groundAt = groundOf(strides, distance);
   if (groundAt === null) return null;
   const comfort = horses.map(horse => ({
-    fromM: groundAt(horse, Math.max(COMFORTABLE.least, horse.shortM / horse.normalM)),
-    // Up to but not past the end of forward, so that rounding does not turn it into long.
-    toM: groundAt(horse, Math.min(COMFORTABLE.most, horse.longM / horse.normalM)),
+    // A hair inside, so that laying it out does not turn quiet into short or forward into long.
+    fromM: groundAt(horse, Math.max(COMFORTABLE.least, horse.shortM / horse.normalM)) + HAIR_M,
+    toM: groundAt(horse, Math.min(COMFORTABLE.most, horse.longM / horse.normalM)) - HAIR_M,
   }));
   const worst = (groundM: number) => worstOff(groundM, strides, distance, horses);
   const lowM = Math.min(...horses.map(horse => groundAt(horse, 1)));

@@ -1,0 +1,184 @@
+import { pointAlong } from '../../geometry/pointM';
+import { ridingDepthM } from '../../items/footprint';
+import type { Fence, GuideRail, Item, RiddenItem } from '../../items/item';
+import type { ExerciseGround, Guidance, LaidExercise, Recipe } from '../exercise';
+import {
+  ahead,
+  fenceAt,
+  FENCE_WIDTH_M,
+  groundFor,
+  lowHeightM,
+  poleAt,
+  quarterLine,
+  stage,
+  trackThrough,
+} from './parts';
+
+/**
+ * What comes next in a grid: how many strides on, and what it is. "half" is a canter pole halfway to the next fence,
+ * "land" a landing pole.
+ */
+export const GRID_ELEMENTS = [
+  'place',
+  'cross',
+  'bounce cross',
+  'one vertical',
+  'one oxer',
+  'two vertical',
+  'two oxer',
+  'half',
+  'land',
+] as const;
+export type GridElement = (typeof GRID_ELEMENTS)[number];
+
+type Params = { elements: readonly string[]; approach: string; heightM: number };
+
+const GUIDANCE: Guidance = {
+  title: 'A grid',
+  purposes: ['footwork', 'confidence', 'straightness', 'rhythm'],
+  level: 'novice',
+  knowFirst: ['A single fence with ground line and landing pole', 'A placing pole'],
+  repetitions: { eachRein: 4, stop: { when: 'repetitions' } },
+  failure: 'lower only what failed',
+  watchHorse: ['Takes off in the middle of each gap', 'Stays straight to the last fence', 'The same on both leads'],
+  watchRider: ['Stays in the middle and lets it come up', 'Upper body not ahead', 'Release over each fence'],
+  stand: 'Side-on at the middle; then head-on at the end, out of the way, for straightness.',
+  faults: [
+    { fault: 'It drifts', remedy: 'Guide rails as a V on the fence, or tunnel poles behind it.' },
+    { fault: 'It runs on and gets close', remedy: 'A canter pole halfway, or the gap 10 cm shorter.' },
+    { fault: 'It lands close and has to reach', remedy: 'A landing pole, rolled out a little each pass.' },
+  ],
+  cautions: [
+    'Somebody is on the ground whenever fences are jumped.',
+    'Empty cups off the stands.',
+    'An oxer that is not parallel is never ridden from its back.',
+  ],
+};
+
+/** Common practice, no source: about 3 m behind a fence for a horse of 12 ft strides, in proportion for another. */
+export const LANDING_SHARE = 3 / 3.66;
+
+/** From long to short: what fits the arena is taken. */
+const WISHES: GridElement[][] = [
+  ['place', 'cross', 'bounce cross', 'bounce cross', 'one vertical', 'half', 'one vertical', 'half', 'one oxer'],
+  ['place', 'cross', 'bounce cross', 'one vertical', 'half', 'one oxer'],
+  ['place', 'cross', 'bounce cross', 'one vertical', 'one oxer'],
+  ['place', 'cross', 'one vertical', 'one oxer'],
+  ['place', 'cross', 'bounce cross', 'one oxer'],
+  ['place', 'cross', 'one oxer'],
+  ['place', 'cross', 'one vertical'],
+];
+
+type Placed = { items: RiddenItem[]; legs: { setting: 'grid'; approach: 'canter' | 'trot'; asked: number | null }[] };
+
+/** Grids with placing poles, bounces, one and two strides, guide rails, halfway and landing poles. */
+export const grid: Recipe<Params> = {
+  kind: 'grid',
+  guidance: GUIDANCE,
+  wishes: ground => WISHES.map(elements => ({ elements, approach: 'canter', heightM: lowHeightM(ground) })),
+  place: (ground, params) => quarterLine(ground, lengthOf(placeElements(ground, params).items)),
+  layOut,
+};
+
+function lengthOf(items: readonly RiddenItem[]): number {
+  return items[items.length - 1]!.at.xM;
+}
+
+/** Puts the elements one behind the other, each at the ground that its count wants. */
+export function placeElements(ground: ExerciseGround, { elements, approach, heightM }: Params): Placed {
+  const items: RiddenItem[] = [];
+  const legs: Placed['legs'] = [];
+  const trot = approach === 'trot';
+  elements.forEach((name, index) => {
+    const from = items[items.length - 1];
+    const bare = element(name as GridElement, `g${index + 1}`, heightM);
+    if (!from) return void items.push(bare);
+    // The rule of trot holds for the placing pole; behind the first fence a horse canters.
+    const legApproach = trot && index === 1 ? ('trot' as const) : ('canter' as const);
+    const { groundM, asked } = gapTo(ground, from, bare, name as GridElement, items[items.length - 2], legApproach);
+    const atM = from.at.xM + ridingDepthM(from) / 2 + groundM + ridingDepthM(bare) / 2;
+    items.push({ ...bare, at: { xM: atM, yM: 0 } });
+    legs.push({ setting: 'grid', approach: legApproach, asked });
+  });
+  return { items, legs };
+}
+
+function element(name: GridElement, id: string, heightM: number): RiddenItem {
+  if (name === 'place' || name === 'half' || name === 'land') return poleAt(id, ahead(0));
+  if (name.endsWith('cross')) return fenceAt(id, 'cross-rail', ahead(0), { heightM: heightM * 0.75 });
+  if (name.endsWith('vertical')) return fenceAt(id, 'vertical', ahead(0), { heightM });
+  return fenceAt(id, 'oxer', ahead(0), { heightM, spreadM: heightM, ridden: 'one-way' });
+}
+
+function gapTo(
+  ground: ExerciseGround,
+  from: RiddenItem,
+  to: RiddenItem,
+  name: GridElement,
+  beforeHalf: RiddenItem | undefined,
+  approach: 'canter' | 'trot',
+): { groundM: number; asked: number | null } {
+  const distance = { gait: 'course-canter', setting: 'grid', approach } as const;
+  const strides = name.startsWith('two') ? 2 : name.startsWith('one') ? 1 : 0;
+  if (name === 'land') return { groundM: LANDING_SHARE * strideM(ground, from), asked: null };
+  // A halfway pole lies in the middle of one stride between two fences.
+  if (name === 'half') return { groundM: groundFor(ground, 1, { ...distance, from, to: from }) / 2, asked: null };
+  if (from.kind === 'pole' && beforeHalf) {
+    const wholeM = groundFor(ground, strides, { ...distance, from: beforeHalf, to });
+    return { groundM: wholeM / 2, asked: 0 };
+  }
+  return { groundM: groundFor(ground, strides, { ...distance, from, to }), asked: strides };
+}
+
+/** One stride of the horses, by what one stride in a grid wants: one and a half. */
+function strideM(ground: ExerciseGround, fence: RiddenItem): number {
+  return groundFor(ground, 1, { gait: 'course-canter', setting: 'grid', from: fence, to: fence }) / 1.5;
+}
+
+function layOut(ground: ExerciseGround, params: Params): LaidExercise {
+  const { items, legs } = placeElements(ground, params);
+  const order = items.map(({ id }) => id);
+  const fences = items.filter((item): item is Fence => item.kind === 'fence');
+  const guides = fences.filter(({ form }) => form !== 'cross-rail').flatMap(guidesOf);
+  const upTo = (count: number) => {
+    const last = fences[count - 1]!;
+    return order.slice(0, order.indexOf(last.id) + 1);
+  };
+  const built = fences.slice(0, -1).map((_, index) =>
+    stage(
+      index === 0 ? 'The first fence alone' : `Up to fence ${index + 1}`,
+      BUILD_FOCUS[index % BUILD_FOCUS.length]!,
+      'half-seat',
+      {
+        set: { only: upTo(index + 1), guides: false },
+      },
+    ),
+  );
+  return {
+    items: [...items, ...guides],
+    tracks: [trackThrough('grid', 'course-canter', order, legs, 4)],
+    stages: [...built, stage('All of it', 'Let the grid do the work', 'half-seat')],
+    stand: { xM: lengthOf(items) / 2, yM: 7 },
+    facts: items.slice(1).map((item, index) => ({
+      what: `from ${order[index]} to ${item.id}`,
+      horse: null,
+      lengthM: item.at.xM - items[index]!.at.xM - (ridingDepthM(item) + ridingDepthM(items[index]!)) / 2,
+    })),
+  };
+}
+
+const BUILD_FOCUS = ['A steady way in', 'Straight to the end', 'Wait for the next one', 'Soft hands over each'];
+
+/** Two rails that lean as a V on the front of a fence (common practice, no source: 2 m long, open 1.6 m at the fence). */
+function guidesOf(fence: Fence): (GuideRail & Item)[] {
+  const lengthM = 2;
+  const leanRad = Math.PI / 9;
+  return ([1, -1] as const).map(side => {
+    const endM = { xM: fence.at.xM - fence.spreadM / 2, yM: side * (FENCE_WIDTH_M / 2 - 0.7) };
+    const headingRad = side * leanRad;
+    return {
+      ...{ kind: 'guide' as const, id: `${fence.id}-guide-${side === 1 ? 'left' : 'right'}`, lengthM, headingRad },
+      at: pointAlong(endM, headingRad + Math.PI, lengthM / 2),
+    };
+  });
+}

@@ -1,0 +1,132 @@
+import { wallPose } from '../../figures/figurePlaces';
+import { flatGuidance, flatRecipe } from './flatRecipe';
+import { stage, turnRadiusM } from './parts';
+
+export const serpentine = flatRecipe({
+  kind: 'serpentine',
+  guidance: flatGuidance({
+    title: 'A serpentine',
+    purposes: ['suppleness', 'rhythm', 'accuracy'],
+    level: 'green',
+    knowFirst: ['A 20 m circle on both reins', 'Straight across the arena'],
+    watchHorse: ['Straight for a stride over the centre line', 'One bend as easy as the other', 'Loops of one size'],
+    watchRider: ['Changes the bend before the line, not on it', 'Sits into the new inside'],
+    faults: [
+      { fault: 'One side is cut short', remedy: 'That is the stiff side: cones there, and fewer loops.' },
+      { fault: 'It tips over at the change', remedy: 'A few steps of walk across the centre line.' },
+    ],
+    stand: 'At the end of the centre line, to see that each loop crosses it square.',
+  }),
+  gait: 'trot',
+  wishes: ground => {
+    const most = Math.floor(ground.arena.lengthM / (2 * turnRadiusM(ground, 'trot')));
+    return [3, 4, 5].filter(loops => loops <= most).map(loops => ({ loops }));
+  },
+  figures: ({ arena }, { loops }) => [
+    {
+      kind: 'serpentine',
+      start: wallPose(arena, 'near', arena.widthM / 2, 'left'),
+      rein: 'left',
+      loops,
+      lengthM: arena.lengthM,
+      widthM: arena.widthM,
+    },
+  ],
+  cones: ({ arena }, { loops }) =>
+    Array.from({ length: loops - 1 }, (_, loop) => ({
+      xM: arena.widthM / 2 + 1,
+      yM: ((loop + 1) * arena.lengthM) / loops,
+    })),
+  stages: () => [
+    stage('In walk', 'Straight over the line', 'rising', { gait: 'walk' }),
+    stage('In trot', 'The same bend both ways', 'rising'),
+  ],
+  facts: ({ arena }, { loops }) => [{ what: 'length of each loop', horse: null, lengthM: arena.lengthM / loops }],
+});
+
+export const figureOfEight = flatRecipe({
+  kind: 'figure-of-eight',
+  guidance: flatGuidance({
+    title: 'A figure of eight',
+    purposes: ['suppleness', 'accuracy'],
+    level: 'green',
+    knowFirst: ['Circles of the same size on both reins'],
+    watchHorse: ['Two circles of one size', 'Straight for a moment where they touch'],
+    watchRider: ['Changes rein, bend and diagonal in time'],
+    faults: [{ fault: 'One circle is larger', remedy: 'That rein is the stiff one: cones at its four points.' }],
+    stand: 'Beside the point where the circles touch.',
+  }),
+  gait: 'trot',
+  wishes: ({ arena }) => [{ diameterM: Math.min(20, arena.widthM, arena.lengthM / 2), times: 2 }],
+  figures: ({ arena }, { diameterM, times }) => [
+    {
+      kind: 'eight',
+      start: { at: { xM: arena.widthM / 2, yM: arena.lengthM / 2 }, headingRad: 0 },
+      rein: 'left',
+      firstDiameterM: diameterM,
+      secondDiameterM: diameterM,
+      times,
+    },
+  ],
+  stages: () => [
+    stage('In walk', 'Straight where they touch', 'rising', { gait: 'walk' }),
+    stage('In trot', 'Two circles of one size', 'rising'),
+  ],
+});
+
+export const halfCircleReturn = flatRecipe({
+  kind: 'half-circle-return',
+  guidance: flatGuidance({
+    title: 'Half a circle and return',
+    purposes: ['suppleness', 'obedience'],
+    level: 'green',
+    knowFirst: ['A circle of the size of the half circle'],
+    watchHorse: ['Bent in the half circle, straight on the way back', 'Does not fall to the wall'],
+    watchRider: ['Looks for the place where it meets the track again'],
+    faults: [{ fault: 'It leans to the wall on the way back', remedy: 'A few steps of leg-yield away from it.' }],
+    stand: 'Opposite, to see the half circle close.',
+  }),
+  gait: 'trot',
+  wishes: ground => [{ diameterM: Math.max(10, 2 * turnRadiusM(ground, 'trot')), lineFirst: false }],
+  figures: ({ arena }, { diameterM, lineFirst }) => [
+    {
+      kind: 'half-circle-return',
+      start: wallPose(arena, 'right', arena.lengthM * (lineFirst ? 0.25 : 0.75), 'left'),
+      rein: 'left',
+      diameterM,
+      returnM: 2 * diameterM,
+      lineFirst,
+    },
+  ],
+  stages: () => [stage('In trot', 'Round, then straight', 'rising')],
+});
+
+export const shallowLoop = flatRecipe({
+  kind: 'shallow-loop',
+  guidance: flatGuidance({
+    title: 'A shallow loop',
+    purposes: ['suppleness', 'obedience'],
+    level: 'green',
+    knowFirst: ['Riding off the wall and straight'],
+    watchHorse: ['The bend changes twice', 'The rhythm stays as on the wall'],
+    watchRider: ['Rides away from the wall before the horse asks for it'],
+    faults: [{ fault: 'It stays on the wall', remedy: 'A cone on the quarter line to ride round.' }],
+    stand: 'At the end of the long side.',
+  }),
+  gait: 'trot',
+  wishes: ({ arena }) => [{ depthM: Math.min(5, arena.widthM / 4), lengthM: arena.lengthM - 12 }],
+  figures: ({ arena }, { depthM, lengthM }) => [
+    {
+      kind: 'shallow-loop',
+      start: wallPose(arena, 'right', (arena.lengthM - lengthM) / 2, 'left'),
+      rein: 'left',
+      lengthM,
+      depthM,
+    },
+  ],
+  cones: ({ arena }, { depthM }) => [{ xM: arena.widthM - depthM + 1, yM: arena.lengthM / 2 }],
+  stages: () => [
+    stage('In trot', 'Away, change, back, change', 'rising'),
+    stage('In canter, staying on the lead', 'Hold the lead, not the neck', 'sitting', { gait: 'canter' }),
+  ],
+});

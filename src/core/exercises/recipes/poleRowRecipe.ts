@@ -1,0 +1,67 @@
+import type { PoleGait } from '../poleRow';
+import { ENTRY_OF_GAIT } from '../poleRow';
+import type { Guidance, Recipe } from '../exercise';
+import { ahead, groundFor, poleAt, quarterLine, stage, trackThrough } from './parts';
+
+type Params = { gait: PoleGait; poles: number };
+
+const SEAT = { walk: 'rising', trot: 'rising', canter: 'half-seat' } as const;
+
+function guidance(gait: PoleGait): Guidance {
+  return {
+    title: `A row of ${gait} poles`,
+    purposes: ['rhythm', 'footwork'],
+    level: gait === 'canter' ? 'novice' : 'green',
+    knowFirst: gait === 'walk' ? ['One pole on the ground, both ways'] : [`A single pole in ${gait}, in balance`],
+    repetitions: { eachRein: 4, stop: { when: 'repetitions' } },
+    failure: 'same question again',
+    watchHorse: [
+      'The foot falls midway between the poles',
+      'The neck lowers, the back swings',
+      'No pole is rapped twice',
+    ],
+    watchRider: ['Eyes up to the end of the row', 'The hands give without throwing the contact away'],
+    stand: 'Side-on, level with the middle of the row, to see where the feet fall.',
+    faults: [
+      { fault: 'The foot falls nearer to the pole behind', remedy: 'Close the gaps by 5 cm and look again.' },
+      { fault: 'The foot falls nearer to the pole ahead', remedy: 'Steady the pace first, then open them by 5 cm.' },
+      { fault: 'Poles are hit again and again', remedy: 'Slow down, or take every second pole out.' },
+    ],
+    cautions: ['No loose pole where a horse can step on it and roll it.'],
+  };
+}
+
+/** Walk, trot or canter poles, as far apart as the horse's step or stride. */
+export const poleRows: Recipe<Params>[] = (['walk', 'trot', 'canter'] as const).map(gait => ({
+  kind: `${gait}-poles`,
+  guidance: guidance(gait),
+  wishes: () => (gait === 'canter' ? [4, 3, 2] : [4, 3]).map(poles => ({ gait, poles })),
+  place: (ground, params) => quarterLine(ground, (params.poles - 1) * spacingM(ground, params)),
+  layOut: (ground, params) => {
+    const gapM = spacingM(ground, params);
+    const items = Array.from({ length: params.poles }, (_, index) => poleAt(`p${index + 1}`, ahead(index * gapM)));
+    const middleM = ((params.poles - 1) * gapM) / 2;
+    return {
+      items,
+      tracks: [
+        trackThrough(
+          'row',
+          gait,
+          items.map(({ id }) => id),
+          { setting: 'poles' },
+        ),
+      ],
+      stages: [
+        stage('Poles on the ground', 'Let the horse find its own feet', SEAT[gait]),
+        stage('Some more energy, same poles', 'The same rhythm before, over and behind them', SEAT[gait]),
+      ],
+      stand: { xM: middleM, yM: 5 },
+      facts: [{ what: `${ENTRY_OF_GAIT[gait]} spacing`, horse: null, lengthM: gapM }],
+    };
+  },
+}));
+
+function spacingM(ground: Parameters<Recipe<Params>['layOut']>[0], { gait }: Params): number {
+  const pole = poleAt('p', ahead(0));
+  return groundFor(ground, 0, { gait, setting: 'poles', from: pole, to: pole });
+}

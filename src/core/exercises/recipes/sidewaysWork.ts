@@ -1,0 +1,179 @@
+import { wallPose } from '../../figures/figurePlaces';
+import type { Pose } from '../../geometry/pose';
+import type { ExerciseGround } from '../exercise';
+import { flatGuidance, flatRecipe } from './flatRecipe';
+import { stage } from './parts';
+
+const UP_RAD = Math.PI / 2;
+/** Common practice, no source: a slope of about 32° is forwards enough to learn on. */
+const AHEAD_PER_ASIDE = 1.6;
+
+/** On the quarter line, riding up the arena. */
+const onQuarterLine = ({ arena }: ExerciseGround, yM: number): Pose => ({
+  at: { xM: (arena.widthM * 3) / 4, yM },
+  headingRad: UP_RAD,
+});
+
+export const legYield = flatRecipe({
+  kind: 'leg-yield',
+  guidance: flatGuidance({
+    title: 'Leg-yield from the quarter line to the rail',
+    purposes: ['obedience', 'suppleness'],
+    level: 'green',
+    knowFirst: ['Turn on the forehand', 'Straight on the quarter line'],
+    watchHorse: ['Parallel to the wall', 'The hind legs cross, the rhythm stays', 'Arrives at the letter'],
+    watchRider: ['Sits over the horse, does not lean', 'The outside rein keeps the shoulder'],
+    faults: [
+      { fault: 'The shoulder leads', remedy: 'Straighten for two steps, then go on.' },
+      { fault: 'It slows down', remedy: 'Less aside, more ahead: arrive farther on.' },
+    ],
+    stand: 'At the end of the quarter line, to see that it stays parallel.',
+  }),
+  gait: 'trot',
+  wishes: ground => [{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 }],
+  figures: (ground, { asideM, aheadM }) => {
+    const startM = Math.max(6, (ground.arena.lengthM - aheadM) / 2 - 6);
+    return [
+      { kind: 'straight', start: onQuarterLine(ground, startM), rein: 'left', lengthM: 6 },
+      {
+        ...{ kind: 'sideways', start: onQuarterLine(ground, startM + 6), rein: 'left' },
+        ...{ movement: 'leg-yield', towards: 'right', aheadM, asideM },
+      },
+    ];
+  },
+  stages: () => [
+    stage('In walk', 'One step over, one step on', 'sitting', { gait: 'walk' }),
+    stage('In trot', 'Arrive at the letter', 'rising'),
+  ],
+});
+
+export const halfPass = flatRecipe({
+  kind: 'half-pass',
+  guidance: flatGuidance({
+    title: 'Half-pass from the rail to the quarter line',
+    purposes: ['obedience', 'suppleness', 'adjustability'],
+    level: 'advanced',
+    knowFirst: ['Leg-yield', 'Shoulder-in', 'Travers'],
+    watchHorse: ['Bent the way it goes', 'The shoulders a little ahead'],
+    watchRider: ['Looks where it goes', 'Inside seat bone, outside leg'],
+    faults: [{ fault: 'The quarters lead', remedy: 'Begin from shoulder-in, and lose the bend last.' }],
+    stand: 'At the end of the line.',
+  }),
+  gait: 'trot',
+  wishes: ground => [{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 }],
+  figures: ({ arena }, { asideM, aheadM }) => [
+    {
+      ...{ kind: 'sideways', start: wallPose(arena, 'right', (arena.lengthM - aheadM) / 2, 'left'), rein: 'left' },
+      ...{ movement: 'half-pass', towards: 'left', aheadM, asideM },
+    },
+  ],
+  stages: () => [
+    stage('In walk', 'Bend, then aside', 'sitting', { gait: 'walk' }),
+    stage('In trot', 'Forwards first', 'sitting'),
+  ],
+});
+
+export const shoulderIn = flatRecipe({
+  kind: 'shoulder-in',
+  guidance: flatGuidance({
+    title: 'Shoulder-in along the rail',
+    purposes: ['suppleness', 'obedience', 'straightness'],
+    level: 'novice',
+    knowFirst: ['A 10 m circle', 'Leg-yield'],
+    watchHorse: ['Three tracks, about 30° to the wall', 'Straight again after each'],
+    watchRider: ['Inside leg to outside rein', 'Turns the shoulders, not the neck'],
+    faults: [
+      { fault: 'Only the neck comes in', remedy: 'Out of a 10 m circle, with the outside rein.' },
+      { fault: 'The quarters fall out', remedy: 'Fewer steps, and ride straight on.' },
+    ],
+    stand: 'On the track at the end of the long side, out of the way in time.',
+  }),
+  gait: 'trot',
+  wishes: ({ arena }) => [{ movement: 'shoulder-in', lengthM: arena.lengthM - 16 }],
+  figures: ({ arena }, { movement, lengthM }) => [
+    {
+      figure: {
+        kind: 'straight',
+        start: wallPose(arena, 'right', (arena.lengthM - lengthM) / 2, 'left'),
+        rein: 'left',
+        lengthM,
+      },
+      gait: null,
+      parts: [{ fromM: lengthM * 0.2, toM: lengthM * 0.8, sideways: onThreeTracks(movement) }],
+    },
+  ],
+  stages: () => [
+    stage('In walk', 'Shoulders in, then straight', 'sitting', { gait: 'walk' }),
+    stage('In trot', 'The rhythm of the straight', 'sitting'),
+  ],
+});
+
+const THREE_TRACKS = ['shoulder-in', 'counter-shoulder-in', 'travers', 'renvers'] as const;
+
+function onThreeTracks(name: string): (typeof THREE_TRACKS)[number] {
+  return THREE_TRACKS.find(movement => movement === name) ?? 'shoulder-in';
+}
+
+export const counterBend = flatRecipe({
+  kind: 'counter-bend',
+  guidance: flatGuidance({
+    title: 'A few strides of counter-bend on a circle',
+    purposes: ['suppleness', 'obedience'],
+    level: 'novice',
+    knowFirst: ['A 20 m circle in balance'],
+    watchHorse: ['Stays on the circle while the bend changes', 'Takes the outside rein afterwards'],
+    watchRider: ['Asks for little, and for a few strides'],
+    faults: [{ fault: 'It falls in', remedy: 'Fewer strides, on a larger circle.' }],
+    stand: 'In the middle of the circle.',
+  }),
+  gait: 'trot',
+  wishes: ground => [{ diameterM: Math.min(20, ground.arena.widthM), forM: 10 }],
+  figures: ({ arena }, { diameterM, forM }) => [
+    {
+      figure: {
+        kind: 'circle',
+        start: wallPose(arena, 'near', arena.widthM / 2, 'left'),
+        rein: 'left',
+        diameterM,
+        rounds: 2,
+      },
+      gait: null,
+      parts: [1, 3].map(quarter => ({
+        fromM: (Math.PI * diameterM * quarter) / 2,
+        toM: (Math.PI * diameterM * quarter) / 2 + forM,
+        counterBend: true,
+      })),
+    },
+  ],
+  stages: () => [stage('In trot', 'A little, and soon back', 'rising')],
+});
+
+export const railTurnback = flatRecipe({
+  kind: 'rail-turnback',
+  guidance: flatGuidance({
+    title: 'The rail turnback',
+    purposes: ['obedience', 'suppleness', 'footwork'],
+    level: 'novice',
+    knowFirst: ['Turn on the haunches', 'Leg-yield in walk', 'Counter shoulder-in'],
+    repetitions: { eachRein: 3, stop: { when: 'minutes', minutes: 10 } },
+    failure: 'stop, back up, restart',
+    watchHorse: ['Crosses in front without stepping back', 'Walks on at once'],
+    watchRider: ['Opens the way with the rein, shuts the other with the leg'],
+    faults: [{ fault: 'It steps back in the turn', remedy: 'A larger turn, with a step forward in it.' }],
+    cautions: ['Kept short: under ten minutes.'],
+    stand: 'Well inside, where both triangles are seen.',
+  }),
+  gait: 'walk',
+  wishes: () => [{ alongM: 6, offM: 3, asideM: 2 }],
+  figures: ({ arena }, { alongM, offM, asideM }) => [
+    {
+      kind: 'rail-turnback',
+      start: wallPose(arena, 'right', arena.lengthM / 2 - alongM, 'left'),
+      rein: 'left',
+      alongM,
+      offM,
+      asideM,
+    },
+  ],
+  stages: () => [stage('In walk', 'Two triangles, tip to tip', 'sitting')],
+});

@@ -1,0 +1,70 @@
+import type { Recipe } from './exercise';
+import { bendingLine } from './recipes/bendingLine';
+import { changeRein, corners, lengthening } from './recipes/changesOfRein';
+import { circle, largeAndSmallCircle, spiral, volte } from './recipes/circles';
+import { combination } from './recipes/combination';
+import { fanOfPoles } from './recipes/fanOfPoles';
+import { bouncesOnBend, fencesOnBend } from './recipes/fencesOnBend';
+import { grid } from './recipes/grid';
+import { figureOfEight, halfCircleReturn, serpentine, shallowLoop } from './recipes/loops';
+import { cornerFence, narrowFence } from './recipes/narrowFence';
+import { poleRows } from './recipes/poleRowRecipe';
+import { polesOnCircle } from './recipes/polesOnCircle';
+import { canterPolesLine, relatedLine } from './recipes/relatedLine';
+import { counterBend, halfPass, legYield, railTurnback, shoulderIn } from './recipes/sidewaysWork';
+import { singleCanterPole } from './recipes/singleCanterPole';
+import { singleFence } from './recipes/singleFence';
+import { flexions, haltAndReinBack, sidePass, turnOnForehand, turnOnHaunches } from './recipes/stations';
+import { strideTestLane } from './recipes/strideTestLane';
+import { departFromYield, departOnEight, transitionsLadder } from './recipes/transitions';
+import { twoFencesOnCircle, twoPolesOnCircle } from './recipes/twoOnCircle';
+
+/** Every exercise, poles first, then fences, then the flat. */
+export const SHELF: readonly Recipe[] = [
+  ...poleRows,
+  singleCanterPole,
+  canterPolesLine,
+  polesOnCircle,
+  fanOfPoles,
+  twoPolesOnCircle,
+  singleFence,
+  grid,
+  relatedLine,
+  bendingLine,
+  combination,
+  twoFencesOnCircle,
+  fencesOnBend,
+  bouncesOnBend,
+  narrowFence,
+  cornerFence,
+  departOnEight,
+  departFromYield,
+  transitionsLadder,
+  strideTestLane,
+  circle,
+  largeAndSmallCircle,
+  volte,
+  spiral,
+  serpentine,
+  figureOfEight,
+  halfCircleReturn,
+  changeRein,
+  corners,
+  lengthening,
+  legYield,
+  halfPass,
+  shoulderIn,
+  counterBend,
+  shallowLoop,
+  railTurnback,
+  haltAndReinBack,
+  turnOnForehand,
+  turnOnHaunches,
+  sidePass,
+  flexions,
+];
+
+/** The recipe of a kind, or null where the shelf has none. */
+export function findRecipe(kind: string): Recipe | null {
+  return SHELF.find(recipe => recipe.kind === kind) ?? null;
+}

@@ -15,7 +15,7 @@ beforeAll(() => (folder = mkdtempSync(path.join(tmpdir(), 'roan-cli-'))));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 function reckon(...files: string[]) {
-  return spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/reckon.ts', ...files], { encoding: 'utf8' });
+  return spawnSync(process.execPath, ['scripts/cli.mjs', 'reckon', ...files], { encoding: 'utf8' });
 }
 
 jest.setTimeout(60_000);
@@ -110,4 +110,45 @@ test('a count that was asked and is in reach is no fault: “four asked”', () 
     cautions: [],
     tracks: [{ legs: [{ readings: [{ asked: { strides: 4, word: 'easy' } }] }] }],
   });
+});
+
+/** An example of the docs, reckoned. */
+function example(name: string) {
+  const read = readLayoutText(readFileSync(`docs/examples/${name}.roan.json`, 'utf8'));
+  if (!read.ok) throw new Error(read.reason);
+  return reckonOutput(read.layout);
+}
+
+test('a course: what was 350 m a minute over the ridden track, in seconds', () => {
+  const [track] = example('spring-course').tracks;
+  if (!track || !('course' in track) || !track.course) throw new Error('a course');
+  const { lengthM, timeAllowedS, timeLimitS, efforts } = track.course;
+  expect(efforts).toBe(5);
+  // The round less the 22 m before and behind it is what the legs come to.
+  expect(lengthM).toBeCloseTo(22 + track.legs.reduce((sum, leg) => sum + leg.trackM, 0), 4);
+  expect(timeAllowedS).toBe(Math.ceil((lengthM / 350) * 60));
+  expect(timeLimitS).toBe(2 * timeAllowedS);
+});
+
+test('a session: no legs, but metres, minutes, reins, and where the strides fall', () => {
+  const [track] = example('flat-session').tracks;
+  if (!track || !('session' in track) || !track.session) throw new Error('a session');
+  const { session, strides, lengthM } = track;
+  const add = (values: Record<string, number>) => Object.values(values).reduce((sum, value) => sum + value, 0);
+  expect(track.legs).toEqual([]);
+  expect(add(session.metresByGait)).toBeCloseTo(lengthM, 4);
+  expect(add(session.metresByRein)).toBeCloseTo(lengthM, 4);
+  expect(strides[0]).toMatchObject({ horse: 'Juniper', count: strides[0]!.alongM.length });
+  expect(strides[0]!.alongM.every((atM, index, all) => atM <= lengthM && (index === 0 || atM > all[index - 1]!))).toBe(
+    true,
+  );
+});
+
+test('a figure that cannot be ridden leaves the session empty, and a caution says why', () => {
+  const { tracks, cautions } = changed(j => {
+    const figure = { kind: 'shallow-loop', start: 'F', rein: 'left', lengthM: 10, depthM: 9 };
+    j.tracks = [{ id: 'flat', gait: 'trot', figure }];
+  });
+  expect(tracks).toEqual([{ id: 'flat', lengthM: 0, smallestRadiusM: null, legs: [], session: null, strides: [] }]);
+  expect(cautions).toMatchObject([{ code: 'no-natural-track', level: 'stop' }]);
 });

@@ -2,12 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { readLayoutText } from '@/files/layoutFile';
 import { reckonOutput } from './reckonOutput';
-
-/** One clear line on standard error, nothing on standard output, and the exit code 2. */
-function refuse(sentence: string): never {
-  process.stderr.write(`${sentence.replace(/\s*\n\s*/g, ' ')}\n`);
-  process.exit(2);
-}
+import { refuse } from './refuse';
 
 function main(files: string[]): void {
   const [file, ...more] = files;

@@ -1,7 +1,9 @@
 import {
   layoutCautions,
   reckonLayout,
+  sessionStrides,
   type CourseMeasure,
+  type HorseStrides,
   type Layout,
   type ReckonedFigureTrack,
   type ReckonedItemTrack,
@@ -24,11 +26,11 @@ export function reckonOutput(layout: Layout) {
     text,
     mend,
   }));
-  return { name: layout.name, tracks: tracks.map(trackOutput), cautions };
+  return { name: layout.name, tracks: tracks.map(track => trackOutput(layout, track)), cautions };
 }
 
-function trackOutput(track: ReckonedTrack) {
-  return track.kind === 'items' ? itemTrackOutput(track) : figureTrackOutput(track);
+function trackOutput(layout: Layout, track: ReckonedTrack) {
+  return track.kind === 'items' ? itemTrackOutput(track) : figureTrackOutput(layout, track);
 }
 
 function itemTrackOutput({ id, lengthM, smallestRadiusM, legs, course }: ReckonedItemTrack) {
@@ -53,14 +55,20 @@ function courseOutput({ lengthM, allowedS, limitS, efforts, changesOfRein, relat
 }
 
 /** A session of figures has no legs: what it has is under "session", null where it cannot be ridden. */
-function figureTrackOutput({ id, lengthM, smallestRadiusM, measure }: ReckonedFigureTrack) {
+function figureTrackOutput(layout: Layout, { id, lengthM, smallestRadiusM, session, measure }: ReckonedFigureTrack) {
   return {
     id,
     lengthM: rounded(lengthM),
     smallestRadiusM: roundedOrNull(smallestRadiusM),
     legs: [],
     session: measure && sessionOutput(measure),
+    strides: session.ok ? sessionStrides(layout, session.pieces).map(stridesOutput) : [],
   };
+}
+
+/** How many strides a horse takes, and how far along each falls. */
+function stridesOutput({ horse, marks }: HorseStrides) {
+  return { horse, count: marks.length, alongM: marks.map(({ alongM }) => rounded(alongM)) };
 }
 
 function sessionOutput(measure: SessionMeasure) {

@@ -188,6 +188,7 @@ export {
   type ReckonedLeg,
   type ReckonedTrack,
 } from './layout/reckonLayout';
+export { sessionStrides, type HorseStrides } from './layout/sessionStrides';
 export type { Caution, CautionCode, CautionLevel, CautionPlace } from './cautions/caution';
 export { USUAL_LIMITS, type CautionLimits } from './cautions/cautionLimits';
 export { layoutCautions } from './cautions/layoutCautions';

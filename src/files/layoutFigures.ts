@@ -133,8 +133,10 @@ export function figureFromPaper(paper: FigureOnPaper, arena: Arena): PlannedFigu
 }
 
 function bare(paper: Exclude<FigureOnPaper, { kind: 'change-rein' }>, start: Pose): Figure {
-  const { gait: _gait, parts: _parts, ...rest } = paper;
-  return rest.kind === 'station' ? { ...rest, start, deed: deedFromPaper(rest.deed) } : { ...rest, start };
+  const rest = { ...paper, start, gait: undefined, parts: undefined };
+  delete rest.gait;
+  delete rest.parts;
+  return rest.kind === 'station' ? { ...rest, deed: deedFromPaper(rest.deed) } : rest;
 }
 
 function poseFromPaper(start: z.infer<typeof Start>, rein: 'left' | 'right', arena: Arena): Pose | string {

@@ -176,6 +176,11 @@ export function layoutStride(horse: LayoutHorse, gait: TrackGait, setting: Setti
   return stride && { ...stride, shortM: stride.shortM / 2, normalM: stride.normalM / 2, longM: stride.longM / 2 };
 }
 
+/** The stride of a gait on the flat, in the lane; null for a gaited horse's own gait that nobody has entered. */
+export function laneStride(horse: LayoutHorse, gait: TrackGait): TestedStride | null {
+  return entryOf(horse, gait);
+}
+
 function entryOf(horse: LayoutHorse, entry: StrideEntryKey): TestedStride | null {
   const own = horse.strides[entry];
   if (own) return own;

@@ -217,3 +217,32 @@ export {
 export { findRecipe, SHELF } from './exercises/shelf';
 export { layOutExercise, type ExerciseWish, type PlacedExercise } from './exercises/layOutExercise';
 export { stageLayout } from './exercises/stageLayout';
+
+export {
+  FEET,
+  countInLane,
+  simulateRide,
+  type Foot,
+  type FootLanding,
+  type SimulatedGait,
+} from './record/simulateRide';
+export {
+  stridesInLane,
+  strideOfLane,
+  PASS_SPREAD,
+  type CountedPass,
+  type StridesInLane,
+} from './record/strideInterval';
+export {
+  readStrideTest,
+  TEST_PACES,
+  type PaceReading,
+  type StrideTestReading,
+  type TestLane,
+  type TestPace,
+  type TestPass,
+} from './record/strideTest';
+export { profileFromTest, suggestEntries, type EntrySuggestion } from './record/testToProfile';
+export { ownStep, walkedError, type OwnStep, type StepWalk } from './record/ownStep';
+export { distanceCard, type CommonDistance, type CountRange, type DistanceCard } from './horse/distanceCard';
+export { seededNormal, seededRandom } from './statistics/seededRandom';

@@ -1,5 +1,6 @@
 import type { Arena } from '../arena/arena';
 import { distanceM } from '../geometry/pointM';
+import { kitOfAll } from '../items/kit';
 import { ridingDepthM } from '../items/footprint';
 import { isRidden, type RiddenItem } from '../items/item';
 import type { LayoutHorse } from '../layout/layout';
@@ -92,6 +93,18 @@ test('the full grid for a horse of 12 ft', () => {
   // Guide rails at the verticals and the oxer, fences at 0.90 m or lower.
   expect(placed.exercise.items.filter(({ kind }) => kind === 'guide')).toHaveLength(6);
   for (const item of ridden(placed)) if (item.kind === 'fence') expect(item.heightM).toBeLessThanOrEqual(0.9);
+});
+
+test('for drift: tunnel poles where the horse lands, and fillers are counted as kit', () => {
+  const elements = ['place', 'cross', 'one vertical', 'two oxer'];
+  const tunnel = lay('grid', ground(LONG), { elements, drift: 'tunnel', filler: true });
+  expect(tunnel.cautions).toEqual([]);
+  const guides = tunnel.exercise.items.filter(({ kind }) => kind === 'guide');
+  expect(guides.map(({ id }) => id)).toEqual(
+    ['g2', 'g3', 'g4'].flatMap(id => [`${id}-tunnel-left`, `${id}-tunnel-right`]),
+  );
+  // Counted by hand: the placing pole, two rails of the cross, two of the vertical, two and one of the oxer, six tunnel poles.
+  expect(kitOfAll(tunnel.exercise.items)).toMatchObject({ poles: 14, stands: 8, fillers: 2 });
 });
 
 test('from trot the placing pole lies at 0.70 of a stride, and two strides are two and a half', () => {

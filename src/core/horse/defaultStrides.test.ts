@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { defaultStride } from './defaultStrides';
-import { profileStride, type HorseProfile } from './strideProfile';
+import { strideCertainty, profileStride, type HorseProfile } from './strideProfile';
 
 // Common practice, no source: strides by height at the withers.
 test.each([
@@ -117,4 +117,12 @@ test.each([
   const [slow, fast] = ratesHz.map(rateHz => defaultStride(entry, MEDIUM_M, 'all-round')!.normalM * rateHz * 60);
   expect(slow! * 0.96).toBeLessThan(speed);
   expect(fast! * 1.04).toBeGreaterThan(speed);
+});
+
+test('how sure a stride is: a guess within 10 %, typed within 5 %, tested by its own interval (common practice, no source)', () => {
+  const stride = { shortM: 3, normalM: 4, longM: 4.4 };
+  expect(strideCertainty({ ...stride, source: 'default' })).toEqual({ lowM: 3.6, highM: 4.4 });
+  expect(strideCertainty({ ...stride, source: 'typed' })).toEqual({ lowM: 3.8, highM: 4.2 });
+  const interval = { lowM: 3.95, highM: 4.06 };
+  expect(strideCertainty({ ...stride, source: 'tested', interval })).toEqual(interval);
 });

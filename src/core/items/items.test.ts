@@ -53,6 +53,20 @@ test('distances count from rail to rail of an oxer, and from centre to centre of
   expect(isRidden(pole) && ridingHeightM(pole)).toBeCloseTo(0.1, 12);
 });
 
+test('a corner is a wedge, ridden over its aim: 0.9 m from the flag of a 3 m corner the spread is 0.9 ÷ 1.5 of the middle', () => {
+  const corner = fence({ form: 'corner', spreadM: 1, corner: { narrowEnd: 'left', aimFromFlagM: 0.9 } });
+  expect(ridingDepthM(corner)).toBeCloseTo(0.6, 12);
+  // Ridden up the arena the flag is on the left: the aim is 0.6 m to the left of the middle.
+  expect(ridingPose(corner, false).at).toEqual({ xM: expect.closeTo(9.4, 12), yM: expect.closeTo(20, 12) });
+  expect(ridingPose(corner, true).at).toEqual({ xM: expect.closeTo(9.4, 12), yM: expect.closeTo(20, 12) });
+  const [frontLeft, backLeft, backRight, frontRight] = footprintCorners(corner);
+  expect(frontLeft!.yM - backLeft!.yM).toBeCloseTo(0.5, 12);
+  expect(frontRight!.yM - backRight!.yM).toBeCloseTo(2, 12);
+  const plain = fence({ form: 'corner', spreadM: 1, corner: { narrowEnd: 'right', aimFromFlagM: null } });
+  expect(ridingDepthM(plain)).toBeCloseTo(1, 12);
+  expect(ridingPose(plain, false).at).toEqual({ xM: expect.closeTo(10, 12), yM: expect.closeTo(20, 12) });
+});
+
 test('ridden from behind one faces the other way, where it is allowed', () => {
   expect(Math.cos(ridingPose(fence(), true).headingRad - (3 * Math.PI) / 2)).toBeCloseTo(1, 12);
   expect(mayRideFromBehind(fence())).toBe(true);

@@ -1,5 +1,5 @@
-import { distanceRule, stretchesOnlyStrides, type DistanceCase } from './distanceRule';
-import { readCount, type TestedStride } from './readDistance';
+import { distanceRule, type DistanceCase } from './distanceRule';
+import { groundAtShareM, readCount, type TestedStride } from './readDistance';
 import type { StrideWord } from './strideWord';
 
 export type GroupGround = {
@@ -52,13 +52,8 @@ type Stretch = { fromM: number; toM: number };
 
 /** The ground at which a horse finds the count at this q. */
 function groundOf(strides: number, distance: DistanceCase): ((horse: TestedStride, q: number) => number) | null {
-  const rule = distanceRule(distance);
-  if (strides === 0) {
-    const { zeroStrides } = rule;
-    return zeroStrides === null ? null : (horse, q) => q * zeroStrides * horse.normalM;
-  }
-  if (stretchesOnlyStrides(distance)) return (horse, q) => (rule.fixed + q * strides) * horse.normalM;
-  return (horse, q) => q * (rule.fixed + strides * rule.perStride) * horse.normalM;
+  if (strides === 0 && distanceRule(distance).zeroStrides === null) return null;
+  return (horse, q) => groundAtShareM(strides, distance, horse.normalM, q);
 }
 
 const ROUNDING_M = 1e-9;

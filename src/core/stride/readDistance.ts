@@ -87,6 +87,17 @@ export function groundForCountM(strides: number, distance: DistanceCase, normalM
 }
 
 /**
+ * The ground at which a count needs this share of the normal stride, metres: the inverse of q.
+ * @throws {RangeError} a count that is not rated here, or a share that is negative or not finite
+ */
+export function groundAtShareM(strides: number, distance: DistanceCase, normalM: number, q: number): number {
+  const evenM = groundForCountM(strides, distance, normalM);
+  if (evenM === null || !(q >= 0 && q < Infinity)) throw new RangeError(`groundAtShareM(${strides}, q ${q})`);
+  if (strides === 0 || !stretchesOnlyStrides(distance)) return q * evenM;
+  return evenM + (q - 1) * strides * normalM;
+}
+
+/**
  * How likely a count is for this horse left to itself, 0 to 1. Kept apart from the reading, which is reckoned between
  * two frames while a fence is dragged.
  */

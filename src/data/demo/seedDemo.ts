@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
+import { seededNormal, seededRandom } from '@/core';
 import type { PlannedRow } from '@/files/planDocument';
 import type { OpenDatabase } from '../openDatabase';
 import { addLayout, findLayout, findVersion, freezeLayout } from '../queries/layouts';
 import { arenas, horses, marks, pairs, passes, people, strideRanges, yards } from '../schema';
 import type { Transaction } from '../writeQueue';
 import { DEMO_ARENAS, DEMO_HORSES, DEMO_LAYOUTS, DEMO_PAIRS, DEMO_PEOPLE, DEMO_RIDES, DEMO_YARD } from './demoYard';
-import { seededNormal, seededRandom } from './seededRandom';
 
 const DAY_MS = 24 * 3600 * 1000;
 const MINUTE_MS = 60 * 1000;

@@ -2,7 +2,7 @@ import type { Pose } from '../../geometry/pose';
 import type { ExerciseGround, Guidance, LaidExercise, Recipe } from '../exercise';
 import { fenceAt, groundFor, lowHeightM, onCircle, ahead, stage, trackThrough } from './parts';
 
-type Params = { fences: number; radiusM: number; widthM: number };
+type Params = { fences: number; radiusM: number; widthM: number; filler: boolean };
 
 const BEND: Guidance = {
   title: 'Fences on a bend',
@@ -67,6 +67,7 @@ function layOut(ground: ExerciseGround, strides: number, params: Params): LaidEx
     fenceAt(`b${index + 1}`, 'vertical', onCircle(params.radiusM, (index - (params.fences - 1) / 2) * gap), {
       heightM,
       widthM: params.widthM,
+      filler: params.filler,
     }),
   );
   const ids = items.map(({ id }) => id);
@@ -117,7 +118,8 @@ function recipe(kind: string, guidance: Guidance, strides: number, fences: reado
   return {
     kind,
     guidance,
-    wishes: () => fences.flatMap(count => [3, 2.5].map(widthM => ({ fences: count, radiusM: RADIUS_M, widthM }))),
+    wishes: () =>
+      fences.flatMap(count => [3, 2.5].map(widthM => ({ fences: count, radiusM: RADIUS_M, widthM, filler: false }))),
     place,
     layOut: (ground, params) => layOut(ground, strides, params),
   };

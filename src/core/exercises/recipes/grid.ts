@@ -31,7 +31,8 @@ export const GRID_ELEMENTS = [
 ] as const;
 export type GridElement = (typeof GRID_ELEMENTS)[number];
 
-type Params = { elements: readonly string[]; approach: string; heightM: number };
+/** `drift`: guide rails leaning as a V, tunnel poles behind the fences, or nothing. */
+type Params = { elements: readonly string[]; approach: string; heightM: number; drift: string; filler: boolean };
 
 const GUIDANCE: Guidance = {
   title: 'A grid',
@@ -75,7 +76,14 @@ type Placed = { items: RiddenItem[]; legs: { setting: 'grid'; approach: 'canter'
 export const grid: Recipe<Params> = {
   kind: 'grid',
   guidance: GUIDANCE,
-  wishes: ground => WISHES.map(elements => ({ elements, approach: 'canter', heightM: lowHeightM(ground) })),
+  wishes: ground =>
+    WISHES.map(elements => ({
+      elements,
+      approach: 'canter',
+      heightM: lowHeightM(ground),
+      drift: 'rails',
+      filler: false,
+    })),
   place: (ground, params) => quarterLine(ground, lengthOf(placeElements(ground, params).items)),
   layOut,
 };
@@ -85,13 +93,13 @@ function lengthOf(items: readonly RiddenItem[]): number {
 }
 
 /** Puts the elements one behind the other, each at the ground that its count wants. */
-export function placeElements(ground: ExerciseGround, { elements, approach, heightM }: Params): Placed {
+export function placeElements(ground: ExerciseGround, { elements, approach, heightM, filler }: Params): Placed {
   const items: RiddenItem[] = [];
   const legs: Placed['legs'] = [];
   const trot = approach === 'trot';
   elements.forEach((name, index) => {
     const from = items[items.length - 1];
-    const bare = element(name as GridElement, `g${index + 1}`, heightM);
+    const bare = element(name as GridElement, `g${index + 1}`, heightM, filler);
     if (!from) return void items.push(bare);
     // The rule of trot holds for the placing pole; behind the first fence a horse canters.
     const legApproach = trot && index === 1 ? ('trot' as const) : ('canter' as const);
@@ -103,11 +111,11 @@ export function placeElements(ground: ExerciseGround, { elements, approach, heig
   return { items, legs };
 }
 
-function element(name: GridElement, id: string, heightM: number): RiddenItem {
+function element(name: GridElement, id: string, heightM: number, filler: boolean): RiddenItem {
   if (name === 'place' || name === 'half' || name === 'land') return poleAt(id, ahead(0));
   if (name.endsWith('cross')) return fenceAt(id, 'cross-rail', ahead(0), { heightM: heightM * 0.75 });
-  if (name.endsWith('vertical')) return fenceAt(id, 'vertical', ahead(0), { heightM });
-  return fenceAt(id, 'oxer', ahead(0), { heightM, spreadM: heightM, ridden: 'one-way' });
+  if (name.endsWith('vertical')) return fenceAt(id, 'vertical', ahead(0), { heightM, filler });
+  return fenceAt(id, 'oxer', ahead(0), { heightM, spreadM: heightM, ridden: 'one-way', filler });
 }
 
 function gapTo(
@@ -139,7 +147,12 @@ function layOut(ground: ExerciseGround, params: Params): LaidExercise {
   const { items, legs } = placeElements(ground, params);
   const order = items.map(({ id }) => id);
   const fences = items.filter((item): item is Fence => item.kind === 'fence');
-  const guides = fences.filter(({ form }) => form !== 'cross-rail').flatMap(guidesOf);
+  const guides =
+    params.drift === 'rails'
+      ? fences.filter(({ form }) => form !== 'cross-rail').flatMap(guidesOf)
+      : params.drift === 'tunnel'
+        ? fences.flatMap(fence => tunnelBehind(fence, items[items.indexOf(fence) + 1] ?? null))
+        : [];
   const upTo = (count: number) => {
     const last = fences[count - 1]!;
     return order.slice(0, order.indexOf(last.id) + 1);
@@ -181,4 +194,19 @@ function guidesOf(fence: Fence): (GuideRail & Item)[] {
       at: pointAlong(endM, headingRad + Math.PI, lengthM / 2),
     };
   });
+}
+
+/** Common practice, no source: tunnel poles of 2.5 m lie where the horse lands, a little wider than it is. */
+const TUNNEL = { fromM: 1.5, lengthM: 2.5, halfWidthM: 1.2 };
+
+/** Two poles on the ground beside the landing; none where the next thing lies too near for them. */
+function tunnelBehind(fence: Fence, next: RiddenItem | null): (GuideRail & Item)[] {
+  const startM = fence.at.xM + ridingDepthM(fence) / 2 + TUNNEL.fromM;
+  const clearM = 0.5;
+  if (next && next.at.xM - ridingDepthM(next) / 2 < startM + TUNNEL.lengthM + clearM) return [];
+  return ([1, -1] as const).map(side => ({
+    ...{ kind: 'guide' as const, id: `${fence.id}-tunnel-${side === 1 ? 'left' : 'right'}`, headingRad: 0 },
+    lengthM: TUNNEL.lengthM,
+    at: { xM: startM + TUNNEL.lengthM / 2, yM: side * TUNNEL.halfWidthM },
+  }));
 }

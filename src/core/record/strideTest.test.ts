@@ -1,0 +1,168 @@
+import { defaultStride } from '../horse/defaultStrides';
+import type { HorseProfile } from '../horse/strideProfile';
+import { seededNormal, seededRandom } from '../statistics/seededRandom';
+import { M_PER_FT } from '../units/lengthUnits';
+import { strideOfLane, stridesInLane } from './strideInterval';
+import { readStrideTest, type TestPass } from './strideTest';
+import { profileFromTest, suggestEntries } from './testToProfile';
+
+const SIXTY_FEET_M = 60 * M_PER_FT;
+const pass = (pace: TestPass['pace'], count: number, changes: Partial<TestPass> = {}): TestPass => ({
+  ...{ pace, count, part: null, voided: false },
+  ...changes,
+});
+const whole = (...counts: number[]) => counts.map(count => ({ count, part: null }));
+
+// Common practice, no source: 60 ft in 10 walk strides is a stride of 6 ft, in 8 of trot or of a quiet lope 7.5 ft.
+test.each([
+  { count: 10, feet: 6 },
+  { count: 8, feet: 7.5 },
+])('60 ft in $count strides: $feet ft', ({ count, feet }) => {
+  const { strideM } = strideOfLane(SIXTY_FEET_M, stridesInLane(whole(count)));
+  expect(strideM / M_PER_FT).toBeCloseTo(feet, 9);
+});
+
+// Common practice, no source: 8, 11 and 7 trot strides; 6 after work: adjustability 4, and then 5.
+test('adjustability: short count less long count, and long stride over short stride', () => {
+  const lane = { kind: 'taped' as const, lengthM: SIXTY_FEET_M };
+  const before = readStrideTest(lane, [pass('normal', 8), pass('short', 11), pass('long', 7)]);
+  expect(before.adjustability).toEqual({ strides: 4, ratio: 11 / 7 });
+  const after = readStrideTest(lane, [pass('normal', 8), pass('short', 11), pass('long', 6)]);
+  expect(after.adjustability).toEqual({ strides: 5, ratio: 11 / 6 });
+  expect(readStrideTest(lane, [pass('normal', 8)]).adjustability).toBeNull();
+});
+
+test('one pass only says that the stride lies between L ÷ (N + 1) and L ÷ (N − 1)', () => {
+  const { lowM, highM } = strideOfLane(18, stridesInLane(whole(9)));
+  expect(lowM).toBeGreaterThanOrEqual(18 / 10 - 1e-12);
+  expect(highM).toBeLessThanOrEqual(18 / 8 + 1e-12);
+});
+
+// Worked by hand. One pass of 9: j = 0, so the lower bound is 8 + 0.025 and the upper 9 + B⁻¹(0.975; 1, 1) = 9.975;
+// own variation 1.96 · 0.04 · 9 = 0.7056; in quadrature 1.2037, which is clipped to 8 and 10.
+// Four passes of 9: 8 + 0.025^¼ = 8.39764, and 9 + B⁻¹(0.975; 1, 4) = 9 + 1 − 0.025^¼ = 9.60236; own variation 0.3528;
+// √(0.60236² + 0.3528²) = 0.69808.
+test.each([
+  { counts: [9], low: 8, high: 10 },
+  { counts: [9, 9, 9, 9], low: 9 - 0.69808, high: 9 + 0.69808 },
+])('the interval of $counts', ({ counts, low, high }) => {
+  const strides = stridesInLane(whole(...counts));
+  expect(strides.low).toBeCloseTo(low, 4);
+  expect(strides.high).toBeCloseTo(high, 4);
+});
+
+const intervals = new Map<string, ReturnType<typeof stridesInLane>>();
+
+/** The interval of k passes of which j had one stride more than n; each worked once. */
+function known(n: number, j: number, k: number) {
+  const key = `${n} ${j} ${k}`;
+  const found = intervals.get(key) ?? stridesInLane(whole(...Array.from({ length: k }, (_, i) => n + (i < j ? 1 : 0))));
+  intervals.set(key, found);
+  return found;
+}
+
+/** The chance that the interval holds x when every pass has the same stride and starts anywhere: summed exactly. */
+function coverage(x: number, k: number): number {
+  const n = Math.floor(x);
+  const more = x - n;
+  let held = 0;
+  let ways = 1;
+  for (let j = 0; j <= k; j += 1) {
+    if (j > 0) ways *= (k - j + 1) / j;
+    const chance = ways * more ** j * (1 - more) ** (k - j);
+    const { low, high } = known(n, j, k);
+    if (x >= low - 1e-12 && x <= high + 1e-12) held += chance;
+  }
+  return held;
+}
+
+test('it holds the true stride at least 93 times in 100, by exact enumeration without variation', () => {
+  let least = 1;
+  for (const k of [1, 2, 3, 4, 6]) for (let x = 5; x < 14; x += 0.013) least = Math.min(least, coverage(x, k));
+  expect(least).toBeGreaterThanOrEqual(0.93);
+});
+
+test.each([1, 2, 3, 5])('and with 4 %% of variation between %i passes, by simulation', k => {
+  const random = seededRandom(20261124 + k);
+  const rounds = 4000;
+  let held = 0;
+  for (let round = 0; round < rounds; round += 1) {
+    const strideM = 1.5 + 2 * random();
+    const laneM = 18 + 2 * random();
+    const counts = Array.from({ length: k }, () => {
+      const today = strideM * (1 + 0.04 * seededNormal(random));
+      // The first foot lands anywhere behind the line.
+      return Math.floor((laneM - random() * today) / today) + 1;
+    });
+    const { lowM, highM } = strideOfLane(laneM, stridesInLane(whole(...counts)));
+    if (strideM >= lowM && strideM <= highM) held += 1;
+  }
+  // 93 % less what 4,000 rounds leave to chance.
+  expect(held / rounds).toBeGreaterThan(0.93 - 0.008);
+});
+
+test('more passes make it narrower, and a part noted at the finish narrower still', () => {
+  const widthOf = (strides: ReturnType<typeof stridesInLane>) => strides.high - strides.low;
+  expect(widthOf(stridesInLane(whole(9, 9, 9)))).toBeLessThan(widthOf(stridesInLane(whole(9))));
+  const parts = [9, 9, 9].map(count => ({ count, part: 0.5 }));
+  expect(stridesInLane(parts).mean).toBe(9.5);
+  expect(widthOf(stridesInLane(parts))).toBeLessThan(widthOf(stridesInLane(whole(9, 10, 9))));
+  // A part that only one pass noted is left aside.
+  expect(
+    stridesInLane([
+      { count: 9, part: 0.5 },
+      { count: 9, part: null },
+    ]).mean,
+  ).toBe(9);
+});
+
+test('void passes are kept apart, and an untaped lane has no stride', () => {
+  const reading = readStrideTest({ kind: 'steps', steps: 20 }, [
+    pass('normal', 8),
+    pass('normal', 9),
+    pass('normal', 5, { voided: true }),
+    pass('short', 11, { voided: true }),
+  ]);
+  expect(reading.paces.normal).toMatchObject({ passes: 2, voided: 1, strides: { mean: 8.5 }, stride: null });
+  expect(reading.paces.short).toBeUndefined();
+});
+
+const HORSE: HorseProfile = { heightM: 1.6, type: 'all-round', strides: {} };
+
+test('a test makes its own entry, and leaves a pace that was not ridden in proportion', () => {
+  const reading = readStrideTest({ kind: 'taped', lengthM: 20 }, [
+    pass('normal', 8),
+    pass('normal', 8),
+    pass('short', 10),
+  ]);
+  const stride = profileFromTest(reading, HORSE, 'trot')!;
+  expect(stride).toMatchObject({ shortM: 2, normalM: 2.5, source: 'tested' });
+  expect(stride.longM).toBeCloseTo(2.5 * 1.12, 9);
+  expect(stride.interval!.lowM).toBeLessThan(2.5);
+  expect(profileFromTest(readStrideTest({ kind: 'steps', steps: 20 }, [pass('normal', 8)]), HORSE, 'trot')).toBeNull();
+  // Asked shorter and longer, it did neither: its normal stride is its shortest and its longest.
+  const wooden = readStrideTest({ kind: 'taped', lengthM: 20 }, [pass('normal', 8), pass('short', 7), pass('long', 9)]);
+  expect(profileFromTest(wooden, HORSE, 'trot')).toMatchObject({ shortM: 2.5, normalM: 2.5, longM: 2.5 });
+});
+
+test('what one entry says about another is in proportion to its default, and never about what was typed or tested', () => {
+  const usual = defaultStride('trot', 1.6, 'all-round')!.normalM;
+  const [poles, ...others] = suggestEntries(HORSE, 'trot', usual * 1.1);
+  expect(others).toEqual([]);
+  expect(poles!.entry).toBe('trot-poles');
+  expect(poles!.toM).toBeCloseTo(1.37 * 1.1, 9);
+  const typed: HorseProfile = {
+    ...HORSE,
+    strides: { 'trot-poles': { shortM: 1, normalM: 1.4, longM: 1.5, source: 'typed' } },
+  };
+  expect(suggestEntries(typed, 'trot', usual * 1.1)).toEqual([]);
+  expect(suggestEntries(HORSE, 'canter', 2).map(({ entry }) => entry)).toEqual(['canter-poles', 'course-canter']);
+  expect(suggestEntries(HORSE, 'fox-trot', 2)).toEqual([]);
+});
+
+test('impossible counts and lanes are refused', () => {
+  expect(() => stridesInLane([])).toThrow(RangeError);
+  expect(() => stridesInLane(whole(0))).toThrow(RangeError);
+  expect(() => stridesInLane(whole(8.5))).toThrow(RangeError);
+  expect(() => strideOfLane(0, stridesInLane(whole(8)))).toThrow(RangeError);
+});

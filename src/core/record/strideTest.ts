@@ -1,0 +1,44 @@
+import type { StrideInterval } from '../horse/strideProfile';
+import { strideOfLane, stridesInLane, type CountedPass, type StridesInLane } from './strideInterval';
+
+export const TEST_PACES = ['normal', 'short', 'long'] as const;
+export type TestPace = (typeof TEST_PACES)[number];
+
+/** A pass of a test. A void one (the gait broke before the line) is kept and counts for nothing. */
+export type TestPass = CountedPass & { pace: TestPace; voided: boolean };
+
+/** A lane that was taped, or one of so many of somebody's own steps, which compares only with itself. */
+export type TestLane = { kind: 'taped'; lengthM: number } | { kind: 'steps'; steps: number };
+
+export type PaceReading = {
+  passes: number;
+  voided: number;
+  strides: StridesInLane;
+  /** Null in a lane that was not taped. */
+  stride: ({ strideM: number } & StrideInterval) | null;
+};
+
+export type StrideTestReading = {
+  paces: Partial<Record<TestPace, PaceReading>>;
+  /** Short count − long count, and long stride ÷ short stride; null until both were ridden. */
+  adjustability: { strides: number; ratio: number } | null;
+};
+
+/** What a stride test comes to, pace by pace. */
+export function readStrideTest(lane: TestLane, passes: readonly TestPass[]): StrideTestReading {
+  const paces: Partial<Record<TestPace, PaceReading>> = {};
+  for (const pace of TEST_PACES) {
+    const ridden = passes.filter(pass => pass.pace === pace);
+    const counted = ridden.filter(({ voided }) => !voided);
+    if (counted.length === 0) continue;
+    const strides = stridesInLane(counted);
+    const stride = lane.kind === 'taped' ? strideOfLane(lane.lengthM, strides) : null;
+    paces[pace] = { passes: counted.length, voided: ridden.length - counted.length, strides, stride };
+  }
+  const { short, long } = paces;
+  const adjustability =
+    short && long
+      ? { strides: short.strides.mean - long.strides.mean, ratio: short.strides.mean / long.strides.mean }
+      : null;
+  return { paces, adjustability };
+}

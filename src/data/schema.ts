@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** Instants are stored as UTC milliseconds. Lengths are metres. Every row that a yard owns carries its yardId. */
 const id = () => text('id').primaryKey();
@@ -8,6 +8,9 @@ const createdAt = () =>
   instant('created_at')
     .notNull()
     .default(sql`(unixepoch('subsec') * 1000)`);
+
+/** What is archived is out of the lists and keeps its records; nothing is ever deleted. */
+const archivedAt = () => instant('archived_at');
 
 export const yards = sqliteTable('yards', {
   id: id(),
@@ -28,6 +31,12 @@ export const arenas = sqliteTable('arenas', {
   widthM: real('width_m').notNull(),
   lengthM: real('length_m').notNull(),
   letters: text('letters', { enum: ['20x60', '20x40', 'none'] }).notNull(),
+  boundary: text('boundary', { enum: ['walls', 'fence', 'open'] })
+    .notNull()
+    .default('walls'),
+  /** What is marked on its sand: entrance, fall, bad patches, the way home (src/files/arenaMarks.ts). */
+  marks: text('marks', { mode: 'json' }).notNull().default('{}'),
+  archivedAt: archivedAt(),
   createdAt: createdAt(),
 });
 
@@ -37,6 +46,7 @@ export const people = sqliteTable('people', {
   name: text('name').notNull(),
   role: text('role', { enum: ['instructor', 'rider', 'helper'] }).notNull(),
   stepLengthM: real('step_length_m'),
+  archivedAt: archivedAt(),
   createdAt: createdAt(),
 });
 
@@ -46,8 +56,100 @@ export const horses = sqliteTable('horses', {
   name: text('name').notNull(),
   heightM: real('height_m').notNull(),
   type: text('type', { enum: ['all-round', 'pony', 'cob', 'blood', 'warmblood', 'gaited'] }).notNull(),
+  bornYear: integer('born_year'),
+  level: text('level', { enum: ['green', 'novice', 'advanced'] })
+    .notNull()
+    .default('novice'),
+  stiffSide: text('stiff_side', { enum: ['left', 'right'] }),
+  notes: text('notes').notNull().default(''),
+  archivedAt: archivedAt(),
   createdAt: createdAt(),
 });
+
+/** A horse's picture, as the page made it small; one each. */
+export const horsePictures = sqliteTable('horse_pictures', {
+  horseId: text('horse_id')
+    .primaryKey()
+    .references(() => horses.id),
+  yardId: yardId(),
+  mime: text('mime', { enum: ['image/jpeg', 'image/png', 'image/webp'] }).notNull(),
+  bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+  createdAt: createdAt(),
+});
+
+/** What the yard has to set with. `sizeM`: the length of poles, the height of blocks. */
+export const kit = sqliteTable('kit', {
+  id: id(),
+  yardId: yardId(),
+  kind: text('kind', { enum: ['pole', 'stand-pair', 'cup', 'block', 'cone', 'filler', 'marker'] }).notNull(),
+  name: text('name').notNull(),
+  sizeM: real('size_m'),
+  count: integer('count').notNull(),
+  archivedAt: archivedAt(),
+  createdAt: createdAt(),
+});
+
+/** A taped length that somebody walked, and the steps it took. */
+export const stepWalks = sqliteTable(
+  'step_walks',
+  {
+    id: id(),
+    yardId: yardId(),
+    personId: text('person_id')
+      .notNull()
+      .references(() => people.id),
+    lengthM: real('length_m').notNull(),
+    steps: real('steps').notNull(),
+    walkedAt: instant('walked_at').notNull(),
+    undoneAt: instant('undone_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('step_walks_by_person').on(table.personId, table.walkedAt)],
+);
+
+/** A stride test of one gait, with its passes. A lane is taped (`laneM`) or so many steps of somebody (`laneSteps`). */
+export const strideTests = sqliteTable(
+  'stride_tests',
+  {
+    id: id(),
+    yardId: yardId(),
+    horseId: text('horse_id')
+      .notNull()
+      .references(() => horses.id),
+    riderId: text('rider_id').references(() => people.id),
+    entry: text('entry').notNull(),
+    laneM: real('lane_m'),
+    laneSteps: real('lane_steps'),
+    stepperId: text('stepper_id').references(() => people.id),
+    moment: text('moment', { enum: ['before', 'after', 'apart'] }).notNull(),
+    rhythm: integer('rhythm'),
+    roundness: integer('roundness'),
+    balance: integer('balance'),
+    note: text('note').notNull().default(''),
+    testedAt: instant('tested_at').notNull(),
+    archivedAt: archivedAt(),
+    createdAt: createdAt(),
+  },
+  table => [index('stride_tests_by_horse').on(table.horseId, table.entry, table.testedAt)],
+);
+
+export const strideTestPasses = sqliteTable(
+  'stride_test_passes',
+  {
+    id: id(),
+    yardId: yardId(),
+    testId: text('test_id')
+      .notNull()
+      .references(() => strideTests.id),
+    position: integer('position').notNull(),
+    pace: text('pace', { enum: ['normal', 'short', 'long'] }).notNull(),
+    count: integer('count').notNull(),
+    part: real('part'),
+    voided: integer('voided', { mode: 'boolean' }).notNull().default(false),
+    createdAt: createdAt(),
+  },
+  table => [index('stride_test_passes_by_test').on(table.testId, table.position)],
+);
 
 /** One entry of a horse's profile as somebody knew it on a day; the newest of an entry counts. */
 export const strideRanges = sqliteTable(
@@ -63,6 +165,10 @@ export const strideRanges = sqliteTable(
     normalM: real('normal_m').notNull(),
     longM: real('long_m').notNull(),
     source: text('source', { enum: ['typed', 'tested'] }).notNull(),
+    /** The test it came from, and where that puts the true normal stride. */
+    testId: text('test_id').references(() => strideTests.id),
+    lowM: real('low_m'),
+    highM: real('high_m'),
     /** A range that was taken back keeps its row, so that the history stays whole. */
     withdrawnAt: instant('withdrawn_at'),
     createdAt: createdAt(),
@@ -81,6 +187,7 @@ export const pairs = sqliteTable(
     horseId: text('horse_id')
       .notNull()
       .references(() => horses.id),
+    archivedAt: archivedAt(),
     createdAt: createdAt(),
   },
   table => [uniqueIndex('one_pair_of_each').on(table.riderId, table.horseId)],

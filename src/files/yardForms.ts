@@ -1,6 +1,9 @@
 import {
+  HORSE_LEVELS,
   HORSE_TYPES,
   MAX_ARENA_SIDE_M,
+  MAX_POLE_LENGTH_M,
+  MIN_POLE_LENGTH_M,
   MAX_ROW_POLES,
   MIN_ARENA_SIDE_M,
   MIN_ROW_POLES,
@@ -55,9 +58,26 @@ export function horseForm(unit: LengthUnit) {
     name: name('the horse'),
     height: heightText,
     type: z.enum(HORSE_TYPES, { error: 'Choose what kind of horse this is.' }),
+    bornYear: bornYearText,
+    level: z.enum(HORSE_LEVELS, { error: 'Choose how much the horse has learned.' }),
+    stiffSide: z.enum(['left', 'right', 'neither']).transform(side => (side === 'neither' ? null : side)),
+    notes: z.string().trim().max(MAX_NOTES, `Notes have at most ${MAX_NOTES} letters.`),
     strides: z.object(strides),
   });
 }
+
+const MAX_NOTES = 2000;
+/** Older than any horse has been, and no later than a foal could be entered. */
+const EARLIEST_BORN = 1960;
+const LATEST_BORN = 2100;
+
+const bornYearText = z.string().transform((text, context) => {
+  if (text.trim() === '') return null;
+  const year = /^\s*\d{4}\s*$/.test(text) ? Number(text) : Number.NaN;
+  if (year >= EARLIEST_BORN && year <= LATEST_BORN) return year;
+  context.addIssue({ code: 'custom', message: 'Type the year it was born, such as 2014, or leave it empty.' });
+  return z.NEVER;
+});
 
 /** An empty field means "not known": null. */
 function optionalText(what: string, minM: number, maxM: number, unit: LengthUnit) {
@@ -98,6 +118,7 @@ export function arenaForm(unit: LengthUnit) {
       width: side('The short side'),
       length: side('The long side'),
       letters: z.enum(['20x60', '20x40', 'none'], { error: 'Choose the letters.' }),
+      boundary: z.enum(['walls', 'fence', 'open'], { error: 'Choose what is round it.' }),
     })
     .superRefine((arena, context) => {
       const fault = arenaFault({ widthM: arena.width, lengthM: arena.length, letters: arena.letters });
@@ -117,3 +138,65 @@ export const layoutForm = z.object({
     return z.NEVER;
   }),
 });
+
+export const KIT_KINDS = ['pole', 'stand-pair', 'cup', 'block', 'cone', 'filler', 'marker'] as const;
+export type KitKind = (typeof KIT_KINDS)[number];
+
+/** What kind of kit has a size: the length of poles, the height of blocks. */
+export const KIT_SIZES: Partial<Record<KitKind, { label: string; minM: number; maxM: number }>> = {
+  pole: { label: 'A pole', minM: MIN_POLE_LENGTH_M, maxM: MAX_POLE_LENGTH_M },
+  block: { label: 'A block', minM: 0.05, maxM: 1 },
+};
+
+const wholeCount = (what: string, least: number, most: number) =>
+  z.string().transform((text, context) => {
+    const count = /^\s*\d{1,5}\s*$/.test(text) ? Number(text) : Number.NaN;
+    if (count >= least && count <= most) return count;
+    context.addIssue({ code: 'custom', message: `${what}: a whole number from ${least} to ${most}.` });
+    return z.NEVER;
+  });
+
+/** Some kit; poles and blocks have a size, the others none. */
+export function kitForm(unit: LengthUnit) {
+  return z
+    .object({
+      id: optionalId,
+      kind: z.enum(KIT_KINDS, { error: 'Choose what it is.' }),
+      name: z.string().trim().max(60, 'A name has at most 60 letters.'),
+      size: z.string(),
+      count: wholeCount('How many', 0, 9999),
+    })
+    .transform(({ size, ...kit }, context) => {
+      const bounded = KIT_SIZES[kit.kind];
+      if (!bounded) return { ...kit, sizeM: null };
+      const { label, minM, maxM } = bounded;
+      const typed = lengthText({ what: label, minM, maxM, bounds: bounds(minM, maxM, unit), defaultUnit: unit });
+      const parsed = typed.safeParse(size);
+      if (parsed.success) return { ...kit, sizeM: parsed.data };
+      const message = parsed.error.issues[0]?.message ?? 'This is no length.';
+      context.addIssue({ code: 'custom', path: ['size'], message });
+      return z.NEVER;
+    });
+}
+
+/** What somebody can walk to find their step: long enough that a half step does not matter much. */
+const WALK = { minM: 5, maxM: 200 };
+
+/** A walk over a taped length: the steps to the half. */
+export function walkForm(unit: LengthUnit) {
+  return z.object({
+    length: lengthText({
+      what: 'The taped length',
+      ...WALK,
+      bounds: bounds(WALK.minM, WALK.maxM, unit),
+      defaultUnit: unit,
+    }),
+    steps: z.string().transform((text, context) => {
+      const match = /^\s*(\d{1,3})\s*(?:(½)|[.,](0|5))?\s*$/.exec(text);
+      const steps = match ? Number(match[1]) + (match[2] || match[3] === '5' ? 0.5 : 0) : Number.NaN;
+      if (steps >= 3 && steps <= 400) return steps;
+      context.addIssue({ code: 'custom', message: 'Type the steps, to the half: 20, 20.5 or 20½.' });
+      return z.NEVER;
+    }),
+  });
+}

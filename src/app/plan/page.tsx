@@ -7,6 +7,7 @@ import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
+import { present } from '../_server/present';
 import { yardContext } from '../_server/yardContext';
 import { NewLayout } from './_components/NewLayout';
 
@@ -19,13 +20,14 @@ export default async function PlanListPage() {
     listHorses(db, yard.id),
     listArenas(db, yard.id),
   ]);
-  const ready = horses.length > 0 && arenas.length > 0;
+  const choices = { arenas: present(arenas), horses: present(horses) };
+  const ready = choices.horses.length > 0 && choices.arenas.length > 0;
   return (
     <>
       <PageHead
         title="Plan"
         sub="Layouts, to scale, spaced by the horses’ own strides."
-        actions={ready && layouts.length > 0 && <NewLayout arenas={arenas} horses={horses} />}
+        actions={ready && layouts.length > 0 && <NewLayout {...choices} />}
       />
       {!ready && (
         <EmptyState title="First an arena and a horse" action={<LinkButton href="/yard">To the yard</LinkButton>}>
@@ -33,7 +35,7 @@ export default async function PlanListPage() {
         </EmptyState>
       )}
       {ready && layouts.length === 0 && (
-        <EmptyState title="No layouts yet" action={<NewLayout arenas={arenas} horses={horses} />}>
+        <EmptyState title="No layouts yet" action={<NewLayout {...choices} />}>
           Begin with a row of poles: choose the horse, and Roan spaces them by its own step.
         </EmptyState>
       )}

@@ -5,6 +5,7 @@ import { listPairs } from '@/data/queries/pairs';
 import { listPasses } from '@/data/queries/passes';
 import type { Metadata } from 'next';
 import Link from 'next/link';
+import { present } from '../_server/present';
 import { yardContext } from '../_server/yardContext';
 import { yardTime } from '../_server/yardTime';
 import classes from './page.module.css';
@@ -13,7 +14,7 @@ export const metadata: Metadata = { title: 'Review' };
 
 export default async function ReviewListPage() {
   const { db, yard } = await yardContext();
-  const pairs = await listPairs(db, yard.id);
+  const pairs = present(await listPairs(db, yard.id));
   const ridden = await Promise.all(pairs.map(async pair => ({ pair, passes: await listPasses(db, yard.id, pair.id) })));
   return (
     <>

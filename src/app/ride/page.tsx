@@ -6,6 +6,7 @@ import { listLayouts } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
+import { present } from '../_server/present';
 import { yardContext } from '../_server/yardContext';
 import { RideChoice } from './_components/RideChoice';
 
@@ -18,7 +19,8 @@ export default async function RidePage() {
     listHorses(db, yard.id),
     listPairs(db, yard.id),
   ]);
-  const missing = layouts.length === 0 ? 'layout' : pairs.length === 0 ? 'pair' : null;
+  const riding = present(pairs);
+  const missing = layouts.length === 0 ? 'layout' : riding.length === 0 ? 'pair' : null;
   return (
     <>
       <PageHead title="Ride" sub="Record pass by pass how a pair rode a layout." />
@@ -35,7 +37,7 @@ export default async function RidePage() {
       {missing === null && (
         <RideChoice
           layouts={layoutCards(layouts, horses, unit, 'plan').map(({ id, name, line }) => ({ id, name, line }))}
-          pairs={pairs.map(({ id, riderName, horseName }) => ({ id, name: horseName, line: `with ${riderName}` }))}
+          pairs={riding.map(({ id, riderName, horseName }) => ({ id, name: horseName, line: `with ${riderName}` }))}
         />
       )}
     </>

@@ -1,23 +1,26 @@
 'use server';
 
 import { addPair } from '@/data/queries/pairs';
-import { findArena, saveArena } from '@/data/queries/arenas';
+import { ARCHIVABLE, setArchived } from '@/data/queries/archive';
+import { findArena, saveArena, saveArenaMarks } from '@/data/queries/arenas';
 import { findHorse, saveHorse } from '@/data/queries/horses';
+import { saveKit } from '@/data/queries/kit';
 import { listPeople, savePerson } from '@/data/queries/people';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
-import { arenaForm, horseForm, pairForm, personForm, TYPED_STRIDES } from '@/files/yardForms';
+import { ArenaMarks } from '@/files/arenaMarks';
+import { arenaForm, horseForm, kitForm, pairForm, personForm, TYPED_STRIDES } from '@/files/yardForms';
 import { revalidatePath } from 'next/cache';
-import type { z } from 'zod';
+import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { yardContext } from '../_server/yardContext';
-import { unlessUntouched } from './yardFigures';
+import { typedStrideM, unlessUntouched } from './yardFigures';
 
 /** Adds a horse or changes one; its typed strides move every row that is spaced by them. */
 export async function saveHorseAction(typed: unknown): Promise<FormOutcome> {
   const { db, write, yard, unit } = await yardContext();
   const form = horseForm(unit).safeParse(typed);
   if (!form.success) return formFaults(form.error);
-  const { id, name, type } = form.data;
+  const { id, name, type, bornYear, level, stiffSide, notes } = form.data;
   const stored = id === undefined ? null : await findHorse(db, yard.id, id);
   if (id !== undefined && !stored) return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
   // The form was good, so what was typed has its shape.
@@ -28,11 +31,13 @@ export async function saveHorseAction(typed: unknown): Promise<FormOutcome> {
     normalStridesM[entry] = unlessUntouched(
       texts.strides[entry],
       form.data.strides[entry],
-      stored?.strides[entry]?.normalM,
+      typedStrideM(stored, entry),
       unit,
     );
   return attempt(async () => {
-    await write(tx => saveHorse(tx, yard.id, { id, name, heightM, type, normalStridesM }));
+    await write(tx =>
+      saveHorse(tx, yard.id, { id, name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM }),
+    );
     revalidatePath('/', 'layout');
     return { ok: true };
   });
@@ -45,7 +50,7 @@ export async function savePersonAction(typed: unknown): Promise<FormOutcome> {
   const { id, name, role } = form.data;
   const texts = typed as z.input<ReturnType<typeof personForm>>;
   const stored = (await listPeople(db, yard.id)).find(person => person.id === id);
-  const stepLengthM = unlessUntouched(texts.stepLength, form.data.stepLength, stored?.stepLengthM, unit);
+  const stepLengthM = unlessUntouched(texts.stepLength, form.data.stepLength, stored?.typedStepM, unit);
   return attempt(async () => {
     await write(tx => savePerson(tx, yard.id, { id, name, role, stepLengthM }));
     revalidatePath('/', 'layout');
@@ -68,13 +73,53 @@ export async function saveArenaAction(typed: unknown): Promise<FormOutcome> {
   const { db, write, yard, unit } = await yardContext();
   const form = arenaForm(unit).safeParse(typed);
   if (!form.success) return formFaults(form.error);
-  const { id, name, letters } = form.data;
+  const { id, name, letters, boundary } = form.data;
   const texts = typed as z.input<ReturnType<typeof arenaForm>>;
   const stored = id === undefined ? null : await findArena(db, yard.id, id);
   const widthM = unlessUntouched(texts.width, form.data.width, stored?.widthM, unit);
   const lengthM = unlessUntouched(texts.length, form.data.length, stored?.lengthM, unit);
   return attempt(async () => {
-    await write(tx => saveArena(tx, yard.id, { id, name, widthM, lengthM, letters }));
+    await write(tx => saveArena(tx, yard.id, { id, name, widthM, lengthM, letters, boundary }));
+    revalidatePath('/', 'layout');
+    return { ok: true };
+  });
+}
+
+export async function saveKitAction(typed: unknown): Promise<FormOutcome> {
+  const { write, yard, unit } = await yardContext();
+  const form = kitForm(unit).safeParse(typed);
+  if (!form.success) return formFaults(form.error);
+  return attempt(async () => {
+    await write(tx => saveKit(tx, yard.id, form.data));
+    revalidatePath('/', 'layout');
+    return { ok: true };
+  });
+}
+
+const Archiving = z.object({ kind: z.enum(ARCHIVABLE), id: z.string().min(1).max(60), archived: z.boolean() });
+
+/** Puts something away, or takes it back; its records stay either way. */
+export async function archiveAction(sent: unknown): Promise<FormOutcome> {
+  const asked = Archiving.safeParse(sent);
+  if (!asked.success) return formFaults(asked.error);
+  const { kind, id, archived } = asked.data;
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(tx => setArchived(tx, yard.id, kind, id, archived));
+    revalidatePath('/', 'layout');
+    return { ok: true };
+  });
+}
+
+const Marking = z.object({ arenaId: z.string().min(1).max(60), marks: ArenaMarks });
+
+/** Keeps what is marked on an arena's sand. */
+export async function saveArenaMarksAction(sent: unknown): Promise<FormOutcome> {
+  const asked = Marking.safeParse(sent);
+  if (!asked.success) return formFaults(asked.error);
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(tx => saveArenaMarks(tx, yard.id, asked.data.arenaId, asked.data.marks));
     revalidatePath('/', 'layout');
     return { ok: true };
   });

@@ -1,6 +1,8 @@
+import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listArenas } from '@/data/queries/arenas';
 import { listHorses } from '@/data/queries/horses';
+import { listKit } from '@/data/queries/kit';
 import { listPairs } from '@/data/queries/pairs';
 import { listPeople } from '@/data/queries/people';
 import type { Metadata } from 'next';
@@ -12,16 +14,30 @@ export const metadata: Metadata = { title: 'Yard' };
 
 export default async function YardPage() {
   const { db, yard } = await yardContext();
-  const [horses, people, pairs, arenas] = await Promise.all([
+  const [horses, people, pairs, arenas, kit] = await Promise.all([
     listHorses(db, yard.id),
     listPeople(db, yard.id),
     listPairs(db, yard.id),
     listArenas(db, yard.id),
+    listKit(db, yard.id),
   ]);
   return (
     <>
-      <PageHead title="Yard" sub="Who rides what, where, and with which stride." />
-      <YardBoard horses={horses.map(horseFigures)} people={people} pairs={pairs} arenas={arenas} />
+      <PageHead
+        title="Yard"
+        sub="Who rides what, where, and with which stride."
+        actions={
+          <>
+            <LinkButton href="/yard/stand-in" variant="default">
+              Stand-in for a sensor
+            </LinkButton>
+            <LinkButton href="/yard/files" variant="default">
+              Lists in and out
+            </LinkButton>
+          </>
+        }
+      />
+      <YardBoard horses={horses.map(horseFigures)} people={people} pairs={pairs} arenas={arenas} kit={kit} />
     </>
   );
 }

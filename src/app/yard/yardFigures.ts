@@ -1,4 +1,4 @@
-import { formatLength, formatReading, type LengthUnit } from '@/core';
+import { formatLength, formatReading, type LengthUnit, type StrideEntryKey } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 
 /** A horse as the yard's page shows it. */
@@ -7,6 +7,12 @@ export type HorseFigures = Horse & { heightText: string };
 /** Heights are read in hands, whatever the unit of the sand. */
 export function horseFigures(horse: Horse): HorseFigures {
   return { ...horse, heightText: formatLength(horse.heightM, 'hands') };
+}
+
+/** The normal stride of an entry as somebody typed it in; null where nobody has, tested or not. */
+export function typedStrideM(horse: Horse | null | undefined, entry: StrideEntryKey): number | null {
+  const stride = horse?.strides[entry];
+  return stride?.source === 'typed' ? stride.normalM : null;
 }
 
 /**

@@ -2,8 +2,10 @@ import { randomUUID } from 'node:crypto';
 import {
   defaultStride,
   STRIDE_ENTRY_KEYS,
+  type HorseLevel,
   type HorseProfile,
   type HorseType,
+  type Rein,
   type ProfileStride,
   type StrideEntryKey,
 } from '@/core';
@@ -13,26 +15,84 @@ import type { RoanDatabase } from '../openDatabase';
 import { horses, strideRanges } from '../schema';
 import type { Transaction } from '../writeQueue';
 
-export type Horse = HorseProfile & { id: string; name: string };
+export type Horse = HorseProfile & {
+  id: string;
+  name: string;
+  bornYear: number | null;
+  level: HorseLevel;
+  stiffSide: Rein | null;
+  notes: string;
+  archived: boolean;
+};
 
 const Entry = z.enum(STRIDE_ENTRY_KEYS);
 
-/** All horses of a yard with their own strides, the newest of each entry. */
-export async function listHorses(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Horse[]> {
+/** What a horse is, apart from its strides. */
+const COLUMNS = {
+  id: horses.id,
+  name: horses.name,
+  heightM: horses.heightM,
+  type: horses.type,
+  bornYear: horses.bornYear,
+  level: horses.level,
+  stiffSide: horses.stiffSide,
+  notes: horses.notes,
+  archivedAt: horses.archivedAt,
+};
+
+/** A stride of the profile as it was known on a day. */
+export type DatedStride = ProfileStride & { id: string; entry: StrideEntryKey; testId: string | null; sinceMs: number };
+
+/** All strides that stand, earliest first. */
+async function listRanges(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Map<string, DatedStride[]>> {
   const rows = await db
-    .select({ id: horses.id, name: horses.name, heightM: horses.heightM, type: horses.type })
-    .from(horses)
-    .where(eq(horses.yardId, yardId))
-    .orderBy(asc(horses.heightM), asc(horses.name));
-  const ranges = await db
     .select()
     .from(strideRanges)
     .where(and(eq(strideRanges.yardId, yardId), isNull(strideRanges.withdrawnAt)))
     .orderBy(asc(strideRanges.createdAt));
-  const own = new Map<string, Partial<Record<StrideEntryKey, ProfileStride>>>();
-  for (const { horseId, entry, shortM, normalM, longM, source } of ranges)
-    own.set(horseId, { ...own.get(horseId), [Entry.parse(entry)]: { shortM, normalM, longM, source } });
-  return rows.map(horse => ({ ...horse, strides: own.get(horse.id) ?? {} }));
+  const byHorse = new Map<string, DatedStride[]>();
+  for (const row of rows) {
+    const { id, horseId, shortM, normalM, longM, source, lowM, highM, testId, createdAt } = row;
+    const interval = lowM === null || highM === null ? {} : { interval: { lowM, highM } };
+    const stride = { id, shortM, normalM, longM, source, testId, ...interval };
+    const dated = { ...stride, entry: Entry.parse(row.entry), sinceMs: createdAt.getTime() };
+    byHorse.set(horseId, [...(byHorse.get(horseId) ?? []), dated]);
+  }
+  return byHorse;
+}
+
+/** What counts of an entry: the newest that was typed in, which no test overwrites; else the newest test. */
+function standing(ranges: readonly DatedStride[]): Horse['strides'] {
+  const strides: Horse['strides'] = {};
+  for (const { entry, shortM, normalM, longM, source, interval } of ranges) {
+    if (source === 'tested' && strides[entry]?.source === 'typed') continue;
+    strides[entry] = { shortM, normalM, longM, source, ...(interval ? { interval } : {}) };
+  }
+  return strides;
+}
+
+/** All horses of a yard with their own strides, archived ones among them. */
+export async function listHorses(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Horse[]> {
+  const rows = await db
+    .select(COLUMNS)
+    .from(horses)
+    .where(eq(horses.yardId, yardId))
+    .orderBy(asc(horses.heightM), asc(horses.name));
+  const ranges = await listRanges(db, yardId);
+  return rows.map(({ archivedAt, ...horse }) => ({
+    ...horse,
+    archived: archivedAt !== null,
+    strides: standing(ranges.get(horse.id) ?? []),
+  }));
+}
+
+/** Every stride of a horse that stands, with when it came to be known. */
+export async function strideHistory(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  horseId: string,
+): Promise<DatedStride[]> {
+  return (await listRanges(db, yardId)).get(horseId) ?? [];
 }
 
 export async function findHorse(
@@ -48,19 +108,24 @@ export type HorseDetails = {
   name: string;
   heightM: number;
   type: HorseType;
+  bornYear: number | null;
+  level: HorseLevel;
+  stiffSide: Rein | null;
+  notes: string;
   /** Normal strides as typed; null for "as practice has it". Entries left out stay as they are. */
   normalStridesM: Partial<Record<StrideEntryKey, number | null>>;
 };
 
 /** Adds a horse, or changes the one named by its id; typed strides become dated entries of its profile. */
 export async function saveHorse(tx: Transaction, yardId: string, details: HorseDetails): Promise<string> {
-  const { name, heightM, type } = details;
+  const { name, heightM, type, bornYear, level, stiffSide, notes } = details;
+  const horse = { name, heightM, type, bornYear, level, stiffSide, notes };
   const id = details.id ?? randomUUID();
-  if (details.id === undefined) await tx.insert(horses).values({ id, yardId, name, heightM, type });
+  if (details.id === undefined) await tx.insert(horses).values({ id, yardId, ...horse });
   else
     await tx
       .update(horses)
-      .set({ name, heightM, type })
+      .set(horse)
       .where(and(eq(horses.yardId, yardId), eq(horses.id, id)));
   const current = await findHorse(tx, yardId, id);
   for (const [entry, normalM] of Object.entries(details.normalStridesM)) {
@@ -82,12 +147,20 @@ type TypedStride = {
 async function saveTypedStride(tx: Transaction, yardId: string, stride: TypedStride): Promise<void> {
   const { horseId, entry, normalM, heightM, type, current } = stride;
   const known = current?.strides[entry];
-  if (normalM === (known?.normalM ?? null)) return;
+  const typedM = known?.source === 'typed' ? known.normalM : null;
+  if (normalM === typedM) return;
   if (normalM === null) {
     await tx
       .update(strideRanges)
       .set({ withdrawnAt: new Date() })
-      .where(and(eq(strideRanges.horseId, horseId), eq(strideRanges.entry, entry), isNull(strideRanges.withdrawnAt)));
+      .where(
+        and(
+          eq(strideRanges.horseId, horseId),
+          eq(strideRanges.entry, entry),
+          eq(strideRanges.source, 'typed'),
+          isNull(strideRanges.withdrawnAt),
+        ),
+      );
     return;
   }
   // How far the stride can be changed is practice's until it is tested: in proportion to the typed normal.

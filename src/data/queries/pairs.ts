@@ -1,10 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, eq, sql } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { horses, pairs, people } from '../schema';
 import type { Transaction } from '../writeQueue';
 
-export type Pair = { id: string; riderId: string; horseId: string; riderName: string; horseName: string };
+export type Pair = {
+  id: string;
+  riderId: string;
+  horseId: string;
+  riderName: string;
+  horseName: string;
+  archived: boolean;
+};
 
 function selectPairs(db: Pick<RoanDatabase, 'select'>) {
   return db
@@ -14,6 +21,7 @@ function selectPairs(db: Pick<RoanDatabase, 'select'>) {
       horseId: pairs.horseId,
       riderName: people.name,
       horseName: horses.name,
+      archived: sql<boolean>`${pairs.archivedAt} is not null`.mapWith(Boolean),
     })
     .from(pairs)
     .innerJoin(people, eq(people.id, pairs.riderId))
@@ -29,7 +37,10 @@ export async function findPair(db: Pick<RoanDatabase, 'select'>, yardId: string,
   return pair ?? null;
 }
 
-/** Puts a rider and a horse together; a pair that is there already stays as it is. */
+/** Puts a rider and a horse together; a pair that is there already is taken out of the archive. */
 export async function addPair(tx: Transaction, yardId: string, riderId: string, horseId: string): Promise<void> {
-  await tx.insert(pairs).values({ id: randomUUID(), yardId, riderId, horseId }).onConflictDoNothing();
+  await tx
+    .insert(pairs)
+    .values({ id: randomUUID(), yardId, riderId, horseId })
+    .onConflictDoUpdate({ target: [pairs.riderId, pairs.horseId], set: { archivedAt: null } });
 }

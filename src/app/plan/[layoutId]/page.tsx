@@ -14,7 +14,9 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, layoutId);
   if (!layout) notFound();
-  const horses = await listHorses(db, yard.id);
+  // A horse that was put away stays in the layouts that are spaced by it.
+  const spacedBy = new Set(layout.plan.rows.map(({ horseId }) => horseId));
+  const horses = (await listHorses(db, yard.id)).filter(({ id, archived }) => !archived || spacedBy.has(id));
   return (
     <>
       <FollowThread layout={{ id: layout.id, name: layout.name }} />

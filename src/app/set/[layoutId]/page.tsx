@@ -7,6 +7,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { present } from '../../_server/present';
 import { yardContext } from '../../_server/yardContext';
 import { SettingSheet } from './_components/SettingSheet';
 
@@ -23,7 +24,7 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
   const row = layout.plan.rows[0]!;
   const horse = await findHorse(db, yard.id, row.horseId);
   const placed = horse && placeRow(layout.arena, row, horse);
-  const walkers = (await listPeople(db, yard.id)).flatMap(({ id, name, stepLengthM }) =>
+  const walkers = present(await listPeople(db, yard.id)).flatMap(({ id, name, stepLengthM }) =>
     stepLengthM === null ? [] : [{ id, name, stepLengthM }],
   );
   return (

@@ -3,14 +3,21 @@
 import { FormModal } from '@/components/FormModal/FormModal';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { ArenaLetters } from '@/core';
-import type { NamedArena } from '@/data/queries/arenas';
+import type { ArenaBoundary, NamedArena } from '@/data/queries/arenas';
 import { arenaForm } from '@/files/yardForms';
 import { Group, Select, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { zod4Resolver } from 'mantine-form-zod-resolver';
 import { saveArenaAction } from '../actions';
 
-type ArenaValues = { id?: string; name: string; width: string; length: string; letters: ArenaLetters };
+type ArenaValues = {
+  id?: string;
+  name: string;
+  width: string;
+  length: string;
+  letters: ArenaLetters;
+  boundary: ArenaBoundary;
+};
 
 type ArenaFormModalProps = {
   /** The arena to change; none adds a new one. */
@@ -29,6 +36,7 @@ export function ArenaFormModal({ arena, opened, onClose }: ArenaFormModalProps) 
       width: format(arena?.widthM ?? 20),
       length: format(arena?.lengthM ?? 40),
       letters: arena?.letters ?? 'none',
+      boundary: arena?.boundary ?? 'walls',
     },
     validate: zod4Resolver(arenaForm(unit)),
   });
@@ -55,6 +63,15 @@ export function ArenaFormModal({ arena, opened, onClose }: ArenaFormModalProps) 
           { value: '20x60', label: '20 × 60: A K V E S H C M R B P F' },
         ]}
         {...form.getInputProps('letters')}
+      />
+      <Select
+        label="Round it"
+        data={[
+          { value: 'walls', label: 'Walls' },
+          { value: 'fence', label: 'A fence' },
+          { value: 'open', label: 'Nothing: open sand' },
+        ]}
+        {...form.getInputProps('boundary')}
       />
     </FormModal>
   );

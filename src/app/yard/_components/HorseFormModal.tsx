@@ -2,17 +2,38 @@
 
 import { FormModal } from '@/components/FormModal/FormModal';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { defaultStride, HORSE_TYPES, type HorseType, type StrideEntryKey } from '@/core';
+import { defaultStride, HORSE_TYPES, type HorseLevel, type HorseType, type StrideEntryKey } from '@/core';
 import { heightText } from '@/files/heightText';
 import { horseForm, TYPED_STRIDES } from '@/files/yardForms';
-import { Select, SimpleGrid, Text, TextInput } from '@mantine/core';
+import { Select, SimpleGrid, Text, Textarea, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { zod4Resolver } from 'mantine-form-zod-resolver';
 import { saveHorseAction } from '../actions';
 import { TYPE_LABELS } from '../typeLabels';
-import type { HorseFigures } from '../yardFigures';
+import { typedStrideM, type HorseFigures } from '../yardFigures';
 
-type HorseValues = { id?: string; name: string; height: string; type: HorseType; strides: Record<string, string> };
+type HorseValues = {
+  id?: string;
+  name: string;
+  height: string;
+  type: HorseType;
+  bornYear: string;
+  level: HorseLevel;
+  stiffSide: 'left' | 'right' | 'neither';
+  notes: string;
+  strides: Record<string, string>;
+};
+
+const LEVELS = [
+  { value: 'green', label: 'little: green' },
+  { value: 'novice', label: 'some: novice' },
+  { value: 'advanced', label: 'much: advanced' },
+];
+const STIFF_SIDES = [
+  { value: 'neither', label: 'neither' },
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+];
 
 type HorseFormModalProps = {
   /** The horse to change; none adds a new one. */
@@ -30,10 +51,14 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
       name: horse?.name ?? '',
       height: horse?.heightText ?? '',
       type: horse?.type ?? 'all-round',
+      bornYear: horse?.bornYear ? String(horse.bornYear) : '',
+      level: horse?.level ?? 'novice',
+      stiffSide: horse?.stiffSide ?? 'neither',
+      notes: horse?.notes ?? '',
       strides: Object.fromEntries(
         TYPED_STRIDES.map(({ entry }) => {
-          const own = horse?.strides[entry];
-          return [entry, own ? format(own.normalM) : ''];
+          const typedM = typedStrideM(horse, entry);
+          return [entry, typedM === null ? '' : format(typedM)];
         }),
       ),
     },
@@ -43,6 +68,8 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
   const heightM = heightText.safeParse(height);
   const usual = (entry: StrideEntryKey) => {
     const stride = heightM.success ? defaultStride(entry, heightM.data, type) : null;
+    const own = horse?.strides[entry];
+    if (own?.source === 'tested') return `tested: ${format(own.normalM)}`;
     return stride ? `usually ${format(stride.normalM)}` : '';
   };
 
@@ -66,8 +93,14 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
         data={HORSE_TYPES.map(value => ({ value, label: TYPE_LABELS[value] }))}
         {...form.getInputProps('type')}
       />
+      <SimpleGrid cols={{ base: 1, xs: 3 }} spacing="sm">
+        <TextInput label="Born in" placeholder="2014" {...form.getInputProps('bornYear')} />
+        <Select label="Has learned" data={LEVELS} {...form.getInputProps('level')} />
+        <Select label="Stiff side" data={STIFF_SIDES} {...form.getInputProps('stiffSide')} />
+      </SimpleGrid>
+      <Textarea label="Notes" autosize minRows={2} maxRows={6} {...form.getInputProps('notes')} />
       <Text size="sm" c="slate.7">
-        Normal strides, where you know them. Left empty, a stride is reckoned from height and type.
+        Normal strides, where you know them. Left empty, a stride is reckoned from a test, or else from height and type.
       </Text>
       <SimpleGrid cols={{ base: 1, xs: 2 }} spacing="sm" verticalSpacing="xs">
         {TYPED_STRIDES.map(({ entry, label }) => (

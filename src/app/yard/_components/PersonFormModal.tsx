@@ -26,7 +26,7 @@ export function PersonFormModal({ person, opened, onClose }: PersonFormModalProp
       id: person?.id,
       name: person?.name ?? '',
       role: person?.role ?? 'rider',
-      stepLength: person?.stepLengthM ? format(person.stepLengthM) : '',
+      stepLength: person?.typedStepM ? format(person.typedStepM) : '',
     },
     validate: zod4Resolver(personForm(unit)),
   });
@@ -51,7 +51,7 @@ export function PersonFormModal({ person, opened, onClose }: PersonFormModalProp
       />
       <TextInput
         label="Own step"
-        description="One step, heel to heel, as they walk a distance. Leave empty if nobody has measured it."
+        description="One step, heel to heel, as they walk a distance. Left empty, walks over a taped length say it."
         placeholder="88 cm"
         {...form.getInputProps('stepLength')}
       />

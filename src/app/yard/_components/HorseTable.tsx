@@ -1,0 +1,93 @@
+'use client';
+
+import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { profileStride } from '@/core';
+import { Button, Table, Text } from '@mantine/core';
+import Link from 'next/link';
+import { TYPE_LABELS } from '../typeLabels';
+import type { HorseFigures } from '../yardFigures';
+import { RowActions } from './RowActions';
+import { Section } from './Section';
+import classes from './YardBoard.module.css';
+
+const SHOWN = ['walk-poles', 'trot-poles', 'canter-poles', 'course-canter'] as const;
+
+type HorseTableProps = { horses: HorseFigures[]; filtered: boolean; onOpen: (horse?: HorseFigures) => void };
+
+/** The horses, each with the strides that spacings are made from. */
+export function HorseTable({ horses, filtered, onOpen }: HorseTableProps) {
+  return (
+    <Section title="Horses" addLabel="Add a horse" onAdd={() => onOpen()}>
+      {horses.length === 0 && !filtered && (
+        <EmptyState title="No horses yet" action={<Button onClick={() => onOpen()}>Add the first horse</Button>}>
+          A horse’s height and type are enough to begin: Roan knows what stride to expect, and you can type in what you
+          have measured.
+        </EmptyState>
+      )}
+      {horses.length === 0 && filtered && (
+        <Text size="sm" c="slate.7">
+          No horse is called that.
+        </Text>
+      )}
+      {horses.length > 0 && (
+        <Table.ScrollContainer minWidth={600}>
+          <Table verticalSpacing="xs">
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th>Horse</Table.Th>
+                <Table.Th>Walk step</Table.Th>
+                <Table.Th>Trot step</Table.Th>
+                <Table.Th>Canter, poles</Table.Th>
+                <Table.Th>Canter, fences</Table.Th>
+                <Table.Th />
+              </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
+              {horses.map(horse => (
+                <HorseRow key={horse.id} horse={horse} onOpen={onOpen} />
+              ))}
+            </Table.Tbody>
+          </Table>
+          <Text size="xs" c="slate.7" mt={4}>
+            <span className={classes.own}>Bold</span>: this horse’s own. Plain: what practice expects of its height and
+            type.
+          </Text>
+        </Table.ScrollContainer>
+      )}
+    </Section>
+  );
+}
+
+function HorseRow({ horse, onOpen }: { horse: HorseFigures; onOpen: (horse: HorseFigures) => void }) {
+  const { format } = useLengths();
+  return (
+    <Table.Tr className={horse.archived ? classes.archived : undefined}>
+      <Table.Td>
+        <Link href={`/yard/horses/${horse.id}`} className={classes.name}>
+          {horse.name}
+        </Link>
+        <Text size="sm" c="slate.7">
+          {horse.heightText} · {Math.round(horse.heightM * 100)} cm · {TYPE_LABELS[horse.type]}
+        </Text>
+      </Table.Td>
+      {SHOWN.map(entry => {
+        const stride = profileStride(horse, entry);
+        return (
+          <Table.Td key={entry} className={stride?.source === 'default' ? classes.usual : classes.own}>
+            {stride ? format(stride.normalM) : ''}
+          </Table.Td>
+        );
+      })}
+      <Table.Td>
+        <RowActions
+          kind="horse"
+          id={horse.id}
+          name={horse.name}
+          archived={horse.archived}
+          onChange={() => onOpen(horse)}
+        />
+      </Table.Td>
+    </Table.Tr>
+  );
+}

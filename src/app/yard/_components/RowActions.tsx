@@ -1,0 +1,50 @@
+'use client';
+
+import type { Archivable } from '@/data/queries/archive';
+import { Button, Group } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { useTransition } from 'react';
+import { archiveAction } from '../actions';
+
+type RowActionsProps = {
+  kind: Archivable;
+  id: string;
+  /** What the row is called: "Quill", "Lou and Pepper". */
+  name: string;
+  archived: boolean;
+  /** Opens the form to change it; pairs have none. */
+  onChange?: () => void;
+};
+
+/** What can be done with a row: change it, put it away, take it back. Nothing is ever deleted. */
+export function RowActions({ kind, id, name, archived, onChange }: RowActionsProps) {
+  const [pending, startTransition] = useTransition();
+  const archive = () =>
+    startTransition(async () => {
+      const outcome = await archiveAction({ kind, id, archived: !archived }).catch(() => null);
+      const done = archived ? `${name} is back.` : `${name} is put away. All records stay.`;
+      notifications.show({
+        message: outcome?.ok ? done : (outcome?.problem ?? 'The server did not answer; nothing was changed.'),
+        color: outcome?.ok ? undefined : 'chestnut',
+      });
+    });
+  return (
+    <Group gap={2} wrap="nowrap" justify="flex-end">
+      {onChange && !archived && (
+        <Button size="compact-sm" variant="subtle" onClick={onChange} aria-label={`Change ${name}`}>
+          Change
+        </Button>
+      )}
+      <Button
+        size="compact-sm"
+        variant="subtle"
+        color="slate"
+        loading={pending}
+        onClick={archive}
+        aria-label={archived ? `Take ${name} back` : `Put ${name} away`}
+      >
+        {archived ? 'Take back' : 'Put away'}
+      </Button>
+    </Group>
+  );
+}

@@ -1,0 +1,143 @@
+import { randomUUID } from 'node:crypto';
+import {
+  readStrideTest,
+  STRIDE_ENTRY_KEYS,
+  type ProfileStride,
+  type StrideEntryKey,
+  type StrideTestReading,
+  type TestLane,
+  type TestPass,
+} from '@/core';
+import { and, asc, eq, isNull } from 'drizzle-orm';
+import { z } from 'zod';
+import type { RoanDatabase } from '../openDatabase';
+import { horses, people, strideRanges, strideTestPasses, strideTests } from '../schema';
+import type { Transaction } from '../writeQueue';
+
+export type TestMoment = 'before' | 'after' | 'apart';
+export const TEST_MOMENTS: readonly TestMoment[] = ['before', 'after', 'apart'];
+
+/** How a test went, each 1 to 5, or null where nobody said. */
+export type TestQuality = { rhythm: number | null; roundness: number | null; balance: number | null };
+
+export type StrideTest = TestQuality & {
+  id: string;
+  horseId: string;
+  riderId: string | null;
+  riderName: string | null;
+  entry: StrideEntryKey;
+  lane: TestLane;
+  /** Whose steps an untaped lane was walked in. */
+  stepperId: string | null;
+  moment: TestMoment;
+  note: string;
+  testedAtMs: number;
+  passes: TestPass[];
+  reading: StrideTestReading;
+  /** The range that this test gave the profile and that still stands; null where it gave none. */
+  rangeId: string | null;
+};
+
+const Entry = z.enum(STRIDE_ENTRY_KEYS);
+
+/** The tests of a horse, earliest first, with what they come to. */
+export async function listStrideTests(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  horseId: string,
+): Promise<StrideTest[]> {
+  const rows = await db
+    .select({ test: strideTests, riderName: people.name })
+    .from(strideTests)
+    .leftJoin(people, eq(people.id, strideTests.riderId))
+    .where(and(eq(strideTests.yardId, yardId), eq(strideTests.horseId, horseId), isNull(strideTests.archivedAt)))
+    .orderBy(asc(strideTests.testedAt));
+  const passRows = await db
+    .select({ pass: strideTestPasses })
+    .from(strideTestPasses)
+    .innerJoin(strideTests, eq(strideTests.id, strideTestPasses.testId))
+    .where(and(eq(strideTests.yardId, yardId), eq(strideTests.horseId, horseId)))
+    .orderBy(asc(strideTestPasses.position));
+  const ranges = await db
+    .select({ id: strideRanges.id, testId: strideRanges.testId })
+    .from(strideRanges)
+    .where(and(eq(strideRanges.horseId, horseId), isNull(strideRanges.withdrawnAt)));
+  return rows.map(({ test, riderName }) => {
+    const passes = passRows
+      .filter(({ pass }) => pass.testId === test.id)
+      .map(({ pass: { pace, count, part, voided } }) => ({ pace, count, part, voided }));
+    const lane = laneOf(test.laneM, test.laneSteps);
+    const { id, riderId, moment, note, stepperId, rhythm, roundness, balance } = test;
+    return {
+      ...{ id, horseId, riderId, riderName, moment, note, stepperId, rhythm, roundness, balance, lane, passes },
+      entry: Entry.parse(test.entry),
+      testedAtMs: test.testedAt.getTime(),
+      reading: readStrideTest(lane, passes),
+      rangeId: ranges.find(range => range.testId === id)?.id ?? null,
+    };
+  });
+}
+
+function laneOf(laneM: number | null, laneSteps: number | null): TestLane {
+  return laneM === null ? { kind: 'steps', steps: laneSteps ?? 1 } : { kind: 'taped', lengthM: laneM };
+}
+
+export type StrideTestDetails = TestQuality & {
+  id: string;
+  horseId: string;
+  riderId: string | null;
+  entry: StrideEntryKey;
+  lane: TestLane;
+  stepperId: string | null;
+  moment: TestMoment;
+  note: string;
+  testedAtMs: number;
+  passes: TestPass[];
+};
+
+/**
+ * Keeps a test with its passes; sent again with the same id it is kept once.
+ * @returns whether its horse is of this yard
+ */
+export async function addStrideTest(tx: Transaction, yardId: string, details: StrideTestDetails): Promise<boolean> {
+  const { id, lane, passes, testedAtMs, ...test } = details;
+  const [horse] = await tx
+    .select({ id: horses.id })
+    .from(horses)
+    .where(and(eq(horses.yardId, yardId), eq(horses.id, test.horseId)));
+  if (!horse) return false;
+  const [already] = await tx.select({ id: strideTests.id }).from(strideTests).where(eq(strideTests.id, id));
+  if (already) return true;
+  await tx.insert(strideTests).values({
+    ...{ ...test, id, yardId, testedAt: new Date(testedAtMs) },
+    laneM: lane.kind === 'taped' ? lane.lengthM : null,
+    laneSteps: lane.kind === 'steps' ? lane.steps : null,
+  });
+  await tx
+    .insert(strideTestPasses)
+    .values(passes.map((pass, position) => ({ ...pass, id: randomUUID(), yardId, testId: id, position })));
+  return true;
+}
+
+/** Gives the profile what a test, or a suggestion that rests on it, says of an entry. */
+export async function addTestedStride(
+  tx: Transaction,
+  yardId: string,
+  range: { horseId: string; testId: string; entry: StrideEntryKey; stride: ProfileStride },
+): Promise<void> {
+  const { horseId, testId, entry, stride } = range;
+  await tx.insert(strideRanges).values({
+    ...{ id: randomUUID(), yardId, horseId, testId, entry, source: 'tested' },
+    ...{ shortM: stride.shortM, normalM: stride.normalM, longM: stride.longM },
+    lowM: stride.interval?.lowM ?? null,
+    highM: stride.interval?.highM ?? null,
+  });
+}
+
+/** Takes back everything that a test gave the profile; what stood before counts again. */
+export async function withdrawTestedStrides(tx: Transaction, yardId: string, testId: string): Promise<void> {
+  await tx
+    .update(strideRanges)
+    .set({ withdrawnAt: new Date() })
+    .where(and(eq(strideRanges.yardId, yardId), eq(strideRanges.testId, testId), isNull(strideRanges.withdrawnAt)));
+}

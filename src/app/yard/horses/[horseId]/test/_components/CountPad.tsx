@@ -1,0 +1,97 @@
+'use client';
+
+import { CommitField } from '@/components/CommitField/CommitField';
+import { TEST_PACES, type TestPace } from '@/core';
+import { Button, Group, SegmentedControl } from '@mantine/core';
+import { useEffect } from 'react';
+import type { DraftChange, TestDraft } from '../_state/testDraft';
+import classes from './StrideTestBoard.module.css';
+
+type CountPadProps = { draft: TestDraft; change: (step: DraftChange) => void };
+
+const PARTS = [
+  { value: 'none', label: 'Not noted' },
+  { value: '0', label: 'None' },
+  { value: '0.25', label: '¼' },
+  { value: '0.5', label: '½' },
+  { value: '0.75', label: '¾' },
+];
+
+/** A tap, or the space bar, each time the named foot lands between the lines; or the count typed. */
+export function CountPad({ draft, change }: CountPadProps) {
+  useSpaceBar(() => change({ kind: 'tap' }));
+  return (
+    <section aria-label="The pass" className={classes.card}>
+      <SegmentedControl
+        fullWidth
+        size="md"
+        aria-label="Pace"
+        value={draft.pace}
+        onChange={pace => change({ kind: 'pace', pace: pace as TestPace })}
+        data={TEST_PACES.map(value => ({ value, label: value[0]!.toUpperCase() + value.slice(1) }))}
+      />
+      <button
+        type="button"
+        className={classes.pad}
+        onClick={() => change({ kind: 'tap' })}
+        aria-label="The foot landed"
+      >
+        <strong aria-live="polite">{draft.count}</strong>
+        <span>tap, or press the space bar, each time the foot lands</span>
+      </button>
+      <Group gap="sm" align="flex-end">
+        <Button size="md" disabled={draft.count === 0} onClick={() => change({ kind: 'keep', voided: false })}>
+          Keep this pass
+        </Button>
+        <Button size="md" variant="default" onClick={() => change({ kind: 'keep', voided: true })}>
+          Void: the gait broke
+        </Button>
+        <Button size="md" variant="subtle" disabled={draft.count === 0} onClick={() => change({ kind: 'untap' })}>
+          One back
+        </Button>
+        <Button size="md" variant="subtle" disabled={draft.count === 0} onClick={() => change({ kind: 'start-again' })}>
+          From none
+        </Button>
+      </Group>
+      <Group gap="md" align="flex-end" mt="sm">
+        <CommitField
+          label="Or type the count"
+          text={draft.count === 0 ? '' : String(draft.count)}
+          read={text => {
+            const count = /^\s*\d{1,3}\s*$/.test(text) ? Number(text) : Number.NaN;
+            return count >= 1 && count <= 200
+              ? { ok: true, value: count }
+              : { ok: false, reason: 'A count is a whole number from 1 to 200.' };
+          }}
+          onCommit={count => {
+            change({ kind: 'count', count });
+            return null;
+          }}
+        />
+        <div>
+          <span className={classes.label}>Part of a stride left at the finish</span>
+          <SegmentedControl
+            aria-label="Part of a stride at the finish"
+            value={draft.part === null ? 'none' : String(draft.part)}
+            onChange={part => change({ kind: 'part', part: part === 'none' ? null : Number(part) })}
+            data={PARTS}
+          />
+        </div>
+      </Group>
+    </section>
+  );
+}
+
+/** The space bar taps too, wherever no field or button has it. */
+function useSpaceBar(tap: () => void): void {
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const onPage = event.target === document.body || event.target === document.documentElement;
+      if (event.code !== 'Space' || event.repeat || !onPage) return;
+      event.preventDefault();
+      tap();
+    };
+    document.addEventListener('keydown', press);
+    return () => document.removeEventListener('keydown', press);
+  });
+}

@@ -1,0 +1,58 @@
+'use client';
+
+import { TEST_PACES, type StrideTestReading } from '@/core';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { Button, Table } from '@mantine/core';
+import type { DraftChange, TestDraft } from '../_state/testDraft';
+
+type PassTableProps = { draft: TestDraft; reading: StrideTestReading; change: (step: DraftChange) => void };
+
+const partText = (part: number | null) => (part === null || part === 0 ? '' : { 0.25: '¼', 0.5: '½', 0.75: '¾' }[part]);
+
+/** The passes pace by pace, void ones among them, each removable; and what each pace comes to. */
+export function PassTable({ draft, reading, change }: PassTableProps) {
+  const { format } = useLengths();
+  if (draft.passes.length === 0) return null;
+  return (
+    <Table verticalSpacing={4} mt="xs">
+      <Table.Thead>
+        <Table.Tr>
+          <Table.Th>Pace</Table.Th>
+          <Table.Th>Passes</Table.Th>
+          <Table.Th>Stride</Table.Th>
+        </Table.Tr>
+      </Table.Thead>
+      <Table.Tbody>
+        {TEST_PACES.map(pace => {
+          const stride = reading.paces[pace]?.stride;
+          return (
+            <Table.Tr key={pace}>
+              <Table.Td>{pace}</Table.Td>
+              <Table.Td>
+                {draft.passes.map(
+                  (pass, index) =>
+                    pass.pace === pace && (
+                      <Button
+                        key={index}
+                        size="compact-sm"
+                        mr={4}
+                        variant={pass.voided ? 'outline' : 'light'}
+                        color={pass.voided ? 'slate' : undefined}
+                        onClick={() => change({ kind: 'remove', index })}
+                        aria-label={`Remove the ${pace} pass of ${pass.count}${pass.voided ? ', void' : ''}`}
+                      >
+                        {pass.voided ? 'void' : `${pass.count}${partText(pass.part)}`} ×
+                      </Button>
+                    ),
+                )}
+              </Table.Td>
+              <Table.Td>
+                {stride ? `${format(stride.strideM)} (${format(stride.lowM)} to ${format(stride.highM)})` : ''}
+              </Table.Td>
+            </Table.Tr>
+          );
+        })}
+      </Table.Tbody>
+    </Table>
+  );
+}

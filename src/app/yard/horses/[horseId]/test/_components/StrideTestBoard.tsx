@@ -1,0 +1,101 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import type { Horse } from '@/data/queries/horses';
+import { readStrideTest } from '@/core';
+import { Alert, Button, Group } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { testSentences, type WordedTest } from '../../../../testWords';
+import { saveStrideTestAction } from '../actions';
+import { draftOnPaper } from '../_state/testDraft';
+import { useTestDraft } from '../_state/useTestDraft';
+import { CountPad } from './CountPad';
+import { PassTable } from './PassTable';
+import { ProfileChoices } from './ProfileChoices';
+import { QualityNotes } from './QualityNotes';
+import { StandInPanel } from './StandInPanel';
+import { TestSettings } from './TestSettings';
+import classes from './StrideTestBoard.module.css';
+
+export type TestPerson = { id: string; name: string; stepLengthM: number | null };
+
+type StrideTestBoardProps = {
+  horse: Horse;
+  people: TestPerson[];
+  /** The tests before, earliest first. */
+  earlier: WordedTest[];
+};
+
+/** A stride test from the first tap to what it would change in the profile. */
+export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps) {
+  const router = useRouter();
+  const { format, formatChange } = useLengths();
+  const { draft, change, startOver } = useTestDraft(horse.id, 'trot');
+  const [accepted, setAccepted] = useState<Record<string, boolean>>({});
+  const [problem, setProblem] = useState<string | null>(null);
+  const [sending, setSending] = useState(false);
+  if (!draft) return null;
+  const reading = readStrideTest(draft.lane, draft.passes);
+  const before = [...earlier].reverse().find(({ entry }) => entry === draft.entry) ?? null;
+  const said = testSentences({ entry: draft.entry, reading, day: 'today' }, before, horse, format, formatChange);
+  const counted = draft.passes.some(({ voided }) => !voided);
+
+  const save = async (entries: string[]) => {
+    setSending(true);
+    setProblem(null);
+    const test = draftOnPaper(draft, horse.id, Date.now());
+    const outcome = await saveStrideTestAction({ test, accepted: entries }).catch(() => null);
+    setSending(false);
+    if (!outcome?.ok)
+      return setProblem(outcome?.problem ?? 'The server did not answer. The test is still on this device: try again.');
+    startOver();
+    router.push(`/yard/horses/${horse.id}`);
+  };
+
+  return (
+    <div className={classes.board}>
+      <div className={classes.column}>
+        <TestSettings draft={draft} change={change} people={people} />
+        <CountPad draft={draft} change={change} />
+        <StandInPanel draft={draft} change={change} horseId={horse.id} />
+      </div>
+      <div className={classes.column}>
+        <section aria-label="What it comes to" className={classes.card}>
+          <h2>What it comes to</h2>
+          {said.length === 0 && <p className={classes.quiet}>Ride a normal pass, then a short and a long one.</p>}
+          <ul className={classes.said}>
+            {said.map(sentence => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+          <PassTable draft={draft} reading={reading} change={change} />
+        </section>
+        <QualityNotes draft={draft} change={change} />
+        <ProfileChoices
+          horse={horse}
+          draft={draft}
+          reading={reading}
+          accepted={accepted}
+          onAccept={(entry, on) => setAccepted(current => ({ ...current, [entry]: on }))}
+        >
+          {entries => (
+            <Group mt="sm">
+              <Button disabled={!counted} loading={sending} onClick={() => save(entries)}>
+                {entries.length > 0 ? 'Keep the test and change the profile' : 'Keep the test'}
+              </Button>
+              <Button variant="default" disabled={draft.passes.length === 0} onClick={startOver}>
+                Drop this test
+              </Button>
+            </Group>
+          )}
+        </ProfileChoices>
+        {problem && (
+          <Alert color="chestnut" role="alert">
+            {problem}
+          </Alert>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+'use client';
+
+import { CommitField } from '@/components/CommitField/CommitField';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { parseLength, type StrideEntryKey } from '@/core';
+import { Group, SegmentedControl, Select } from '@mantine/core';
+import { ENTRY_LABELS, LANE_ENTRIES } from '../../../../entryLabels';
+import type { DraftChange, TestDraft } from '../_state/testDraft';
+import type { TestPerson } from './StrideTestBoard';
+import classes from './StrideTestBoard.module.css';
+
+type TestSettingsProps = { draft: TestDraft; change: (step: DraftChange) => void; people: TestPerson[] };
+
+const SIXTY_FEET_M = 60 * 0.3048;
+const LANES = [
+  { value: '60ft', label: '60 ft' },
+  { value: '20m', label: '20 m' },
+  { value: 'other', label: 'Other length' },
+  { value: 'steps', label: 'Own steps' },
+];
+
+/** Gait, lane, who rides, and when in the day: everything that two tests have to share to compare. */
+export function TestSettings({ draft, change, people }: TestSettingsProps) {
+  const set = (changes: Extract<DraftChange, { kind: 'set' }>['changes']) => change({ kind: 'set', changes });
+  const who = people.map(({ id, name }) => ({ value: id, label: name }));
+  return (
+    <section aria-label="The test" className={classes.card}>
+      <Group align="flex-end" gap="sm">
+        <Select
+          label="Gait"
+          data={LANE_ENTRIES.map(value => ({ value, label: ENTRY_LABELS[value].replace(' in the lane', '') }))}
+          value={draft.entry}
+          onChange={entry => entry && set({ entry: entry as StrideEntryKey })}
+        />
+        <Select
+          label="Ridden by"
+          placeholder="Not said"
+          clearable
+          data={who}
+          value={draft.riderId}
+          onChange={riderId => set({ riderId })}
+        />
+        <SegmentedControl
+          aria-label="When in the day"
+          value={draft.moment}
+          onChange={moment => set({ moment: moment as TestDraft['moment'] })}
+          data={[
+            { value: 'before', label: 'Before schooling' },
+            { value: 'after', label: 'After' },
+            { value: 'apart', label: 'By itself' },
+          ]}
+        />
+      </Group>
+      <LaneSettings draft={draft} set={set} who={who} />
+    </section>
+  );
+}
+
+type LaneSettingsProps = {
+  draft: TestDraft;
+  set: (changes: Extract<DraftChange, { kind: 'set' }>['changes']) => void;
+  who: { value: string; label: string }[];
+};
+
+function LaneSettings({ draft, set, who }: LaneSettingsProps) {
+  const { unit, format } = useLengths();
+  const { lane } = draft;
+  const kind =
+    lane.kind === 'steps' ? 'steps' : lane.lengthM === 20 ? '20m' : lane.lengthM === SIXTY_FEET_M ? '60ft' : 'other';
+  const choose = (chosen: string) => {
+    if (chosen === 'steps') return set({ lane: { kind: 'steps', steps: 20 } });
+    const lengthM = { '60ft': SIXTY_FEET_M, '20m': 20, other: 25 }[chosen as '60ft' | '20m' | 'other'];
+    set({ lane: { kind: 'taped', lengthM } });
+  };
+  return (
+    <Group align="flex-end" gap="sm" mt="sm">
+      <SegmentedControl aria-label="The lane" value={kind} onChange={choose} data={LANES} />
+      {kind === 'other' && lane.kind === 'taped' && (
+        <CommitField
+          label="Length of the lane"
+          text={format(lane.lengthM)}
+          read={text => {
+            const read = parseLength(text, { defaultUnit: unit });
+            if (!read.ok) return read;
+            return read.lengthM >= 5 && read.lengthM <= 200
+              ? { ok: true, value: read.lengthM }
+              : { ok: false, reason: `A lane is ${format(5)} to ${format(200)} long.` };
+          }}
+          onCommit={lengthM => {
+            set({ lane: { kind: 'taped', lengthM } });
+            return null;
+          }}
+        />
+      )}
+      {lane.kind === 'steps' && (
+        <>
+          <CommitField
+            label="Steps in the lane"
+            text={String(lane.steps)}
+            read={text => {
+              const steps = /^\s*\d{1,3}\s*$/.test(text) ? Number(text) : Number.NaN;
+              return steps >= 3 && steps <= 400
+                ? { ok: true, value: steps }
+                : { ok: false, reason: 'A lane has 3 to 400 steps.' };
+            }}
+            onCommit={steps => {
+              set({ lane: { kind: 'steps', steps } });
+              return null;
+            }}
+          />
+          <Select
+            label="Whose steps"
+            placeholder="Not said"
+            clearable
+            data={who}
+            value={draft.stepperId}
+            onChange={stepperId => set({ stepperId })}
+          />
+          <p className={classes.quiet}>An untaped lane compares only with itself: no length comes of it.</p>
+        </>
+      )}
+    </Group>
+  );
+}

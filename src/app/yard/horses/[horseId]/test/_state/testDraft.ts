@@ -1,0 +1,89 @@
+import type { StrideEntryKey, TestLane, TestPace, TestPass } from '@/core';
+import type { StrideTestOnPaper } from '@/files/strideTestForm';
+
+/** A test while it is ridden. It is kept on the device at every change, and sent when it is done. */
+export type TestDraft = {
+  id: string;
+  entry: StrideEntryKey;
+  lane: TestLane;
+  stepperId: string | null;
+  riderId: string | null;
+  moment: StrideTestOnPaper['moment'];
+  passes: TestPass[];
+  /** The pass that is being counted. */
+  pace: TestPace;
+  count: number;
+  part: number | null;
+  rhythm: number | null;
+  roundness: number | null;
+  balance: number | null;
+  note: string;
+};
+
+export type DraftChange =
+  | { kind: 'tap' }
+  | { kind: 'untap' }
+  | { kind: 'count'; count: number }
+  | { kind: 'part'; part: number | null }
+  | { kind: 'pace'; pace: TestPace }
+  | { kind: 'keep'; voided: boolean }
+  | { kind: 'start-again' }
+  | { kind: 'remove'; index: number }
+  | { kind: 'set'; changes: Partial<Omit<TestDraft, 'id' | 'passes' | 'count' | 'part' | 'pace'>> };
+
+const MOST_STRIDES = 200;
+
+export function newDraft(id: string, entry: StrideEntryKey): TestDraft {
+  return {
+    ...{ id, entry, stepperId: null, riderId: null, moment: 'apart', passes: [], pace: 'normal', count: 0, part: null },
+    ...{ rhythm: null, roundness: null, balance: null, note: '' },
+    lane: { kind: 'taped', lengthM: 60 * 0.3048 },
+  };
+}
+
+/** The draft after a change; what makes no sense leaves it as it was. */
+export function changeDraft(draft: TestDraft, change: DraftChange): TestDraft {
+  switch (change.kind) {
+    case 'tap':
+      return { ...draft, count: Math.min(MOST_STRIDES, draft.count + 1) };
+    case 'untap':
+      return { ...draft, count: Math.max(0, draft.count - 1) };
+    case 'count':
+      return Number.isInteger(change.count) && change.count >= 0 && change.count <= MOST_STRIDES
+        ? { ...draft, count: change.count }
+        : draft;
+    case 'part':
+      return { ...draft, part: change.part };
+    case 'pace':
+      return { ...draft, pace: change.pace };
+    case 'keep':
+      return keepPass(draft, change.voided);
+    case 'start-again':
+      return { ...draft, count: 0, part: null };
+    case 'remove':
+      return { ...draft, passes: draft.passes.filter((_, index) => index !== change.index) };
+    case 'set':
+      return { ...draft, ...change.changes };
+  }
+}
+
+/** A void pass may have no count: it was broken off before the first stride in the lane. */
+function keepPass(draft: TestDraft, voided: boolean): TestDraft {
+  if (draft.count === 0 && !voided) return draft;
+  const { pace, count, part } = draft;
+  return {
+    ...draft,
+    passes: [...draft.passes, { pace, count: Math.max(1, count), part, voided }],
+    count: 0,
+    part: null,
+  };
+}
+
+/** The test as it is sent. */
+export function draftOnPaper(draft: TestDraft, horseId: string, testedAtMs: number): StrideTestOnPaper {
+  const { id, entry, lane, stepperId, riderId, moment, passes, rhythm, roundness, balance, note } = draft;
+  return {
+    ...{ id, horseId, entry, lane, riderId, moment, passes, rhythm, roundness, balance, note, testedAtMs },
+    stepperId: lane.kind === 'steps' ? stepperId : null,
+  };
+}

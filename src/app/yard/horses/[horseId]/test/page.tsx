@@ -1,0 +1,44 @@
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { listPeople } from '@/data/queries/people';
+import { findHorse } from '@/data/queries/horses';
+import { listStrideTests } from '@/data/queries/strideTests';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { present } from '../../../../_server/present';
+import { yardContext } from '../../../../_server/yardContext';
+import { yardTime } from '../../../../_server/yardTime';
+import { StrideTestBoard } from './_components/StrideTestBoard';
+
+export const metadata: Metadata = { title: 'Stride test' };
+
+export default async function StrideTestPage({ params }: { params: Promise<{ horseId: string }> }) {
+  const { horseId } = await params;
+  const { db, yard } = await yardContext();
+  const horse = await findHorse(db, yard.id, horseId);
+  if (!horse) notFound();
+  const [people, tests] = await Promise.all([listPeople(db, yard.id), listStrideTests(db, yard.id, horseId)]);
+  return (
+    <>
+      <PageHead
+        title={`Stride test: ${horse.name}`}
+        sub="One named foot, counted each time it lands between the two lines."
+        actions={
+          <LinkButton href={`/yard/horses/${horse.id}`} variant="default">
+            To {horse.name}’s page
+          </LinkButton>
+        }
+      />
+      <StrideTestBoard
+        key={horse.id}
+        horse={horse}
+        people={present(people).map(({ id, name, stepLengthM }) => ({ id, name, stepLengthM }))}
+        earlier={tests.map(({ entry, reading, testedAtMs }) => ({
+          entry,
+          reading,
+          day: yardTime(testedAtMs, yard.timeZone, 'D MMMM'),
+        }))}
+      />
+    </>
+  );
+}

@@ -1,0 +1,87 @@
+import { defaultStride, type HorseProfile, type PaceReading, type StrideTestReading, type TestPace } from '@/core';
+import type { StrideEntryKey } from '@/core';
+
+type Format = (lengthM: number) => string;
+
+/** A test as the sentences need it. */
+export type WordedTest = { entry: StrideEntryKey; reading: StrideTestReading; day: string };
+
+const count = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
+const strideCount = (value: number) => `${count(value)} ${value === 1 ? 'stride' : 'strides'}`;
+
+/**
+ * What a test says, in sentences: the stride with its interval, how it compares with the test before and with practice,
+ * and how far the stride can be changed.
+ */
+export function testSentences(
+  test: WordedTest,
+  before: WordedTest | null,
+  horse: HorseProfile,
+  format: Format,
+  formatChange: Format,
+): string[] {
+  const { normal } = test.reading.paces;
+  return [
+    ...(normal ? [strideSentence('normal', normal, format)] : []),
+    ...(normal && before?.reading.paces.normal
+      ? [comparison(normal, before.reading.paces.normal, before.day, formatChange)]
+      : []),
+    ...(normal?.stride ? usualSentence(test.entry, normal.stride.strideM, horse, format) : []),
+    ...adjustabilitySentence(test, before),
+  ];
+}
+
+/** The stride of a pace: "Normal: 2.61 m, between 2.50 and 2.72 m, from 3 passes." */
+export function strideSentence(
+  pace: TestPace,
+  { passes, voided, strides, stride }: PaceReading,
+  format: Format,
+): string {
+  const name = pace[0]!.toUpperCase() + pace.slice(1);
+  const from = `from ${passes} ${passes === 1 ? 'pass' : 'passes'}${voided > 0 ? `, ${voided} void` : ''}`;
+  if (!stride) return `${name}: ${count(strides.mean)} strides in the lane, ${from}.`;
+  const { strideM, lowM, highM } = stride;
+  return `${name}: ${format(strideM)}, between ${format(lowM)} and ${format(highM)}, ${from}.`;
+}
+
+/** Differences that the two intervals leave room for are not told as changes. */
+function comparison(now: PaceReading, then: PaceReading, day: string, formatChange: Format): string {
+  if (!now.stride || !then.stride) {
+    const more = now.strides.mean - then.strides.mean;
+    if (Boolean(now.stride) !== Boolean(then.stride))
+      return `The test of ${day} was in another lane: the two do not compare.`;
+    return more === 0
+      ? `As many strides as on ${day}.`
+      : `${strideCount(Math.abs(more))} ${more > 0 ? 'more' : 'fewer'} than on ${day}.`;
+  }
+  const changeM = now.stride.strideM - then.stride.strideM;
+  const half = ({ lowM, highM }: { lowM: number; highM: number }) => (highM - lowM) / 2;
+  const told = Math.abs(changeM) > Math.hypot(half(now.stride), half(then.stride));
+  return told
+    ? `That is ${formatChange(changeM)} against ${day}: more than the counts leave to chance.`
+    : `Against ${day} it is ${formatChange(changeM)}, which the counts cannot tell from chance.`;
+}
+
+function usualSentence(entry: StrideEntryKey, strideM: number, horse: HorseProfile, format: Format): string[] {
+  const usual = defaultStride(entry, horse.heightM, horse.type);
+  if (!usual) return [];
+  const percent = Math.round((strideM / usual.normalM - 1) * 100);
+  const against = percent === 0 ? 'just that' : `${Math.abs(percent)} % ${percent > 0 ? 'longer' : 'shorter'}`;
+  return [`Practice expects ${format(usual.normalM)} of its height and type: this is ${against}.`];
+}
+
+function adjustabilitySentence({ reading }: WordedTest, before: WordedTest | null): string[] {
+  const { adjustability } = reading;
+  if (!adjustability) return [];
+  const was = before?.reading.adjustability ?? null;
+  const change = was ? adjustability.strides - was.strides : 0;
+  const compared =
+    was && before
+      ? change === 0
+        ? `, as on ${before.day}`
+        : `, ${count(Math.abs(change))} ${change > 0 ? 'more' : 'fewer'} than on ${before.day}`
+      : '';
+  return [
+    `Adjustability: ${count(adjustability.strides)} strides between short and long${compared}; the long stride is ${adjustability.ratio.toFixed(2)} times the short one.`,
+  ];
+}

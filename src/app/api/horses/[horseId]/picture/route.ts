@@ -1,0 +1,61 @@
+import { yardContext } from '@/app/_server/yardContext';
+import { DatabaseRefused } from '@/data/databaseRefused';
+import { findHorse } from '@/data/queries/horses';
+import { findPicture, removePicture, savePicture, type PictureMime } from '@/data/queries/horsePictures';
+
+type Context = { params: Promise<{ horseId: string }> };
+
+const MOST_BYTES = 3 * 1024 * 1024;
+
+/** How a picture begins, by kind: what it says it is has to be what it is. */
+const BEGINS: Record<PictureMime, (bytes: Buffer) => boolean> = {
+  'image/jpeg': bytes => bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff])),
+  'image/png': bytes => bytes.subarray(0, 4).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47])),
+  'image/webp': bytes =>
+    bytes.subarray(0, 4).toString('latin1') === 'RIFF' && bytes.subarray(8, 12).toString('latin1') === 'WEBP',
+};
+
+export async function GET(_: Request, { params }: Context) {
+  const { horseId } = await params;
+  const { db, yard } = await yardContext();
+  const picture = await findPicture(db, yard.id, horseId);
+  if (!picture) return Response.json({ problem: 'This horse has no picture.' }, { status: 404 });
+  return new Response(new Uint8Array(picture.bytes), {
+    headers: {
+      'content-type': picture.mime,
+      'x-content-type-options': 'nosniff',
+      'cache-control': 'private, max-age=31536000, immutable',
+    },
+  });
+}
+
+/** Keeps a picture; nothing is changed where it is too large or not what it says. */
+export async function PUT(request: Request, { params }: Context) {
+  const { horseId } = await params;
+  const bytes = Buffer.from(await request.arrayBuffer());
+  if (bytes.length > MOST_BYTES) return Response.json({ problem: 'A picture has at most 3 MB.' }, { status: 413 });
+  const mime = (Object.keys(BEGINS) as PictureMime[]).find(kind => kind === request.headers.get('content-type'));
+  if (!mime || !BEGINS[mime](bytes))
+    return Response.json({ problem: 'This is no JPEG, PNG or WebP picture.' }, { status: 415 });
+  return changing(horseId, ({ write, yard }) => write(tx => savePicture(tx, yard.id, horseId, { mime, bytes })));
+}
+
+export async function DELETE(_: Request, { params }: Context) {
+  const { horseId } = await params;
+  return changing(horseId, ({ write, yard }) => write(tx => removePicture(tx, yard.id, horseId)));
+}
+
+type YardContext = Awaited<ReturnType<typeof yardContext>>;
+
+async function changing(horseId: string, change: (context: YardContext) => Promise<void>): Promise<Response> {
+  try {
+    const context = await yardContext();
+    if (!(await findHorse(context.db, context.yard.id, horseId)))
+      return Response.json({ problem: 'This horse is not in the yard any more.' }, { status: 404 });
+    await change(context);
+    return Response.json({ kept: true });
+  } catch (error) {
+    if (error instanceof DatabaseRefused) return Response.json({ problem: error.message }, { status: 503 });
+    throw error;
+  }
+}

@@ -1,0 +1,26 @@
+import type { RiddenLayout } from '@/data/queries/ridden';
+import Link from 'next/link';
+import classes from '../page.module.css';
+
+type RiddenListProps = { ridden: (RiddenLayout & { day: string })[] };
+
+/** The pairs and layouts that a horse has been ridden in. */
+export function RiddenList({ ridden }: RiddenListProps) {
+  return (
+    <section aria-label="Ridden" className={classes.card}>
+      <h2>Ridden</h2>
+      {ridden.length === 0 && <p className={classes.quiet}>Nothing yet: passes recorded in Ride appear here.</p>}
+      <ul className={classes.list}>
+        {ridden.map(({ pairId, layoutId, riderName, layoutName, passes, day }) => (
+          <li key={`${pairId}-${layoutId}`}>
+            <Link href={`/plan/${layoutId}`}>{layoutName}</Link> with{' '}
+            <Link href={`/review/${pairId}`}>{riderName}</Link>
+            <p className={classes.quiet}>
+              {passes} {passes === 1 ? 'pass' : 'passes'}, last on {day}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,123 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { defaultStride, type HorseProfile, type StrideEntryKey, type StrideTestReading } from '@/core';
+import { extent } from 'd3-array';
+import { scaleLinear, scaleUtc } from 'd3-scale';
+import { line } from 'd3-shape';
+import { ENTRY_LABELS, LANE_ENTRIES } from '../../../entryLabels';
+import classes from '../page.module.css';
+
+type DatedTest = { id: string; entry: StrideEntryKey; reading: StrideTestReading; testedAtMs: number; day: string };
+
+type StrideHistoryProps = { tests: DatedTest[]; usual: HorseProfile };
+
+/** How the tested stride of each gait has gone over time. */
+export function StrideHistory({ tests, usual }: StrideHistoryProps) {
+  const tested = LANE_ENTRIES.map(entry => ({
+    entry,
+    tests: tests.filter(test => test.entry === entry && test.reading.paces.normal?.stride),
+  })).filter(gait => gait.tests.length > 0);
+  return (
+    <section aria-label="Stride tests over time" className={classes.card}>
+      <h2>Stride tests over time</h2>
+      {tested.length === 0 && (
+        <p className={classes.quiet}>No test in a taped lane yet: the first one begins the picture.</p>
+      )}
+      {tested.map(({ entry, tests: ofGait }) => (
+        <GaitHistory key={entry} entry={entry} tests={ofGait} usualM={usualOf(entry, usual)} />
+      ))}
+    </section>
+  );
+}
+
+function usualOf(entry: StrideEntryKey, { heightM, type }: HorseProfile): number | null {
+  return defaultStride(entry, heightM, type)?.normalM ?? null;
+}
+
+const SIZE = { width: 620, height: 190, left: 64, right: 16, top: 14, bottom: 26 };
+const DAY_MS = 24 * 3600 * 1000;
+
+type GaitHistoryProps = { entry: StrideEntryKey; tests: DatedTest[]; usualM: number | null };
+
+/** Normal strides with their intervals, and from short to long behind them; the dotted line is what practice expects. */
+function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
+  const { format } = useLengths();
+  const points = tests.map(({ id, testedAtMs, day, reading: { paces } }) => ({
+    ...{ id, testedAtMs, day },
+    ...paces.normal!.stride!,
+    shortM: paces.short?.stride?.strideM ?? null,
+    longM: paces.long?.stride?.strideM ?? null,
+  }));
+  const [first = 0, last = 0] = extent(points, ({ testedAtMs }) => testedAtMs);
+  const x = scaleUtc([first - 3 * DAY_MS, last + 3 * DAY_MS], [SIZE.left, SIZE.width - SIZE.right]);
+  const lengths = points.flatMap(({ lowM, highM, shortM, longM }) => [lowM, highM, shortM ?? lowM, longM ?? highM]);
+  const [least = 0, most = 1] = extent([...lengths, ...(usualM === null ? [] : [usualM])]);
+  const y = scaleLinear([least, most], [SIZE.height - SIZE.bottom, SIZE.top]).nice(4);
+  const path = line<(typeof points)[number]>(
+    point => x(point.testedAtMs),
+    point => y(point.strideM),
+  )(points);
+  const label = `${ENTRY_LABELS[entry]}: ${points.map(({ day, strideM }) => `${format(strideM)} on ${day}`).join(', ')}`;
+  return (
+    <figure style={{ margin: '0 0 0.75rem' }}>
+      <figcaption className={classes.quiet}>{ENTRY_LABELS[entry]}</figcaption>
+      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} className={classes.chart} role="img" aria-label={label}>
+        {y.ticks(4).map(tick => (
+          <g key={tick}>
+            <line x1={SIZE.left} x2={SIZE.width - SIZE.right} y1={y(tick)} y2={y(tick)} className={classes.grid} />
+            <text x={SIZE.left - 8} y={y(tick)} dy="0.35em" className={`${classes.axis} ${classes.axisEnd}`}>
+              {format(tick)}
+            </text>
+          </g>
+        ))}
+        {usualM !== null && (
+          <line
+            x1={SIZE.left}
+            x2={SIZE.width - SIZE.right}
+            y1={y(usualM)}
+            y2={y(usualM)}
+            className={classes.usualLine}
+          />
+        )}
+        {points.map(({ id, testedAtMs, lowM, highM, shortM, longM }) => (
+          <g key={id} transform={`translate(${x(testedAtMs)} 0)`}>
+            {shortM !== null && longM !== null && (
+              <path
+                d={`M-5 ${y(shortM)}h10M0 ${y(shortM)}V${y(longM)}M-5 ${y(longM)}h10`}
+                className={classes.reach}
+                fill="none"
+              />
+            )}
+            <line y1={y(lowM)} y2={y(highM)} className={classes.interval} />
+          </g>
+        ))}
+        {path && <path d={path} className={classes.thread} />}
+        {points.map(({ id, testedAtMs, strideM, day }) => (
+          <g key={id} transform={`translate(${x(testedAtMs)} ${y(strideM)})`}>
+            <circle r="5" className={classes.print} />
+            <title>{`${day}: ${format(strideM)}`}</title>
+          </g>
+        ))}
+        {dayLabels(points).map(({ id, testedAtMs, day }) => (
+          <text key={id} x={x(testedAtMs)} y={SIZE.height - 8} textAnchor="middle" className={classes.axis}>
+            {day.replace(/ \d{4}$/, '')}
+          </text>
+        ))}
+      </svg>
+    </figure>
+  );
+}
+
+/** A label needs about as much room as this share of the time there is. */
+const LABEL_SHARE = 1 / 9;
+
+/** As many day labels as fit beside each other, the last one always. */
+function dayLabels<Point extends { testedAtMs: number }>(points: readonly Point[]): Point[] {
+  const spanMs = points.length === 0 ? 0 : points[points.length - 1]!.testedAtMs - points[0]!.testedAtMs;
+  const kept: Point[] = [];
+  for (const point of [...points].reverse())
+    if (kept.length === 0 || kept[kept.length - 1]!.testedAtMs - point.testedAtMs > spanMs * LABEL_SHARE)
+      kept.push(point);
+  return kept;
+}

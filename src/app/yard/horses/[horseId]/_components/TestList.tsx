@@ -1,0 +1,87 @@
+'use client';
+
+import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import type { Horse } from '@/data/queries/horses';
+import type { StrideTest, TestMoment } from '@/data/queries/strideTests';
+import { Button } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { useTransition } from 'react';
+import { ENTRY_LABELS } from '../../../entryLabels';
+import { testSentences } from '../../../testWords';
+import { withdrawTestAction } from '../test/actions';
+import classes from '../page.module.css';
+
+type TestListProps = { horse: Horse; tests: (StrideTest & { day: string })[] };
+
+const MOMENT_WORDS: Record<TestMoment, string> = {
+  before: ', before schooling',
+  after: ', after schooling',
+  apart: '',
+};
+
+/** The stride tests in words, the newest first, each with what it gave the profile. */
+export function TestList({ horse, tests }: TestListProps) {
+  return (
+    <section aria-label="Stride tests" className={classes.card}>
+      <h2>Stride tests</h2>
+      {tests.length === 0 && (
+        <EmptyState
+          title="No stride test yet"
+          action={<LinkButton href={`/yard/horses/${horse.id}/test`}>Test the stride</LinkButton>}
+        >
+          Sixty feet, two cones at each end, and a count: after that every spacing is this horse’s own.
+        </EmptyState>
+      )}
+      <ul className={classes.list}>
+        {[...tests].reverse().map(test => (
+          <TestItem key={test.id} horse={horse} test={test} before={testBefore(tests, test)} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+type Dated = StrideTest & { day: string };
+
+/** The last test of the same gait before this one. */
+function testBefore(tests: readonly Dated[], test: Dated): Dated | null {
+  return tests.filter(({ entry, testedAtMs }) => entry === test.entry && testedAtMs < test.testedAtMs).at(-1) ?? null;
+}
+
+function TestItem({ horse, test, before }: { horse: Horse; test: Dated; before: Dated | null }) {
+  const { format, formatChange } = useLengths();
+  const [pending, startTransition] = useTransition();
+  const undo = () =>
+    startTransition(async () => {
+      const outcome = await withdrawTestAction(test.id).catch(() => null);
+      notifications.show({
+        message: outcome?.ok
+          ? 'The profile is as it was before this test. The test stays.'
+          : (outcome?.problem ?? 'The server did not answer; nothing was changed.'),
+      });
+    });
+  const quality = (['rhythm', 'roundness', 'balance'] as const).flatMap(key =>
+    test[key] === null ? [] : [`${key} ${test[key]}`],
+  );
+  return (
+    <li>
+      <strong>
+        {ENTRY_LABELS[test.entry]}, {test.day}
+        {MOMENT_WORDS[test.moment]}
+      </strong>
+      {test.riderName && <span className={classes.quiet}> ridden by {test.riderName}</span>}
+      {testSentences(test, before, horse, format, formatChange).map(sentence => (
+        <p key={sentence}>{sentence}</p>
+      ))}
+      {quality.length > 0 && <p className={classes.quiet}>Of 5: {quality.join(', ')}.</p>}
+      {test.note !== '' && <p className={classes.quiet}>“{test.note}”</p>}
+      {test.rangeId && (
+        <Button size="compact-sm" variant="light" loading={pending} onClick={undo}>
+          Take it out of the profile
+        </Button>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,61 @@
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { distanceCard, DISCLAIMER, profileStride, type School } from '@/core';
+import { findHorse } from '@/data/queries/horses';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { yardContext } from '../../../../_server/yardContext';
+import { CardTables } from './CardTables';
+import { PrintButton } from './PrintButton';
+
+export const metadata: Metadata = { title: 'Distance card' };
+
+const FT = 0.3048;
+/** Distances that are often set (common practice, no source): by the yard in feet, by the metre on courses. */
+const COMMON = {
+  feet: [10, 18, 21, 24, 30, 33, 36, 42, 48, 54, 60, 66, 72].map(feet => feet * FT),
+  metres: [3.1, 5.5, 7, 7.5, 8, 10, 10.5, 11, 14, 14.5, 18, 18.5, 21.5],
+};
+
+type CardPageProps = { params: Promise<{ horseId: string }>; searchParams: Promise<{ school?: string | string[] }> };
+
+/** One horse's distances on a page, to print and take along. */
+export default async function CardPage({ params, searchParams }: CardPageProps) {
+  const { horseId } = await params;
+  const { db, yard, unit } = await yardContext();
+  const horse = await findHorse(db, yard.id, horseId);
+  if (!horse) notFound();
+  const school: School = (await searchParams).school === 'two-metre' ? 'two-metre' : 'whole-stride';
+  const other = school === 'two-metre' ? 'whole-stride' : 'two-metre';
+  const stride = profileStride(horse, 'course-canter')!;
+  const common = unit === 'ft' || unit === 'yd' ? COMMON.feet : COMMON.metres;
+  return (
+    <>
+      <PageHead
+        title={`Distances for ${horse.name}`}
+        sub={
+          school === 'two-metre'
+            ? 'Between low fences, two metres to land and two to take off, more or less by height.'
+            : 'Between low fences, half a stride to land and half to take off.'
+        }
+        actions={
+          <>
+            <LinkButton href={`/yard/horses/${horse.id}/card?school=${other}`} variant="default">
+              {other === 'two-metre' ? 'In the two-metre school' : 'In the whole-stride school'}
+            </LinkButton>
+            <PrintButton />
+          </>
+        }
+      />
+      <CardTables card={distanceCard(stride, school, common)} stride={stride} poles={polesOf()} />
+      <p>{DISCLAIMER}</p>
+    </>
+  );
+
+  function polesOf() {
+    return (['walk-poles', 'trot-poles', 'canter-poles'] as const).map(entry => ({
+      entry,
+      ...profileStride(horse!, entry)!,
+    }));
+  }
+}

@@ -1,0 +1,42 @@
+import { and, asc, desc, eq, isNull, max, sql } from 'drizzle-orm';
+import type { RoanDatabase } from '../openDatabase';
+import { layoutVersions, pairs, passes, people } from '../schema';
+
+export type RiddenLayout = {
+  pairId: string;
+  riderName: string;
+  layoutId: string;
+  layoutName: string;
+  passes: number;
+  lastMs: number;
+};
+
+/** What a horse has ridden, with whom: layouts, passes and the last day, the newest first. */
+export async function riddenByHorse(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  horseId: string,
+): Promise<RiddenLayout[]> {
+  const last = max(passes.riddenAt);
+  const rows = await db
+    .select({
+      pairId: pairs.id,
+      riderName: people.name,
+      layoutId: layoutVersions.layoutId,
+      layoutName: max(layoutVersions.name),
+      passes: sql<number>`count(*)`.mapWith(Number),
+      last,
+    })
+    .from(passes)
+    .innerJoin(pairs, eq(pairs.id, passes.pairId))
+    .innerJoin(people, eq(people.id, pairs.riderId))
+    .innerJoin(layoutVersions, eq(layoutVersions.id, passes.layoutVersionId))
+    .where(and(eq(passes.yardId, yardId), eq(pairs.horseId, horseId), isNull(passes.undoneAt)))
+    .groupBy(pairs.id, people.name, layoutVersions.layoutId)
+    .orderBy(desc(last), asc(people.name));
+  return rows.map(row => ({
+    ...{ pairId: row.pairId, riderName: row.riderName, layoutId: row.layoutId, passes: row.passes },
+    layoutName: row.layoutName ?? '',
+    lastMs: row.last?.getTime() ?? 0,
+  }));
+}

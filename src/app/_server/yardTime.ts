@@ -9,3 +9,8 @@ dayjs.extend(timezone);
 export function yardTime(atMs: number, timeZone: string, format: string): string {
   return dayjs(atMs).tz(timeZone).format(format);
 }
+
+/** The year that the yard's calendar shows now. */
+export function yardYear(timeZone: string): number {
+  return dayjs().tz(timeZone).year();
+}

@@ -8,7 +8,7 @@ import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../../_server/yardContext';
-import { yardTime } from '../../../_server/yardTime';
+import { yardTime, yardYear } from '../../../_server/yardTime';
 import { TYPE_LABELS } from '../../typeLabels';
 import { HorsePicture } from './_components/HorsePicture';
 import { ProfileStrides, type ProfileRow } from './_components/ProfileStrides';
@@ -27,7 +27,7 @@ export async function generateMetadata({ params }: HorsePageProps): Promise<Meta
 
 export default async function HorsePage({ params }: HorsePageProps) {
   const { horseId } = await params;
-  const { db, yard, unit } = await yardContext();
+  const { db, yard } = await yardContext();
   const horse = await findHorse(db, yard.id, horseId);
   if (!horse) notFound();
   const [tests, history, ridden, pictures] = await Promise.all([
@@ -41,7 +41,7 @@ export default async function HorsePage({ params }: HorsePageProps) {
     <>
       <PageHead
         title={horse.name}
-        sub={aboutHorse(horse, Number(yardTime(Date.now(), yard.timeZone, 'YYYY')))}
+        sub={aboutHorse(horse, yardYear(yard.timeZone))}
         actions={
           <>
             <LinkButton href={`/yard/horses/${horse.id}/card`} variant="default">

@@ -1,6 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { nowMs } from '@/components/nowMs';
 import type { Horse } from '@/data/queries/horses';
 import { readStrideTest } from '@/core';
 import { Alert, Button, Group } from '@mantine/core';
@@ -44,7 +45,7 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
   const save = async (entries: string[]) => {
     setSending(true);
     setProblem(null);
-    const test = draftOnPaper(draft, horse.id, Date.now());
+    const test = draftOnPaper(draft, horse.id, nowMs());
     const outcome = await saveStrideTestAction({ test, accepted: entries }).catch(() => null);
     setSending(false);
     if (!outcome?.ok)

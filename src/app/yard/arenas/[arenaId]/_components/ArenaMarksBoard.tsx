@@ -1,0 +1,325 @@
+'use client';
+
+import { CommitField, type Read } from '@/components/CommitField/CommitField';
+import { newId } from '@/components/newId';
+import { Sand } from '@/components/Sand/Sand';
+import { sandView } from '@/components/Sand/sandView';
+import type { PointM } from '@/core';
+import type { NamedArena } from '@/data/queries/arenas';
+import type { ArenaMarks } from '@/files/arenaMarks';
+import { Alert, Button, Group, SegmentedControl, TextInput } from '@mantine/core';
+import { useRef, useState, type PointerEvent } from 'react';
+import { saveArenaMarksAction } from '../../../actions';
+import classes from './ArenaMarksBoard.module.css';
+
+type Tool = 'patch' | 'entrance' | 'home' | 'fall';
+
+const TOOLS: { value: Tool; label: string }[] = [
+  { value: 'patch', label: 'A bad patch' },
+  { value: 'entrance', label: 'The entrance' },
+  { value: 'home', label: 'The way home' },
+  { value: 'fall', label: 'The fall' },
+];
+const HINTS: Record<Tool, string> = {
+  patch: 'Tap the sand where it is deep, hard, wet or slipping.',
+  entrance: 'Tap the wall where one comes in.',
+  home: 'Tap towards the stable: horses draw on that way by themselves.',
+  fall: 'Tap the side that lies lowest: the way water would run.',
+};
+const NEW_PATCH_RADIUS_M = 2;
+const USUAL_FALL_PERCENT = 1.5;
+
+/** What is marked on an arena's sand; every mark is kept as it is made, and can be typed and taken away. */
+export function ArenaMarksBoard({ arena }: { arena: NamedArena }) {
+  const [marks, setMarks] = useState(arena.marks);
+  const [tool, setTool] = useState<Tool>('patch');
+  const [problem, setProblem] = useState<string | null>(null);
+  const sand = useRef<SVGSVGElement>(null);
+  const view = sandView(arena, 'along');
+  const saves = useRef(Promise.resolve());
+
+  /** Saves follow each other, so that the last one made is the last one kept. */
+  const save = (next: ArenaMarks) => {
+    setMarks(next);
+    saves.current = saves.current.then(async () => {
+      const outcome = await saveArenaMarksAction({ arenaId: arena.id, marks: next }).catch(() => null);
+      setProblem(
+        outcome?.ok ? null : (outcome?.problem ?? 'The server did not answer; the last mark is not kept yet.'),
+      );
+    });
+  };
+  const tapped = (event: PointerEvent<SVGSVGElement>) => {
+    const svg = sand.current;
+    const matrix = svg?.getScreenCTM();
+    if (!svg || !matrix) return;
+    const paper = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+    save(marked(arena, marks, tool, view.toSand({ x: paper.x, y: paper.y })));
+  };
+
+  return (
+    <div className={classes.board}>
+      <div>
+        <SegmentedControl
+          aria-label="What to mark"
+          value={tool}
+          onChange={value => setTool(value as Tool)}
+          data={TOOLS}
+        />
+        <p className={classes.quiet}>
+          {HINTS[tool]}{' '}
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() => save(marked(arena, marks, tool, placeByKey(arena)))}
+          >
+            Or put it at C, and type it right
+          </Button>
+        </p>
+        <div onPointerUp={event => tapped(event as unknown as PointerEvent<SVGSVGElement>)} className={classes.sand}>
+          <Sand ref={sand} arena={arena} view={view} label={`${arena.name}, seen from above, with what is marked`}>
+            <MarksDrawing arena={arena} marks={marks} />
+          </Sand>
+        </div>
+      </div>
+      <MarkList marks={marks} onChange={save} />
+      {problem && (
+        <Alert color="chestnut" role="alert">
+          {problem}
+          <Button ml="sm" size="xs" variant="default" onClick={() => save(marks)}>
+            Try again
+          </Button>
+        </Alert>
+      )}
+    </div>
+  );
+}
+
+/** Where a mark goes that no finger placed: at the far end, a little inside. */
+const placeByKey = ({ widthM, lengthM }: NamedArena): PointM => ({ xM: widthM / 2, yM: lengthM - 3 });
+
+const clamp = (value: number, most: number) => Math.round(Math.min(most, Math.max(0, value)) * 10) / 10;
+
+/** The marks after a tap with a tool. */
+function marked(arena: NamedArena, marks: ArenaMarks, tool: Tool, tap: PointM): ArenaMarks {
+  const at = { xM: clamp(tap.xM, arena.widthM), yM: clamp(tap.yM, arena.lengthM) };
+  switch (tool) {
+    case 'patch': {
+      const patch = { id: newId(), at, radiusM: NEW_PATCH_RADIUS_M, words: 'bad ground' };
+      return { ...marks, patches: [...marks.patches, patch] };
+    }
+    case 'entrance':
+      return { ...marks, entrance: atWall(arena, at) };
+    case 'home':
+      return { ...marks, homeFacingDeg: facingFromMiddle(arena, at) };
+    case 'fall':
+      return {
+        ...marks,
+        fall: { facingDeg: facingFromMiddle(arena, at), percent: marks.fall?.percent ?? USUAL_FALL_PERCENT },
+      };
+  }
+}
+
+/** The nearest place on the walls. */
+function atWall({ widthM, lengthM }: NamedArena, { xM, yM }: PointM): PointM {
+  const sides = [
+    { offM: xM, at: { xM: 0, yM } },
+    { offM: widthM - xM, at: { xM: widthM, yM } },
+    { offM: yM, at: { xM, yM: 0 } },
+    { offM: lengthM - yM, at: { xM, yM: lengthM } },
+  ];
+  return sides.reduce((a, b) => (b.offM < a.offM ? b : a)).at;
+}
+
+/** The way from the middle to a point, as a facing to the nearest five degrees. */
+function facingFromMiddle({ widthM, lengthM }: NamedArena, { xM, yM }: PointM): number {
+  const degrees = (Math.atan2(xM - widthM / 2, yM - lengthM / 2) * 180) / Math.PI;
+  return (((Math.round(degrees / 5) * 5) % 360) + 360) % 360;
+}
+
+function MarksDrawing({ arena, marks }: { arena: NamedArena; marks: ArenaMarks }) {
+  const view = sandView(arena, 'along');
+  const entrance = marks.entrance && view.toPaper(marks.entrance);
+  return (
+    <g>
+      {marks.patches.map(({ id, at, radiusM, words }) => {
+        const { x, y } = view.toPaper(at);
+        return (
+          <g key={id}>
+            <circle cx={x} cy={y} r={radiusM} className={classes.patch} />
+            <text x={x} y={y} dy="0.35em" className={classes.words}>
+              {words}
+            </text>
+          </g>
+        );
+      })}
+      {entrance && <circle cx={entrance.x} cy={entrance.y} r="0.9" className={classes.entrance} />}
+      {marks.homeFacingDeg !== null && (
+        <Pointer arena={arena} facingDeg={marks.homeFacingDeg} className={classes.home} words="home" share={0.32} />
+      )}
+      {marks.fall && (
+        <Pointer
+          arena={arena}
+          facingDeg={marks.fall.facingDeg}
+          className={classes.fall}
+          words={`falls ${marks.fall.percent} %`}
+          share={0.2}
+        />
+      )}
+    </g>
+  );
+}
+
+type PointerProps = {
+  arena: NamedArena;
+  facingDeg: number;
+  className: string | undefined;
+  words: string;
+  share: number;
+};
+
+/** An arrow from the middle of the sand. */
+function Pointer({ arena, facingDeg, className, words, share }: PointerProps) {
+  const view = sandView(arena, 'along');
+  const rad = (facingDeg * Math.PI) / 180;
+  const middle = { xM: arena.widthM / 2, yM: arena.lengthM / 2 };
+  const lengthM = Math.min(arena.widthM, arena.lengthM) * share;
+  const at = (aheadM: number, asideM: number) =>
+    view.toPaper({
+      xM: middle.xM + Math.sin(rad) * aheadM + Math.cos(rad) * asideM,
+      yM: middle.yM + Math.cos(rad) * aheadM - Math.sin(rad) * asideM,
+    });
+  const [tail, tip, left, right, label] = [
+    at(0, 0),
+    at(lengthM, 0),
+    at(lengthM - 1.2, 0.7),
+    at(lengthM - 1.2, -0.7),
+    at(lengthM + 1.6, 0),
+  ];
+  return (
+    <g>
+      <path
+        d={`M${tail.x} ${tail.y}L${tip.x} ${tip.y}M${left.x} ${left.y}L${tip.x} ${tip.y}L${right.x} ${right.y}`}
+        className={className}
+      />
+      <text x={label.x} y={label.y} dy="0.35em" className={classes.words}>
+        {words}
+      </text>
+    </g>
+  );
+}
+
+const number =
+  (what: string, least: number, most: number) =>
+  (text: string): Read<number> => {
+    const value = /^\s*\d{1,3}([.,]\d{1,2})?\s*$/.test(text) ? Number(text.replace(',', '.')) : Number.NaN;
+    return value >= least && value <= most
+      ? { ok: true, value }
+      : { ok: false, reason: `${what}: ${least} to ${most}.` };
+  };
+
+/** The marks as text: each to be typed or taken away. */
+function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: ArenaMarks) => void }) {
+  const { entrance, homeFacingDeg, fall, patches } = marks;
+  const none = !entrance && homeFacingDeg === null && !fall && patches.length === 0;
+  const changePatch = (id: string, changes: Partial<ArenaMarks['patches'][number]>) =>
+    onChange({ ...marks, patches: patches.map(patch => (patch.id === id ? { ...patch, ...changes } : patch)) });
+  const away = (label: string, next: ArenaMarks) => (
+    <Button size="compact-sm" variant="subtle" onClick={() => onChange(next)} aria-label={`Take away: ${label}`}>
+      Take away
+    </Button>
+  );
+  return (
+    <section aria-label="Marks" className={classes.card}>
+      <h2>Marks</h2>
+      {none && <p className={classes.quiet}>Nothing is marked yet.</p>}
+      {entrance && (
+        <Group justify="space-between">
+          <span>
+            Entrance at {entrance.xM} m across, {entrance.yM} m up
+          </span>
+          {away('the entrance', { ...marks, entrance: null })}
+        </Group>
+      )}
+      {homeFacingDeg !== null && (
+        <Group align="flex-end" justify="space-between">
+          <CommitField
+            label="Home lies at, degrees from “towards C”"
+            text={String(homeFacingDeg)}
+            read={number('A direction', 0, 359)}
+            onCommit={value => {
+              onChange({ ...marks, homeFacingDeg: value });
+              return null;
+            }}
+          />
+          {away('the way home', { ...marks, homeFacingDeg: null })}
+        </Group>
+      )}
+      {fall && (
+        <Group align="flex-end" justify="space-between">
+          <CommitField
+            label="The ground falls by, percent"
+            text={String(fall.percent)}
+            read={number('A fall', 0.1, 30)}
+            onCommit={percent => {
+              onChange({ ...marks, fall: { ...fall, percent } });
+              return null;
+            }}
+          />
+          {away('the fall', { ...marks, fall: null })}
+        </Group>
+      )}
+      {patches.map(({ id, words, radiusM, at }) => (
+        <Group key={id} align="flex-end" gap="xs" className={classes.patchRow}>
+          <PatchWords words={words} onCommit={changed => changePatch(id, { words: changed })} />
+          <CommitField
+            label="Across, m"
+            text={String(at.xM)}
+            read={number('A place', 0, 200)}
+            onCommit={xM => {
+              changePatch(id, { at: { ...at, xM } });
+              return null;
+            }}
+          />
+          <CommitField
+            label="Up from A, m"
+            text={String(at.yM)}
+            read={number('A place', 0, 200)}
+            onCommit={yM => {
+              changePatch(id, { at: { ...at, yM } });
+              return null;
+            }}
+          />
+          <CommitField
+            label="Radius, m"
+            text={String(radiusM)}
+            read={number('A radius', 0.5, 20)}
+            onCommit={value => {
+              changePatch(id, { radiusM: value });
+              return null;
+            }}
+          />
+          {away(words, { ...marks, patches: patches.filter(patch => patch.id !== id) })}
+        </Group>
+      ))}
+    </section>
+  );
+}
+
+function PatchWords({ words, onCommit }: { words: string; onCommit: (words: string) => void }) {
+  const [typed, setTyped] = useState(words);
+  const commit = () => {
+    const trimmed = typed.trim();
+    if (trimmed === '') setTyped(words);
+    else if (trimmed !== words) onCommit(trimmed);
+  };
+  return (
+    <TextInput
+      label="A bad patch"
+      maxLength={80}
+      value={typed}
+      onChange={event => setTyped(event.currentTarget.value)}
+      onBlur={commit}
+      onKeyDown={event => event.key === 'Enter' && commit()}
+    />
+  );
+}

@@ -1,12 +1,37 @@
-import { headingFromFacing, type HorseType, type PoleGait } from '@/core';
+import { headingFromFacing, type HorseLevel, type HorseType, type PoleGait } from '@/core';
+import { NO_MARKS, type ArenaMarks } from '@/files/arenaMarks';
+import type { KitKind } from '@/files/yardForms';
 import type { PersonRole } from '../queries/people';
 
 /** Teasel Bank: an invented yard with invented people and horses. */
 export const DEMO_YARD = { name: 'Teasel Bank', timeZone: 'Europe/London' };
 
+const marks = (own: Partial<ArenaMarks>): ArenaMarks => ({ ...NO_MARKS, ...own });
+
 export const DEMO_ARENAS = [
-  { key: 'lower', name: 'Lower school', widthM: 20, lengthM: 40, letters: '20x40' as const },
-  { key: 'field', name: 'Field arena', widthM: 35, lengthM: 60, letters: 'none' as const },
+  {
+    key: 'lower',
+    name: 'Lower school',
+    widthM: 20,
+    lengthM: 40,
+    letters: '20x40' as const,
+    boundary: 'walls' as const,
+    marks: marks({ entrance: { xM: 10, yM: 0 }, homeFacingDeg: 200 }),
+  },
+  {
+    key: 'field',
+    name: 'Field arena',
+    widthM: 35,
+    lengthM: 60,
+    letters: 'none' as const,
+    boundary: 'fence' as const,
+    marks: marks({
+      entrance: { xM: 35, yM: 12 },
+      homeFacingDeg: 110,
+      fall: { facingDeg: 270, percent: 1.5 },
+      patches: [{ id: 'deep', at: { xM: 6, yM: 44 }, radiusM: 3, words: 'deep after rain' }],
+    }),
+  },
 ];
 
 export const DEMO_PEOPLE: { key: string; name: string; role: PersonRole; stepLengthM: number | null }[] = [
@@ -14,17 +39,159 @@ export const DEMO_PEOPLE: { key: string; name: string; role: PersonRole; stepLen
   { key: 'ode', name: 'Ode Quillan', role: 'rider', stepLengthM: null },
   { key: 'bas', name: 'Bas Tamsin', role: 'rider', stepLengthM: null },
   { key: 'neve', name: 'Neve Arkwell', role: 'rider', stepLengthM: null },
-  { key: 'jory', name: 'Jory Pell', role: 'helper', stepLengthM: 0.81 },
+  { key: 'jory', name: 'Jory Pell', role: 'helper', stepLengthM: null },
 ];
 
-export const DEMO_HORSES: { key: string; name: string; heightM: number; type: HorseType; trotStepM?: number }[] = [
-  { key: 'thimble', name: 'Thimble', heightM: 1.18, type: 'pony' },
-  { key: 'barley', name: 'Barley', heightM: 1.45, type: 'cob' },
-  { key: 'quill', name: 'Quill', heightM: 1.6, type: 'all-round' },
-  { key: 'larkspur', name: 'Larkspur', heightM: 1.65, type: 'blood', trotStepM: 1.45 },
-  { key: 'osprey', name: 'Osprey', heightM: 1.75, type: 'warmblood' },
-  { key: 'tansy', name: 'Tansy', heightM: 1.5, type: 'gaited' },
+type DemoHorse = {
+  key: string;
+  name: string;
+  heightM: number;
+  type: HorseType;
+  bornYear: number;
+  level: HorseLevel;
+  stiffSide?: 'left' | 'right';
+  notes?: string;
+  trotStepM?: number;
+};
+
+export const DEMO_HORSES: DemoHorse[] = [
+  { key: 'thimble', name: 'Thimble', heightM: 1.18, type: 'pony', bornYear: 2011, level: 'novice' },
+  { key: 'barley', name: 'Barley', heightM: 1.45, type: 'cob', bornYear: 2016, level: 'novice', stiffSide: 'right' },
+  {
+    key: 'quill',
+    name: 'Quill',
+    heightM: 1.6,
+    type: 'all-round',
+    bornYear: 2014,
+    level: 'novice',
+    stiffSide: 'left',
+    notes: 'Stiff to the left after a rest day; better once she has cantered. Dislikes the blue filler.',
+  },
+  {
+    key: 'larkspur',
+    name: 'Larkspur',
+    heightM: 1.65,
+    type: 'blood',
+    bornYear: 2018,
+    level: 'novice',
+    trotStepM: 1.45,
+  },
+  { key: 'osprey', name: 'Osprey', heightM: 1.75, type: 'warmblood', bornYear: 2013, level: 'advanced' },
+  { key: 'tansy', name: 'Tansy', heightM: 1.5, type: 'gaited', bornYear: 2012, level: 'novice' },
 ];
+
+export const DEMO_KIT: { kind: KitKind; name: string; sizeM: number | null; count: number }[] = [
+  { kind: 'pole', name: 'striped', sizeM: 3.5, count: 14 },
+  { kind: 'pole', name: 'light', sizeM: 2.5, count: 6 },
+  { kind: 'stand-pair', name: '', sizeM: null, count: 8 },
+  { kind: 'cup', name: '', sizeM: null, count: 40 },
+  { kind: 'block', name: '', sizeM: 0.15, count: 12 },
+  { kind: 'cone', name: '', sizeM: null, count: 20 },
+  { kind: 'filler', name: 'blue', sizeM: null, count: 2 },
+];
+
+/** Walks over a taped 20 m: who, how many days ago, and the steps. */
+export const DEMO_WALKS = [
+  { person: 'jory', daysAgo: 40, steps: [24.5, 25, 24.5] },
+  { person: 'ode', daysAgo: 12, steps: [25.5] },
+];
+
+/**
+ * Stride tests of a season: the horse's true strides on the day, short, normal and long, and how it went. Quill's trot
+ * comes on; Barley's canter gets shorter towards the end.
+ */
+export const DEMO_TESTS = [
+  {
+    horse: 'quill',
+    rider: 'ode',
+    entry: 'trot',
+    daysAgo: 120,
+    stridesM: [1.95, 2.55, 2.8],
+    rhythm: 3,
+    accepted: false,
+    seed: 21,
+  },
+  {
+    horse: 'quill',
+    rider: 'ode',
+    entry: 'trot',
+    daysAgo: 78,
+    stridesM: [1.9, 2.62, 2.92],
+    rhythm: 3,
+    accepted: false,
+    seed: 22,
+  },
+  {
+    horse: 'quill',
+    rider: 'ode',
+    entry: 'trot',
+    daysAgo: 44,
+    stridesM: [1.84, 2.66, 3.0],
+    rhythm: 4,
+    accepted: false,
+    seed: 23,
+  },
+  {
+    horse: 'quill',
+    rider: 'ode',
+    entry: 'trot',
+    daysAgo: 9,
+    stridesM: [1.78, 2.7, 3.1],
+    rhythm: 4,
+    accepted: true,
+    seed: 24,
+  },
+  {
+    horse: 'quill',
+    rider: 'ode',
+    entry: 'canter',
+    daysAgo: 78,
+    stridesM: [1.7, 2.3, 2.6],
+    rhythm: 3,
+    accepted: false,
+    seed: 25,
+  },
+  {
+    horse: 'quill',
+    rider: 'ode',
+    entry: 'canter',
+    daysAgo: 9,
+    stridesM: [1.66, 2.34, 2.68],
+    rhythm: 4,
+    accepted: true,
+    seed: 26,
+  },
+  {
+    horse: 'barley',
+    rider: 'bas',
+    entry: 'canter',
+    daysAgo: 90,
+    stridesM: [1.6, 2.05, 2.25],
+    rhythm: 4,
+    accepted: false,
+    seed: 27,
+  },
+  {
+    horse: 'barley',
+    rider: 'bas',
+    entry: 'canter',
+    daysAgo: 20,
+    stridesM: [1.62, 1.9, 2.0],
+    rhythm: 2,
+    accepted: false,
+    seed: 28,
+  },
+  {
+    horse: 'thimble',
+    rider: 'neve',
+    entry: 'walk',
+    daysAgo: 30,
+    stridesM: [1.15, 1.42, 1.55],
+    rhythm: 4,
+    accepted: true,
+    seed: 29,
+  },
+] as const;
 
 export const DEMO_PAIRS = [
   { key: 'ode-quill', rider: 'ode', horse: 'quill' },

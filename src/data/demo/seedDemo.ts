@@ -1,11 +1,25 @@
 import { randomUUID } from 'node:crypto';
-import { seededNormal, seededRandom } from '@/core';
+import { countInLane, profileFromTest, readStrideTest, seededNormal, seededRandom, simulateRide } from '@/core';
 import type { PlannedRow } from '@/files/planDocument';
 import type { OpenDatabase } from '../openDatabase';
 import { addLayout, findLayout, findVersion, freezeLayout } from '../queries/layouts';
-import { arenas, horses, marks, pairs, passes, people, strideRanges, yards } from '../schema';
+import { findHorse } from '../queries/horses';
+import { addStepWalk } from '../queries/people';
+import { addStrideTest, addTestedStride } from '../queries/strideTests';
+import { arenas, horses, kit, marks, pairs, passes, people, strideRanges, yards } from '../schema';
 import type { Transaction } from '../writeQueue';
-import { DEMO_ARENAS, DEMO_HORSES, DEMO_LAYOUTS, DEMO_PAIRS, DEMO_PEOPLE, DEMO_RIDES, DEMO_YARD } from './demoYard';
+import {
+  DEMO_ARENAS,
+  DEMO_HORSES,
+  DEMO_KIT,
+  DEMO_LAYOUTS,
+  DEMO_PAIRS,
+  DEMO_PEOPLE,
+  DEMO_RIDES,
+  DEMO_TESTS,
+  DEMO_WALKS,
+  DEMO_YARD,
+} from './demoYard';
 
 const DAY_MS = 24 * 3600 * 1000;
 const MINUTE_MS = 60 * 1000;
@@ -25,6 +39,7 @@ export async function seedDemo({ write }: OpenDatabase, nowMs: number): Promise<
     await tx.insert(yards).values({ id: yardId, ...DEMO_YARD });
     const ids = await seedPeopleAndHorses(tx, yardId);
     const layoutIds = await seedLayouts(tx, yardId, ids);
+    await seedStepsAndTests(tx, yardId, ids, nowMs);
     for (const ride of DEMO_RIDES)
       await seedRide(tx, yardId, ride, { pairId: ids.get(ride.pair)!, layoutId: layoutIds.get(ride.layout)!, nowMs });
     return true;
@@ -60,6 +75,49 @@ async function seedPeopleAndHorses(tx: Transaction, yardId: string): Promise<Ids
     })),
   );
   return ids;
+}
+
+async function seedStepsAndTests(tx: Transaction, yardId: string, ids: Ids, nowMs: number): Promise<void> {
+  await tx.insert(kit).values(DEMO_KIT.map(piece => ({ id: randomUUID(), yardId, ...piece })));
+  const dayMs = (daysAgo: number) => (Math.floor(nowMs / DAY_MS) - daysAgo) * DAY_MS + LESSON_MS;
+  for (const { person, daysAgo, steps } of DEMO_WALKS)
+    for (const [index, count] of steps.entries())
+      await addStepWalk(tx, yardId, ids.get(person)!, {
+        ...{ id: randomUUID(), lengthM: 20, steps: count },
+        walkedAtMs: dayMs(daysAgo) + index * MINUTE_MS,
+      });
+  for (const test of DEMO_TESTS) await seedTest(tx, yardId, ids, test, dayMs(test.daysAgo) - 20 * MINUTE_MS);
+}
+
+const TEST_LANE_M = 20;
+const TEST_PASSES = 3;
+
+/** A test ridden by the stand-in: the counts are what its rides come to, not numbers that were made up. */
+async function seedTest(
+  tx: Transaction,
+  yardId: string,
+  ids: Ids,
+  { horse: key, rider, entry, stridesM, rhythm, accepted, seed }: (typeof DEMO_TESTS)[number],
+  testedAtMs: number,
+): Promise<void> {
+  const random = seededRandom(seed);
+  const passes = (['short', 'normal', 'long'] as const).flatMap((pace, index) =>
+    Array.from({ length: TEST_PASSES }, () => {
+      const strideM = stridesM[index]! * (1 + 0.02 * seededNormal(random));
+      const ride = simulateRide({ gait: entry, strideM, laneM: TEST_LANE_M, spread: 0.015 }, random);
+      return { pace, count: countInLane(ride, 'LF', TEST_LANE_M), part: null, voided: false };
+    }),
+  );
+  const testId = randomUUID();
+  const horseId = ids.get(key)!;
+  const lane = { kind: 'taped' as const, lengthM: TEST_LANE_M };
+  await addStrideTest(tx, yardId, {
+    ...{ id: testId, horseId, riderId: ids.get(rider)!, entry, lane, stepperId: null, moment: 'before', note: '' },
+    ...{ rhythm, roundness: null, balance: rhythm, testedAtMs, passes },
+  });
+  const horse = accepted ? await findHorse(tx, yardId, horseId) : null;
+  const stride = horse && profileFromTest(readStrideTest(lane, passes), horse, entry);
+  if (stride) await addTestedStride(tx, yardId, { horseId, testId, entry, stride });
 }
 
 async function seedLayouts(tx: Transaction, yardId: string, ids: Ids): Promise<Ids> {

@@ -1,0 +1,17 @@
+import { yardContext } from '@/app/_server/yardContext';
+import { exportList } from '@/data/queries/yardLists';
+import { CSV_LISTS, writeYardCsv } from '@/files/yardCsv';
+
+/** A list of the yard as CSV: /api/yard/horses.csv and the like. */
+export async function GET(_: Request, { params }: { params: Promise<{ list: string }> }) {
+  const { list: file } = await params;
+  const list = CSV_LISTS.find(name => `${name}.csv` === file);
+  if (!list) return Response.json({ problem: `There is no list “${file}”.` }, { status: 404 });
+  const { db, yard } = await yardContext();
+  return new Response(writeYardCsv(await exportList(db, yard.id, list)), {
+    headers: {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': `attachment; filename="${list}.csv"`,
+    },
+  });
+}

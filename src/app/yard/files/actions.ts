@@ -1,0 +1,46 @@
+'use server';
+
+import { importList, ListRefused, type ListChanges } from '@/data/queries/yardLists';
+import { DatabaseRefused } from '@/data/databaseRefused';
+import { CSV_LISTS, readYardCsv, type RowFault } from '@/files/yardCsv';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { yardContext } from '../../_server/yardContext';
+
+const MOST_LETTERS = 900_000;
+const Sent = z.object({ list: z.enum(CSV_LISTS), text: z.string().max(MOST_LETTERS), keep: z.boolean() });
+
+export type ListOutcome =
+  | { kind: 'preview'; header: string[]; rows: string[][]; changes: ListChanges }
+  | { kind: 'kept'; changes: ListChanges }
+  | { kind: 'refused'; faults: RowFault[] };
+
+const refused = (reason: string): ListOutcome => ({ kind: 'refused', faults: [{ line: 0, column: null, reason }] });
+
+/** Looks at a list, or takes it into the yard: all of it or nothing. */
+export async function listAction(sent: unknown): Promise<ListOutcome> {
+  const asked = Sent.safeParse(sent);
+  if (!asked.success) return refused('This list is larger than Roan takes at once.');
+  const { list, text, keep } = asked.data;
+  const read = readYardCsv(list, text);
+  if (!read.ok) return { kind: 'refused', faults: read.faults };
+  const { write, yard } = await yardContext();
+  let looked: ListChanges | null = null;
+  try {
+    const changes = await write(async tx => {
+      const done = await importList(tx, yard.id, read.content);
+      looked = done;
+      // A preview does what keeping would do, and then gives it up: the transaction is rolled back.
+      if (!keep) throw new Error('only looking');
+      return done;
+    });
+    revalidatePath('/', 'layout');
+    return { kind: 'kept', changes };
+  } catch (error) {
+    if (error instanceof ListRefused) return refused(error.message);
+    if (!keep && looked)
+      return { kind: 'preview', header: read.header, rows: read.preview.slice(0, 50), changes: looked };
+    if (error instanceof DatabaseRefused) return refused(error.message);
+    throw error;
+  }
+}

@@ -1,0 +1,23 @@
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import type { Metadata } from 'next';
+import { ListBoard } from './_components/ListBoard';
+
+export const metadata: Metadata = { title: 'Lists in and out' };
+
+export default function FilesPage() {
+  return (
+    <>
+      <PageHead
+        title="Lists in and out"
+        sub="Horses, people, kit and stride tests as CSV, to fill in a spreadsheet or to keep elsewhere."
+        actions={
+          <LinkButton href="/yard" variant="default">
+            To the yard
+          </LinkButton>
+        }
+      />
+      <ListBoard />
+    </>
+  );
+}

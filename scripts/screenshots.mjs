@@ -39,7 +39,11 @@ async function shoot(name, viewport, steps) {
 
 const open = (place, link) => async page => {
   await page.goto(URL + place);
-  if (link) await page.getByRole('link', { name: link }).first().click();
+  if (link)
+    await page
+      .getByRole('link', { name: link, exact: typeof link === 'string' })
+      .first()
+      .click();
   await page.waitForURL(url => !link || url.pathname !== place);
 };
 const ride = async page => {
@@ -53,7 +57,30 @@ const ride = async page => {
   await page.getByRole('button', { name: /A third/ }).click();
 };
 
+/** A stride test with two passes kept and a third being counted. */
+const strideTest = async page => {
+  await open('/yard', 'Barley')(page);
+  await page.goto(`${page.url()}/test`);
+  for (const count of ['10', '9']) {
+    await page.getByLabel('Or type the count').fill(count);
+    await page.getByLabel('Or type the count').press('Enter');
+    await page.getByRole('button', { name: 'Keep this pass' }).click();
+  }
+  await page.getByText('Short', { exact: true }).click();
+  for (let tap = 0; tap < 7; tap += 1) await page.getByRole('button', { name: 'The foot landed' }).click();
+};
+const below = (name, path) => async page => {
+  await open('/yard', name)(page);
+  await page.goto(page.url() + path);
+};
+
 await shoot('yard', DESK, open('/yard'));
+await shoot('horse', DESK, open('/yard', 'Quill'));
+await shoot('stride-test', DESK, strideTest);
+await shoot('distance-card', DESK, below('Quill', '/card'));
+await shoot('own-step', DESK, open('/yard', 'Jory Pell'));
+await shoot('arena', DESK, open('/yard', 'Field arena'));
+await shoot('lists', DESK, open('/yard/files'));
 await shoot('plan-layouts', DESK, open('/plan'));
 await shoot('plan', DESK, open('/plan', /Five trot poles/));
 await shoot('set', DESK, open('/set', /Raised walk poles/));

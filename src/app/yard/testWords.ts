@@ -6,7 +6,8 @@ type Format = (lengthM: number) => string;
 /** A test as the sentences need it. */
 export type WordedTest = { entry: StrideEntryKey; reading: StrideTestReading; day: string };
 
-const count = (value: number) => (Number.isInteger(value) ? String(value) : value.toFixed(1));
+/** To the tenth, and whole where it is: 4, 4.3. */
+const count = (value: number) => String(Math.round(value * 10) / 10);
 const strideCount = (value: number) => `${count(value)} ${value === 1 ? 'stride' : 'strides'}`;
 
 /**
@@ -44,6 +45,9 @@ export function strideSentence(
   return `${name}: ${format(strideM)}, between ${format(lowM)} and ${format(highM)}, ${from}.`;
 }
 
+/** A centimetre either way is the same stride. */
+const SAME_M = 0.01;
+
 /** Differences that the two intervals leave room for are not told as changes. */
 function comparison(now: PaceReading, then: PaceReading, day: string, formatChange: Format): string {
   if (!now.stride || !then.stride) {
@@ -55,6 +59,7 @@ function comparison(now: PaceReading, then: PaceReading, day: string, formatChan
       : `${strideCount(Math.abs(more))} ${more > 0 ? 'more' : 'fewer'} than on ${day}.`;
   }
   const changeM = now.stride.strideM - then.stride.strideM;
+  if (Math.abs(changeM) < SAME_M) return `As long as on ${day}.`;
   const half = ({ lowM, highM }: { lowM: number; highM: number }) => (highM - lowM) / 2;
   const told = Math.abs(changeM) > Math.hypot(half(now.stride), half(then.stride));
   return told

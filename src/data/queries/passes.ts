@@ -1,6 +1,7 @@
 import { assertNever, type PassMark, type PassRecord, type RecordEvent } from '@/core';
 import type { RecordBatch } from '@/files/recordEvent';
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { trustedTime } from '../trustedTime';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
 import { layoutVersions, marks, passes } from '../schema';
@@ -177,13 +178,4 @@ function markRow(mark: PassMark) {
     fraction: kind === 'footfall' ? mark.fraction : null,
     words: kind === 'note' ? mark.words : null,
   };
-}
-
-const TWO_WEEKS_MS = 14 * 24 * 3600 * 1000;
-const FIVE_MINUTES_MS = 5 * 60 * 1000;
-
-/** A device's clock is believed within reason; a clock that is days off is replaced by the server's. */
-function trustedTime(atMs: number, nowMs: number): Date {
-  const believable = atMs > nowMs - TWO_WEEKS_MS && atMs < nowMs + FIVE_MINUTES_MS;
-  return new Date(believable ? atMs : nowMs);
 }

@@ -123,11 +123,11 @@ export async function addStrideTest(tx: Transaction, yardId: string, details: St
 export async function addTestedStride(
   tx: Transaction,
   yardId: string,
-  range: { horseId: string; testId: string; entry: StrideEntryKey; stride: ProfileStride },
+  range: { horseId: string; testId: string; entry: StrideEntryKey; stride: ProfileStride; knownAtMs: number },
 ): Promise<void> {
-  const { horseId, testId, entry, stride } = range;
+  const { horseId, testId, entry, stride, knownAtMs } = range;
   await tx.insert(strideRanges).values({
-    ...{ id: randomUUID(), yardId, horseId, testId, entry, source: 'tested' },
+    ...{ id: randomUUID(), yardId, horseId, testId, entry, source: 'tested', createdAt: new Date(knownAtMs) },
     ...{ shortM: stride.shortM, normalM: stride.normalM, longM: stride.longM },
     lowM: stride.interval?.lowM ?? null,
     highM: stride.interval?.highM ?? null,

@@ -63,8 +63,7 @@ export function PeopleList({ people, onOpen }: PeopleListProps) {
               <Link href={`/yard/people/${person.id}`} className={classes.name}>
                 {person.name}
               </Link>
-              <Text span size="sm" c="slate.7">
-                {' '}
+              <Text size="sm" c="slate.7">
                 {person.role}
                 {person.stepLengthM !== null && ` · step ${format(person.stepLengthM)}`}
               </Text>
@@ -98,8 +97,7 @@ export function ArenaList({ arenas, onOpen }: ArenaListProps) {
               <Link href={`/yard/arenas/${arena.id}`} className={classes.name}>
                 {arena.name}
               </Link>
-              <Text span size="sm" c="slate.7">
-                {' '}
+              <Text size="sm" c="slate.7">
                 {format(arena.widthM)} × {format(arena.lengthM)}, {arena.letters === 'none' ? 'no letters' : 'letters'}
               </Text>
             </span>

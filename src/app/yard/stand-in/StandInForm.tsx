@@ -65,10 +65,8 @@ export function StandInForm({ horses, layouts }: StandInFormProps) {
           onChange={chosen => chosen && setPace(chosen)}
         />
         <NumberInput
-          label="Seed"
-          description="The same seed, the same ride"
-          inputWrapperOrder={['label', 'input', 'description']}
-          w={150}
+          label="Seed: the same, the same ride"
+          w={220}
           min={0}
           max={1e9}
           allowDecimal={false}

@@ -30,7 +30,7 @@ export function ProfileStrides({ rows }: { rows: ProfileRow[] }) {
     <section aria-label="Strides" className={classes.card}>
       <h2>Strides</h2>
       <Table.ScrollContainer minWidth={560}>
-        <Table verticalSpacing={6}>
+        <Table verticalSpacing={6} className={classes.numbers}>
           <Table.Thead>
             <Table.Tr>
               <Table.Th>Gait</Table.Th>

@@ -13,8 +13,13 @@ export function RiddenList({ ridden }: RiddenListProps) {
       <ul className={classes.list}>
         {ridden.map(({ pairId, layoutId, riderName, layoutName, passes, day }) => (
           <li key={`${pairId}-${layoutId}`}>
-            <Link href={`/plan/${layoutId}`}>{layoutName}</Link> with{' '}
-            <Link href={`/review/${pairId}`}>{riderName}</Link>
+            <Link href={`/plan/${layoutId}`} className={classes.link}>
+              {layoutName}
+            </Link>{' '}
+            with{' '}
+            <Link href={`/review/${pairId}`} className={classes.link}>
+              {riderName}
+            </Link>
             <p className={classes.quiet}>
               {passes} {passes === 1 ? 'pass' : 'passes'}, last on {day}
             </p>

@@ -63,7 +63,7 @@ export function CardTables({ card, stride, poles }: CardTablesProps) {
       </section>
       <section aria-label="Poles">
         <h2>Poles</h2>
-        <ul className={classes.calls}>
+        <ul className={classes.poles}>
           {poles.map(({ entry, normalM, source }) => (
             <li key={entry}>
               <strong>{format(normalM)}</strong> {ENTRY_LABELS[entry].toLowerCase()}, {SOURCE_WORDS[source]}

@@ -10,6 +10,7 @@ import {
 } from '@/core';
 import { findHorse, type Horse } from '@/data/queries/horses';
 import { addStrideTest, addTestedStride, withdrawTestedStrides } from '@/data/queries/strideTests';
+import { trustedTime } from '@/data/trustedTime';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { StrideTestSave, type StrideTestOnPaper } from '@/files/strideTestForm';
 import { revalidatePath } from 'next/cache';
@@ -23,7 +24,8 @@ export async function saveStrideTestAction(sent: unknown): Promise<FormOutcome> 
     const faults = formFaults(form.error);
     return { ...faults, problem: form.error.issues[0]?.message ?? 'This test is not complete.' };
   }
-  const { test, accepted } = form.data;
+  const { accepted } = form.data;
+  const test = { ...form.data.test, testedAtMs: trustedTime(form.data.test.testedAtMs, Date.now()).getTime() };
   const { db, write, yard } = await yardContext();
   const horse = await findHorse(db, yard.id, test.horseId);
   if (!horse) return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
@@ -32,7 +34,13 @@ export async function saveStrideTestAction(sent: unknown): Promise<FormOutcome> 
       await addStrideTest(tx, yard.id, test);
       await withdrawTestedStrides(tx, yard.id, test.id);
       for (const { entry, stride } of acceptedStrides(test, horse, accepted))
-        await addTestedStride(tx, yard.id, { horseId: horse.id, testId: test.id, entry, stride });
+        await addTestedStride(tx, yard.id, {
+          horseId: horse.id,
+          testId: test.id,
+          entry,
+          stride,
+          knownAtMs: test.testedAtMs,
+        });
     });
     revalidatePath('/', 'layout');
     return { ok: true };

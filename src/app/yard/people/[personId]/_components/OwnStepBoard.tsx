@@ -33,9 +33,11 @@ export function OwnStepBoard({ person, days }: OwnStepBoardProps) {
     return outcome?.ok ?? false;
   };
   const add = async (typed: { length: string; steps: string }) => {
+    // Ready for the next walk at once; what could not be kept comes back, unless something else was typed meanwhile.
+    form.setFieldValue('steps', '');
     const outcome = await addWalkAction(person.id, newId(), typed).catch(() => null);
+    if (!tell(outcome) && form.getValues().steps === '') form.setFieldValue('steps', typed.steps);
     if (outcome && !outcome.ok) form.setErrors(outcome.fields);
-    if (tell(outcome)) form.setFieldValue('steps', '');
   };
   const takeBack = async (walkId: string, back: boolean) => {
     if (tell(await undoWalkAction(walkId, back).catch(() => null))) setUndone(back ? walkId : null);

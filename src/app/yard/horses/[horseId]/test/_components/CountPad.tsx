@@ -40,16 +40,16 @@ export function CountPad({ draft, change }: CountPadProps) {
         <span>tap, or press the space bar, each time the foot lands</span>
       </button>
       <Group gap="sm" align="flex-end">
-        <Button size="md" disabled={draft.count === 0} onClick={() => change({ kind: 'keep', voided: false })}>
+        <Button size="sm" disabled={draft.count === 0} onClick={() => change({ kind: 'keep', voided: false })}>
           Keep this pass
         </Button>
-        <Button size="md" variant="default" onClick={() => change({ kind: 'keep', voided: true })}>
+        <Button size="sm" variant="default" onClick={() => change({ kind: 'keep', voided: true })}>
           Void: the gait broke
         </Button>
-        <Button size="md" variant="subtle" disabled={draft.count === 0} onClick={() => change({ kind: 'untap' })}>
+        <Button size="sm" variant="subtle" disabled={draft.count === 0} onClick={() => change({ kind: 'untap' })}>
           One back
         </Button>
-        <Button size="md" variant="subtle" disabled={draft.count === 0} onClick={() => change({ kind: 'start-again' })}>
+        <Button size="sm" variant="subtle" disabled={draft.count === 0} onClick={() => change({ kind: 'start-again' })}>
           From none
         </Button>
       </Group>

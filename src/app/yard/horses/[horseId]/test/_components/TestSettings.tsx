@@ -40,16 +40,19 @@ export function TestSettings({ draft, change, people }: TestSettingsProps) {
           value={draft.riderId}
           onChange={riderId => set({ riderId })}
         />
-        <SegmentedControl
-          aria-label="When in the day"
-          value={draft.moment}
-          onChange={moment => set({ moment: moment as TestDraft['moment'] })}
-          data={[
-            { value: 'before', label: 'Before schooling' },
-            { value: 'after', label: 'After' },
-            { value: 'apart', label: 'By itself' },
-          ]}
-        />
+        <div>
+          <span className={classes.label}>When</span>
+          <SegmentedControl
+            aria-label="When in the day"
+            value={draft.moment}
+            onChange={moment => set({ moment: moment as TestDraft['moment'] })}
+            data={[
+              { value: 'before', label: 'Before schooling' },
+              { value: 'after', label: 'After' },
+              { value: 'apart', label: 'By itself' },
+            ]}
+          />
+        </div>
       </Group>
       <LaneSettings draft={draft} set={set} who={who} />
     </section>
@@ -74,7 +77,10 @@ function LaneSettings({ draft, set, who }: LaneSettingsProps) {
   };
   return (
     <Group align="flex-end" gap="sm" mt="sm">
-      <SegmentedControl aria-label="The lane" value={kind} onChange={choose} data={LANES} />
+      <div>
+        <span className={classes.label}>Lane</span>
+        <SegmentedControl aria-label="The lane" value={kind} onChange={choose} data={LANES} />
+      </div>
       {kind === 'other' && lane.kind === 'taped' && (
         <CommitField
           label="Length of the lane"

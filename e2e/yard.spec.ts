@@ -1,0 +1,227 @@
+import { writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { choose, expect, test } from './support/fixtures';
+
+test('a new horse is tested, and the spacing of an open layout follows', async ({ emptyYard, strictPage: page }) => {
+  await page.goto(`${emptyYard.url}/yard`);
+  await page.getByRole('button', { name: 'Add an arena' }).click();
+  await page.getByLabel('Name').fill('Home school');
+  await page.getByRole('dialog').getByRole('button', { name: 'Add the arena' }).click();
+  await page.getByRole('button', { name: 'Add the first horse' }).click();
+  await page.getByLabel('Name').fill('Pepper');
+  await page.getByLabel('Height at the withers').fill('160 cm');
+  await page.getByRole('dialog').getByRole('button', { name: 'Add the horse' }).click();
+
+  // A layout stays open in another window: four trot poles, 1.37 m apart for a horse of 160 cm.
+  const plan = await page.context().newPage();
+  await plan.goto(`${emptyYard.url}/plan`);
+  await plan.getByRole('button', { name: 'New layout' }).click();
+  await plan.getByLabel('Name').fill('Four for rhythm');
+  await plan.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(plan.getByLabel('Spacing, pole to pole')).toHaveValue('1.37 m');
+
+  // The test: 20 m, eight by the space bar, eight by taps, one void, then short and long typed.
+  await page.getByRole('link', { name: 'Pepper' }).click();
+  await expect(page.getByRole('heading', { name: 'No stride test yet' })).toBeVisible();
+  await page.getByRole('link', { name: 'Test the stride' }).first().click();
+  await page.getByText('20 m', { exact: true }).click();
+  const pad = page.getByRole('button', { name: 'The foot landed' });
+  await page.getByRole('heading', { level: 1 }).click();
+  for (let tap = 0; tap < 8; tap += 1) await page.keyboard.press('Space');
+  await expect(pad).toContainText('8');
+  await page.getByRole('button', { name: 'Keep this pass' }).click();
+  for (let tap = 0; tap < 9; tap += 1) await pad.click();
+  await page.getByRole('button', { name: 'One back' }).click();
+  await page.getByRole('button', { name: 'Keep this pass' }).click();
+  await page.getByRole('button', { name: 'Void: the gait broke' }).click();
+  for (const [pace, count] of [
+    ['Short', '11'],
+    ['Long', '7'],
+  ] as const) {
+    await page.getByText(pace, { exact: true }).click();
+    await page.getByLabel('Or type the count').fill(count);
+    await page.getByLabel('Or type the count').press('Enter');
+    await page.getByRole('button', { name: 'Keep this pass' }).click();
+  }
+  // A reload in the middle of it loses nothing.
+  await page.reload();
+  const said = page.getByRole('region', { name: 'What it comes to' });
+  await expect(said).toContainText('Normal: 2.50 m, between');
+  await expect(said).toContainText('from 2 passes, 1 void');
+  // 2.50 m against twice 1.37 m.
+  await expect(said).toContainText('Practice expects 2.74 m of its height and type: this is 9 % shorter.');
+  await expect(said).toContainText('Adjustability: 4 strides between short and long');
+
+  // The profile is shown first; the suggestion for poles is taken as well: 1.37 × 2.50 ÷ 2.74 is 1.25 m.
+  await expect(page.getByRole('checkbox', { name: 'Trot in the lane: 2.74 m → 2.50 m' })).toBeChecked();
+  await page.getByRole('checkbox', { name: 'Trot step over poles: 1.37 m → 1.25 m' }).check();
+  await page.getByRole('button', { name: 'Keep the test and change the profile' }).click();
+  await expect(page.getByRole('heading', { name: 'Pepper', level: 1 })).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Strides' }).getByRole('row', { name: /Trot in the lane/ }),
+  ).toContainText('tested on');
+  await expect(page.getByRole('img', { name: /Trot in the lane: 2.50 m on/ })).toBeVisible();
+  await plan.reload();
+  await expect(plan.getByLabel('Spacing, pole to pole')).toHaveValue('1.25 m');
+
+  // Taken out of the profile, everything is as it was, and the test is still there.
+  await page.getByRole('button', { name: 'Take it out of the profile' }).click();
+  await expect(page.getByRole('button', { name: 'Take it out of the profile' })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Stride tests', exact: true })).toContainText('Normal: 2.50 m');
+  await plan.reload();
+  await expect(plan.getByLabel('Spacing, pole to pole')).toHaveValue('1.37 m');
+});
+
+test('walks over a taped length become the steps of the setting sheet', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/yard`);
+  await page.getByRole('link', { name: 'Bas Tamsin' }).click();
+  await expect(page.getByText('Tape 20.00 m, walk it, and count.')).toBeVisible();
+  const walk = async (steps: string) => {
+    await page.getByLabel('Steps, to the half').fill(steps);
+    await page.getByRole('button', { name: 'Keep this walk' }).click();
+  };
+  await walk('about twenty');
+  await expect(page.getByText('Type the steps, to the half: 20, 20.5 or 20½.')).toBeVisible();
+  await walk('25');
+  await expect(page.getByText('0.80 m a step')).toBeVisible();
+  await walk('25');
+  await walk('30');
+  await expect(page.getByRole('region', { name: 'What it means' })).toContainText('from 3 walks');
+  await page.getByRole('button', { name: 'Take back the walk of 30 steps' }).click();
+  await expect(page.getByRole('region', { name: 'What it means' })).toContainText('from 2 walks');
+  await expect(page.getByText('Setting sheets speak in steps of 0.80 m, as walked.')).toBeVisible();
+
+  // The sheet of the five trot poles: the line is 5 m in, its poles 3 m long: 3.5 m is 4½ steps less 10 cm.
+  await page.goto(`${demoYard.url}/set`);
+  await page.getByRole('link', { name: /Five trot poles/ }).click();
+  await choose(page, 'Whose steps', 'Steps of Bas Tamsin');
+  await expect(page.getByRole('row').filter({ hasText: 'first pole' })).toContainText('4½ steps, back 10 cm');
+});
+
+test('a list with bad rows is refused row by row, and mended it is taken in whole', async ({
+  demoYard,
+  strictPage: page,
+}, info) => {
+  await page.goto(`${demoYard.url}/yard/files`);
+  const file = info.outputPath('horses.csv');
+  writeFileSync(file, 'name,height,type\nDamson,15.1 hh,cob\nRowan,9 m,cob\nSorrel,150,unicorn\n');
+  await page.locator('input[type=file]').setInputFiles(file);
+  const refused = page.getByRole('alert').filter({ hasText: 'Nothing was taken in' });
+  await expect(refused).toContainText('Line 3, height: A horse stands 60 to 220 cm');
+  await expect(refused).toContainText('Line 4, type:');
+  await expect(page.getByRole('button', { name: 'Take it in' })).toBeDisabled();
+
+  await page.getByLabel('Or paste it').fill('name,height,type\nDamson,15.1 hh,cob\nQuill,161 cm,all-round\n');
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await expect(page.getByText('This would be taken in: 1 added, 1 changed.')).toBeVisible();
+  // Looking changes nothing.
+  const yard = await page.context().newPage();
+  await yard.goto(`${demoYard.url}/yard`);
+  await expect(yard.getByText('Damson')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText('Taken in: 1 added, 1 changed.')).toBeVisible();
+  await yard.reload();
+  await expect(yard.getByRole('row', { name: /Damson/ })).toContainText('155 cm');
+  await expect(yard.getByRole('row', { name: /Quill/ })).toContainText('161 cm');
+
+  // Out again, as a file of its own.
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Keep the yard’s horses as CSV' }).click();
+  expect(path.basename((await download).suggestedFilename())).toBe('horses.csv');
+});
+
+test('the stand-in drives a stride test from start to end', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/yard/stand-in`);
+  await choose(page, 'Horse', 'Osprey');
+  const answer = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Keep as CSV' }).click();
+  const file = await (await answer).path();
+  await page.getByRole('link', { name: 'Into a stride test' }).click();
+  await page.getByText('20 m', { exact: true }).click();
+
+  // By file: the big warmblood trots 3.09 m in the lane: six strides or seven in 20 m.
+  await page.locator('input[type=file]').setInputFiles(file);
+  const pad = page.getByRole('button', { name: 'The foot landed' });
+  await expect(pad).toContainText(/[67]/);
+  await page.getByRole('button', { name: 'Keep this pass' }).click();
+
+  // Live: each pace is played and kept.
+  await choose(page, 'Stand-in plays at', '10 × life');
+  for (const pace of ['Normal', 'Short', 'Long']) {
+    await page.getByText(pace, { exact: true }).click();
+    await page.getByRole('button', { name: 'Let the stand-in ride a pass' }).click();
+    await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Let the stand-in ride a pass' })).toBeVisible({ timeout: 15_000 });
+    await expect(pad.locator('strong')).not.toHaveText('0');
+    await page.getByRole('button', { name: 'Keep this pass' }).click();
+  }
+  await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText('from 2 passes');
+  await page.getByRole('radiogroup', { name: 'Rhythm' }).getByText('4').click();
+  await page.getByRole('button', { name: 'Keep the test and change the profile' }).click();
+  await expect(page.getByRole('heading', { name: 'Osprey', level: 1 })).toBeVisible();
+  await expect(page.getByText('Of 5: rhythm 4.')).toBeVisible();
+
+  // A file that is none says what is wrong with it.
+  await page.getByRole('link', { name: 'Test the stride' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Stride test: Osprey' })).toBeVisible();
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'bad.csv', mimeType: 'text/csv', buffer: Buffer.from('time_s,foot\n0.1,left\n') });
+  await expect(page.getByRole('alert').filter({ hasText: 'bad.csv: Line 2' })).toBeVisible();
+});
+
+test('put away and taken back; kit, marks on the sand, a picture, a distance card', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/yard`);
+  await page.getByRole('button', { name: 'Put Osprey away' }).click();
+  await expect(page.getByRole('link', { name: 'Osprey' })).toHaveCount(0);
+  await page.getByRole('switch', { name: 'Show what was put away' }).check();
+  await page.getByRole('button', { name: 'Take Osprey back' }).click();
+  await expect(page.getByRole('button', { name: 'Put Osprey away' })).toBeVisible();
+  await page.getByLabel('Search the yard').fill('quil');
+  await expect(page.getByRole('link', { name: 'Larkspur' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Quill', exact: true })).toBeVisible();
+  await page.getByLabel('Search the yard').fill('');
+
+  await page.getByRole('button', { name: 'Add some kit' }).click();
+  await choose(page, 'What', 'cones');
+  await page.getByLabel('How many').fill('six');
+  await page.getByRole('dialog').getByRole('button', { name: 'Add the kit' }).click();
+  await expect(page.getByText('How many: a whole number from 0 to 9999.')).toBeVisible();
+  await page.getByLabel('How many').fill('6');
+  await page.getByLabel('Called').fill('small');
+  await page.getByRole('dialog').getByRole('button', { name: 'Add the kit' }).click();
+  await expect(page.getByText('6 cones, small')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Lower school' }).click();
+  await page.getByRole('button', { name: 'Or put it at C, and type it right' }).click();
+  await page.getByLabel('Radius, m').fill('3.5');
+  await page.getByLabel('Radius, m').press('Enter');
+  await page.getByLabel('A bad patch', { exact: true }).last().fill('frozen in winter');
+  await page.getByLabel('A bad patch', { exact: true }).last().press('Enter');
+  await expect(page.getByText('frozen in winter')).toBeVisible();
+  await page.waitForTimeout(500);
+  await page.reload();
+  await expect(page.getByLabel('Radius, m')).toHaveValue('3.5');
+
+  await page.goto(`${demoYard.url}/yard`);
+  await page.getByRole('link', { name: 'Quill', exact: true }).click();
+  // The smallest PNG there is: one point.
+  const png = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==';
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'quill.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+  await expect(page.getByRole('img', { name: 'Quill', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(page.getByRole('img', { name: 'Quill', exact: true })).toHaveCount(0);
+
+  await page.getByRole('link', { name: 'Distance card' }).click();
+  // A horse of 12 ft: four strides of 3.66 m want 18.30 m.
+  await expect(page.getByRole('row', { name: /^four/ })).toContainText('18.30 m');
+  await page.getByRole('link', { name: 'In the two-metre school' }).click();
+  await expect(page.getByRole('row', { name: /^four/ })).not.toContainText('18.30 m');
+  const pdf = await page.pdf({ preferCSSPageSize: true, format: 'A4' });
+  expect(pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+});

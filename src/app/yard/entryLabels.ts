@@ -1,4 +1,4 @@
-import type { StrideEntryKey } from '@/core';
+import type { Foot, StrideEntryKey } from '@/core';
 
 /** What an entry of the profile is called. */
 export const ENTRY_LABELS: Record<StrideEntryKey, string> = {
@@ -27,3 +27,10 @@ export const LANE_ENTRIES: readonly StrideEntryKey[] = [
   'saddle-gait',
   'pace',
 ];
+
+export const FOOT_LABELS: Record<Foot, string> = {
+  LF: 'left fore',
+  RF: 'right fore',
+  LH: 'left hind',
+  RH: 'right hind',
+};

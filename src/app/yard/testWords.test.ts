@@ -1,5 +1,5 @@
 import { readStrideTest, type HorseProfile, type TestLane, type TestPass } from '@/core';
-import { testSentences, type WordedTest } from './testWords';
+import { comparableTest, testSentences, type WordedTest } from './testWords';
 
 const HORSE: HorseProfile = { heightM: 1.6, type: 'all-round', strides: {} };
 const TAPED: TestLane = { kind: 'taped', lengthM: 18 };
@@ -12,7 +12,7 @@ const passes = (normal: number[], short: number[] = [], long: number[] = []): Te
     ] as const
   ).flatMap(([pace, counts]) => counts.map(count => ({ pace, count, part: null, voided: false })));
 const worded = (day: string, ridden: TestPass[], lane: TestLane = TAPED): WordedTest => ({
-  ...{ entry: 'trot', day },
+  ...{ entry: 'trot', stepperId: null, lane, day },
   reading: readStrideTest(lane, ridden),
 });
 const metres = (lengthM: number) => `${lengthM.toFixed(2)} m`;
@@ -51,5 +51,11 @@ test('an untaped lane compares only with itself', () => {
     'Normal: 9 strides in the lane, from 1 pass.',
     '1 stride more than on 3 May.',
   ]);
-  expect(say(now, worded('3 May', passes([8])))[1]).toContain('do not compare');
+  const [taped, twenty, thirty] = [TAPED, steps, { kind: 'steps' as const, steps: 30 }].map(lane =>
+    worded('3 May', passes([8]), lane),
+  );
+  expect(comparableTest([twenty!, taped!, thirty!], now)).toBe(twenty);
+  expect(comparableTest([taped!, thirty!], now)).toBeNull();
+  expect(comparableTest([{ ...twenty!, stepperId: 'somebody' }], now)).toBeNull();
+  expect(comparableTest([twenty!, taped!], worded('9 May', passes([8])))).toBe(taped);
 });

@@ -1,17 +1,50 @@
-import { defaultStride, type HorseProfile, type PaceReading, type StrideTestReading, type TestPace } from '@/core';
-import type { StrideEntryKey } from '@/core';
+import {
+  defaultStride,
+  type HorseProfile,
+  type PaceReading,
+  type StrideEntryKey,
+  type StrideTestReading,
+  type TestLane,
+  type TestPace,
+} from '@/core';
 
 type Format = (lengthM: number) => string;
 
 /** A test as the sentences need it. */
-export type WordedTest = { entry: StrideEntryKey; reading: StrideTestReading; day: string };
+export type WordedTest = {
+  entry: StrideEntryKey;
+  lane: TestLane;
+  /** Whose steps an untaped lane was walked in. */
+  stepperId: string | null;
+  reading: StrideTestReading;
+  day: string;
+};
+
+/**
+ * The last test that another compares with: of the same gait, in a taped lane too, or in the same untaped lane of the
+ * same person's steps.
+ * @param earlier - the tests before it, earliest first
+ */
+export function comparableTest<Test extends Omit<WordedTest, 'reading' | 'day'>>(
+  earlier: readonly Test[],
+  test: Omit<WordedTest, 'reading' | 'day'>,
+): Test | null {
+  return earlier.filter(other => other.entry === test.entry && comparesWith(other, test)).at(-1) ?? null;
+}
+
+type Laned = Pick<WordedTest, 'lane' | 'stepperId'>;
+
+function comparesWith(a: Laned, b: Laned): boolean {
+  if (a.lane.kind === 'taped' || b.lane.kind === 'taped') return a.lane.kind === b.lane.kind;
+  return a.lane.steps === b.lane.steps && a.stepperId === b.stepperId;
+}
 
 /** To the tenth, and whole where it is: 4, 4.3. */
 const count = (value: number) => String(Math.round(value * 10) / 10);
 const strideCount = (value: number) => `${count(value)} ${value === 1 ? 'stride' : 'strides'}`;
 
 /**
- * What a test says, in sentences: the stride with its interval, how it compares with the test before and with practice,
+ * What a test says, in sentences (`before` is one that compares with it, or none): the stride with its interval, how it compares with the test before and with practice,
  * and how far the stride can be changed.
  */
 export function testSentences(
@@ -52,8 +85,6 @@ const SAME_M = 0.01;
 function comparison(now: PaceReading, then: PaceReading, day: string, formatChange: Format): string {
   if (!now.stride || !then.stride) {
     const more = now.strides.mean - then.strides.mean;
-    if (Boolean(now.stride) !== Boolean(then.stride))
-      return `The test of ${day} was in another lane: the two do not compare.`;
     return more === 0
       ? `As many strides as on ${day}.`
       : `${strideCount(Math.abs(more))} ${more > 0 ? 'more' : 'fewer'} than on ${day}.`;

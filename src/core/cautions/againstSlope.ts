@@ -12,9 +12,9 @@ import {
   type CautionContext,
   type CautionRule,
 } from './cautionRule';
-import { lineOf, ringMoves, shiftItems } from './mendMoves';
+import { ringMoves } from './mendMoves';
 import { landing } from './roomAround';
-import { pointAlong } from '../geometry/pointM';
+import { moveLine, roomOfCaution } from './roomShort';
 
 /** Common practice, no source: downhill a horse wants half as much room again to land and pull up. */
 const MORE_ROOM_DOWNHILL = 1.5;
@@ -96,10 +96,7 @@ export const againstSlope: CautionRule = {
       yield* ringMoves(layout, leg.leg.to, 1, 12);
       return yield* ringMoves(layout, leg.leg.from, 2, 12);
     }
-    const track = itemTracks(context).find(({ plan }) => plan.id === caution.place.track);
-    const room = track && landing(context, track);
-    if (!room) return;
-    const backM = room.roomM - MORE_ROOM_DOWNHILL * limits.landingM;
-    yield shiftItems(layout, lineOf(layout, [room.item]), pointAlong({ xM: 0, yM: 0 }, room.headingRad, backM));
+    const room = roomOfCaution(context, caution, landing);
+    if (room) yield moveLine(context, room, room.roomM - MORE_ROOM_DOWNHILL * limits.landingM);
   },
 };

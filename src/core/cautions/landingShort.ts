@@ -1,38 +1,20 @@
-import { pointAlong } from '../geometry/pointM';
-import { itemTracks, metres, type CautionRule } from './cautionRule';
-import { ROUNDING } from './cautionLimits';
-import { lineOf, shiftItems, withCompany } from './mendMoves';
+import type { CautionRule } from './cautionRule';
 import { landing } from './roomAround';
+import { moveLine, roomOfCaution, roomShort } from './roomShort';
 
 /** Too little room to land and pull up at canter. */
 export const landingShort: CautionRule = {
   code: 'landing-short',
-  find: context =>
-    itemTracks(context).flatMap(track => {
-      const room = landing(context, track);
-      if (!room || room.roomM >= context.limits.landingM - ROUNDING) return [];
-      return [
-        {
-          code: 'landing-short',
-          level: 'warn',
-          items: [room.item],
-          place: { track: track.plan.id, part: null },
-          text: `Only ${metres(room.roomM)} from ${room.item} to the wall; at canter, ${context.limits.landingM} m to pull up is usual.`,
-          mend: 'Move the line back, or turn it along the arena.',
-        },
-      ];
-    }),
+  find: context => {
+    const wantedM = context.limits.landingM;
+    return roomShort(context, landing, wantedM, {
+      code: 'landing-short',
+      mend: 'Move the line back, or turn it along the arena.',
+      text: (room, item) => `Only ${room} from ${item} to the wall; at canter, ${wantedM} m to pull up is usual.`,
+    });
+  },
   mends: (context, caution) => {
-    const track = itemTracks(context).find(({ plan }) => plan.id === caution.place.track);
-    const room = track && landing(context, track);
-    if (!room) return [];
-    const ids = withCompany(context.layout, lineOf(context.layout, [room.item]));
-    return [
-      shiftItems(
-        context.layout,
-        ids,
-        pointAlong({ xM: 0, yM: 0 }, room.headingRad, room.roomM - context.limits.landingM),
-      ),
-    ];
+    const room = roomOfCaution(context, caution, landing);
+    return room ? [moveLine(context, room, room.roomM - context.limits.landingM)] : [];
   },
 };

@@ -1,38 +1,20 @@
-import { pointAlong } from '../geometry/pointM';
-import { itemTracks, metres, type CautionRule } from './cautionRule';
-import { ROUNDING } from './cautionLimits';
-import { lineOf, shiftItems, withCompany } from './mendMoves';
+import type { CautionRule } from './cautionRule';
 import { runUp } from './roomAround';
+import { moveLine, roomOfCaution, roomShort } from './roomShort';
 
 /** Too little room to come in straight at canter. */
 export const runUpShort: CautionRule = {
   code: 'run-up-short',
-  find: context =>
-    itemTracks(context).flatMap(track => {
-      const room = runUp(context, track);
-      if (!room || room.roomM >= context.limits.runUpM - ROUNDING) return [];
-      return [
-        {
-          code: 'run-up-short',
-          level: 'warn',
-          items: [room.item],
-          place: { track: track.plan.id, part: null },
-          text: `Only ${metres(room.roomM)} straight before ${room.item}; at canter, ${context.limits.runUpM} m is usual.`,
-          mend: 'Move the line on, or turn it along the arena.',
-        },
-      ];
-    }),
+  find: context => {
+    const wantedM = context.limits.runUpM;
+    return roomShort(context, runUp, wantedM, {
+      code: 'run-up-short',
+      mend: 'Move the line on, or turn it along the arena.',
+      text: (room, item) => `Only ${room} straight before ${item}; at canter, ${wantedM} m is usual.`,
+    });
+  },
   mends: (context, caution) => {
-    const track = itemTracks(context).find(({ plan }) => plan.id === caution.place.track);
-    const room = track && runUp(context, track);
-    if (!room) return [];
-    const ids = withCompany(context.layout, lineOf(context.layout, [room.item]));
-    return [
-      shiftItems(
-        context.layout,
-        ids,
-        pointAlong({ xM: 0, yM: 0 }, room.headingRad, context.limits.runUpM - room.roomM),
-      ),
-    ];
+    const room = roomOfCaution(context, caution, runUp);
+    return room ? [moveLine(context, room, context.limits.runUpM - room.roomM)] : [];
   },
 };

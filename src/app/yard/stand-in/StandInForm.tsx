@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { TEST_PACES, type FootLanding } from '@/core';
@@ -31,7 +32,7 @@ export function StandInForm({ horses, layouts }: StandInFormProps) {
     over === LANE ? { gait, laneM: String(laneM === '' ? 20 : laneM) } : { layoutId: over };
   const query = String(new URLSearchParams({ horseId, pace, seed: String(seed === '' ? 0 : seed), ...ground }));
   return (
-    <section aria-label="The ride" className={classes.card}>
+    <Card label="The ride">
       <Group align="flex-end" gap="sm">
         <Select
           label="Horse"
@@ -83,7 +84,7 @@ export function StandInForm({ horses, layouts }: StandInFormProps) {
         </LinkButton>
       </Group>
       <LiveFeet key={query} query={query} />
-    </section>
+    </Card>
   );
 }
 

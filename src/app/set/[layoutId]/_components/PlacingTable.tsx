@@ -2,7 +2,7 @@
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { isRaised, wallName, type Arena, type EndPlacing, type RowSetting } from '@/core';
-import { stepsText } from '../stepsText';
+import { stepsText } from '@/components/Lengths/stepsText';
 import classes from './PlacingTable.module.css';
 import type { Walker } from './SettingSheet';
 

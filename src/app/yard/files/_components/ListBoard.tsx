@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { CSV_COLUMNS, CSV_LISTS, type CsvList } from '@/files/yardCsv';
 import { Alert, Button, FileButton, Group, SegmentedControl, Table, Textarea } from '@mantine/core';
 import { useState } from 'react';
@@ -50,7 +51,7 @@ export function ListBoard() {
         data={CSV_LISTS.map(value => ({ value, label: LIST_LABELS[value] }))}
       />
       <div className={classes.columns}>
-        <section aria-label="In and out" className={classes.card}>
+        <Card label="In and out">
           <Group>
             <FileButton accept=".csv,text/csv" onChange={readFile}>
               {props => (
@@ -84,7 +85,7 @@ export function ListBoard() {
             </Button>
           </Group>
           {outcome && <Outcome outcome={outcome} />}
-        </section>
+        </Card>
         <Columns list={list} />
       </div>
     </div>
@@ -148,8 +149,7 @@ function Outcome({ outcome }: { outcome: ListOutcome }) {
 /** What the columns of a list are called and mean. */
 function Columns({ list }: { list: CsvList }) {
   return (
-    <section aria-label="The columns" className={classes.card}>
-      <h2>The columns</h2>
+    <Card label="The columns" title="The columns">
       <dl className={classes.columnsList}>
         {CSV_COLUMNS[list].map(({ name, required, words }) => (
           <div key={name}>
@@ -161,6 +161,6 @@ function Columns({ list }: { list: CsvList }) {
           </div>
         ))}
       </dl>
-    </section>
+    </Card>
   );
 }

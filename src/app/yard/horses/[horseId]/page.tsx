@@ -1,3 +1,4 @@
+import { Card } from '@/components/Card/Card';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { formatLength, formatReading, STRIDE_ENTRY_KEYS, profileStride, strideCertainty } from '@/core';
@@ -65,10 +66,9 @@ export default async function HorsePage({ params }: HorsePageProps) {
         <div className={classes.column}>
           <HorsePicture horseId={horse.id} name={horse.name} pictureAtMs={pictures.get(horse.id) ?? null} />
           {horse.notes !== '' && (
-            <section aria-label="Notes" className={classes.card}>
-              <h2>Notes</h2>
+            <Card label="Notes" title="Notes">
               <p className={classes.notes}>{horse.notes}</p>
-            </section>
+            </Card>
           )}
           <TestList horse={horse} tests={tests.map(test => ({ ...test, day: day(test.testedAtMs) }))} />
           <RiddenList ridden={ridden.map(row => ({ ...row, day: day(row.lastMs) }))} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { CommitField, type Read } from '@/components/CommitField/CommitField';
 import { newId } from '@/components/newId';
 import { Sand } from '@/components/Sand/Sand';
@@ -229,79 +230,80 @@ function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: Ar
     </Button>
   );
   return (
-    <section aria-label="Marks" className={classes.card}>
-      <h2>Marks</h2>
-      {none && <p className={classes.quiet}>Nothing is marked yet.</p>}
-      {entrance && (
-        <Group justify="space-between">
-          <span>
-            Entrance at {entrance.xM} m across, {entrance.yM} m up
-          </span>
-          {away('the entrance', { ...marks, entrance: null })}
-        </Group>
-      )}
-      {homeFacingDeg !== null && (
-        <Group align="flex-end" justify="space-between">
-          <CommitField
-            label="Home lies at, degrees from “towards C”"
-            text={String(homeFacingDeg)}
-            read={number('A direction', 0, 359)}
-            onCommit={value => {
-              onChange({ ...marks, homeFacingDeg: value });
-              return null;
-            }}
-          />
-          {away('the way home', { ...marks, homeFacingDeg: null })}
-        </Group>
-      )}
-      {fall && (
-        <Group align="flex-end" justify="space-between">
-          <CommitField
-            label="The ground falls by, percent"
-            text={String(fall.percent)}
-            read={number('A fall', 0.1, 30)}
-            onCommit={percent => {
-              onChange({ ...marks, fall: { ...fall, percent } });
-              return null;
-            }}
-          />
-          {away('the fall', { ...marks, fall: null })}
-        </Group>
-      )}
-      {patches.map(({ id, words, radiusM, at }) => (
-        <Group key={id} align="flex-end" gap="xs" className={classes.patchRow}>
-          <PatchWords words={words} onCommit={changed => changePatch(id, { words: changed })} />
-          <CommitField
-            label="Across, m"
-            text={String(at.xM)}
-            read={number('A place', 0, 200)}
-            onCommit={xM => {
-              changePatch(id, { at: { ...at, xM } });
-              return null;
-            }}
-          />
-          <CommitField
-            label="Up from A, m"
-            text={String(at.yM)}
-            read={number('A place', 0, 200)}
-            onCommit={yM => {
-              changePatch(id, { at: { ...at, yM } });
-              return null;
-            }}
-          />
-          <CommitField
-            label="Radius, m"
-            text={String(radiusM)}
-            read={number('A radius', 0.5, 20)}
-            onCommit={value => {
-              changePatch(id, { radiusM: value });
-              return null;
-            }}
-          />
-          {away(words, { ...marks, patches: patches.filter(patch => patch.id !== id) })}
-        </Group>
-      ))}
-    </section>
+    <Card label="Marks" title="Marks">
+      <div className={classes.marks}>
+        {none && <p className={classes.quiet}>Nothing is marked yet.</p>}
+        {entrance && (
+          <Group justify="space-between">
+            <span>
+              Entrance at {entrance.xM} m across, {entrance.yM} m up
+            </span>
+            {away('the entrance', { ...marks, entrance: null })}
+          </Group>
+        )}
+        {homeFacingDeg !== null && (
+          <Group align="flex-end" justify="space-between">
+            <CommitField
+              label="Home lies at, degrees from “towards C”"
+              text={String(homeFacingDeg)}
+              read={number('A direction', 0, 359)}
+              onCommit={value => {
+                onChange({ ...marks, homeFacingDeg: value });
+                return null;
+              }}
+            />
+            {away('the way home', { ...marks, homeFacingDeg: null })}
+          </Group>
+        )}
+        {fall && (
+          <Group align="flex-end" justify="space-between">
+            <CommitField
+              label="The ground falls by, percent"
+              text={String(fall.percent)}
+              read={number('A fall', 0.1, 30)}
+              onCommit={percent => {
+                onChange({ ...marks, fall: { ...fall, percent } });
+                return null;
+              }}
+            />
+            {away('the fall', { ...marks, fall: null })}
+          </Group>
+        )}
+        {patches.map(({ id, words, radiusM, at }) => (
+          <Group key={id} align="flex-end" gap="xs" className={classes.patchRow}>
+            <PatchWords words={words} onCommit={changed => changePatch(id, { words: changed })} />
+            <CommitField
+              label="Across, m"
+              text={String(at.xM)}
+              read={number('A place', 0, 200)}
+              onCommit={xM => {
+                changePatch(id, { at: { ...at, xM } });
+                return null;
+              }}
+            />
+            <CommitField
+              label="Up from A, m"
+              text={String(at.yM)}
+              read={number('A place', 0, 200)}
+              onCommit={yM => {
+                changePatch(id, { at: { ...at, yM } });
+                return null;
+              }}
+            />
+            <CommitField
+              label="Radius, m"
+              text={String(radiusM)}
+              read={number('A radius', 0.5, 20)}
+              onCommit={value => {
+                changePatch(id, { radiusM: value });
+                return null;
+              }}
+            />
+            {away(words, { ...marks, patches: patches.filter(patch => patch.id !== id) })}
+          </Group>
+        ))}
+      </div>
+    </Card>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { Alert, Button, FileButton, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -40,7 +41,7 @@ export function HorsePicture({ horseId, name, pictureAtMs }: HorsePictureProps) 
   };
 
   return (
-    <section aria-label="Picture" className={classes.card}>
+    <Card label="Picture">
       {pictureAtMs !== null && (
         // A picture out of the yard's own database: there is nothing for an image service to do.
         // eslint-disable-next-line @next/next/no-img-element
@@ -65,7 +66,7 @@ export function HorsePicture({ horseId, name, pictureAtMs }: HorsePictureProps) 
           {problem}
         </Alert>
       )}
-    </section>
+    </Card>
   );
 }
 

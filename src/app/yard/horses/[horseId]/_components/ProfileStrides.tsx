@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { StrideEntryKey, StrideSource } from '@/core';
 import { Table } from '@mantine/core';
@@ -27,8 +28,7 @@ const SOURCE_WORDS: Record<StrideSource, string> = {
 export function ProfileStrides({ rows }: { rows: ProfileRow[] }) {
   const { format } = useLengths();
   return (
-    <section aria-label="Strides" className={classes.card}>
-      <h2>Strides</h2>
+    <Card label="Strides" title="Strides">
       <Table.ScrollContainer minWidth={560}>
         <Table verticalSpacing={6} className={classes.numbers}>
           <Table.Thead>
@@ -58,6 +58,6 @@ export function ProfileStrides({ rows }: { rows: ProfileRow[] }) {
           </Table.Tbody>
         </Table>
       </Table.ScrollContainer>
-    </section>
+    </Card>
   );
 }

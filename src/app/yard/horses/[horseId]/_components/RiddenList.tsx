@@ -1,3 +1,4 @@
+import { Card } from '@/components/Card/Card';
 import type { RiddenLayout } from '@/data/queries/ridden';
 import Link from 'next/link';
 import classes from '../page.module.css';
@@ -7,8 +8,7 @@ type RiddenListProps = { ridden: (RiddenLayout & { day: string })[] };
 /** The pairs and layouts that a horse has been ridden in. */
 export function RiddenList({ ridden }: RiddenListProps) {
   return (
-    <section aria-label="Ridden" className={classes.card}>
-      <h2>Ridden</h2>
+    <Card label="Ridden" title="Ridden">
       {ridden.length === 0 && <p className={classes.quiet}>Nothing yet: passes recorded in Ride appear here.</p>}
       <ul className={classes.list}>
         {ridden.map(({ pairId, layoutId, riderName, layoutName, passes, day }) => (
@@ -26,6 +26,6 @@ export function RiddenList({ ridden }: RiddenListProps) {
           </li>
         ))}
       </ul>
-    </section>
+    </Card>
   );
 }

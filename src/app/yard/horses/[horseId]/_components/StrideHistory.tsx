@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { defaultStride, type HorseProfile, type StrideEntryKey, type StrideTestReading } from '@/core';
 import { extent } from 'd3-array';
@@ -19,15 +20,14 @@ export function StrideHistory({ tests, usual }: StrideHistoryProps) {
     tests: tests.filter(test => test.entry === entry && test.reading.paces.normal?.stride),
   })).filter(gait => gait.tests.length > 0);
   return (
-    <section aria-label="Stride tests over time" className={classes.card}>
-      <h2>Stride tests over time</h2>
+    <Card label="Stride tests over time" title="Stride tests over time">
       {tested.length === 0 && (
         <p className={classes.quiet}>No test in a taped lane yet: the first one begins the picture.</p>
       )}
       {tested.map(({ entry, tests: ofGait }) => (
         <GaitHistory key={entry} entry={entry} tests={ofGait} usualM={usualOf(entry, usual)} />
       ))}
-    </section>
+    </Card>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
@@ -9,7 +10,7 @@ import { Button } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { useTransition } from 'react';
 import { ENTRY_LABELS } from '../../../entryLabels';
-import { testSentences } from '../../../testWords';
+import { comparableTest, testSentences } from '../../../testWords';
 import { withdrawTestAction } from '../test/actions';
 import classes from '../page.module.css';
 
@@ -24,8 +25,7 @@ const MOMENT_WORDS: Record<TestMoment, string> = {
 /** The stride tests in words, the newest first, each with what it gave the profile. */
 export function TestList({ horse, tests }: TestListProps) {
   return (
-    <section aria-label="Stride tests" className={classes.card}>
-      <h2>Stride tests</h2>
+    <Card label="Stride tests" title="Stride tests">
       {tests.length === 0 && (
         <EmptyState
           title="No stride test yet"
@@ -36,19 +36,19 @@ export function TestList({ horse, tests }: TestListProps) {
       )}
       <ul className={classes.list}>
         {[...tests].reverse().map(test => (
-          <TestItem key={test.id} horse={horse} test={test} before={testBefore(tests, test)} />
+          <TestItem
+            key={test.id}
+            horse={horse}
+            test={test}
+            before={comparableTest(tests.slice(0, tests.indexOf(test)), test)}
+          />
         ))}
       </ul>
-    </section>
+    </Card>
   );
 }
 
 type Dated = StrideTest & { day: string };
-
-/** The last test of the same gait before this one. */
-function testBefore(tests: readonly Dated[], test: Dated): Dated | null {
-  return tests.filter(({ entry, testedAtMs }) => entry === test.entry && testedAtMs < test.testedAtMs).at(-1) ?? null;
-}
 
 function TestItem({ horse, test, before }: { horse: Horse; test: Dated; before: Dated | null }) {
   const { format, formatChange } = useLengths();

@@ -33,9 +33,8 @@ export default async function StrideTestPage({ params }: { params: Promise<{ hor
         key={horse.id}
         horse={horse}
         people={present(people).map(({ id, name, stepLengthM }) => ({ id, name, stepLengthM }))}
-        earlier={tests.map(({ entry, reading, testedAtMs }) => ({
-          entry,
-          reading,
+        earlier={tests.map(({ entry, lane, stepperId, reading, testedAtMs }) => ({
+          ...{ entry, lane, stepperId, reading },
           day: yardTime(testedAtMs, yard.timeZone, 'D MMMM'),
         }))}
       />

@@ -1,8 +1,10 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
+import { stepsText } from '@/components/Lengths/stepsText';
 import { newId } from '@/components/newId';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { walkedError } from '@/core';
+import { parseLength, walkedError } from '@/core';
 import type { Person } from '@/data/queries/people';
 import type { FormOutcome } from '@/files/formOutcome';
 import { walkForm } from '@/files/yardForms';
@@ -45,8 +47,7 @@ export function OwnStepBoard({ person, days }: OwnStepBoardProps) {
 
   return (
     <div className={classes.board}>
-      <section aria-label="Walk" className={classes.card}>
-        <h2>Walk</h2>
+      <Card label="Walk" title="Walk">
         <form noValidate onSubmit={form.onSubmit(() => add(form.getValues()))}>
           <Group align="flex-start" gap="sm">
             <TextInput label="Taped length" w={130} {...form.getInputProps('length')} />
@@ -105,7 +106,7 @@ export function OwnStepBoard({ person, days }: OwnStepBoardProps) {
             {problem}
           </Alert>
         )}
-      </section>
+      </Card>
       <StepMeaning
         person={person}
         onLetCount={async () => void tell(await letWalksCountAction(person.id).catch(() => null))}
@@ -119,8 +120,7 @@ function StepMeaning({ person, onLetCount }: { person: Person; onLetCount: () =>
   const { walked, typedStepM } = person;
   const over = format(OVER_M);
   return (
-    <section aria-label="What it means" className={classes.card}>
-      <h2>What it means</h2>
+    <Card label="What it means" title="What it means">
       {!walked && <p>Tape {format(20)}, walk it, and count. Three walks say how sure the step is.</p>}
       {walked && (
         <>
@@ -142,13 +142,31 @@ function StepMeaning({ person, onLetCount }: { person: Person; onLetCount: () =>
           </Button>
         </>
       )}
+      {person.stepLengthM !== null && <InSteps stepM={person.stepLengthM} />}
       {person.stepLengthM !== null && (
         <p className={classes.quiet}>
           Setting sheets speak in steps of {format(person.stepLengthM)}
           {typedStepM === null ? ', as walked.' : ', as typed in.'}
         </p>
       )}
-    </section>
+    </Card>
+  );
+}
+
+/** Any distance in this person's steps, to the half step and what is left. */
+function InSteps({ stepM }: { stepM: number }) {
+  const { unit, format } = useLengths();
+  const [typed, setTyped] = useState(format(OVER_M));
+  const read = parseLength(typed, { defaultUnit: unit });
+  return (
+    <TextInput
+      mb="sm"
+      label="Any distance in these steps"
+      value={typed}
+      onChange={event => setTyped(event.currentTarget.value)}
+      description={read.ok ? stepsText(read.lengthM, stepM, unit) : undefined}
+      error={read.ok || typed.trim() === '' ? undefined : read.reason}
+    />
   );
 }
 

@@ -1,9 +1,11 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { TEST_PACES, type TestPace } from '@/core';
 import { Button, Group, SegmentedControl } from '@mantine/core';
 import { useEffect } from 'react';
+import { FOOT_LABELS } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 import classes from './StrideTestBoard.module.css';
 
@@ -21,7 +23,7 @@ const PARTS = [
 export function CountPad({ draft, change }: CountPadProps) {
   useSpaceBar(() => change({ kind: 'tap' }));
   return (
-    <section aria-label="The pass" className={classes.card}>
+    <Card label="The pass">
       <SegmentedControl
         fullWidth
         size="md"
@@ -37,19 +39,31 @@ export function CountPad({ draft, change }: CountPadProps) {
         aria-label="The foot landed"
       >
         <strong aria-live="polite">{draft.count}</strong>
-        <span>tap, or press the space bar, each time the foot lands</span>
+        <span>tap, or press the space bar, each time the {FOOT_LABELS[draft.foot]} lands</span>
       </button>
       <Group gap="sm" align="flex-end">
-        <Button size="sm" disabled={draft.count === 0} onClick={() => change({ kind: 'keep', voided: false })}>
+        <Button size="sm" px="sm" disabled={draft.count === 0} onClick={() => change({ kind: 'keep', voided: false })}>
           Keep this pass
         </Button>
-        <Button size="sm" variant="default" onClick={() => change({ kind: 'keep', voided: true })}>
+        <Button size="sm" px="sm" variant="default" onClick={() => change({ kind: 'keep', voided: true })}>
           Void: the gait broke
         </Button>
-        <Button size="sm" variant="subtle" disabled={draft.count === 0} onClick={() => change({ kind: 'untap' })}>
+        <Button
+          size="sm"
+          px="sm"
+          variant="subtle"
+          disabled={draft.count === 0}
+          onClick={() => change({ kind: 'untap' })}
+        >
           One back
         </Button>
-        <Button size="sm" variant="subtle" disabled={draft.count === 0} onClick={() => change({ kind: 'start-again' })}>
+        <Button
+          size="sm"
+          px="sm"
+          variant="subtle"
+          disabled={draft.count === 0}
+          onClick={() => change({ kind: 'start-again' })}
+        >
           From none
         </Button>
       </Group>
@@ -78,7 +92,7 @@ export function CountPad({ draft, change }: CountPadProps) {
           />
         </div>
       </Group>
-    </section>
+    </Card>
   );
 }
 

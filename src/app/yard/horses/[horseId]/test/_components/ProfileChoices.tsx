@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { profileFromTest, profileStride, suggestEntries, type StrideTestReading } from '@/core';
 import type { Horse } from '@/data/queries/horses';
@@ -48,8 +49,7 @@ export function ProfileChoices({ horse, draft, reading, accepted, onAccept, chil
     : [];
   const isOn = ({ entry, on }: Offer) => accepted[entry] ?? on;
   return (
-    <section aria-label="The profile" className={classes.card}>
-      <h2>In {horse.name}’s profile</h2>
+    <Card label="The profile" title={<>In {horse.name}’s profile</>}>
       {typed && (
         <p className={classes.quiet}>
           {ENTRY_LABELS[draft.entry]} was typed in, {format(horse.strides[draft.entry]!.normalM)}: a test never
@@ -69,6 +69,6 @@ export function ProfileChoices({ horse, draft, reading, accepted, onAccept, chil
         ))}
       </Stack>
       {children(offers.filter(isOn).map(({ entry }) => entry))}
-    </section>
+    </Card>
   );
 }

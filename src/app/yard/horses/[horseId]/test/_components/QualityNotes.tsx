@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { Group, SegmentedControl, Textarea } from '@mantine/core';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 import classes from './StrideTestBoard.module.css';
@@ -15,8 +16,7 @@ const QUALITIES = [
 /** How it went, apart from the count: the same count with a better rhythm is progress. */
 export function QualityNotes({ draft, change }: QualityNotesProps) {
   return (
-    <section aria-label="How it went" className={classes.card}>
-      <h2>How it went</h2>
+    <Card label="How it went" title="How it went">
       <Group gap="md">
         {QUALITIES.map(({ key, label }) => (
           <div key={key}>
@@ -38,6 +38,6 @@ export function QualityNotes({ draft, change }: QualityNotesProps) {
         value={draft.note}
         onChange={event => change({ kind: 'set', changes: { note: event.currentTarget.value } })}
       />
-    </section>
+    </Card>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
-import { countInLane, FEET, type Foot, type FootLanding } from '@/core';
+import { Card } from '@/components/Card/Card';
+import { countInLane, type Foot, type FootLanding } from '@/core';
 import { readFootfalls } from '@/files/footfallCsv';
 import { Alert, Button, FileButton, Group, Select } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
@@ -13,7 +14,7 @@ const PLAYED = ['walk', 'trot', 'canter'];
 
 /** Footfalls from a sensor's file, or from the stand-in that plays a ride: both tap the counter. */
 export function StandInPanel({ draft, change, horseId }: StandInPanelProps) {
-  const [foot, setFoot] = useState<Foot>('LF');
+  const { foot } = draft;
   const [speed, setSpeed] = useState('4');
   const [problem, setProblem] = useState<string | null>(null);
   const { playing, play, stop } = usePlayback(change, setProblem);
@@ -30,16 +31,8 @@ export function StandInPanel({ draft, change, horseId }: StandInPanelProps) {
   };
 
   return (
-    <section aria-label="From a sensor" className={classes.card}>
-      <h2>From a sensor</h2>
+    <Card label="From a sensor" title="From a sensor">
       <Group gap="sm" align="flex-end">
-        <Select
-          label="The foot that counts"
-          w={110}
-          data={[...FEET]}
-          value={foot}
-          onChange={chosen => chosen && setFoot(chosen as Foot)}
-        />
         <FileButton accept=".csv,text/csv" onChange={readFile}>
           {props => (
             <Button variant="default" {...props}>
@@ -77,7 +70,7 @@ export function StandInPanel({ draft, change, horseId }: StandInPanelProps) {
           {problem}
         </Alert>
       )}
-    </section>
+    </Card>
   );
 }
 

@@ -1,5 +1,6 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { nowMs } from '@/components/nowMs';
 import type { Horse } from '@/data/queries/horses';
@@ -7,7 +8,7 @@ import { readStrideTest } from '@/core';
 import { Alert, Button, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { testSentences, type WordedTest } from '../../../../testWords';
+import { comparableTest, testSentences, type WordedTest } from '../../../../testWords';
 import { saveStrideTestAction } from '../actions';
 import { draftOnPaper } from '../_state/testDraft';
 import { useTestDraft } from '../_state/useTestDraft';
@@ -38,8 +39,11 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
   const [sending, setSending] = useState(false);
   if (!draft) return null;
   const reading = readStrideTest(draft.lane, draft.passes);
-  const before = [...earlier].reverse().find(({ entry }) => entry === draft.entry) ?? null;
-  const said = testSentences({ entry: draft.entry, reading, day: 'today' }, before, horse, format, formatChange);
+  const { entry, lane } = draft;
+  const stepperId = lane.kind === 'steps' ? draft.stepperId : null;
+  const before = comparableTest(earlier, { entry, lane, stepperId });
+  const now = { entry, lane, stepperId, reading, day: 'today' };
+  const said = testSentences(now, before, horse, format, formatChange);
   const counted = draft.passes.some(({ voided }) => !voided);
 
   const save = async (entries: string[]) => {
@@ -62,8 +66,7 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
         <StandInPanel draft={draft} change={change} horseId={horse.id} />
       </div>
       <div className={classes.column}>
-        <section aria-label="What it comes to" className={classes.card}>
-          <h2>What it comes to</h2>
+        <Card label="What it comes to" title="What it comes to">
           {said.length === 0 && <p className={classes.quiet}>Ride a normal pass, then a short and a long one.</p>}
           <ul className={classes.said}>
             {said.map(sentence => (
@@ -71,7 +74,7 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
             ))}
           </ul>
           <PassTable draft={draft} reading={reading} change={change} />
-        </section>
+        </Card>
         <QualityNotes draft={draft} change={change} />
         <ProfileChoices
           horse={horse}

@@ -1,10 +1,11 @@
 'use client';
 
+import { Card } from '@/components/Card/Card';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { parseLength, type StrideEntryKey } from '@/core';
+import { FEET, parseLength, type Foot, type StrideEntryKey } from '@/core';
 import { Group, SegmentedControl, Select } from '@mantine/core';
-import { ENTRY_LABELS, LANE_ENTRIES } from '../../../../entryLabels';
+import { ENTRY_LABELS, FOOT_LABELS, LANE_ENTRIES } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 import type { TestPerson } from './StrideTestBoard';
 import classes from './StrideTestBoard.module.css';
@@ -24,13 +25,20 @@ export function TestSettings({ draft, change, people }: TestSettingsProps) {
   const set = (changes: Extract<DraftChange, { kind: 'set' }>['changes']) => change({ kind: 'set', changes });
   const who = people.map(({ id, name }) => ({ value: id, label: name }));
   return (
-    <section aria-label="The test" className={classes.card}>
+    <Card label="The test">
       <Group align="flex-end" gap="sm">
         <Select
           label="Gait"
           data={LANE_ENTRIES.map(value => ({ value, label: ENTRY_LABELS[value].replace(' in the lane', '') }))}
           value={draft.entry}
           onChange={entry => entry && set({ entry: entry as StrideEntryKey })}
+        />
+        <Select
+          label="Counted foot"
+          w={150}
+          data={FEET.map(value => ({ value, label: FOOT_LABELS[value] }))}
+          value={draft.foot}
+          onChange={foot => foot && set({ foot: foot as Foot })}
         />
         <Select
           label="Ridden by"
@@ -55,7 +63,7 @@ export function TestSettings({ draft, change, people }: TestSettingsProps) {
         </div>
       </Group>
       <LaneSettings draft={draft} set={set} who={who} />
-    </section>
+    </Card>
   );
 }
 

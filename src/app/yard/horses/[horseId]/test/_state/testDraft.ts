@@ -1,4 +1,4 @@
-import type { StrideEntryKey, TestLane, TestPace, TestPass } from '@/core';
+import type { Foot, StrideEntryKey, TestLane, TestPace, TestPass } from '@/core';
 import type { StrideTestOnPaper } from '@/files/strideTestForm';
 
 /** A test while it is ridden. It is kept on the device at every change, and sent when it is done. */
@@ -9,6 +9,8 @@ export type TestDraft = {
   stepperId: string | null;
   riderId: string | null;
   moment: StrideTestOnPaper['moment'];
+  /** The foot that is counted. */
+  foot: Foot;
   passes: TestPass[];
   /** The pass that is being counted. */
   pace: TestPace;
@@ -35,7 +37,18 @@ const MOST_STRIDES = 200;
 
 export function newDraft(id: string, entry: StrideEntryKey): TestDraft {
   return {
-    ...{ id, entry, stepperId: null, riderId: null, moment: 'apart', passes: [], pace: 'normal', count: 0, part: null },
+    ...{
+      id,
+      entry,
+      stepperId: null,
+      riderId: null,
+      moment: 'apart',
+      foot: 'LF',
+      passes: [],
+      pace: 'normal',
+      count: 0,
+      part: null,
+    },
     ...{ rhythm: null, roundness: null, balance: null, note: '' },
     lane: { kind: 'taped', lengthM: 60 * 0.3048 },
   };

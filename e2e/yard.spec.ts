@@ -202,7 +202,7 @@ test('put away and taken back; kit, marks on the sand, a picture, a distance car
   await expect(page.getByText('6 cones, small')).toBeVisible();
 
   await page.getByRole('link', { name: 'Lower school' }).click();
-  await page.getByRole('button', { name: 'Or put it at C, and type it right' }).click();
+  await page.getByRole('button', { name: 'Or put it at the far end, and type it right' }).click();
   await page.getByLabel('Radius, m').fill('3.5');
   await page.getByLabel('Radius, m').press('Enter');
   await page.getByLabel('A bad patch', { exact: true }).last().fill('frozen in winter');

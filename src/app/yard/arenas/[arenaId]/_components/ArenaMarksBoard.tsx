@@ -73,7 +73,7 @@ export function ArenaMarksBoard({ arena }: { arena: NamedArena }) {
             variant="default"
             onClick={() => save(marked(arena, marks, tool, placeByKey(arena)))}
           >
-            Or put it at C, and type it right
+            Or put it at the far end, and type it right
           </Button>
         </p>
         <div onPointerUp={event => tapped(event as unknown as PointerEvent<SVGSVGElement>)} className={classes.sand}>
@@ -244,7 +244,7 @@ function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: Ar
         {homeFacingDeg !== null && (
           <Group align="flex-end" justify="space-between">
             <CommitField
-              label="Home lies at, degrees from “towards C”"
+              label="Home lies at, degrees from straight up"
               text={String(homeFacingDeg)}
               read={number('A direction', 0, 359)}
               onCommit={value => {
@@ -282,7 +282,7 @@ function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: Ar
               }}
             />
             <CommitField
-              label="Up from A, m"
+              label="Up the arena, m"
               text={String(at.yM)}
               read={number('A place', 0, 200)}
               onCommit={yM => {

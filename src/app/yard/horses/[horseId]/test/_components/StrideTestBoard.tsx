@@ -62,7 +62,9 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
     <div className={classes.board}>
       <div className={classes.column}>
         <TestSettings draft={draft} change={change} people={people} />
-        <CountPad draft={draft} change={change} />
+        <div className={classes.padFirst}>
+          <CountPad draft={draft} change={change} />
+        </div>
         <StandInPanel draft={draft} change={change} horseId={horse.id} />
       </div>
       <div className={classes.column}>

@@ -92,7 +92,15 @@ test('addresses that lead nowhere and requests that make no sense get a sentence
   page,
   request,
 }) => {
-  for (const path of ['/plan/none', '/set/none', '/ride/none/none', '/review/none', '/nowhere']) {
+  const nowhere = ['/plan/none', '/set/none', '/ride/none/none', '/review/none', '/nowhere'];
+  const yard = [
+    '/yard/horses/none',
+    '/yard/horses/none/test',
+    '/yard/horses/none/card',
+    '/yard/people/none',
+    '/yard/arenas/none',
+  ];
+  for (const path of [...nowhere, ...yard]) {
     await page.goto(demoYard.url + path);
     await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
   }
@@ -107,6 +115,23 @@ test('addresses that lead nowhere and requests that make no sense get a sentence
   });
   expect(wrong.status()).toBe(400);
   expect(((await wrong.json()) as { problem: string }).problem).toContain('baseRevision');
+  const refusals = [
+    { path: '/api/stand-in?horseId=none&seed=1', status: 400, words: 'horseId' },
+    { path: '/api/stand-in?horseId=none&seed=soon', status: 400, words: 'seed' },
+    { path: '/api/stand-in/footfalls.csv?horseId=none&seed=1&laneM=0', status: 400, words: 'laneM' },
+    { path: '/api/yard/secrets.csv', status: 404, words: 'secrets' },
+    { path: '/api/horses/none/picture', status: 404, words: 'no picture' },
+  ];
+  for (const { path, status, words } of refusals) {
+    const answer = await request.get(demoYard.url + path);
+    expect(answer.status()).toBe(status);
+    expect(((await answer.json()) as { problem: string }).problem).toContain(words);
+  }
+  const noPicture = await request.put(`${demoYard.url}/api/horses/none/picture`, {
+    data: Buffer.from('<svg/>'),
+    headers: { 'content-type': 'image/svg+xml' },
+  });
+  expect(noPicture.status()).toBe(415);
   const foreign = await request.post(`${demoYard.url}/api/record`, {
     data: {},
     headers: { 'sec-fetch-site': 'cross-site' },

@@ -1,4 +1,4 @@
-import { withSegments, type Chain } from './chain';
+import { poseAt, withSegments, type Chain } from './chain';
 import { arcSegment, lineSegment, segmentLengthM, segmentPoseAt, type Segment } from './segment';
 
 /** Pieces shorter than this are rounding, not track. */
@@ -12,17 +12,16 @@ export function chainPart(chain: Chain, fromM: number, toM: number): Chain {
   if (!(fromM >= -5e-7 && fromM <= toM && toM <= chain.lengthM + 5e-7))
     throw new RangeError(`chainPart: ${fromM} to ${toM} of ${chain.lengthM} m`);
   const segments: Segment[] = [];
-  let start = chain.start;
   let beforeM = 0;
   for (const segment of chain.segments) {
     const lengthM = segmentLengthM(segment);
     const a = Math.max(0, fromM - beforeM);
     const b = Math.min(lengthM, toM - beforeM);
-    if (a <= lengthM && segments.length === 0) start = segmentPoseAt(segment, a);
     if (b - a > NOTHING_M) segments.push(cutSegment(segment, a, b));
     beforeM += lengthM;
   }
-  return withSegments(segments[0]?.start ?? start, segments);
+  const start = segments[0]?.start ?? poseAt(chain, Math.min(Math.max(0, fromM), chain.lengthM));
+  return withSegments(start, segments);
 }
 
 /** The piece of a segment from `fromM` to `toM` along it. */

@@ -9,7 +9,8 @@ import {
   type Arena,
   type ExerciseGround,
 } from '@/core';
-import { writeLayout, type LayoutOnPaper } from '@/files/layoutFile';
+import { writeLayout } from '@/files/layoutFile';
+import type { LayoutOnPaper } from '@/files/layoutOnPaper';
 import { z } from 'zod';
 
 export const SHELF_OPTIONS = {

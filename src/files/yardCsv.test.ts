@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { CSV_COLUMNS, CSV_LISTS, readYardCsv, writeYardCsv, type CsvContent } from './yardCsv';
+import { readYardCsv, writeYardCsv, type CsvContent } from './yardCsv';
+import { CSV_COLUMNS, CSV_LISTS } from './yardCsvColumns';
 
 function read(list: (typeof CSV_LISTS)[number], text: string) {
   const result = readYardCsv(list, text);

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { CsvContent, CsvHorse, CsvKit, CsvList, CsvPerson, CsvTest } from '@/files/yardCsv';
+import type { CsvContent, CsvHorse, CsvKit, CsvPerson, CsvTest } from '@/files/yardCsv';
+import type { CsvList } from '@/files/yardCsvColumns';
 import { TYPED_STRIDES } from '@/files/yardForms';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';

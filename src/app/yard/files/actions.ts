@@ -2,7 +2,8 @@
 
 import { importList, ListRefused, type ListChanges } from '@/data/queries/yardLists';
 import { DatabaseRefused } from '@/data/databaseRefused';
-import { CSV_LISTS, readYardCsv, type RowFault } from '@/files/yardCsv';
+import { readYardCsv, type RowFault } from '@/files/yardCsv';
+import { CSV_LISTS } from '@/files/yardCsvColumns';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { yardContext } from '../../_server/yardContext';

@@ -1,6 +1,7 @@
 import { yardContext } from '@/app/_server/yardContext';
 import { exportList } from '@/data/queries/yardLists';
-import { CSV_LISTS, writeYardCsv } from '@/files/yardCsv';
+import { writeYardCsv } from '@/files/yardCsv';
+import { CSV_LISTS } from '@/files/yardCsvColumns';
 
 /** A list of the yard as CSV: /api/yard/horses.csv and the like. */
 export async function GET(_: Request, { params }: { params: Promise<{ list: string }> }) {

@@ -1,7 +1,7 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
-import { CSV_COLUMNS, CSV_LISTS, type CsvList } from '@/files/yardCsv';
+import { CSV_COLUMNS, CSV_LISTS, type CsvList } from '@/files/yardCsvColumns';
 import { Alert, Button, FileButton, Group, SegmentedControl, Table, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { listAction, type ListOutcome } from '../actions';

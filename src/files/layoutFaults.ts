@@ -1,0 +1,87 @@
+import { arenaFault } from '@/core';
+import { figureFromPaper } from './layoutFigures';
+import type { LayoutOnPaper, TrackOnPaper } from './layoutOnPaper';
+
+/** What the parts say of each other: ids, legs, circles, and the arena. */
+export function tiesFault(paper: LayoutOnPaper): string | null {
+  const arena = arenaFault(paper.arena);
+  if (arena) return `arena.${arena.field}: ${arena.reason}`;
+  return (
+    repeatedId('items', paper.items) ??
+    cornersFault(paper) ??
+    repeatedId('tracks', paper.tracks) ??
+    horsesFault(paper) ??
+    tracksFault(paper)
+  );
+}
+
+function repeatedId(where: string, list: { id: string }[]): string | null {
+  const seen = new Set<string>();
+  for (const [index, { id }] of list.entries()) {
+    if (seen.has(id)) return `${where}.${index}.id: “${id}” is there twice.`;
+    seen.add(id);
+  }
+  return null;
+}
+
+function horsesFault({ horses }: LayoutOnPaper): string | null {
+  const seen = new Set<string>();
+  for (const [index, { name }] of horses.entries()) {
+    if (seen.has(name)) return `horses.${index}.name: “${name}” is there twice.`;
+    seen.add(name);
+  }
+  return null;
+}
+
+function cornersFault({ items }: LayoutOnPaper): string | null {
+  for (const [index, item] of items.entries())
+    if (item.kind === 'fence' && item.corner && item.form !== 'corner')
+      return `items.${index}.corner: “${item.id}” is no corner.`;
+  return null;
+}
+
+/** A track goes over items, or is a figure, or a session of figures: one of the three. */
+function trackKindFault({ through, legs, course, figure, figures }: TrackOnPaper): string | null {
+  const kinds = [through, figure, figures].filter(part => part !== undefined).length;
+  if (kinds !== 1) return 'a track has either “through”, “figure” or “figures”.';
+  if (!through && (legs || course)) return 'legs and course belong to a track through items.';
+  return null;
+}
+
+function tracksFault(paper: LayoutOnPaper): string | null {
+  const { tracks, items } = paper;
+  const kinds = new Map(items.map(item => [item.id, item.kind]));
+  for (const [t, track] of tracks.entries()) {
+    const kindFault = trackKindFault(track);
+    if (kindFault) return `tracks.${t}: ${kindFault}`;
+    const { legs, through } = track;
+    const figure = figuresFault(track, paper);
+    if (figure) return `tracks.${t}.${figure}`;
+    if (!through) continue;
+    for (const [i, { item }] of through.entries()) {
+      const kind = kinds.get(item);
+      const where = `tracks.${t}.through.${i}.item`;
+      if (!kind) return `${where}: there is no item “${item}”.`;
+      if (kind !== 'pole' && kind !== 'fence') return `${where}: “${item}” is a ${kind} and is not ridden over.`;
+    }
+    if (legs && legs.length !== through.length - 1)
+      return `tracks.${t}.legs: ${through.length} items need ${through.length - 1} legs, and there are ${legs.length}.`;
+    for (let i = 0; i + 1 < through.length; i += 1) {
+      const circle = through[i]!.item === through[i + 1]!.item && through[i]!.reversed === through[i + 1]!.reversed;
+      const leg = legs?.[i];
+      if (circle && !leg?.rein) return `tracks.${t}.legs.${i}.rein: a circle back to the same item needs a rein.`;
+      if (!circle && (leg?.rein || leg?.radiusM !== undefined))
+        return `tracks.${t}.legs.${i}: rein and radiusM belong to a circle back to the same item.`;
+    }
+  }
+  return null;
+}
+
+function figuresFault({ figure, figures }: TrackOnPaper, { arena }: LayoutOnPaper): string | null {
+  const list = figure ? [figure] : (figures ?? []);
+  for (const [index, paper] of list.entries()) {
+    const read = figureFromPaper(paper, arena);
+    if (typeof read === 'string') return `${figure ? 'figure' : `figures.${index}`}.${read}`;
+  }
+  return null;
+}

@@ -47,6 +47,10 @@ test('a plan edited while the server is away is saved when it is back', async ({
   await page.getByLabel('Poles', { exact: true }).fill('6');
   await page.getByLabel('Poles', { exact: true }).press('Enter');
   await expect(page.getByText(/Not saved yet/)).toBeVisible();
+  // Coming back to the window meanwhile takes nothing away.
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')));
+  await page.waitForTimeout(1000);
+  await expect(page.getByLabel('Poles', { exact: true })).toHaveValue('6');
   await demoYard.start();
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible({ timeout: 20_000 });
   await page.reload();

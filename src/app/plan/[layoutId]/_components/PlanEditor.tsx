@@ -15,6 +15,7 @@ import { useMemo, useState } from 'react';
 import { dropDraft } from '../_state/draft';
 import { useDraft } from '../_state/useDraft';
 import { useAutosave } from '../_state/useAutosave';
+import { useFreshHorses } from '../_state/useFreshHorses';
 import { usePlan } from '../_state/usePlan';
 import { HorseFits } from './HorseFits';
 import { LayoutName } from './LayoutName';
@@ -39,9 +40,11 @@ export function PlanEditor({ layoutId, name, revision, planOnPaper, arena, horse
   const context = useMemo(() => ({ arena, horses }), [arena, horses]);
   // The page hands the layout again when the server re-renders; the editor holds what came first.
   const [first] = useState(() => planToEdit(name, planOnPaper));
+  const [firstRevision] = useState(revision);
+  useFreshHorses();
   const plan = usePlan(first, context);
-  const status = useAutosave(layoutId, revision, first, plan.present);
-  const outdated = useDraft(layoutId, revision, plan.put);
+  const status = useAutosave(layoutId, firstRevision, first, plan.present);
+  const outdated = useDraft(layoutId, firstRevision, plan.put);
 
   useHotkeys([
     ['mod+Z', () => plan.undo()],

@@ -236,6 +236,7 @@ export {
 export {
   readStrideTest,
   TEST_PACES,
+  USUAL_LANE_M,
   type PaceReading,
   type StrideTestReading,
   type TestLane,

@@ -1,4 +1,12 @@
-import { HORSE_LEVELS, HORSE_TYPES, STRIDE_ENTRY_KEYS, TEST_PACES, type StrideEntryKey, type TestPass } from '@/core';
+import {
+  M_PER_FT,
+  HORSE_LEVELS,
+  HORSE_TYPES,
+  STRIDE_ENTRY_KEYS,
+  TEST_PACES,
+  type StrideEntryKey,
+  type TestPass,
+} from '@/core';
 import Papa from 'papaparse';
 import { z } from 'zod';
 import { CSV_COLUMNS, type CsvList } from './yardCsvColumns';
@@ -209,7 +217,7 @@ function laneOf(lane: string, steps: string): CsvTest['lane'] | string {
     return count === null ? '“lane_steps” is a whole number from 3 to 400.' : { kind: 'steps', steps: count };
   }
   const match = /^(\d{1,3}(?:\.\d+)?)\s*(m|ft)?$/.exec(lane);
-  const lengthM = match ? Number(match[1]) * (match[2] === 'ft' ? 0.3048 : 1) : Number.NaN;
+  const lengthM = match ? Number(match[1]) * (match[2] === 'ft' ? M_PER_FT : 1) : Number.NaN;
   return lengthM >= 5 && lengthM <= 200 ? { kind: 'taped', lengthM } : '“lane” is 5 to 200 m, as 20 or 60 ft.';
 }
 

@@ -7,7 +7,7 @@ import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
-import { present } from '../_server/present';
+import { present } from '@/data/present';
 import { yardContext } from '../_server/yardContext';
 import { NewLayout } from './_components/NewLayout';
 

@@ -5,7 +5,7 @@ import { listPairs } from '@/data/queries/pairs';
 import { listPasses } from '@/data/queries/passes';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { present } from '../_server/present';
+import { present } from '@/data/present';
 import { yardContext } from '../_server/yardContext';
 import { yardTime } from '../_server/yardTime';
 import classes from './page.module.css';

@@ -6,7 +6,7 @@ import { listLayouts } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
-import { present } from '../_server/present';
+import { present } from '@/data/present';
 import { yardContext } from '../_server/yardContext';
 import { RideChoice } from './_components/RideChoice';
 

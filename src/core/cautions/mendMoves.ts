@@ -1,15 +1,6 @@
-import { distanceM, pointAlong, type PointM } from '../geometry/pointM';
+import { distanceM, pointAlong } from '../geometry/pointM';
 import type { Layout } from '../layout/layout';
 import type { LayoutEdit } from '../layout/layoutEdit';
-
-/** Everything that is moved together: the items named, each by the same way. */
-export function shiftItems(layout: Layout, ids: readonly string[], byM: PointM): LayoutEdit[] {
-  return ids.flatMap(id => {
-    const item = layout.items.find(candidate => candidate.id === id);
-    if (!item) return [];
-    return [{ kind: 'move-item' as const, item: id, to: { xM: item.at.xM + byM.xM, yM: item.at.yM + byM.yM } }];
-  });
-}
 
 /** One item moved a little, then farther, in sixteen directions: the nearest place that serves is found first. */
 export function* ringMoves(layout: Layout, id: string, stepM: number, farthestM: number): Generator<LayoutEdit[]> {

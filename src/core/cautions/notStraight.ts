@@ -1,4 +1,3 @@
-import { roomAhead } from '../arena/roomAhead';
 import { pointAlong } from '../geometry/pointM';
 import { ridingDepthM, ridingPose } from '../items/footprint';
 import type { Fence } from '../items/item';
@@ -17,7 +16,9 @@ import {
   type TrackOfItems,
 } from './cautionRule';
 import type { Caution } from './caution';
-import { ringMoves, shiftItems } from './mendMoves';
+import { ringMoves } from './mendMoves';
+import { roomBeside } from './roomAround';
+import { shiftItems } from '../layout/shiftItems';
 
 /** A horse of 12 ft strides, for a layout that names none. */
 const USUAL_STRIDE_M = 3.66;
@@ -35,10 +36,7 @@ function straightWantedM({ layout, limits }: CautionContext, { plan }: TrackOfIt
 /** The straight ground before the item at an index of a track: to the wall behind the first, else the end of its leg. */
 function straightBeforeM(layout: Layout, { plan, reckoned }: TrackOfItems, index: number): number {
   if (index > 0) return reckoned.legs[index - 1]!.straightInM;
-  const { item: id, reversed } = plan.through[0]!;
-  const item = riddenItem(layout, id)!;
-  const { at, headingRad } = ridingPose(item, reversed);
-  return Math.max(0, roomAhead(layout.arena, at, headingRad + Math.PI) - ridingDepthM(item) / 2);
+  return roomBeside(layout, plan.through[0]!, -1)!.roomM;
 }
 
 function lastArcRadiusM({ reckoned }: TrackOfItems, index: number): number {

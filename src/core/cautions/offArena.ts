@@ -9,7 +9,8 @@ import type { Figure } from '../figures/figure';
 import { NOWHERE, type Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
 import { allLegs, figureTracks, legOfCaution, type CautionContext, type CautionRule } from './cautionRule';
-import { lineOf, ringMoves, shiftItems } from './mendMoves';
+import { lineOf, ringMoves } from './mendMoves';
+import { shiftItems } from '../layout/shiftItems';
 
 function caution(items: string[], text: string, place = NOWHERE): Caution {
   return { code: 'off-arena', level: 'stop', items, place, text, mend: 'Move it inside the walls.' };

@@ -28,7 +28,8 @@ export function landing({ layout }: CautionContext, track: TrackOfItems): Room |
   return roomBeside(layout, track.plan.through[track.plan.through.length - 1]!, 1);
 }
 
-function roomBeside(layout: Layout, stop: { item: string; reversed: boolean }, ahead: 1 | -1): Room | null {
+/** The straight room ahead of (1) or behind (−1) an item as it is ridden; null where it is not ridden over. */
+export function roomBeside(layout: Layout, stop: { item: string; reversed: boolean }, ahead: 1 | -1): Room | null {
   const item = riddenItem(layout, stop.item);
   if (!item) return null;
   const { at, headingRad } = ridingPose(item, stop.reversed);

@@ -3,7 +3,8 @@ import type { LayoutEdit } from '../layout/layoutEdit';
 import type { Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
 import { itemTracks, metres, type CautionContext, type TrackOfItems } from './cautionRule';
-import { lineOf, shiftItems, withCompany } from './mendMoves';
+import { lineOf, withCompany } from './mendMoves';
+import { shiftItems } from '../layout/shiftItems';
 import type { Room } from './roomAround';
 
 type RoomOf = (context: CautionContext, track: TrackOfItems) => Room | null;

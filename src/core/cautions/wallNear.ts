@@ -7,7 +7,8 @@ import type { LayoutEdit } from '../layout/layoutEdit';
 import { NOWHERE } from './caution';
 import { ROUNDING, type CautionLimits } from './cautionLimits';
 import { metres, type CautionRule } from './cautionRule';
-import { lineOf, shiftItems } from './mendMoves';
+import { lineOf } from './mendMoves';
+import { shiftItems } from '../layout/shiftItems';
 
 type Wanting = { wantingM: number; text: string };
 

@@ -2,6 +2,7 @@ import { pointAlong, type PointM } from '../geometry/pointM';
 import type { ItemTrack, Layout } from './layout';
 import { applyEdits, type LayoutEdit } from './layoutEdit';
 import { reckonItemTrack } from './reckonLayout';
+import { shiftItems } from './shiftItems';
 
 const CLOSE_M = 1e-7;
 const MOST_STEPS = 40;
@@ -25,11 +26,7 @@ export function moveForGround(
   forwards: boolean,
 ): MovedLine {
   const direction = lineDirection(layout, track, leg);
-  const shift = (byM: number): LayoutEdit[] =>
-    moved.flatMap(id => {
-      const item = layout.items.find(candidate => candidate.id === id);
-      return item ? [{ kind: 'move-item' as const, item: id, to: pointAlong(item.at, direction, byM) }] : [];
-    });
+  const shift = (byM: number) => shiftItems(layout, moved, pointAlong({ xM: 0, yM: 0 }, direction, byM));
   const sign = forwards ? 1 : -1;
   const missing = (byM: number) => groundM - groundOfLeg(applyEdits(layout, shift(byM)), track, leg);
   let byM = 0;
@@ -51,7 +48,7 @@ function groundOfLeg(layout: Layout, track: ItemTrack, leg: number): number {
     through: track.through.slice(leg, leg + 2),
     legs: track.legs.slice(leg, leg + 1),
   };
-  return reckonItemTrack({ ...layout, horses: layout.horses }, alone).legs[0]!.groundM;
+  return reckonItemTrack(layout, alone).legs[0]!.groundM;
 }
 
 /** From the first item of a leg to its second. */

@@ -1,5 +1,9 @@
 import type { StrideInterval } from '../horse/strideProfile';
+import { M_PER_FT } from '../units/lengthUnits';
 import { strideOfLane, stridesInLane, type CountedPass, type StridesInLane } from './strideInterval';
+
+/** Common practice, no source: most counts are told for a lane of 60 ft. */
+export const USUAL_LANE_M = 60 * M_PER_FT;
 
 export const TEST_PACES = ['normal', 'short', 'long'] as const;
 export type TestPace = (typeof TEST_PACES)[number];

@@ -4,6 +4,7 @@ import type { CsvList } from '@/files/yardCsvColumns';
 import { TYPED_STRIDES } from '@/files/yardForms';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
+import { present } from '../present';
 import type { Transaction } from '../writeQueue';
 import { listHorses, saveHorse } from './horses';
 import { listKit, saveKit } from './kit';
@@ -89,19 +90,26 @@ async function importKit(tx: Transaction, yardId: string, rows: readonly CsvKit[
   return changes;
 }
 
+const testKey = ({ entry, testedAtMs }: { entry: string; testedAtMs: number }) => `${entry} ${testedAtMs}`;
+
 /** A test of the same horse, gait and instant is there already, and is left as it is. */
 async function importTests(tx: Transaction, yardId: string, rows: readonly CsvTest[]): Promise<ListChanges> {
   const horses = await listHorses(tx, yardId);
   const changes = { added: 0, changed: 0, left: 0 };
+  /** What is there already, by horse: asked for once each, and kept up with what the list adds. */
+  const known = new Map<string, Set<string>>();
   for (const { horse: name, entry, testedAtMs, lane, moment, passes } of rows) {
     const horse = byName(horses, name);
     if (!horse)
       throw new ListRefused(`The yard has no horse called “${name}”: add it first, or rename it in the list.`);
-    const tests = await listStrideTests(tx, yardId, horse.id);
-    if (tests.some(test => test.entry === entry && test.testedAtMs === testedAtMs)) {
+    const there = known.get(horse.id) ?? new Set((await listStrideTests(tx, yardId, horse.id)).map(testKey));
+    known.set(horse.id, there);
+    const key = testKey({ entry, testedAtMs });
+    if (there.has(key)) {
       changes.left += 1;
       continue;
     }
+    there.add(key);
     await addStrideTest(tx, yardId, {
       ...{ id: randomUUID(), horseId: horse.id, riderId: null, stepperId: null, note: '' },
       ...{ rhythm: null, roundness: null, balance: null, entry, testedAtMs, lane, moment, passes },
@@ -113,7 +121,6 @@ async function importTests(tx: Transaction, yardId: string, rows: readonly CsvTe
 
 /** A list of the yard, to be written: what was put away is left out. */
 export async function exportList(db: Pick<RoanDatabase, 'select'>, yardId: string, list: CsvList): Promise<CsvContent> {
-  const present = <Row extends { archived: boolean }>(rows: Row[]) => rows.filter(({ archived }) => !archived);
   switch (list) {
     case 'horses':
       return { list, rows: present(await listHorses(db, yardId)).map(toCsvHorse) };

@@ -7,7 +7,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { present } from '../../_server/present';
+import { present } from '@/data/present';
 import { yardContext } from '../../_server/yardContext';
 import { SettingSheet } from './_components/SettingSheet';
 

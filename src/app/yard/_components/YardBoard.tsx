@@ -1,5 +1,6 @@
 'use client';
 
+import { present } from '@/data/present';
 import type { NamedArena } from '@/data/queries/arenas';
 import type { KitPiece } from '@/data/queries/kit';
 import type { Pair } from '@/data/queries/pairs';
@@ -43,7 +44,6 @@ export function YardBoard({ horses, people, pairs, arenas, kit }: YardBoardProps
   const wanted = search.trim().toLocaleLowerCase();
   const shown = <Row extends { archived: boolean }>(rows: Row[], words: (row: Row) => string) =>
     rows.filter(row => (showArchived || !row.archived) && words(row).toLocaleLowerCase().includes(wanted));
-  const present = <Row extends { archived: boolean }>(rows: Row[]) => rows.filter(({ archived }) => !archived);
   const noUnit = (lengthM: number) => String(lengthM);
   return (
     <>

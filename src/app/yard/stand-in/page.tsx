@@ -2,7 +2,7 @@ import { PageHead } from '@/components/PageHead/PageHead';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
 import type { Metadata } from 'next';
-import { present } from '../../_server/present';
+import { present } from '@/data/present';
 import { yardContext } from '../../_server/yardContext';
 import { StandInForm } from './StandInForm';
 

@@ -1,7 +1,7 @@
 import { changeOfRein, CHANGES_OF_REIN, wallPose, type ChangeOfReinWay } from '../../figures/figurePlaces';
 import type { ExerciseGround } from '../exercise';
 import { flatGuidance, flatRecipe } from './flatRecipe';
-import { stage, turnRadiusM } from './parts';
+import { alongLongSide, stage, turnRadiusM } from './parts';
 
 function wayOf(name: string): ChangeOfReinWay {
   return CHANGES_OF_REIN.find(way => way === name) ?? 'diagonal';
@@ -76,11 +76,11 @@ export const lengthening = flatRecipe({
   }),
   gait: 'canter',
   wishes: ground => [{ lengthM: ground.arena.lengthM - 2 * Math.max(6, turnRadiusM(ground, 'canter')) }],
-  figures: ({ arena }, { lengthM }) => [
+  figures: (ground, { lengthM }) => [
     {
       figure: {
         kind: 'straight',
-        start: wallPose(arena, 'right', (arena.lengthM - lengthM) / 2, 'left'),
+        start: alongLongSide(ground, lengthM),
         rein: 'left',
         lengthM,
       },

@@ -1,10 +1,8 @@
 import { wallPose } from '../../figures/figurePlaces';
 import type { ExerciseGround } from '../exercise';
 import { flatGuidance, flatRecipe } from './flatRecipe';
-import { stage, turnRadiusM } from './parts';
+import { middleOfShortSide, stage, turnRadiusM } from './parts';
 
-/** From the middle of the near short side, along it. */
-const fromA = ({ arena }: ExerciseGround) => wallPose(arena, 'near', arena.widthM / 2, 'left');
 /** From the middle of the long side that one comes up on the left rein. */
 const fromB = ({ arena }: ExerciseGround) => wallPose(arena, 'right', arena.lengthM / 2, 'left');
 
@@ -29,7 +27,7 @@ export const circle = flatRecipe({
   gait: 'trot',
   wishes: ground => [20, 15].map(diameterM => ({ diameterM: Math.min(diameterM, ground.arena.widthM), rounds: 2 })),
   figures: (ground, { diameterM, rounds }) => [
-    { kind: 'circle', start: fromA(ground), rein: 'left', diameterM, rounds },
+    { kind: 'circle', start: middleOfShortSide(ground), rein: 'left', diameterM, rounds },
   ],
   stages: () => [
     stage('In walk', 'Four points, one size', 'rising', { gait: 'walk' }),
@@ -54,12 +52,12 @@ export const largeAndSmallCircle = flatRecipe({
   wishes: ground => [{ largeM: Math.min(20, ground.arena.widthM), smallM: atLeast(ground, 12) }],
   figures: (ground, { largeM, smallM }) => [
     {
-      figure: { kind: 'circle', start: fromA(ground), rein: 'left', diameterM: largeM, rounds: 1 },
+      figure: { kind: 'circle', start: middleOfShortSide(ground), rein: 'left', diameterM: largeM, rounds: 1 },
       gait: null,
       parts: [{ fromM: 0, toM: Math.PI * largeM, pace: 'long' }],
     },
     {
-      figure: { kind: 'circle', start: fromA(ground), rein: 'left', diameterM: smallM, rounds: 1 },
+      figure: { kind: 'circle', start: middleOfShortSide(ground), rein: 'left', diameterM: smallM, rounds: 1 },
       gait: null,
       parts: [{ fromM: 0, toM: Math.PI * smallM, pace: 'short' }],
     },
@@ -111,7 +109,7 @@ export const spiral = flatRecipe({
   figures: (ground, { school, times, smallestM }) => [
     {
       kind: 'spiral',
-      start: fromA(ground),
+      start: middleOfShortSide(ground),
       rein: 'left',
       diametersM: [20, 15, 12, 10].filter(sizeM => sizeM >= smallestM),
       school: school === 'yield' ? 'yield' : 'bend',

@@ -1,6 +1,6 @@
 import { wallPose } from '../../figures/figurePlaces';
 import { flatGuidance, flatRecipe } from './flatRecipe';
-import { stage, turnRadiusM } from './parts';
+import { alongLongSide, middleOfShortSide, stage, turnRadiusM } from './parts';
 
 export const serpentine = flatRecipe({
   kind: 'serpentine',
@@ -22,14 +22,14 @@ export const serpentine = flatRecipe({
     const most = Math.floor(ground.arena.lengthM / (2 * turnRadiusM(ground, 'trot')));
     return [3, 4, 5].filter(loops => loops <= most).map(loops => ({ loops }));
   },
-  figures: ({ arena }, { loops }) => [
+  figures: (ground, { loops }) => [
     {
       kind: 'serpentine',
-      start: wallPose(arena, 'near', arena.widthM / 2, 'left'),
+      start: middleOfShortSide(ground),
       rein: 'left',
       loops,
-      lengthM: arena.lengthM,
-      widthM: arena.widthM,
+      lengthM: ground.arena.lengthM,
+      widthM: ground.arena.widthM,
     },
   ],
   cones: ({ arena }, { loops }) =>
@@ -115,10 +115,10 @@ export const shallowLoop = flatRecipe({
   }),
   gait: 'trot',
   wishes: ({ arena }) => [{ depthM: Math.min(5, arena.widthM / 4), lengthM: arena.lengthM - 12 }],
-  figures: ({ arena }, { depthM, lengthM }) => [
+  figures: (ground, { depthM, lengthM }) => [
     {
       kind: 'shallow-loop',
-      start: wallPose(arena, 'right', (arena.lengthM - lengthM) / 2, 'left'),
+      start: alongLongSide(ground, lengthM),
       rein: 'left',
       lengthM,
       depthM,

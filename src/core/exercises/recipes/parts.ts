@@ -1,5 +1,6 @@
 import { USUAL_LIMITS } from '../../cautions/cautionLimits';
 import type { Figure, PlannedFigure } from '../../figures/figure';
+import { wallPose } from '../../figures/figurePlaces';
 import { pointAlong, type PointM } from '../../geometry/pointM';
 import type { Pose } from '../../geometry/pose';
 import type { Fence, FenceForm } from '../../items/item';
@@ -138,6 +139,16 @@ export function diagonalLine({ arena }: ExerciseGround, lengthM: number): Pose {
 
 /** The frame's origin where the arena's is: for figures that are laid out at their places on the sand. */
 export const ON_THE_SAND: Pose = { at: { xM: 0, yM: 0 }, headingRad: 0 };
+
+/** On the track in the middle of the near short side, on the left rein: where circles and serpentines begin. */
+export function middleOfShortSide({ arena }: ExerciseGround): Pose {
+  return wallPose(arena, 'near', arena.widthM / 2, 'left');
+}
+
+/** On the track along the long side that one comes up on the left rein, where a piece of this length in its middle begins. */
+export function alongLongSide({ arena }: ExerciseGround, lengthM: number): Pose {
+  return wallPose(arena, 'right', (arena.lengthM - lengthM) / 2, 'left');
+}
 
 /** The tightest turn that every horse carries, metres. */
 export function turnRadiusM({ horses }: ExerciseGround, gait: 'trot' | 'canter'): number {

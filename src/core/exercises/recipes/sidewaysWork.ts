@@ -2,7 +2,7 @@ import { wallPose } from '../../figures/figurePlaces';
 import type { Pose } from '../../geometry/pose';
 import type { ExerciseGround } from '../exercise';
 import { flatGuidance, flatRecipe } from './flatRecipe';
-import { stage } from './parts';
+import { alongLongSide, middleOfShortSide, stage } from './parts';
 
 const UP_RAD = Math.PI / 2;
 /** Common practice, no source: a slope of about 32° is forwards enough to learn on. */
@@ -61,9 +61,9 @@ export const halfPass = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 }],
-  figures: ({ arena }, { asideM, aheadM }) => [
+  figures: (ground, { asideM, aheadM }) => [
     {
-      ...{ kind: 'sideways', start: wallPose(arena, 'right', (arena.lengthM - aheadM) / 2, 'left'), rein: 'left' },
+      ...{ kind: 'sideways', start: alongLongSide(ground, aheadM), rein: 'left' },
       ...{ movement: 'half-pass', towards: 'left', aheadM, asideM },
     },
   ],
@@ -90,11 +90,11 @@ export const shoulderIn = flatRecipe({
   }),
   gait: 'trot',
   wishes: ({ arena }) => [{ movement: 'shoulder-in', lengthM: arena.lengthM - 16 }],
-  figures: ({ arena }, { movement, lengthM }) => [
+  figures: (ground, { movement, lengthM }) => [
     {
       figure: {
         kind: 'straight',
-        start: wallPose(arena, 'right', (arena.lengthM - lengthM) / 2, 'left'),
+        start: alongLongSide(ground, lengthM),
         rein: 'left',
         lengthM,
       },
@@ -128,11 +128,11 @@ export const counterBend = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ diameterM: Math.min(20, ground.arena.widthM), forM: 10 }],
-  figures: ({ arena }, { diameterM, forM }) => [
+  figures: (ground, { diameterM, forM }) => [
     {
       figure: {
         kind: 'circle',
-        start: wallPose(arena, 'near', arena.widthM / 2, 'left'),
+        start: middleOfShortSide(ground),
         rein: 'left',
         diameterM,
         rounds: 2,

@@ -1,4 +1,4 @@
-import { M_PER_FT } from '../../units/lengthUnits';
+import { USUAL_LANE_M } from '../../record/strideTest';
 import type { Cone } from '../../items/item';
 import type { TrackGait } from '../../layout/trackGait';
 import type { Guidance, Recipe } from '../exercise';
@@ -23,15 +23,14 @@ const GUIDANCE: Guidance = {
   cautions: [],
 };
 
-/** Common practice, no source: 60 ft is the length that most counts are told for; 20 m where one thinks in metres. */
-const SIXTY_FEET_M = 60 * M_PER_FT;
 const HALF_WIDTH_M = 1.5;
 
 /** A straight lane with two cones at each end. */
 export const strideTestLane: Recipe<Params> = {
   kind: 'stride-test-lane',
   guidance: GUIDANCE,
-  wishes: () => [SIXTY_FEET_M, 20].map(lengthM => ({ lengthM, gait: 'trot' })),
+  // 60 ft, or 20 m where one thinks in metres.
+  wishes: () => [USUAL_LANE_M, 20].map(lengthM => ({ lengthM, gait: 'trot' })),
   place: (ground, { lengthM }) => quarterLine(ground, lengthM),
   layOut: (_, { lengthM, gait }) => {
     const cones = [0, lengthM].flatMap((xM, end) =>

@@ -1,6 +1,6 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { distanceCard, DISCLAIMER, profileStride, type School } from '@/core';
+import { distanceCard, DISCLAIMER, M_PER_FT, profileStride, type School } from '@/core';
 import { findHorse } from '@/data/queries/horses';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -10,10 +10,9 @@ import { PrintButton } from './PrintButton';
 
 export const metadata: Metadata = { title: 'Distance card' };
 
-const FT = 0.3048;
 /** Distances that are often set (common practice, no source): by the yard in feet, by the metre on courses. */
 const COMMON = {
-  feet: [10, 18, 21, 24, 30, 33, 36, 42, 48, 54, 60, 66, 72].map(feet => feet * FT),
+  feet: [10, 18, 21, 24, 30, 33, 36, 42, 48, 54, 60, 66, 72].map(feet => feet * M_PER_FT),
   metres: [3.1, 5.5, 7, 7.5, 8, 10, 10.5, 11, 14, 14.5, 18, 18.5, 21.5],
 };
 

@@ -5,7 +5,7 @@ import { findHorse } from '@/data/queries/horses';
 import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { present } from '../../../../_server/present';
+import { present } from '@/data/present';
 import { yardContext } from '../../../../_server/yardContext';
 import { yardTime } from '../../../../_server/yardTime';
 import { StrideTestBoard } from './_components/StrideTestBoard';

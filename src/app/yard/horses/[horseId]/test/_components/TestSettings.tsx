@@ -3,7 +3,7 @@
 import { Card } from '@/components/Card/Card';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { FEET, parseLength, type Foot, type StrideEntryKey } from '@/core';
+import { FEET, parseLength, USUAL_LANE_M, type Foot, type StrideEntryKey } from '@/core';
 import { Group, SegmentedControl, Select } from '@mantine/core';
 import { ENTRY_LABELS, FOOT_LABELS, LANE_ENTRIES } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
@@ -12,7 +12,6 @@ import classes from './StrideTestBoard.module.css';
 
 type TestSettingsProps = { draft: TestDraft; change: (step: DraftChange) => void; people: TestPerson[] };
 
-const SIXTY_FEET_M = 60 * 0.3048;
 const LANES = [
   { value: '60ft', label: '60 ft' },
   { value: '20m', label: '20 m' },
@@ -77,10 +76,10 @@ function LaneSettings({ draft, set, who }: LaneSettingsProps) {
   const { unit, format } = useLengths();
   const { lane } = draft;
   const kind =
-    lane.kind === 'steps' ? 'steps' : lane.lengthM === 20 ? '20m' : lane.lengthM === SIXTY_FEET_M ? '60ft' : 'other';
+    lane.kind === 'steps' ? 'steps' : lane.lengthM === 20 ? '20m' : lane.lengthM === USUAL_LANE_M ? '60ft' : 'other';
   const choose = (chosen: string) => {
     if (chosen === 'steps') return set({ lane: { kind: 'steps', steps: 20 } });
-    const lengthM = { '60ft': SIXTY_FEET_M, '20m': 20, other: 25 }[chosen as '60ft' | '20m' | 'other'];
+    const lengthM = { '60ft': USUAL_LANE_M, '20m': 20, other: 25 }[chosen as '60ft' | '20m' | 'other'];
     set({ lane: { kind: 'taped', lengthM } });
   };
   return (

@@ -1,4 +1,4 @@
-import type { Foot, StrideEntryKey, TestLane, TestPace, TestPass } from '@/core';
+import { USUAL_LANE_M, type Foot, type StrideEntryKey, type TestLane, type TestPace, type TestPass } from '@/core';
 import type { StrideTestOnPaper } from '@/files/strideTestForm';
 
 /** A test while it is ridden. It is kept on the device at every change, and sent when it is done. */
@@ -50,7 +50,7 @@ export function newDraft(id: string, entry: StrideEntryKey): TestDraft {
       part: null,
     },
     ...{ rhythm: null, roundness: null, balance: null, note: '' },
-    lane: { kind: 'taped', lengthM: 60 * 0.3048 },
+    lane: { kind: 'taped', lengthM: USUAL_LANE_M },
   };
 }
 

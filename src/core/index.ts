@@ -20,7 +20,6 @@ export {
 } from './arena/arena';
 export { arenaLetters, type ArenaLetter } from './arena/arenaLetters';
 export { arenaLines, type ArenaLine } from './arena/arenaLines';
-export { roomAhead } from './arena/roomAhead';
 export { wallName } from './arena/wallName';
 
 export { HORSE_LEVELS, type HorseLevel } from './horse/horseLevel';
@@ -62,13 +61,9 @@ export {
 } from './exercises/poleRow';
 export { RAISED_CLOSER_M, rowSpacing, type RowSpacingReading } from './exercises/rowSpacing';
 export { layOutPoleRow } from './exercises/layOutPoleRow';
-export { placeRow, type PlacedRow } from './exercises/placeRow';
-export { rowFootfalls } from './exercises/rowFootfalls';
 export { rowFit, type RowFit } from './exercises/rowFit';
-export { keepRowInside, type KeptRow } from './exercises/keepRowInside';
 
-export { rowKit, type RowKit } from './setting/rowKit';
-export { setPoleEnds, type EndPlacing, type PolePlacing, type RowSetting } from './setting/setPoleEnds';
+export { setItems, type EndPlacing, type ItemPlacing, type LayoutSetting } from './setting/setItems';
 
 export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';
 export {
@@ -88,7 +83,7 @@ export {
   type SpacingSuggestion,
 } from './record/suggestSpacing';
 
-export { DISCLAIMER, POLE_WORK_CAUTIONS, rowRoomCautions } from './cautions/poleWorkCautions';
+export { DISCLAIMER, usualCautions } from './cautions/usualCautions';
 
 export type { Pose } from './geometry/pose';
 export {
@@ -114,11 +109,19 @@ export {
   type Item,
   type RiddenItem,
 } from './items/item';
-export { footprint, footprintCorners, mayRideFromBehind, ridingDepthM } from './items/footprint';
+export {
+  aimFromFlagM,
+  footprint,
+  footprintCorners,
+  mayRideFromBehind,
+  ridingDepthM,
+  ridingPose,
+} from './items/footprint';
 export { kitOf, kitOfAll, type Kit } from './items/kit';
 
 export type { Approach, School, Setting } from './stride/school';
 export type { DistanceCase } from './stride/distanceRule';
+export { countInWords } from './stride/countInWords';
 export {
   chanceOfCount,
   groundForCountM,
@@ -176,12 +179,17 @@ export {
   type CoursePlan,
   type FigureTrack,
   type ItemTrack,
+  type LegTrackChoice,
   type PlannedLeg,
   type PlannedTrack,
 } from './layout/layout';
 export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
+  distanceCaseOf,
+  laneStride,
+  layoutStride,
   reckonLayout,
+  settingAt,
   type HorseReading,
   type ReckonedItemTrack,
   type ReckonedFigureTrack,
@@ -215,7 +223,8 @@ export {
   type StopRule,
 } from './exercises/exercise';
 export { findRecipe, SHELF } from './exercises/shelf';
-export { layOutExercise, type ExerciseWish, type PlacedExercise } from './exercises/layOutExercise';
+export { paramFault, paramsFault, paramSpecs, RAISED_WAYS, type ParamSpec } from './exercises/exerciseParams';
+export { exerciseSketch, layOutExercise, type ExerciseWish, type PlacedExercise } from './exercises/layOutExercise';
 export { stageLayout } from './exercises/stageLayout';
 
 export {
@@ -247,3 +256,51 @@ export { profileFromTest, suggestEntries, type EntrySuggestion } from './record/
 export { ownStep, walkedError, type OwnStep, type StepWalk } from './record/ownStep';
 export { distanceCard, type CommonDistance, type CountRange, type DistanceCard } from './horse/distanceCard';
 export { seededNormal, seededRandom } from './statistics/seededRandom';
+
+export { chainsOf, poseOnTrack, slideStop, stopsAlongM } from './layout/alongTrack';
+export { layoutWork, type TrackWork } from './layout/layoutWork';
+export { leadMarks, legMarks, shownCount, type HoofMark, type LeadMark } from './layout/legMarks';
+export { makeItSo, type MadeSo } from './layout/makeItSo';
+export { riddenRow, type RiddenRow } from './layout/riddenRow';
+
+export { EMPTY_PLAN, type PlacedRecipe, type Plan, type PlanHorse } from './plan/plan';
+export {
+  exerciseGround,
+  groupOf,
+  planResolver,
+  resolvePlan,
+  type PlanGround,
+  type ResolvedExercise,
+  type ResolvedPlan,
+} from './plan/resolvePlan';
+export {
+  alignThings,
+  lockThings,
+  mirrorThings,
+  moveThings,
+  removeThings,
+  spaceThings,
+  thingAt,
+  thingIds,
+  turnThings,
+} from './plan/things';
+export { breakApart, brokenBy, editPlan } from './plan/breakApart';
+export { callSheet, type CallLine } from './plan/callSheet';
+export { copyThings } from './plan/copyThings';
+export { freshName } from './plan/names';
+export { arrangementOf, placeArrangement, placeExercise } from './plan/placeExercise';
+export { ITEM_CHOICES, newItem, type ItemChoice } from './plan/newItem';
+export { planChanges, type PlanChange } from './plan/planChanges';
+export { snapPlace, type SnapGuide } from './plan/snap';
+export { snapToCount } from './plan/snapToCount';
+export { soundPlan } from './plan/soundPlan';
+export {
+  appendStop,
+  comesFromBehind,
+  dropLastStop,
+  moveStop,
+  removeStop,
+  removeTrack,
+  renameItem,
+  withTrack,
+} from './plan/tracksByHand';

@@ -203,13 +203,17 @@ export const layouts = sqliteTable('layouts', {
     .references(() => arenas.id),
   revision: integer('revision').notNull().default(1),
   document: text('document', { mode: 'json' }).notNull(),
+  tags: text('tags', { mode: 'json' }).$type<string[]>().notNull().default([]),
+  archivedAt: archivedAt(),
   createdAt: createdAt(),
   updatedAt: instant('updated_at')
     .notNull()
     .default(sql`(unixepoch('subsec') * 1000)`),
 });
 
-/** A layout as it was ridden: never changed. `frozen` keeps what the arena and the horses made of it on that day. */
+/**
+ * A layout as it was on a day: never changed. `frozen` keeps what the arena and the horses made of it, as a layout file.
+ */
 export const layoutVersions = sqliteTable(
   'layout_versions',
   {
@@ -222,12 +226,28 @@ export const layoutVersions = sqliteTable(
     /** What the horse's profile and the arena made of the document: the same revision may be frozen twice. */
     fingerprint: text('fingerprint').notNull(),
     name: text('name').notNull(),
+    /** Why it was kept: it was ridden, somebody kept it, or it was about to be changed in a new sitting. */
+    reason: text('reason', { enum: ['ridden', 'kept', 'before-change'] })
+      .notNull()
+      .default('ridden'),
     document: text('document', { mode: 'json' }).notNull(),
     frozen: text('frozen', { mode: 'json' }).notNull(),
     createdAt: createdAt(),
   },
   table => [uniqueIndex('one_version_of_each_state').on(table.layoutId, table.fingerprint)],
 );
+
+/** An arrangement of the yard's own on the shelf: items and tracks about their middle, to be put on any sand. */
+export const ownExercises = sqliteTable('own_exercises', {
+  id: id(),
+  yardId: yardId(),
+  title: text('title').notNull(),
+  purposes: text('purposes', { mode: 'json' }).$type<string[]>().notNull(),
+  level: text('level').notNull(),
+  document: text('document', { mode: 'json' }).notNull(),
+  archivedAt: archivedAt(),
+  createdAt: createdAt(),
+});
 
 export const passes = sqliteTable(
   'passes',

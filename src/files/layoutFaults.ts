@@ -1,5 +1,5 @@
-import { arenaFault } from '@/core';
-import { figureFromPaper } from './layoutFigures';
+import { arenaFault, type Arena } from '@/core';
+import { figureFromPaper } from './figurePaper';
 import type { LayoutOnPaper, TrackOnPaper } from './layoutOnPaper';
 
 /** What the parts say of each other: ids, legs, circles, and the arena. */
@@ -48,36 +48,43 @@ function trackKindFault({ through, legs, course, figure, figures }: TrackOnPaper
   return null;
 }
 
-function tracksFault(paper: LayoutOnPaper): string | null {
-  const { tracks, items } = paper;
+function tracksFault({ tracks, items, arena }: LayoutOnPaper): string | null {
   const kinds = new Map(items.map(item => [item.id, item.kind]));
   for (const [t, track] of tracks.entries()) {
-    const kindFault = trackKindFault(track);
-    if (kindFault) return `tracks.${t}: ${kindFault}`;
-    const { legs, through } = track;
-    const figure = figuresFault(track, paper);
-    if (figure) return `tracks.${t}.${figure}`;
-    if (!through) continue;
-    for (const [i, { item }] of through.entries()) {
+    const fault = trackFault(track, arena);
+    if (fault) return `tracks.${t}${fault.startsWith(':') ? '' : '.'}${fault}`;
+    for (const [i, { item }] of (track.through ?? []).entries()) {
       const kind = kinds.get(item);
       const where = `tracks.${t}.through.${i}.item`;
       if (!kind) return `${where}: there is no item “${item}”.`;
       if (kind !== 'pole' && kind !== 'fence') return `${where}: “${item}” is a ${kind} and is not ridden over.`;
     }
-    if (legs && legs.length !== through.length - 1)
-      return `tracks.${t}.legs: ${through.length} items need ${through.length - 1} legs, and there are ${legs.length}.`;
-    for (let i = 0; i + 1 < through.length; i += 1) {
-      const circle = through[i]!.item === through[i + 1]!.item && through[i]!.reversed === through[i + 1]!.reversed;
-      const leg = legs?.[i];
-      if (circle && !leg?.rein) return `tracks.${t}.legs.${i}.rein: a circle back to the same item needs a rein.`;
-      if (!circle && (leg?.rein || leg?.radiusM !== undefined))
-        return `tracks.${t}.legs.${i}: rein and radiusM belong to a circle back to the same item.`;
-    }
   }
   return null;
 }
 
-function figuresFault({ figure, figures }: TrackOnPaper, { arena }: LayoutOnPaper): string | null {
+/** What is wrong with a track by itself, as it goes on behind the track's own path; null where nothing is. */
+export function trackFault(track: TrackOnPaper, arena: Arena): string | null {
+  const kindFault = trackKindFault(track);
+  if (kindFault) return `: ${kindFault}`;
+  return figuresFault(track, arena) ?? legsFault(track);
+}
+
+function legsFault({ legs, through }: TrackOnPaper): string | null {
+  if (!through) return null;
+  if (legs && legs.length !== through.length - 1)
+    return `legs: ${through.length} items need ${through.length - 1} legs, and there are ${legs.length}.`;
+  for (let i = 0; i + 1 < through.length; i += 1) {
+    const circle = through[i]!.item === through[i + 1]!.item && through[i]!.reversed === through[i + 1]!.reversed;
+    const leg = legs?.[i];
+    if (circle && !leg?.rein) return `legs.${i}.rein: a circle back to the same item needs a rein.`;
+    if (!circle && (leg?.rein || leg?.radiusM !== undefined))
+      return `legs.${i}: rein and radiusM belong to a circle back to the same item.`;
+  }
+  return null;
+}
+
+function figuresFault({ figure, figures }: TrackOnPaper, arena: Arena): string | null {
   const list = figure ? [figure] : (figures ?? []);
   for (const [index, paper] of list.entries()) {
     const read = figureFromPaper(paper, arena);

@@ -1,19 +1,7 @@
-import {
-  CHANGES_OF_REIN,
-  changeOfRein,
-  facingFromHeading,
-  headingFromFacing,
-  letterPose,
-  TRACK_GAITS,
-  type Arena,
-  type Figure,
-  type PlannedFigure,
-  type Pose,
-  type StationDeed,
-} from '@/core';
+import { CHANGES_OF_REIN, TRACK_GAITS } from '@/core';
 import { z } from 'zod';
 
-/** The figures of the layout file: their shape on paper, and there and back to the core's. */
+/** The shape of the figures of the layout file; figurePaper.ts carries them there and back. */
 
 const Metres = (min: number, max: number) => z.number().min(min).max(max);
 const Rein = z.enum(['left', 'right']);
@@ -115,73 +103,6 @@ export const FigureOnPaper = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('station'), ...common, deed: Deed }),
 ]);
 export type FigureOnPaper = z.infer<typeof FigureOnPaper>;
-
-/**
- * A figure from paper, with its letters found in the arena.
- * @returns a sentence that says which place is none, where one is
- */
-export function figureFromPaper(paper: FigureOnPaper, arena: Arena): PlannedFigure | string {
-  const gait = paper.gait ?? null;
-  const { parts } = paper;
-  if (paper.kind === 'change-rein') {
-    const figure = changeFromPaper(paper, arena);
-    return typeof figure === 'string' ? figure : { figure, gait, parts };
-  }
-  const start = poseFromPaper(paper.start, paper.rein, arena);
-  if (typeof start === 'string') return start;
-  return { figure: bare(paper, start), gait, parts };
-}
-
-function bare(paper: Exclude<FigureOnPaper, { kind: 'change-rein' }>, start: Pose): Figure {
-  const rest = { ...paper, start, gait: undefined, parts: undefined };
-  delete rest.gait;
-  delete rest.parts;
-  return rest.kind === 'station' ? { ...rest, deed: deedFromPaper(rest.deed) } : rest;
-}
-
-function poseFromPaper(start: z.infer<typeof Start>, rein: 'left' | 'right', arena: Arena): Pose | string {
-  if (typeof start === 'object')
-    return { at: { xM: start.xM, yM: start.yM }, headingRad: headingFromFacing(start.facingDeg) };
-  return letterPose(arena, start, rein) ?? `start: this arena has no letter “${start}” on a wall.`;
-}
-
-function changeFromPaper(paper: Extract<FigureOnPaper, { kind: 'change-rein' }>, arena: Arena): Figure | string {
-  const { way, start, end, rein, radiusM } = paper;
-  if (way) {
-    if (start !== undefined || end) return 'way: say either a way or a start and an end.';
-    return changeOfRein(arena, way, rein, radiusM);
-  }
-  if (start === undefined || !end) return 'way: a change of rein needs a way, or a start and an end.';
-  const from = poseFromPaper(start, rein, arena);
-  if (typeof from === 'string') return from;
-  return {
-    kind: 'change-rein',
-    start: from,
-    end: { at: { xM: end.xM, yM: end.yM }, headingRad: headingFromFacing(end.facingDeg) },
-    rein,
-    radiusM,
-  };
-}
-
-function deedFromPaper(deed: z.infer<typeof Deed>): StationDeed {
-  if (deed.kind !== 'turn-on-forehand' && deed.kind !== 'turn-on-haunches') return deed;
-  return { kind: deed.kind, turnRad: ((deed.towards === 'left' ? 1 : -1) * deed.turnDeg * Math.PI) / 180 };
-}
-
-/** A figure as the file has it; its places are written as numbers. */
-export function figureToPaper({ figure, gait, parts }: PlannedFigure): FigureOnPaper {
-  const shared = { ...(gait === null ? {} : { gait }), parts, start: poseToPaper(figure.start) };
-  if (figure.kind === 'change-rein') return { ...figure, ...shared, end: poseToPaper(figure.end) };
-  if (figure.kind === 'station') return { ...figure, ...shared, deed: deedToPaper(figure.deed) };
-  return { ...figure, ...shared };
-}
-
-function poseToPaper({ at, headingRad }: Pose): z.infer<typeof PoseOnPaper> {
-  return { ...at, facingDeg: facingFromHeading(headingRad) };
-}
-
-function deedToPaper(deed: StationDeed): z.infer<typeof Deed> {
-  if (deed.kind !== 'turn-on-forehand' && deed.kind !== 'turn-on-haunches') return deed;
-  const turnDeg = (Math.abs(deed.turnRad) * 180) / Math.PI;
-  return { kind: deed.kind, turnDeg, towards: deed.turnRad < 0 ? 'right' : 'left' };
-}
+export type PoseOnPaper = z.infer<typeof PoseOnPaper>;
+export type StartOnPaper = z.infer<typeof Start>;
+export type DeedOnPaper = z.infer<typeof Deed>;

@@ -4,10 +4,7 @@ import {
   MAX_ARENA_SIDE_M,
   MAX_POLE_LENGTH_M,
   MIN_POLE_LENGTH_M,
-  MAX_ROW_POLES,
   MIN_ARENA_SIDE_M,
-  MIN_ROW_POLES,
-  POLE_GAITS,
   arenaFault,
   formatLength,
   type LengthUnit,
@@ -129,14 +126,15 @@ export function arenaForm(unit: LengthUnit) {
 export const layoutForm = z.object({
   name: name('the layout'),
   arenaId: choice('an arena'),
-  horseId: choice('a horse'),
-  gait: z.enum(POLE_GAITS, { error: 'Choose walk, trot or canter.' }),
-  poles: z.string().transform((text, context) => {
-    const count = /^\s*\d{1,3}\s*$/.test(text) ? Number(text) : Number.NaN;
-    if (count >= MIN_ROW_POLES && count <= MAX_ROW_POLES) return count;
-    context.addIssue({ code: 'custom', message: `A row has ${MIN_ROW_POLES} to ${MAX_ROW_POLES} poles.` });
-    return z.NEVER;
-  }),
+  horseIds: z.array(z.string().min(1).max(60)).max(200, 'A group has at most 200 horses.'),
+});
+
+/** Words a layout is found by, as they are typed: apart by commas. */
+export const tagsForm = z.object({
+  tags: z
+    .string()
+    .transform(text => [...new Set(text.split(',').map(tag => tag.trim().toLowerCase()))].filter(tag => tag !== ''))
+    .pipe(z.array(z.string().max(24, 'A tag has at most 24 letters.')).max(12, 'A layout has at most 12 tags.')),
 });
 
 export const KIT_KINDS = ['pole', 'stand-pair', 'cup', 'block', 'cone', 'filler', 'marker'] as const;

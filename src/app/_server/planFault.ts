@@ -1,22 +1,19 @@
 import 'server-only';
-import { placeRow } from '@/core';
+import { resolvePlan, type Plan } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import type { NamedArena } from '@/data/queries/arenas';
-import { findHorse } from '@/data/queries/horses';
-import type { PlanDocument } from '@/files/planDocument';
+import { listHorses } from '@/data/queries/horses';
+import { planGround } from '@/data/queries/planGround';
+import { readLayout, writeLayout } from '@/files/layoutFile';
 
-/** Why a plan cannot lie in this arena for the horses of this yard, or null if it can. */
+/** Why a plan does not come to a layout that can be kept, or null if it does. */
 export async function planFault(
   db: Pick<RoanDatabase, 'select'>,
   yardId: string,
   arena: NamedArena,
-  plan: PlanDocument,
+  plan: Plan,
 ): Promise<string | null> {
-  for (const row of plan.rows) {
-    const horse = await findHorse(db, yardId, row.horseId);
-    if (!horse) return 'The horse of this row is not in the yard any more: choose another.';
-    const { misfit } = placeRow(arena, row, horse);
-    if (misfit !== null) return misfit;
-  }
-  return null;
+  const { layout } = resolvePlan(plan, planGround('plan', arena, await listHorses(db, yardId), null));
+  const read = readLayout(writeLayout(layout));
+  return read.ok ? null : `This layout cannot be kept: ${read.reason}`;
 }

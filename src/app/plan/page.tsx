@@ -1,20 +1,21 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
-import { LayoutCards } from '@/components/LayoutCards/LayoutCards';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
-import { present } from '@/data/present';
 import { yardContext } from '../_server/yardContext';
+import { LayoutList } from './_components/LayoutList';
 import { NewLayout } from './_components/NewLayout';
+import { TakeIn } from './_components/TakeIn';
 
 export const metadata: Metadata = { title: 'Plan' };
 
 export default async function PlanListPage() {
-  const { db, yard, unit } = await yardContext();
+  const { db, yard } = await yardContext();
   const [layouts, horses, arenas] = await Promise.all([
     listLayouts(db, yard.id),
     listHorses(db, yard.id),
@@ -26,20 +27,36 @@ export default async function PlanListPage() {
     <>
       <PageHead
         title="Plan"
-        sub="Layouts, to scale, spaced by the horses’ own strides."
-        actions={ready && layouts.length > 0 && <NewLayout {...choices} />}
+        sub="Layouts, to scale, reckoned from the horses’ own strides."
+        actions={
+          ready &&
+          layouts.length > 0 && (
+            <>
+              <TakeIn />
+              <NewLayout {...choices} />
+            </>
+          )
+        }
       />
       {!ready && (
         <EmptyState title="First an arena and a horse" action={<LinkButton href="/yard">To the yard</LinkButton>}>
-          A layout lies on an arena and is spaced by a horse. Add one of each in the yard, then come back.
+          A layout lies on an arena and is reckoned for horses. Add one of each in the yard, then come back.
         </EmptyState>
       )}
       {ready && layouts.length === 0 && (
-        <EmptyState title="No layouts yet" action={<NewLayout {...choices} />}>
-          Begin with a row of poles: choose the horse, and Roan spaces them by its own step.
+        <EmptyState
+          title="No layouts yet"
+          action={
+            <>
+              <NewLayout {...choices} /> <TakeIn />
+            </>
+          }
+        >
+          Begin with empty sand: choose who rides, and take an exercise from the shelf. Roan spaces it by their own
+          strides.
         </EmptyState>
       )}
-      <LayoutCards cards={layoutCards(layouts, horses, unit, 'plan')} />
+      {layouts.length > 0 && <LayoutList cards={layoutCards(layouts, horses, 'plan')} />}
     </>
   );
 }

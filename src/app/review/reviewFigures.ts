@@ -3,13 +3,14 @@ import {
   passFootfalls,
   polesHit,
   polesKeptHitting,
+  riddenRow,
   suggestSpacing,
   type Footfall,
-  type PoleGait,
   type Rein,
   type SpacingSuggestion,
+  type TrackGait,
 } from '@/core';
-import type { LayoutVersion } from '@/data/queries/layouts';
+import type { LayoutVersion } from '@/data/queries/layoutVersions';
 import type { RiddenPass } from '@/data/queries/passes';
 import { yardTime } from '../_server/yardTime';
 
@@ -32,10 +33,12 @@ export type RowReview = {
   versionId: string;
   layoutId: string;
   layoutName: string;
-  gait: PoleGait;
+  gait: TrackGait | null;
+  /** What the track goes over; 0 on the flat. */
   poles: number;
   setFor: string;
-  spacingM: number;
+  /** From pole to pole, or null where it was no even row of poles. */
+  spacingM: number | null;
   passes: PassFigures[];
   /** From the passes of the last day only: a horse changes over a season. */
   suggestion: SpacingSuggestion;
@@ -61,8 +64,8 @@ function lastRidden(ridden: RiddenPass[]): number {
 }
 
 function rowReview(version: LayoutVersion, ridden: RiddenPass[], timeZone: string): RowReview {
-  const row = version.plan.rows[0]!;
-  const frozen = version.frozen.rows[row.id]!;
+  const row = riddenRow(version.layout);
+  const spacingM = row?.spacingM ?? null;
   const passes = ridden.map((pass, index) => passFigures(pass, index, timeZone));
   const lastDay = passes[passes.length - 1]?.day ?? '';
   const ofLastDay = passes.filter(({ day }) => day === lastDay);
@@ -70,18 +73,23 @@ function rowReview(version: LayoutVersion, ridden: RiddenPass[], timeZone: strin
     versionId: version.id,
     layoutId: version.layoutId,
     layoutName: version.name,
-    gait: row.gait,
-    poles: row.raised.length,
-    setFor: frozen.horseName,
-    spacingM: frozen.spacingM,
+    gait: row?.gait ?? null,
+    poles: row?.items ?? 0,
+    setFor: version.layout.horses.map(({ name }) => name).join(', '),
+    spacingM,
     passes,
-    suggestion: suggestSpacing(
-      frozen.spacingM,
-      ofLastDay.map(({ footfalls }) => footfalls),
-    ),
+    suggestion: suggestionFor(spacingM, ofLastDay),
     lastDay,
     keptHitting: polesKeptHitting(ridden.slice(-ofLastDay.length)),
   };
+}
+
+function suggestionFor(spacingM: number | null, passes: readonly PassFigures[]): SpacingSuggestion {
+  if (spacingM === null) return { kind: 'nothing-noted' };
+  return suggestSpacing(
+    spacingM,
+    passes.map(({ footfalls }) => footfalls),
+  );
 }
 
 function passFigures(pass: RiddenPass, index: number, timeZone: string): PassFigures {

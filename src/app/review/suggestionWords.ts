@@ -1,10 +1,10 @@
-import type { PoleGait, SpacingSuggestion } from '@/core';
+import type { SpacingSuggestion, TrackGait } from '@/core';
 
 export type SuggestionWords = { headline: string; reason: string };
 
 type Wording = {
   horseName: string;
-  gait: PoleGait;
+  gait: TrackGait;
   spacingM: number;
   format: (lengthM: number) => string;
   /** Writes a change without its sign: "5 cm". */

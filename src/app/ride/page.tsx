@@ -13,14 +13,14 @@ import { RideChoice } from './_components/RideChoice';
 export const metadata: Metadata = { title: 'Ride' };
 
 export default async function RidePage() {
-  const { db, yard, unit } = await yardContext();
+  const { db, yard } = await yardContext();
   const [layouts, horses, pairs] = await Promise.all([
     listLayouts(db, yard.id),
     listHorses(db, yard.id),
     listPairs(db, yard.id),
   ]);
   const riding = present(pairs);
-  const missing = layouts.length === 0 ? 'layout' : riding.length === 0 ? 'pair' : null;
+  const missing = present(layouts).length === 0 ? 'layout' : riding.length === 0 ? 'pair' : null;
   return (
     <>
       <PageHead title="Ride" sub="Record pass by pass how a pair rode a layout." />
@@ -36,7 +36,7 @@ export default async function RidePage() {
       )}
       {missing === null && (
         <RideChoice
-          layouts={layoutCards(layouts, horses, unit, 'plan').map(({ id, name, line }) => ({ id, name, line }))}
+          layouts={layoutCards(present(layouts), horses, 'plan').map(({ id, name, line }) => ({ id, name, line }))}
           pairs={riding.map(({ id, riderName, horseName }) => ({ id, name: horseName, line: `with ${riderName}` }))}
         />
       )}

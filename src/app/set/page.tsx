@@ -4,6 +4,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
+import { present } from '@/data/present';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
 import { yardContext } from '../_server/yardContext';
@@ -11,17 +12,17 @@ import { yardContext } from '../_server/yardContext';
 export const metadata: Metadata = { title: 'Set' };
 
 export default async function SetListPage() {
-  const { db, yard, unit } = await yardContext();
+  const { db, yard } = await yardContext();
   const [layouts, horses] = await Promise.all([listLayouts(db, yard.id), listHorses(db, yard.id)]);
   return (
     <>
       <PageHead title="Set" sub="Which layout goes onto the sand?" />
-      {layouts.length === 0 && (
+      {present(layouts).length === 0 && (
         <EmptyState title="Nothing to set yet" action={<LinkButton href="/plan">To the plan</LinkButton>}>
           Plan a layout first. Here it becomes a sheet with measures from two walls, in your own steps too.
         </EmptyState>
       )}
-      <LayoutCards cards={layoutCards(layouts, horses, unit, 'set')} />
+      <LayoutCards cards={layoutCards(present(layouts), horses, 'set')} />
     </>
   );
 }

@@ -1,26 +1,43 @@
-import { DISCLAIMER, POLE_WORK_CAUTIONS, type Caution } from '@/core';
+import { DISCLAIMER, usualCautions, type Caution, type Item } from '@/core';
+import type { ReactNode } from 'react';
 import { IconAlertTriangle } from '@tabler/icons-react';
 import classes from './CautionList.module.css';
 
 type CautionListProps = {
   /** What the core found in this layout. */
   cautions: readonly Caution[];
+  /** What lies on the sand: what always holds depends on it. */
+  items: readonly Pick<Item, 'kind'>[];
+  /** What can be done about one, beside it. */
+  action?: (caution: Caution) => ReactNode;
+  onPoint?: (caution: Caution | null) => void;
 };
 
+const LEVEL_WORDS = { stop: 'Stop.', warn: 'Take care.', note: 'Note.' } as const;
+
 /** Cautions of this layout first, then the ones that always hold, then who has the last word. */
-export function CautionList({ cautions }: CautionListProps) {
+export function CautionList({ cautions, items, action, onPoint }: CautionListProps) {
   return (
     <section aria-label="Cautions" className={classes.box}>
-      {cautions.map(caution => (
-        <p key={caution.code} className={classes.found}>
+      {cautions.map((caution, index) => (
+        <div
+          key={`${caution.code} ${index}`}
+          className={classes.found}
+          data-level={caution.level}
+          onPointerEnter={() => onPoint?.(caution)}
+          onPointerLeave={() => onPoint?.(null)}
+          onFocus={() => onPoint?.(caution)}
+          onBlur={() => onPoint?.(null)}
+        >
           <IconAlertTriangle size={18} aria-hidden="true" />
           <span>
-            <strong>{caution.text}</strong> {caution.mend}
+            <em>{LEVEL_WORDS[caution.level]}</em> <strong>{caution.text}</strong> {caution.mend}
+            {action?.(caution)}
           </span>
-        </p>
+        </div>
       ))}
       <ul className={classes.always}>
-        {POLE_WORK_CAUTIONS.map(text => (
+        {usualCautions(items).map(text => (
           <li key={text}>{text}</li>
         ))}
       </ul>

@@ -11,7 +11,25 @@ type SandProps = {
   children?: ReactNode;
   ref?: Ref<SVGSVGElement>;
   className?: string;
+  /** The part of the paper that is shown; the whole arena with its margin if it is left out. */
+  box?: PaperBox;
+  /** Metres of paper for the text, where it is not the usual. */
+  textM?: number;
 };
+
+export type PaperBox = { x: number; y: number; width: number; height: number };
+
+/** The whole arena with room around it for letters and the scale bar. */
+export function wholeBox(arena: Arena, view: SandView): PaperBox {
+  const textM = sandTextM(arena);
+  const marginM = textM * 2.1;
+  return {
+    x: -marginM,
+    y: -marginM,
+    width: view.widthM + marginM * 2,
+    height: view.heightM + marginM * 2 + textM * 1.2,
+  };
+}
 
 /** A length for the scale bar that reads well on this sand. */
 function barLengthM(arena: Arena): number {
@@ -24,10 +42,10 @@ export function sandTextM(arena: Arena): number {
 }
 
 /** The arena to scale, seen from above: one unit of the drawing is one metre. */
-export function Sand({ arena, view, label, children, ref, className }: SandProps) {
-  const textM = sandTextM(arena);
-  const marginM = textM * 2.1;
-  const corner = `${-marginM} ${-marginM}`;
+export function Sand({ arena, view, label, children, ref, className, box, textM: ownTextM }: SandProps) {
+  const textM = ownTextM ?? sandTextM(arena);
+  const marginM = sandTextM(arena) * 2.1;
+  const shown = box ?? wholeBox(arena, view);
   return (
     <svg
       ref={ref}
@@ -35,7 +53,7 @@ export function Sand({ arena, view, label, children, ref, className }: SandProps
       aria-label={label}
       className={`${classes.sand} ${className ?? ''}`}
       style={{ '--text-m': textM } as CSSProperties}
-      viewBox={`${corner} ${view.widthM + marginM * 2} ${view.heightM + marginM * 2 + textM * 1.2}`}
+      viewBox={`${shown.x} ${shown.y} ${shown.width} ${shown.height}`}
     >
       <rect width={view.widthM} height={view.heightM} className={classes.surface} />
       {arenaLines(arena).map(({ name, from, to }) => {

@@ -1,4 +1,4 @@
-import type { Arena, PointM } from '@/core';
+import { pointAlong, type Arena, type PointM } from '@/core';
 
 /** A point on the drawing, in metres of paper: x to the right, y down. */
 export type PaperPoint = { x: number; y: number };
@@ -43,4 +43,11 @@ export function sandView(arena: Arena, orientation: SandOrientation): SandView {
     toPaper: ({ xM, yM }) => ({ x: drawn(xM), y: drawn(arena.lengthM - yM) }),
     toSand: ({ x, y }) => ({ xM: x, yM: arena.lengthM - y }),
   };
+}
+
+/** The direction of a heading on paper, degrees clockwise from "to the right". */
+export function paperDegrees(view: SandView, headingRad: number): number {
+  const origin = view.toPaper({ xM: 0, yM: 0 });
+  const ahead = view.toPaper(pointAlong({ xM: 0, yM: 0 }, headingRad, 1));
+  return drawn((Math.atan2(ahead.y - origin.y, ahead.x - origin.x) * 180) / Math.PI);
 }

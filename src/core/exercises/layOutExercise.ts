@@ -42,16 +42,34 @@ export function layOutExercise(recipe: Recipe, ground: ExerciseGround, wish: Exe
   return best;
 }
 
+/**
+ * An exercise with its parameters at its place, without judging it: what is reckoned between two frames.
+ * @throws {RangeError} parameters that cannot be laid out
+ */
+export function exerciseOnSand(
+  recipe: Recipe,
+  ground: ExerciseGround,
+  { rein, params, place }: Required<ExerciseWish>,
+): LaidExercise {
+  const onLeft = recipe.layOut(ground, { ...recipe.wishes(ground)[0], ...params });
+  return exerciseAt(rein === 'left' ? onLeft : mirrorExercise(onLeft), place);
+}
+
+/** An exercise as the shelf shows it: its first wish where it usually lies, on the left rein; null where it has none here. */
+export function exerciseSketch(recipe: Recipe, ground: ExerciseGround): LaidExercise | null {
+  const params = recipe.wishes(ground)[0];
+  return params ? exerciseOnSand(recipe, ground, { rein: 'left', params, place: recipe.place(ground, params) }) : null;
+}
+
 function placed(
   recipe: Recipe,
   ground: ExerciseGround,
   params: ExerciseParams,
   { rein, place }: ExerciseWish,
 ): PlacedExercise {
-  const onLeft = recipe.layOut(ground, params);
   const usual = recipe.place(ground, params);
   const at = place ?? (rein === 'left' ? usual : mirroredPlace(ground.arena.widthM, usual));
-  const exercise = exerciseAt(rein === 'left' ? onLeft : mirrorExercise(onLeft), at);
+  const exercise = exerciseOnSand(recipe, ground, { rein, params, place: at });
   return {
     ...{ kind: recipe.kind, rein, params, place: at, exercise, adapted: false },
     cautions: stageCautions(recipe, exercise, ground),

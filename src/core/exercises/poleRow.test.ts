@@ -1,9 +1,7 @@
 import fc from 'fast-check';
-import { isInsideArena, type Arena } from '../arena/arena';
 import { distanceM } from '../geometry/pointM';
 import type { HorseProfile } from '../horse/strideProfile';
 import { poleEnds, type RaisedEnds } from '../items/pole';
-import { keepRowInside } from './keepRowInside';
 import { layOutPoleRow } from './layOutPoleRow';
 import { POLE_GAITS, type PoleRow } from './poleRow';
 import { rowSpacing } from './rowSpacing';
@@ -11,7 +9,6 @@ import { rowSpacing } from './rowSpacing';
 const FLAT: RaisedEnds = { leftM: 0, rightM: 0 };
 const UP: RaisedEnds = { leftM: 0.15, rightM: 0 };
 const MEDIUM: HorseProfile = { heightM: 1.6, type: 'all-round', strides: {} };
-const ARENA: Arena = { widthM: 20, lengthM: 40, letters: '20x40' };
 
 function row(changes: Partial<PoleRow> = {}): PoleRow {
   return {
@@ -72,34 +69,6 @@ test('every neighbouring pair of poles is one spacing apart, at any heading', ()
       poles.slice(1).forEach((pole, i) => expect(distanceM(poles[i]!.at, pole.at)).toBeCloseTo(spacingM, 9));
     }),
   );
-});
-
-test('wherever a row is dropped, it is kept inside or refused with a reason', () => {
-  fc.assert(
-    fc.property(anyRow, changes => {
-      const placed = row(changes);
-      const { spacingM } = rowSpacing(placed, MEDIUM);
-      const kept = keepRowInside(ARENA, placed, spacingM);
-      if (!kept.ok) {
-        expect(kept.reason).toMatch(/does not fit/);
-        return;
-      }
-      for (const pole of layOutPoleRow(kept.row, spacingM)) {
-        const { left, right } = poleEnds(pole);
-        expect(isInsideArena(ARENA, left, -1e-9) && isInsideArena(ARENA, right, -1e-9)).toBe(true);
-      }
-    }),
-  );
-});
-
-test('a row that lies inside already is not moved', () => {
-  expect(keepRowInside(ARENA, row(), 1.37)).toMatchObject({ ok: true, moved: false });
-});
-
-test('twelve canter poles fit along a 40 m arena but not across it', () => {
-  const twelve = row({ gait: 'canter', raised: Array<RaisedEnds>(12).fill(FLAT) });
-  expect(keepRowInside(ARENA, twelve, 3.05).ok).toBe(true);
-  expect(keepRowInside(ARENA, { ...twelve, headingRad: 0 }, 3.05).ok).toBe(false);
 });
 
 test('refuses a spacing of nothing', () => expect(() => layOutPoleRow(row(), 0)).toThrow(RangeError));

@@ -98,7 +98,12 @@ function withoutItem(layout: Layout, id: string): Layout {
 }
 
 function skipItem(track: ItemTrack, id: string): ItemTrack {
-  const kept = track.through.map((stop, index) => ({ stop, index })).filter(({ stop }) => stop.item !== id);
+  return keptOf(track, stop => stop.item !== id);
+}
+
+/** A track over those of its items that are kept: the legs on both sides of one that is left out become one. */
+export function keptOf(track: ItemTrack, keep: (stop: ItemTrack['through'][number]) => boolean): ItemTrack {
+  const kept = track.through.map((stop, index) => ({ stop, index })).filter(({ stop }) => keep(stop));
   return {
     ...track,
     through: kept.map(({ stop }) => stop),

@@ -1,4 +1,15 @@
-import { headingFromFacing, type HorseLevel, type HorseType, type PoleGait } from '@/core';
+import {
+  headingFromFacing,
+  newItem,
+  type ExerciseParams,
+  type FenceForm,
+  type HorseLevel,
+  type HorseType,
+  type Item,
+  type LegTrackChoice,
+  type PlannedTrack,
+  type Rein,
+} from '@/core';
 import { NO_MARKS, type ArenaMarks } from '@/files/arenaMarks';
 import type { KitKind } from '@/files/yardForms';
 import type { PersonRole } from '../queries/people';
@@ -200,53 +211,125 @@ export const DEMO_PAIRS = [
   { key: 'ode-larkspur', rider: 'ode', horse: 'larkspur' },
 ];
 
+/** Exercises of the shelf that the demo has on its sand. `first` is where the frame lies; null for where it usually does. */
+type DemoExercise = {
+  id: string;
+  kind: string;
+  rein: Rein;
+  params: ExerciseParams;
+  first: { xM: number; yM: number; facingDeg: number } | null;
+  session: string | null;
+};
+
 type DemoLayout = {
   key: string;
   name: string;
   arena: string;
-  horse: string;
-  gait: PoleGait;
-  poles: number;
-  raisedM?: number;
-  poleLengthM: number;
-  centre: { xM: number; yM: number };
-  headingRad: number;
+  group: string[];
+  tags: string[];
+  exercises: DemoExercise[];
+  items: Item[];
+  tracks: PlannedTrack[];
 };
+
+const NOTHING_BY_HAND = { items: [], tracks: [] };
+
+const row = (
+  gait: 'walk' | 'trot' | 'canter',
+  params: ExerciseParams,
+  first: { xM: number; yM: number; facingDeg: number },
+): DemoExercise => ({ id: 'row', kind: `${gait}-poles`, rein: 'left', params, first, session: null });
+
+const fence = (id: string, form: FenceForm, xM: number, yM: number, facingDeg: number): Item => ({
+  ...newItem(form, id, { xM, yM }, headingFromFacing(facingDeg)),
+});
+
+const leg = (track: LegTrackChoice = 'natural') => ({
+  ...{ track, setting: 'course' as const, approach: 'canter' as const, asked: null, circle: null },
+});
 
 export const DEMO_LAYOUTS: DemoLayout[] = [
   {
     key: 'five-trot',
     name: 'Five trot poles, quarter line',
     arena: 'lower',
-    horse: 'quill',
-    gait: 'trot',
-    poles: 5,
-    poleLengthM: 3,
-    centre: { xM: 5, yM: 20 },
-    headingRad: headingFromFacing(0),
+    group: ['quill'],
+    tags: ['poles', 'rhythm'],
+    exercises: [row('trot', { poles: 5 }, { xM: 5, yM: 17.26, facingDeg: 0 })],
+    ...NOTHING_BY_HAND,
   },
   {
     key: 'raised-walk',
     name: 'Raised walk poles for the small ones',
     arena: 'lower',
-    horse: 'thimble',
-    gait: 'walk',
-    poles: 4,
-    raisedM: 0.1,
-    poleLengthM: 2.5,
-    centre: { xM: 15, yM: 26 },
-    headingRad: headingFromFacing(180),
+    group: ['thimble'],
+    tags: ['poles'],
+    exercises: [
+      row(
+        'walk',
+        { poles: 4, poleM: 2.5, raised: ['left', 'right', 'left', 'right'], blockM: 0.1 },
+        { xM: 15, yM: 27, facingDeg: 180 },
+      ),
+    ],
+    ...NOTHING_BY_HAND,
   },
   {
     key: 'three-canter',
     name: 'Three canter poles up the field',
     arena: 'field',
-    horse: 'larkspur',
-    gait: 'canter',
-    poles: 3,
-    poleLengthM: 3.5,
-    centre: { xM: 17.5, yM: 30 },
-    headingRad: headingFromFacing(0),
+    group: ['larkspur'],
+    tags: ['poles', 'canter'],
+    exercises: [row('canter', { poles: 3, poleM: 3.5 }, { xM: 17.5, yM: 26.7, facingDeg: 0 })],
+    ...NOTHING_BY_HAND,
+  },
+  {
+    key: 'bend',
+    name: 'Four on the bend for three',
+    arena: 'lower',
+    group: ['quill', 'larkspur', 'osprey'],
+    tags: ['fences', 'suppleness'],
+    exercises: [{ id: 'alder', kind: 'fences-on-bend', rein: 'left', params: {}, first: null, session: null }],
+    ...NOTHING_BY_HAND,
+  },
+  {
+    key: 'course',
+    name: 'Course of eight, low',
+    arena: 'field',
+    group: ['quill', 'larkspur', 'osprey'],
+    tags: ['fences', 'course'],
+    exercises: [],
+    items: [
+      fence('heron', 'vertical', 8.75, 16, 0),
+      fence('willow', 'oxer', 8.75, 34.5, 0),
+      fence('plover', 'vertical', 26.25, 38, 180),
+      fence('alder', 'vertical', 26.25, 20, 180),
+      fence('linnet', 'oxer', 11.5, 22, 30),
+      fence('hazel', 'cross-rail', 17.15, 31.79, 30),
+      fence('rowan', 'wall', 20.5, 11, 90),
+    ],
+    tracks: [
+      {
+        ...{ kind: 'items', id: 'course', gait: 'course-canter', passes: 1 },
+        course: { speedMPerMin: 325, startM: 12, finishM: 12 },
+        through: ['heron', 'willow', 'plover', 'alder', 'linnet', 'hazel', 'willow', 'rowan'].map((item, index) => ({
+          item,
+          reversed: index === 6,
+        })),
+        legs: [leg(), leg(), leg(), leg(), leg(), leg({ via: { xM: 16, yM: 47 } }), leg()],
+      },
+    ],
+  },
+  {
+    key: 'flat',
+    name: 'Three loops and a spiral',
+    arena: 'lower',
+    group: ['thimble', 'barley', 'quill'],
+    tags: ['flat', 'suppleness'],
+    exercises: [
+      { id: 'heron', kind: 'serpentine', rein: 'left', params: { loops: 3 }, first: null, session: 'flat work' },
+      { id: 'willow', kind: 'spiral', rein: 'left', params: {}, first: null, session: 'flat work' },
+    ],
+    ...NOTHING_BY_HAND,
   },
 ];
 

@@ -1,10 +1,28 @@
 import { randomUUID } from 'node:crypto';
-import { countInLane, profileFromTest, readStrideTest, seededNormal, seededRandom, simulateRide } from '@/core';
-import type { PlannedRow } from '@/files/planDocument';
+import {
+  countInLane,
+  EMPTY_PLAN,
+  exerciseGround,
+  findRecipe,
+  headingFromFacing,
+  layOutExercise,
+  profileFromTest,
+  readStrideTest,
+  riddenRow,
+  seededNormal,
+  seededRandom,
+  simulateRide,
+  type ExerciseGround,
+  type PlacedRecipe,
+  type Plan,
+} from '@/core';
 import type { OpenDatabase } from '../openDatabase';
-import { addLayout, findLayout, findVersion, freezeLayout } from '../queries/layouts';
-import { findHorse } from '../queries/horses';
+import { findArena } from '../queries/arenas';
+import { findHorse, listHorses } from '../queries/horses';
+import { addLayout, freezeLayout } from '../queries/layouts';
+import { findVersion } from '../queries/layoutVersions';
 import { addStepWalk } from '../queries/people';
+import { planHorses } from '../queries/planGround';
 import { addStrideTest, addTestedStride } from '../queries/strideTests';
 import { arenas, horses, kit, marks, pairs, passes, people, strideRanges, yards } from '../schema';
 import type { Transaction } from '../writeQueue';
@@ -122,24 +140,29 @@ async function seedTest(
 
 async function seedLayouts(tx: Transaction, yardId: string, ids: Ids): Promise<Ids> {
   const layoutIds: Ids = new Map();
-  for (const { key, name, arena, horse, poles, raisedM = 0, ...place } of DEMO_LAYOUTS) {
-    const row: PlannedRow = {
-      kind: 'pole-row',
-      id: 'row',
-      horseId: ids.get(horse)!,
-      raised: Array.from({ length: poles }, (_, i) => ({
-        leftM: i % 2 === 0 ? raisedM : 0,
-        rightM: i % 2 === 1 ? raisedM : 0,
-      })),
-      spacing: { by: 'horse' },
-      gait: place.gait,
-      centre: place.centre,
-      headingRad: place.headingRad,
-      poleLengthM: place.poleLengthM,
-    };
-    layoutIds.set(key, await addLayout(tx, yardId, { name, arenaId: ids.get(arena)!, plan: { rows: [row] } }));
+  const horses = planHorses(await listHorses(tx, yardId));
+  for (const { key, name, arena: arenaKey, group, tags, exercises, items, tracks } of DEMO_LAYOUTS) {
+    const arenaId = ids.get(arenaKey)!;
+    const arena = (await findArena(tx, yardId, arenaId))!;
+    const plan: Plan = { ...EMPTY_PLAN, groupIds: group.map(horse => ids.get(horse)!), items, tracks };
+    const on = exerciseGround(plan, { horseIds: null }, { arena, horses });
+    const made = { ...plan, exercises: exercises.map(one => placedDemo(one, on)) };
+    layoutIds.set(key, await addLayout(tx, yardId, { name, arenaId, plan: made, tags }));
   }
   return layoutIds;
+}
+
+/** What an exercise asks where the demo does not say is what the shelf would choose. */
+function placedDemo(
+  { id, kind, rein, params, first, session }: (typeof DEMO_LAYOUTS)[number]['exercises'][number],
+  ground: ExerciseGround,
+): PlacedRecipe {
+  const recipe = findRecipe(kind);
+  if (!recipe) throw new Error(`seedDemo: no exercise ${kind}`);
+  const place = first && { at: { xM: first.xM, yM: first.yM }, headingRad: headingFromFacing(first.facingDeg) };
+  const own = Object.keys(params).length > 0 ? { params } : {};
+  const laid = layOutExercise(recipe, ground, { rein, ...own, ...(place ? { place } : {}) });
+  return { id, kind, rein, session, horseIds: null, params: laid.params, place: laid.place };
 }
 
 type RidePlace = { pairId: string; layoutId: string; nowMs: number };
@@ -147,10 +170,9 @@ type RidePlace = { pairId: string; layoutId: string; nowMs: number };
 async function seedRide(tx: Transaction, yardId: string, ride: (typeof DEMO_RIDES)[number], place: RidePlace) {
   const versionId = await freezeLayout(tx, yardId, place.layoutId);
   const version = versionId && (await findVersion(tx, yardId, versionId));
-  const layout = await findLayout(tx, yardId, place.layoutId);
-  if (!versionId || !version || !layout) throw new Error(`seedRide: no layout ${ride.layout}`);
-  const row = layout.plan.rows[0]!;
-  const { spacingM } = version.frozen.rows[row.id]!;
+  const row = version && riddenRow(version.layout);
+  if (!versionId || !row || row.spacingM === null) throw new Error(`seedRide: no row in ${ride.layout}`);
+  const { spacingM } = row;
   const random = seededRandom(ride.seed);
   const startMs = (Math.floor(place.nowMs / DAY_MS) - ride.daysAgo) * DAY_MS + LESSON_MS;
   for (let index = 0; index < ride.passes; index += 1) {
@@ -161,13 +183,13 @@ async function seedRide(tx: Transaction, yardId: string, ride: (typeof DEMO_RIDE
       yardId,
       pairId: place.pairId,
       layoutVersionId: versionId,
-      stage: row.raised.some(ends => ends.leftM + ends.rightM > 0) ? 'raised' : 'on the ground',
+      stage: row.raised ? 'raised' : 'on the ground',
       rein: index % 2 === 0 ? 'left' : 'right',
       direction: 'as-drawn',
       riddenAt,
     });
     await tx.insert(marks).values(
-      rideMarks(ride, { spacingM, gaps: row.raised.length - 1, random }).map((mark, order) => ({
+      rideMarks(ride, { spacingM, gaps: row.items - 1, random }).map((mark, order) => ({
         ...mark,
         id: randomUUID(),
         yardId,

@@ -1,9 +1,17 @@
 import { and, eq } from 'drizzle-orm';
-import { arenas, horses, kit, pairs, people } from '../schema';
+import { arenas, horses, kit, layouts, ownExercises, pairs, people } from '../schema';
 import type { Transaction } from '../writeQueue';
 
 /** What can be put away and taken back. Records stay with it; nothing is ever deleted. */
-const TABLES = { horse: horses, person: people, pair: pairs, arena: arenas, kit } as const;
+const TABLES = {
+  horse: horses,
+  person: people,
+  pair: pairs,
+  arena: arenas,
+  kit,
+  layout: layouts,
+  exercise: ownExercises,
+} as const;
 export type Archivable = keyof typeof TABLES;
 export const ARCHIVABLE = Object.keys(TABLES) as Archivable[];
 

@@ -1,4 +1,4 @@
-import { assertNever, type PassMark, type PassRecord, type RecordEvent } from '@/core';
+import { assertNever, riddenRow, type PassMark, type PassRecord, type RecordEvent } from '@/core';
 import type { RecordBatch } from '@/files/recordEvent';
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { trustedTime } from '../trustedTime';
@@ -6,7 +6,7 @@ import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
 import { layoutVersions, marks, passes } from '../schema';
 import type { Transaction } from '../writeQueue';
-import { asVersion, findVersion, type LayoutVersion } from './layouts';
+import { asVersion, findVersion, type LayoutVersion } from './layoutVersions';
 import { findPair } from './pairs';
 
 /** An event that can never be taken, however often it is sent. */
@@ -105,7 +105,7 @@ export async function recordBatch(tx: Transaction, yardId: string, batch: Record
   if (!version) throw new RecordRefused('This layout is not in the yard any more: go back and choose it again.');
   if (!(await findPair(tx, yardId, batch.pairId)))
     throw new RecordRefused('This pair is not in the yard any more: go back and choose it again.');
-  const poles = version.plan.rows[0]?.raised.length ?? 0;
+  const poles = riddenRow(version.layout)?.items ?? 0;
   for (const event of batch.events) await recordEvent(tx, { yardId, batch, poles, nowMs }, event);
 }
 
@@ -165,7 +165,7 @@ function refusePlace(mark: PassMark, poles: number): void {
   const most = mark.kind === 'hit' ? poles : poles - 1;
   if (mark.place > most)
     throw new RecordRefused(
-      `The row has ${poles} poles: there is no ${mark.kind === 'hit' ? 'pole' : 'gap'} ${mark.place}.`,
+      `The track goes over ${poles}: there is no ${mark.kind === 'hit' ? 'pole or fence' : 'gap'} ${mark.place}.`,
     );
 }
 

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { readPlan, writePlan, type PlannedRow } from '@/files/planDocument';
 import { RecordBatch } from '@/files/recordEvent';
-import type { RecordEvent } from '@/core';
+import { riddenRow, type RecordEvent } from '@/core';
 import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../openDatabase';
 import { withTestDatabase } from '../testDatabase';
 import { listHorses, saveHorse } from './horses';
-import { findLayout, findVersion, freezeLayout, listLayouts, saveLayout } from './layouts';
+import { findLayout, freezeLayout, listLayouts, saveLayout } from './layouts';
+import { findVersion, listVersions } from './layoutVersions';
 import { listPairs } from './pairs';
 import { listPasses, recordBatch } from './passes';
 import { currentYard } from './yards';
@@ -70,7 +70,7 @@ test('a batch with one bad event writes nothing at all', async () => {
     const passId = randomUUID();
     // Three poles have two gaps.
     await expect(send(demo, [startPass(passId), footfall(passId, 3, 0.5)])).rejects.toThrow(
-      'The row has 3 poles: there is no gap 3.',
+      'The track goes over 3: there is no gap 3.',
     );
     await expect(send(demo, [footfall(randomUUID(), 1, 0.5)])).rejects.toThrow('never recorded');
     expect(await listPasses(demo.database.db, demo.yardId, demo.pairId)).toEqual([]);
@@ -110,7 +110,7 @@ test('a layout keeps one version for each state it is ridden in, and a version n
     await write(tx => saveHorse(tx, yardId, { ...horse, normalStridesM }));
     const second = (await write(tx => freezeLayout(tx, yardId, layoutId)))!;
     expect(second).not.toBe(versionId);
-    expect((await findVersion(db, yardId, second))?.frozen.rows.row?.spacingM).toBeCloseTo(3.4, 12);
+    expect(riddenRow((await findVersion(db, yardId, second))!.layout)?.spacingM).toBeCloseTo(3.4, 12);
     expect(await findVersion(db, yardId, versionId)).toEqual(before);
   });
 });
@@ -119,7 +119,7 @@ test('a save from an old revision is refused and writes nothing', async () => {
   await withDemo(async ({ database: { db, write }, yardId, layoutId }) => {
     const layout = (await findLayout(db, yardId, layoutId))!;
     const save = (name: string) =>
-      write(tx => saveLayout(tx, yardId, { layoutId, baseRevision: layout.revision, name, plan: layout.plan }));
+      write(tx => saveLayout(tx, yardId, { layoutId, baseRevision: layout.revision, name, plan: layout.plan }, NOW_MS));
     expect(await save('first')).toEqual({ kind: 'saved', revision: layout.revision + 1 });
     expect(await save('second')).toMatchObject({ kind: 'stale', theirs: { name: 'first' } });
     expect((await findLayout(db, yardId, layoutId))?.name).toBe('first');
@@ -143,22 +143,18 @@ test('a typed stride is kept with the history, and taken back it gives way to th
   });
 });
 
-test('a plan reads back as it was written, and a fault in it is named', () => {
-  const row: PlannedRow = {
-    kind: 'pole-row',
-    id: 'row',
-    horseId: 'h',
-    gait: 'trot',
-    centre: { xM: 5, yM: 20 },
-    headingRad: 1.2345,
-    poleLengthM: 3,
-    raised: [{ leftM: 0, rightM: 0.15 }],
-    spacing: { by: 'hand', spacingM: 1.32 },
-  };
-  const written = writePlan({ rows: [row] });
-  const read = readPlan(JSON.parse(JSON.stringify(written)));
-  expect(read.ok && read.plan.rows[0]).toEqual({ ...row, headingRad: expect.closeTo(1.2345, 12) });
-  const faulty = { ...written, rows: [{ ...written.rows[0], poleLengthM: -1 }] };
-  expect(readPlan(faulty)).toEqual({ ok: false, reason: expect.stringContaining('rows.0.poleLengthM') });
-  expect(readPlan({ ...written, version: 2 })).toEqual({ ok: false, reason: expect.stringContaining('version') });
+test('a layout taken up after half an hour keeps what it was, and what is changed in one sitting keeps nothing more', async () => {
+  await withDemo(async ({ database: { db, write }, yardId, layoutId }) => {
+    const layout = (await findLayout(db, yardId, layoutId))!;
+    const savedMs = layout.updatedAt.getTime();
+    const save = (baseRevision: number, name: string, nowMs: number) =>
+      write(tx => saveLayout(tx, yardId, { layoutId, baseRevision, name, plan: layout.plan }, nowMs));
+    const kept = async () => (await listVersions(db, yardId, layoutId)).map(({ name, reason }) => `${name}: ${reason}`);
+    const before = (await kept()).length;
+    await save(layout.revision, 'in the same sitting', savedMs + 60_000);
+    expect(await kept()).toHaveLength(before);
+    await save(layout.revision + 1, 'an hour later', savedMs + 3_700_000);
+    expect(await kept()).toContain('in the same sitting: before-change');
+    expect(await kept()).toHaveLength(before + 1);
+  });
 });

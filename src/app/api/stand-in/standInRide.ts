@@ -1,7 +1,7 @@
 import 'server-only';
 import {
-  placeRow,
   profileStride,
+  riddenRow,
   seededNormal,
   seededRandom,
   simulateRide,
@@ -14,6 +14,7 @@ import {
 } from '@/core';
 import { findHorse, type Horse } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
+import { madeLayout } from '@/data/queries/layoutVersions';
 import { z } from 'zod';
 import { yardContext } from '../../_server/yardContext';
 
@@ -65,6 +66,8 @@ function pacedM({ shortM, normalM, longM }: ProfileStride, pace: TestPace): numb
   return { short: shortM, normal: normalM, long: longM }[pace];
 }
 
+const SIMULATED = ['walk', 'trot', 'canter'] as const;
+
 type RideGround = { gait: SimulatedGait; laneM: number; stride: ProfileStride };
 
 /** What is ridden over, and with which stride: a lane with the lane's, a row of poles with the horse's over poles. */
@@ -76,18 +79,19 @@ async function groundOf(wish: z.infer<typeof Wish>, horse: Horse): Promise<RideG
   }
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, wish.layoutId);
-  const row = layout?.plan.rows[0];
-  const spacedFor = row && (await findHorse(db, yard.id, row.horseId));
-  if (!layout || !row || !spacedFor) return { problem: 'layoutId: this layout is not in the yard.' };
-  const { spacing } = placeRow(layout.arena, row, spacedFor);
-  const overPoles = profileStride(horse, `${row.gait}-poles`)!;
+  const made = layout && (await madeLayout(db, yard.id, layout));
+  const row = made && riddenRow(made);
+  if (!row) return { problem: 'layoutId: this layout is not in the yard, or goes over nothing.' };
+  const gait = SIMULATED.find(one => one === row.gait);
+  if (row.spacingM === null || !gait) return { problem: 'layoutId: the stand-in rides over an even row of poles.' };
+  const overPoles = profileStride(horse, `${gait}-poles`)!;
   // Poles are spaced by the step at walk and trot: a stride is two of them.
-  const steps = row.gait === 'canter' ? 1 : 2;
+  const steps = gait === 'canter' ? 1 : 2;
   const stride = {
     ...overPoles,
     shortM: overPoles.shortM * steps,
     normalM: overPoles.normalM * steps,
     longM: overPoles.longM * steps,
   };
-  return { gait: row.gait, laneM: Math.max(1, (row.raised.length - 1) * spacing.spacingM), stride };
+  return { gait, laneM: Math.max(1, (row.items - 1) * row.spacingM), stride };
 }

@@ -1,7 +1,8 @@
-import { FollowThread } from '@/components/Shell/thread';
 import { listHorses } from '@/data/queries/horses';
+import { listKit } from '@/data/queries/kit';
 import { findLayout } from '@/data/queries/layouts';
-import { writePlan } from '@/files/planDocument';
+import { listOwnExercises } from '@/data/queries/ownExercises';
+import { kitCounts, planHorses } from '@/data/queries/planGround';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../_server/yardContext';
@@ -14,21 +15,27 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, layoutId);
   if (!layout) notFound();
-  // A horse that was put away stays in the layouts that are spaced by it.
-  const spacedBy = new Set(layout.plan.rows.map(({ horseId }) => horseId));
-  const horses = (await listHorses(db, yard.id)).filter(({ id, archived }) => !archived || spacedBy.has(id));
+  const [all, kit, own] = await Promise.all([
+    listHorses(db, yard.id),
+    listKit(db, yard.id),
+    listOwnExercises(db, yard.id),
+  ]);
+  // A horse that was put away stays in the layouts that are made for it.
+  const { groupIds, exercises } = layout.plan;
+  const named = new Set([...groupIds, ...exercises.flatMap(({ horseIds }) => horseIds ?? [])]);
+  const horses = all.filter(({ id, archived }) => !archived || named.has(id));
   return (
-    <>
-      <FollowThread layout={{ id: layout.id, name: layout.name }} />
-      <PlanEditor
-        key={layout.id}
-        layoutId={layout.id}
-        name={layout.name}
-        revision={layout.revision}
-        planOnPaper={writePlan(layout.plan)}
-        arena={layout.arena}
-        horses={horses}
-      />
-    </>
+    <PlanEditor
+      key={layout.id}
+      layoutId={layout.id}
+      name={layout.name}
+      revision={layout.revision}
+      plan={layout.plan}
+      arena={layout.arena}
+      horses={horses}
+      planHorses={planHorses(horses)}
+      kit={kitCounts(kit)}
+      own={own}
+    />
   );
 }

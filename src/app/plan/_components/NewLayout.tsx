@@ -1,9 +1,8 @@
 'use client';
 
 import { FormModal } from '@/components/FormModal/FormModal';
-import type { PoleGait } from '@/core';
 import { layoutForm } from '@/files/yardForms';
-import { Button, Group, Select, TextInput } from '@mantine/core';
+import { Button, MultiSelect, Select, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { IconPlus } from '@tabler/icons-react';
 import { zod4Resolver } from 'mantine-form-zod-resolver';
@@ -15,22 +14,15 @@ type Choice = { id: string; name: string };
 
 type NewLayoutProps = { arenas: Choice[]; horses: Choice[] };
 
-/** Begins a layout: a row of poles, asked for in one go and adjusted on the sand. */
+/** Begins a layout: empty sand, for the horses of a lesson. */
 export function NewLayout({ arenas, horses }: NewLayoutProps) {
   const router = useRouter();
   const [opened, setOpened] = useState(false);
   const form = useForm({
-    initialValues: {
-      name: '',
-      arenaId: arenas[0]?.id ?? '',
-      horseId: horses[0]?.id ?? '',
-      gait: 'trot' as PoleGait,
-      poles: '4',
-    },
+    initialValues: { name: '', arenaId: arenas[0]?.id ?? '', horseIds: [] as string[] },
     validate: zod4Resolver(layoutForm),
   });
   const options = (choices: Choice[]) => choices.map(({ id, name }) => ({ value: id, label: name }));
-  const close = () => setOpened(false);
   return (
     <>
       <Button leftSection={<IconPlus size={16} />} onClick={() => setOpened(true)}>
@@ -38,37 +30,25 @@ export function NewLayout({ arenas, horses }: NewLayoutProps) {
       </Button>
       {opened && (
         <FormModal
-          title="A row of poles"
+          title="A new layout"
           opened
-          onClose={close}
+          onClose={() => setOpened(false)}
           form={form}
-          sendLabel="Lay it out"
+          sendLabel="Rake the sand"
           onSend={async values => {
             const outcome = await addLayoutAction(values);
             if (outcome.ok) router.push(`/plan/${outcome.layoutId}`);
             return outcome;
           }}
         >
-          <TextInput
-            label="Name"
-            placeholder="Four trot poles, centre line"
-            data-autofocus
-            {...form.getInputProps('name')}
-          />
+          <TextInput label="Name" placeholder="Bend of four, Thursday" data-autofocus {...form.getInputProps('name')} />
           <Select label="Arena" data={options(arenas)} {...form.getInputProps('arenaId')} />
-          <Group grow align="flex-start">
-            <Select
-              label="Gait"
-              data={[
-                { value: 'walk', label: 'Walk poles' },
-                { value: 'trot', label: 'Trot poles' },
-                { value: 'canter', label: 'Canter poles' },
-              ]}
-              {...form.getInputProps('gait')}
-            />
-            <TextInput label="Poles" inputMode="numeric" {...form.getInputProps('poles')} />
-          </Group>
-          <Select label="Set for" data={options(horses)} {...form.getInputProps('horseId')} />
+          <MultiSelect
+            label="Horses of the lesson"
+            description="Distances are reckoned for each of them; change them whenever you like"
+            data={options(horses)}
+            {...form.getInputProps('horseIds')}
+          />
         </FormModal>
       )}
     </>

@@ -16,32 +16,44 @@ type RowReviewCardProps = { pairId: string; horseName: string; review: RowReview
 export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps) {
   const { format, formatChange } = useLengths();
   const { gait, spacingM, passes, suggestion, keptHitting } = review;
-  const words = suggestionWords(suggestion, {
-    horseName,
-    gait,
-    spacingM,
-    format,
-    formatBy: changeM => formatChange(changeM).slice(1),
-    day: review.lastDay,
-  });
+  const words =
+    gait === null || spacingM === null
+      ? null
+      : suggestionWords(suggestion, {
+          ...{ horseName, gait, spacingM, format },
+          formatBy: changeM => formatChange(changeM).slice(1),
+          day: review.lastDay,
+        });
   const changes = suggestion.kind === 'close' || suggestion.kind === 'open';
   return (
-    <section aria-label={`${review.layoutName} at ${format(spacingM)}`} className={classes.card}>
+    <section
+      aria-label={spacingM === null ? review.layoutName : `${review.layoutName} at ${format(spacingM)}`}
+      className={classes.card}
+    >
       <Title order={2} size="h4">
         {review.layoutName}
       </Title>
       <Text size="sm" c="slate.7">
-        {review.poles} {gait} poles, {format(spacingM)} apart, set for {review.setFor} · {passes.length}{' '}
-        {passes.length === 1 ? 'pass' : 'passes'}
+        {spacingM === null
+          ? review.poles === 0
+            ? 'On the flat'
+            : `Over ${review.poles}`
+          : `${review.poles} ${gait} poles, ${format(spacingM)} apart`}
+        {review.setFor && `, set for ${review.setFor}`} · {passes.length} {passes.length === 1 ? 'pass' : 'passes'}
       </Text>
       <div className={classes.suggestion}>
         <div>
-          <strong>{words.headline}</strong>
-          <p>{words.reason}</p>
+          {words && (
+            <>
+              <strong>{words.headline}</strong>
+              <p>{words.reason}</p>
+            </>
+          )}
           {keptHitting.map(({ pole, times }) => (
             <p key={pole}>
-              Pole {pole} was hit in {times} passes on {review.lastDay}. A pole that a horse keeps hitting comes down or
-              out; ask whether it comes too fast, too slow, or is not picking its feet up.
+              {spacingM === null ? 'Number' : 'Pole'} {pole} was hit in {times} passes on {review.lastDay}. A pole that
+              a horse keeps hitting comes down or out; ask whether it comes too fast, too slow, or is not picking its
+              feet up.
             </p>
           ))}
         </div>
@@ -49,13 +61,17 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
           <TryIt pairId={pairId} review={review} label={`Set the row to ${format(suggestion.nextSpacingM)}`} />
         )}
       </div>
-      <FootfallLanes
-        passes={passes}
-        label={`Where ${horseName}’s foot fell, pass by pass: the table below has the numbers`}
-      />
-      <Text size="sm" c="slate.7">
-        A point to the left: left rein; to the right: right rein; both at the mean of the pass. Rings: one gap each.
-      </Text>
+      {spacingM !== null && (
+        <>
+          <FootfallLanes
+            passes={passes}
+            label={`Where ${horseName}’s foot fell, pass by pass: the table below has the numbers`}
+          />
+          <Text size="sm" c="slate.7">
+            A point to the left: left rein; to the right: right rein; both at the mean of the pass. Rings: one gap each.
+          </Text>
+        </>
+      )}
       <PassTable review={review} />
     </section>
   );

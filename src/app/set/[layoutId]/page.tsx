@@ -1,13 +1,14 @@
 import { FollowThread } from '@/components/Shell/thread';
-import { placeRow } from '@/core';
-import { findHorse } from '@/data/queries/horses';
-import { findLayout } from '@/data/queries/layouts';
-import { listPeople } from '@/data/queries/people';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { layoutCautions, reckonLayout } from '@/core';
+import { contents } from '@/app/_server/layoutCards';
+import { present } from '@/data/present';
+import { findLayout } from '@/data/queries/layouts';
+import { madeLayout } from '@/data/queries/layoutVersions';
+import { listPeople } from '@/data/queries/people';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { present } from '@/data/present';
 import { yardContext } from '../../_server/yardContext';
 import { SettingSheet } from './_components/SettingSheet';
 
@@ -21,32 +22,31 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, layoutId);
   if (!layout) notFound();
-  const row = layout.plan.rows[0]!;
-  const horse = await findHorse(db, yard.id, row.horseId);
-  const placed = horse && placeRow(layout.arena, row, horse);
+  const made = await madeLayout(db, yard.id, layout);
+  const tracks = reckonLayout(made);
   const walkers = present(await listPeople(db, yard.id)).flatMap(({ id, name, stepLengthM }) =>
     stepLengthM === null ? [] : [{ id, name, stepLengthM }],
   );
   return (
     <>
       <FollowThread layout={{ id: layout.id, name: layout.name }} />
-      {placed && placed.misfit === null ? (
+      {made.items.length > 0 ? (
         <SettingSheet
           layoutId={layout.id}
-          name={layout.name}
-          arena={layout.arena}
-          placed={placed}
-          gait={row.gait}
-          horseName={horse.name}
+          arenaName={layout.arena.name}
+          contents={contents(made)}
+          layout={made}
+          tracks={tracks}
+          cautions={layoutCautions(made, tracks)}
           walkers={walkers}
           walkerId={typeof steps === 'string' ? steps : null}
         />
       ) : (
         <EmptyState
-          title="This row cannot be set yet"
-          action={<LinkButton href={`/plan/${layout.id}`}>Mend it in the plan</LinkButton>}
+          title="There is nothing to carry out"
+          action={<LinkButton href={`/plan/${layout.id}`}>To the plan</LinkButton>}
         >
-          {placed?.misfit ?? 'The horse it was spaced for is not in the yard any more.'}
+          This layout has no poles, fences or cones: put some on the sand in the plan.
         </EmptyState>
       )}
     </>

@@ -1,9 +1,24 @@
-import type { PoleGait } from '../poleRow';
-import { ENTRY_OF_GAIT } from '../poleRow';
+import { isRaised, type RaisedEnds } from '../../items/pole';
+import { ENTRY_OF_GAIT, type PoleGait } from '../poleRow';
+import { RAISED_CLOSER_M } from '../rowSpacing';
 import type { Guidance, Recipe } from '../exercise';
-import { ahead, groundFor, poleAt, quarterLine, stage, trackThrough } from './parts';
+import { ahead, groundFor, poleAt, POLE_LENGTH_M, quarterLine, stage, trackThrough } from './parts';
 
-type Params = { gait: PoleGait; poles: number };
+/**
+ * `spacingM`: set by hand, or 0 for the horses' own step; `raised`: which ends of each pole are up, those left out lie on
+ * the ground; `blockM`: how high.
+ */
+type Params = {
+  gait: PoleGait;
+  poles: number;
+  spacingM: number;
+  poleM: number;
+  raised: readonly string[];
+  blockM: number;
+};
+
+/** Common practice, no source: a block lying on its lower side. */
+const BLOCK_M = 0.15;
 
 const SEAT = { walk: 'rising', trot: 'rising', canter: 'half-seat' } as const;
 
@@ -35,11 +50,17 @@ function guidance(gait: PoleGait): Guidance {
 export const poleRows: Recipe<Params>[] = (['walk', 'trot', 'canter'] as const).map(gait => ({
   kind: `${gait}-poles`,
   guidance: guidance(gait),
-  wishes: () => (gait === 'canter' ? [4, 3, 2] : [4, 3]).map(poles => ({ gait, poles })),
+  wishes: () =>
+    (gait === 'canter' ? [4, 3, 2] : [4, 3]).map(poles => ({
+      ...{ gait, poles, spacingM: 0, poleM: POLE_LENGTH_M, raised: [], blockM: BLOCK_M },
+    })),
   place: (ground, params) => quarterLine(ground, (params.poles - 1) * spacingM(ground, params)),
   layOut: (ground, params) => {
     const gapM = spacingM(ground, params);
-    const items = Array.from({ length: params.poles }, (_, index) => poleAt(`p${index + 1}`, ahead(index * gapM)));
+    const items = Array.from({ length: params.poles }, (_, index) => ({
+      ...poleAt(`p${index + 1}`, ahead(index * gapM), params.poleM),
+      raised: raisedEnds(params, index),
+    }));
     const middleM = ((params.poles - 1) * gapM) / 2;
     return {
       items,
@@ -61,7 +82,18 @@ export const poleRows: Recipe<Params>[] = (['walk', 'trot', 'canter'] as const).
   },
 }));
 
-function spacingM(ground: Parameters<Recipe<Params>['layOut']>[0], { gait }: Params): number {
+function spacingM(ground: Parameters<Recipe<Params>['layOut']>[0], params: Params): number {
+  if (params.spacingM > 0) return params.spacingM;
   const pole = poleAt('p', ahead(0));
-  return groundFor(ground, 0, { gait, setting: 'poles', from: pole, to: pole });
+  const stepM = groundFor(ground, 0, { gait: params.gait, setting: 'poles', from: pole, to: pole });
+  const up = Array.from({ length: params.poles }, (_, index) => raisedEnds(params, index)).filter(isRaised).length;
+  return up > 0 && up * 2 >= params.poles ? stepM - RAISED_CLOSER_M : stepM;
+}
+
+function raisedEnds({ raised, blockM }: Params, index: number): RaisedEnds {
+  const way = raised[index];
+  return {
+    leftM: way === 'left' || way === 'both' ? blockM : 0,
+    rightM: way === 'right' || way === 'both' ? blockM : 0,
+  };
 }

@@ -14,16 +14,18 @@ export async function PUT(request: Request, { params }: { params: Promise<{ layo
   const { layoutId } = await params;
   const sent = await requestBody(request, LayoutSave);
   if (!sent.ok) return refused(400, sent.problem);
-  const read = readPlan(sent.body.plan);
-  if (!read.ok) return refused(400, read.reason);
   try {
     const { db, write, yard } = await yardContext();
     const layout = await findLayout(db, yard.id, layoutId);
     if (!layout) return refused(404, 'This layout is not in the yard any more.');
+    const read = readPlan(sent.body.plan, layout.arena);
+    if (!read.ok) return refused(400, read.reason);
     const fault = await planFault(db, yard.id, layout.arena, read.plan);
     if (fault) return refused(422, fault);
     const { baseRevision, name } = sent.body;
-    const outcome = await write(tx => saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }));
+    const outcome = await write(tx =>
+      saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
+    );
     if (outcome.kind === 'missing') return refused(404, 'This layout is not in the yard any more.');
     if (outcome.kind === 'stale') return answer(409, { kind: 'stale', theirRevision: outcome.theirs.revision });
     return answer(200, outcome);

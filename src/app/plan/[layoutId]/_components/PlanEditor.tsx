@@ -1,143 +1,356 @@
 'use client';
 
-import { CautionList } from '@/components/Caution/CautionList';
-import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { LinkButton } from '@/components/LinkButton/LinkButton';
-import { RowRibbon } from '@/components/Sand/RowRibbon';
-import { profileStride, placeRow, rowFootfalls, rowRoomCautions, ENTRY_OF_GAIT, type PlacedRow } from '@/core';
+import { FollowThread } from '@/components/Shell/thread';
+import {
+  appendStop,
+  comesFromBehind,
+  dropLastStop,
+  freshName,
+  headingFromFacing,
+  isRidden,
+  lockThings,
+  mirrorThings,
+  moveThings,
+  newItem,
+  pointAlong,
+  removeThings,
+  spaceThings,
+  thingIds,
+  turnThings,
+  type ItemChoice,
+  type Kit,
+  type Plan,
+  type PlanHorse,
+  type PointM,
+} from '@/core';
 import type { NamedArena } from '@/data/queries/arenas';
 import type { Horse } from '@/data/queries/horses';
-import { readPlan, type PlanOnPaper } from '@/files/planDocument';
-import { ActionIcon, Group, Text, Tooltip } from '@mantine/core';
-import { useHotkeys } from '@mantine/hooks';
-import { IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
-import { useMemo, useState } from 'react';
+import type { OwnExercise } from '@/data/queries/ownExercises';
+import { useMediaQuery } from '@mantine/hooks';
+import dynamic from 'next/dynamic';
+import { useCallback, useMemo, useState } from 'react';
 import { dropDraft } from '../_state/draft';
-import { useDraft } from '../_state/useDraft';
+import { nudgeM } from '../_state/planKeys';
+import { NOTHING_SELECTED, standing, type LegPlace, type Selection } from '../_state/selection';
+import { itemsOf } from '../_state/thingsShown';
 import { useAutosave } from '../_state/useAutosave';
+import { useDraft } from '../_state/useDraft';
 import { useFreshHorses } from '../_state/useFreshHorses';
-import { usePlan } from '../_state/usePlan';
-import { HorseFits } from './HorseFits';
-import { LayoutName } from './LayoutName';
+import { usePlanEditor, type EditorGround } from '../_state/usePlanEditor';
+import { usePlanKeys } from '../_state/usePlanKeys';
+import { useSandView } from '../_state/useSandView';
+import { PlanBar } from './PlanBar';
 import classes from './PlanEditor.module.css';
-import { RowReading } from './RowReading';
-import { SandBoard } from './SandBoard';
-import { SaveNote } from './SaveNote';
+import { PlanSand } from './PlanSand';
+import { ReadingPanel } from './ReadingPanel';
+import { copySelected } from './reading/ThingActions';
+import { Ribbon } from './Ribbon';
+import { SessionRibbon } from './SessionRibbon';
 import { StaleNotice } from './StaleNotice';
+
+const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
+const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
+const CallSheet = dynamic(() => import('./CallSheet'), { ssr: false });
+const KeepOnShelf = dynamic(() => import('./KeepOnShelf'), { ssr: false });
 
 type PlanEditorProps = {
   layoutId: string;
   name: string;
   revision: number;
-  planOnPaper: PlanOnPaper;
+  plan: Plan;
   arena: NamedArena;
   horses: Horse[];
+  planHorses: PlanHorse[];
+  kit: Kit | null;
+  own: OwnExercise[];
 };
 
+const TURN_RAD = (5 * Math.PI) / 180;
+const FINE_TURN_RAD = Math.PI / 180;
+
 /** The plan of a layout: the sand, the ribbon under it, and the reading beside it. */
-export function PlanEditor({ layoutId, name, revision, planOnPaper, arena, horses }: PlanEditorProps) {
-  const { format } = useLengths();
-  const context = useMemo(() => ({ arena, horses }), [arena, horses]);
-  // The page hands the layout again when the server re-renders; the editor holds what came first.
-  const [first] = useState(() => planToEdit(name, planOnPaper));
+export function PlanEditor({ layoutId, name, revision, plan, arena, horses, planHorses, kit, own }: PlanEditorProps) {
+  // The page hands the layout again when the server renders anew; the editor holds what came first.
+  const [first] = useState(() => ({ name, plan }));
   const [firstRevision] = useState(revision);
+  const ground = useMemo<EditorGround>(() => editorGround(arena, planHorses, kit), [arena, planHorses, kit]);
   useFreshHorses();
-  const plan = usePlan(first, context);
-  const status = useAutosave(layoutId, firstRevision, first, plan.present);
-  const outdated = useDraft(layoutId, firstRevision, plan.put);
+  const controls = usePlanEditor(first, ground);
+  const status = useAutosave(layoutId, firstRevision, first, controls.present);
+  const outdated = useDraft(layoutId, firstRevision, ground.arena, controls.put);
+  const isPhone = useMediaQuery('(max-width: 36em)', false) ?? false;
+  const sand = useSandView(ground.arena, isPhone ? 'up' : 'along');
 
-  useHotkeys([
-    ['mod+Z', () => plan.undo()],
-    ['mod+shift+Z', () => plan.redo()],
-    ['mod+Y', () => plan.redo()],
-  ]);
+  const [selected, setSelected] = useState<Selection>(NOTHING_SELECTED);
+  const [riding, setRiding] = useState<string | null>(null);
+  const [trackWish, setTrackWish] = useState<string | null>(null);
+  const [horseWish, setHorseWish] = useState<string | null>(null);
+  const [pointed, setPointed] = useState<{ items: string[]; leg: LegPlace | null }>(NOWHERE);
+  const [walkedM, setWalkedM] = useState<number | null>(null);
+  const [playing, setPlaying] = useState(false);
+  const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | null>(null);
+  const [layingDown, setLayingDown] = useState(false);
 
-  const horse = horses.find(({ id }) => id === plan.row.horseId);
-  const [dragged, setDragged] = useState<PlacedRow | null>(null);
-  if (outdated) return <StaleNotice arenaId={arena.id} mine={outdated} onDropMine={() => dropDraft(layoutId)} />;
-  if (!horse) return <MissingHorse plan={plan} horses={horses} />;
-  const placed = dragged ?? placeRow(arena, plan.row, horse);
-  const { spacingM } = placed.spacing;
-  const stepM = profileStride(horse, ENTRY_OF_GAIT[plan.row.gait])!.normalM - placed.spacing.raisedCloserM;
-  const footfallsM = rowFootfalls(placed.poles.length - 1, spacingM, stepM);
+  const { resolved, tracks } = controls.shown;
+  const { layout } = resolved;
+  const things = thingIds(controls.shown.plan);
+  const selection = standing(selected, id => things.includes(id));
+  const trackAt = wishedTrack(layout.tracks, resolved.ownerOf, trackWish);
+  const trackId = layout.tracks[trackAt]?.id ?? null;
+  const track = layout.tracks[trackAt] ?? null;
+  const reckoned = tracks[trackAt] ?? null;
+  const horse = layout.horses.find(one => one.name === horseWish) ?? layout.horses[0] ?? null;
 
+  const centreOf = useCallback((ids: readonly string[]) => middleOf(controls.shown, ids), [controls.shown]);
+  const pointAtItem = useCallback(
+    (item: string | null) =>
+      setPointed(current =>
+        item === null && current === NOWHERE ? current : { items: item === null ? [] : [item], leg: null },
+      ),
+    [],
+  );
+  const pointAtLeg = useCallback((leg: LegPlace | null) => setPointed({ items: [], leg }), []);
+  const selectLeg = useCallback((leg: LegPlace) => {
+    setSelected({ ids: [], leg });
+    setTrackWish(leg.track);
+  }, []);
+  const layDown = (choice: ItemChoice) => {
+    const { plan: current } = controls.present;
+    const item = newItem(choice, '', nextPlace(controls.shown, selection, ground.arena), headingFromFacing(0));
+    const named = { ...item, id: freshName(current, item.kind) };
+    controls.change(before => ({ ...before, items: [...before.items, named] }));
+    setSelected({ ids: [named.id], leg: null });
+  };
+  const ride = useCallback(
+    (id: string, from: PointM | null, behind: boolean) => {
+      const item = layout.items.find(one => one.id === id);
+      if (!item || !isRidden(item) || riding === null) return;
+      const reversed = from ? comesFromBehind(item, from) : behind;
+      const gait = item.kind === 'fence' ? 'course-canter' : 'trot';
+      controls.change(current => appendStop(current, riding, gait, { item: id, reversed }));
+      setTrackWish(riding);
+    },
+    [controls, layout.items, riding],
+  );
+  const toggleRiding = () => {
+    if (riding !== null) return setRiding(null);
+    const chosen = controls.present.plan.tracks.find(({ id, kind }) => id === trackId && kind === 'items');
+    setRiding(chosen && selection.leg ? chosen.id : freshName(controls.present.plan, 'track'));
+    setSelected(NOTHING_SELECTED);
+  };
+  const walk = () => {
+    setWalkedM(current => current ?? 0);
+    setPlaying(current => !current || walkedM === null);
+  };
+  const selectedIds = selection.ids;
+  usePlanKeys({
+    undo: controls.undo,
+    redo: controls.redo,
+    move: (way, event) => {
+      const ids = selectedIds.length > 0 ? selectedIds : focusedThing(resolved.ownerOf);
+      const origin = sand.view.toSand({ x: 0, y: 0 });
+      const there = sand.view.toSand({ x: way.x * nudgeM(event), y: way.y * nudgeM(event) });
+      if (ids.length > 0)
+        controls.change(current => moveThings(current, ids, { xM: there.xM - origin.xM, yM: there.yM - origin.yM }));
+    },
+    pan: way => sand.pan(-way.x * sand.box.width * 0.1, -way.y * sand.box.height * 0.1),
+    turn: (leftwards, event) => {
+      const about = centreOf(selectedIds);
+      const byRad = (event.altKey ? FINE_TURN_RAD : TURN_RAD) * (leftwards ? 1 : -1);
+      if (about) controls.change(current => turnThings(current, selectedIds, byRad, about));
+    },
+    letGo: () => {
+      setRiding(null);
+      setSelected(NOTHING_SELECTED);
+    },
+    remove: () => {
+      if (riding !== null) return controls.change(current => dropLastStop(current, riding));
+      controls.change(current => removeThings(current, selectedIds));
+      setSelected(NOTHING_SELECTED);
+    },
+    letters: {
+      a: () => setSelected({ ids: things, leg: null }),
+      i: () => sand.zoom(1.4),
+      o: () => sand.zoom(1 / 1.4),
+      w: sand.fit,
+      m: () => controls.change(current => mirrorThings(current, selectedIds, ground.arena.widthM)),
+      c: () => selectedIds.length > 0 && copySelected({ controls, ids: selectedIds, onSelect: setSelected }),
+      e: () => controls.change(current => spaceThings(current, selectedIds, null)),
+      k: () => {
+        const locked = selectedIds.every(id => controls.present.plan.lockedIds.includes(id));
+        controls.change(current => lockThings(current, selectedIds, !locked));
+      },
+      r: toggleRiding,
+      h: () => {
+        const at = layout.horses.findIndex(one => one.name === horse?.name);
+        setHorseWish(layout.horses[(at + 1) % Math.max(1, layout.horses.length)]?.name ?? null);
+      },
+      p: walk,
+      s: () => setOpen('shelf'),
+      l: () => setLayingDown(true),
+      v: () => track?.kind === 'items' && setOpen('call'),
+    },
+  });
+
+  const dropMine = () => dropDraft(layoutId);
+  if (outdated) return <StaleNotice arenaId={arena.id} mine={outdated} onDropMine={dropMine} />;
+  const canWalk = reckoned !== null && reckoned.lengthM > 0;
   return (
-    <>
-      <div className={classes.head}>
-        <LayoutName name={plan.present.name} onRename={renamed => plan.put({ ...plan.present, name: renamed })} />
-        <Group gap="xs">
-          <SaveNote status={status} />
-          <Tooltip label="Undo (Ctrl Z)">
-            <ActionIcon variant="default" size="lg" aria-label="Undo" disabled={!plan.canUndo} onClick={plan.undo}>
-              <IconArrowBackUp size={18} />
-            </ActionIcon>
-          </Tooltip>
-          <Tooltip label="Redo (Ctrl Y)">
-            <ActionIcon variant="default" size="lg" aria-label="Redo" disabled={!plan.canRedo} onClick={plan.redo}>
-              <IconArrowForwardUp size={18} />
-            </ActionIcon>
-          </Tooltip>
-          <LinkButton href={`/set/${layoutId}`} variant="default">
-            Set it out
-          </LinkButton>
-        </Group>
-      </div>
-      {status.kind === 'stale' && (
-        <StaleNotice arenaId={arena.id} mine={plan.present} onDropMine={() => dropDraft(layoutId)} />
-      )}
+    <div className={classes.page}>
+      <FollowThread layout={{ id: layoutId, name: controls.present.name }} />
+      <PlanBar
+        {...{ layoutId, controls, status, horses, canWalk }}
+        window={sand}
+        riding={riding !== null}
+        canCall={track?.kind === 'items'}
+        opened={{ layDown: layingDown, onLayDown: setLayingDown }}
+        onShelf={() => setOpen('shelf')}
+        onLayDown={layDown}
+        onRide={toggleRiding}
+        onWalk={walk}
+        onCall={() => setOpen('call')}
+      />
+      {status.kind === 'stale' && <StaleNotice arenaId={arena.id} mine={controls.present} onDropMine={dropMine} />}
       <p className={classes.phoneHint}>Planning wants a tablet or a desk. Here is how the layout lies.</p>
+      {riding !== null && (
+        <p className={classes.ridingHint} role="status">
+          Riding {riding}: tap fences and poles in their order, each from the side one comes from. Backspace takes the
+          last away, Escape ends it.
+        </p>
+      )}
       <div className={classes.desk}>
         <div className={classes.drawing}>
-          <SandBoard
-            arena={arena}
-            plan={plan}
-            horse={horse}
-            placed={placed}
-            footfallsM={footfallsM}
-            onDrag={setDragged}
-          />
-          {placed.misfit && (
-            <Text c="chestnut.8" fw={600} size="sm" role="alert">
-              {placed.misfit}
-            </Text>
-          )}
-          <div className={classes.ribbon}>
-            <RowRibbon
-              poles={placed.poles}
-              spacingM={spacingM}
-              footfallsM={footfallsM}
-              format={format}
-              label={`${placed.poles.length} poles, ${format(spacingM)} apart, with ${horse.name}’s steps`}
+          <div className={classes.sand}>
+            <PlanSand
+              arena={ground.arena}
+              marks={arena.marks}
+              controls={controls}
+              window={sand}
+              selection={selection}
+              onSelect={setSelected}
+              chosenTrack={trackId}
+              horse={horse}
+              riding={riding !== null}
+              onRide={ride}
+              marked={pointed}
+              onPoint={pointAtItem}
+              centreOf={centreOf}
+              walkedM={walkedM}
             />
+            {layout.items.length === 0 && layout.tracks.length === 0 && (
+              <p className={classes.emptyHint}>
+                Empty sand. Take an exercise from the shelf, or lay poles and fences down.
+              </p>
+            )}
           </div>
-          <HorseFits horses={horses} gait={plan.row.gait} spacingM={spacingM} chosenId={horse.id} />
+          {walkedM !== null && track && reckoned && (
+            <WalkBar
+              {...{ layout, track, reckoned, horse, walkedM, playing }}
+              onWalk={setWalkedM}
+              onPlay={setPlaying}
+            />
+          )}
+          {track?.kind === 'items' && reckoned?.kind === 'items' && reckoned.legs.length > 0 && (
+            <Ribbon
+              {...{ controls, track, reckoned, horse, walkedM }}
+              horses={layout.horses}
+              onHorse={setHorseWish}
+              marked={pointed}
+              selectedLeg={selection.leg}
+              onPoint={pointAtItem}
+              onPointLeg={pointAtLeg}
+              onSelectLeg={selectLeg}
+            />
+          )}
+          {track?.kind === 'figures' && reckoned?.kind === 'figures' && (
+            <SessionRibbon {...{ track, reckoned, horse, walkedM }} horses={layout.horses} onHorse={setHorseWish} />
+          )}
         </div>
-        <div className={classes.reading}>
-          <RowReading plan={plan} arena={arena} horses={horses} horse={horse} placed={placed} />
-          <CautionList cautions={rowRoomCautions(arena, placed.poles, plan.row.gait)} />
-        </div>
+        <ReadingPanel
+          {...{ controls, selection, trackId, horse, horses }}
+          arena={ground.arena}
+          onSelect={setSelected}
+          onTrack={setTrackWish}
+          onSelectLeg={selectLeg}
+          onPoint={setPointed}
+          onKeep={() => setOpen('keep')}
+        />
       </div>
-    </>
-  );
-}
-
-function planToEdit(name: string, planOnPaper: PlanOnPaper) {
-  const read = readPlan(planOnPaper);
-  if (!read.ok) throw new Error(read.reason);
-  return { name, plan: read.plan };
-}
-
-function MissingHorse({ plan, horses }: { plan: ReturnType<typeof usePlan>; horses: Horse[] }) {
-  return (
-    <div role="alert">
-      <p>The horse this row was set for is not in the yard any more. Choose the horse to set it for:</p>
-      <Group>
-        {horses.map(({ id, name }) => (
-          <button key={id} type="button" onClick={() => plan.change({ kind: 'horse', horseId: id })}>
-            {name}
-          </button>
-        ))}
-      </Group>
+      {open === 'shelf' && (
+        <ShelfDrawer
+          {...{ controls, ground, horses, own }}
+          onClose={() => setOpen(null)}
+          onPlaced={(placed, session) => {
+            setSelected(placed);
+            setTrackWish(session ?? placed.ids[0] ?? null);
+          }}
+        />
+      )}
+      {open === 'call' && track?.kind === 'items' && reckoned?.kind === 'items' && (
+        <CallSheet {...{ layout, track, reckoned }} onClose={() => setOpen(null)} />
+      )}
+      {open === 'keep' && (
+        <KeepOnShelf items={itemsOf(resolved, selectedIds)} tracks={layout.tracks} onClose={() => setOpen(null)} />
+      )}
     </div>
   );
+}
+
+const NOWHERE: { items: string[]; leg: LegPlace | null } = { items: [], leg: null };
+
+function editorGround(
+  { widthM, lengthM, letters, marks }: NamedArena,
+  horses: PlanHorse[],
+  kit: Kit | null,
+): EditorGround {
+  const fall = marks.fall && { headingRad: headingFromFacing(marks.fall.facingDeg), percent: marks.fall.percent };
+  return { arena: { widthM, lengthM, letters }, fall, kit, horses };
+}
+
+/** The track that is looked at: by its own name, or by the exercise it belongs to; the first where neither is there. */
+function wishedTrack(
+  tracks: readonly { id: string }[],
+  ownerOf: ReadonlyMap<string, string>,
+  wish: string | null,
+): number {
+  return Math.max(
+    0,
+    tracks.findIndex(({ id }) => wish !== null && (id === wish || ownerOf.get(id) === wish)),
+  );
+}
+
+/** The middle of what is selected: of its items, or where an exercise without items lies. */
+function middleOf(
+  { resolved, plan }: ReturnType<typeof usePlanEditor>['shown'],
+  ids: readonly string[],
+): PointM | null {
+  const items = itemsOf(resolved, ids);
+  if (items.length === 0) return plan.exercises.find(({ id }) => id === ids[0])?.place.at ?? null;
+  return {
+    xM: items.reduce((sum, { at }) => sum + at.xM, 0) / items.length,
+    yM: items.reduce((sum, { at }) => sum + at.yM, 0) / items.length,
+  };
+}
+
+/** A new item lies a good stride ahead of what is selected, or in the middle of the sand beside what is there. */
+function nextPlace(
+  { resolved, plan }: ReturnType<typeof usePlanEditor>['shown'],
+  selection: Selection,
+  { widthM, lengthM }: { widthM: number; lengthM: number },
+): PointM {
+  const last = itemsOf(resolved, selection.ids).at(-1);
+  const from = last ?? { at: { xM: widthM / 2, yM: lengthM / 2 }, headingRad: Math.PI / 2 };
+  const headingRad = 'headingRad' in from ? from.headingRad : Math.PI / 2;
+  let at = last ? pointAlong(from.at, headingRad, AHEAD_M) : from.at;
+  const isTaken = () => plan.items.some(item => Math.hypot(item.at.xM - at.xM, item.at.yM - at.yM) < 0.5);
+  for (let tries = 0; isTaken() && tries < 20; tries += 1) at = pointAlong(at, headingRad, AHEAD_M);
+  return { xM: Math.min(widthM, Math.max(0, at.xM)), yM: Math.min(lengthM, Math.max(0, at.yM)) };
+}
+
+const AHEAD_M = 3;
+
+/** The thing in focus on the sand, where nothing is selected. */
+function focusedThing(ownerOf: ReadonlyMap<string, string>): string[] {
+  const item = document.activeElement?.closest<SVGElement>('[data-item]')?.dataset.item;
+  return item === undefined ? [] : [ownerOf.get(item) ?? item];
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { writePlan } from '@/files/planDocument';
+import { writePlan } from '@/files/planPaper';
 import { Alert, Button, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';

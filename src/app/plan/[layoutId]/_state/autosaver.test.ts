@@ -1,6 +1,7 @@
+import { EMPTY_PLAN } from '@/core';
 import { createAutosaver, type Edited, type Sent } from './autosaver';
 
-const edited = (name: string): Edited => ({ name, plan: { rows: [] } });
+const edited = (name: string): Edited => ({ name, plan: { ...EMPTY_PLAN } });
 const SAVED = edited('saved');
 
 /** An autosaver whose server answers when the test says so. */

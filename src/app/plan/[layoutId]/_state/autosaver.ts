@@ -1,7 +1,7 @@
+import type { Plan } from '@/core';
 import type { LayoutSaveAnswer } from '@/files/layoutSave';
-import type { PlanDocument } from '@/files/planDocument';
 
-export type Edited = { name: string; plan: PlanDocument };
+export type Edited = { name: string; plan: Plan };
 
 export type SaveStatus =
   | { kind: 'saved' }

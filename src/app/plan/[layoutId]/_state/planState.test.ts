@@ -1,66 +1,6 @@
-import type { Arena } from '@/core';
-import type { PlannedRow } from '@/files/planDocument';
 import fc from 'fast-check';
-import { changeRow, type RowChange, type RowContext } from './changeRow';
 import { commit, redo, startHistory, undo } from './history';
-
-const ARENA: Arena = { widthM: 20, lengthM: 40, letters: '20x40' };
-const FLAT = { leftM: 0, rightM: 0 };
-const CONTEXT: RowContext = {
-  arena: ARENA,
-  horses: [
-    { id: 'medium', name: 'Medium', heightM: 1.6, type: 'all-round', strides: {} },
-    { id: 'pony', name: 'Pony', heightM: 1.27, type: 'pony', strides: {} },
-  ],
-};
-const ROW: PlannedRow = {
-  kind: 'pole-row',
-  id: 'row',
-  horseId: 'medium',
-  gait: 'trot',
-  centre: { xM: 5, yM: 20 },
-  headingRad: Math.PI / 2,
-  poleLengthM: 3,
-  raised: [FLAT, FLAT, FLAT, FLAT],
-  spacing: { by: 'hand', spacingM: 1.3 },
-};
-
-const changed = (change: RowChange) => {
-  const result = changeRow(ROW, change, CONTEXT);
-  if (!result.ok) throw new Error(result.reason);
-  return result.row;
-};
-
-test('another horse, or another gait, starts from its own step again', () => {
-  expect(changed({ kind: 'horse', horseId: 'pony' }).spacing).toEqual({ by: 'horse' });
-  expect(changed({ kind: 'gait', gait: 'walk' }).spacing).toEqual({ by: 'horse' });
-});
-
-test('poles added lie on the ground, poles taken away leave the others as they were', () => {
-  const up = { leftM: 0.15, rightM: 0 };
-  const raised = changed({ kind: 'raise', raised: [FLAT, up, FLAT, FLAT] });
-  const more = changeRow(raised, { kind: 'count', count: 6 }, CONTEXT);
-  expect(more.ok && more.row.raised).toEqual([FLAT, up, FLAT, FLAT, FLAT, FLAT]);
-  const fewer = changeRow(raised, { kind: 'count', count: 2 }, CONTEXT);
-  expect(fewer.ok && fewer.row.raised).toEqual([FLAT, up]);
-});
-
-test('a row dragged over the wall stops at it', () => {
-  // Poles 3 m long along x: the centre stays 1.5 m from the long side.
-  expect(changed({ kind: 'move', centre: { xM: -4, yM: 20 } }).centre.xM).toBeCloseTo(1.5, 9);
-});
-
-test('a turn that does not fit is refused with the reason, and the row stays', () => {
-  const long: PlannedRow = { ...ROW, gait: 'canter', raised: Array(12).fill(FLAT), spacing: { by: 'horse' } };
-  expect(changeRow(long, { kind: 'turn', headingRad: 0 }, CONTEXT)).toEqual({
-    ok: false,
-    reason: expect.stringContaining('does not fit'),
-  });
-});
-
-test('a horse that has left the yard is named as the reason', () => {
-  expect(changeRow(ROW, { kind: 'horse', horseId: 'gone' }, CONTEXT)).toMatchObject({ ok: false });
-});
+import { selectThing, standing } from './selection';
 
 test('undo takes back any number of steps, and redo brings all of them again', () => {
   fc.assert(
@@ -80,4 +20,18 @@ test('a new step forgets what was undone', () => {
   const history = commit(undo(commit(startHistory('a'), 'b')), 'c');
   expect(redo(history)).toBe(history);
   expect(undo(history).present).toBe('a');
+});
+
+test('a thing is selected alone, or with the others, or left out of them again', () => {
+  const one = selectThing({ ids: ['heron'], leg: null }, 'willow', false);
+  expect(one.ids).toEqual(['willow']);
+  const both = selectThing(one, 'heron', true);
+  expect(both.ids).toEqual(['willow', 'heron']);
+  expect(selectThing(both, 'willow', true).ids).toEqual(['heron']);
+});
+
+test('what is gone is selected no more', () => {
+  const selection = { ids: ['heron', 'willow'], leg: null };
+  expect(standing(selection, id => id === 'heron').ids).toEqual(['heron']);
+  expect(standing(selection, () => true)).toBe(selection);
 });

@@ -1,5 +1,5 @@
 import type { LayoutSaveAnswer } from '@/files/layoutSave';
-import { writePlan } from '@/files/planDocument';
+import { writePlan } from '@/files/planPaper';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { createAutosaver, type Edited, type SaveStatus, type Sent } from './autosaver';
 import { dropDraft, keepDraft } from './draft';

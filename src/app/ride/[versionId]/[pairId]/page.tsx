@@ -1,10 +1,11 @@
 import { FollowThread } from '@/components/Shell/thread';
-import { isRaised, placeRow, rowFit } from '@/core';
+import { POLE_GAITS, riddenRow, rowFit, type PoleGait, type TrackGait } from '@/core';
 import { findHorse } from '@/data/queries/horses';
-import { findLayout, findVersion, type LayoutVersion } from '@/data/queries/layouts';
+import { findLayout } from '@/data/queries/layouts';
+import { findVersion, madeLayout, type LayoutVersion } from '@/data/queries/layoutVersions';
 import { findPair } from '@/data/queries/pairs';
 import { listPasses } from '@/data/queries/passes';
-import { writePlan } from '@/files/planDocument';
+import { writeLayout } from '@/files/layoutFile';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../../_server/yardContext';
@@ -19,8 +20,9 @@ export default async function RidePadPage({ params }: { params: Promise<{ versio
   const pair = await findPair(db, yard.id, pairId);
   const horse = pair && (await findHorse(db, yard.id, pair.horseId));
   if (!version || !pair || !horse) notFound();
-  const row = version.plan.rows[0]!;
-  const { spacingM } = version.frozen.rows[row.id]!;
+  const row = riddenRow(version.layout);
+  const spacingM = row?.spacingM ?? null;
+  const gait = row && isPoleGait(row.gait) ? row.gait : null;
   const passes = await listPasses(db, yard.id, pairId, versionId);
   return (
     <>
@@ -32,11 +34,11 @@ export default async function RidePadPage({ params }: { params: Promise<{ versio
         pair={pair}
         versionId={version.id}
         layoutName={version.name}
-        gait={row.gait}
-        poles={row.raised.length}
-        spacingM={spacingM}
-        stage={row.raised.some(isRaised) ? 'raised' : 'on the ground'}
-        fit={rowFit(row.gait, spacingM, horse)}
+        gait={row?.gait ?? null}
+        poles={row?.items ?? 0}
+        spacingM={gait && spacingM}
+        stage={row?.raised ? 'raised' : 'on the ground'}
+        fit={gait && spacingM !== null ? rowFit(gait, spacingM, horse) : null}
         planChanged={await hasChanged(version)}
         firstPasses={passes}
       />
@@ -44,14 +46,15 @@ export default async function RidePadPage({ params }: { params: Promise<{ versio
   );
 }
 
-/** Whether the plan would lay this out differently today from how it was kept for riding. */
+function isPoleGait(gait: TrackGait): gait is PoleGait {
+  return POLE_GAITS.some(one => one === gait);
+}
+
+/** Whether the plan would lie differently today from how it was kept for riding. */
 async function hasChanged(version: LayoutVersion): Promise<boolean> {
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, version.layoutId);
-  const row = layout?.plan.rows[0];
-  const horse = row && (await findHorse(db, yard.id, row.horseId));
-  if (!layout || !row || !horse) return false;
-  const spacingM = placeRow(layout.arena, row, horse).spacing.spacingM;
-  const samePlan = JSON.stringify(writePlan(layout.plan)) === JSON.stringify(writePlan(version.plan));
-  return !samePlan || spacingM !== version.frozen.rows[row.id]?.spacingM;
+  if (!layout) return false;
+  const today = await madeLayout(db, yard.id, layout);
+  return JSON.stringify(writeLayout(today)) !== JSON.stringify(writeLayout(version.layout));
 }

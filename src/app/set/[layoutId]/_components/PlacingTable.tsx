@@ -1,14 +1,15 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { isRaised, wallName, type Arena, type EndPlacing, type RowSetting } from '@/core';
 import { stepsText } from '@/components/Lengths/stepsText';
+import { itemWords } from '@/components/Sand/itemWords';
+import { wallName, type Arena, type EndPlacing, type LayoutSetting } from '@/core';
 import classes from './PlacingTable.module.css';
 import type { Walker } from './SettingSheet';
 
-type PlacingTableProps = { setting: RowSetting; arena: Arena; walker: Walker | null };
+type PlacingTableProps = { setting: LayoutSetting; arena: Arena; walker: Walker | null };
 
-/** Where each end of each pole goes, in the yard's unit and in own steps. */
+/** Where each end of each piece goes, in the yard's unit and in own steps. */
 export function PlacingTable({ setting, arena, walker }: PlacingTableProps) {
   const { format, formatTape } = useLengths();
   const long = wallName(arena, setting.longSide);
@@ -18,10 +19,10 @@ export function PlacingTable({ setting, arena, walker }: PlacingTableProps) {
       <table className={classes.table}>
         <thead>
           <tr>
-            <th rowSpan={2}>Pole</th>
+            <th rowSpan={2}>Piece</th>
             <th colSpan={2}>Left end from</th>
             <th colSpan={2}>Right end from</th>
-            <th rowSpan={2}>Check from the pole before</th>
+            <th rowSpan={2}>Check from the one before</th>
           </tr>
           <tr>
             <th>{long}</th>
@@ -31,16 +32,20 @@ export function PlacingTable({ setting, arena, walker }: PlacingTableProps) {
           </tr>
         </thead>
         <tbody>
-          {setting.placings.map(({ number, pole, left, right, checkFromPreviousM }) => (
-            <tr key={pole.id}>
+          {setting.placings.map(({ number, item, left, right, checkFromPreviousM }) => (
+            <tr key={item.id}>
               <th scope="row">
                 {number}
-                {isRaised(pole.raised) && <small>{raisedText(pole.raised, format)}</small>}
+                <small>{itemWords(item, format)}</small>
               </th>
-              <EndCells side="Left end" walls={[long, short]} end={left} walker={walker} />
-              <EndCells side="Right end" walls={[long, short]} end={right} walker={walker} />
-              <td data-label="Check from the pole before">
-                {checkFromPreviousM === null ? 'first pole' : formatTape(checkFromPreviousM)}
+              <EndCells side={right ? 'Left end' : 'Middle'} walls={[long, short]} end={left} walker={walker} />
+              {right ? (
+                <EndCells side="Right end" walls={[long, short]} end={right} walker={walker} />
+              ) : (
+                <td colSpan={2}>its middle</td>
+              )}
+              <td data-label="Check from the one before">
+                {checkFromPreviousM === null ? 'first piece' : formatTape(checkFromPreviousM)}
               </td>
             </tr>
           ))}
@@ -64,9 +69,4 @@ function EndCells({ side, walls, end, walker }: EndCellsProps) {
       ))}
     </>
   );
-}
-
-function raisedText({ leftM, rightM }: { leftM: number; rightM: number }, format: (m: number) => string): string {
-  if (leftM > 0 && rightM > 0) return `up ${format(leftM)} both ends`;
-  return leftM > 0 ? `up ${format(leftM)} left` : `up ${format(rightM)} right`;
 }

@@ -3,10 +3,20 @@
 import { CautionList } from '@/components/Caution/CautionList';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { RowDrawing } from '@/components/Sand/RowDrawing';
+import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
-import { rowKit, rowRoomCautions, setPoleEnds, wallName, type Arena, type PlacedRow, type PoleGait } from '@/core';
+import {
+  kitOfAll,
+  riddenRow,
+  setItems,
+  wallName,
+  type Caution,
+  type Item,
+  type Kit as KitCounts,
+  type Layout,
+  type ReckonedTrack,
+} from '@/core';
 import { Button, Select, Text, Title } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import Link from 'next/link';
@@ -18,31 +28,33 @@ export type Walker = { id: string; name: string; stepLengthM: number };
 
 type SettingSheetProps = {
   layoutId: string;
-  name: string;
-  arena: Arena & { name: string };
-  placed: PlacedRow;
-  gait: PoleGait;
-  horseName: string;
+  arenaName: string;
+  /** What lies there, in a line. */
+  contents: string;
+  layout: Layout;
+  tracks: ReckonedTrack[];
+  cautions: Caution[];
   /** People whose own step is known. */
   walkers: Walker[];
   walkerId: string | null;
 };
 
-/** One page that becomes paper: the drawing with numbered poles, what to carry out, and where each end goes. */
+/** One page that becomes paper: the drawing with numbered pieces, what to carry out, and where each end goes. */
 export function SettingSheet(props: SettingSheetProps) {
-  const { layoutId, name, arena, placed, gait, horseName, walkers, walkerId } = props;
+  const { layoutId, arenaName, contents, layout, tracks, cautions, walkers, walkerId } = props;
+  const { arena } = layout;
   const { format, formatTape } = useLengths();
   const router = useRouter();
   const walker = walkers.find(({ id }) => id === walkerId) ?? walkers[0] ?? null;
-  const setting = setPoleEnds(arena, placed.poles);
+  const setting = setItems(arena, inOrder(layout));
+  const numbers = new Map(setting.placings.map(({ item, number }) => [item.id, number]));
   const view = sandView(arena, 'along');
-  const { spacingM } = placed.spacing;
-  const count = placed.poles.length;
+  const row = riddenRow(layout);
   return (
     <article className={classes.sheet}>
       <PageHead
-        title={name}
-        sub={`${arena.name}. ${count} ${gait} ${count === 1 ? 'pole' : `poles, ${format(spacingM)} apart`}, for ${horseName}.`}
+        title={layout.name}
+        sub={`${arenaName}. ${contents}${row?.spacingM ? `, ${format(row.spacingM)} apart` : ''}.`}
         actions={
           <>
             {walkers.length > 0 && (
@@ -60,18 +72,17 @@ export function SettingSheet(props: SettingSheetProps) {
         }
       />
       <div className={classes.top}>
-        <Sand arena={arena} view={view} label={`${name}, with the poles numbered`} className={classes.drawing}>
-          <RowDrawing placed={placed} view={view} textM={sandTextM(arena)} numbered plain />
+        <Sand arena={arena} view={view} label={`${layout.name}, with the pieces numbered`} className={classes.drawing}>
+          <LayoutDrawing layout={layout} tracks={tracks} view={view} textM={sandTextM(arena)} numbers={numbers} plain />
         </Sand>
         <div className={classes.words}>
-          <Kit placed={placed} />
+          <CarryOut items={layout.items} />
           <Title order={2} size="h4">
             How to measure
           </Title>
           <Text size="sm">
             Square from the <strong>{wallName(arena, setting.longSide)}</strong> and from the{' '}
-            <strong>{wallName(arena, setting.shortSide)}</strong>. Left and right are as the row is ridden, along the
-            arrow.
+            <strong>{wallName(arena, setting.shortSide)}</strong>. Left and right are as each piece is ridden.
             {walker && ` One step of ${walker.name} is ${format(walker.stepLengthM)}.`}
           </Text>
           {walkers.length === 0 && (
@@ -80,39 +91,54 @@ export function SettingSheet(props: SettingSheetProps) {
               it.
             </Text>
           )}
-          {count > 1 && (
+          {row?.spacingM && (
             <Text size="sm">
-              Then check: pole to pole <strong>{formatTape(spacingM)}</strong> at both ends, first pole to last{' '}
-              <strong>{formatTape(setting.overallM)}</strong>.
+              Then check: pole to pole <strong>{formatTape(row.spacingM)}</strong> along the track.
             </Text>
           )}
         </div>
       </div>
       <PlacingTable setting={setting} arena={arena} walker={walker} />
-      <CautionList cautions={rowRoomCautions(arena, placed.poles, gait)} />
+      <CautionList cautions={cautions} items={layout.items} />
     </article>
   );
 }
 
-function Kit({ placed }: { placed: PlacedRow }) {
-  const { format } = useLengths();
-  const kit = rowKit(placed.poles);
+/** As the first track rides over them, then the rest. */
+function inOrder({ items, tracks }: Layout): Item[] {
+  const ridden = tracks.flatMap(track => (track.kind === 'items' ? track.through.map(({ item }) => item) : []));
+  const first = [...new Set(ridden)].flatMap(id => items.find(item => item.id === id) ?? []);
+  return [...first, ...items.filter(item => !first.includes(item))];
+}
+
+const KIT_WORDS: Record<keyof KitCounts, [string, string]> = {
+  poles: ['pole', 'poles'],
+  stands: ['stand', 'stands'],
+  cups: ['cup', 'cups'],
+  blocks: ['block', 'blocks'],
+  cones: ['cone', 'cones'],
+  fillers: ['filler', 'fillers'],
+  markers: ['marker', 'markers'],
+};
+
+function CarryOut({ items }: { items: readonly Item[] }) {
+  const kit = kitOfAll(items);
   return (
     <>
       <Title order={2} size="h4">
         Carry out
       </Title>
       <ul className={classes.kit}>
-        {kit.poles.map(({ count, lengthM }) => (
-          <li key={lengthM}>
-            {count} {count === 1 ? 'pole' : 'poles'} of {format(lengthM)}
-          </li>
-        ))}
-        {kit.blocks.map(({ count, heightM }) => (
-          <li key={heightM}>
-            {count} {count === 1 ? 'block' : 'blocks'} of {format(heightM)}
-          </li>
-        ))}
+        {Object.entries(KIT_WORDS).flatMap(([kind, [one, many]]) => {
+          const count = kit[kind as keyof KitCounts];
+          return count === 0
+            ? []
+            : [
+                <li key={kind}>
+                  {count} {count === 1 ? one : many}
+                </li>,
+              ];
+        })}
       </ul>
     </>
   );

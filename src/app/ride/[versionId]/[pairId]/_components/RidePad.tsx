@@ -2,7 +2,7 @@
 
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { DISCLAIMER, type PassRecord, type PoleGait, type RowFit } from '@/core';
+import { DISCLAIMER, type PassRecord, type RowFit, type TrackGait } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -17,12 +17,14 @@ type RidePadProps = {
   pair: Pair;
   versionId: string;
   layoutName: string;
-  gait: PoleGait;
+  gait: TrackGait | null;
+  /** What the track goes over; 0 on the flat. */
   poles: number;
-  spacingM: number;
+  /** From pole to pole, or null where it is no even row of poles. */
+  spacingM: number | null;
   stage: string;
-  /** What the row asks of this pair's horse. */
-  fit: RowFit;
+  /** What the row asks of this pair's horse, where it is a row. */
+  fit: RowFit | null;
   /** The plan has changed since this ride began. */
   planChanged: boolean;
   firstPasses: PassRecord[];
@@ -30,7 +32,7 @@ type RidePadProps = {
 
 /** Pass by pass, one tap each, with one undo that always works. Made for a phone and gloves. */
 export function RidePad(props: RidePadProps) {
-  const { pair, versionId, layoutName, poles, stage, planChanged, firstPasses } = props;
+  const { pair, versionId, layoutName, poles, spacingM, stage, planChanged, firstPasses } = props;
   const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, firstPasses });
   return (
     <div className={classes.pad}>
@@ -48,8 +50,8 @@ export function RidePad(props: RidePadProps) {
         )}
       </header>
       <Steering ride={ride} />
-      <FootfallPad ride={ride} gaps={poles - 1} />
-      <PolesHit ride={ride} poles={poles} />
+      {spacingM !== null && <FootfallPad ride={ride} gaps={poles - 1} />}
+      {poles > 0 && <PolesHit ride={ride} poles={poles} isRow={spacingM !== null} />}
       <NotePad onNote={words => ride.mark({ kind: 'note', words })} disabled={!ride.ready} />
       <PassList ride={ride} />
       <p className={classes.cautions}>
@@ -63,6 +65,8 @@ export function RidePad(props: RidePadProps) {
 
 function Fit({ pair, gait, poles, spacingM, fit }: RidePadProps) {
   const { format } = useLengths();
+  if (spacingM === null || fit === null)
+    return <p>{poles === 0 ? 'On the flat' : `Over ${poles}, in ${(gait ?? '').replace('-', ' ')}`}</p>;
   const stepName = gait === 'canter' ? 'stride' : 'step';
   return (
     <p>
@@ -128,10 +132,11 @@ function Toggle<Value extends string>({ label, value, options, onChoose }: Toggl
   );
 }
 
-function PolesHit({ ride, poles }: { ride: Ride; poles: number }) {
+function PolesHit({ ride, poles, isRow }: { ride: Ride; poles: number; isRow: boolean }) {
+  const one = isRow ? 'Pole' : 'Number';
   return (
-    <section aria-label="Poles hit">
-      <h2>Poles hit</h2>
+    <section aria-label={isRow ? 'Poles hit' : 'Hit'}>
+      <h2>{isRow ? 'Poles hit' : 'Hit'}</h2>
       <div className={classes.hits}>
         {Array.from({ length: poles }, (_, index) => index + 1).map(pole => {
           const hit = ride.open?.marks.findLast(mark => mark.kind === 'hit' && mark.place === pole);
@@ -141,7 +146,7 @@ function PolesHit({ ride, poles }: { ride: Ride; poles: number }) {
               type="button"
               className={classes.key}
               aria-pressed={hit !== undefined}
-              aria-label={`Pole ${pole} hit`}
+              aria-label={`${one} ${pole} hit`}
               disabled={!ride.ready}
               onClick={() =>
                 ride.open && hit ? ride.unmark(ride.open.id, hit.id) : ride.mark({ kind: 'hit', place: pole })

@@ -1,0 +1,72 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { callSheet, type CallLine, type ItemTrack, type Layout, type ReckonedItemTrack } from '@/core';
+import { Button, Group, Modal, SegmentedControl } from '@mantine/core';
+import { useState } from 'react';
+import classes from './CallSheet.module.css';
+
+type CallSheetProps = { layout: Layout; track: ItemTrack; reckoned: ReckonedItemTrack; onClose: () => void };
+
+/** The track as it is called out: all of it, or one fence at a time in large letters. */
+export default function CallSheet({ layout, track, reckoned, onClose }: CallSheetProps) {
+  const lines = callSheet(layout, track, reckoned);
+  const [way, setWay] = useState('all');
+  const [at, setAt] = useState(0);
+  const shown = way === 'all' ? lines : lines.slice(at, at + 1);
+  return (
+    <Modal opened onClose={onClose} size="xl" title={`Called out: ${track.id}`}>
+      <Group justify="space-between" mb="sm" className="roan-no-print">
+        <SegmentedControl
+          aria-label="How much is shown"
+          value={way}
+          onChange={setWay}
+          data={[
+            { value: 'all', label: 'All of it' },
+            { value: 'one', label: 'One at a time' },
+          ]}
+        />
+        <Button variant="default" onClick={() => window.print()}>
+          Print
+        </Button>
+      </Group>
+      <ol className={classes.lines} data-way={way}>
+        {shown.map(line => (
+          <Line key={line.number} line={line} />
+        ))}
+      </ol>
+      {way === 'one' && (
+        <Group grow mt="md">
+          <Button size="lg" variant="default" disabled={at === 0} onClick={() => setAt(at - 1)}>
+            Back one
+          </Button>
+          <Button size="lg" disabled={at === lines.length - 1} onClick={() => setAt(at + 1)}>
+            Next
+          </Button>
+        </Group>
+      )}
+    </Modal>
+  );
+}
+
+const TURN_WORDS = { straight: 'straight on', left: 'turning left', right: 'turning right' } as const;
+
+function Line({ line }: { line: CallLine }) {
+  const { format } = useLengths();
+  const { number, item, what, fromBehind, next } = line;
+  return (
+    <li>
+      <strong>
+        {number}. {item.split(' ').pop()}
+      </strong>{' '}
+      {what.replace('-', ' ')}
+      {fromBehind && ', from behind'}
+      {next && (
+        <small>
+          then {TURN_WORDS[next.turn]}, {format(next.trackM)}
+          {next.asked ? `: in ${next.asked}` : next.calls.map(([horse, call]) => `; ${horse} ${call}`).join('')}
+        </small>
+      )}
+    </li>
+  );
+}

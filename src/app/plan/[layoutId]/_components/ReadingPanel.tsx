@@ -1,0 +1,147 @@
+'use client';
+
+import { CautionList } from '@/components/Caution/CautionList';
+import { brokenBy, offerMend, type Arena, type Caution, type LayoutHorse } from '@/core';
+import type { Horse } from '@/data/queries/horses';
+import { Button, Title } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import type { LegPlace, Selection } from '../_state/selection';
+import type { PlanControls } from '../_state/usePlanEditor';
+import classes from './PlanEditor.module.css';
+import { ExerciseReading } from './reading/ExerciseReading';
+import { ItemReading } from './reading/ItemReading';
+import { LayoutReading } from './reading/LayoutReading';
+import { LegReading } from './reading/LegReading';
+import { ManyReading } from './reading/ManyReading';
+import readingClasses from './reading/Reading.module.css';
+import { TrackReading } from './reading/TrackReading';
+
+type ReadingPanelProps = {
+  controls: PlanControls;
+  arena: Arena;
+  selection: Selection;
+  trackId: string | null;
+  horse: LayoutHorse | null;
+  horses: readonly Horse[];
+  onSelect: (selection: Selection) => void;
+  onTrack: (id: string | null) => void;
+  onSelectLeg: (leg: LegPlace) => void;
+  onPoint: (pointed: { items: string[]; leg: LegPlace | null }) => void;
+  onKeep: () => void;
+};
+
+/** Beside the sand: what is selected in numbers, the track, the whole layout, and what to take care of. */
+export function ReadingPanel(props: ReadingPanelProps) {
+  const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint } = props;
+  const { resolved } = controls.shown;
+  const { tracks } = resolved.layout;
+  return (
+    <div className={classes.reading}>
+      <Selected {...props} />
+      {tracks.length > 0 && (
+        <div role="group" aria-label="Tracks" className={readingClasses.tracks}>
+          {tracks.map(({ id }) => (
+            <Button
+              key={id}
+              size="compact-xs"
+              variant={id === trackId ? 'filled' : 'default'}
+              aria-pressed={id === trackId}
+              onClick={() => onTrack(id)}
+            >
+              {id}
+            </Button>
+          ))}
+        </div>
+      )}
+      {trackId !== null && <TrackReading controls={controls} trackId={trackId} onTrack={onTrack} />}
+      <LayoutReading controls={controls} trackId={trackId} onSelectLeg={onSelectLeg} />
+      <OnTheSand controls={controls} onSelect={onSelect} />
+      {resolved.faults.map(({ id, reason }) => (
+        <p key={id} role="alert" className={classes.fault}>
+          {id}: {reason}{' '}
+          <button type="button" onClick={() => onSelect({ ids: [id], leg: null })}>
+            Show what it asks
+          </button>
+        </p>
+      ))}
+      <CautionList
+        cautions={controls.cautions}
+        items={resolved.layout.items}
+        action={caution => <Mend caution={caution} controls={controls} />}
+        onPoint={caution => onPoint(placeOf(caution))}
+      />
+    </div>
+  );
+}
+
+/** Where a caution is: its items, and the leg it speaks of. */
+function placeOf(caution: Caution | null): { items: string[]; leg: LegPlace | null } {
+  if (!caution) return { items: [], leg: null };
+  const { track, part } = caution.place;
+  return { items: caution.items, leg: track !== null && part !== null ? { track, leg: part } : null };
+}
+
+/** Mends what a caution says where the core can: one step, that undo takes back. */
+function Mend({ caution, controls }: { caution: Caution; controls: PlanControls }) {
+  const mend = () => {
+    const { plan, resolved } = controls.shown;
+    const edits = offerMend(resolved.layout, caution);
+    if (!edits)
+      return void notifications.show({
+        message: 'Nothing that Roan can move mends this: it wants a decision of yours.',
+      });
+    const apart = brokenBy(plan, resolved, edits);
+    controls.edit(edits);
+    if (apart.length > 0)
+      notifications.show({ message: `Mended. ${apart.join(', ')} came apart for it: undo puts it together again.` });
+  };
+  if (caution.level === 'note' && caution.mend === '') return null;
+  return (
+    <Button size="compact-xs" variant="default" ml={6} onClick={mend}>
+      Mend it
+    </Button>
+  );
+}
+
+function Selected(props: ReadingPanelProps) {
+  const { controls, arena, selection, horse, horses, onSelect, onKeep } = props;
+  const { resolved, plan } = controls.shown;
+  const { ids, leg } = selection;
+  if (leg) {
+    const track = resolved.layout.tracks.find(({ id }) => id === leg.track);
+    const reckoned = controls.shown.tracks.find(({ id }) => id === leg.track);
+    if (track?.kind !== 'items' || reckoned?.kind !== 'items' || !reckoned.legs[leg.leg]) return null;
+    return <LegReading key={`${leg.track} ${leg.leg}`} {...{ controls, track, reckoned, horse }} leg={leg.leg} />;
+  }
+  const thing = { controls, arena, ids, onSelect };
+  if (ids.length > 1) return <ManyReading {...thing} onKeep={onKeep} />;
+  const item = plan.items.find(({ id }) => id === ids[0]);
+  if (item) return <ItemReading key={item.id} {...thing} item={item} />;
+  const exercise = resolved.exercises.find(({ placed }) => placed.id === ids[0]);
+  return exercise ? <ExerciseReading key={exercise.placed.id} {...thing} exercise={exercise} horses={horses} /> : null;
+}
+
+/** Exercises on the sand by name: figures on the flat have nothing to take hold of there. */
+function OnTheSand({ controls, onSelect }: Pick<ReadingPanelProps, 'controls' | 'onSelect'>) {
+  const { exercises } = controls.shown.resolved;
+  if (exercises.length === 0) return null;
+  return (
+    <div>
+      <Title order={3} size="h5">
+        From the shelf
+      </Title>
+      <div className={readingClasses.tracks}>
+        {exercises.map(({ placed, recipe }) => (
+          <Button
+            key={placed.id}
+            size="compact-xs"
+            variant="default"
+            onClick={() => onSelect({ ids: [placed.id], leg: null })}
+          >
+            {placed.id}: {recipe.guidance.title.toLowerCase()}
+          </Button>
+        ))}
+      </div>
+    </div>
+  );
+}

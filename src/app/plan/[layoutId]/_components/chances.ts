@@ -1,0 +1,42 @@
+import {
+  chanceOfCount,
+  countInWords,
+  distanceCaseOf,
+  layoutStride,
+  settingAt,
+  type ItemTrack,
+  type Layout,
+  type LayoutHorse,
+  type ReckonedLeg,
+} from '@/core';
+
+export type LegChances = { strides: number; chance: number }[];
+
+/** Less than this is not worth a word. */
+const LEAST_CHANCE = 0.02;
+
+/** How likely each count of a leg is for a horse left to itself, likeliest first. */
+export function chancesOf(
+  layout: Layout,
+  track: ItemTrack,
+  leg: number,
+  reckoned: ReckonedLeg,
+  horse: LayoutHorse,
+): LegChances {
+  const stride = layoutStride(horse, track.gait, settingAt(track.gait, track.legs[leg]!));
+  const reading = reckoned.readings.find(one => one.horse === horse.name);
+  if (!stride || !reading) return [];
+  const distance = distanceCaseOf(layout, track, leg);
+  const middle = Math.max(0, Math.round(reading.evenCount));
+  return [-2, -1, 0, 1, 2]
+    .map(by => middle + by)
+    .filter(strides => strides >= 0)
+    .map(strides => ({ strides, chance: chanceOfCount(reckoned.groundM, strides, distance, stride) }))
+    .filter(({ chance }) => chance >= LEAST_CHANCE)
+    .sort((a, b) => b.chance - a.chance);
+}
+
+/** "five 78 %, six 21 %". */
+export function chanceWords(chances: LegChances): string {
+  return chances.map(({ strides, chance }) => `${countInWords(strides)} ${Math.round(chance * 100)} %`).join(', ');
+}

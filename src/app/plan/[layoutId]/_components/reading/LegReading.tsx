@@ -1,0 +1,225 @@
+'use client';
+
+import { CommitField } from '@/components/CommitField/CommitField';
+import { LengthField } from '@/components/LengthField/LengthField';
+import { FitMark } from '@/components/FitMark/FitMark';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { editPlan, makeItSo, type ItemTrack, type LayoutHorse, type PlannedLeg, type ReckonedItemTrack } from '@/core';
+import { Alert, Button, Group, SegmentedControl, Select, Stack, Table, Text, Title } from '@mantine/core';
+import { useState } from 'react';
+import type { PlanControls } from '../../_state/usePlanEditor';
+import { stridesWords } from '../../_state/thingsShown';
+import { chancesOf, chanceWords } from '../chances';
+
+type LegReadingProps = {
+  controls: PlanControls;
+  track: ItemTrack;
+  reckoned: ReckonedItemTrack;
+  leg: number;
+  horse: LayoutHorse | null;
+};
+
+/** One leg: its ground, how it is ridden, the count that is meant, and every horse's words for it. */
+export function LegReading({ controls, track, reckoned, leg, horse }: LegReadingProps) {
+  const { format } = useLengths();
+  const planned = track.legs[leg]!;
+  const ridden = reckoned.legs[leg]!;
+  const change = (changes: Partial<PlannedLeg>) =>
+    controls.edit([{ kind: 'change-leg', track: track.id, leg, changes }]);
+  return (
+    <Stack gap="xs" component="section" aria-label={`From ${ridden.from} to ${ridden.to}`}>
+      <Title order={2} size="h4">
+        {ridden.from} to {ridden.to}
+      </Title>
+      <Text size="sm">
+        <strong>{format(ridden.groundM)}</strong> of ground, {format(ridden.trackM)} centre to centre
+        {ridden.smallestRadiusM !== null && `, tightest turn of ${format(ridden.smallestRadiusM)} radius`}. Inside{' '}
+        {format(ridden.insideM)}, outside {format(ridden.outsideM)}.
+      </Text>
+      {planned.circle ? (
+        <CircleFields planned={planned} change={change} />
+      ) : (
+        <WayFields planned={planned} change={change} ridden={ridden} />
+      )}
+      <Group grow gap="xs">
+        <Select
+          label="Reckoned as"
+          value={planned.setting}
+          data={[
+            { value: 'course', label: 'course' },
+            { value: 'grid', label: 'grid' },
+            { value: 'poles', label: 'poles' },
+          ]}
+          onChange={setting => setting && change({ setting: setting as PlannedLeg['setting'] })}
+        />
+        <Select
+          label="Approached in"
+          value={planned.approach}
+          data={['canter', 'trot']}
+          onChange={approach => approach && change({ approach: approach as PlannedLeg['approach'] })}
+        />
+      </Group>
+      <Asked {...{ controls, track, leg, horse }} onAsk={asked => change({ asked })} />
+      <HorsesOnLeg {...{ controls, track, reckoned, leg }} />
+    </Stack>
+  );
+}
+
+type FieldsProps = { planned: PlannedLeg; change: (changes: Partial<PlannedLeg>) => void };
+
+function WayFields({ planned, change, ridden }: FieldsProps & { ridden: ReckonedItemTrack['legs'][number] }) {
+  const { format } = useLengths();
+  const way = typeof planned.track === 'object' ? 'via' : planned.track;
+  const middle = ridden.chain.segments[Math.floor(ridden.chain.segments.length / 2)]?.start.at ?? ridden.chain.start.at;
+  return (
+    <>
+      <SegmentedControl
+        size="xs"
+        aria-label="Way"
+        value={way}
+        data={[
+          { value: 'natural', label: 'natural' },
+          { value: 'direct', label: 'shortest' },
+          { value: 'wide', label: 'wide' },
+          { value: 'via', label: 'through a point' },
+        ]}
+        onChange={next => change({ track: next === 'via' ? { via: middle } : (next as 'natural' | 'direct' | 'wide') })}
+      />
+      {typeof planned.track === 'object' && (
+        <Text size="sm" c="slate.7">
+          Through {format(planned.track.via.xM)}, {format(planned.track.via.yM)}: drag the point on the sand.
+        </Text>
+      )}
+      {ridden.instead && (
+        <Alert color="slate" p="xs">
+          {ridden.instead === 'no-wide-track'
+            ? 'There is no room for a wide line here: the natural one stands in for it.'
+            : 'There is no natural track inside the arena: this is the shortest possible.'}
+        </Alert>
+      )}
+    </>
+  );
+}
+
+function CircleFields({ planned, change }: FieldsProps) {
+  const circle = planned.circle!;
+  return (
+    <Group grow gap="xs" align="flex-end">
+      <Select
+        label="Circle on the"
+        value={circle.rein}
+        data={[
+          { value: 'left', label: 'left rein' },
+          { value: 'right', label: 'right rein' },
+        ]}
+        onChange={rein => rein && change({ circle: { ...circle, rein: rein as 'left' | 'right' } })}
+      />
+      <LengthField
+        label="Radius"
+        lengthM={circle.radiusM}
+        minM={2}
+        maxM={60}
+        onCommit={radiusM => {
+          change({ circle: { ...circle, radiusM } });
+          return null;
+        }}
+      />
+    </Group>
+  );
+}
+
+type AskedProps = Pick<LegReadingProps, 'controls' | 'track' | 'leg' | 'horse'> & {
+  onAsk: (asked: number | null) => void;
+};
+
+/** The count that is meant, and moving the second item so that it rides so. */
+function Asked({ controls, track, leg, horse, onAsk }: AskedProps) {
+  const [problem, setProblem] = useState<string | null>(null);
+  const asked = track.legs[leg]!.asked;
+  const { layout } = controls.shown.resolved;
+  const move = (horses: readonly LayoutHorse[]) => {
+    if (asked === null) return;
+    const made = makeItSo(layout, track, leg, asked, horses);
+    if (!made.ok) return setProblem(made.reason);
+    setProblem(null);
+    controls.change(plan => editPlan(plan, controls.shown.resolved, made.edits));
+  };
+  const second = track.through[leg + 1]!.item;
+  return (
+    <>
+      <CommitField
+        label="Asked strides"
+        description="Nothing typed asks for no count"
+        text={asked === null ? '' : String(asked)}
+        read={readCount}
+        onCommit={count => {
+          setProblem(null);
+          onAsk(count);
+          return null;
+        }}
+      />
+      {asked !== null && layout.horses.length > 0 && (
+        <Group gap={6}>
+          {horse && (
+            <Button size="xs" onClick={() => move([horse])}>
+              Move {second} for {horse.name}
+            </Button>
+          )}
+          {layout.horses.length > 1 && (
+            <Button size="xs" variant="default" onClick={() => move(layout.horses)}>
+              Move {second} for the group
+            </Button>
+          )}
+        </Group>
+      )}
+      {problem && (
+        <Text size="sm" c="chestnut.8" role="alert">
+          {problem}
+        </Text>
+      )}
+    </>
+  );
+}
+
+function readCount(typed: string) {
+  const text = typed.trim();
+  if (text === '') return { ok: true as const, value: null };
+  if (/^\d{1,2}$/.test(text)) return { ok: true as const, value: Number(text) };
+  return { ok: false as const, reason: 'Type how many strides: a whole number from 0 to 99, or nothing.' };
+}
+
+function HorsesOnLeg({
+  controls,
+  track,
+  reckoned,
+  leg,
+}: Pick<LegReadingProps, 'controls' | 'track' | 'reckoned' | 'leg'>) {
+  const { layout } = controls.shown.resolved;
+  const ridden = reckoned.legs[leg]!;
+  return (
+    <Table verticalSpacing={3} fz="sm" aria-label="What each horse makes of it">
+      <Table.Tbody>
+        {ridden.readings.map(reading => {
+          const horse = layout.horses.find(({ name }) => name === reading.horse)!;
+          return (
+            <Table.Tr key={reading.horse}>
+              <Table.Th scope="row">{reading.horse}</Table.Th>
+              <Table.Td>
+                {reading.asked ? (
+                  <>
+                    <FitMark word={reading.asked.word} /> {stridesWords(reading.asked.strides)}
+                  </>
+                ) : (
+                  reading.call
+                )}
+                <Text size="xs" c="slate.7">
+                  {chanceWords(chancesOf(layout, track, leg, ridden, horse))}
+                </Text>
+              </Table.Td>
+            </Table.Tr>
+          );
+        })}
+      </Table.Tbody>
+    </Table>
+  );
+}

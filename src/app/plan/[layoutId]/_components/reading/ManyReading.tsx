@@ -1,0 +1,59 @@
+'use client';
+
+import { LengthField } from '@/components/LengthField/LengthField';
+import { alignThings, distanceM, spaceThings, thingAt } from '@/core';
+import { Button, Group, Stack, Text, Title } from '@mantine/core';
+import { ThingActions, type ThingProps } from './ThingActions';
+
+type ManyReadingProps = ThingProps & { onKeep: () => void };
+
+/** Several things together: put in line, spaced, turned alike. */
+export function ManyReading({ onKeep, ...props }: ManyReadingProps) {
+  const { controls, ids } = props;
+  const { plan } = controls.shown;
+  const [first, second] = [ids[0], ids[1]].map(id => (id === undefined ? null : thingAt(plan, id)));
+  const apartM = first && second ? distanceM(first, second) : 0;
+  const align = (how: 'along' | 'across' | 'facing') => controls.change(standing => alignThings(standing, ids, how));
+  return (
+    <Stack gap="xs" component="section" aria-label={`${ids.length} things`}>
+      <Title order={2} size="h4">
+        {ids.length} things
+      </Title>
+      <Text size="sm" c="slate.7">
+        In line with, and turned like, the first of them: {ids[0]}.
+      </Text>
+      <Group gap={6}>
+        <Button size="xs" variant="default" onClick={() => align('along')}>
+          In line along
+        </Button>
+        <Button size="xs" variant="default" onClick={() => align('across')}>
+          In line across
+        </Button>
+        <Button size="xs" variant="default" onClick={() => align('facing')}>
+          Facing alike
+        </Button>
+        <Button
+          size="xs"
+          variant="default"
+          onClick={() => controls.change(standing => spaceThings(standing, ids, null))}
+        >
+          Space evenly
+        </Button>
+      </Group>
+      <LengthField
+        label="From one to the next, centre to centre"
+        lengthM={apartM}
+        minM={0.2}
+        maxM={100}
+        onCommit={gapM => {
+          controls.change(standing => spaceThings(standing, ids, gapM));
+          return null;
+        }}
+      />
+      <ThingActions {...props} />
+      <Button size="xs" variant="default" onClick={onKeep} style={{ alignSelf: 'flex-start' }}>
+        Keep on the shelf
+      </Button>
+    </Stack>
+  );
+}

@@ -1,0 +1,166 @@
+'use client';
+
+import { CommitField } from '@/components/CommitField/CommitField';
+import { LengthField } from '@/components/LengthField/LengthField';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { paramFault, parseLength, type ExerciseParam, type ExerciseParams, type ParamSpec } from '@/core';
+import { Button, Group, Select, Switch, Text } from '@mantine/core';
+
+type ParamFieldProps = { spec: ParamSpec; params: ExerciseParams; onChange: (value: ExerciseParam) => void };
+
+/** One thing that an exercise asks, in the field that suits it. */
+export function ParamField({ spec, params, onChange }: ParamFieldProps) {
+  const value = params[spec.key]!;
+  const commit = (next: ExerciseParam) => {
+    const fault = paramFault(spec, next);
+    if (fault !== null) return `${spec.label} ${fault}.`;
+    onChange(next);
+    return null;
+  };
+  switch (spec.kind) {
+    case 'count':
+    case 'degrees':
+    case 'share':
+      return <CommitField label={spec.label} text={String(value)} read={readNumber} onCommit={commit} />;
+    case 'length':
+      return <ParamLength spec={spec} lengthM={value as number} onCommit={commit} />;
+    case 'flag':
+      return (
+        <Switch label={spec.label} checked={value === true} onChange={event => onChange(event.currentTarget.checked)} />
+      );
+    case 'choice':
+      return (
+        <Select
+          label={spec.label}
+          data={spec.options.map(option => ({ value: option, label: option.replaceAll('-', ' ') }))}
+          value={value as string}
+          onChange={next => next !== null && onChange(next)}
+        />
+      );
+    case 'list':
+      return spec.key === 'raised' ? (
+        <RaisedList spec={spec} value={value as string[]} poles={params.poles as number} onChange={onChange} />
+      ) : (
+        <ElementList spec={spec} value={value as string[]} onChange={onChange} />
+      );
+  }
+}
+
+function readNumber(typed: string) {
+  const text = typed.replace(',', '.').trim();
+  return /^-?\d+(\.\d+)?$/.test(text)
+    ? { ok: true as const, value: Number(text) }
+    : { ok: false as const, reason: 'Type a number.' };
+}
+
+type LengthSpec = Extract<ParamSpec, { kind: 'length' }>;
+
+/** A length; where nothing typed means something, the field says what. */
+function ParamLength({
+  spec,
+  lengthM,
+  onCommit,
+}: {
+  spec: LengthSpec;
+  lengthM: number;
+  onCommit: (lengthM: number) => string | null;
+}) {
+  const { unit, format } = useLengths();
+  if (spec.zeroIs === null)
+    return <LengthField label={spec.label} lengthM={lengthM} minM={spec.minM} maxM={spec.maxM} onCommit={onCommit} />;
+  const read = (typed: string) => {
+    if (typed.trim() === '' || typed.trim() === spec.zeroIs) return { ok: true as const, value: 0 };
+    const parsed = parseLength(typed, { defaultUnit: unit });
+    if (!parsed.ok) return parsed;
+    const within = parsed.lengthM >= spec.minM && parsed.lengthM <= spec.maxM;
+    return within
+      ? { ok: true as const, value: parsed.lengthM }
+      : {
+          ok: false as const,
+          reason: `${spec.label} is ${format(spec.minM)} to ${format(spec.maxM)}, or nothing: ${spec.zeroIs}.`,
+        };
+  };
+  return (
+    <CommitField
+      label={spec.label}
+      text={lengthM === 0 ? spec.zeroIs : format(lengthM)}
+      read={read}
+      onCommit={onCommit}
+    />
+  );
+}
+
+type ListProps = {
+  spec: Extract<ParamSpec, { kind: 'list' }>;
+  value: readonly string[];
+  onChange: (value: string[]) => void;
+};
+
+/** Pole by pole, which ends are up. */
+function RaisedList({ spec, value, poles, onChange }: ListProps & { poles: number }) {
+  return (
+    <div role="group" aria-label={spec.label}>
+      <Text size="sm" fw={500}>
+        {spec.label}
+      </Text>
+      <Group gap={6}>
+        {Array.from({ length: poles }, (_, index) => (
+          <Select
+            key={index}
+            aria-label={`Pole ${index + 1}`}
+            size="xs"
+            w={92}
+            data={spec.options.map(option => ({
+              value: option,
+              label: option === 'ground' ? `${index + 1} ground` : `${index + 1} ${option}`,
+            }))}
+            value={value[index] ?? 'ground'}
+            onChange={way =>
+              onChange(
+                Array.from({ length: poles }, (_, at) => (at === index ? (way ?? 'ground') : (value[at] ?? 'ground'))),
+              )
+            }
+          />
+        ))}
+      </Group>
+    </div>
+  );
+}
+
+/** The elements of a grid, one behind the other. */
+function ElementList({ spec, value, onChange }: ListProps) {
+  return (
+    <div role="group" aria-label={spec.label}>
+      <Text size="sm" fw={500}>
+        {spec.label}
+      </Text>
+      {value.map((element, index) => (
+        <Group key={index} gap={6} mb={4} wrap="nowrap">
+          <Select
+            aria-label={`Element ${index + 1}`}
+            size="xs"
+            data={[...spec.options]}
+            value={element}
+            onChange={next => next !== null && onChange(value.map((one, at) => (at === index ? next : one)))}
+          />
+          <Button
+            size="compact-xs"
+            variant="default"
+            disabled={value.length < 2}
+            onClick={() => onChange(value.filter((_, at) => at !== index))}
+          >
+            Out
+          </Button>
+        </Group>
+      ))}
+      <Button
+        size="compact-xs"
+        variant="default"
+        disabled={value.length >= spec.most}
+        onClick={() => onChange([...value, 'one vertical'])}
+      >
+        One more
+      </Button>
+    </div>
+  );
+}

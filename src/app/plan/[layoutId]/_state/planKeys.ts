@@ -1,0 +1,74 @@
+/** Every key of the plan, in one place: the editor listens to them, and the page of keys lists them. */
+export type PlanKey = { keys: string; does: string };
+
+export const PLAN_KEYS: { title: string; keys: PlanKey[] }[] = [
+  {
+    title: 'Finding one’s way',
+    keys: [
+      { keys: 'Tab, Shift Tab', does: 'from thing to thing on the sand, and on to the ribbon and the reading' },
+      { keys: 'Enter or Space', does: 'selects what is in focus; with Shift, together with what is selected already' },
+      { keys: 'Escape', does: 'lets go of the selection, or ends riding a track' },
+      { keys: 'a', does: 'selects everything on the sand' },
+      { keys: 'i, o', does: 'closer in, further out' },
+      { keys: 'w', does: 'the whole sand' },
+      { keys: 'Ctrl with an arrow', does: 'pushes the sand about' },
+    ],
+  },
+  {
+    title: 'Moving things',
+    keys: [
+      { keys: 'Arrows', does: 'move what is selected by 25 cm; with Shift by 1 m, with Alt by 1 cm' },
+      { keys: 'comma, full stop', does: 'turn it left or right by 5°; with Alt by 1°' },
+      { keys: 'm', does: 'the other rein: mirrors it in the centre line' },
+      { keys: 'c', does: 'a copy beside it' },
+      { keys: 'e', does: 'spaces it evenly' },
+      { keys: 'k', does: 'locks it where it is, or lets it go' },
+      { keys: 'Delete or Backspace', does: 'takes it off the sand' },
+      { keys: 'Ctrl z, Ctrl y', does: 'undo and redo, without end' },
+    ],
+  },
+  {
+    title: 'Riding and reading',
+    keys: [
+      { keys: 'r', does: 'rides a track: each item chosen next is added to it' },
+      {
+        keys: 'Enter, Shift Enter',
+        does: 'while riding a track: over the item in focus from its front, or from behind',
+      },
+      { keys: 'Backspace', does: 'while riding a track: takes its last item away' },
+      { keys: 'h', does: 'the next horse of the group shows its strides' },
+      { keys: 'Arrows on a post of the ribbon', does: 'slide its fence along the track by 10 cm; Shift 1 m, Alt 1 cm' },
+      { keys: 'p', does: 'walks the track, or waits' },
+    ],
+  },
+  {
+    title: 'Opening',
+    keys: [
+      { keys: 's', does: 'the shelf of exercises' },
+      { keys: 'l', does: 'what can be laid down by hand' },
+      { keys: 'v', does: 'the call sheet' },
+    ],
+  },
+];
+
+export const NUDGE_M = 0.25;
+export const BIG_NUDGE_M = 1;
+export const FINE_NUDGE_M = 0.01;
+
+/** How far a key moves things. */
+export function nudgeM(event: { shiftKey: boolean; altKey: boolean }): number {
+  if (event.shiftKey) return BIG_NUDGE_M;
+  return event.altKey ? FINE_NUDGE_M : NUDGE_M;
+}
+
+const ARROWS: Record<string, { x: number; y: number }> = {
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+  ArrowUp: { x: 0, y: -1 },
+  ArrowDown: { x: 0, y: 1 },
+};
+
+/** The way an arrow key points on the page, or null for another key. */
+export function arrowWay(key: string): { x: number; y: number } | null {
+  return ARROWS[key] ?? null;
+}

@@ -1,0 +1,73 @@
+import {
+  countInWords,
+  distanceM,
+  type Item,
+  type ReckonedItemTrack,
+  type ResolvedPlan,
+  type ReckonedTrack,
+} from '@/core';
+import { itemWords } from '@/components/Sand/itemWords';
+
+/** The thing that an item is moved with: itself, or the exercise it belongs to. */
+export function thingOf(resolved: ResolvedPlan, itemId: string): string {
+  return resolved.ownerOf.get(itemId) ?? itemId;
+}
+
+/** The items of the things that are selected. */
+export function itemsOf(resolved: ResolvedPlan, ids: readonly string[]): Item[] {
+  return resolved.layout.items.filter(({ id }) => ids.includes(thingOf(resolved, id)));
+}
+
+/** What a screen reader says of each item: what it is, how far from the one before it, and how it rides. */
+export function itemLabels(
+  resolved: ResolvedPlan,
+  tracks: readonly ReckonedTrack[],
+  horse: string | null,
+  format: (lengthM: number) => string,
+): Map<string, string> {
+  const incoming = new Map<string, string>();
+  for (const track of tracks)
+    if (track.kind === 'items')
+      for (const leg of track.legs) if (!incoming.has(leg.to)) incoming.set(leg.to, incomingWords(leg, horse, format));
+  return new Map(
+    resolved.layout.items.map(item => {
+      const words = itemWords(item, format);
+      return [item.id, incoming.has(item.id) ? `${words}, ${incoming.get(item.id)}` : words];
+    }),
+  );
+}
+
+function incomingWords(
+  leg: ReckonedItemTrack['legs'][number],
+  horse: string | null,
+  format: (lengthM: number) => string,
+): string {
+  const from = `${format(leg.groundM)} from ${leg.from}`;
+  const reading = leg.readings.find(one => one.horse === horse) ?? leg.readings[0];
+  return reading ? `${from}, ${reading.call} for ${reading.horse}` : from;
+}
+
+/** The way to the item nearest to this one, or null where it is alone. */
+export function nearestOther(items: readonly Item[], item: Item, ignored: readonly string[]): Item | null {
+  let best: Item | null = null;
+  for (const other of items) {
+    if (other.id === item.id || ignored.includes(other.id)) continue;
+    if (best === null || distanceM(other.at, item.at) < distanceM(best.at, item.at)) best = other;
+  }
+  return best;
+}
+
+/** The order numbers at which an item is ridden on a track, as they are written beside it. */
+export function orderNumbers(through: readonly { item: string }[]): Map<string, string> {
+  const numbers = new Map<string, string>();
+  through.forEach(({ item }, index) => {
+    const before = numbers.get(item);
+    numbers.set(item, before ? `${before}·${index + 1}` : String(index + 1));
+  });
+  return numbers;
+}
+
+/** "5 strides", "one stride". */
+export function stridesWords(count: number): string {
+  return `${countInWords(count)} ${count === 1 ? 'stride' : 'strides'}`;
+}

@@ -1,0 +1,93 @@
+import {
+  editPlan,
+  layoutCautions,
+  planResolver,
+  reckonLayout,
+  soundPlan,
+  type LayoutEdit,
+  type Plan,
+  type PlanGround,
+  type ReckonedTrack,
+  type ResolvedPlan,
+} from '@/core';
+import { useCallback, useMemo, useState } from 'react';
+import type { Edited } from './autosaver';
+import { commit, redo, startHistory, undo } from './history';
+
+export type EditorGround = Omit<PlanGround, 'name'>;
+
+/** A layout as it stands on the screen: what it comes to, and every track of it reckoned. */
+export type Shown = { plan: Plan; resolved: ResolvedPlan; tracks: ReckonedTrack[] };
+
+/**
+ * The layout being edited, with undo and redo over everything, its name included. While something is dragged a preview
+ * stands in its place; letting go makes one step of it.
+ */
+export function usePlanEditor(first: Edited, ground: EditorGround) {
+  const [history, setHistory] = useState(() => startHistory(first));
+  const [preview, setPreview] = useState<Plan | null>(null);
+  const [resolve] = useState(planResolver);
+  const present = history.present;
+  const plan = preview ?? present.plan;
+  const shown = useMemo<Shown>(() => {
+    const resolved = resolve(plan, { ...ground, name: present.name });
+    return { plan, resolved, tracks: reckonLayout(resolved.layout) };
+  }, [resolve, plan, ground, present.name]);
+  const cautions = useStandingCautions(shown, preview !== null);
+
+  const put = useCallback((next: Edited) => {
+    setPreview(null);
+    setHistory(current => commit(current, { ...next, plan: soundPlan(next.plan) }));
+  }, []);
+  /** One undo step: the plan after a change of the one that stands. */
+  const change = useCallback((next: (plan: Plan) => Plan) => {
+    setPreview(null);
+    setHistory(current => {
+      const changed = soundPlan(next(current.present.plan));
+      return changed === current.present.plan ? current : commit(current, { ...current.present, plan: changed });
+    });
+  }, []);
+  /** Edits of the layout as one undo step; an exercise that they touch comes apart first. */
+  const edit = useCallback(
+    (edits: readonly LayoutEdit[]) => change(standing => editPlan(standing, shown.resolved, edits)),
+    [change, shown.resolved],
+  );
+  /** Shows edits of a layout without making them: what a drag shows on its way. */
+  const previewEdit = useCallback(
+    (base: Shown, edits: readonly LayoutEdit[]) => setPreview(soundPlan(editPlan(base.plan, base.resolved, edits))),
+    [],
+  );
+  const step = useCallback((way: typeof undo) => {
+    setPreview(null);
+    setHistory(current => way(current));
+  }, []);
+
+  return useMemo(
+    () => ({
+      present,
+      shown,
+      cautions,
+      isPreview: preview !== null,
+      put,
+      change,
+      edit,
+      preview: setPreview,
+      previewEdit,
+      undo: () => step(undo),
+      redo: () => step(redo),
+      canUndo: history.past.length > 0,
+      canRedo: history.future.length > 0,
+    }),
+    [present, shown, cautions, preview, put, change, edit, previewEdit, step, history],
+  );
+}
+
+export type PlanControls = ReturnType<typeof usePlanEditor>;
+
+/** Cautions of what stands: while something is dragged, those of before it was taken up stay. */
+function useStandingCautions(shown: Shown, isPreview: boolean) {
+  const [standing, setStanding] = useState(shown);
+  if (!isPreview && standing !== shown) setStanding(shown);
+  const judged = isPreview ? standing : shown;
+  return useMemo(() => layoutCautions(judged.resolved.layout, judged.tracks), [judged]);
+}

@@ -1,0 +1,238 @@
+import { headingFromFacing, turnThings, type Arena, type LayoutHorse, type PointM, type SnapGuide } from '@/core';
+import type { SandView } from '@/components/Sand/sandView';
+import { useGesture } from '@use-gesture/react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
+import { dragThings, snapHeading } from './dragThings';
+import { selectThing, type Selection } from './selection';
+import { itemsOf, thingOf } from './thingsShown';
+import type { PlanControls, Shown } from './usePlanEditor';
+import type { SandWindow } from './useSandView';
+
+export type DragView = { guides: SnapGuide[]; words: string | null; item: string };
+export type Marquee = { from: PointM; to: PointM };
+
+export type GestureSetting = {
+  svg: RefObject<SVGSVGElement | null>;
+  arena: Arena;
+  controls: PlanControls;
+  window: SandWindow;
+  selection: Selection;
+  horse: LayoutHorse | null;
+  /** A track is being ridden: a tap on an item adds it. */
+  riding: boolean;
+  onSelect: (selection: Selection) => void;
+  /** An item was tapped from this side while a track is ridden. */
+  onRide: (item: string, from: PointM) => void;
+  /** What is dragged comes from the middle of what is selected. */
+  centreOf: (ids: readonly string[]) => PointM | null;
+};
+
+/** How near something draws what is dragged, as a share of what is shown. */
+const REACH_SHARE = 0.009;
+const LONG_PRESS_MS = 500;
+
+type Hold =
+  | { kind: 'things'; ids: string[]; item: string; base: Shown }
+  | { kind: 'turn'; ids: string[]; about: PointM; base: Shown }
+  | { kind: 'via'; track: string; leg: number; base: Shown }
+  | { kind: 'marquee' }
+  | { kind: 'sand' };
+
+/** Dragging, turning, panning and pinching on the sand. What is dragged is shown on its way and is one step when let go. */
+export function useSandGestures(setting: GestureSetting) {
+  const { svg, window: sand } = setting;
+  const [drag, setDrag] = useState<DragView | null>(null);
+  const [marquee, setMarquee] = useState<Marquee | null>(null);
+  const frame = useRef(0);
+  useEffect(() => () => cancelAnimationFrame(frame.current), []);
+
+  /** At most once a frame, and the last time at once. */
+  const inFrame = (work: () => void) => {
+    cancelAnimationFrame(frame.current);
+    frame.current = requestAnimationFrame(work);
+  };
+  const end = () => {
+    cancelAnimationFrame(frame.current);
+    setDrag(null);
+    setMarquee(null);
+  };
+
+  useGesture(
+    {
+      onDrag: ({
+        event,
+        xy,
+        initial,
+        delta,
+        first,
+        last,
+        tap,
+        elapsedTime,
+        altKey,
+        shiftKey,
+        memo,
+        pinching,
+        cancel,
+      }) => {
+        if (pinching) return void cancel();
+        if (tap) return void tapped(setting, event, xy, shiftKey || elapsedTime > LONG_PRESS_MS);
+        const hold: Hold = first || !memo ? takeHold(setting, initialTarget(event, initial), shiftKey) : (memo as Hold);
+        if (hold.kind === 'sand') {
+          const share = unitsPerPixel(svg.current);
+          sand.pan(delta[0] * share, delta[1] * share);
+          return hold;
+        }
+        const from = sandPoint(svg.current, sand.view, initial);
+        const to = sandPoint(svg.current, sand.view, xy);
+        if (!from || !to) return hold;
+        const show = () => follow(setting, hold, { from, to, free: altKey }, { setDrag, setMarquee });
+        if (!last) {
+          inFrame(show);
+          return hold;
+        }
+        show();
+        letGo(setting, hold, { from, to, free: altKey });
+        end();
+        return hold;
+      },
+      onPinch: ({ movement: [scale], origin, memo, first, event }) => {
+        if (event.cancelable) event.preventDefault();
+        const before = first || typeof memo !== 'number' ? 1 : memo;
+        const about = paperPoint(svg.current, origin);
+        if (about) sand.zoom(scale / before, about);
+        return scale;
+      },
+      onWheel: ({ event, delta: [, dy], ctrlKey, last }) => {
+        if (last || ctrlKey || dy === 0) return;
+        event.preventDefault();
+        const about = paperPoint(svg.current, [event.clientX, event.clientY]);
+        if (about) sand.zoom(Math.exp(-dy * 0.0015), about);
+      },
+    },
+    {
+      target: svg,
+      eventOptions: { passive: false },
+      drag: { filterTaps: true, threshold: 3, keyboardDisplacement: 0, pointer: { keys: false, buttons: [1] } },
+      pinch: { scaleBounds: { min: 0.05, max: 20 } },
+    },
+  );
+  return { drag, marquee };
+}
+
+/** What lay under the hand where it began. */
+function initialTarget(event: Event, [x, y]: [number, number]): Element | null {
+  return document.elementFromPoint(x, y) ?? (event.target as Element | null);
+}
+
+function takeHold(setting: GestureSetting, target: Element | null, shift: boolean): Hold {
+  const { controls, selection, centreOf, onSelect, riding } = setting;
+  const base = controls.shown;
+  if (target?.closest('[data-knob]')) {
+    const about = centreOf(selection.ids);
+    if (about) return { kind: 'turn', ids: selection.ids, about, base };
+  }
+  const via = target?.closest<SVGElement>('[data-via]');
+  if (via && selection.leg) return { kind: 'via', ...selection.leg, base };
+  const item = target?.closest<SVGElement>('[data-item]')?.dataset.item;
+  if (item !== undefined && !riding) {
+    const thing = thingOf(base.resolved, item);
+    const ids = selection.ids.includes(thing) ? selection.ids : [thing];
+    if (ids !== selection.ids) onSelect({ ids, leg: null });
+    return { kind: 'things', ids, item, base };
+  }
+  return shift ? { kind: 'marquee' } : { kind: 'sand' };
+}
+
+type Way = { from: PointM; to: PointM; free: boolean };
+
+/** What stands after a drag so far, or null where it is no change of the plan. */
+function dragged(setting: GestureSetting, hold: Hold, { from, to, free }: Way) {
+  if (hold.kind === 'things') {
+    const { arena, horse, window: sand } = setting;
+    const grabbed = hold.base.resolved.layout.items.find(({ id }) => id === hold.item);
+    if (!grabbed) return null;
+    const by = { xM: to.xM - from.xM, yM: to.yM - from.yM };
+    const reachM = Math.max(sand.box.width, sand.box.height) * REACH_SHARE;
+    return dragThings(hold.base, hold.ids, grabbed, by, { arena, horse, reachM, free });
+  }
+  if (hold.kind === 'turn') {
+    const { about, ids, base } = hold;
+    const before = headingOfFirst(base, ids) ?? headingFromFacing(0);
+    const wanted = Math.atan2(to.yM - about.yM, to.xM - about.xM);
+    const turned = snapHeading(wanted, free) - before;
+    return { plan: turnThings(base.plan, ids, turned, about), guides: [], words: null };
+  }
+  return null;
+}
+
+/** The heading that the knob stands for: that of the first thing that has one. */
+function headingOfFirst({ resolved, plan }: Shown, ids: readonly string[]): number | null {
+  const exercise = plan.exercises.find(({ id }) => id === ids[0]);
+  if (exercise) return exercise.place.headingRad;
+  const item = itemsOf(resolved, ids).find(one => 'headingRad' in one);
+  return item && 'headingRad' in item ? item.headingRad : null;
+}
+
+type Showing = { setDrag: (drag: DragView) => void; setMarquee: (marquee: Marquee) => void };
+
+function follow(setting: GestureSetting, hold: Hold, way: Way, { setDrag, setMarquee }: Showing): void {
+  if (hold.kind === 'marquee') return setMarquee({ from: way.from, to: way.to });
+  if (hold.kind === 'via') return setting.controls.previewEdit(hold.base, [viaEdit(hold, way.to)]);
+  const result = dragged(setting, hold, way);
+  if (!result) return;
+  setting.controls.preview(result.plan);
+  if (hold.kind === 'things') setDrag({ guides: result.guides, words: result.words, item: hold.item });
+}
+
+function letGo(setting: GestureSetting, hold: Hold, way: Way): void {
+  const { controls, onSelect } = setting;
+  if (hold.kind === 'marquee') {
+    const within = (a: number, b: number, value: number) => value >= Math.min(a, b) && value <= Math.max(a, b);
+    const { resolved } = controls.shown;
+    const inside = resolved.layout.items.filter(
+      ({ at }) => within(way.from.xM, way.to.xM, at.xM) && within(way.from.yM, way.to.yM, at.yM),
+    );
+    return onSelect({ ids: [...new Set(inside.map(({ id }) => thingOf(resolved, id)))], leg: null });
+  }
+  if (hold.kind === 'via') return controls.edit([viaEdit(hold, way.to)]);
+  const result = dragged(setting, hold, way);
+  if (result) controls.change(() => result.plan);
+}
+
+function viaEdit(hold: Extract<Hold, { kind: 'via' }>, to: PointM) {
+  const via = { xM: Math.round(to.xM * 100) / 100, yM: Math.round(to.yM * 100) / 100 };
+  return { kind: 'change-leg' as const, track: hold.track, leg: hold.leg, changes: { track: { via } } };
+}
+
+function tapped(setting: GestureSetting, event: Event, xy: [number, number], together: boolean): void {
+  const { controls, selection, onSelect, onRide, riding, svg, window: sand } = setting;
+  const target = initialTarget(event, xy);
+  const item = target?.closest<SVGElement>('[data-item]')?.dataset.item;
+  if (item !== undefined) {
+    const at = sandPoint(svg.current, sand.view, xy);
+    if (riding && at) return onRide(item, at);
+    return onSelect(selectThing(selection, thingOf(controls.shown.resolved, item), together));
+  }
+  const leg = target?.closest<SVGElement>('[data-leg]')?.dataset;
+  if (leg?.leg !== undefined && leg.track !== undefined)
+    return onSelect({ ids: [], leg: { track: leg.track, leg: Number(leg.leg) } });
+  if (!together && !target?.closest('[data-knob], [data-via]')) onSelect({ ids: [], leg: null });
+}
+
+function paperPoint(svg: SVGSVGElement | null, [x, y]: readonly [number, number]) {
+  const matrix = svg?.getScreenCTM();
+  if (!matrix) return null;
+  const at = new DOMPoint(x, y).matrixTransform(matrix.inverse());
+  return { x: at.x, y: at.y };
+}
+
+/** From a place on the screen to a place on the sand. */
+function sandPoint(svg: SVGSVGElement | null, view: SandView, xy: readonly [number, number]): PointM | null {
+  const paper = paperPoint(svg, xy);
+  return paper && view.toSand(paper);
+}
+
+function unitsPerPixel(svg: SVGSVGElement | null): number {
+  const matrix = svg?.getScreenCTM();
+  return matrix ? 1 / matrix.a : 0;
+}

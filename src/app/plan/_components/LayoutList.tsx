@@ -1,0 +1,139 @@
+'use client';
+
+import { FormModal } from '@/components/FormModal/FormModal';
+import { LayoutCards, type LayoutCard } from '@/components/LayoutCards/LayoutCards';
+import { tagsForm } from '@/files/yardForms';
+import { Button, Group, Menu, Switch, Text, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { notifications } from '@mantine/notifications';
+import { zod4Resolver } from 'mantine-form-zod-resolver';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { archiveAction } from '../../yard/actions';
+import { duplicateLayoutAction, tagLayoutAction } from '../actions';
+
+/** The layouts of the yard: found by words and tags, copied, put away and taken back. */
+export function LayoutList({ cards }: { cards: LayoutCard[] }) {
+  const [words, setWords] = useState('');
+  const [tag, setTag] = useState<string | null>(null);
+  const [withArchived, setWithArchived] = useState(false);
+  const [tagging, setTagging] = useState<LayoutCard | null>(null);
+  const tags = [...new Set(cards.flatMap(card => card.tags))].sort();
+  const shown = cards.filter(
+    card => (withArchived || !card.archived) && (tag === null || card.tags.includes(tag)) && isLike(card, words),
+  );
+  const anyArchived = cards.some(({ archived }) => archived);
+  return (
+    <>
+      <Group mb="sm" gap="xs">
+        <TextInput
+          aria-label="Search the layouts"
+          placeholder="bend, Quill, lower school …"
+          value={words}
+          onChange={event => setWords(event.currentTarget.value)}
+          w={260}
+        />
+        {tags.map(one => (
+          <Button
+            key={one}
+            size="compact-sm"
+            variant={one === tag ? 'filled' : 'default'}
+            aria-pressed={one === tag}
+            onClick={() => setTag(one === tag ? null : one)}
+          >
+            {one}
+          </Button>
+        ))}
+        {anyArchived && (
+          <Switch
+            label="Those put away too"
+            checked={withArchived}
+            onChange={event => setWithArchived(event.currentTarget.checked)}
+          />
+        )}
+      </Group>
+      {shown.length === 0 && (
+        <Text c="slate.7" role="status">
+          No layout is like that. Take a word or a tag away.
+        </Text>
+      )}
+      <LayoutCards cards={shown} actions={card => <CardMenu card={card} onTag={() => setTagging(card)} />} />
+      {tagging && <TagForm card={tagging} onClose={() => setTagging(null)} />}
+    </>
+  );
+}
+
+function isLike({ name, line, tags }: LayoutCard, words: string): boolean {
+  const text = [name, line, ...tags].join(' ').toLowerCase();
+  return words
+    .toLowerCase()
+    .split(/\s+/)
+    .every(word => text.includes(word));
+}
+
+type Outcome = { ok: boolean; problem?: string | null };
+
+function CardMenu({ card, onTag }: { card: LayoutCard; onTag: () => void }) {
+  const router = useRouter();
+  const { id, name, archived } = card;
+  const run = async (deed: () => Promise<Outcome>, done: string) => {
+    const outcome = await deed().catch(() => null);
+    const problem = outcome?.problem ?? 'The server did not answer; nothing was changed.';
+    notifications.show(outcome?.ok ? { message: done } : { message: problem, color: 'chestnut' });
+    if (outcome?.ok) router.refresh();
+  };
+  const archive = () =>
+    run(
+      () => archiveAction({ kind: 'layout', id, archived: !archived }),
+      archived ? `${name} is back.` : `${name} is put away. All records stay.`,
+    );
+  return (
+    <Menu position="bottom-start">
+      <Menu.Target>
+        <Button
+          size="compact-sm"
+          variant="default"
+          aria-label={`What to do with ${name}`}
+          style={{ alignSelf: 'flex-start' }}
+        >
+          More
+        </Button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        <Menu.Item onClick={() => run(() => duplicateLayoutAction(id), `There are two of ${name} now.`)}>
+          Copy it
+        </Menu.Item>
+        <Menu.Item onClick={onTag}>Tags</Menu.Item>
+        <Menu.Item onClick={() => router.push(`/plan/${id}/versions`)}>Versions</Menu.Item>
+        <Menu.Item component="a" href={`/api/layouts/${id}/file`}>
+          Save as a layout file
+        </Menu.Item>
+        <Menu.Item component="a" href={`/api/layouts/${id}/drawing`}>
+          Save as a drawing (SVG)
+        </Menu.Item>
+        <Menu.Item onClick={archive}>{archived ? 'Take it back' : 'Put it away'}</Menu.Item>
+      </Menu.Dropdown>
+    </Menu>
+  );
+}
+
+function TagForm({ card, onClose }: { card: LayoutCard; onClose: () => void }) {
+  const router = useRouter();
+  const form = useForm({ initialValues: { tags: card.tags.join(', ') }, validate: zod4Resolver(tagsForm) });
+  return (
+    <FormModal
+      title={`Tags of ${card.name}`}
+      opened
+      onClose={onClose}
+      form={form}
+      sendLabel="Keep the tags"
+      onSend={async values => {
+        const outcome = await tagLayoutAction(card.id, values);
+        if (outcome.ok) router.refresh();
+        return outcome;
+      }}
+    >
+      <TextInput label="Tags" description="Apart by commas" data-autofocus {...form.getInputProps('tags')} />
+    </FormModal>
+  );
+}

@@ -1,0 +1,42 @@
+'use server';
+
+import { HORSE_LEVELS, PURPOSES } from '@/core';
+import { setArchived } from '@/data/queries/archive';
+import { addOwnExercise } from '@/data/queries/ownExercises';
+import { readArrangement } from '@/files/arrangement';
+import { formFaults, type FormOutcome } from '@/files/formOutcome';
+import { z } from 'zod';
+import { attempt } from '../_server/attempt';
+import { yardContext } from '../_server/yardContext';
+
+const OwnForm = z.object({
+  title: z.string().trim().min(1, 'Give it a name.').max(60, 'A name has at most 60 letters.'),
+  purposes: z.array(z.enum(PURPOSES)).min(1, 'Say what it is for.'),
+  level: z.enum(HORSE_LEVELS, { error: 'Choose a level.' }),
+});
+
+/** Keeps an arrangement of the yard's own on the shelf. `document`: a layout file of it about its middle. */
+export async function keepOwnExerciseAction(typed: unknown, document: unknown): Promise<FormOutcome> {
+  const form = OwnForm.safeParse(typed);
+  if (!form.success) return formFaults(form.error);
+  const read = readArrangement(document);
+  if (!read.ok) return { ok: false, fields: {}, problem: read.reason };
+  if (read.arrangement.items.length === 0)
+    return { ok: false, fields: {}, problem: 'There is nothing to keep: select what belongs to it first.' };
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(tx => addOwnExercise(tx, yard.id, { ...form.data, ...read.arrangement }));
+    return { ok: true };
+  });
+}
+
+/** Puts an arrangement of the yard's own away. Layouts that it lies on keep it. */
+export async function removeOwnExerciseAction(id: unknown): Promise<FormOutcome> {
+  const exerciseId = z.string().min(1).max(60).safeParse(id);
+  if (!exerciseId.success) return { ok: false, fields: {}, problem: 'This is not on the shelf.' };
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(tx => setArchived(tx, yard.id, 'exercise', exerciseId.data, true));
+    return { ok: true };
+  });
+}

@@ -1,0 +1,48 @@
+import { chainsOf, type Layout, type ReckonedTrack } from '@/core';
+import { ItemDrawing } from './ItemDrawing';
+import classes from './LayoutDrawing.module.css';
+import type { SandView } from './sandView';
+import { chainsPath } from './trackPath';
+
+type LayoutDrawingProps = {
+  layout: Pick<Layout, 'items'>;
+  tracks: readonly ReckonedTrack[];
+  view: SandView;
+  /** Metres of paper for the text. */
+  textM: number;
+  /** Numbers the items beside them, in the order they are listed. */
+  numbers?: ReadonlyMap<string, number>;
+  /** Drawn in black and white, for paper. */
+  plain?: boolean;
+};
+
+/** A layout as it lies: items and tracks, to scale. */
+export function LayoutDrawing({ layout, tracks, view, textM, numbers, plain }: LayoutDrawingProps) {
+  return (
+    <g data-plain={plain || undefined}>
+      {tracks.map(track => (
+        <path
+          key={track.id}
+          d={chainsPath(view, chainsOf(track))}
+          className={classes.track}
+          strokeWidth={textM * 0.13}
+        />
+      ))}
+      {layout.items.map(item => (
+        <ItemDrawing key={item.id} item={item} view={view} />
+      ))}
+      {numbers &&
+        layout.items.map(item => {
+          const number = numbers.get(item.id);
+          const { x, y } = view.toPaper(item.at);
+          return (
+            number !== undefined && (
+              <text key={item.id} x={x + textM * 0.75} y={y - textM * 0.6} fontSize={textM} className={classes.number}>
+                {number}
+              </text>
+            )
+          );
+        })}
+    </g>
+  );
+}

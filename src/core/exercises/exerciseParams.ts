@@ -1,0 +1,131 @@
+import { CHANGES_OF_REIN } from '../figures/figurePlaces';
+import type { ExerciseParam, ExerciseParams, Recipe } from './exercise';
+import { GRID_ELEMENTS } from './recipes/grid';
+
+/** What a parameter of an exercise may be, and what it is called. Lengths in metres. */
+export type ParamSpec = { key: string; label: string } & (
+  | { kind: 'count'; min: number; max: number }
+  /** `zeroIs`: what nothing typed means, where that is something. */
+  | { kind: 'length'; minM: number; maxM: number; zeroIs: string | null }
+  | { kind: 'degrees'; min: number; max: number }
+  | { kind: 'share'; min: number; max: number }
+  | { kind: 'choice'; options: readonly string[] }
+  | { kind: 'flag' }
+  /** Several choices in a row, one for each part. */
+  | { kind: 'list'; options: readonly string[]; most: number }
+);
+
+/** Which ends of a pole of a row are up. */
+export const RAISED_WAYS = ['ground', 'left', 'right', 'both'] as const;
+
+const count = (label: string, min: number, max: number) => ({ kind: 'count', label, min, max }) as const;
+const length = (label: string, minM: number, maxM: number, zeroIs: string | null = null) =>
+  ({ kind: 'length', label, minM, maxM, zeroIs }) as const;
+const choice = (label: string, options: readonly string[]) => ({ kind: 'choice', label, options }) as const;
+const flag = (label: string) => ({ kind: 'flag', label }) as const;
+
+type SpecWithoutKey = ParamSpec extends infer Spec ? (Spec extends ParamSpec ? Omit<Spec, 'key'> : never) : never;
+
+/** By the name of the parameter. What is not here belongs to the recipe itself and is not asked. */
+const SPECS: Record<string, SpecWithoutKey> = {
+  poles: count('Poles', 1, 12),
+  fences: count('Fences', 2, 6),
+  strides: count('Strides', 0, 30),
+  more: flag('Also one stride more'),
+  fewer: flag('Also one stride fewer'),
+  ratio: { kind: 'share', label: 'Distance, as a share of the even one', min: 0.85, max: 1.15 },
+  diagonal: flag('On the diagonal'),
+  first: count('Strides in the first part', 0, 3),
+  second: count('Strides in the second part (0 for a double)', 0, 3),
+  turnDeg: { kind: 'degrees', label: 'Turn', min: 5, max: 360 },
+  spacingM: length('Spacing, pole to pole', 0.4, 5, 'as the horses step'),
+  poleM: length('Pole length', 1, 5),
+  raised: { kind: 'list', label: 'Raised', options: RAISED_WAYS, most: 12 },
+  blockM: length('Height of the blocks', 0.02, 0.5),
+  radiusM: length('Radius', 2, 40),
+  middleRadiusM: length('Radius at the middle of the poles', 2, 40),
+  widthM: length('Width of the fences', 1, 6),
+  heightM: length('Height', 0.1, 1.6),
+  aimFromFlagM: length('Aim from the flag', 0.2, 3),
+  guides: flag('Guide rails'),
+  filler: flag('Fillers'),
+  elements: { kind: 'list', label: 'Elements', options: GRID_ELEMENTS, most: 12 },
+  approach: choice('Ridden in', ['canter', 'trot']),
+  drift: choice('Against drifting', ['rails', 'tunnel', 'none']),
+  placingPole: flag('Placing pole'),
+  landingPole: flag('Landing pole'),
+  chordM: length('Along the long side, pole to pole', 2, 40, 'reckoned'),
+  acrossM: length('Across, pole to pole', 2, 40, 'reckoned'),
+  lengthM: length('Length', 3, 190),
+  diameterM: length('Diameter', 4, 60),
+  largeM: length('Diameter of the large circle', 4, 60),
+  smallM: length('Diameter of the small circle', 4, 60),
+  smallestM: length('Diameter of the smallest circle', 4, 60),
+  rounds: count('Rounds', 1, 12),
+  times: count('Times', 1, 12),
+  school: choice('Inwards', ['bend', 'yield']),
+  loops: count('Loops', 2, 8),
+  depthM: length('Depth of the loop', 1, 30),
+  lineFirst: flag('The line first, then the half circle'),
+  way: choice('Way across', CHANGES_OF_REIN),
+  asideM: length('Sideways', 0.5, 40),
+  aheadM: length('Forwards', 1, 100),
+  movement: choice('Movement', ['shoulder-in', 'counter-shoulder-in', 'travers', 'renvers']),
+  forM: length('Counter bend for', 2, 60),
+  alongM: length('Along the rail', 2, 60),
+  offM: length('Off the rail', 1, 20),
+  steps: count('Steps', 1, 20),
+  eachSide: count('Each side', 1, 12),
+  rungs: count('Rungs', 1, 12),
+};
+
+/** The gait is a parameter only where the exercise is not made of it. */
+const GAIT = choice('Gait', ['walk', 'trot', 'canter']);
+const WITH_GAIT = new Set(['fan', 'stride-test-lane']);
+
+/** What may be changed of an exercise, in the order its recipe has it. */
+export function paramSpecs(recipe: Recipe, params: ExerciseParams): ParamSpec[] {
+  return Object.keys(params).flatMap(key => {
+    const spec = key === 'gait' && WITH_GAIT.has(recipe.kind) ? GAIT : SPECS[key];
+    return spec ? [{ ...spec, key } as ParamSpec] : [];
+  });
+}
+
+/** Why a value cannot be what this parameter is, in words that follow its label; null where it can. */
+export function paramFault(spec: ParamSpec, value: ExerciseParam): string | null {
+  const within = (min: number, max: number, whole: boolean) =>
+    typeof value === 'number' && value >= min && value <= max && (!whole || Number.isInteger(value));
+  switch (spec.kind) {
+    case 'count':
+      return within(spec.min, spec.max, true) ? null : `is a whole number from ${spec.min} to ${spec.max}`;
+    case 'length':
+      if (spec.zeroIs !== null && value === 0) return null;
+      return within(spec.minM, spec.maxM, false) ? null : `is ${spec.minM} to ${spec.maxM} m`;
+    case 'degrees':
+    case 'share':
+      return within(spec.min, spec.max, false) ? null : `is ${spec.min} to ${spec.max}`;
+    case 'choice':
+      return typeof value === 'string' && spec.options.includes(value) ? null : `is one of ${spec.options.join(', ')}`;
+    case 'flag':
+      return typeof value === 'boolean' ? null : 'is yes or no';
+    case 'list': {
+      const good = Array.isArray(value) && value.length <= spec.most && value.every(one => spec.options.includes(one));
+      return good ? null : `is a list of at most ${spec.most}, of ${spec.options.join(', ')}`;
+    }
+  }
+}
+
+/** What is wrong with the parameters of an exercise that came from outside, or null. Missing ones are the recipe's own. */
+export function paramsFault(recipe: Recipe, usual: ExerciseParams, params: ExerciseParams): string | null {
+  const specs = paramSpecs(recipe, usual);
+  for (const [key, value] of Object.entries(params)) {
+    if (!(key in usual)) return `${key}: “${recipe.guidance.title}” has no such parameter`;
+    const spec = specs.find(candidate => candidate.key === key);
+    // What the recipe is made of is not for changing.
+    if (!spec && JSON.stringify(value) !== JSON.stringify(usual[key]))
+      return `${key}: “${recipe.guidance.title}” is made of ${String(usual[key])}`;
+    const fault = spec ? paramFault(spec, value) : null;
+    if (fault) return `${key}: ${spec!.label} ${fault}`;
+  }
+  return null;
+}

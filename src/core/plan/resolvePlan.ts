@@ -1,0 +1,179 @@
+import type { Arena } from '../arena/arena';
+import type { Fall } from '../arena/fall';
+import type { ExerciseGround, LaidExercise, Recipe } from '../exercises/exercise';
+import { exerciseOnSand } from '../exercises/layOutExercise';
+import { findRecipe } from '../exercises/shelf';
+import type { Item } from '../items/item';
+import { isRidden } from '../items/item';
+import type { Kit } from '../items/kit';
+import type { FigureTrack, Layout, LayoutHorse, PlannedTrack } from '../layout/layout';
+import { keptOf } from '../layout/layoutEdit';
+import type { PlacedRecipe, Plan, PlanHorse } from './plan';
+
+/** What a plan lies on and is made for. */
+export type PlanGround = {
+  name: string;
+  arena: Arena;
+  fall: Fall | null;
+  kit: Kit | null;
+  /** Every horse that the plan may name. */
+  horses: readonly PlanHorse[];
+};
+
+export type ResolvedExercise = { placed: PlacedRecipe; recipe: Recipe; laid: LaidExercise };
+
+export type ResolvedPlan = {
+  layout: Layout;
+  exercises: ResolvedExercise[];
+  /** The exercise that an item or a track belongs to; what was laid by hand is not in it. */
+  ownerOf: ReadonlyMap<string, string>;
+  /** Exercises that could not be laid out, and why. */
+  faults: { id: string; reason: string }[];
+};
+
+/** For whom an exercise is laid out when nobody is named (common practice, no source: a middling horse). */
+const USUAL_HORSE: LayoutHorse = {
+  name: 'a horse of 160 cm',
+  heightM: 1.6,
+  type: 'all-round',
+  level: 'novice',
+  strides: {},
+};
+
+/** The horses of the group, in its order; those that left the yard are left out. */
+export function groupOf(plan: Plan, horses: readonly PlanHorse[]): PlanHorse[] {
+  return plan.groupIds.flatMap(id => horses.find(horse => horse.id === id) ?? []);
+}
+
+/**
+ * Makes layouts from plans. It remembers each exercise as it was last laid out, so that moving one fence does not lay out
+ * all the others again; the layout is the same with and without what it remembers.
+ */
+export function planResolver(): (plan: Plan, ground: PlanGround) => ResolvedPlan {
+  let known = new Map<string, { placed: PlacedRecipe; horses: string; ground: ExerciseGround; made: Made }>();
+  return (plan, ground) => {
+    const next: typeof known = new Map();
+    const group = groupOf(plan, ground.horses);
+    const made = plan.exercises.map(placed => {
+      const on = exerciseGround(plan, placed, ground, group);
+      const horses = JSON.stringify(on.horses);
+      const before = known.get(placed.id);
+      const same =
+        before?.placed === placed &&
+        before.horses === horses &&
+        before.ground.arena === on.arena &&
+        before.ground.school === on.school;
+      const entry = same ? before : { placed, horses, ground: on, made: layOut(placed, on) };
+      next.set(placed.id, entry);
+      return entry.made;
+    });
+    known = next;
+    return assembled(plan, ground, group, made);
+  };
+}
+
+/** The layout of a plan, made once. */
+export function resolvePlan(plan: Plan, ground: PlanGround): ResolvedPlan {
+  return planResolver()(plan, ground);
+}
+
+/** What an exercise of a plan is laid out for. */
+export function exerciseGround(
+  plan: Plan,
+  placed: Pick<PlacedRecipe, 'horseIds'>,
+  { arena, horses }: Pick<PlanGround, 'arena' | 'horses'>,
+  group: readonly PlanHorse[] = groupOf(plan, horses),
+): ExerciseGround {
+  const own = placed.horseIds?.flatMap(id => horses.find(horse => horse.id === id) ?? []) ?? [];
+  const named = (own.length > 0 ? own : group).map(withoutId);
+  return { arena, school: plan.school, horses: named.length > 0 ? named : [USUAL_HORSE] };
+}
+
+function withoutId({ name, heightM, type, level, strides }: PlanHorse): LayoutHorse {
+  return { name, heightM, type, level, strides };
+}
+
+type Made = { ok: true; exercise: ResolvedExercise } | { ok: false; id: string; reason: string };
+
+function layOut(placed: PlacedRecipe, ground: ExerciseGround): Made {
+  const recipe = findRecipe(placed.kind);
+  if (!recipe) return { ok: false, id: placed.id, reason: `The shelf has no exercise “${placed.kind}”.` };
+  try {
+    const laid = exerciseOnSand(recipe, ground, placed);
+    if (!laid.items.every(({ at }) => Number.isFinite(at.xM) && Number.isFinite(at.yM))) throw new RangeError();
+    return { ok: true, exercise: { placed, recipe, laid: named(placed, laid) } };
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return {
+      ok: false,
+      id: placed.id,
+      reason: `“${recipe.guidance.title}” cannot be laid out so: change what it asks.`,
+    };
+  }
+}
+
+/** Ids that no other exercise has: the exercise's own before what the recipe calls them. */
+function named(placed: PlacedRecipe, laid: LaidExercise): LaidExercise {
+  const name = (id: string) => `${placed.id} ${id}`;
+  return {
+    ...laid,
+    items: laid.items.map(item => ({ ...item, id: name(item.id) })),
+    tracks: laid.tracks.map(track =>
+      track.kind === 'figures'
+        ? { ...track, id: name(track.id) }
+        : { ...track, id: name(track.id), through: track.through.map(stop => ({ ...stop, item: name(stop.item) })) },
+    ),
+    stages: laid.stages.map(stage => ({
+      ...stage,
+      set: {
+        ...stage.set,
+        only: stage.set.only?.map(name) ?? null,
+        asPoles: typeof stage.set.asPoles === 'string' ? stage.set.asPoles : stage.set.asPoles.map(name),
+      },
+    })),
+  };
+}
+
+function assembled(plan: Plan, ground: PlanGround, group: readonly PlanHorse[], made: readonly Made[]): ResolvedPlan {
+  const exercises = made.flatMap(one => (one.ok ? [one.exercise] : []));
+  const items = [...plan.items, ...exercises.flatMap(({ laid }) => laid.items)];
+  const tracks = [...plan.tracks.flatMap(track => present(track, items)), ...exerciseTracks(exercises)];
+  const ownerOf = new Map<string, string>();
+  for (const { placed, laid } of exercises)
+    for (const { id } of [...laid.items, ...(placed.session === null ? laid.tracks : [])]) ownerOf.set(id, placed.id);
+  const { name, arena, fall, kit } = ground;
+  return {
+    layout: { name, arena, fall, kit, school: plan.school, items, tracks, horses: group.map(withoutId) },
+    exercises,
+    ownerOf,
+    faults: made.flatMap(one => (one.ok ? [] : [{ id: one.id, reason: one.reason }])),
+  };
+}
+
+/** A track by hand over what is there: an item that its exercise no longer has is skipped. */
+function present(track: PlannedTrack, items: readonly Item[]): PlannedTrack[] {
+  if (track.kind === 'figures') return [track];
+  const there = new Set(items.filter(isRidden).map(({ id }) => id));
+  if (track.through.every(({ item }) => there.has(item))) return [track];
+  const kept = keptOf(track, ({ item }) => there.has(item));
+  return kept.through.length === 0 ? [] : [kept];
+}
+
+/** Figures of one session become one track, in the order in which they were put there. */
+function exerciseTracks(exercises: readonly ResolvedExercise[]): PlannedTrack[] {
+  const tracks: PlannedTrack[] = [];
+  for (const { placed, laid } of exercises)
+    for (const track of laid.tracks) {
+      const session = track.kind === 'figures' ? placed.session : null;
+      const begun = session === null ? undefined : tracks.find(({ id }) => id === session);
+      if (begun?.kind === 'figures' && track.kind === 'figures') begun.figures.push(...ownGait(track));
+      else if (session !== null && track.kind === 'figures')
+        tracks.push({ ...track, id: session, figures: ownGait(track) });
+      else tracks.push(track);
+    }
+  return tracks;
+}
+
+function ownGait({ figures, gait }: FigureTrack): FigureTrack['figures'] {
+  return figures.map(planned => ({ ...planned, gait: planned.gait ?? gait }));
+}

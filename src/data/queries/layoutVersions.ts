@@ -1,0 +1,141 @@
+import { createHash, randomUUID } from 'node:crypto';
+import {
+  layOutPoleRow,
+  headingFromFacing,
+  resolvePlan,
+  type Arena,
+  type Layout as CoreLayout,
+  type Plan,
+} from '@/core';
+import { readLayout, writeLayout } from '@/files/layoutFile';
+import { writePlan } from '@/files/planDocument';
+import { FrozenRows, RowPlanOnPaper } from '@/files/rowPlan';
+import { and, desc, eq } from 'drizzle-orm';
+import { DatabaseRefused } from '../databaseRefused';
+import type { RoanDatabase } from '../openDatabase';
+import { layoutVersions } from '../schema';
+import type { Transaction } from '../writeQueue';
+import { listHorses } from './horses';
+import { kitCounts, planGround } from './planGround';
+import { listKit } from './kit';
+import type { Layout } from './layouts';
+import { storedPlan } from './storedPlan';
+
+export type VersionReason = 'ridden' | 'kept' | 'before-change';
+
+/** A layout as it was on a day: the plan, and the layout that arena and horses made of it then. */
+export type LayoutVersion = {
+  id: string;
+  layoutId: string;
+  name: string;
+  revision: number;
+  reason: VersionReason;
+  createdAtMs: number;
+  plan: Plan;
+  layout: CoreLayout;
+};
+
+/** What the plan of a layout comes to today. */
+export async function madeLayout(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  { name, arena, plan }: Layout,
+): Promise<CoreLayout> {
+  const horses = await listHorses(db, yardId);
+  const kit = kitCounts(await listKit(db, yardId));
+  return resolvePlan(plan, planGround(name, arena, horses, kit)).layout;
+}
+
+/** Keeps a layout as it stands; the same state is kept once. Returns the version's id. */
+export async function keepVersion(
+  tx: Transaction,
+  yardId: string,
+  layout: Layout,
+  reason: VersionReason,
+): Promise<string> {
+  const frozen = { layout: writeLayout(await madeLayout(tx, yardId, layout)) };
+  const document = writePlan(layout.plan);
+  const fingerprint = createHash('sha256')
+    .update(JSON.stringify({ name: layout.name, document, frozen }))
+    .digest('hex');
+  const already = await tx
+    .select({ id: layoutVersions.id })
+    .from(layoutVersions)
+    .where(and(eq(layoutVersions.layoutId, layout.id), eq(layoutVersions.fingerprint, fingerprint)));
+  if (already[0]) return already[0].id;
+  const id = randomUUID();
+  const { name, revision } = layout;
+  await tx
+    .insert(layoutVersions)
+    .values({ id, yardId, layoutId: layout.id, revision, fingerprint, name, reason, document, frozen });
+  return id;
+}
+
+export async function findVersion(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  versionId: string,
+): Promise<LayoutVersion | null> {
+  const [row] = await db
+    .select()
+    .from(layoutVersions)
+    .where(and(eq(layoutVersions.yardId, yardId), eq(layoutVersions.id, versionId)));
+  return row ? asVersion(row) : null;
+}
+
+/** The versions that were kept of a layout, the latest first. */
+export async function listVersions(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  layoutId: string,
+): Promise<LayoutVersion[]> {
+  const rows = await db
+    .select()
+    .from(layoutVersions)
+    .where(and(eq(layoutVersions.yardId, yardId), eq(layoutVersions.layoutId, layoutId)))
+    .orderBy(desc(layoutVersions.createdAt), desc(layoutVersions.revision));
+  return rows.map(asVersion);
+}
+
+export function asVersion(row: typeof layoutVersions.$inferSelect): LayoutVersion {
+  const { id, layoutId, name, revision, reason } = row;
+  const layout = frozenLayout(row);
+  const frozen = FrozenRows.safeParse(row.frozen);
+  const plan = storedPlan(
+    row.document,
+    layout.arena,
+    old => (frozen.success ? frozen.data.rows[old.id]?.spacingM : 0) ?? 1,
+  );
+  return { id, layoutId, name, revision, reason, createdAtMs: row.createdAt.getTime(), plan, layout };
+}
+
+function frozenLayout({ name, document, frozen }: typeof layoutVersions.$inferSelect): CoreLayout {
+  const { layout } = frozen as { layout?: unknown };
+  if (layout === undefined) return frozenRow(name, document, frozen);
+  const read = readLayout(layout);
+  if (!read.ok) throw new DatabaseRefused(`The kept version of “${name}” cannot be read: ${read.reason}`);
+  return read.layout;
+}
+
+/** A version from when a layout was one row of poles. */
+function frozenRow(name: string, document: unknown, frozen: unknown): CoreLayout {
+  const rows = RowPlanOnPaper.safeParse(document);
+  const state = FrozenRows.safeParse(frozen);
+  const row = rows.success ? rows.data.rows[0] : undefined;
+  const spacingM = state.success && row ? state.data.rows[row.id]?.spacingM : undefined;
+  if (!row || spacingM === undefined) throw new DatabaseRefused(`The kept version of “${name}” cannot be read.`);
+  const { at, facingDeg, ...rest } = row;
+  const poles = layOutPoleRow({ ...rest, centre: at, headingRad: headingFromFacing(facingDeg) }, spacingM);
+  const leg = { track: 'natural', setting: 'poles', approach: 'canter', asked: null, circle: null } as const;
+  return {
+    ...{ name, arena: (frozen as { arena: Arena }).arena, fall: null, school: 'whole-stride', horses: [], kit: null },
+    items: poles,
+    tracks: [
+      {
+        ...{ kind: 'items', id: 'row', gait: row.gait, course: null, passes: 1 },
+        through: poles.map(({ id }) => ({ item: id, reversed: false })),
+        legs: poles.slice(1).map(() => leg),
+      },
+    ],
+  };
+}

@@ -1,0 +1,61 @@
+import { headingFromFacing, profileStride, STRIDE_ENTRY_KEYS, type Kit, type PlanGround, type PlanHorse } from '@/core';
+import type { NamedArena } from './arenas';
+import type { Horse } from './horses';
+import type { KitPiece } from './kit';
+
+/** The yard's horses as a plan names them. Two of one name are told apart by a number. */
+export function planHorses(horses: readonly Horse[]): PlanHorse[] {
+  const seen = new Map<string, number>();
+  return horses.map(horse => {
+    const times = (seen.get(horse.name) ?? 0) + 1;
+    seen.set(horse.name, times);
+    const { id, heightM, type, level } = horse;
+    return {
+      id,
+      name: times === 1 ? horse.name : `${horse.name} (${times})`,
+      heightM,
+      type,
+      level,
+      strides: strides(horse),
+    };
+  });
+}
+
+/** Every stride that is known or that practice has for the height, so that a layout file stands by itself. */
+function strides(horse: Horse): PlanHorse['strides'] {
+  const known = STRIDE_ENTRY_KEYS.flatMap(entry => {
+    const stride = profileStride(horse, entry);
+    if (!stride) return [];
+    const { shortM, normalM, longM } = stride;
+    return [[entry, { shortM, normalM, longM }] as const];
+  });
+  return Object.fromEntries(known);
+}
+
+/** What the yard has in its store, by kind; null where nothing was ever entered. */
+export function kitCounts(pieces: readonly KitPiece[]): Kit | null {
+  const there = pieces.filter(({ archived }) => !archived);
+  if (there.length === 0) return null;
+  const count = (kind: KitPiece['kind']) =>
+    there.filter(piece => piece.kind === kind).reduce((sum, piece) => sum + piece.count, 0);
+  return {
+    poles: count('pole'),
+    stands: count('stand-pair') * 2,
+    cups: count('cup'),
+    blocks: count('block'),
+    cones: count('cone'),
+    fillers: count('filler'),
+    markers: count('marker'),
+  };
+}
+
+/** What a plan of a yard lies on. */
+export function planGround(
+  name: string,
+  { widthM, lengthM, letters, marks }: NamedArena,
+  horses: readonly Horse[],
+  kit: Kit | null,
+): PlanGround {
+  const fall = marks.fall && { headingRad: headingFromFacing(marks.fall.facingDeg), percent: marks.fall.percent };
+  return { name, arena: { widthM, lengthM, letters }, fall, kit, horses: planHorses(horses) };
+}

@@ -1,0 +1,144 @@
+import {
+  DEFAULT_LEG,
+  facingFromHeading,
+  headingFromFacing,
+  isRidden,
+  type CornerShape,
+  type Item,
+  type Layout,
+  type PlannedFigure,
+  type PlannedLeg,
+  type PlannedTrack,
+} from '@/core';
+import { figureFromPaper, figureToPaper } from './figurePaper';
+import type { ItemOnPaper, LayoutOnPaper, LegOnPaper, TrackOnPaper } from './layoutOnPaper';
+
+/** Layouts, their items and tracks, between the core and the file. Nothing here checks: what comes in was parsed. */
+
+/** A layout as the core has it. */
+export function layoutFromPaper(paper: LayoutOnPaper): Layout {
+  const { fall, ...arena } = paper.arena;
+  return {
+    name: paper.name,
+    arena,
+    fall: fall ? { headingRad: headingFromFacing(fall.facingDeg), percent: fall.percent } : null,
+    school: paper.school,
+    items: paper.items.map(itemFromPaper),
+    tracks: paper.tracks.map(track => trackFromPaper(track, arena)),
+    horses: paper.horses.map(({ heightCm, ...horse }) => ({ ...horse, heightM: heightCm / 100 })),
+    kit: paper.kit ?? null,
+  };
+}
+
+/** A track as the core has it; figures at letters find their place in the arena. */
+export function trackFromPaper(paper: TrackOnPaper, arena: Layout['arena']): PlannedTrack {
+  const { id, gait, passes, through, legs, course, figure, figures } = paper;
+  if (!through) {
+    const list = (figure ? [figure] : (figures ?? [])).map(one => figureFromPaper(one, arena));
+    return { kind: 'figures', id, gait, passes, figures: list as PlannedFigure[] };
+  }
+  return {
+    kind: 'items',
+    id,
+    gait,
+    passes,
+    through,
+    legs: through.slice(1).map((_, index) => (legs?.[index] ? legFromPaper(legs[index]) : DEFAULT_LEG)),
+    course: course ?? null,
+  };
+}
+
+function legFromPaper({ track, setting, approach, asked, rein, radiusM }: LegOnPaper): PlannedLeg {
+  const circle = rein ? { rein, radiusM: radiusM ?? 10 } : null;
+  return { track, setting, approach, asked: asked ?? null, circle };
+}
+
+/** An item as the core has it. */
+export function itemFromPaper(paper: ItemOnPaper): Item {
+  switch (paper.kind) {
+    case 'pole': {
+      const { facingDeg, raisedM, ...pole } = paper;
+      const raised = typeof raisedM === 'number' ? { leftM: raisedM, rightM: raisedM } : raisedM;
+      return { ...pole, headingRad: headingFromFacing(facingDeg), raised };
+    }
+    case 'fence': {
+      const { facingDeg, groundLine, sideHeightM, corner, ...fence } = paper;
+      const narrowEnd = corner?.narrowEnd ?? 'left';
+      return {
+        ...fence,
+        headingRad: headingFromFacing(facingDeg),
+        groundLineBeforeM: groundLine?.beforeM ?? null,
+        sideHeightM: sideHeightM ?? null,
+        corner: fence.form === 'corner' ? { narrowEnd, aimFromFlagM: corner?.aimFromFlagM ?? null } : null,
+      };
+    }
+    case 'guide': {
+      const { facingDeg, ...guide } = paper;
+      return { ...guide, headingRad: headingFromFacing(facingDeg) };
+    }
+    default:
+      return paper;
+  }
+}
+
+/** Writes a layout as the file has it; read back it is the same layout. */
+export function writeLayout(layout: Layout): LayoutOnPaper {
+  return {
+    format: 'roan-layout',
+    version: 1,
+    name: layout.name,
+    arena: {
+      ...layout.arena,
+      ...(layout.fall
+        ? { fall: { facingDeg: facingFromHeading(layout.fall.headingRad), percent: layout.fall.percent } }
+        : {}),
+    },
+    school: layout.school,
+    items: layout.items.map(itemToPaper),
+    tracks: layout.tracks.map(trackToPaper),
+    // To the hundredth of a millimetre: 1.63 × 100 is not 163 in binary.
+    horses: layout.horses.map(({ heightM, ...horse }) => ({ ...horse, heightCm: Math.round(heightM * 1e5) / 1e3 })),
+    ...(layout.kit ? { kit: layout.kit } : {}),
+  };
+}
+
+/** A track as the file has it. */
+export function trackToPaper(track: PlannedTrack): TrackOnPaper {
+  const { id, gait, passes } = track;
+  if (track.kind === 'figures') return { id, gait, passes, figures: track.figures.map(figureToPaper) };
+  const { through, legs, course } = track;
+  return { id, gait, passes, through, legs: legs.map(legToPaper), ...(course ? { course } : {}) };
+}
+
+function legToPaper({ track, setting, approach, asked, circle }: PlannedLeg): LegOnPaper {
+  return { track, setting, approach, ...(asked === null ? {} : { asked }), ...(circle ?? {}) };
+}
+
+function cornerToPaper({ narrowEnd, aimFromFlagM }: CornerShape) {
+  return { narrowEnd, ...(aimFromFlagM === null ? {} : { aimFromFlagM }) };
+}
+
+/** An item as the file has it. */
+export function itemToPaper(item: Item): ItemOnPaper {
+  if (item.kind === 'guide' || isRidden(item)) {
+    const facingDeg = facingFromHeading(item.headingRad);
+    if (item.kind === 'guide') {
+      const { kind, id, at, lengthM } = item;
+      return { kind, id, at, facingDeg, lengthM };
+    }
+    if (item.kind === 'pole') {
+      const { kind, id, at, lengthM, raised } = item;
+      return { kind, id, at, facingDeg, lengthM, raisedM: raised };
+    }
+    const { kind, id, form, at, widthM, heightM, spreadM, ridden, filler, groundLineBeforeM, sideHeightM, corner } =
+      item;
+    return {
+      ...{ kind, id, form, at, widthM, heightM, spreadM, ridden, filler },
+      facingDeg,
+      ...(groundLineBeforeM === null ? {} : { groundLine: { beforeM: groundLineBeforeM } }),
+      ...(sideHeightM === null ? {} : { sideHeightM }),
+      ...(corner === null ? {} : { corner: cornerToPaper(corner) }),
+    };
+  }
+  return item;
+}

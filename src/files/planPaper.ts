@@ -1,0 +1,25 @@
+import { facingFromHeading, type Plan } from '@/core';
+import { itemToPaper, trackToPaper } from './layoutPaper';
+import type { PlanOnPaper } from './planDocument';
+
+/** Writes a plan as it is stored and sent. */
+export function writePlan(plan: Plan): PlanOnPaper {
+  return {
+    format: 'roan-plan',
+    version: 2,
+    school: plan.school,
+    group: plan.groupIds,
+    items: plan.items.map(itemToPaper),
+    tracks: plan.tracks.map(trackToPaper),
+    exercises: plan.exercises.map(({ place, horseIds, params, ...placed }) => ({
+      ...placed,
+      params: Object.fromEntries(
+        Object.entries(params).map(([key, value]) => [key, typeof value === 'object' ? [...value] : value]),
+      ),
+      at: place.at,
+      facingDeg: facingFromHeading(place.headingRad),
+      horses: horseIds,
+    })),
+    locked: plan.lockedIds,
+  };
+}

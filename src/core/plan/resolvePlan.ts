@@ -115,13 +115,19 @@ function layOut(placed: PlacedRecipe, ground: ExerciseGround): Made {
 /** Ids that no other exercise has: the exercise's own before what the recipe calls them. */
 function named(placed: PlacedRecipe, laid: LaidExercise): LaidExercise {
   const name = (id: string) => `${placed.id} ${id}`;
+  // An exercise that is one track is called by its own name.
+  const trackName = (id: string) => (laid.tracks.length === 1 ? placed.id : name(id));
   return {
     ...laid,
     items: laid.items.map(item => ({ ...item, id: name(item.id) })),
     tracks: laid.tracks.map(track =>
       track.kind === 'figures'
-        ? { ...track, id: name(track.id) }
-        : { ...track, id: name(track.id), through: track.through.map(stop => ({ ...stop, item: name(stop.item) })) },
+        ? { ...track, id: trackName(track.id) }
+        : {
+            ...track,
+            id: trackName(track.id),
+            through: track.through.map(stop => ({ ...stop, item: name(stop.item) })),
+          },
     ),
     stages: laid.stages.map(stage => ({
       ...stage,

@@ -238,7 +238,7 @@ const row = (
   gait: 'walk' | 'trot' | 'canter',
   params: ExerciseParams,
   first: { xM: number; yM: number; facingDeg: number },
-): DemoExercise => ({ id: 'row', kind: `${gait}-poles`, rein: 'left', params, first, session: null });
+): DemoExercise => ({ id: 'sorrel', kind: `${gait}-poles`, rein: 'left', params, first, session: null });
 
 const fence = (id: string, form: FenceForm, xM: number, yM: number, facingDeg: number): Item => ({
   ...newItem(form, id, { xM, yM }, headingFromFacing(facingDeg)),
@@ -288,7 +288,9 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
     arena: 'lower',
     group: ['quill', 'larkspur', 'osprey'],
     tags: ['fences', 'suppleness'],
-    exercises: [{ id: 'alder', kind: 'fences-on-bend', rein: 'left', params: {}, first: null, session: null }],
+    exercises: [
+      { id: 'alder', kind: 'fences-on-bend', rein: 'left', params: { fences: 4 }, first: null, session: null },
+    ],
     ...NOTHING_BY_HAND,
   },
   {

@@ -58,6 +58,8 @@ function fullWords({ asked, call }: HorseReading): string {
 function fitting(reading: HorseReading, widthPx: number): string {
   const words = fullWords(reading);
   if (words.length * LETTER_PX + 22 <= widthPx) return words;
+  const between = betweenCounts(reading);
+  if (between) return `between ${between}`;
   const count = shownCount(reading);
   const word = wordOf(reading);
   return count === null || word === null ? '–' : `${word} ${count}`;
@@ -65,5 +67,11 @@ function fitting(reading: HorseReading, widthPx: number): string {
 
 function shortWords(reading: HorseReading): string {
   const count = shownCount(reading);
-  return count === null ? '–' : String(count);
+  return betweenCounts(reading) ?? (count === null ? '–' : String(count));
+}
+
+/** The two counts that a distance lies between, where it is no count at all; null where it is one. */
+function betweenCounts({ asked, call, options }: HorseReading): string | null {
+  if (asked || !call.startsWith('between')) return null;
+  return options.map(({ strides }) => strides).join('–');
 }

@@ -27,7 +27,7 @@ export const GroundMarks = memo(function GroundMarks({ marks, view, textM }: Gro
       {entrance && <WayIn {...view.toPaper(entrance)} textM={textM} />}
       {fall && (
         <Pointer
-          x={corner.x - textM * 6}
+          x={corner.x - textM * 8}
           y={corner.y}
           degrees={paperDegrees(view, headingFromFacing(fall.facingDeg))}
           textM={textM}
@@ -66,7 +66,7 @@ function Pointer({ x, y, degrees, textM, words }: PointerProps) {
         transform={`translate(${x} ${y}) rotate(${degrees}) scale(${textM})`}
         className={classes.pointer}
       />
-      <text x={x - textM} y={y} dy="0.35em" fontSize={textM * 0.75} textAnchor="end">
+      <text x={x - textM} y={y} dy="0.35em" fontSize={textM * 0.75} className={classes.pointerWords}>
         {words}
       </text>
     </g>

@@ -41,7 +41,7 @@ type RibbonProps = {
 const NAMES_PX = 104;
 const HEAD_PX = 34;
 const ROW_PX = 34;
-const END_PX = 18;
+const END_PX = 30;
 /** Below this there is no room for words: the count alone is written. */
 const WORDS_PX = 66;
 

@@ -25,7 +25,7 @@ type SessionRibbonProps = {
 const NAMES_PX = 104;
 const HEAD_PX = 40;
 const ROW_PX = 24;
-const END_PX = 18;
+const END_PX = 30;
 
 /** Light where it is quiet, darker where it is fast: gaits are told by their names too. */
 const GAIT_TONES: Record<string, string> = {

@@ -106,25 +106,33 @@ function beside({ at, headingRad }: Pose, leftM: number) {
   return { xM: at.xM - leftM * Math.sin(headingRad), yM: at.yM + leftM * Math.cos(headingRad) };
 }
 
-type Mark = Pick<HoofMark, 'kind' | 'pose'>;
+/** `strideM`: from this mark to the next, so that prints are no larger than what lies between them. */
+type Mark = Pick<HoofMark, 'kind' | 'pose'> & { strideM: number };
 
 /** Where a horse's strides fall on a track: between its items, or along a session of figures. */
 function marksOf(layout: Layout, index: number, track: ReckonedTrack, horse: LayoutHorse): Mark[] {
   const planned = layout.tracks[index]!;
   if (track.kind === 'figures' || planned.kind === 'figures') {
     const pieces = track.kind === 'figures' && track.session.ok ? track.session.pieces : [];
-    return strideMarks(pieces, gait => laneStride(horse, gait)).map(({ pose }) => ({ kind: 'stride', pose }));
+    return strideMarks(pieces, gait => laneStride(horse, gait)).map(({ pose, strideM }) => ({
+      ...{ kind: 'stride', pose, strideM },
+    }));
   }
   return track.legs.flatMap((leg, at) => {
     const reading = leg.readings.find(one => one.horse === horse.name);
-    return reading ? legMarks(leg, distanceCaseOf(layout, planned, at), reading) : [];
+    const marks = reading ? legMarks(leg, distanceCaseOf(layout, planned, at), reading) : [];
+    const strideM = leg.groundM / Math.max(1, marks.length);
+    return marks.map(({ kind, pose }) => ({ kind, pose, strideM }));
   });
 }
+
+/** A print is no longer than this share of the stride it ends. */
+const PRINT_SHARE = 0.2;
 
 const Hoofs = memo(function Hoofs({ marks, view, textM }: { marks: readonly Mark[]; view: SandView; textM: number }) {
   return (
     <g aria-hidden="true" data-hoofs={marks.length}>
-      {marks.map(({ kind, pose }, index) => {
+      {marks.map(({ kind, pose, strideM }, index) => {
         const { x, y } = view.toPaper(pose.at);
         return (
           <Hoof
@@ -132,7 +140,7 @@ const Hoofs = memo(function Hoofs({ marks, view, textM }: { marks: readonly Mark
             x={x}
             y={y}
             degrees={paperDegrees(view, pose.headingRad)}
-            sizeM={drawn(Math.min(textM * 0.62, 0.5))}
+            sizeM={drawn(Math.min(textM * 0.62, 0.5, strideM * PRINT_SHARE))}
             kind={kind}
           />
         );

@@ -268,7 +268,8 @@ export {
   exerciseGround,
   groupOf,
   planResolver,
-  resolvePlan,
+  type LaidOut,
+  type LayOut,
   type PlanGround,
   type ResolvedExercise,
   type ResolvedPlan,
@@ -284,6 +285,7 @@ export {
   thingIds,
   turnThings,
 } from './plan/things';
+export { layOutPlaced, resolvePlan } from './plan/layOutPlaced';
 export { breakApart, brokenBy, editPlan } from './plan/breakApart';
 export { callSheet, type CallLine } from './plan/callSheet';
 export { copyThings } from './plan/copyThings';

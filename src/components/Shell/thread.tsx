@@ -1,7 +1,8 @@
 'use client';
 
 import { createContext, useContext, useEffect, useState, type ReactNode } from 'react';
-import { THREAD_COOKIE, type Thread } from './threadCookie';
+import type { Thread } from './threadCookie';
+import { THREAD_COOKIE } from './threadName';
 
 type ThreadState = { thread: Thread; follow: (part: Thread) => void };
 

@@ -1,7 +1,5 @@
 import { z } from 'zod';
 
-export const THREAD_COOKIE = 'roan-thread';
-
 const Named = z.object({ id: z.string().max(60), name: z.string().max(200) });
 const ThreadShape = z.object({ layout: Named.optional(), pair: Named.optional() });
 

@@ -84,9 +84,9 @@ const GAIT = choice('Gait', ['walk', 'trot', 'canter']);
 const WITH_GAIT = new Set(['fan', 'stride-test-lane']);
 
 /** What may be changed of an exercise, in the order its recipe has it. */
-export function paramSpecs(recipe: Recipe, params: ExerciseParams): ParamSpec[] {
+export function paramSpecs(kind: string, params: ExerciseParams): ParamSpec[] {
   return Object.keys(params).flatMap(key => {
-    const spec = key === 'gait' && WITH_GAIT.has(recipe.kind) ? GAIT : SPECS[key];
+    const spec = key === 'gait' && WITH_GAIT.has(kind) ? GAIT : SPECS[key];
     return spec ? [{ ...spec, key } as ParamSpec] : [];
   });
 }
@@ -117,7 +117,7 @@ export function paramFault(spec: ParamSpec, value: ExerciseParam): string | null
 
 /** What is wrong with the parameters of an exercise that came from outside, or null. Missing ones are the recipe's own. */
 export function paramsFault(recipe: Recipe, usual: ExerciseParams, params: ExerciseParams): string | null {
-  const specs = paramSpecs(recipe, usual);
+  const specs = paramSpecs(recipe.kind, usual);
   for (const [key, value] of Object.entries(params)) {
     if (!(key in usual)) return `${key}: “${recipe.guidance.title}” has no such parameter`;
     const spec = specs.find(candidate => candidate.key === key);

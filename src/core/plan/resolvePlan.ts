@@ -1,8 +1,6 @@
 import type { Arena } from '../arena/arena';
 import type { Fall } from '../arena/fall';
-import type { ExerciseGround, LaidExercise, Recipe } from '../exercises/exercise';
-import { exerciseOnSand } from '../exercises/layOutExercise';
-import { findRecipe } from '../exercises/shelf';
+import type { ExerciseGround, Guidance, LaidExercise } from '../exercises/exercise';
 import type { Item } from '../items/item';
 import { isRidden } from '../items/item';
 import type { Kit } from '../items/kit';
@@ -20,7 +18,15 @@ export type PlanGround = {
   horses: readonly PlanHorse[];
 };
 
-export type ResolvedExercise = { placed: PlacedRecipe; recipe: Recipe; laid: LaidExercise };
+export type ResolvedExercise = { placed: PlacedRecipe; guidance: Guidance; laid: LaidExercise };
+
+export type LaidOut = { ok: true; guidance: Guidance; laid: LaidExercise } | { ok: false; reason: string };
+
+/**
+ * Lays out one exercise of a plan. Null where that is not known yet: a page may have the shelf a moment later than the
+ * plan, and then what was there before stays.
+ */
+export type LayOut = (placed: PlacedRecipe, ground: ExerciseGround) => LaidOut | null;
 
 export type ResolvedPlan = {
   layout: Layout;
@@ -45,25 +51,21 @@ export function groupOf(plan: Plan, horses: readonly PlanHorse[]): PlanHorse[] {
   return plan.groupIds.flatMap(id => horses.find(horse => horse.id === id) ?? []);
 }
 
+type Entry = { placed: PlacedRecipe; ground: ExerciseGround; horses: string; made: Made };
+
 /**
  * Makes layouts from plans. It remembers each exercise as it was last laid out, so that moving one fence does not lay out
  * all the others again; the layout is the same with and without what it remembers.
  */
-export function planResolver(): (plan: Plan, ground: PlanGround) => ResolvedPlan {
-  let known = new Map<string, { placed: PlacedRecipe; horses: string; ground: ExerciseGround; made: Made }>();
+export function planResolver(layOut: LayOut): (plan: Plan, ground: PlanGround) => ResolvedPlan {
+  let known = new Map<string, Entry>();
   return (plan, ground) => {
     const next: typeof known = new Map();
     const group = groupOf(plan, ground.horses);
     const made = plan.exercises.map(placed => {
       const on = exerciseGround(plan, placed, ground, group);
-      const horses = JSON.stringify(on.horses);
       const before = known.get(placed.id);
-      const same =
-        before?.placed === placed &&
-        before.horses === horses &&
-        before.ground.arena === on.arena &&
-        before.ground.school === on.school;
-      const entry = same ? before : { placed, horses, ground: on, made: layOut(placed, on) };
+      const entry = entryFor(placed, on, before, layOut);
       next.set(placed.id, entry);
       return entry.made;
     });
@@ -72,9 +74,23 @@ export function planResolver(): (plan: Plan, ground: PlanGround) => ResolvedPlan
   };
 }
 
-/** The layout of a plan, made once. */
-export function resolvePlan(plan: Plan, ground: PlanGround): ResolvedPlan {
-  return planResolver()(plan, ground);
+function entryFor(placed: PlacedRecipe, ground: ExerciseGround, before: Entry | undefined, layOut: LayOut): Entry {
+  const horses = JSON.stringify(ground.horses);
+  const same =
+    before?.placed === placed &&
+    before.horses === horses &&
+    before.ground.arena === ground.arena &&
+    before.ground.school === ground.school;
+  if (before && same) return before;
+  const laidOut = layOut(placed, ground);
+  if (!laidOut && before) return before;
+  return { placed, ground, horses, made: madeOf(placed, laidOut) };
+}
+
+function madeOf(placed: PlacedRecipe, laidOut: LaidOut | null): Made {
+  if (!laidOut) return { ok: false, id: placed.id, reason: 'The shelf is not open yet.' };
+  if (!laidOut.ok) return { ok: false, id: placed.id, reason: laidOut.reason };
+  return { ok: true, exercise: { placed, guidance: laidOut.guidance, laid: named(placed, laidOut.laid) } };
 }
 
 /** What an exercise of a plan is laid out for. */
@@ -94,23 +110,6 @@ function withoutId({ name, heightM, type, level, strides }: PlanHorse): LayoutHo
 }
 
 type Made = { ok: true; exercise: ResolvedExercise } | { ok: false; id: string; reason: string };
-
-function layOut(placed: PlacedRecipe, ground: ExerciseGround): Made {
-  const recipe = findRecipe(placed.kind);
-  if (!recipe) return { ok: false, id: placed.id, reason: `The shelf has no exercise “${placed.kind}”.` };
-  try {
-    const laid = exerciseOnSand(recipe, ground, placed);
-    if (!laid.items.every(({ at }) => Number.isFinite(at.xM) && Number.isFinite(at.yM))) throw new RangeError();
-    return { ok: true, exercise: { placed, recipe, laid: named(placed, laid) } };
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error;
-    return {
-      ok: false,
-      id: placed.id,
-      reason: `“${recipe.guidance.title}” cannot be laid out so: change what it asks.`,
-    };
-  }
-}
 
 /** Ids that no other exercise has: the exercise's own before what the recipe calls them. */
 function named(placed: PlacedRecipe, laid: LaidExercise): LaidExercise {

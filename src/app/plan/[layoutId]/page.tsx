@@ -2,7 +2,8 @@ import { listHorses } from '@/data/queries/horses';
 import { listKit } from '@/data/queries/kit';
 import { findLayout } from '@/data/queries/layouts';
 import { listOwnExercises } from '@/data/queries/ownExercises';
-import { kitCounts, planHorses } from '@/data/queries/planGround';
+import { exerciseGround, layoutCautions, layOutPlaced, reckonLayout, resolvePlan } from '@/core';
+import { kitCounts, planGround, planHorses } from '@/data/queries/planGround';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../_server/yardContext';
@@ -24,6 +25,10 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
   const { groupIds, exercises } = layout.plan;
   const named = new Set([...groupIds, ...exercises.flatMap(({ horseIds }) => horseIds ?? [])]);
   const horses = all.filter(({ id, archived }) => !archived || named.has(id));
+  const ground = planGround(layout.name, layout.arena, horses, kitCounts(kit));
+  const made = resolvePlan(layout.plan, ground).layout;
+  const cautions = layoutCautions(made, reckonLayout(made));
+  const laid = exercises.map(one => [one.id, layOutPlaced(one, exerciseGround(layout.plan, one, ground))] as const);
   return (
     <PlanEditor
       key={layout.id}
@@ -36,6 +41,7 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
       planHorses={planHorses(horses)}
       kit={kitCounts(kit)}
       own={own}
+      made={{ laid: Object.fromEntries(laid), cautions }}
     />
   );
 }

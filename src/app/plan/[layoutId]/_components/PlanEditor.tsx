@@ -36,7 +36,7 @@ import { itemsOf } from '../_state/thingsShown';
 import { useAutosave } from '../_state/useAutosave';
 import { useDraft } from '../_state/useDraft';
 import { useFreshHorses } from '../_state/useFreshHorses';
-import { usePlanEditor, type EditorGround } from '../_state/usePlanEditor';
+import { usePlanEditor, type EditorGround, type MadeOnServer } from '../_state/usePlanEditor';
 import { usePlanKeys } from '../_state/usePlanKeys';
 import { useSandView } from '../_state/useSandView';
 import { PlanBar } from './PlanBar';
@@ -63,19 +63,32 @@ type PlanEditorProps = {
   planHorses: PlanHorse[];
   kit: Kit | null;
   own: OwnExercise[];
+  made: MadeOnServer;
 };
 
 const TURN_RAD = (5 * Math.PI) / 180;
 const FINE_TURN_RAD = Math.PI / 180;
 
 /** The plan of a layout: the sand, the ribbon under it, and the reading beside it. */
-export function PlanEditor({ layoutId, name, revision, plan, arena, horses, planHorses, kit, own }: PlanEditorProps) {
+export function PlanEditor({
+  layoutId,
+  name,
+  revision,
+  plan,
+  arena,
+  horses,
+  planHorses,
+  kit,
+  own,
+  made,
+}: PlanEditorProps) {
   // The page hands the layout again when the server renders anew; the editor holds what came first.
   const [first] = useState(() => ({ name, plan }));
   const [firstRevision] = useState(revision);
+  const [firstMade] = useState(made);
   const ground = useMemo<EditorGround>(() => editorGround(arena, planHorses, kit), [arena, planHorses, kit]);
   useFreshHorses();
-  const controls = usePlanEditor(first, ground);
+  const controls = usePlanEditor(first, ground, firstMade);
   const status = useAutosave(layoutId, firstRevision, first, controls.present);
   const outdated = useDraft(layoutId, firstRevision, ground.arena, controls.put);
   const isPhone = useMediaQuery('(max-width: 36em)', false) ?? false;

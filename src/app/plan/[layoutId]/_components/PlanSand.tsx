@@ -237,11 +237,11 @@ function ViaHandle({
 }
 
 function Stands({ controls, view, textM }: { controls: PlanControls; view: SandView; textM: number }) {
-  return controls.shown.resolved.exercises.map(({ placed, laid, recipe }) => {
+  return controls.shown.resolved.exercises.map(({ placed, laid, guidance }) => {
     const { x, y } = view.toPaper(laid.stand);
     return (
       <g key={placed.id} className={classes.stand} data-stand={placed.id}>
-        <title>{`Stand here to watch ${placed.id}. ${recipe.guidance.stand}`}</title>
+        <title>{`Stand here to watch ${placed.id}. ${guidance.stand}`}</title>
         <path
           d="M0 -0.1A0.32 0.32 0 1 0 0 -0.74A0.32 0.32 0 1 0 0 -0.1M-0.45 0.75Q-0.45 0 0 0Q0.45 0 0.45 0.75Z"
           transform={`translate(${x} ${y}) scale(${textM * 0.9})`}

@@ -1,20 +1,23 @@
 'use client';
 
 import { CautionList } from '@/components/Caution/CautionList';
-import { brokenBy, offerMend, type Arena, type Caution, type LayoutHorse } from '@/core';
+import { brokenBy, type Arena, type Caution, type LayoutHorse } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import { Button, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
+import dynamic from 'next/dynamic';
 import type { LegPlace, Selection } from '../_state/selection';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './PlanEditor.module.css';
-import { ExerciseReading } from './reading/ExerciseReading';
-import { ItemReading } from './reading/ItemReading';
 import { LayoutReading } from './reading/LayoutReading';
-import { LegReading } from './reading/LegReading';
-import { ManyReading } from './reading/ManyReading';
 import readingClasses from './reading/Reading.module.css';
-import { TrackReading } from './reading/TrackReading';
+
+// What is read of a selection comes when something is selected: the page opens without it.
+const ExerciseReading = dynamic(() => import('./reading/ExerciseReading').then(m => m.ExerciseReading), { ssr: false });
+const ItemReading = dynamic(() => import('./reading/ItemReading').then(m => m.ItemReading), { ssr: false });
+const LegReading = dynamic(() => import('./reading/LegReading').then(m => m.LegReading), { ssr: false });
+const ManyReading = dynamic(() => import('./reading/ManyReading').then(m => m.ManyReading), { ssr: false });
+const TrackReading = dynamic(() => import('./reading/TrackReading').then(m => m.TrackReading), { ssr: false });
 
 type ReadingPanelProps = {
   controls: PlanControls;
@@ -83,8 +86,9 @@ function placeOf(caution: Caution | null): { items: string[]; leg: LegPlace | nu
 
 /** Mends what a caution says where the core can: one step, that undo takes back. */
 function Mend({ caution, controls }: { caution: Caution; controls: PlanControls }) {
-  const mend = () => {
+  const mend = async () => {
     const { plan, resolved } = controls.shown;
+    const { offerMend } = await import('../_state/judge');
     const edits = offerMend(resolved.layout, caution);
     if (!edits)
       return void notifications.show({
@@ -131,14 +135,14 @@ function OnTheSand({ controls, onSelect }: Pick<ReadingPanelProps, 'controls' | 
         From the shelf
       </Title>
       <div className={readingClasses.tracks}>
-        {exercises.map(({ placed, recipe }) => (
+        {exercises.map(({ placed, guidance }) => (
           <Button
             key={placed.id}
             size="compact-xs"
             variant="default"
             onClick={() => onSelect({ ids: [placed.id], leg: null })}
           >
-            {placed.id}: {recipe.guidance.title.toLowerCase()}
+            {placed.id}: {guidance.title.toLowerCase()}
           </Button>
         ))}
       </div>

@@ -1,16 +1,18 @@
 import {
   editPlan,
-  layoutCautions,
   planResolver,
   reckonLayout,
   soundPlan,
+  type Caution,
+  type LaidOut,
   type LayoutEdit,
+  type LayOut,
   type Plan,
   type PlanGround,
   type ReckonedTrack,
   type ResolvedPlan,
 } from '@/core';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Edited } from './autosaver';
 import { commit, redo, startHistory, undo } from './history';
 
@@ -23,17 +25,18 @@ export type Shown = { plan: Plan; resolved: ResolvedPlan; tracks: ReckonedTrack[
  * The layout being edited, with undo and redo over everything, its name included. While something is dragged a preview
  * stands in its place; letting go makes one step of it.
  */
-export function usePlanEditor(first: Edited, ground: EditorGround) {
+export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnServer) {
   const [history, setHistory] = useState(() => startHistory(first));
   const [preview, setPreview] = useState<Plan | null>(null);
-  const [resolve] = useState(planResolver);
+  const layOut = useLayOut(made.laid);
+  const resolve = useMemo(() => planResolver(layOut), [layOut]);
   const present = history.present;
   const plan = preview ?? present.plan;
   const shown = useMemo<Shown>(() => {
     const resolved = resolve(plan, { ...ground, name: present.name });
     return { plan, resolved, tracks: reckonLayout(resolved.layout) };
   }, [resolve, plan, ground, present.name]);
-  const cautions = useStandingCautions(shown, preview !== null);
+  const cautions = useStandingCautions(shown, preview !== null, made.cautions);
 
   const put = useCallback((next: Edited) => {
     setPreview(null);
@@ -84,10 +87,39 @@ export function usePlanEditor(first: Edited, ground: EditorGround) {
 
 export type PlanControls = ReturnType<typeof usePlanEditor>;
 
+/** What the server made of the layout for the page to open with. */
+export type MadeOnServer = { laid: Record<string, LaidOut>; cautions: Caution[] };
+
+/** Lays out exercises: at first as the server did, and by the shelf once it is there. */
+function useLayOut(laid: Record<string, LaidOut>): LayOut {
+  const [fromShelf, setFromShelf] = useState<LayOut | null>(null);
+  useEffect(() => {
+    let gone = false;
+    void import('./judge').then(({ layOutPlaced }) => {
+      if (!gone) setFromShelf(() => layOutPlaced);
+    });
+    return () => {
+      gone = true;
+    };
+  }, []);
+  return useMemo<LayOut>(() => {
+    if (fromShelf) return fromShelf;
+    return placed => laid[placed.id] ?? null;
+  }, [fromShelf, laid]);
+}
+
 /** Cautions of what stands: while something is dragged, those of before it was taken up stay. */
-function useStandingCautions(shown: Shown, isPreview: boolean) {
-  const [standing, setStanding] = useState(shown);
-  if (!isPreview && standing !== shown) setStanding(shown);
-  const judged = isPreview ? standing : shown;
-  return useMemo(() => layoutCautions(judged.resolved.layout, judged.tracks), [judged]);
+function useStandingCautions(shown: Shown, isPreview: boolean, first: Caution[]): Caution[] {
+  const [cautions, setCautions] = useState(first);
+  useEffect(() => {
+    if (isPreview) return;
+    let gone = false;
+    void import('./judge').then(({ layoutCautions }) => {
+      if (!gone) setCautions(layoutCautions(shown.resolved.layout, shown.tracks));
+    });
+    return () => {
+      gone = true;
+    };
+  }, [shown, isPreview]);
+  return cautions;
 }

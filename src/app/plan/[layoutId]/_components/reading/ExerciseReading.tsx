@@ -15,9 +15,8 @@ type ExerciseReadingProps = ThingProps & { exercise: ResolvedExercise; horses: r
 /** An exercise of the shelf: what it asks stays changeable, and what to know and watch stands under it. */
 export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingProps) {
   const { controls, arena, onSelect } = props;
-  const { placed, recipe, laid } = exercise;
+  const { placed, guidance, laid } = exercise;
   const { format } = useLengths();
-  const { guidance } = recipe;
   const locked = controls.present.plan.lockedIds.includes(placed.id);
   const put = (next: Partial<PlacedRecipe>) =>
     controls.change(plan => ({
@@ -44,7 +43,7 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
         ]}
         onChange={rein => put({ rein: rein as PlacedRecipe['rein'] })}
       />
-      {paramSpecs(recipe, placed.params).map(spec => (
+      {paramSpecs(placed.kind, placed.params).map(spec => (
         <ParamField
           key={spec.key}
           spec={spec}
@@ -85,12 +84,12 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
 }
 
 function Stages({ exercise }: { exercise: ResolvedExercise }) {
-  const { laid, recipe } = exercise;
+  const { laid, guidance } = exercise;
   return (
     <details className={classes.details}>
       <summary>
-        {laid.stages.length} {laid.stages.length === 1 ? 'stage' : 'stages'}, {recipe.guidance.repetitions.eachRein}{' '}
-        times each rein
+        {laid.stages.length} {laid.stages.length === 1 ? 'stage' : 'stages'}, {guidance.repetitions.eachRein} times each
+        rein
       </summary>
       <ol>
         {laid.stages.map(({ name, focus, seat }) => (

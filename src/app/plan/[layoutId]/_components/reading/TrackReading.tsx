@@ -106,7 +106,7 @@ function OfExercise({ controls, track }: { controls: PlanControls; track: Planne
       </Title>
       <Text size="sm" c="slate.7">
         Ridden in {track.gait.replace('-', ' ')}, as{' '}
-        {owners.map(({ recipe }) => recipe.guidance.title.toLowerCase()).join(', then ')}{' '}
+        {owners.map(({ guidance }) => guidance.title.toLowerCase()).join(', then ')}{' '}
         {owners.length === 1 ? 'has' : 'have'} it.
       </Text>
       <Button

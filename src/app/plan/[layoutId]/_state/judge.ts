@@ -1,0 +1,2 @@
+/** What judges a layout is heavy, and not needed before the page is there: it is loaded behind it. */
+export { layoutCautions, layOutPlaced, offerMend } from '@/core';

@@ -1,0 +1,204 @@
+import fc from 'fast-check';
+import type { Arena } from '../arena/arena';
+import { defaultStride } from '../horse/defaultStrides';
+import { distanceM } from '../geometry/pointM';
+import { paramFault, paramSpecs, paramsFault } from '../exercises/exerciseParams';
+import { exerciseOnSand } from '../exercises/layOutExercise';
+import type { ExerciseParam } from '../exercises/exercise';
+import { SHELF } from '../exercises/shelf';
+import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from '../layout/layout';
+import { applyEdits } from '../layout/layoutEdit';
+import { reckonItemTrack, reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import { callSheet } from './callSheet';
+import { newItem } from './newItem';
+import { planChanges } from './planChanges';
+import { snapPlace } from './snap';
+import { snapToCount } from './snapToCount';
+
+const ARENA: Arena = { widthM: 20, lengthM: 60, letters: '20x60' };
+const UP = Math.PI / 2;
+const HORSE: LayoutHorse = {
+  ...{ name: 'Twelve', heightM: 1.63, type: 'all-round', level: 'novice' },
+  strides: { 'course-canter': { shortM: 3.1, normalM: 3.6576, longM: 4.1 } },
+};
+
+const fence = (id: string, xM: number, yM: number, headingRad = UP) => newItem('vertical', id, { xM, yM }, headingRad);
+const layoutOf = (...items: Layout['items']): Layout => ({
+  ...{ name: 'line', arena: ARENA, fall: null, school: 'whole-stride', horses: [HORSE], kit: null },
+  items,
+  tracks: [
+    {
+      ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+      through: items.map(({ id }) => ({ item: id, reversed: false })),
+      legs: items.slice(1).map(() => DEFAULT_LEG),
+    },
+  ],
+});
+
+describe('drawn to', () => {
+  const others = [fence('heron', 5, 15), fence('linnet', 12, 40, UP + 0.5)];
+  const snap = (xM: number, yM: number) => snapPlace({ xM, yM }, { arena: ARENA, others, reachM: 0.3 });
+  const words = (xM: number, yM: number) => snap(xM, yM).guides.map(guide => guide.words);
+
+  test('the centre line and the letters (facts of a 20 × 60 arena: E and B at 30 m)', () => {
+    expect(snap(10.2, 30.1).at).toEqual({ xM: 10, yM: 30 });
+    expect(words(10.2, 30.1)).toEqual(['centre line', 'half line']);
+    // V and P lie 18 m up.
+    expect(snap(3.3, 17.8).at.yM).toBe(18);
+  });
+
+  test('the line of another fence, straight or slanting', () => {
+    expect(words(5.1, 22.3)).toEqual(['left quarter line']);
+    const ahead = { xM: 12 + 6 * Math.cos(UP + 0.5) + 0.1, yM: 40 + 6 * Math.sin(UP + 0.5) };
+    const slanting = snapPlace(ahead, { arena: ARENA, others, reachM: 0.3 });
+    expect(slanting.guides.map(guide => guide.words)).toEqual(['straight from linnet']);
+    const { at } = slanting;
+    expect((at.xM - 12) * Math.sin(UP + 0.5) - (at.yM - 40) * Math.cos(UP + 0.5)).toBeCloseTo(0, 9);
+  });
+
+  test('a usual circle, else the whole centimetre', () => {
+    const onRing = snapPlace({ xM: 10 + 7.15, yM: 10 + 7.15 }, { arena: ARENA, others: [], reachM: 0.3 });
+    expect(onRing.guides.map(guide => guide.words)).toEqual(['on the 20 m circle']);
+    expect(distanceM(onRing.at, { xM: 10, yM: 10 })).toBeCloseTo(10, 9);
+    expect(snap(1.2345, 26.7891)).toEqual({ at: { xM: 1.23, yM: 26.79 }, guides: [] });
+  });
+
+  test('whatever is near nothing moves by less than a centimetre, and nothing moves further than the reach', () => {
+    const metres = fc.double({ min: 0, max: 60, noNaN: true });
+    fc.assert(
+      fc.property(metres, metres, (x, yM) => {
+        const from = { xM: x / 3, yM };
+        const { at, guides } = snapPlace(from, { arena: ARENA, others, reachM: 0.3 });
+        expect(distanceM(from, at)).toBeLessThanOrEqual(guides.length === 0 ? 0.0072 : 0.3 * Math.SQRT2 + 1e-9);
+      }),
+    );
+  });
+
+  test('a fence is drawn to a whole count of strides: 72 ft is five of 12 (common practice, no source)', () => {
+    const line = layoutOf(fence('heron', 5, 15), fence('willow', 5, 15 + 21.8));
+    const snapped = snapToCount(line, 'willow', HORSE, 0.3);
+    expect(snapped?.words).toBe('easy five for Twelve');
+    const after = applyEdits(line, snapped!.edits);
+    expect(reckonItemTrack(after, after.tracks[0] as ItemTrack).legs[0]!.groundM).toBeCloseTo(72 * 0.3048, 5);
+    expect(snapToCount(layoutOf(fence('heron', 5, 15), fence('willow', 5, 35)), 'willow', HORSE, 0.3)).toBeNull();
+  });
+});
+
+describe('the call sheet', () => {
+  test('says each fence, the side it is ridden from, and the way on', () => {
+    const layout = layoutOf(fence('heron', 5, 15), fence('willow', 5, 33.5), fence('plover', 15, 45, -UP));
+    const track = layout.tracks[0] as ItemTrack;
+    const asked: ItemTrack = {
+      ...track,
+      through: track.through.map((stop, index) => ({ ...stop, reversed: index === 1 })),
+      legs: [{ ...DEFAULT_LEG, asked: 4 }, DEFAULT_LEG],
+    };
+    const straight: Layout = { ...layout, tracks: [track] };
+    const lines = callSheet(straight, track, reckonLayout(straight)[0] as ReckonedItemTrack);
+    expect(lines[0]).toMatchObject({ number: 1, item: 'heron', what: 'vertical', fromBehind: false });
+    expect(lines[0]!.next).toMatchObject({ turn: 'straight', trackM: expect.closeTo(18.5, 9), asked: null });
+    expect(lines[1]!.next).toMatchObject({ turn: 'right' });
+    expect(lines[2]!.next).toBeNull();
+    const turned: Layout = { ...layout, tracks: [asked] };
+    const called = callSheet(turned, asked, reckonLayout(turned)[0] as ReckonedItemTrack);
+    expect(called[1]!.fromBehind).toBe(true);
+    expect(called[0]!.next!.asked).toBe('four');
+  });
+});
+
+describe('what changed', () => {
+  const before = layoutOf(fence('heron', 5, 15), fence('willow', 5, 33.5));
+  const changes = (after: Layout) =>
+    planChanges(before, after).map(({ what, movedM }) => (movedM === null ? what : `${what} ${movedM.toFixed(2)}`));
+
+  test('is told by name and by how much', () => {
+    expect(changes(before)).toEqual([]);
+    const [heron, willow] = before.items;
+    const moved = { ...willow!, at: { xM: 5, yM: 34 } };
+    expect(changes({ ...before, items: [heron!, moved] })).toEqual(['willow moved 0.50']);
+    expect(changes({ ...before, items: [heron!], tracks: [] })).toEqual(['willow taken away', 'line taken away']);
+    expect(changes({ ...before, items: [...before.items, newItem('cone', 'cone 1', { xM: 1, yM: 1 }, 0)] })).toEqual([
+      'cone 1 added',
+    ]);
+    const higher = heron?.kind === 'fence' ? { ...heron, heightM: 0.9, headingRad: 0 } : heron!;
+    expect(changes({ ...before, items: [higher, willow!] })).toEqual(['heron turned', 'heron built anew']);
+    expect(changes({ ...before, name: 'other', horses: [] })).toEqual([
+      'called “other”, before “line”',
+      'for nobody, before for Twelve',
+    ]);
+  });
+});
+
+describe('parameters of exercises', () => {
+  const ground = {
+    arena: ARENA,
+    school: 'whole-stride' as const,
+    horses: [{ ...HORSE, strides: { 'trot-poles': defaultStride('trot-poles', 1.6, 'all-round')! } }],
+  };
+
+  test.each(SHELF.map(recipe => [recipe.kind, recipe] as const))(
+    '%s: what may be asked has a name, and what the shelf wishes is allowed',
+    (_, recipe) => {
+      for (const wish of recipe.wishes(ground)) {
+        expect(paramsFault(recipe, wish, wish)).toBeNull();
+        const named = paramSpecs(recipe.kind, wish).map(({ key }) => key);
+        const own = Object.keys(wish).filter(key => !named.includes(key));
+        // What is not asked is what the recipe is made of.
+        expect(own.every(key => key === 'gait' || key === 'form')).toBe(true);
+      }
+    },
+  );
+
+  test('whatever is allowed is laid out without a number that is none, or is refused as impossible', () => {
+    const valueFor = (spec: ReturnType<typeof paramSpecs>[number], share: number): ExerciseParam => {
+      const between = (min: number, max: number) => min + share * (max - min);
+      switch (spec.kind) {
+        case 'count':
+          return Math.round(between(spec.min, spec.max));
+        case 'length':
+          return between(spec.minM, spec.maxM);
+        case 'degrees':
+        case 'share':
+          return between(spec.min, spec.max);
+        case 'choice':
+          return spec.options[Math.floor(share * 0.999 * spec.options.length)]!;
+        case 'flag':
+          return share > 0.5;
+        case 'list':
+          return [spec.options[Math.floor(share * 0.999 * spec.options.length)]!, spec.options[0]!];
+      }
+    };
+    const share = fc.double({ min: 0, max: 1, noNaN: true });
+    fc.assert(
+      fc.property(fc.constantFrom(...SHELF), share, share, (recipe, first, second) => {
+        const wish = recipe.wishes(ground)[0]!;
+        const specs = paramSpecs(recipe.kind, wish);
+        const params = Object.fromEntries(
+          specs.map((spec, index) => [spec.key, valueFor(spec, index % 2 ? first : second)]),
+        );
+        for (const spec of specs) expect(paramFault(spec, params[spec.key]!)).toBeNull();
+        try {
+          const laid = exerciseOnSand(recipe, ground, { rein: 'right', params, place: recipe.place(ground, wish) });
+          for (const { at } of laid.items) expect(Number.isFinite(at.xM + at.yM)).toBe(true);
+        } catch (error) {
+          expect(error).toBeInstanceOf(RangeError);
+        }
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  test.each([
+    ['poles', 0],
+    ['poles', 2.5],
+    ['poles', 'four'],
+    ['spacingM', 0.1],
+    ['raised', ['up']],
+    ['gait', 'canter'],
+    ['glue', 1],
+  ] as const)('%s = %s is refused', (key, value) => {
+    const recipe = SHELF.find(({ kind }) => kind === 'trot-poles')!;
+    const usual = recipe.wishes(ground)[0]!;
+    expect(paramsFault(recipe, usual, { [key]: value })).toContain(key);
+  });
+});

@@ -15,6 +15,7 @@ import {
   type RiddenEnd,
 } from '@/core';
 import { svgPathProperties } from 'svg-path-properties';
+import { benchDrag } from './dragBench';
 
 const FENCES = 15;
 const HORSES = 12;
@@ -109,3 +110,14 @@ const ownUs = medianUs(round => bend(6 + (round % 50) * 0.1).lengthM, 200, 50);
 const peerUs = medianUs(round => new svgPathProperties(paths[round % 50]!).getTotalLength(), 200, 50);
 const ratio = peerUs / ownUs;
 report('a closed-form length against svg-path-properties', `${ratio.toFixed(0)} times faster`, '20 times', ratio >= 20);
+
+/** Needs the built application (npm run build) and Chromium. */
+void benchDrag().then(drag => {
+  report(
+    'a drag with 60 items and 12 horses: work in a frame, 95th percentile',
+    `${drag.workMs.toFixed(1)} ms (median ${drag.workMedianMs.toFixed(1)} ms, ${drag.frames} frames)`,
+    '8 ms',
+    drag.workMs <= 8,
+  );
+  report('the same: from frame to frame', `${drag.intervalMs.toFixed(1)} ms`, '20 ms', drag.intervalMs <= 20);
+});

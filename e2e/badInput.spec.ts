@@ -62,12 +62,11 @@ test('a horse saved untouched does not drift by rounding', async ({ demoYard, st
 test('every field of the plan says what is wrong and changes nothing', async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/plan`);
   await page.getByRole('button', { name: 'New layout' }).click();
-  await page.getByLabel('Poles', { exact: true }).fill('13');
-  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await page.getByRole('button', { name: 'Rake the sand' }).click();
   await expect(page.getByText('Give the layout a name.')).toBeVisible();
-  await expect(page.getByText('A row has 1 to 12 poles.')).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
   await page.getByRole('link', { name: /Three canter poles/ }).click();
+  await page.locator('[data-item$=" p1"]').click();
 
   const refuse = async (label: string, typed: string, sentence: string) => {
     const field = page.getByLabel(label, { exact: true });
@@ -77,13 +76,24 @@ test('every field of the plan says what is wrong and changes nothing', async ({ 
     await expect(field).toHaveValue(typed);
     await field.press('Escape');
   };
-  await refuse('Poles', 'twelve', 'A row has 1 to 12 poles.');
+  await refuse('Poles', 'twelve', 'Type a number.');
+  await refuse('Poles', '13', 'Poles is a whole number from 1 to 12.');
   await refuse('Pole length', '20 m', 'Pole length is 1.00 m to 5.00 m.');
-  await refuse('Spacing, pole to pole', '', 'Type a length');
-  await refuse('From near short side', '99', 'From near short side is 0.00 m to 60.00 m.');
+  await refuse('Spacing, pole to pole', '40 m', 'Spacing, pole to pole is 0.40 m to 5.00 m, or nothing');
+  await refuse('From near short side', '99', 'From near short side is −5.00 m to 65.00 m.');
   await refuse('Ridden towards, degrees', 'north', 'Type a direction in degrees, such as 90.');
   await refuse('Height of the blocks', '2 m', 'Height of the blocks is 0.02 m to 0.50 m.');
   await refuse('Name of the layout', '', 'Give the layout a name.');
+  await page.getByRole('button', { name: 'Break apart', exact: true }).click();
+  await page.getByRole('button', { name: /^From .* p1 to .* p2/ }).click();
+  await refuse('Asked strides', 'a few', 'Type how many strides: a whole number from 0 to 99, or nothing.');
+  await page.locator('[data-item$=" p2"]').click();
+  await page.getByLabel('Called', { exact: true }).fill('');
+  await page.getByLabel('Called', { exact: true }).press('Enter');
+  await expect(page.getByText('Give it a name to call it by.')).toBeVisible();
+  await page.getByLabel('Called', { exact: true }).fill('sorrel p1');
+  await page.getByLabel('Called', { exact: true }).press('Enter');
+  await expect(page.getByText('Something else is called “sorrel p1” already.')).toBeVisible();
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
 });
 

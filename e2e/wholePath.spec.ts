@@ -1,4 +1,5 @@
 import { choose, expect, test } from './support/fixtures';
+import { drawnAt, fromShelf, newLayout, saved, type } from './support/sand';
 
 test('from an empty yard to the next spacing: horse, arena, row, set, ride, review', async ({
   emptyYard,
@@ -53,57 +54,46 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
   await expect(page.getByText('Lou and Pepper')).toBeVisible();
 
   // A row of four trot poles for Pepper.
-  await page.getByRole('link', { name: 'Plan' }).click();
-  await page.getByRole('button', { name: 'New layout' }).click();
-  await page.getByLabel('Name').fill('Four for rhythm');
-  await choose(page, 'Set for', 'Pepper');
-  await page.getByRole('button', { name: 'Lay it out' }).click();
-  await expect(page.getByLabel('Name of the layout')).toHaveValue('Four for rhythm');
-  await expect(page.getByLabel('Spacing, pole to pole')).toHaveValue('1.37 m');
-  const poleAlong = (index: number) => page.locator('[data-pole]').nth(index).getAttribute('data-y-m').then(Number);
+  await newLayout(page, emptyYard.url, 'Four for rhythm', 'Home school', ['Pepper']);
+  await fromShelf(page, 'A row of trot poles');
+  await type(page, 'Poles', '4');
+  await expect(page.getByLabel('Spacing, pole to pole')).toHaveValue('as the horses step');
+  const poleAt = async (index: number) => (await drawnAt(page.locator('[data-kind="pole"]').nth(index))).yM;
   // Four poles 1.37 m apart about the middle of 40 m: the first at 20 − 1.5 × 1.37.
-  expect(await poleAlong(0)).toBeCloseTo(17.945, 3);
+  await expect.poll(() => poleAt(0)).toBeCloseTo(17.945, 3);
+  expect((await poleAt(1)) - (await poleAt(0))).toBeCloseTo(1.37, 3);
 
-  // Another horse, and the poles move: 20 − 1.5 × 1.1176.
-  await choose(page, 'Set for', 'Minnow');
-  await expect.poll(() => poleAlong(0)).toBeCloseTo(18.3236, 3);
+  // Another horse, and the poles move: 1.1176 m apart.
+  await page.getByRole('button', { name: /^Horses/ }).click();
+  await page.getByRole('checkbox', { name: 'Minnow' }).check();
+  await page.getByRole('checkbox', { name: 'Pepper' }).uncheck();
+  await page.keyboard.press('Escape');
+  await expect.poll(async () => (await poleAt(1)) - (await poleAt(0))).toBeCloseTo(1.1176, 3);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect.poll(() => poleAlong(0)).toBeCloseTo(17.945, 3);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(async () => (await poleAt(1)) - (await poleAt(0))).toBeCloseTo(1.37, 3);
 
-  // Dragged along the arena by hand, and kept inside when dragged off it.
-  const row = page.getByTestId('row');
-  const box = (await row.boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width / 2 - 120, box.y + box.height / 2 + 40, { steps: 5 });
-  await page.mouse.move(box.x - 900, box.y + box.height / 2, { steps: 5 });
-  await page.mouse.up();
-  // Half a pole's thickness of 10 cm from the short side.
-  await expect.poll(() => poleAlong(0)).toBeCloseTo(0.05, 3);
-
-  // Put by numbers: 10 m up, 5 m from the long side; one pole raised.
-  await page.getByLabel('From A short side').fill('10');
-  await page.getByLabel('From A short side').press('Enter');
-  await page.getByLabel('From E long side').fill('500 cm');
-  await page.getByLabel('From E long side').press('Enter');
-  await page.getByRole('radiogroup', { name: 'Pole 2' }).getByText('Left').click();
-  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  // Put by numbers: the first pole 10 m up, 5 m from the long side; one pole raised.
+  await page.locator('[data-item$=" p1"]').click();
+  await type(page, 'From A short side', '10');
+  await type(page, 'From E long side', '500 cm');
+  await choose(page, 'Pole 2', '2 left');
+  await expect(saved(page)).toBeVisible();
 
   // Saved by itself.
   await page.reload();
-  await expect(page.getByLabel('From E long side')).toHaveValue('5.00 m');
-  await expect.poll(() => poleAlong(0)).toBeCloseTo(7.945, 3);
+  await expect.poll(() => poleAt(0)).toBeCloseTo(10, 3);
 
   // Set: from two walls, in metres and in Greta's steps of 0.9 m.
   await page.getByRole('link', { name: 'Set it out' }).click();
-  await expect(page.getByText('1 block of 0.15 m')).toBeVisible();
-  const first = page.getByRole('row').filter({ hasText: 'first pole' });
-  // Poles 3 m long across a line 5 m in: ends at 3.5 and 6.5 m; 7.945 m up is 9 steps less 15.5 cm.
+  await expect(page.getByText('1 block')).toBeVisible();
+  const first = page.getByRole('row').filter({ hasText: 'first piece' });
+  // Poles 3 m long across a line 5 m in: ends at 3.5 and 6.5 m; 10 m up is 11 steps and 10 cm.
   await expect(first).toContainText('3.50 m');
   await expect(first).toContainText('4 steps, back 10 cm');
   await expect(first).toContainText('6.50 m');
-  await expect(first).toContainText('7.9');
-  await expect(first).toContainText('9 steps, back 1');
+  await expect(first).toContainText('10.00 m');
+  await expect(first).toContainText('11 steps');
   const pdf = await page.pdf({ preferCSSPageSize: true });
   expect(pageCount(pdf)).toBe(1);
 
@@ -134,8 +124,7 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
   await expect(passes.nth(1)).toContainText('looked at the wings');
   await expect(passes.nth(2)).toContainText('right');
   await page.getByRole('button', { name: 'Set the row to 1.27 m' }).click();
-  await expect(page.getByLabel('Spacing, pole to pole')).toHaveValue('1.27 m');
-  await expect(page.getByText(/Set by hand, −10 cm/)).toBeVisible();
+  await expect.poll(async () => (await poleAt(1)) - (await poleAt(0))).toBeCloseTo(1.27, 3);
 });
 
 /** Pages of a PDF, counted by the page objects that Chromium writes. */

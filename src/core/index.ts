@@ -187,6 +187,7 @@ export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
   distanceCaseOf,
   laneStride,
+  layoutReckoner,
   layoutStride,
   reckonLayout,
   settingAt,

@@ -1,6 +1,5 @@
-import type { Chain } from '@/core';
-import { poseAt } from '@/core';
-import { drawn, paperDegrees, type SandView } from './sandView';
+import { poseAt, type Chain, type Pose } from '@/core';
+import { drawn, type SandView } from './sandView';
 
 /** A chain as an SVG path, arcs as true arcs: exact at any size. */
 export function chainPath(view: SandView, chain: Chain): string {
@@ -38,19 +37,14 @@ function chainSteps(view: SandView, chain: Chain): string {
   return steps;
 }
 
-export type WayMark = { x: number; y: number; degrees: number };
-
-/** Marks along chains, every so many metres, that say which way they are ridden. */
-export function wayMarks(view: SandView, chains: readonly Chain[], everyM: number): WayMark[] {
-  const marks: WayMark[] = [];
+/** Poses along chains, every so many metres, at which to say which way they are ridden. */
+export function wayPoses(chains: readonly Chain[], everyM: number): Pose[] {
+  const poses: Pose[] = [];
   let nextM = everyM / 2;
   let beforeM = 0;
   for (const chain of chains) {
-    for (; nextM < beforeM + chain.lengthM; nextM += everyM) {
-      const pose = poseAt(chain, nextM - beforeM);
-      marks.push({ ...view.toPaper(pose.at), degrees: paperDegrees(view, pose.headingRad) });
-    }
+    for (; nextM < beforeM + chain.lengthM; nextM += everyM) poses.push(poseAt(chain, nextM - beforeM));
     beforeM += chain.lengthM;
   }
-  return marks;
+  return poses;
 }

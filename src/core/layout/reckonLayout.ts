@@ -57,10 +57,40 @@ const USUAL_STRIDE_M = 3.66;
  * @throws {RangeError} a layout that names items it does not have: the layout file refuses those first
  */
 export function reckonLayout(layout: Layout): ReckonedTrack[] {
-  return layout.tracks.map(track =>
-    track.kind === 'items' ? reckonItemTrack(layout, track) : reckonFigureTrack(layout, track),
-  );
+  return layoutReckoner()(layout);
 }
+
+/**
+ * Reckons layouts one after the other, and remembers the legs and sessions of the last: what was not touched comes back as
+ * the very same object, so that moving one fence reckons two legs anew. The numbers are the same with and without it.
+ */
+export function layoutReckoner(): (layout: Layout) => ReckonedTrack[] {
+  let known = new Map<string, Remembered>();
+  return layout => {
+    const next: typeof known = new Map();
+    const remember: Remember = (key, inputs, reckon) => {
+      const before = known.get(key);
+      const same = before?.inputs.length === inputs.length && before.inputs.every((input, i) => input === inputs[i]);
+      const entry = same ? before : { inputs, value: reckon() };
+      next.set(key, entry);
+      return entry.value as ReturnType<typeof reckon>;
+    };
+    const tracks = layout.tracks.map(track =>
+      track.kind === 'items'
+        ? reckonItemTrack(layout, track, remember)
+        : remember(`${track.id} session`, [layout.arena, track.gait, ...track.figures], () =>
+            reckonFigureTrack(layout, track),
+          ),
+    );
+    known = next;
+    return tracks;
+  };
+}
+
+type Remembered = { inputs: readonly unknown[]; value: unknown };
+type Remember = <Value>(key: string, inputs: readonly unknown[], reckon: () => Value) => Value;
+
+const reckonAnew: Remember = (_, __, reckon) => reckon();
 
 function reckonFigureTrack({ arena }: Layout, { id, figures, gait }: FigureTrack): ReckonedFigureTrack {
   const session = rideSession(arena, figures, gait);
@@ -76,16 +106,19 @@ function reckonFigureTrack({ arena }: Layout, { id, figures, gait }: FigureTrack
 }
 
 /** A track over items with every leg and every horse's reading of it. */
-export function reckonItemTrack(layout: Layout, track: ItemTrack): ReckonedItemTrack {
+export function reckonItemTrack(layout: Layout, track: ItemTrack, remember: Remember = reckonAnew): ReckonedItemTrack {
   const ends = track.through.map(({ item, reversed }) => ({ item: riddenItem(layout, item), reversed }));
   const ground: LegGround = {
     arena: layout.arena,
     smallestRadiusM: gaitRadiusM(track.gait),
     strideM: longestStrideM(layout.horses, track.gait),
   };
-  const legs = track.legs.map((leg, index) =>
-    reckonLeg(layout, track.gait, ends[index]!, ends[index + 1]!, leg, ground),
-  );
+  const { arena, horses, school } = layout;
+  const legs = track.legs.map((leg, index) => {
+    const [from, to] = [ends[index]!, ends[index + 1]!];
+    const inputs = [from.item, from.reversed, to.item, to.reversed, leg, track.gait, arena, horses, school];
+    return remember(`${track.id} ${index}`, inputs, () => reckonLeg(layout, track.gait, from, to, leg, ground));
+  });
   const radii = legs.flatMap(leg => (leg.smallestRadiusM === null ? [] : [leg.smallestRadiusM]));
   const isFence = (id: string) => layout.items.some(item => item.id === id && item.kind === 'fence');
   const order = track.through.map(({ item }) => item);

@@ -59,9 +59,15 @@ type Entry = { placed: PlacedRecipe; ground: ExerciseGround; horses: string; mad
  */
 export function planResolver(layOut: LayOut): (plan: Plan, ground: PlanGround) => ResolvedPlan {
   let known = new Map<string, Entry>();
+  let lastGroup: { ids: Plan['groupIds']; of: readonly PlanHorse[]; group: PlanHorse[]; horses: LayoutHorse[] } | null =
+    null;
   return (plan, ground) => {
     const next: typeof known = new Map();
-    const group = groupOf(plan, ground.horses);
+    if (lastGroup?.ids !== plan.groupIds || lastGroup.of !== ground.horses) {
+      const found = groupOf(plan, ground.horses);
+      lastGroup = { ids: plan.groupIds, of: ground.horses, group: found, horses: found.map(withoutId) };
+    }
+    const { group, horses } = lastGroup;
     const made = plan.exercises.map(placed => {
       const on = exerciseGround(plan, placed, ground, group);
       const before = known.get(placed.id);
@@ -70,7 +76,7 @@ export function planResolver(layOut: LayOut): (plan: Plan, ground: PlanGround) =
       return entry.made;
     });
     known = next;
-    return assembled(plan, ground, group, made);
+    return assembled(plan, ground, horses, made);
   };
 }
 
@@ -139,7 +145,7 @@ function named(placed: PlacedRecipe, laid: LaidExercise): LaidExercise {
   };
 }
 
-function assembled(plan: Plan, ground: PlanGround, group: readonly PlanHorse[], made: readonly Made[]): ResolvedPlan {
+function assembled(plan: Plan, ground: PlanGround, horses: LayoutHorse[], made: readonly Made[]): ResolvedPlan {
   const exercises = made.flatMap(one => (one.ok ? [one.exercise] : []));
   const items = [...plan.items, ...exercises.flatMap(({ laid }) => laid.items)];
   const tracks = [...plan.tracks.flatMap(track => present(track, items)), ...exerciseTracks(exercises)];
@@ -148,7 +154,7 @@ function assembled(plan: Plan, ground: PlanGround, group: readonly PlanHorse[], 
     for (const { id } of [...laid.items, ...(placed.session === null ? laid.tracks : [])]) ownerOf.set(id, placed.id);
   const { name, arena, fall, kit } = ground;
   return {
-    layout: { name, arena, fall, kit, school: plan.school, items, tracks, horses: group.map(withoutId) },
+    layout: { name, arena, fall, kit, school: plan.school, items, tracks, horses },
     exercises,
     ownerOf,
     faults: made.flatMap(one => (one.ok ? [] : [{ id: one.id, reason: one.reason }])),
@@ -173,12 +179,20 @@ function exerciseTracks(exercises: readonly ResolvedExercise[]): PlannedTrack[] 
       const begun = session === null ? undefined : tracks.find(({ id }) => id === session);
       if (begun?.kind === 'figures' && track.kind === 'figures') begun.figures.push(...ownGait(track));
       else if (session !== null && track.kind === 'figures')
-        tracks.push({ ...track, id: session, figures: ownGait(track) });
+        tracks.push({ ...track, id: session, figures: [...ownGait(track)] });
       else tracks.push(track);
     }
   return tracks;
 }
 
-function ownGait({ figures, gait }: FigureTrack): FigureTrack['figures'] {
-  return figures.map(planned => ({ ...planned, gait: planned.gait ?? gait }));
+/** Remembered by track, so that a session of the same figures is the same session. */
+const gaited = new WeakMap<FigureTrack, FigureTrack['figures']>();
+
+/** The figures of a track, each with the gait it is ridden in: the session may be in another. */
+function ownGait(track: FigureTrack): FigureTrack['figures'] {
+  const known = gaited.get(track);
+  if (known) return known;
+  const figures = track.figures.map(planned => ({ ...planned, gait: planned.gait ?? track.gait }));
+  gaited.set(track, figures);
+  return figures;
 }

@@ -44,6 +44,7 @@ export function NewLayout({ arenas, horses }: NewLayoutProps) {
           <TextInput label="Name" placeholder="Bend of four, Thursday" data-autofocus {...form.getInputProps('name')} />
           <Select label="Arena" data={options(arenas)} {...form.getInputProps('arenaId')} />
           <MultiSelect
+            searchable
             label="Horses of the lesson"
             description="Distances are reckoned for each of them; change them whenever you like"
             data={options(horses)}

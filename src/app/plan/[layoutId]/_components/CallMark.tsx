@@ -1,17 +1,9 @@
 import { countInWords, shownCount, type HorseReading, type StrideWord } from '@/core';
-import { memo } from 'react';
 import classes from './Ribbon.module.css';
 
-type CallMarkProps = {
-  reading: HorseReading;
-  xPx: number;
-  yPx: number;
-  widthPx: number;
-  hasRoom: boolean;
-  title: string;
-};
+/** What one horse makes of a leg. `step`: how far from easy, cool (tight) below zero and warm (far) above; null for none. */
+export type CallRow = { name: string; words: string; step: number | null; yPx: number };
 
-/** How far from easy, cool (tight) below zero and warm (far) above. */
 const STEPS_FROM_EASY: Record<StrideWord, number> = {
   'too tight': -3,
   short: -2,
@@ -23,27 +15,62 @@ const STEPS_FROM_EASY: Record<StrideWord, number> = {
 };
 
 const LETTER_PX = 6.1;
+/** Below this there is no room for words: the count alone is written. */
+const WORDS_PX = 66;
 
-/** The call of a leg in words, then its mark: bars that close in where it is tight and stand off where it is far. */
-export const CallMark = memo(function CallMark({ reading, xPx, yPx, widthPx, hasRoom, title }: CallMarkProps) {
-  const word = wordOf(reading);
-  const step = word === null ? null : STEPS_FROM_EASY[word];
-  const words = hasRoom ? fitting(reading, widthPx) : shortWords(reading);
-  const markPx = xPx - (words.length * LETTER_PX) / 2 - 8;
+/** The calls of a leg in words, each with its mark: bars that close in where it is tight and stand off where it is far. */
+export function CallMarks({ rows, xPx }: { rows: readonly CallRow[]; xPx: number }) {
+  const steps = [...new Set(rows.map(({ step }) => step))];
   return (
-    <g className={classes.call} data-step={step ?? undefined}>
-      <title>{title}</title>
-      {hasRoom && step !== null && (
-        <path d={`M${markPx - 3 + step * 0.9} ${yPx - 5}v10M${markPx + 3 - step * 0.9} ${yPx - 5}v10`} />
-      )}
-      <text x={hasRoom ? xPx + 4 : xPx} y={yPx} dy="0.35em">
-        {words}
+    <>
+      {steps.map(step => (
+        <path
+          key={step}
+          d={rows.flatMap(row => (row.step === step && hasMark(row) ? barsOf(row, xPx) : [])).join('')}
+          className={classes.bars}
+          data-step={step ?? undefined}
+        />
+      ))}
+      <text className={classes.calls}>
+        {rows.map(row => (
+          <tspan
+            key={row.name}
+            x={hasMark(row) ? xPx + 4 : xPx}
+            y={row.yPx + BASELINE_PX}
+            className={classes.call}
+            data-step={row.step ?? undefined}
+            data-call={row.name}
+          >
+            {row.words}
+          </tspan>
+        ))}
       </text>
-    </g>
+    </>
   );
-});
+}
 
-/** The word for the count that is asked, or for the one the call is about; null where none is in reach. */
+/** From the middle of a row to the line its words stand on. */
+const BASELINE_PX = 4;
+
+/** A count alone has no room for a mark. */
+function hasMark({ words, step }: CallRow): boolean {
+  return step !== null && /[a-z]/.test(words);
+}
+
+function barsOf({ words, step, yPx }: CallRow, xPx: number): string {
+  const markPx = xPx - (words.length * LETTER_PX) / 2 - 8;
+  const apartPx = 3 + (step ?? 0) * 0.9;
+  return `M${markPx - apartPx} ${yPx - 5}v10M${markPx + apartPx} ${yPx - 5}v10`;
+}
+
+/** What is written of a reading in so much room. */
+export function callWords(reading: HorseReading, widthPx: number): { words: string; step: number | null } {
+  const word = wordOf(reading);
+  const words = widthPx > WORDS_PX ? fitting(reading, widthPx) : shortWords(reading);
+  return { words, step: word === null ? null : STEPS_FROM_EASY[word] };
+}
+
+/** The word for the count that is asked, or for the one nearest to even; null where none is in reach. */
 function wordOf({ asked, options }: HorseReading): StrideWord | null {
   if (asked) return asked.word;
   const nearest = [...options].sort((a, b) => Math.abs(Math.log(a.q)) - Math.abs(Math.log(b.q)))[0];

@@ -34,7 +34,7 @@ export default function KeepOnShelf({ items, tracks, onClose }: KeepOnShelfProps
       }}
     >
       <TextInput label="Called" data-autofocus {...form.getInputProps('title')} />
-      <MultiSelect label="For" data={[...PURPOSES]} {...form.getInputProps('purposes')} />
+      <MultiSelect searchable label="For" data={[...PURPOSES]} {...form.getInputProps('purposes')} />
       <Select label="Level" data={[...HORSE_LEVELS]} {...form.getInputProps('level')} />
     </FormModal>
   );

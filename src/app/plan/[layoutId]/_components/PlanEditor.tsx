@@ -179,7 +179,6 @@ export function PlanEditor({
     remove: () => {
       if (riding !== null) return controls.change(current => dropLastStop(current, riding));
       controls.change(current => removeThings(current, selectedIds));
-      setSelected(NOTHING_SELECTED);
     },
     letters: {
       a: () => setSelected({ ids: things, leg: null }),

@@ -1,7 +1,7 @@
 'use client';
 
 import { ItemDrawing } from '@/components/Sand/ItemDrawing';
-import { Sand, sandTextM } from '@/components/Sand/Sand';
+import { Sand, sandTextM, type PaperBox } from '@/components/Sand/Sand';
 import { paperDegrees, type SandView } from '@/components/Sand/sandView';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
@@ -13,10 +13,11 @@ import {
   type Item,
   type LayoutHorse,
   type PointM,
+  type ResolvedExercise,
 } from '@/core';
 import type { ArenaMarks } from '@/files/arenaMarks';
-import { memo, useCallback, useMemo, useRef, type FocusEvent, type KeyboardEvent } from 'react';
-import type { LegPlace, Selection } from '../_state/selection';
+import { memo, useMemo, useRef, type FocusEvent, type KeyboardEvent, type RefObject } from 'react';
+import { selectThing, type LegPlace, type Selection } from '../_state/selection';
 import { itemLabels, itemsOf, orderNumbers, thingOf } from '../_state/thingsShown';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { useSandGestures } from '../_state/useSandGestures';
@@ -54,77 +55,109 @@ export function PlanSand(props: PlanSandProps) {
   const { layout } = resolved;
   const { format } = useLengths();
   const svg = useRef<SVGSVGElement>(null);
+  const ground = useRef<HTMLDivElement>(null);
   const { view, box, share } = sand;
   const textM = sandTextM(arena) * share;
   const { drag, marquee } = useSandGestures({
-    ...{ svg, arena, controls, window: sand, selection, horse, riding, onSelect, centreOf },
+    ...{ svg, ground, arena, controls, window: sand, selection, horse, riding, onSelect, centreOf },
     onRide: (item, from) => onRide(item, from, false),
   });
   const labels = useMemo(
     () => itemLabels(resolved, tracks, horse?.name ?? null, format),
     [resolved, tracks, horse?.name, format],
   );
-  const onKey = useCallback(
-    (event: KeyboardEvent<SVGSVGElement>) => {
-      const item = (event.target as Element).closest<SVGElement>('[data-item]')?.dataset.item;
-      if (item === undefined || (event.key !== 'Enter' && event.key !== ' ')) return;
-      event.preventDefault();
-      event.stopPropagation();
-      if (riding) return onRide(item, null, event.shiftKey);
-      const thing = thingOf(controls.shown.resolved, item);
-      const together = event.shiftKey && !selection.ids.includes(thing);
-      onSelect({ ids: together ? [...selection.ids, thing] : [thing], leg: null });
-    },
-    [controls.shown.resolved, onRide, onSelect, riding, selection.ids],
-  );
+  const onKey = (event: KeyboardEvent) => {
+    const item = (event.target as Element).closest<SVGElement>('[data-item]')?.dataset.item;
+    if (item === undefined || (event.key !== 'Enter' && event.key !== ' ')) return;
+    event.preventDefault();
+    event.stopPropagation();
+    if (riding) return onRide(item, null, event.shiftKey);
+    onSelect(selectThing(selection, thingOf(resolved, item), event.shiftKey));
+  };
   const pointAt = (event: { target: EventTarget }) =>
     onPoint((event.target as Element).closest<SVGElement>('[data-item]')?.dataset.item ?? null);
   const selected = itemsOf(resolved, selection.ids);
   const chosen = layout.tracks.find(({ id }) => id === chosenTrack);
   const numbers = chosen?.kind === 'items' ? orderNumbers(chosen.through) : null;
+  const still = stillParts(controls);
+  const viewBox = `${box.x} ${box.y} ${box.width} ${box.height}`;
+  const trackLayer = { layout, tracks, chosenTrack, horse, view, textM, marked: selection.leg ?? marked.leg };
+  const sandItem = (item: Item) => (
+    <SandItem
+      key={item.id}
+      item={item}
+      view={view}
+      textM={textM}
+      label={labels.get(item.id) ?? item.id}
+      number={numbers?.get(item.id) ?? null}
+      selected={selected.includes(item)}
+      locked={controls.present.plan.lockedIds.includes(thingOf(resolved, item.id))}
+    />
+  );
   return (
     <div
+      ref={ground}
+      role="group"
+      aria-label="The sand"
       className={classes.ground}
       data-riding={riding || undefined}
       onPointerOver={pointAt}
       onPointerLeave={() => onPoint(null)}
       onFocus={(event: FocusEvent) => pointAt(event)}
+      onKeyDown={onKey}
       onContextMenu={event => event.preventDefault()}
     >
-      {/* Keys on items come up to here: one listener for all of them. */}
-      <div className={classes.keys} onKeyDown={event => onKey(event as unknown as KeyboardEvent<SVGSVGElement>)}>
-        <Sand arena={arena} view={view} ref={svg} label="The sand" className={classes.board} box={box} textM={textM}>
-          <GroundMarks marks={marks} view={view} textM={textM} />
-          <TrackLayer {...{ layout, tracks, chosenTrack, horse, view, textM }} marked={selection.leg ?? marked.leg} />
-          <Stands controls={controls} view={view} textM={textM} />
-          <Outlines items={layout.items.filter(({ id }) => marked.items.includes(id))} view={view} kind="marked" />
-          <Outlines items={selected} view={view} kind="selected" />
-          {layout.items.map(item => (
-            <SandItem
-              key={item.id}
-              item={item}
-              view={view}
-              textM={textM}
-              label={labels.get(item.id) ?? item.id}
-              number={numbers?.get(item.id) ?? null}
-              selected={selected.includes(item)}
-              locked={controls.present.plan.lockedIds.includes(thingOf(resolved, item.id))}
-            />
-          ))}
-          <Knob at={centreOf(selection.ids)} items={selected} view={view} textM={textM} />
-          <ViaHandle controls={controls} selection={selection} view={view} textM={textM} />
-          {drag && (
-            <DragGuides drag={drag} controls={controls} arena={arena} view={view} textM={textM} ids={selection.ids} />
-          )}
-          {marquee && <MarqueeBox {...marquee} view={view} />}
-          {walkedM !== null && chosenTrack !== null && (
-            <Walker track={tracks.find(({ id }) => id === chosenTrack)} walkedM={walkedM} view={view} textM={textM} />
-          )}
-        </Sand>
-      </div>
+      {/* Three drawings one over the other: while something is dragged, only the last is drawn anew. */}
+      <GroundLayer arena={arena} marks={marks} view={view} box={box} textM={textM} svg={svg} />
+      <svg viewBox={viewBox} className={classes.layer} data-layer="still">
+        <TrackLayer {...trackLayer} isHere={part => still.has(part)} />
+        <Stands exercises={resolved.exercises} view={view} textM={textM} />
+        {layout.items.filter(item => still.has(item)).map(sandItem)}
+      </svg>
+      <svg viewBox={viewBox} className={classes.layer} data-layer="live">
+        <TrackLayer {...trackLayer} isHere={part => !still.has(part)} />
+        <Outlines items={layout.items.filter(({ id }) => marked.items.includes(id))} view={view} kind="marked" />
+        <Outlines items={selected} view={view} kind="selected" />
+        {layout.items.filter(item => !still.has(item)).map(sandItem)}
+        <Knob at={centreOf(selection.ids)} items={selected} view={view} textM={textM} />
+        <ViaHandle controls={controls} selection={selection} view={view} textM={textM} />
+        {drag && (
+          <DragGuides drag={drag} controls={controls} arena={arena} view={view} textM={textM} ids={selection.ids} />
+        )}
+        {marquee && <MarqueeBox {...marquee} view={view} />}
+        {walkedM !== null && chosenTrack !== null && (
+          <Walker track={tracks.find(({ id }) => id === chosenTrack)} walkedM={walkedM} view={view} textM={textM} />
+        )}
+      </svg>
     </div>
   );
 }
+
+/** What lies as it lay before something was taken up: items, legs and sessions that are the very same as then. */
+function stillParts({ standing }: PlanControls): Set<unknown> {
+  return new Set<unknown>([
+    ...standing.resolved.layout.items,
+    ...standing.tracks.flatMap<unknown>(track => (track.kind === 'items' ? track.legs : [track])),
+  ]);
+}
+
+type GroundLayerProps = {
+  arena: Arena;
+  marks: ArenaMarks;
+  view: SandView;
+  box: PaperBox;
+  textM: number;
+  svg: RefObject<SVGSVGElement | null>;
+};
+
+/** The sand itself, with its lines and letters and what the yard has marked on it. */
+const GroundLayer = memo(function GroundLayer({ arena, marks, view, box, textM, svg }: GroundLayerProps) {
+  return (
+    <Sand arena={arena} view={view} ref={svg} label="" className={classes.board} box={box} textM={textM}>
+      <GroundMarks marks={marks} view={view} textM={textM} />
+    </Sand>
+  );
+});
 
 type SandItemProps = {
   item: Item;
@@ -236,8 +269,11 @@ function ViaHandle({
   );
 }
 
-function Stands({ controls, view, textM }: { controls: PlanControls; view: SandView; textM: number }) {
-  return controls.shown.resolved.exercises.map(({ placed, laid, guidance }) => {
+type StandsProps = { exercises: readonly ResolvedExercise[]; view: SandView; textM: number };
+
+/** Where one stands to watch. */
+function Stands({ exercises, view, textM }: StandsProps) {
+  return exercises.map(({ placed, laid, guidance }) => {
     const { x, y } = view.toPaper(laid.stand);
     return (
       <g key={placed.id} className={classes.stand} data-stand={placed.id}>

@@ -251,6 +251,7 @@ function Taking({ recipe, controls, horses, onBack, onPlace }: TakingProps) {
         ]}
       />
       <MultiSelect
+        searchable
         label="For"
         placeholder={
           horseIds.length === 0 ? (plan.groupIds.length === 0 ? 'a horse of 160 cm' : 'the whole group') : ''

@@ -1,20 +1,25 @@
 import { Hoof } from '@/components/Sand/Hoof';
-import { drawn, paperDegrees, type SandView } from '@/components/Sand/sandView';
-import { chainPath, chainsPath, wayMarks } from '@/components/Sand/trackPath';
+import { paperFrame } from '@/components/Sand/paperFrame';
+import { drawn, type SandView } from '@/components/Sand/sandView';
+import { chainPath, chainsPath, wayPoses } from '@/components/Sand/trackPath';
 import {
   chainsOf,
-  distanceCaseOf,
   laneStride,
   leadMarks,
-  legMarks,
   strideMarks,
+  type Chain,
   type HoofMark,
+  type ItemTrack,
   type Layout,
   type LayoutHorse,
   type Pose,
+  type ReckonedFigureTrack,
+  type ReckonedLeg,
   type ReckonedTrack,
+  type RidePiece,
 } from '@/core';
 import { memo } from 'react';
+import { legMarksOf } from '../_state/legMarksOf';
 import type { LegPlace } from '../_state/selection';
 import classes from './PlanSand.module.css';
 
@@ -28,77 +33,161 @@ type TrackLayerProps = {
   textM: number;
   /** The leg that is selected, or pointed at. */
   marked: LegPlace | null;
+  /** Which of the legs and sessions are drawn here. */
+  isHere: (part: ReckonedLeg | ReckonedFigureTrack) => boolean;
 };
 
 /** Tracks with the way they are ridden, and on the chosen one the strides of the chosen horse. */
-export function TrackLayer({ layout, tracks, chosenTrack, horse, view, textM, marked }: TrackLayerProps) {
+export function TrackLayer(props: TrackLayerProps) {
+  const { layout, tracks, chosenTrack, horse, view, textM, marked, isHere } = props;
   return tracks.map((track, index) => {
+    const planned = layout.tracks[index]!;
     const chosen = track.id === chosenTrack;
-    const chains = chainsOf(track);
     return (
       <g key={track.id} data-track-drawn={track.id} data-chosen={chosen || undefined} className={classes.track}>
-        <path d={chainsPath(view, chains)} strokeWidth={textM * (chosen ? 0.14 : 0.1)} className={classes.way} />
-        {track.kind === 'items' && marked?.track === track.id && track.legs[marked.leg] && (
-          <path
-            d={chainPath(view, track.legs[marked.leg]!.chain)}
-            strokeWidth={textM * 0.3}
-            className={classes.markedLeg}
-          />
-        )}
-        {chosen && (
-          <>
-            <WayHeads track={track} view={view} textM={textM} />
-            {isCanter(track, layout.tracks[index]!.gait) && <Leads track={track} view={view} textM={textM} />}
-            {horse && <Hoofs marks={marksOf(layout, index, track, horse)} view={view} textM={textM} />}
-          </>
-        )}
         {track.kind === 'items' &&
-          track.legs.map(({ chain }, leg) => (
-            <path
-              key={leg}
-              d={chainPath(view, chain)}
-              strokeWidth={Math.max(textM * 1.1, 0.5)}
-              className={classes.legGrip}
-              data-track={track.id}
-              data-leg={leg}
-            />
-          ))}
+          planned.kind === 'items' &&
+          track.legs.map(
+            (leg, at) =>
+              isHere(leg) && (
+                <LegLayer
+                  key={at}
+                  {...{ layout, leg, view, textM, chosen }}
+                  track={planned}
+                  index={at}
+                  horse={chosen ? (horse?.name ?? null) : null}
+                  marked={marked?.track === track.id && marked.leg === at}
+                />
+              ),
+          )}
+        {track.kind === 'figures' && isHere(track) && (
+          <SessionLayer {...{ track, view, textM, chosen }} horse={chosen ? horse : null} />
+        )}
       </g>
     );
   });
 }
 
-function isCanter(track: ReckonedTrack, gait: string): boolean {
-  return track.kind === 'items' ? gait.endsWith('canter') : gait === 'canter';
+type LegLayerProps = {
+  layout: Layout;
+  track: ItemTrack;
+  index: number;
+  leg: ReckonedLeg;
+  view: SandView;
+  textM: number;
+  chosen: boolean;
+  horse: string | null;
+  marked: boolean;
+};
+
+/** A leg that was not touched is the same object: what else it shows is named here. */
+const isSameLeg = (a: LegLayerProps, b: LegLayerProps) =>
+  a.leg === b.leg &&
+  a.view === b.view &&
+  a.textM === b.textM &&
+  a.chosen === b.chosen &&
+  a.horse === b.horse &&
+  a.marked === b.marked &&
+  a.track.id === b.track.id;
+
+const LegLayer = memo(function LegLayer({
+  layout,
+  track,
+  index,
+  leg,
+  view,
+  textM,
+  chosen,
+  horse,
+  marked,
+}: LegLayerProps) {
+  const path = chainPath(view, leg.chain);
+  const marks = horse === null ? [] : legMarksOf(layout, track, index, leg, horse);
+  const strideM = leg.groundM / Math.max(1, marks.length);
+  return (
+    <>
+      {marked && <path d={path} strokeWidth={textM * 0.3} className={classes.markedLeg} />}
+      <path d={path} strokeWidth={textM * (chosen ? 0.14 : 0.1)} className={classes.way} />
+      {chosen && <WayHeads chains={[leg.chain]} view={view} textM={textM} />}
+      {chosen && isCanter(track.gait) && <Leads chain={leg.chain} view={view} textM={textM} />}
+      <Hoofs marks={marks} strideM={strideM} view={view} textM={textM} />
+      <path
+        d={path}
+        strokeWidth={Math.max(textM * 1.1, 0.5)}
+        className={classes.legGrip}
+        data-track={track.id}
+        data-leg={index}
+      />
+    </>
+  );
+}, isSameLeg);
+
+type SessionLayerProps = {
+  track: ReckonedFigureTrack;
+  view: SandView;
+  textM: number;
+  chosen: boolean;
+  horse: LayoutHorse | null;
+};
+
+const SessionLayer = memo(function SessionLayer({ track, view, textM, chosen, horse }: SessionLayerProps) {
+  const chains = chainsOf(track);
+  const pieces = track.session.ok ? track.session.pieces : [];
+  const strides = horse ? strideMarks(pieces, gait => laneStride(horse, gait)) : [];
+  return (
+    <>
+      <path d={chainsPath(view, chains)} strokeWidth={textM * (chosen ? 0.14 : 0.1)} className={classes.way} />
+      {chosen && <WayHeads chains={chains} view={view} textM={textM} />}
+      {pieces.map((piece, index) => {
+        const isTurn = piece.kind === 'stretch' && isCanter(piece.gait) && chosen;
+        return isTurn && <Leads key={index} chain={piece.chain} view={view} textM={textM} />;
+      })}
+      <Stations pieces={pieces} view={view} textM={textM} />
+      <Hoofs marks={strides} strideM={strides[0]?.strideM ?? 1} view={view} textM={textM} />
+    </>
+  );
+});
+
+/** What is done on the spot, in a word where it is done. */
+function Stations({ pieces, view, textM }: { pieces: readonly RidePiece[]; view: SandView; textM: number }) {
+  return pieces.map((piece, index) => {
+    if (piece.kind !== 'station') return null;
+    const { x, y } = view.toPaper(piece.pose.at);
+    return (
+      <g key={index} className={classes.station} data-station={piece.deed.kind}>
+        <circle cx={x} cy={y} r={textM * 0.35} />
+        <text x={x} y={y - textM} fontSize={textM * 0.75}>
+          {piece.deed.kind.replaceAll('-', ' ')}
+        </text>
+      </g>
+    );
+  });
 }
+
+const isCanter = (gait: string) => gait.endsWith('canter');
 
 const HEADS_EVERY_M = 9;
 
-function WayHeads({ track, view, textM }: { track: ReckonedTrack; view: SandView; textM: number }) {
-  return wayMarks(view, chainsOf(track), HEADS_EVERY_M).map(({ x, y, degrees }, index) => (
-    <path
-      key={index}
-      d="M-0.4 -0.34L0.2 0L-0.4 0.34"
-      transform={`translate(${x} ${y}) rotate(${degrees}) scale(${drawn(textM * 0.8)})`}
-      className={classes.head}
-    />
-  ));
+/** Which way it is ridden: heads along the track, in one shape. */
+function WayHeads({ chains, view, textM }: { chains: readonly Chain[]; view: SandView; textM: number }) {
+  const sizeM = textM * 0.8;
+  const heads = wayPoses(chains, HEADS_EVERY_M).map(pose => {
+    const { at } = paperFrame(view, pose);
+    return `M${at(-0.4 * sizeM, -0.34 * sizeM)}L${at(0.2 * sizeM, 0)}L${at(-0.4 * sizeM, 0.34 * sizeM)}`;
+  });
+  return <path d={heads.join('')} strokeWidth={sizeM * 0.2} className={classes.head} />;
 }
 
 /** Which lead carries a turn, in words beside it. */
-function Leads({ track, view, textM }: { track: ReckonedTrack; view: SandView; textM: number }) {
-  const chains = track.kind === 'items' ? chainsOf(track) : [];
-  return chains.flatMap((chain, leg) =>
-    leadMarks(chain).map(({ lead, pose }, index) => {
-      const side = lead === 'left' ? 1 : -1;
-      const at = view.toPaper(beside(pose, side * textM * 1.1));
-      return (
-        <text key={`${leg}-${index}`} x={at.x} y={at.y} dy="0.35em" fontSize={textM * 0.72} className={classes.lead}>
-          {lead} lead
-        </text>
-      );
-    }),
-  );
+function Leads({ chain, view, textM }: { chain: Chain; view: SandView; textM: number }) {
+  return leadMarks(chain).map(({ lead, pose }, index) => {
+    const at = view.toPaper(beside(pose, (lead === 'left' ? 1 : -1) * textM * 1.1));
+    return (
+      <text key={index} x={at.x} y={at.y} dy="0.35em" fontSize={textM * 0.72} className={classes.lead}>
+        {lead} lead
+      </text>
+    );
+  });
 }
 
 /** So far to the left of a pose. */
@@ -106,45 +195,24 @@ function beside({ at, headingRad }: Pose, leftM: number) {
   return { xM: at.xM - leftM * Math.sin(headingRad), yM: at.yM + leftM * Math.cos(headingRad) };
 }
 
-/** `strideM`: from this mark to the next, so that prints are no larger than what lies between them. */
-type Mark = Pick<HoofMark, 'kind' | 'pose'> & { strideM: number };
-
-/** Where a horse's strides fall on a track: between its items, or along a session of figures. */
-function marksOf(layout: Layout, index: number, track: ReckonedTrack, horse: LayoutHorse): Mark[] {
-  const planned = layout.tracks[index]!;
-  if (track.kind === 'figures' || planned.kind === 'figures') {
-    const pieces = track.kind === 'figures' && track.session.ok ? track.session.pieces : [];
-    return strideMarks(pieces, gait => laneStride(horse, gait)).map(({ pose, strideM }) => ({
-      ...{ kind: 'stride', pose, strideM },
-    }));
-  }
-  return track.legs.flatMap((leg, at) => {
-    const reading = leg.readings.find(one => one.horse === horse.name);
-    const marks = reading ? legMarks(leg, distanceCaseOf(layout, planned, at), reading) : [];
-    const strideM = leg.groundM / Math.max(1, marks.length);
-    return marks.map(({ kind, pose }) => ({ kind, pose, strideM }));
-  });
-}
-
 /** A print is no longer than this share of the stride it ends. */
 const PRINT_SHARE = 0.2;
 
-const Hoofs = memo(function Hoofs({ marks, view, textM }: { marks: readonly Mark[]; view: SandView; textM: number }) {
+type HoofsProps = {
+  marks: readonly { kind?: HoofMark['kind']; pose: Pose }[];
+  /** From one mark to the next, so that prints are no larger than what lies between them. */
+  strideM: number;
+  view: SandView;
+  textM: number;
+};
+
+function Hoofs({ marks, strideM, view, textM }: HoofsProps) {
+  const sizeM = drawn(Math.min(textM * 0.62, 0.5, strideM * PRINT_SHARE));
   return (
-    <g aria-hidden="true" data-hoofs={marks.length}>
-      {marks.map(({ kind, pose, strideM }, index) => {
-        const { x, y } = view.toPaper(pose.at);
-        return (
-          <Hoof
-            key={index}
-            x={x}
-            y={y}
-            degrees={paperDegrees(view, pose.headingRad)}
-            sizeM={drawn(Math.min(textM * 0.62, 0.5, strideM * PRINT_SHARE))}
-            kind={kind}
-          />
-        );
-      })}
+    <g aria-hidden="true">
+      {marks.map(({ kind = 'stride', pose }, index) => (
+        <Hoof key={index} {...{ pose, view, sizeM, kind }} />
+      ))}
     </g>
   );
-});
+}

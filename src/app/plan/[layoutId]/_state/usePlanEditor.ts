@@ -1,7 +1,7 @@
 import {
   editPlan,
+  layoutReckoner,
   planResolver,
-  reckonLayout,
   soundPlan,
   type Caution,
   type LaidOut,
@@ -30,12 +30,15 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   const [preview, setPreview] = useState<Plan | null>(null);
   const layOut = useLayOut(made.laid);
   const resolve = useMemo(() => planResolver(layOut), [layOut]);
+  const [reckon] = useState(layoutReckoner);
   const present = history.present;
   const plan = preview ?? present.plan;
   const shown = useMemo<Shown>(() => {
     const resolved = resolve(plan, { ...ground, name: present.name });
-    return { plan, resolved, tracks: reckonLayout(resolved.layout) };
-  }, [resolve, plan, ground, present.name]);
+    return { plan, resolved, tracks: reckon(resolved.layout) };
+  }, [resolve, reckon, plan, ground, present.name]);
+  const [standing, setStanding] = useState(shown);
+  if (preview === null && standing !== shown) setStanding(shown);
   const cautions = useStandingCautions(shown, preview !== null, made.cautions);
 
   const put = useCallback((next: Edited) => {
@@ -69,6 +72,8 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
     () => ({
       present,
       shown,
+      /** What stood before what is dragged was taken up; the same as `shown` while nothing is. */
+      standing: preview === null ? shown : standing,
       cautions,
       isPreview: preview !== null,
       put,
@@ -81,7 +86,7 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
       canUndo: history.past.length > 0,
       canRedo: history.future.length > 0,
     }),
-    [present, shown, cautions, preview, put, change, edit, previewEdit, step, history],
+    [present, shown, standing, cautions, preview, put, change, edit, previewEdit, step, history],
   );
 }
 

@@ -2,6 +2,7 @@ import { headingFromFacing, turnThings, type Arena, type LayoutHorse, type Point
 import type { SandView } from '@/components/Sand/sandView';
 import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
+import { flushSync } from 'react-dom';
 import { dragThings, snapHeading } from './dragThings';
 import { selectThing, type Selection } from './selection';
 import { itemsOf, thingOf } from './thingsShown';
@@ -13,6 +14,8 @@ export type Marquee = { from: PointM; to: PointM };
 
 export type GestureSetting = {
   svg: RefObject<SVGSVGElement | null>;
+  /** What the hand is listened to on. */
+  ground: RefObject<HTMLDivElement | null>;
   arena: Arena;
   controls: PlanControls;
   window: SandWindow;
@@ -40,16 +43,16 @@ type Hold =
 
 /** Dragging, turning, panning and pinching on the sand. What is dragged is shown on its way and is one step when let go. */
 export function useSandGestures(setting: GestureSetting) {
-  const { svg, window: sand } = setting;
+  const { svg, ground, window: sand } = setting;
   const [drag, setDrag] = useState<DragView | null>(null);
   const [marquee, setMarquee] = useState<Marquee | null>(null);
   const frame = useRef(0);
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
 
-  /** At most once a frame, and the last time at once. */
+  /** At most once a frame, and shown in that frame: the strides move with the hand. */
   const inFrame = (work: () => void) => {
     cancelAnimationFrame(frame.current);
-    frame.current = requestAnimationFrame(work);
+    frame.current = requestAnimationFrame(() => flushSync(work));
   };
   const end = () => {
     cancelAnimationFrame(frame.current);
@@ -110,9 +113,14 @@ export function useSandGestures(setting: GestureSetting) {
       },
     },
     {
-      target: svg,
+      target: ground,
       eventOptions: { passive: false },
-      drag: { filterTaps: true, threshold: 3, keyboardDisplacement: 0, pointer: { keys: false, buttons: [1] } },
+      drag: {
+        filterTaps: true,
+        threshold: 3,
+        keyboardDisplacement: 0,
+        pointer: { keys: false, buttons: [1], capture: false },
+      },
       pinch: { scaleBounds: { min: 0.05, max: 20 } },
     },
   );

@@ -52,6 +52,7 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
         />
       ))}
       <MultiSelect
+        searchable
         label="Laid out for"
         placeholder={placed.horseIds === null ? 'the whole group' : ''}
         data={horses.map(({ id, name }) => ({ value: id, label: name }))}

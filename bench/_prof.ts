@@ -1,0 +1,25 @@
+import { chromium } from '@playwright/test';
+import config from '../playwright.config';
+import { RoanServer } from '../e2e/support/roanServer';
+import { benchYard, measuredDrag } from './dragBench';
+import { readFileSync } from 'node:fs';
+void (async () => {
+  const server = await RoanServer.start('start');
+  const browser = await chromium.launch(config.use?.launchOptions ?? {});
+  const url = await benchYard(server);
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(url); await page.locator('[data-drawn="f7"]').waitFor(); await page.waitForTimeout(1500);
+  const s = await page.context().newCDPSession(page);
+  await s.send('Profiler.enable'); await s.send('Profiler.setSamplingInterval',{interval:500}); await s.send('Profiler.start');
+  await measuredDrag(page, s);
+  const {profile}=await s.send('Profiler.stop');
+  const dt=profile.timeDeltas!; const byId=new Map(profile.nodes.map(n=>[n.id,n])); const parent=new Map<number,number>();
+  for(const n of profile.nodes) for(const c of n.children??[]) parent.set(c,n.id);
+  const self=new Map<string,number>(), incl=new Map<string,number>();
+  const key=(id:number)=>{const c=byId.get(id)!.callFrame; return c.functionName+' '+c.url.split('/').pop()+':'+c.columnNumber;};
+  profile.samples!.forEach((id,i)=>{self.set(key(id),(self.get(key(id))??0)+dt[i]!); const seen=new Set<string>(); for(let n:number|undefined=id;n!==undefined;n=parent.get(n)){const k=key(n); if(!seen.has(k)){seen.add(k); incl.set(k,(incl.get(k)??0)+dt[i]!);}}});
+  const src=(k:string)=>{const m=/ (\S+\.js):(\d+)$/.exec(k); if(!m) return ''; try{const t=readFileSync('.next/static/chunks/'+m[1],'utf8'); return t.slice(Number(m[2]), Number(m[2])+110).replace(/\n/g,' ');}catch{return '';}};
+  console.log('SELF'); [...self].sort((a,b)=>b[1]-a[1]).slice(0,22).forEach(([k,v])=>console.log((v/270000).toFixed(2),k,src(k)));
+  console.log('INCL'); [...incl].sort((a,b)=>b[1]-a[1]).filter(([k])=>!/39_j1bdz/.test(k)).slice(0,40).forEach(([k,v])=>console.log((v/270000).toFixed(2),k,src(k)));
+  await browser.close(); await server.stop();
+})();

@@ -1,0 +1,439 @@
+import { expect, test } from './support/fixtures';
+import {
+  drag,
+  drawing,
+  drawnAt,
+  fromShelf,
+  hoofsAt,
+  item,
+  layDown,
+  newLayout,
+  onScreen,
+  saved,
+  tap,
+  type,
+} from './support/sand';
+
+const near = (value: number) => expect.closeTo(value, 3);
+
+test('from empty sand to a bend of four fences for three horses, mended, saved and there again', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await newLayout(page, demoYard.url, 'Bend of four', 'Lower school', ['Quill', 'Larkspur', 'Osprey']);
+  await expect(page.getByText('Empty sand.')).toBeVisible();
+  await fromShelf(page, 'Fences on a bend');
+  await expect(page.getByRole('heading', { name: 'Fences on a bend' })).toBeVisible();
+  await type(page, 'Fences', '4');
+  await expect(page.locator('[data-kind="fence"]')).toHaveCount(4);
+
+  // Common practice, no source: on the arc of a circle of 10 m radius, about the middle of a 20 × 40 arena.
+  for (const fence of await page.locator('[data-kind="fence"]').all()) {
+    const at = await drawnAt(fence);
+    expect(Math.hypot(at.xM - 10, at.yM - 20)).toBeCloseTo(10, 3);
+  }
+  // A row of the ribbon for each horse, and its words.
+  for (const horse of ['Quill', 'Larkspur', 'Osprey'])
+    await expect(page.locator(`[data-horse="${horse}"] text`).first()).toHaveText(horse);
+
+  // The stands come too near to the walls: each is mended, and a mend is one step.
+  const cautions = page.getByRole('region', { name: 'Cautions' });
+  await expect(cautions.getByText(/stand of .* b1 is .* from the wall/)).toBeVisible();
+  const before = await drawnAt(page.locator('[data-kind="fence"]').first());
+  await cautions.getByRole('button', { name: 'Mend it' }).first().click();
+  await expect(page.getByText(/came apart for it/)).toBeVisible();
+  await expect(cautions.getByText(/stand of .* b1 is .* from the wall/)).toHaveCount(0);
+  const mended = await drawnAt(page.locator('[data-kind="fence"]').first());
+  expect(mended).not.toEqual(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(cautions.getByText(/stand of .* b1 is .* from the wall/)).toBeVisible();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(cautions.getByText(/stand of .* b1 is .* from the wall/)).toHaveCount(0);
+
+  await expect(saved(page)).toBeVisible();
+  await page.reload();
+  await expect(page.locator('[data-kind="fence"]')).toHaveCount(4);
+  const again = await drawnAt(page.locator('[data-kind="fence"]').first());
+  expect(again).toEqual({ xM: near(mended.xM), yM: near(mended.yM) });
+});
+
+/** Fences of a small course in an arena of 35 × 60 m: where, and the way each faces. */
+const COURSE = [
+  { name: 'heron', kind: 'Vertical', xM: '8.75', yM: '16', facing: '0' },
+  { name: 'willow', kind: 'Oxer', xM: '8.75', yM: '34.5', facing: '0' },
+  { name: 'plover', kind: 'Vertical', xM: '26.25', yM: '38', facing: '180' },
+  { name: 'alder', kind: 'Vertical', xM: '26.25', yM: '20', facing: '180' },
+  { name: 'linnet', kind: 'Oxer', xM: '11.5', yM: '22', facing: '30' },
+  { name: 'hazel', kind: 'Cross-rail', xM: '17.15', yM: '31.79', facing: '30' },
+  { name: 'rowan', kind: 'Wall', xM: '20.5', yM: '11', facing: '90' },
+] as const;
+
+test('a course of eight by hand, one fence ridden from behind', async ({ demoYard, strictPage: page }) => {
+  await newLayout(page, demoYard.url, 'Course', 'Field arena', ['Quill', 'Osprey']);
+  for (const fence of COURSE) await layDown(page, fence.kind, fence);
+  // Drawn where they were typed, to the millimetre.
+  for (const { name, xM, yM } of COURSE)
+    expect(await drawnAt(drawing(page, name))).toEqual({ xM: near(Number(xM)), yM: near(Number(yM)) });
+
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Ride a track' }).click();
+  // Each is tapped a little on the side one comes from.
+  const comeFrom = (name: string, behind = false) => {
+    const fence = COURSE.find(one => one.name === name)!;
+    const heading = (Number(fence.facing) * Math.PI) / 180;
+    const byM = behind ? 0.35 : -0.35;
+    return { xM: Number(fence.xM) + byM * Math.sin(heading), yM: Number(fence.yM) + byM * Math.cos(heading) };
+  };
+  for (const name of ['heron', 'willow', 'plover', 'alder', 'linnet', 'hazel']) await tap(page, comeFrom(name));
+  await tap(page, comeFrom('willow', true));
+  await tap(page, comeFrom('rowan'));
+  await page.getByRole('button', { name: 'End the track' }).click();
+  const stops = page.getByRole('region', { name: /^Track/ }).getByRole('listitem');
+  await expect(stops).toHaveText([
+    '1 heron',
+    '2 willow',
+    '3 plover',
+    '4 alder',
+    '5 linnet',
+    '6 hazel',
+    '7 willow, from behind',
+    '8 rowan',
+  ]);
+  await expect(item(page, 'willow')).toContainText('2·7');
+
+  // In line, centre to centre 18.5 m; from the front of the oxer (0.6 m deep) 0.3 m less.
+  const leg = page.getByRole('button', { name: /^From heron to willow/ });
+  await expect(leg).toHaveAccessibleName('From heron to willow, 18.20 m');
+  await leg.click();
+  await expect(page.getByText(/18\.50 m centre to centre/)).toBeVisible();
+  await expect(item(page, 'willow')).toHaveAccessibleName(/^oxer willow, .* 18\.20 m from heron, .* for Quill$/);
+
+  // Five are asked for, and the oxer moves: Quill's six strides of ground behind the front of the first.
+  await type(page, 'Asked strides', '5');
+  await page.getByRole('button', { name: 'Move willow for Quill' }).click();
+  await expect(page.getByRole('table', { name: 'What each horse makes of it' })).toContainText('easy');
+  const moved = await drawnAt(drawing(page, 'willow'));
+  expect(moved.xM).toBeCloseTo(8.75, 3);
+  expect(moved.yM).toBeGreaterThan(36);
+  // And the prints between them are a stride apart: landing and take-off half a stride from each fence.
+  const groundM = moved.yM - 0.3 - 16;
+  const strideM = groundM / 6;
+  const prints = (await hoofsAt(page)).slice(0, 6);
+  prints.forEach(({ xM, yM }, index) => {
+    expect(xM).toBeCloseTo(8.75, 3);
+    expect(yM).toBeCloseTo(16 + strideM * (index + 0.5), 3);
+  });
+
+  // A leg is drawn through a point, switched to the shortest, and the whole is called out.
+  await page.getByRole('button', { name: /^From hazel to willow/ }).click();
+  await page.getByRole('radiogroup', { name: 'Way' }).getByText('through a point').click();
+  const via = await drawnAt(page.locator('[data-via] rect'));
+  await drag(page, via, { xM: 16, yM: 48 });
+  const through = await drawnAt(page.locator('[data-via] rect'));
+  expect(through.xM).toBeCloseTo(16, 1);
+  expect(through.yM).toBeCloseTo(48, 1);
+  await page.getByRole('button', { name: 'Call sheet' }).click();
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(8);
+  await expect(page.getByRole('dialog')).toContainText('7. willow oxer, from behind');
+  await page.keyboard.press('Escape');
+
+  // Walked from fence to fence.
+  await page.getByRole('button', { name: 'Walk it' }).click();
+  await page.getByRole('button', { name: 'Wait' }).click();
+  await page.getByRole('button', { name: 'On to the next' }).click();
+  const walker = await drawnAt(page.locator('[data-walker]'));
+  const willow = await drawnAt(drawing(page, 'willow'));
+  expect(walker).toEqual({ xM: near(willow.xM), yM: near(willow.yM) });
+});
+
+test('a flat session: a serpentine of three loops, then a spiral', async ({ demoYard, strictPage: page }) => {
+  await newLayout(page, demoYard.url, 'Suppling', 'Lower school', ['Quill']);
+  await fromShelf(page, 'A serpentine');
+  await fromShelf(page, 'A spiral in and out');
+  await expect(page.getByRole('region', { name: 'Track flat work' })).toContainText(
+    'a serpentine, then a spiral in and out',
+  );
+  await expect(page.getByRole('button', { name: /: a serpentine$/ })).toBeVisible();
+  await page.getByRole('button', { name: /: a serpentine$/ }).click();
+  await expect(page.getByLabel('Loops', { exact: true })).toHaveValue('3');
+  // Facts of the trade (common practice, no source): three loops change the rein twice.
+  await expect(page.getByRole('region', { name: 'The layout' })).toContainText('2 changes of rein');
+  // Prints a normal trot stride apart along the track: on the straight wall as far as on paper.
+  const prints = await hoofsAt(page);
+  expect(prints.length).toBeGreaterThan(100);
+  await expect(saved(page)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /: a spiral in and out$/ })).toBeVisible();
+  expect((await hoofsAt(page)).length).toBe(prints.length);
+
+  // A figure that leaves the sand says so, and undo brings it back.
+  await page.getByRole('button', { name: /: a spiral in and out$/ }).click();
+  await page.getByLabel('From A short side').fill('30');
+  await page.getByLabel('From A short side').press('Enter');
+  await expect(page.getByRole('region', { name: 'Cautions' })).toContainText('flat work leaves the sand.');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('region', { name: 'Cautions' })).not.toContainText('leaves the sand');
+  expect((await hoofsAt(page)).length).toBe(prints.length);
+});
+
+test('two windows on one layout: the second save is refused and both versions are kept', async ({
+  demoYard,
+  strictPage: page,
+  context,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Course of eight/ }).click();
+  await expect(item(page, 'heron')).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(page.url());
+  const move = async (window: typeof page, yM: string) => {
+    await window.bringToFront();
+    await item(window, 'heron').click();
+    await window.getByLabel('From near short side').fill(yM);
+    await window.getByLabel('From near short side').press('Enter');
+  };
+  await move(other, '15');
+  await expect(saved(other)).toBeVisible();
+  await move(page, '14');
+  await expect(page.getByText('This layout was changed in another window')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await expect(page.getByLabel('Name of the layout')).toHaveValue('Course of eight, low (mine)');
+  expect((await drawnAt(drawing(page, 'heron'))).yM).toBeCloseTo(14, 3);
+  await other.bringToFront();
+  await other.reload();
+  expect((await drawnAt(drawing(other, 'heron'))).yM).toBeCloseTo(15, 3);
+});
+
+test('undo goes back over everything, to the empty sand and the first name', async ({ demoYard, strictPage: page }) => {
+  await newLayout(page, demoYard.url, 'First', 'Lower school', ['Quill']);
+  await page.getByLabel('Name of the layout').fill('Second');
+  await page.getByLabel('Name of the layout').press('Enter');
+  await fromShelf(page, 'A row of trot poles');
+  await type(page, 'Poles', '5');
+  await page.getByRole('button', { name: 'Break apart', exact: true }).click();
+  await expect(page.getByRole('heading', { name: '5 things' })).toBeVisible();
+  await page.getByRole('button', { name: 'Space evenly' }).click();
+  await type(page, 'From one to the next, centre to centre', '1.5');
+  await page.getByRole('button', { name: 'Other rein' }).click();
+  await page.getByRole('button', { name: 'Copy' }).click();
+  await expect(page.locator('[data-kind="pole"]')).toHaveCount(10);
+  await page.getByRole('button', { name: 'Lock' }).click();
+  await page.getByRole('button', { name: 'Unlock' }).click();
+  await page.getByRole('button', { name: 'Take off the sand' }).click();
+  await expect(page.locator('[data-kind="pole"]')).toHaveCount(5);
+  const undo = page.getByRole('button', { name: 'Undo' });
+  while (await undo.isEnabled()) await undo.click();
+  await expect(page.locator('[data-kind="pole"]')).toHaveCount(0);
+  await expect(page.getByLabel('Name of the layout')).toHaveValue('First');
+  const redo = page.getByRole('button', { name: 'Redo' });
+  while (await redo.isEnabled()) await redo.click();
+  await expect(page.locator('[data-kind="pole"]')).toHaveCount(5);
+  await expect(page.getByLabel('Name of the layout')).toHaveValue('Second');
+  await expect(saved(page)).toBeVisible();
+});
+
+test('by keys alone: a pole is laid, moved, turned, copied, ridden and taken away', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await newLayout(page, demoYard.url, 'Keys', 'Lower school', ['Quill', 'Osprey']);
+  await expect(page.getByText('Empty sand.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.locator('body').focus();
+  await page.keyboard.press('l');
+  await expect(page.getByRole('menuitem', { name: 'Pole', exact: true })).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(item(page, 'pole 1')).toHaveCount(1);
+  await item(page, 'pole 1').focus();
+  // Up on the page is towards the E long side.
+  await page.keyboard.press('ArrowUp');
+  expect(await drawnAt(drawing(page, 'pole 1'))).toEqual({ xM: near(9.75), yM: near(20) });
+  await page.keyboard.press('Shift+ArrowLeft');
+  await page.keyboard.press('Alt+ArrowLeft');
+  expect(await drawnAt(drawing(page, 'pole 1'))).toEqual({ xM: near(9.75), yM: near(18.99) });
+  await page.keyboard.press('.');
+  await expect(page.getByLabel('Ridden towards, degrees')).toHaveValue('5');
+  await page.keyboard.press('m');
+  expect((await drawnAt(drawing(page, 'pole 1'))).xM).toBeCloseTo(10.25, 3);
+  await expect(page.getByLabel('Ridden towards, degrees')).toHaveValue('355');
+  await page.keyboard.press('c');
+  await expect(item(page, 'pole 2')).toHaveCount(1);
+  await page.keyboard.press('k');
+  await page.keyboard.press('Delete');
+  await expect(item(page, 'pole 2')).toHaveCount(1);
+  await page.keyboard.press('k');
+
+  // A track over both, the second from behind; the next horse's strides; then the last stop goes again.
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('r');
+  await item(page, 'pole 1').focus();
+  await page.keyboard.press('Enter');
+  await item(page, 'pole 2').focus();
+  await page.keyboard.press('Shift+Enter');
+  await expect(page.getByRole('region', { name: /^Track/ }).getByRole('listitem')).toHaveText([
+    '1 pole 1',
+    '2 pole 2, from behind',
+  ]);
+  await expect(page.getByRole('button', { name: 'Show the strides of Quill' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('h');
+  await expect(page.getByRole('button', { name: 'Show the strides of Osprey' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await page.keyboard.press('Backspace');
+  await expect(page.getByRole('region', { name: /^Track/ }).getByRole('listitem')).toHaveCount(1);
+  await page.keyboard.press('Escape');
+
+  // All of it selected and taken off, brought back and saved.
+  await page.keyboard.press('a');
+  await page.keyboard.press('Delete');
+  await expect(page.locator('[data-kind="pole"]')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-kind="pole"]')).toHaveCount(2);
+  await expect(saved(page)).toBeVisible();
+});
+
+test('dragged, a fence is drawn to lines and to a whole count, and the ribbon slides it along its track', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Course of eight/ }).click();
+  await expect(item(page, 'heron')).toBeVisible();
+  // Twice as near, so that a pixel is finer.
+  const start = await onScreen(page, { xM: 8.75, yM: 34.5 });
+  await page.mouse.move(start.x, start.y);
+  await page.mouse.down();
+  const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
+  await page.mouse.move(end.x, end.y, { steps: 6 });
+  // On its way it says what draws it, and the horse's words change under the hand.
+  await expect(page.getByText(/easy five for Quill · left quarter line/)).toBeVisible();
+  await expect(page.locator('[data-horse="Quill"]')).toContainText('easy five');
+  await page.mouse.up();
+  const dropped = await drawnAt(drawing(page, 'willow'));
+  expect(dropped.xM).toBeCloseTo(8.75, 3);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.5, 3);
+
+  // Alt lets it go where the hand goes; a click selects; the knob turns it.
+  await page.keyboard.down('Alt');
+  await drag(page, { xM: 8.75, yM: 34.5 }, { xM: 9.1, yM: 34.5 });
+  await page.keyboard.up('Alt');
+  expect((await drawnAt(drawing(page, 'willow'))).xM).toBeCloseTo(9.1, 1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+
+  // On the ribbon the second post slides by keys: 10 cm along a straight track.
+  await page.locator('[data-post="1"]').focus();
+  await page.keyboard.press('ArrowRight');
+  expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.6, 3);
+  const post = (await page.locator('[data-post="1"]').boundingBox())!;
+  await page.mouse.move(post.x + post.width / 2, post.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(post.x + post.width / 2 + 20, post.y + 12, { steps: 5 });
+  await page.mouse.up();
+  expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
+
+  // What is pointed at on the ribbon is marked on the sand.
+  await page.locator('[data-post="3"]').hover();
+  await expect(page.locator('[data-outline="marked"]')).toHaveCount(1);
+});
+
+test('layouts are found, tagged, copied, put away, kept as versions, saved as files and taken in', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByLabel('Search the layouts').fill('bend larkspur');
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('button', { name: /What to do with Four on the bend/ }).click();
+  await page.getByRole('menuitem', { name: 'Tags' }).click();
+  await page.getByLabel('Tags', { exact: true }).fill('Thursday,  suppleness');
+  await page.getByRole('button', { name: 'Keep the tags' }).click();
+  await page.getByLabel('Search the layouts').fill('');
+  await page.getByRole('button', { name: 'thursday' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('button', { name: /What to do with Four on the bend/ }).click();
+  await page.getByRole('menuitem', { name: 'Copy it' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: /What to do with Four on the bend for three \(copy\)/ }).click();
+  await page.getByRole('menuitem', { name: 'Put it away' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('switch', { name: 'Those put away too' }).check();
+  await expect(page.getByRole('listitem')).toHaveCount(2);
+
+  // A version is kept, something changes, and it is told and brought back.
+  await page.getByRole('link', { name: /Course of eight/ }).count();
+  await page.getByRole('button', { name: 'thursday' }).click();
+  await page.getByRole('link', { name: /Course of eight/ }).click();
+  await expect(item(page, 'heron')).toBeVisible();
+  const plan = page.url();
+  await page.goto(`${plan}/versions`);
+  await page.getByRole('button', { name: 'Keep it as it stands now' }).click();
+  await expect(page.getByText('Nothing was changed after it.')).toBeVisible();
+  await page.goto(plan);
+  await item(page, 'heron').click();
+  await type(page, 'From near short side', '17');
+  await expect(saved(page)).toBeVisible();
+  await page.goto(`${plan}/versions`);
+  await expect(page.getByText('heron moved 1.00 m')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring it back' }).last().click();
+  await expect(item(page, 'heron')).toBeVisible();
+  await expect.poll(async () => (await drawnAt(drawing(page, 'heron'))).yM).toBeCloseTo(16, 3);
+
+  // The layout file goes out and comes in again as the same layout.
+  const fetched = await page.request.get(plan.replace('/plan/', '/api/layouts/') + '/file');
+  expect(fetched.headers()['content-disposition']).toContain('course-of-eight-low.roan.json');
+  const file = await fetched.body();
+  const svg = await page.request.get(plan.replace('/plan/', '/api/layouts/') + '/drawing');
+  expect(await svg.text()).toContain('<title>Course of eight, low</title>');
+  await page.goto(`${demoYard.url}/plan`);
+  const takeIn = async (name: string, buffer: Buffer) => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Take a layout file in' }).click();
+    await (await chooser).setFiles({ name, mimeType: 'application/json', buffer });
+  };
+  await takeIn('broken.json', Buffer.from('{"format":"roan-layout","version":7}'));
+  await expect(
+    page.getByText(/not taken in, and nothing was changed\. version: this Roan reads version 1/),
+  ).toBeVisible();
+  await takeIn('course.roan.json', file);
+  await expect(page.getByLabel('Name of the layout')).toHaveValue('Course of eight, low');
+  expect(page.url()).not.toBe(plan);
+  expect((await drawnAt(drawing(page, 'hazel'))).yM).toBeCloseTo(31.79, 3);
+});
+
+test('an arrangement of one’s own goes onto the shelf and comes from it', async ({ demoYard, strictPage: page }) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Course of eight/ }).click();
+  await item(page, 'linnet').click();
+  await item(page, 'hazel').click({ modifiers: ['Shift'] });
+  await page.getByRole('button', { name: 'Keep on the shelf' }).click();
+  await page.getByLabel('Called', { exact: true }).fill('Diagonal of two');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Say what it is for.')).toBeVisible();
+  await page.getByRole('combobox', { name: 'For' }).click();
+  await page.getByRole('option', { name: 'straightness' }).click();
+  await page.getByLabel('Called', { exact: true }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+
+  await newLayout(page, demoYard.url, 'Again', 'Field arena', []);
+  await page.getByRole('button', { name: 'Shelf' }).click();
+  await page.getByLabel('Search the shelf').fill('diagonal of two');
+  await page.getByRole('button', { name: /^Diagonal of two/ }).click();
+  const [linnet, hazel] = [await drawnAt(drawing(page, 'linnet')), await drawnAt(drawing(page, 'hazel'))];
+  // As far apart as they were kept: (5.65, 9.79) m.
+  expect(hazel.xM - linnet.xM).toBeCloseTo(5.65, 3);
+  expect(hazel.yM - linnet.yM).toBeCloseTo(9.79, 3);
+});
+
+test('on a phone the layout is shown, and Roan says what planning wants', async ({ demoYard, strictPage: page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Four on the bend/ }).click();
+  await expect(page.getByText('Planning wants a tablet or a desk.')).toBeVisible();
+  await expect(page.locator('[data-kind="fence"]')).toHaveCount(4);
+  const widest = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(widest).toBeLessThanOrEqual(390);
+});

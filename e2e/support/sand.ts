@@ -1,0 +1,101 @@
+import type { Locator, Page } from '@playwright/test';
+
+type PointM = { xM: number; yM: number };
+
+/**
+ * Where something really is on the sand, A at the left as the desk shows it: the middle of its rails, or of its shape where
+ * it has none, read from the geometry of the page.
+ */
+export async function drawnAt(shape: Locator): Promise<PointM> {
+  return shape.evaluate(node => {
+    const drawing = (node.querySelector('[data-rail]') ?? node) as SVGGraphicsElement;
+    const { x, y, width, height } = drawing.getBBox();
+    const toPaper = drawing.ownerSVGElement!.getScreenCTM()!.inverse().multiply(drawing.getScreenCTM()!);
+    const middle = new DOMPoint(x + width / 2, y + height / 2).matrixTransform(toPaper);
+    return { xM: middle.y, yM: middle.x };
+  });
+}
+
+/** All prints that are shown, in the order of the track. */
+export async function hoofsAt(page: Page): Promise<PointM[]> {
+  const prints = page.locator('[data-hoof]');
+  return Promise.all((await prints.all()).map(drawnAt));
+}
+
+export const drawing = (page: Page, id: string) => page.locator(`[data-drawn="${id}"]`);
+export const item = (page: Page, id: string) => page.locator(`[data-item="${id}"]`);
+
+/** The place on the screen of a place on the sand. */
+export async function onScreen(page: Page, { xM, yM }: PointM): Promise<{ x: number; y: number }> {
+  return page.locator('[data-layer="still"]').evaluate(
+    (node, at) => {
+      const { x, y } = new DOMPoint(at.yM, at.xM).matrixTransform((node as unknown as SVGSVGElement).getScreenCTM()!);
+      return { x, y };
+    },
+    { xM, yM },
+  );
+}
+
+/** Drags from one place on the sand to another, as a hand does: in several moves. */
+export async function drag(page: Page, from: PointM, to: PointM): Promise<void> {
+  const [start, end] = [await onScreen(page, from), await onScreen(page, to)];
+  await page.mouse.move(start.x, start.y);
+  await page.mouse.down();
+  await page.mouse.move((start.x + end.x) / 2, (start.y + end.y) / 2, { steps: 4 });
+  await page.mouse.move(end.x, end.y, { steps: 4 });
+  await page.mouse.up();
+}
+
+/** Taps a place on the sand. */
+export async function tap(page: Page, at: PointM): Promise<void> {
+  const { x, y } = await onScreen(page, at);
+  await page.mouse.click(x, y);
+}
+
+/** Types into a field and leaves it. */
+export async function type(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+/** Begins a layout for these horses and waits for its sand. */
+export async function newLayout(page: Page, url: string, name: string, arena: string, horses: string[]): Promise<void> {
+  await page.goto(`${url}/plan`);
+  await page.getByRole('button', { name: 'New layout' }).click();
+  await page.getByLabel('Name').fill(name);
+  await page.getByRole('combobox', { name: 'Arena' }).click();
+  await page.getByRole('option', { name: arena, exact: true }).click();
+  await page.getByRole('combobox', { name: 'Horses of the lesson' }).click();
+  for (const horse of horses) await page.getByRole('option', { name: horse, exact: true }).click();
+  await page.getByLabel('Name').click();
+  await page.getByRole('button', { name: 'Rake the sand' }).click();
+  await page.getByLabel('Name of the layout').waitFor();
+}
+
+/** Takes an exercise from the shelf and puts it on the sand. */
+export async function fromShelf(page: Page, title: string): Promise<void> {
+  await page.getByRole('button', { name: 'Shelf' }).click();
+  await page.getByLabel('Search the shelf').fill(title);
+  await page.getByRole('button', { name: new RegExp(`^${title}`) }).click();
+  await page.getByRole('button', { name: 'Put it on the sand' }).click();
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
+}
+
+/** Lays an item down and types where it lies. */
+export async function layDown(
+  page: Page,
+  kind: string,
+  place: { name?: string; xM: string; yM: string; facing?: string },
+) {
+  await page.getByRole('button', { name: 'Lay down' }).click();
+  await page.getByRole('menuitem', { name: kind, exact: true }).click();
+  if (place.name) await type(page, 'Called', place.name);
+  await page.getByLabel(/^From .*long side$/).fill(place.xM);
+  await page.getByLabel(/^From .*long side$/).press('Enter');
+  await page.getByLabel(/^From .*short side$/).fill(place.yM);
+  await page.getByLabel(/^From .*short side$/).press('Enter');
+  if (place.facing) await type(page, 'Ridden towards, degrees', place.facing);
+}
+
+export const saved = (page: Page) => page.getByRole('status').filter({ hasText: /^Saved$/ });

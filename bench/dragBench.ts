@@ -36,7 +36,7 @@ function benchPlan(horseIds: string[]): Plan {
 }
 
 /** A yard of a bench's own, with the layout in it. Returns where its plan is. */
-export async function benchYard(server: RoanServer): Promise<string> {
+async function benchYard(server: RoanServer): Promise<string> {
   await server.kill();
   const database = await openDatabase(server.env.ROAN_DATABASE_URL!);
   const yard = await currentYard(database);
@@ -61,7 +61,7 @@ export async function benchYard(server: RoanServer): Promise<string> {
 type Frames = { workMs: number[]; intervalMs: number[] };
 
 /** Drags a fence about, a little further each time, and counts how long the page's own thread is busy meanwhile. */
-export async function measuredDrag(page: Page, session: CDPSession): Promise<Frames> {
+async function measuredDrag(page: Page, session: CDPSession): Promise<Frames> {
   const box = (await page.locator('[data-drawn="f7"]').boundingBox())!;
   const at = (step: number) => ({
     x: box.x + box.width / 2 + 30 * Math.sin(step / 9),

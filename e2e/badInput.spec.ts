@@ -157,6 +157,7 @@ test('a footfall that is no share of the gap is refused, and a note that is too 
   await page.getByRole('button', { name: 'Ride' }).click();
   await expect(page.getByText('Choose a pair.')).toBeVisible();
   await page.getByRole('radio', { name: /^Quill with/ }).click();
+  await page.getByRole('radio', { name: /^Five trot poles/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
   await page.getByLabel('Exact share').fill('1.4');
   await page.getByLabel('Exact share').press('Enter');

@@ -5,6 +5,7 @@ import { saved } from './support/sand';
 test('a tap that was acknowledged is there after the server is killed', async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/ride`);
   await page.getByRole('radio', { name: /^Larkspur with/ }).click();
+  await page.getByRole('radio', { name: /^Three canter poles/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
   await page.getByRole('button', { name: /A third/ }).click();
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
@@ -26,6 +27,7 @@ test('marks that never reached the server go out when the page is opened again, 
 }) => {
   await page.goto(`${demoYard.url}/ride`);
   await page.getByRole('radio', { name: /^Larkspur with/ }).click();
+  await page.getByRole('radio', { name: /^Three canter poles/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
   const ride = page.url();

@@ -9,6 +9,7 @@ import {
   layDown,
   newLayout,
   onScreen,
+  originAt,
   saved,
   tap,
   type,
@@ -141,7 +142,7 @@ test('a course of eight by hand, one fence ridden from behind', async ({ demoYar
   await page.getByRole('button', { name: 'Walk it' }).click();
   await page.getByRole('button', { name: 'Wait' }).click();
   await page.getByRole('button', { name: 'On to the next' }).click();
-  const walker = await drawnAt(page.locator('[data-walker]'));
+  const walker = await originAt(page.locator('[data-walker]'));
   const willow = await drawnAt(drawing(page, 'willow'));
   expect(walker).toEqual({ xM: near(willow.xM), yM: near(willow.yM) });
 });
@@ -309,7 +310,7 @@ test('dragged, a fence is drawn to lines and to a whole count, and the ribbon sl
   await page.mouse.move(end.x, end.y, { steps: 6 });
   // On its way it says what draws it, and the horse's words change under the hand.
   await expect(page.getByText(/easy five for Quill · left quarter line/)).toBeVisible();
-  await expect(page.locator('[data-horse="Quill"]')).toContainText('easy five');
+  await expect(page.locator('[data-call="Quill"]').first()).toHaveText('easy five');
   await page.mouse.up();
   const dropped = await drawnAt(drawing(page, 'willow'));
   expect(dropped.xM).toBeCloseTo(8.75, 3);

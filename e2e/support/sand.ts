@@ -16,6 +16,15 @@ export async function drawnAt(shape: Locator): Promise<PointM> {
   });
 }
 
+/** Where the frame of something lies that is drawn in one of its own. */
+export async function originAt(shape: Locator): Promise<PointM> {
+  return shape.evaluate(node => {
+    const drawing = node as SVGGraphicsElement;
+    const paper = drawing.ownerSVGElement!.getScreenCTM()!.inverse().multiply(drawing.getScreenCTM()!);
+    return { xM: paper.f, yM: paper.e };
+  });
+}
+
 /** All prints that are shown, in the order of the track. */
 export async function hoofsAt(page: Page): Promise<PointM[]> {
   const prints = page.locator('[data-hoof]');

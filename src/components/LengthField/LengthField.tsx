@@ -16,15 +16,19 @@ type LengthFieldProps = {
   disabled?: boolean;
 };
 
-/** A length that can be typed in any unit. */
+const SIGN = /^\s*[-−]\s*/;
+
+/** A length that can be typed in any unit; where less than nothing is allowed, with its sign. */
 export function LengthField({ lengthM, minM, maxM, ...field }: LengthFieldProps) {
-  const { unit, format } = useLengths();
+  const { unit, formatSigned } = useLengths();
   const read = (typed: string): Read<number> => {
-    const parsed = parseLength(typed, { defaultUnit: unit });
+    const below = minM < 0 && SIGN.test(typed);
+    const parsed = parseLength(below ? typed.replace(SIGN, '') : typed, { defaultUnit: unit });
     if (!parsed.ok) return parsed;
-    if (parsed.lengthM < minM || parsed.lengthM > maxM)
-      return { ok: false, reason: `${field.label} is ${format(minM)} to ${format(maxM)}.` };
-    return { ok: true, value: parsed.lengthM };
+    const value = below ? -parsed.lengthM : parsed.lengthM;
+    if (value < minM || value > maxM)
+      return { ok: false, reason: `${field.label} is ${formatSigned(minM)} to ${formatSigned(maxM)}.` };
+    return { ok: true, value };
   };
-  return <CommitField {...field} text={format(lengthM)} read={read} />;
+  return <CommitField {...field} text={formatSigned(lengthM)} read={read} />;
 }

@@ -10,6 +10,8 @@ export type Lengths = {
   format: (lengthM: number) => string;
   /** Writes it as finely as a tape is read: feet to the eighth of an inch. */
   formatTape: (lengthM: number) => string;
+  /** Writes a place that may lie before where it is measured from: "−0.40 m". */
+  formatSigned: (lengthM: number) => string;
   /** Writes a change of length with its sign: "+5 cm", "−2 in". */
   formatChange: (changeM: number) => string;
 };
@@ -28,6 +30,7 @@ function lengthsIn(unit: LengthUnit): Lengths {
     unit,
     format: lengthM => formatReading(lengthM, unit),
     formatTape: lengthM => formatLength(lengthM, unit),
+    formatSigned: lengthM => `${lengthM < 0 ? '−' : ''}${formatReading(Math.abs(lengthM), unit)}`,
     formatChange: changeM => `${changeM < 0 ? '−' : '+'}${formatReading(Math.abs(changeM), changeUnit)}`,
   };
 }

@@ -68,7 +68,7 @@ export function LegReading({ controls, track, reckoned, leg, horse }: LegReading
 type FieldsProps = { planned: PlannedLeg; change: (changes: Partial<PlannedLeg>) => void };
 
 function WayFields({ planned, change, ridden }: FieldsProps & { ridden: ReckonedItemTrack['legs'][number] }) {
-  const { format } = useLengths();
+  const { formatSigned } = useLengths();
   const way = typeof planned.track === 'object' ? 'via' : planned.track;
   const middle = ridden.chain.segments[Math.floor(ridden.chain.segments.length / 2)]?.start.at ?? ridden.chain.start.at;
   return (
@@ -87,7 +87,8 @@ function WayFields({ planned, change, ridden }: FieldsProps & { ridden: Reckoned
       />
       {typeof planned.track === 'object' && (
         <Text size="sm" c="slate.7">
-          Through {format(planned.track.via.xM)}, {format(planned.track.via.yM)}: drag the point on the sand.
+          Through {formatSigned(planned.track.via.xM)}, {formatSigned(planned.track.via.yM)}: drag the point on the
+          sand.
         </Text>
       )}
       {ridden.instead && (

@@ -438,3 +438,40 @@ test('on a phone the layout is shown, and Roan says what planning wants', async 
   const widest = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(widest).toBeLessThanOrEqual(390);
 });
+
+test('on a tablet two fingers come closer, and a long press selects together', async ({ demoYard, browser }) => {
+  const context = await browser.newContext({ viewport: { width: 1180, height: 820 }, hasTouch: true });
+  const page = await context.newPage();
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Course of eight/ }).tap();
+  await expect(item(page, 'heron')).toBeVisible();
+  const touch = await context.newCDPSession(page);
+  const put = (kind: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
+    touch.send('Input.dispatchTouchEvent', {
+      type: kind,
+      touchPoints: points.map((point, id) => ({ ...point, id })),
+    });
+  const widthM = async () =>
+    Number((await page.locator('[data-layer="still"]').getAttribute('viewBox'))!.split(' ')[2]);
+
+  const [heron, hazel] = [await onScreen(page, { xM: 8.75, yM: 16 }), await onScreen(page, { xM: 17.15, yM: 31.79 })];
+  await put('touchStart', [heron]);
+  await put('touchEnd', []);
+  await expect(item(page, 'heron')).toHaveAttribute('aria-pressed', 'true');
+  await put('touchStart', [hazel]);
+  await page.waitForTimeout(700);
+  await put('touchEnd', []);
+  await expect(page.getByRole('heading', { name: '2 things' })).toBeVisible();
+
+  const before = await widthM();
+  const middle = await onScreen(page, { xM: 17.5, yM: 30 });
+  const apart = (byPx: number) => [
+    { x: middle.x - byPx, y: middle.y },
+    { x: middle.x + byPx, y: middle.y },
+  ];
+  await put('touchStart', apart(40));
+  for (let step = 1; step <= 8; step += 1) await put('touchMove', apart(40 + step * 10));
+  await put('touchEnd', []);
+  expect(await widthM()).toBeLessThan(before * 0.6);
+  await context.close();
+});

@@ -59,7 +59,7 @@ function itemEnds(item: Item): { left: PointM; right: PointM | null } {
     case 'fence':
       return across(item.at, item.headingRad, item.widthM);
     case 'guide':
-      return across(item.at, item.headingRad - Math.PI / 2, item.lengthM);
+      return across(item.at, item.headingRad + Math.PI / 2, item.lengthM);
     default:
       return { left: item.at, right: null };
   }

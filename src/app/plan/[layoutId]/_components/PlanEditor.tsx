@@ -147,8 +147,7 @@ export function PlanEditor({
   );
   const toggleRiding = () => {
     if (riding !== null) return setRiding(null);
-    const chosen = controls.present.plan.tracks.find(({ id, kind }) => id === trackId && kind === 'items');
-    setRiding(chosen && selection.leg ? chosen.id : freshName(controls.present.plan, 'track'));
+    setRiding(freshName(controls.present.plan, 'track'));
     setSelected(NOTHING_SELECTED);
   };
   const walk = () => {
@@ -286,6 +285,10 @@ export function PlanEditor({
           onSelectLeg={selectLeg}
           onPoint={setPointed}
           onKeep={() => setOpen('keep')}
+          onRideOn={id => {
+            setRiding(id);
+            setSelected(NOTHING_SELECTED);
+          }}
         />
       </div>
       {open === 'shelf' && (

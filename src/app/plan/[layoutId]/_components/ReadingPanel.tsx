@@ -32,6 +32,7 @@ type ReadingPanelProps = {
   onSelectLeg: (leg: LegPlace) => void;
   onPoint: (pointed: { items: string[]; leg: LegPlace | null }) => void;
   onKeep: () => void;
+  onRideOn: (id: string) => void;
 };
 
 /** While something is dragged its numbers stand beside the hand: the panel follows when it is let go. */
@@ -39,7 +40,7 @@ const waits = (_: ReadingPanelProps, next: ReadingPanelProps) => next.controls.i
 
 /** Beside the sand: what is selected in numbers, the track, the whole layout, and what to take care of. */
 export const ReadingPanel = memo(function ReadingPanel(props: ReadingPanelProps) {
-  const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint } = props;
+  const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint, onRideOn } = props;
   const { resolved } = controls.shown;
   const { tracks } = resolved.layout;
   return (
@@ -60,7 +61,7 @@ export const ReadingPanel = memo(function ReadingPanel(props: ReadingPanelProps)
           ))}
         </div>
       )}
-      {trackId !== null && <TrackReading controls={controls} trackId={trackId} onTrack={onTrack} />}
+      {trackId !== null && <TrackReading {...{ controls, trackId, onTrack, onRideOn }} />}
       <LayoutReading controls={controls} trackId={trackId} onSelectLeg={onSelectLeg} />
       <OnTheSand controls={controls} onSelect={onSelect} />
       {resolved.faults.map(({ id, reason }) => (

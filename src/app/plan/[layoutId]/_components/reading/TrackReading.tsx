@@ -21,12 +21,18 @@ import { IconArrowDown, IconArrowUp, IconArrowsExchange, IconX } from '@tabler/i
 import type { PlanControls } from '../../_state/usePlanEditor';
 import classes from './Reading.module.css';
 
-type TrackReadingProps = { controls: PlanControls; trackId: string; onTrack: (id: string | null) => void };
+type TrackReadingProps = {
+  controls: PlanControls;
+  trackId: string;
+  onTrack: (id: string | null) => void;
+  /** More is to be added at the end of it. */
+  onRideOn: (id: string) => void;
+};
 
 const COURSE = { speedMPerMin: 350, startM: 12, finishM: 12 };
 
 /** One track: its gait, how often it is ridden, and what it goes over in order. */
-export function TrackReading({ controls, trackId, onTrack }: TrackReadingProps) {
+export function TrackReading({ controls, trackId, onTrack, onRideOn }: TrackReadingProps) {
   const track = controls.shown.resolved.layout.tracks.find(({ id }) => id === trackId);
   if (!track) return null;
   const byHand = controls.present.plan.tracks.some(({ id }) => id === trackId);
@@ -72,17 +78,23 @@ export function TrackReading({ controls, trackId, onTrack }: TrackReadingProps) 
       />
       {track.kind === 'items' && <CourseFields track={track} put={put} />}
       {track.kind === 'items' && <Stops controls={controls} track={track} put={put} />}
-      <Button
-        size="xs"
-        variant="default"
-        style={{ alignSelf: 'flex-start' }}
-        onClick={() => {
-          controls.change(plan => removeTrack(plan, track.id));
-          onTrack(null);
-        }}
-      >
-        Take this track away
-      </Button>
+      <Group gap={6}>
+        {track.kind === 'items' && (
+          <Button size="xs" variant="default" onClick={() => onRideOn(track.id)}>
+            Ride on from its end
+          </Button>
+        )}
+        <Button
+          size="xs"
+          variant="default"
+          onClick={() => {
+            controls.change(plan => removeTrack(plan, track.id));
+            onTrack(null);
+          }}
+        >
+          Take this track away
+        </Button>
+      </Group>
     </Stack>
   );
 }

@@ -69,6 +69,34 @@ const strideTest = async page => {
   await page.getByText('Short', { exact: true }).click();
   for (let tap = 0; tap < 7; tap += 1) await page.getByRole('button', { name: 'The foot landed' }).click();
 };
+const openPlan = async (page, name) => {
+  await open('/plan', name)(page);
+  await page.locator('[data-layer="still"]').waitFor();
+};
+/** A layout with one of its items selected, named by how its id ends. */
+const selected = (name, ending) => async page => {
+  await openPlan(page, name);
+  await page.locator(`[data-item$="${ending}"]`).click();
+};
+/** The course with a fence in the hand: what draws it, how far it is from what, and every horse's words. */
+const course = async page => {
+  await openPlan(page, /Course of eight/);
+  await page.waitForTimeout(800);
+  const fence = await page.locator('[data-drawn="willow"]').boundingBox();
+  const [x, y] = [fence.x + fence.width / 2, fence.y + fence.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 44, y + 2, { steps: 6 });
+};
+/** Empty sand with the shelf open on it. */
+const shelf = async page => {
+  await open('/plan')(page);
+  await page.getByRole('button', { name: 'New layout' }).click();
+  await page.getByLabel('Name').fill('Thursday, novices');
+  await page.getByRole('button', { name: 'Rake the sand' }).click();
+  await page.getByRole('button', { name: 'Shelf' }).click();
+  await page.getByRole('button', { name: /^A row of walk poles/ }).waitFor();
+};
 const below = (name, path) => async page => {
   await open('/yard', name)(page);
   await page.goto(page.url() + path);
@@ -82,7 +110,12 @@ await shoot('own-step', DESK, open('/yard', 'Jory Pell'));
 await shoot('arena', DESK, open('/yard', 'Field arena'));
 await shoot('lists', DESK, open('/yard/files'));
 await shoot('plan-layouts', DESK, open('/plan'));
-await shoot('plan', DESK, open('/plan', /Five trot poles/));
+await shoot('plan', DESK, course);
+await shoot('plan-poles', DESK, selected(/Five trot poles/, ' p3'));
+await shoot('plan-bend', DESK, selected(/Four on the bend/, ' b2'));
+await shoot('plan-flat', DESK, open('/plan', /Three loops/));
+await shoot('plan-shelf', DESK, shelf);
+await shoot('plan-phone', PHONE, open('/plan', /Four on the bend/));
 await shoot('set', DESK, open('/set', /Raised walk poles/));
 await shoot('set-phone', PHONE, open('/set', /Raised walk poles/));
 await shoot('review', DESK, open('/review', /^Quill with/));

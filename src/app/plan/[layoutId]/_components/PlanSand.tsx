@@ -173,7 +173,8 @@ type SandItemProps = {
 const SandItem = memo(function SandItem({ item, view, textM, label, number, selected, locked }: SandItemProps) {
   const { x, y } = view.toPaper(item.at);
   const beside = 'headingRad' in item ? namePlace(item, view, textM) : { x, y: y + textM * 1.1 };
-  const named = item.kind === 'fence' || selected;
+  // The poles of a row lie close: their order says enough.
+  const named = item.kind === 'fence' || (selected && number === null);
   return (
     <g
       tabIndex={0}
@@ -215,9 +216,21 @@ function outline(item: Item, view: SandView): string {
     .join(' ');
 }
 
+/** Round an item, so far outside what it covers that it stays to be seen. */
+const ROUND_M = 0.3;
+
+function roundOutline(item: Item, view: SandView): string {
+  const headingRad = 'headingRad' in item ? item.headingRad : 0;
+  const ways = [1, 3, 5, 7].map(eighths => headingRad + (eighths * Math.PI) / 4);
+  return footprintCorners(item)
+    .map((corner, index) => view.toPaper(pointAlong(corner, ways[index]!, ROUND_M * Math.SQRT2)))
+    .map(({ x, y }) => `${x},${y}`)
+    .join(' ');
+}
+
 function Outlines({ items, view, kind }: { items: readonly Item[]; view: SandView; kind: 'selected' | 'marked' }) {
   return items.map(item => (
-    <polygon key={item.id} points={outline(item, view)} className={classes[kind]} data-outline={kind} />
+    <polygon key={item.id} points={roundOutline(item, view)} className={classes[kind]} data-outline={kind} />
   ));
 }
 

@@ -95,6 +95,7 @@ export function SessionRibbon({ track, reckoned, horses, horse, onHorse, walkedM
               <path
                 d={marks.map(({ alongM }) => `M${x(alongM)} ${topPx + 5}v${ROW_PX - 12}`).join('')}
                 className={classes.arches}
+                data-chosen={chosen || undefined}
                 data-strides={marks.length}
               >
                 <title>{`${marks.length} strides`}</title>

@@ -1,16 +1,6 @@
 import type { StrideWord } from '@/core';
 import classes from './FitMark.module.css';
-
-/** How far from easy, cool (tight) below zero and warm (far) above. */
-const STEPS_FROM_EASY: Record<StrideWord, number> = {
-  'too tight': -3,
-  short: -2,
-  quiet: -1,
-  easy: 0,
-  forward: 1,
-  long: 2,
-  'too far': 3,
-};
+import { STEPS_FROM_EASY } from './stepsFromEasy';
 
 /**
  * The word first, then a mark whose bars close in for a tight distance and stand off for a far one, then a tone:

@@ -1,5 +1,5 @@
 import type { PointM } from '../geometry/pointM';
-import type { FenceForm, Item } from '../items/item';
+import { FENCE_FORMS, type FenceForm, type Item } from '../items/item';
 
 /** What can be laid down by hand. */
 export type ItemChoice = 'pole' | 'raised pole' | FenceForm | 'guide' | 'cone' | 'block' | 'marker';
@@ -7,13 +7,7 @@ export type ItemChoice = 'pole' | 'raised pole' | FenceForm | 'guide' | 'cone' |
 export const ITEM_CHOICES: readonly ItemChoice[] = [
   'pole',
   'raised pole',
-  'cross-rail',
-  'vertical',
-  'oxer',
-  'triple-bar',
-  'wall',
-  'narrow',
-  'corner',
+  ...FENCE_FORMS,
   'guide',
   'cone',
   'block',

@@ -3,7 +3,7 @@ import { listKit } from '@/data/queries/kit';
 import { findLayout } from '@/data/queries/layouts';
 import { listOwnExercises } from '@/data/queries/ownExercises';
 import { exerciseGround, layoutCautions, layOutPlaced, reckonLayout, resolvePlan } from '@/core';
-import { kitCounts, planGround, planHorses } from '@/data/queries/planGround';
+import { kitCounts, planGround } from '@/data/queries/planGround';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../_server/yardContext';
@@ -38,8 +38,7 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
       plan={layout.plan}
       arena={layout.arena}
       horses={horses}
-      planHorses={planHorses(horses)}
-      kit={kitCounts(kit)}
+      ground={ground}
       own={own}
       made={{ laid: Object.fromEntries(laid), cautions }}
     />

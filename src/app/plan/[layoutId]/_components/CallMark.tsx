@@ -1,18 +1,9 @@
+import { STEPS_FROM_EASY } from '@/components/FitMark/stepsFromEasy';
 import { countInWords, shownCount, type HorseReading, type StrideWord } from '@/core';
 import classes from './Ribbon.module.css';
 
 /** What one horse makes of a leg. `step`: how far from easy, cool (tight) below zero and warm (far) above; null for none. */
 export type CallRow = { name: string; words: string; step: number | null; yPx: number };
-
-const STEPS_FROM_EASY: Record<StrideWord, number> = {
-  'too tight': -3,
-  short: -2,
-  quiet: -1,
-  easy: 0,
-  forward: 1,
-  long: 2,
-  'too far': 3,
-};
 
 const LETTER_PX = 6.1;
 /** Below this there is no room for words: the count alone is written. */

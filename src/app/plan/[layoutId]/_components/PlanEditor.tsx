@@ -18,9 +18,7 @@ import {
   thingIds,
   turnThings,
   type ItemChoice,
-  type Kit,
   type Plan,
-  type PlanHorse,
   type PointM,
 } from '@/core';
 import type { NamedArena } from '@/data/queries/arenas';
@@ -28,7 +26,7 @@ import type { Horse } from '@/data/queries/horses';
 import type { OwnExercise } from '@/data/queries/ownExercises';
 import { useMediaQuery } from '@mantine/hooks';
 import dynamic from 'next/dynamic';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { dropDraft } from '../_state/draft';
 import { nudgeM } from '../_state/planKeys';
 import { NOTHING_SELECTED, standing, type LegPlace, type Selection } from '../_state/selection';
@@ -38,6 +36,7 @@ import { useDraft } from '../_state/useDraft';
 import { useFreshHorses } from '../_state/useFreshHorses';
 import { usePlanEditor, type EditorGround, type MadeOnServer } from '../_state/usePlanEditor';
 import { usePlanKeys } from '../_state/usePlanKeys';
+import { useSameGround } from '../_state/useSameGround';
 import { useSandView } from '../_state/useSandView';
 import { PlanBar } from './PlanBar';
 import classes from './PlanEditor.module.css';
@@ -60,8 +59,7 @@ type PlanEditorProps = {
   plan: Plan;
   arena: NamedArena;
   horses: Horse[];
-  planHorses: PlanHorse[];
-  kit: Kit | null;
+  ground: EditorGround;
   own: OwnExercise[];
   made: MadeOnServer;
 };
@@ -70,23 +68,13 @@ const TURN_RAD = (5 * Math.PI) / 180;
 const FINE_TURN_RAD = Math.PI / 180;
 
 /** The plan of a layout: the sand, the ribbon under it, and the reading beside it. */
-export function PlanEditor({
-  layoutId,
-  name,
-  revision,
-  plan,
-  arena,
-  horses,
-  planHorses,
-  kit,
-  own,
-  made,
-}: PlanEditorProps) {
+export function PlanEditor(props: PlanEditorProps) {
+  const { layoutId, name, revision, plan, arena, horses, own, made } = props;
+  const ground = useSameGround(props.ground);
   // The page hands the layout again when the server renders anew; the editor holds what came first.
   const [first] = useState(() => ({ name, plan }));
   const [firstRevision] = useState(revision);
   const [firstMade] = useState(made);
-  const ground = useMemo<EditorGround>(() => editorGround(arena, planHorses, kit), [arena, planHorses, kit]);
   useFreshHorses();
   const controls = usePlanEditor(first, ground, firstMade);
   const status = useAutosave(layoutId, firstRevision, first, controls.present);
@@ -116,13 +104,10 @@ export function PlanEditor({
 
   const centreOf = useCallback((ids: readonly string[]) => middleOf(controls.shown, ids), [controls.shown]);
   const pointAtItem = useCallback(
-    (item: string | null) =>
-      setPointed(current =>
-        item === null && current === NOWHERE ? current : { items: item === null ? [] : [item], leg: null },
-      ),
+    (item: string | null) => setPointed(item === null ? NOWHERE : { items: [item], leg: null }),
     [],
   );
-  const pointAtLeg = useCallback((leg: LegPlace | null) => setPointed({ items: [], leg }), []);
+  const pointAtLeg = useCallback((leg: LegPlace | null) => setPointed(leg === null ? NOWHERE : { items: [], leg }), []);
   const selectLeg = useCallback((leg: LegPlace) => {
     setSelected({ ids: [], leg });
     setTrackWish(leg.track);
@@ -312,15 +297,6 @@ export function PlanEditor({
 }
 
 const NOWHERE: { items: string[]; leg: LegPlace | null } = { items: [], leg: null };
-
-function editorGround(
-  { widthM, lengthM, letters, marks }: NamedArena,
-  horses: PlanHorse[],
-  kit: Kit | null,
-): EditorGround {
-  const fall = marks.fall && { headingRad: headingFromFacing(marks.fall.facingDeg), percent: marks.fall.percent };
-  return { arena: { widthM, lengthM, letters }, fall, kit, horses };
-}
 
 /** The track that is looked at: by its own name, or by the exercise it belongs to; the first where neither is there. */
 function wishedTrack(

@@ -14,9 +14,15 @@ export function kindWords(item: Item): string {
   }
 }
 
+/** What it is and what it is called; what is called after its kind says so once: "cone 2". */
+export function nameWords(item: Item): string {
+  const kind = kindWords(item);
+  return item.id.startsWith(kind) ? item.id : `${kind} ${item.id}`;
+}
+
 /** An item in words: what it is, what it is called, and how it is built. */
 export function itemWords(item: Item, format: (lengthM: number) => string): string {
-  const name = `${kindWords(item)} ${item.id}`;
+  const name = nameWords(item);
   switch (item.kind) {
     case 'pole':
       return isRaised(item.raised) ? `${name}, ${raisedWords(item.raised, format)}` : name;

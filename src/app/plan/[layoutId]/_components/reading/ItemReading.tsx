@@ -2,7 +2,7 @@
 
 import { CommitField } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
-import { kindWords } from '@/components/Sand/itemWords';
+import { nameWords } from '@/components/Sand/itemWords';
 import {
   FENCE_FORMS,
   newItem,
@@ -34,9 +34,9 @@ export function ItemReading({ item, ...props }: ThingProps & { item: Item }) {
     return null;
   };
   return (
-    <Stack gap="xs" component="section" aria-label={`${kindWords(item)} ${item.id}`}>
+    <Stack gap="xs" component="section" aria-label={nameWords(item)}>
       <Title order={2} size="h4">
-        {kindWords(item)} {item.id}
+        {nameWords(item)}
       </Title>
       <CommitField label="Called" text={item.id} read={readName} onCommit={rename} />
       <PlaceFields

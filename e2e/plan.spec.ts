@@ -475,3 +475,24 @@ test('on a tablet two fingers come closer, and a long press selects together', a
   expect(await widthM()).toBeLessThan(before * 0.6);
   await context.close();
 });
+
+test('a post of an exercise slid by hand brings it apart, and the fence stays where it was let go', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Four on the bend/ }).click();
+  await expect(item(page, 'alder b2')).toBeVisible();
+  const before = await drawnAt(drawing(page, 'alder b2'));
+  const post = (await page.locator('[data-post="1"]').boundingBox())!;
+  const [x, y] = [post.x + post.width / 2, post.y + 12];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 14, y, { steps: 5 });
+  const held = await drawnAt(drawing(page, 'alder b2'));
+  expect(Math.hypot(held.xM - before.xM, held.yM - before.yM)).toBeGreaterThan(0.5);
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /: fences on a bend$/ })).toHaveCount(0);
+  const dropped = await drawnAt(drawing(page, 'alder b2'));
+  expect(dropped).toEqual({ xM: near(held.xM), yM: near(held.yM) });
+});

@@ -37,8 +37,10 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
     const resolved = resolve(plan, { ...ground, name: present.name });
     return { plan, resolved, tracks: reckon(resolved.layout) };
   }, [resolve, reckon, plan, ground, present.name]);
-  const [standing, setStanding] = useState(shown);
-  if (preview === null && standing !== shown) setStanding(shown);
+  const [before, setBefore] = useState(shown);
+  if (preview === null && before !== shown) setBefore(shown);
+  /** What stood before what is dragged was taken up; the same as `shown` while nothing is. */
+  const standing = preview === null ? shown : before;
   const cautions = useStandingCautions(shown, preview !== null, made.cautions);
 
   const put = useCallback((next: Edited) => {
@@ -55,8 +57,8 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   }, []);
   /** Edits of the layout as one undo step; an exercise that they touch comes apart first. */
   const edit = useCallback(
-    (edits: readonly LayoutEdit[]) => change(standing => editPlan(standing, shown.resolved, edits)),
-    [change, shown.resolved],
+    (edits: readonly LayoutEdit[]) => change(stood => editPlan(stood, standing.resolved, edits)),
+    [change, standing.resolved],
   );
   /** Shows edits of a layout without making them: what a drag shows on its way. */
   const previewEdit = useCallback(
@@ -72,8 +74,7 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
     () => ({
       present,
       shown,
-      /** What stood before what is dragged was taken up; the same as `shown` while nothing is. */
-      standing: preview === null ? shown : standing,
+      standing,
       cautions,
       isPreview: preview !== null,
       put,

@@ -88,12 +88,10 @@ export function useSandGestures(setting: GestureSetting) {
         const from = sandPoint(svg.current, sand.view, initial);
         const to = sandPoint(svg.current, sand.view, xy);
         if (!from || !to) return hold;
-        const show = () => follow(setting, hold, { from, to, free: altKey }, { setDrag, setMarquee });
         if (!last) {
-          inFrame(show);
+          inFrame(() => follow(setting, hold, { from, to, free: altKey }, { setDrag, setMarquee }));
           return hold;
         }
-        show();
         letGo(setting, hold, { from, to, free: altKey });
         end();
         return hold;

@@ -3,6 +3,7 @@ export { assertNever } from './assertNever';
 
 export { LENGTH_UNITS, M_PER_FT, M_PER_IN, M_PER_YD, M_PER_HAND, type LengthUnit } from './units/lengthUnits';
 export { parseLength, type ParsedLength, type ParseLengthOptions } from './units/parseLength';
+export { formatTape } from './units/formatTape';
 export { formatLength, formatReading, type FormatLengthOptions } from './units/formatLength';
 export { stepsAndRemainder, type StepsAndRemainder } from './units/stepsAndRemainder';
 
@@ -118,6 +119,7 @@ export {
   ridingPose,
 } from './items/footprint';
 export { kitOf, kitOfAll, type Kit } from './items/kit';
+export { itemWords, kindWords, nameWords, raisedWords } from './items/itemWords';
 
 export type { Approach, School, Setting } from './stride/school';
 export type { DistanceCase } from './stride/distanceRule';
@@ -307,3 +309,12 @@ export {
   renameItem,
   withTrack,
 } from './plan/tracksByHand';
+
+export { itemsAsMeasured, editsToStand } from './setting/asMeasured';
+export type { CheckMeasure } from './setting/checkMeasure';
+export { fromWall, knownPointName, type KnownPoint } from './setting/knownPoint';
+export { asRead, measuredLengths, TAPE_READINGS_M, type Measure } from './setting/measure';
+export { pieceEnds, type PieceEnd } from './setting/pieceEnds';
+export { isGoodPull, type MeasureId, type Placing } from './setting/placing';
+export { settingSheet, type SetPeg, type SetPiece, type SettingSheet, type SettingWish } from './setting/settingSheet';
+export { checkWords, numberOn, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';

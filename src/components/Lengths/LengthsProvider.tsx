@@ -1,6 +1,6 @@
 'use client';
 
-import { formatLength, formatReading, type LengthUnit } from '@/core';
+import { formatReading, formatTape, type LengthUnit } from '@/core';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 
 export type Lengths = {
@@ -8,7 +8,7 @@ export type Lengths = {
   unit: LengthUnit;
   /** Writes a length, metres, in that unit. */
   format: (lengthM: number) => string;
-  /** Writes it as finely as a tape is read: feet to the eighth of an inch. */
+  /** Writes it as finely as a tape is read: to half a centimetre, feet to the eighth of an inch. */
   formatTape: (lengthM: number) => string;
   /** Writes a place that may lie before where it is measured from: "−0.40 m". */
   formatSigned: (lengthM: number) => string;
@@ -29,7 +29,7 @@ function lengthsIn(unit: LengthUnit): Lengths {
   return {
     unit,
     format: lengthM => formatReading(lengthM, unit),
-    formatTape: lengthM => formatLength(lengthM, unit),
+    formatTape: lengthM => formatTape(lengthM, unit),
     formatSigned: lengthM => `${lengthM < 0 ? '−' : ''}${formatReading(Math.abs(lengthM), unit)}`,
     formatChange: changeM => `${changeM < 0 ? '−' : '+'}${formatReading(Math.abs(changeM), changeUnit)}`,
   };

@@ -6,7 +6,7 @@ import {
   type ResolvedPlan,
   type ReckonedTrack,
 } from '@/core';
-import { itemWords } from '@/components/Sand/itemWords';
+import { itemWords } from '@/core';
 
 /** The thing that an item is moved with: itself, or the exercise it belongs to. */
 export function thingOf(resolved: ResolvedPlan, itemId: string): string {

@@ -2,7 +2,7 @@
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { stepsText } from '@/components/Lengths/stepsText';
-import { itemWords } from '@/components/Sand/itemWords';
+import { itemWords } from '@/core';
 import { wallName, type Arena, type EndPlacing, type LayoutSetting } from '@/core';
 import classes from './PlacingTable.module.css';
 import type { Walker } from './SettingSheet';

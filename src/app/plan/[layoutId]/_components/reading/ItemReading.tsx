@@ -2,7 +2,7 @@
 
 import { CommitField } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
-import { nameWords } from '@/components/Sand/itemWords';
+import { nameWords } from '@/core';
 import {
   FENCE_FORMS,
   newItem,

@@ -1,4 +1,4 @@
-import { newItem } from '@/core';
+import { newItem } from '../plan/newItem';
 import { itemWords, nameWords } from './itemWords';
 
 const metres = (lengthM: number) => `${lengthM.toFixed(2)} m`;

@@ -1,4 +1,5 @@
-import { isRaised, type Item, type RaisedEnds } from '@/core';
+import type { Item } from './item';
+import { isRaised, type RaisedEnds } from './pole';
 
 /** What a kind of item is called. */
 export function kindWords(item: Item): string {

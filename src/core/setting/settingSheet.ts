@@ -1,0 +1,191 @@
+import type { PointM } from '../geometry/pointM';
+import type { Item, RiddenItem } from '../items/item';
+import type { Layout } from '../layout/layout';
+import { checkMeasure, type CheckMeasure } from './checkMeasure';
+import { isBetween, lineWay, ropeWay, type RopedArc } from './groupWays';
+import type { KnownPoint } from './knownPoint';
+import type { Measure } from './measure';
+import { orderOfWork } from './orderOfWork';
+import type { PieceEnd } from './pieceEnds';
+import { pieceGroups, type ArcGroup } from './pieceGroups';
+import { isGoodPull, measuredFrom, type Placing } from './placing';
+import { pullWays } from './pullWays';
+import { startSurvey, type Survey, type Way } from './survey';
+import { riddenTowards } from './riddenTowards';
+import { pegWay, wallWays } from './wallWays';
+
+export type SetPoint = { end: PieceEnd; at: PointM; placing: Placing };
+
+/** A piece as it is set: how each of its ends is found, and what would show a mistake. */
+export type SetPiece = {
+  number: number;
+  item: Item;
+  points: SetPoint[];
+  check: CheckMeasure | null;
+  /** Which way a fence is ridden from its front; null for what has no front. */
+  towards: KnownPoint | null;
+  /** Whether it hangs on other pieces or pegs. */
+  hangsOn: KnownPoint[];
+};
+
+/** A peg to be put in first: the centre of an arc. */
+export type SetPeg = { peg: string; at: PointM; placing: Placing; serves: string[] };
+
+/** All that a person needs to put a layout on the ground, in the order of the work. */
+export type SettingSheet = {
+  pegs: SetPeg[];
+  pieces: SetPiece[];
+  measures: Measure[];
+  /** How far a piece that is set by the printed measures ends from where it should be at worst, metres. */
+  worstErrorM: number;
+};
+
+export type SettingWish = {
+  /** "tapes" wants two tapes wherever they meet well; "walls" squares off the walls as far as it can. */
+  measureBy: 'walls' | 'tapes';
+  /** Where the kit comes from: the order of work begins there. */
+  from: PointM;
+};
+
+/** What a piece may be off when it is set by the printed measures, metres; else it is measured another way. */
+const MOST_ERROR_M = 0.009;
+/** Farther from a wall than this, squaring off by eye is no longer sure (common practice, no source). */
+const FAR_FROM_WALL_M = 12;
+
+/**
+ * The setting sheet of a layout: no piece hangs on a piece that hangs on another, and none ends a centimetre or more from
+ * where it belongs by the measures as they are printed, in centimetres or inches.
+ */
+export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: SettingWish): SettingSheet {
+  const { arena, items } = layout;
+  const survey = startSurvey(arena);
+  const pegs: SetPeg[] = [];
+  const ways = new Map<string, Way>();
+  const set = (item: Item, way: Way) => {
+    survey.set(way);
+    ways.set(item.id, way);
+  };
+  const setAlone = (item: Item) => set(item, aloneWay(survey, item, wish));
+  for (const group of pieceGroups(arena, items)) {
+    if (group.kind === 'line') setGroup(survey, group.members, lineOf(group.members), set, setAlone);
+    else if (group.ropeReaches) pegs.push(setRoped(survey, group, String(pegs.length + 1), set, setAlone));
+    else setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
+  }
+  for (const item of items) if (!ways.has(item.id)) setAlone(item);
+
+  const ordered = orderOfWork(
+    items.map(item => ({ id: item.id, at: item.at, isWanted: isWanted(item.id, ways) })),
+    wish.from,
+  );
+  const byId = new Map(items.map(item => [item.id, item]));
+  const pieces: SetPiece[] = [];
+  for (const [index, id] of ordered.entries()) {
+    const item = byId.get(id)!;
+    const points = ways
+      .get(id)!
+      .points.map(({ point, at, placing }) => ({ end: (point as { end: PieceEnd }).end, at, placing }));
+    const hangsOn = points.flatMap(({ placing }) => measuredFrom(placing)).filter(isSet);
+    const piece = { number: index + 1, item, points, towards: riddenTowards(arena, item), hangsOn };
+    pieces.push({ ...piece, check: checkMeasure(layout, { ...piece, way: ways.get(id)! }, pieces, survey) });
+  }
+  return {
+    pegs,
+    pieces,
+    measures: survey.measures(),
+    worstErrorM: Math.max(0, ...[...ways.values()].map(way => survey.errorM(way))),
+  };
+}
+
+const isSet = (point: KnownPoint) => point.kind === 'end' || point.kind === 'peg';
+
+/** Whether another piece is measured from this one. */
+function isWanted(id: string, ways: ReadonlyMap<string, Way>): boolean {
+  return [...ways].some(
+    ([other, { points }]) =>
+      other !== id &&
+      points.some(({ placing }) => measuredFrom(placing).some(point => point.kind === 'end' && point.item === id)),
+  );
+}
+
+/** A piece by itself: from a wall where one is near enough, else by two tapes where they meet well. */
+function aloneWay(survey: Survey, item: Item, { measureBy }: SettingWish): Way {
+  const { arena } = survey;
+  const walls = wallWays(arena, item);
+  const inM = Math.min(
+    ...([item.at.xM, arena.widthM - item.at.xM, item.at.yM, arena.lengthM - item.at.yM] as const).map(Math.abs),
+  );
+  const wantsTapes = measureBy === 'tapes' || inM > FAR_FROM_WALL_M || walls.length === 0;
+  if (!wantsTapes) return walls[0]!;
+  const pulls = pullWays(arena, item);
+  const good = pulls.find(way => isGoodWay(way) && survey.errorM(way) <= MOST_ERROR_M);
+  return good ?? walls[0] ?? pulls[0]!;
+}
+
+function isGoodWay({ points }: Way): boolean {
+  return points.every(({ placing }) => placing.how !== 'pulls' || isGoodPull(placing.angleRad));
+}
+
+type SetOne = (item: Item, way: Way) => void;
+type SetAlone = (item: Item) => void;
+
+/** First and last by themselves, the rest between them; what does not come out well there is set by itself too. */
+function setGroup(
+  survey: Survey,
+  members: readonly RiddenItem[],
+  [first, last]: readonly [RiddenItem, RiddenItem],
+  set: SetOne,
+  setAlone: SetAlone,
+): void {
+  setAlone(first);
+  setAlone(last);
+  for (const item of members) {
+    if (item === first || item === last) continue;
+    const way = isBetween(item, first, last) ? lineWay(item, first, last) : null;
+    if (way && survey.errorM(way) <= MOST_ERROR_M) set(item, way);
+    else setAlone(item);
+  }
+}
+
+const lineOf = (members: readonly RiddenItem[]): [RiddenItem, RiddenItem] => [
+  members[0]!,
+  members[members.length - 1]!,
+];
+
+/** The pieces of an arc in the order in which they lie on it, beginning behind its widest gap. */
+function chordOrder({ members, centre }: ArcGroup): RiddenItem[] {
+  const angle = ({ at }: RiddenItem) => Math.atan2(at.yM - centre.yM, at.xM - centre.xM);
+  const round = [...members].sort((a, b) => angle(a) - angle(b));
+  const gaps = round.map((item, index) => {
+    const before = round[(index + round.length - 1) % round.length]!;
+    return (angle(item) - angle(before) + 2 * Math.PI) % (2 * Math.PI);
+  });
+  const start = gaps.indexOf(Math.max(...gaps));
+  return [...round.slice(start), ...round.slice(0, start)];
+}
+
+/** An arc round a peg: one piece by itself, the others by the rope and a tape from it, as long as that is sure. */
+function setRoped(survey: Survey, group: ArcGroup, peg: string, set: SetOne, setAlone: SetAlone): SetPeg {
+  const { arena } = survey;
+  const { centre } = group;
+  const pegPoint = pegWay(arena, peg, centre);
+  survey.set(pegPoint);
+  const members = chordOrder(group);
+  const bases: RiddenItem[] = [];
+  const serves: string[] = [];
+  const arc: RopedArc = { peg, centre };
+  for (const item of members) {
+    const way = bases
+      .flatMap(base => ropeWay(arena, item, base, arc) ?? [])
+      .map(candidate => ({ candidate, errorM: survey.errorM(candidate) }))
+      .filter(({ errorM }) => errorM <= MOST_ERROR_M)
+      .sort((a, b) => a.errorM - b.errorM)[0]?.candidate;
+    if (way) {
+      set(item, way);
+      serves.push(item.id);
+    } else {
+      setAlone(item);
+      bases.push(item);
+    }
+  }
+  return { peg, at: centre, placing: pegPoint.points[0]!.placing, serves };
+}

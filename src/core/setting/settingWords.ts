@@ -1,0 +1,161 @@
+import type { Arena } from '../arena/arena';
+import { wallName } from '../arena/wallName';
+import { assertNever } from '../assertNever';
+import type { Item } from '../items/item';
+import { knownPointName, type KnownPoint } from './knownPoint';
+import type { PieceEnd } from './pieceEnds';
+import { isGoodPull, type MeasureId, type Placing } from './placing';
+import type { SetPeg, SetPiece, SettingSheet } from './settingSheet';
+
+/** One line of a sheet: what to measure, and the measure. */
+export type SheetLine = { words: string; measure: MeasureId };
+
+type Point = { end: PieceEnd; placing: Placing };
+
+const END_WORDS: Record<PieceEnd, string> = {
+  left: 'left end',
+  right: 'right end',
+  behind: 'back end',
+  ahead: 'front end',
+  middle: 'middle',
+};
+
+/** The number that a piece has on its sheet, as it is spoken of: "3". */
+export function numberOn({ pieces }: Pick<SettingSheet, 'pieces'>): (item: string) => string {
+  const numbers = new Map(pieces.map(({ item, number }) => [item.id, String(number)]));
+  return item => numbers.get(item) ?? item;
+}
+
+/** What to measure for a piece, in order. Ends that share a measure share a line. */
+export function pieceLines(arena: Arena, { points }: Pick<SetPiece, 'points'>, numberOf: (item: string) => string): SheetLine[] {
+  return pointLines(arena, points, numberOf);
+}
+
+/** What to measure for a peg. */
+export function pegLines(arena: Arena, { placing }: SetPeg): SheetLine[] {
+  return pointLines(arena, [{ end: 'middle', placing }], item => item);
+}
+
+function pointLines(arena: Arena, points: readonly Point[], numberOf: (item: string) => string): SheetLine[] {
+  const lines = new Map<MeasureId, { ends: PieceEnd[]; say: (ends: string) => string }>();
+  const add = (measure: MeasureId, end: PieceEnd, say: (ends: string) => string) => {
+    const line = lines.get(measure) ?? { ends: [], say };
+    if (!line.ends.includes(end)) line.ends.push(end);
+    lines.set(measure, line);
+  };
+  const name = (point: KnownPoint) => knownPointName(arena, point, numberOf);
+  for (const { end, placing } of points) placingLines(arena, placing, name, (measure, say) => add(measure, end, say));
+  return [...lines].map(([measure, { ends, say }]) => ({ measure, words: say(endsWords(ends, points.length)) }));
+}
+
+/** "left end: ", "both ends: ", or nothing where a piece has one place only. */
+function endsWords(ends: readonly PieceEnd[], points: number): string {
+  if (points === 1) return '';
+  return ends.length > 1 ? 'Both ends: ' : `${capital(END_WORDS[ends[0]!])}: `;
+}
+
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
+function placingLines(
+  arena: Arena,
+  placing: Placing,
+  name: (point: KnownPoint) => string,
+  add: (measure: MeasureId, say: (ends: string) => string) => void,
+): void {
+  switch (placing.how) {
+    case 'wall': {
+      const wall = wallName(arena, placing.wall);
+      const way = `from ${name(placing.from)} towards ${name(placing.towards)}`;
+      add(placing.along, ends => capital(`${ends}along the ${wall}, ${way}`));
+      add(placing.inwards, ends => capital(`${ends}square in from the ${wall}`));
+      return;
+    }
+    case 'line': {
+      const line = `from ${name(placing.from)} towards ${name(placing.to)}`;
+      add(placing.along, ends =>
+        capital(ends === 'Both ends: ' ? `${ends}along the tape ${bothEnds(line)}` : `${ends}along the tape ${line}`),
+      );
+      if (placing.off) {
+        const { measure, side } = placing.off;
+        add(measure, ends => capital(`${ends}square off that tape to its ${side}`));
+      }
+      return;
+    }
+    case 'pulls': {
+      const { rope, first, second } = placing;
+      add(first.measure, ends => capital(`${ends}${rope ? 'rope' : 'tape'} from ${name(first.from)}`));
+      add(second.measure, ends => capital(`${ends}tape from ${name(second.from)}`));
+      return;
+    }
+    default:
+      assertNever(placing);
+  }
+}
+
+/** "from the left end of 1 towards the left end of 4" said once for both ends: "from 1 towards 4, end to like end". */
+function bothEnds(line: string): string {
+  return `${line.replaceAll(/the (left|right) end of /g, '')}, like end to like end`;
+}
+
+/** What is to be known beside the measures of a piece: how tapes meet, how it faces, what stands behind its front. */
+export function pieceNotes(
+  arena: Arena,
+  piece: Pick<SetPiece, 'item' | 'points' | 'towards'>,
+  format: (lengthM: number) => string,
+): string[] {
+  return [...meetingNotes(arena, piece.points), ...facingNotes(arena, piece), ...buildNotes(piece.item, format)];
+}
+
+function meetingNotes(arena: Arena, points: readonly Point[]): string[] {
+  const notes = points.flatMap(({ placing }) => {
+    if (placing.how !== 'pulls') return [];
+    const angle = `${Math.round((placing.angleRad * 180) / Math.PI)}°`;
+    const side = `on the side of the ${wallName(arena, placing.towards)}`;
+    return isGoodPull(placing.angleRad)
+      ? [`They meet ${side}.`]
+      : [`They meet ${side}, and flat (${angle}): a small slip goes far, so check twice.`];
+  });
+  return [...new Set(notes)];
+}
+
+function facingNotes(arena: Arena, { item, towards }: Pick<SetPiece, 'item' | 'towards'>): string[] {
+  if (item.kind !== 'fence' || !towards) return [];
+  const towardsWords = `towards ${knownPointName(arena, towards)}`;
+  return [
+    item.ridden === 'one-way'
+      ? `Its front is ridden ${towardsWords}, and only that way.`
+      : `Left and right as ridden ${towardsWords}; it may be ridden both ways.`,
+  ];
+}
+
+function buildNotes(item: Item, format: (lengthM: number) => string): string[] {
+  if (item.kind !== 'fence') return [];
+  const notes: string[] = [];
+  if (item.form === 'corner') {
+    const { narrowEnd } = item.corner ?? { narrowEnd: 'left' };
+    const wideEnd = narrowEnd === 'left' ? 'right' : 'left';
+    notes.push(
+      `The rails meet at its ${narrowEnd} end; at the ${wideEnd} end one stand goes ${format(item.spreadM)} before the mark and one ${format(item.spreadM)} behind it.`,
+    );
+  } else if (item.spreadM > 0) notes.push(`Measured at its front; the back rail stands ${format(item.spreadM)} behind.`);
+  if (item.sideHeightM !== null) notes.push(`Up ${format(item.sideHeightM)} at the stands.`);
+  if (item.groundLineBeforeM !== null)
+    notes.push(
+      item.groundLineBeforeM >= 0
+        ? `Ground line ${format(item.groundLineBeforeM)} before its front.`
+        : `Its ground line lies ${format(-item.groundLineBeforeM)} behind the front: a false ground line.`,
+    );
+  if (item.filler) notes.push('With its filler.');
+  return notes;
+}
+
+/** The check of a piece in words: "left end to the right end of 2". */
+export function checkWords(
+  arena: Arena,
+  { check, points }: Pick<SetPiece, 'check' | 'points'>,
+  numberOf: (item: string) => string,
+): string | null {
+  if (!check) return null;
+  const from = knownPointName(arena, check.from, numberOf);
+  return points.length === 1 ? `to ${from}` : `${END_WORDS[check.end]} to ${from}`;
+}

@@ -1,0 +1,122 @@
+import type { Arena, Wall } from '../arena/arena';
+import type { PointM } from '../geometry/pointM';
+import type { Item } from '../items/item';
+import { fromWall, pointsOnWall, type KnownPoint } from './knownPoint';
+import { freeMeasure, type Measure } from './measure';
+import { pieceEnds, type EndPoint } from './pieceEnds';
+import type { Way } from './survey';
+
+const SAME_M = 1e-6;
+const WALLS: readonly Wall[] = ['left', 'right', 'near', 'far'];
+
+/** Every way to set a piece square from a wall, the nearest long side first. Ends that lie level share their measure. */
+export function wallWays(arena: Arena, item: Item): Way[] {
+  const ends = pieceEnds(item);
+  const farthestM = (wall: Wall) => Math.max(...ends.map(({ at }) => fromWall(arena, wall, at).inM));
+  // A long side is measured from before a short one unless that is much nearer: one walks along it anyway.
+  const rank = (wall: Wall) => farthestM(wall) * (wall === 'near' || wall === 'far' ? 2 : 1);
+  return [...WALLS]
+    .filter(wall => ends.every(({ at }) => isBeside(arena, wall, at)))
+    .sort((a, b) => rank(a) - rank(b))
+    .map(wall => wallWay(arena, item.id, ends, wall));
+}
+
+/** A point can be measured from a wall if it lies over the sand. */
+function isBeside(arena: Arena, wall: Wall, at: PointM): boolean {
+  const { inM, alongM } = fromWall(arena, wall, at);
+  const points = pointsOnWall(arena, wall);
+  return inM >= 0 && alongM >= 0 && alongM <= points[points.length - 1]!.alongM;
+}
+
+/** A peg, square from the nearest wall. */
+export function pegWay(arena: Arena, peg: string, at: PointM): Way {
+  const wall = [...WALLS].sort((a, b) => fromWall(arena, a, at).inM - fromWall(arena, b, at).inM)[0]!;
+  const { inM, alongM } = fromWall(arena, wall, at);
+  const { from, towards, fromM } = startOnWall(arena, wall, [alongM]);
+  const id = (what: string) => `peg ${peg}|${what}`;
+  return {
+    points: [
+      {
+        point: { kind: 'peg', peg },
+        at,
+        placing: { how: 'wall', wall, from, towards, along: id('along'), inwards: id('in') },
+      },
+    ],
+    measures: [freeMeasure(id('along'), Math.abs(alongM - fromM)), freeMeasure(id('in'), inM)],
+  };
+}
+
+function wallWay(arena: Arena, itemId: string, ends: readonly EndPoint[], wall: Wall): Way {
+  const places = ends.map(({ at }) => fromWall(arena, wall, at));
+  const { from, towards, fromM } = startOnWall(
+    arena,
+    wall,
+    places.map(({ alongM }) => alongM),
+  );
+  const along = sharedMeasures(
+    itemId,
+    'along',
+    ends,
+    places.map(({ alongM }) => Math.abs(alongM - fromM)),
+  );
+  const inwards = sharedMeasures(
+    itemId,
+    'in',
+    ends,
+    places.map(({ inM }) => inM),
+  );
+  const [lone, level] = [along, inwards].every(ids => ids.measures.length === 2) ? [null, null] : [along, inwards];
+  if (lone && level) {
+    // The piece lies level: its far end follows from its near end and its own length.
+    const spread = lone.measures.length === 2 ? lone : level;
+    spread.measures = following(spread.measures);
+  }
+  return {
+    points: ends.map(({ end, at }, index) => ({
+      point: { kind: 'end', item: itemId, end },
+      at,
+      placing: { how: 'wall', wall, from, towards, along: along.ids[index]!, inwards: inwards.ids[index]! },
+    })),
+    measures: [...along.measures, ...inwards.measures],
+  };
+}
+
+/** One measure for both ends where they are level, one for each where they are not. */
+function sharedMeasures(
+  itemId: string,
+  what: string,
+  ends: readonly EndPoint[],
+  lengthsM: readonly number[],
+): { ids: string[]; measures: Measure[] } {
+  const isLevel = lengthsM.every(lengthM => Math.abs(lengthM - lengthsM[0]!) < SAME_M);
+  const ids = ends.map(({ end }) => (isLevel ? `${itemId}|${what}` : `${itemId}|${what} ${end}`));
+  const measures = isLevel
+    ? [freeMeasure(ids[0]!, lengthsM[0]!)]
+    : ids.map((id, index) => freeMeasure(id, lengthsM[index]!));
+  return { ids, measures };
+}
+
+/** The second of two measures follows from the first. */
+function following([near, far]: readonly Measure[]): Measure[] {
+  if (!near || !far) return [near!];
+  return [near, { ...far, follows: { from: near.id, times: 1, addM: far.lengthM - near.lengthM } }];
+}
+
+/** The point of a wall to measure along from: the nearest that lies before all of them or behind all of them. */
+function startOnWall(
+  arena: Arena,
+  wall: Wall,
+  alongsM: readonly number[],
+): { from: KnownPoint; towards: KnownPoint; fromM: number } {
+  const points = pointsOnWall(arena, wall);
+  const [leastM, mostM] = [Math.min(...alongsM), Math.max(...alongsM)];
+  const before = points.filter(({ alongM }) => alongM <= leastM + SAME_M).pop() ?? points[0]!;
+  const behind = points.find(({ alongM }) => alongM >= mostM - SAME_M) ?? points[points.length - 1]!;
+  const useBefore = mostM - before.alongM <= behind.alongM - leastM;
+  const start = useBefore ? before : behind;
+  const index = points.indexOf(start);
+  const next = useBefore ? points[index + 1] : points[index - 1];
+  // At the very last point of a wall there is nothing beyond: measure back.
+  const towards = next ?? points[useBefore ? index - 1 : index + 1]!;
+  return { from: start.point, towards: towards.point, fromM: start.alongM };
+}

@@ -5,6 +5,7 @@ export { LENGTH_UNITS, M_PER_FT, M_PER_IN, M_PER_YD, M_PER_HAND, type LengthUnit
 export { parseLength, type ParsedLength, type ParseLengthOptions } from './units/parseLength';
 export { formatTape } from './units/formatTape';
 export { formatLength, formatReading, type FormatLengthOptions } from './units/formatLength';
+export { stepsText } from './units/stepsText';
 export { stepsAndRemainder, type StepsAndRemainder } from './units/stepsAndRemainder';
 
 export { distanceM, midpoint, pointAlong, type PointM } from './geometry/pointM';
@@ -318,3 +319,9 @@ export { pieceEnds, type PieceEnd } from './setting/pieceEnds';
 export { isGoodPull, type MeasureId, type Placing } from './setting/placing';
 export { settingSheet, type SetPeg, type SetPiece, type SettingSheet, type SettingWish } from './setting/settingSheet';
 export { checkWords, numberOn, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';
+export { carryPlan, type Carry, type CarryPlan } from './setting/carryPlan';
+export { changedLegs, saidOf, type LegChange } from './setting/legChanges';
+export type { LooseKind } from './setting/loosePieces';
+export { placingTolerance, type Tolerance } from './setting/placingTolerance';
+export { stepRounding, type StepRounding } from './setting/stepRounding';
+export { walkedOffM } from './setting/walkedOff';

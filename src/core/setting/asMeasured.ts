@@ -16,25 +16,34 @@ const SAME_M = 1e-9;
  * @returns the pieces of the layout in its own order
  */
 export function itemsAsMeasured(
-  { arena, items }: Pick<Layout, 'arena' | 'items'>,
+  layout: Pick<Layout, 'arena' | 'items'>,
   sheet: SettingSheet,
   freeM: ReadonlyMap<MeasureId, number>,
 ): Item[] {
+  const placed = endsAsMeasured(layout, sheet, freeM);
+  return layout.items.map(item => {
+    const ends = placed.get(item.id);
+    return ends ? pieceAtEnds(item, ends) : item;
+  });
+}
+
+/** The marks on the sand for the ends of every piece, in the order that pieceEnds gives them. */
+export function endsAsMeasured(
+  { arena }: Pick<Layout, 'arena'>,
+  sheet: SettingSheet,
+  freeM: ReadonlyMap<MeasureId, number>,
+): Map<string, PointM[]> {
   const lengths = measuredLengths(sheet.measures, ({ id, lengthM }) => freeM.get(id) ?? lengthM);
   const lengthM = (id: MeasureId) => lengths.get(id)!;
   const { where, set } = whereabouts(arena);
-  for (const { peg, placing } of sheet.pegs)
-    set({ kind: 'peg', peg }, placedPoint(arena, placing, lengthM, where));
+  for (const { peg, placing } of sheet.pegs) set({ kind: 'peg', peg }, placedPoint(arena, placing, lengthM, where));
   const placed = new Map<string, PointM[]>();
   for (const { item, points } of sheet.pieces) {
     const ends = points.map(({ placing }) => placedPoint(arena, placing, lengthM, where));
     points.forEach(({ end }, index) => set({ kind: 'end', item: item.id, end }, ends[index]!));
     placed.set(item.id, inOrder(points, ends));
   }
-  return items.map(item => {
-    const ends = placed.get(item.id);
-    return ends ? pieceAtEnds(item, ends) : item;
-  });
+  return placed;
 }
 
 /** Ends in the order that pieceEnds gives them. */

@@ -67,8 +67,6 @@ function mistakes({ points }: Unchecked, survey: Survey): PointM[][] {
     .filter(({ id, follows }) => ids.has(id) && !follows)
     .map(wrong => {
       const lengths = measuredLengths(measures, ({ id, lengthM }) => lengthM + (id === wrong.id ? MISTAKE_M : 0));
-      return points.map(({ placing }) =>
-        placedPoint(survey.arena, placing, id => lengths.get(id)!, survey.truePoint),
-      );
+      return points.map(({ placing }) => placedPoint(survey.arena, placing, id => lengths.get(id)!, survey.truePoint));
     });
 }

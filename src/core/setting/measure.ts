@@ -4,7 +4,11 @@ import type { MeasureId } from './placing';
  * One length on a setting sheet, metres. One that follows from another (the far end of a piece whose length is known) is
  * read as a check, and is not walked or rounded by itself.
  */
-export type Measure = { id: MeasureId; lengthM: number; follows: { from: MeasureId; times: number; addM: number } | null };
+export type Measure = {
+  id: MeasureId;
+  lengthM: number;
+  follows: { from: MeasureId; times: number; addM: number } | null;
+};
 
 /** How finely a sheet is printed and a tape is read: half a centimetre, or an eighth of an inch. */
 export const TAPE_READINGS_M = [0.005, 0.0254 / 8] as const;
@@ -24,7 +28,9 @@ export function measuredLengths(
   measures: readonly Measure[],
   freeM: (measure: Measure) => number,
 ): Map<MeasureId, number> {
-  const lengths = new Map(measures.flatMap(measure => (measure.follows ? [] : [[measure.id, freeM(measure)] as const])));
+  const lengths = new Map(
+    measures.flatMap(measure => (measure.follows ? [] : [[measure.id, freeM(measure)] as const])),
+  );
   for (const { id, follows } of measures)
     if (follows) lengths.set(id, lengths.get(follows.from)! * follows.times + follows.addM);
   return lengths;

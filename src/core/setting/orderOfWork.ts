@@ -43,8 +43,10 @@ function untwisted(way: Stop[], from: PointM): Stop[] {
     better = false;
     for (let start = 0; start < way.length - 1; start += 1)
       for (let end = start + 1; end < way.length; end += 1) {
-        const before = distanceM(at(start - 1), at(start)) + (end + 1 < way.length ? distanceM(at(end), at(end + 1)) : 0);
-        const after = distanceM(at(start - 1), at(end)) + (end + 1 < way.length ? distanceM(at(start), at(end + 1)) : 0);
+        const before =
+          distanceM(at(start - 1), at(start)) + (end + 1 < way.length ? distanceM(at(end), at(end + 1)) : 0);
+        const after =
+          distanceM(at(start - 1), at(end)) + (end + 1 < way.length ? distanceM(at(start), at(end + 1)) : 0);
         if (after < before - 1e-9) {
           way.splice(start, end - start + 1, ...way.slice(start, end + 1).reverse());
           better = true;

@@ -7,7 +7,10 @@ import type { Item } from '../items/item';
 import type { LayoutHorse } from '../layout/layout';
 import { formatTape } from '../units/formatTape';
 import { parseLength } from '../units/parseLength';
+import { seededRandom } from '../statistics/seededRandom';
+import { stepsText } from '../units/stepsText';
 import { settingSheet, type SettingSheet } from './settingSheet';
+import { walkedOffM } from './walkedOff';
 
 /**
  * Taping, simulated with nothing of the core's own reckoning: the sheet is read as printed, each point is found by closing
@@ -60,13 +63,41 @@ function closeIn(start: PointM, readings: [Reading, Reading]): PointM {
 
 const apart = (a: PointM, b: PointM) => Math.sqrt((a.xM - b.xM) ** 2 + (a.yM - b.yM) ** 2);
 
-/** Every end of every piece, taped from the printed sheet. */
-function tapedEnds(arena: Arena, sheet: SettingSheet, unit: 'm' | 'ft'): { ends: Map<string, PointM>; hops: number } {
-  const printed = (id: string) => {
-    const measure = sheet.measures.find(candidate => candidate.id === id)!;
-    const read = parseLength(formatTape(measure.lengthM, unit));
+/** A measure as somebody lays it: from the tape as printed, or walked as printed. */
+type Lay = (lengthM: number) => number;
+
+const taped =
+  (unit: 'm' | 'ft'): Lay =>
+  lengthM => {
+    const read = parseLength(formatTape(lengthM, unit));
     if (!read.ok) throw new Error(read.reason);
     return read.lengthM;
+  };
+
+/** "11½ steps, back 12 cm", walked by somebody whose step is not quite what the sheet thinks. */
+const walked =
+  (sheetStepM: number, trueStepM: number): Lay =>
+  lengthM => {
+    const text = stepsText(lengthM, sheetStepM, 'm');
+    const steps = /^(\d*)(½?) steps?/.exec(text);
+    const rest = /(\d+) cm$/.exec(text);
+    const count = steps ? Number(steps[1] || 0) + (steps[2] ? 0.5 : 0) : 0;
+    const restM = rest ? (Number(rest[1]) / 100) * (text.includes('back') ? -1 : 1) : 0;
+    return count * trueStepM + restM;
+  };
+
+/** Every end of every piece, laid from the printed sheet. */
+function laidEnds(
+  arena: Arena,
+  sheet: SettingSheet,
+  lay: Lay,
+  isWalked = false,
+): { ends: Map<string, PointM>; hops: number } {
+  const printed = (id: string): number => {
+    const { lengthM, follows } = sheet.measures.find(candidate => candidate.id === id)!;
+    // Nobody walks to the far end of a piece that lies: it lies where its own length puts it.
+    if (follows && isWalked) return printed(follows.from) * follows.times + follows.addM;
+    return lay(lengthM);
   };
   const known = fixed(arena);
   const hops = new Map<string, number>();
@@ -156,7 +187,7 @@ test.each(CASES)(
         const sheet = settingSheet({ arena, items: exercise.items }, { measureBy, from: { xM: 0, yM: 0 } });
         expect(sheet.pieces.map(({ item }) => item.id).sort()).toEqual(exercise.items.map(({ id }) => id).sort());
         for (const unit of ['m', 'ft'] as const) {
-          const { ends, hops } = tapedEnds(arena, sheet, unit);
+          const { ends, hops } = laidEnds(arena, sheet, taped(unit));
           expect(hops).toBeLessThanOrEqual(1);
           for (const item of exercise.items)
             for (const [end, at] of trueEnds(item))
@@ -170,3 +201,38 @@ test.each(CASES)(
       }
   },
 );
+
+test('walked in steps, every piece comes out within the error that its sheet states', () => {
+  const random = seededRandom(5);
+  const arena = ARENAS[1]!;
+  for (const recipe of SHELF) {
+    const { exercise } = layOutExercise(recipe, { arena, school: 'whole-stride', horses: HORSES }, { rein: 'left' });
+    if (exercise.items.length === 0) continue;
+    const sheet = settingSheet({ arena, items: exercise.items }, { measureBy: 'walls', from: { xM: 0, yM: 0 } });
+    const [stepM, share] = [0.7 + random() * 0.3, 0.05];
+    const stated = walkedOffM({ arena, items: exercise.items }, sheet, stepM, share);
+    for (let round = 0; round < 4; round += 1) {
+      const trueStepM = stepM * (1 + share * (random() * 2 - 1));
+      const { ends } = laidEnds(arena, sheet, walked(stepM, trueStepM), true);
+      for (const item of exercise.items)
+        for (const [end, at] of trueEnds(item)) {
+          const offM = apart(ends.get(`${item.id}, ${end}`)!, at);
+          expect([recipe.kind, item.id, end, offM <= stated.get(item.id)! ? true : offM]).toEqual([
+            recipe.kind,
+            item.id,
+            end,
+            true,
+          ]);
+        }
+    }
+  }
+});
+
+test('a cone by itself, worked by hand: 10 m along and 5 m in, with a step known to 3 %', () => {
+  const arena = ARENAS[2]!;
+  const items: Item[] = [{ kind: 'cone', id: 'c', at: { xM: 5, yM: 10 } }];
+  const sheet = settingSheet({ arena, items }, { measureBy: 'walls', from: { xM: 0, yM: 0 } });
+  expect(sheet.measures.map(({ lengthM }) => lengthM)).toEqual([10, 5]);
+  // Steps of 1 m: 10 and 5 of them, 0.30 and 0.15 m off, and what the hand adds.
+  expect(walkedOffM({ arena, items }, sheet, 1, 0.03).get('c')).toBeCloseTo(Math.hypot(0.3, 0.15) + 0.015, 9);
+});

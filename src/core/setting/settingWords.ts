@@ -27,7 +27,11 @@ export function numberOn({ pieces }: Pick<SettingSheet, 'pieces'>): (item: strin
 }
 
 /** What to measure for a piece, in order. Ends that share a measure share a line. */
-export function pieceLines(arena: Arena, { points }: Pick<SetPiece, 'points'>, numberOf: (item: string) => string): SheetLine[] {
+export function pieceLines(
+  arena: Arena,
+  { points }: Pick<SetPiece, 'points'>,
+  numberOf: (item: string) => string,
+): SheetLine[] {
   return pointLines(arena, points, numberOf);
 }
 
@@ -137,7 +141,8 @@ function buildNotes(item: Item, format: (lengthM: number) => string): string[] {
     notes.push(
       `The rails meet at its ${narrowEnd} end; at the ${wideEnd} end one stand goes ${format(item.spreadM)} before the mark and one ${format(item.spreadM)} behind it.`,
     );
-  } else if (item.spreadM > 0) notes.push(`Measured at its front; the back rail stands ${format(item.spreadM)} behind.`);
+  } else if (item.spreadM > 0)
+    notes.push(`Measured at its front; the back rail stands ${format(item.spreadM)} behind.`);
   if (item.sideHeightM !== null) notes.push(`Up ${format(item.sideHeightM)} at the stands.`);
   if (item.groundLineBeforeM !== null)
     notes.push(

@@ -1,7 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { stepsText } from '@/components/Lengths/stepsText';
+import { stepsText } from '@/core';
 import { itemWords } from '@/core';
 import { wallName, type Arena, type EndPlacing, type LayoutSetting } from '@/core';
 import classes from './PlacingTable.module.css';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
-import { stepsText } from '@/components/Lengths/stepsText';
+import { stepsText } from '@/core';
 import { newId } from '@/components/newId';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { parseLength, walkedError } from '@/core';

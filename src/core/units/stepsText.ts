@@ -1,4 +1,6 @@
-import { formatLength, formatReading, stepsAndRemainder, type LengthUnit } from '@/core';
+import { formatLength, formatReading } from './formatLength';
+import type { LengthUnit } from './lengthUnits';
+import { stepsAndRemainder } from './stepsAndRemainder';
 
 /** A remainder smaller than this is not worth saying when walking. */
 const NOT_WORTH_SAYING_M = 0.005;

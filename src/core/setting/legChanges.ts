@@ -1,0 +1,47 @@
+import type { Item } from '../items/item';
+import type { Layout } from '../layout/layout';
+import { reckonLayout, type HorseReading } from '../layout/reckonLayout';
+
+/** What another place of the pieces does to one leg: longer or shorter, and each horse's words before and after. */
+export type LegChange = {
+  track: string;
+  leg: number;
+  from: string;
+  to: string;
+  groundM: number;
+  /** How much longer it is now, metres; negative is shorter. */
+  longerM: number;
+  horses: { horse: string; before: string; after: string; changed: boolean }[];
+};
+
+/** Less than this is not worth saying of a distance, metres. */
+const WORTH_SAYING_M = 0.01;
+
+/**
+ * The legs of a layout that are another length when its pieces stand elsewhere.
+ * @throws {RangeError} pieces that stand on each other, so that there is nothing to ride between them
+ */
+export function changedLegs(layout: Layout, items: readonly Item[]): LegChange[] {
+  const planned = reckonLayout(layout);
+  const standing = reckonLayout({ ...layout, items: [...items] });
+  return planned.flatMap((track, index) => {
+    const now = standing[index];
+    if (track.kind !== 'items' || now?.kind !== 'items') return [];
+    return track.legs.flatMap((leg, at) => {
+      const longerM = now.legs[at]!.groundM - leg.groundM;
+      const horses = leg.readings.flatMap((reading, horse) => {
+        const after = now.legs[at]!.readings[horse];
+        const [was, is] = [saidOf(reading), after ? saidOf(after) : null];
+        return is === null ? [] : [{ horse: reading.horse, before: was, after: is, changed: was !== is }];
+      });
+      if (Math.abs(longerM) < WORTH_SAYING_M && !horses.some(({ changed }) => changed)) return [];
+      const { from, to } = leg;
+      return [{ track: track.id, leg: at, from, to, groundM: now.legs[at]!.groundM, longerM, horses }];
+    });
+  });
+}
+
+/** The call, and where a count is asked, its own word too. */
+export function saidOf({ call, asked }: HorseReading): string {
+  return asked ? `${asked.word} in ${asked.strides} asked` : call;
+}

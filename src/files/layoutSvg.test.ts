@@ -23,9 +23,10 @@ test('one unit is a metre with A at the bottom, and the paper is a hundredth', (
   expect(svg).toContain('M8.5 28L11.5 28');
   // The track from one to the other, 4 m.
   expect(svg).toContain('M10 28L10 24');
-  expect(svg).toContain('viewBox="-2 -2 24 46"');
-  expect(svg).toContain('width="240mm" height="460mm"');
-  expect(svg).toContain('M0 42h10');
+  // Room of 2.2 letters of 0.9 m round it, and as much again below for the scale bar; 10 mm of paper to the metre.
+  expect(svg).toContain('viewBox="-1.98 -1.98 23.96 45.94"');
+  expect(svg).toContain('width="239.6mm" height="459.4mm"');
+  expect(svg).toMatch(/M0 42\.97h10/);
 });
 
 test('a name with signs of its own does not break the file', () => {

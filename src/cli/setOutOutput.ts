@@ -1,0 +1,87 @@
+import {
+  facingFromHeading,
+  placingTolerance,
+  settingSheet,
+  stepRounding,
+  type Layout,
+  type LengthUnit,
+  type SettingSheet,
+  type SettingWish,
+} from '@/core';
+import { printedSheet, type PrintedLine } from '@/files/printedSheet';
+
+export const SET_OUT_OPTIONS = {
+  unit: { type: 'string' },
+  'measure-by': { type: 'string' },
+  'step-cm': { type: 'string' },
+} as const;
+
+export type SetOutWish = { unit: LengthUnit; measureBy: SettingWish['measureBy']; stepM: number | null };
+
+/** The wishes that were typed, or a sentence about the one that cannot be. */
+export function setOutWish(values: Record<string, unknown>): SetOutWish | string {
+  const unit = values.unit ?? 'm';
+  if (unit !== 'm' && unit !== 'ft' && unit !== 'yd') return `--unit ${String(unit)}: say m, ft or yd.`;
+  const measureBy = values['measure-by'] ?? 'walls';
+  if (measureBy !== 'walls' && measureBy !== 'tapes') return `--measure-by ${String(measureBy)}: say walls or tapes.`;
+  const stepCm = values['step-cm'] === undefined ? null : Number(values['step-cm']);
+  if (stepCm !== null && !(stepCm >= 30 && stepCm <= 150))
+    return `--step-cm ${String(values['step-cm'])}: a step is 30 to 150 cm.`;
+  return { unit, measureBy, stepM: stepCm === null ? null : stepCm / 100 };
+}
+
+/** Rounded to the micron here and nowhere before. */
+const toMicron = (metres: number) => Math.round(metres * 1e6) / 1e6 + 0;
+
+/** The setting sheet of a layout in the shape that the command line promises. */
+export function setOutOutput(layout: Layout, { unit, measureBy, stepM }: SetOutWish) {
+  const from = { xM: layout.arena.widthM / 2, yM: 0 };
+  const sheet = settingSheet(layout, { measureBy, from });
+  const printed = printedSheet(layout, sheet, { unit, stepM });
+  return {
+    name: layout.name,
+    kit: Object.fromEntries(printed.kit.map(({ kind, needed, lacking }) => [kind, { needed, lacking }])),
+    pegs: printed.pegs.map(({ peg, lines }, index) => ({
+      peg,
+      ...place(sheet.pegs[index]!.at),
+      measures: lines.map(lineOutput),
+    })),
+    pieces: sheet.pieces.map(({ item, number, points }, index) => {
+      const { name, lines, check, notes } = printed.pieces[index]!;
+      return {
+        number,
+        item: item.id,
+        name,
+        facingDeg: 'headingRad' in item ? toMicron(facingFromHeading(item.headingRad)) : null,
+        points: points.map(({ end, at }) => ({ end, ...place(at) })),
+        measures: lines.map(lineOutput),
+        check: check && { words: check.words, lengthM: toMicron(check.lengthM), tape: check.tape },
+        notes,
+      };
+    }),
+    worstErrorM: toMicron(sheet.worstErrorM),
+    tolerance: placingTolerance(layout).map(({ offM, ...rest }) => ({ ...rest, offM: toMicron(offM) })),
+    halfSteps: stepM === null ? null : halfStepsOutput(layout, sheet, stepM),
+  };
+}
+
+const place = ({ xM, yM }: { xM: number; yM: number }) => ({ xM: toMicron(xM), yM: toMicron(yM) });
+
+function lineOutput({ words, measure, lengthM, tape, steps, follows }: PrintedLine) {
+  return { words, measure, lengthM: toMicron(lengthM), tape, ...(steps === null ? {} : { steps }), follows };
+}
+
+function halfStepsOutput(layout: Layout, sheet: SettingSheet, stepM: number) {
+  const rounding = stepRounding(layout, sheet, stepM);
+  return {
+    stepM,
+    steps: Object.fromEntries(rounding.steps),
+    changedWords: rounding.changedWords,
+    changes: rounding.changes.map(({ longerM, groundM, ...rest }) => ({
+      ...rest,
+      groundM: toMicron(groundM),
+      longerM: toMicron(longerM),
+    })),
+    isBest: rounding.isBest,
+  };
+}

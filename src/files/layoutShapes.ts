@@ -1,0 +1,226 @@
+import {
+  arenaLetters,
+  arenaLines,
+  chainsOf,
+  pointAlong,
+  type Fence,
+  type Item,
+  type Layout,
+  type PointM,
+  type ReckonedTrack,
+} from '@/core';
+import { chainPath } from './chainPath';
+
+/**
+ * A layout as shapes on paper, metres with y down, for any kind of file: paths in the notation of SVG, and short texts.
+ */
+export type PathShape = {
+  kind: 'path';
+  d: string;
+  stroke: string | null;
+  strokeM: number;
+  fill: string | null;
+  dashM: number | null;
+};
+export type TextShape = { kind: 'text'; x: number; y: number; text: string; sizeM: number; bold: boolean };
+export type Shape = PathShape | TextShape;
+
+export type ShapesWish = {
+  /** A at the bottom, or A at the left and C at the right. */
+  lies: 'up' | 'along';
+  /** Pieces numbered, or fences named. */
+  numbers: ReadonlyMap<string, number> | null;
+  /** Height of the letters, metres of paper. */
+  textM: number;
+};
+
+/** Round the sand there is room for letters, and below it for the scale bar. */
+export type Sheet = { x: number; y: number; widthM: number; heightM: number };
+
+const STAND_M = 0.5;
+
+/** The paper that a drawing needs. */
+export function drawingSheet(
+  { arena }: Pick<Layout, 'arena'>,
+  { lies, textM }: Pick<ShapesWish, 'lies' | 'textM'>,
+): Sheet {
+  const [widthM, heightM] = lies === 'up' ? [arena.widthM, arena.lengthM] : [arena.lengthM, arena.widthM];
+  const marginM = textM * 2.2;
+  return { x: -marginM, y: -marginM, widthM: widthM + 2 * marginM, heightM: heightM + 2 * marginM + textM * 2.2 };
+}
+
+/** How long the scale bar of a drawing is, and where it lies, metres of paper. */
+export function scaleBar({ arena }: Pick<Layout, 'arena'>, { lies, textM }: Pick<ShapesWish, 'lies' | 'textM'>) {
+  const heightM = lies === 'up' ? arena.lengthM : arena.widthM;
+  const lengthM = Math.max(arena.widthM, arena.lengthM) >= 30 ? 10 : 5;
+  return { x: 0, y: heightM + textM * 3.3, lengthM };
+}
+
+/** All that is drawn of a layout, the ground first. */
+export function layoutShapes(
+  layout: Pick<Layout, 'arena' | 'items'>,
+  tracks: readonly ReckonedTrack[],
+  wish: ShapesWish,
+): Shape[] {
+  const { arena, items } = layout;
+  const paper = paperPoint(arena.lengthM, wish.lies);
+  const at = (point: PointM) => {
+    const { x, y } = paper(point);
+    return `${rounded(x)} ${rounded(y)}`;
+  };
+  const corner = paper({ xM: 0, yM: 0 });
+  const far = paper({ xM: arena.widthM, yM: arena.lengthM });
+  const box = `M${corner.x} ${corner.y}H${far.x}V${far.y}H${corner.x}Z`;
+  const bar = scaleBar(layout, wish);
+  const tickM = wish.textM * 0.3;
+  return [
+    path(box, { stroke: '#000', strokeM: 0.12, fill: '#fff' }),
+    ...arenaLines(arena).map(({ from, to }) =>
+      path(`M${at(from)}L${at(to)}`, { stroke: '#bbb', strokeM: 0.04, dashM: 0.5 }),
+    ),
+    ...arenaLetters(arena).map(({ letter, at: place }) =>
+      text(paper(outside(place, layout, wish.textM)), letter, wish.textM),
+    ),
+    ...tracks.flatMap(track =>
+      chainsOf(track).map(chain => path(chainPath(paper, chain), { stroke: '#777', strokeM: 0.1 })),
+    ),
+    ...items.flatMap(item => itemShapes(item, at)),
+    ...items.flatMap(item => nameShape(item, paper, wish)),
+    path(
+      `M${bar.x} ${bar.y - tickM}v${2 * tickM}M${bar.x} ${bar.y}h${bar.lengthM}M${bar.x + bar.lengthM} ${bar.y - tickM}v${2 * tickM}`,
+      {
+        stroke: '#000',
+        strokeM: 0.08,
+      },
+    ),
+    text({ x: bar.x + bar.lengthM + wish.textM * 1.6, y: bar.y }, `${bar.lengthM} m`, wish.textM),
+  ];
+}
+
+const rounded = (metres: number) => Math.round(metres * 1e4) / 1e4 + 0;
+
+function paperPoint(lengthM: number, lies: ShapesWish['lies']): (point: PointM) => { x: number; y: number } {
+  return lies === 'up' ? ({ xM, yM }) => ({ x: xM, y: lengthM - yM }) : ({ xM, yM }) => ({ x: yM, y: xM });
+}
+
+function path(d: string, { stroke = null, strokeM = 0, fill = null, dashM = null }: Partial<PathShape>): PathShape {
+  return { kind: 'path', d, stroke, strokeM, fill, dashM };
+}
+
+function text({ x, y }: { x: number; y: number }, words: string, sizeM: number, bold = false): TextShape {
+  return { kind: 'text', x: rounded(x), y: rounded(y), text: words, sizeM, bold };
+}
+
+/** Letters on a wall stand outside it. */
+function outside({ xM, yM }: PointM, { arena }: Pick<Layout, 'arena'>, textM: number): PointM {
+  const beside = (value: number, most: number) => (value === 0 ? -textM : value === most ? most + textM : value);
+  const onLongSide = xM === 0 || xM === arena.widthM;
+  return { xM: beside(xM, arena.widthM), yM: onLongSide ? yM : beside(yM, arena.lengthM) };
+}
+
+function nameShape(
+  item: Item,
+  paper: (at: PointM) => { x: number; y: number },
+  { numbers, textM }: ShapesWish,
+): Shape[] {
+  const { x, y } = paper(item.at);
+  if (numbers) {
+    const number = numbers.get(item.id);
+    return number === undefined ? [] : [text({ x: x + textM * 0.9, y: y - textM * 0.7 }, String(number), textM, true)];
+  }
+  return item.kind === 'fence' ? [text({ x: x + textM * 0.8, y: y - textM }, item.id, textM * 0.8)] : [];
+}
+
+type At = (point: PointM) => string;
+
+/** Along the heading of an item and to its left. */
+function inFrame(item: Item & { headingRad: number }, aheadM: number, leftM: number): PointM {
+  return pointAlong(pointAlong(item.at, item.headingRad, aheadM), item.headingRad + Math.PI / 2, leftM);
+}
+
+function itemShapes(item: Item, at: At): Shape[] {
+  switch (item.kind) {
+    case 'pole':
+      return [rail(`M${at(inFrame(item, 0, item.lengthM / 2))}L${at(inFrame(item, 0, -item.lengthM / 2))}`)];
+    case 'guide':
+      return [rail(`M${at(inFrame(item, -item.lengthM / 2, 0))}L${at(inFrame(item, item.lengthM / 2, 0))}`)];
+    case 'fence':
+      return fenceShapes(item, at);
+    default:
+      return [path(round(item.at, item.kind === 'block' ? 0.3 : 0.2, at), { fill: '#000' })];
+  }
+}
+
+const rail = (d: string) => path(d, { stroke: '#000', strokeM: 0.16 });
+
+function round({ xM, yM }: PointM, radiusM: number, at: At): string {
+  const [a, b] = [at({ xM: xM - radiusM, yM }), at({ xM: xM + radiusM, yM })];
+  return `M${a}A${radiusM} ${radiusM} 0 0 1 ${b}A${radiusM} ${radiusM} 0 0 1 ${a}Z`;
+}
+
+/** Where the rails of each form lie ahead of its middle, as shares of its spread. */
+const RAILS: Record<Fence['form'], readonly number[]> = {
+  'cross-rail': [0],
+  vertical: [0],
+  narrow: [0],
+  wall: [0],
+  oxer: [-0.5, 0.5],
+  'triple-bar': [-0.5, 0, 0.5],
+  corner: [],
+};
+
+function fenceShapes(fence: Fence, at: At): Shape[] {
+  const { form, spreadM, widthM, groundLineBeforeM } = fence;
+  const half = widthM / 2;
+  const across = (aheadM: number) => `M${at(inFrame(fence, aheadM, half))}L${at(inFrame(fence, aheadM, -half))}`;
+  const stand = (aheadM: number, leftM: number) => {
+    const side = leftM + Math.sign(leftM) * (STAND_M / 2);
+    const corners = [
+      [STAND_M / 2, STAND_M / 2],
+      [-STAND_M / 2, STAND_M / 2],
+      [-STAND_M / 2, -STAND_M / 2],
+      [STAND_M / 2, -STAND_M / 2],
+    ].map(([dx, dy]) => at(inFrame(fence, aheadM + dx!, side + dy!)));
+    return path(`M${corners.join('L')}Z`, { stroke: '#000', strokeM: 0.06, fill: '#ddd' });
+  };
+  const stands =
+    form === 'corner'
+      ? cornerStands(fence).map(([ahead, left]) => stand(ahead, left))
+      : RAILS[form].flatMap(share => [stand(share * spreadM, half), stand(share * spreadM, -half)]);
+  const arrowM = spreadM / 2 + 0.5;
+  const arrow = `M${at(inFrame(fence, arrowM, 0.4))}L${at(inFrame(fence, arrowM + 0.5, 0))}L${at(inFrame(fence, arrowM, -0.4))}`;
+  return [
+    ...stands,
+    ...(groundLineBeforeM === null
+      ? []
+      : [path(across(-spreadM / 2 - groundLineBeforeM), { stroke: '#888', strokeM: 0.1 })]),
+    rail(
+      form === 'corner'
+        ? cornerRails(fence, at)
+        : form === 'cross-rail'
+          ? crossed(fence, at)
+          : RAILS[form].map(share => across(share * spreadM)).join(''),
+    ),
+    ...(fence.ridden === 'one-way' ? [path(arrow, { stroke: '#000', strokeM: 0.1 })] : []),
+  ];
+}
+
+function crossed(fence: Fence, at: At): string {
+  const half = fence.widthM / 2;
+  const line = (ahead: number) => `M${at(inFrame(fence, -ahead, half))}L${at(inFrame(fence, ahead, -half))}`;
+  return line(0.16) + line(-0.16);
+}
+
+function cornerStands({ corner, widthM, spreadM }: Fence): [number, number][] {
+  const flag = corner?.narrowEnd === 'right' ? -1 : 1;
+  return [
+    [0, (flag * widthM) / 2],
+    [spreadM, (-flag * widthM) / 2],
+    [-spreadM, (-flag * widthM) / 2],
+  ];
+}
+
+function cornerRails(fence: Fence, at: At): string {
+  const [flag, back, front] = cornerStands(fence).map(([ahead, left]) => at(inFrame(fence, ahead, left)));
+  return `M${front}L${flag}L${back}`;
+}

@@ -1,0 +1,139 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { newItem, placingTolerance, reckonLayout, settingSheet, type Layout } from '@/core';
+import { printedSheet } from '../printedSheet';
+import type { PaperSize } from './pdfPaper';
+import { pdfRuns } from './pdfText';
+import { settingPdf } from './settingPdf';
+
+const DPI = 300;
+const MM = DPI / 25.4;
+
+let folder: string;
+beforeAll(() => (folder = mkdtempSync(path.join(tmpdir(), 'roan-pdf-'))));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+jest.setTimeout(60_000);
+
+/** Two poles 6 m apart and a vertical 18 m on, on the centre line of a long arena. */
+const POLES_M = [20, 26] as const;
+const LAYOUT: Layout = {
+  ...{ name: 'Łąka lane', arena: { widthM: 20, lengthM: 60, letters: '20x60' }, fall: null, school: 'whole-stride' },
+  items: [
+    ...POLES_M.map((yM, i) => ({ ...newItem('pole', `p${i + 1}`, { xM: 10, yM }, Math.PI / 2), lengthM: 3.5 })),
+    newItem('vertical', 'heron', { xM: 10, yM: 44 }, Math.PI / 2),
+  ],
+  tracks: [
+    {
+      ...{ kind: 'items', id: 'lane', gait: 'canter', course: null, passes: 1 },
+      through: ['p1', 'p2', 'heron'].map(item => ({ item, reversed: false })),
+      legs: [1, 2].map(() => ({ track: 'natural', setting: 'course', approach: 'canter', asked: null, circle: null })),
+    },
+  ],
+  horses: [{ name: 'Juniper', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} }],
+  kit: { poles: 3, stands: 2, cups: 20, blocks: 0, cones: 4, fillers: 0, markers: 0 },
+} as Layout;
+
+type Page = { width: number; height: number; pages: number; texts: string[]; dark: (x: number, y: number) => boolean };
+
+async function rendered(paper: PaperSize, page = 1): Promise<Page> {
+  const sheet = settingSheet(LAYOUT, { measureBy: 'walls', from: { xM: 10, yM: 0 } });
+  const bytes = await settingPdf({
+    ...{ layout: LAYOUT, tracks: reckonLayout(LAYOUT), arenaName: 'Long arena', unit: 'ft', paper },
+    printed: printedSheet(LAYOUT, sheet, { unit: 'ft', stepM: 0.85 }),
+    walker: { name: 'Małgorzata', stepM: 0.85 },
+    touchiest: placingTolerance(LAYOUT),
+  });
+  const [file, out] = [path.join(folder, `${paper}.pdf`), path.join(folder, `${paper}.grey`)];
+  writeFileSync(file, bytes);
+  const args = ['scripts/lib/renderPdf.mjs', file, String(page), String(DPI), out];
+  const { status, stdout, stderr } = spawnSync(process.execPath, args, { encoding: 'utf8' });
+  if (status !== 0) throw new Error(stderr);
+  const said = JSON.parse(stdout) as Omit<Page, 'dark'>;
+  const grey = readFileSync(out);
+  return { ...said, dark: (x, y) => (grey[y * said.width + x] ?? 255) < 120 };
+}
+
+type Run = { from: number; to: number; line: number };
+
+/** Dark runs along rows, or along columns, of about this length, mm; lines thicker than a pixel give several. */
+function runs(page: Page, way: 'row' | 'column', lengthMm: number): Run[] {
+  const [lines, along] = way === 'row' ? [page.height, page.width] : [page.width, page.height];
+  const found: Run[] = [];
+  for (let line = 0; line < lines; line += 1) {
+    let from = -1;
+    for (let at = 0; at <= along; at += 1) {
+      const dark = at < along && (way === 'row' ? page.dark(at, line) : page.dark(line, at));
+      if (dark && from < 0) from = at;
+      if (!dark && from >= 0) {
+        if (Math.abs((at - from) / MM - lengthMm) < 1.5) found.push({ from, to: at, line });
+        from = -1;
+      }
+    }
+  }
+  return found;
+}
+
+/** The middles of the lines that runs lie on, mm from the edge. */
+function lineMiddlesMm(found: readonly Run[]): number[] {
+  const groups: number[][] = [];
+  for (const { line } of found) {
+    const last = groups[groups.length - 1];
+    if (last && line - last[last.length - 1]! <= 2) last.push(line);
+    else groups.push([line]);
+  }
+  return groups.map(lines => (lines[0]! + lines[lines.length - 1]! + 1) / 2 / MM);
+}
+
+// ISO 216 and ANSI/ASME Y14.1 (from memory): A4 is 210 × 297 mm, Letter 8.5 × 11 in.
+test.each([
+  { paper: 'a4' as const, widthMm: 210, heightMm: 297 },
+  { paper: 'letter' as const, widthMm: 215.9, heightMm: 279.4 },
+])('on $paper the scale bar and two distances are right to half a millimetre', async ({ paper, widthMm, heightMm }) => {
+  const page = await rendered(paper);
+  expect(Math.abs(page.width / MM - widthMm)).toBeLessThan(0.2);
+  expect(Math.abs(page.height / MM - heightMm)).toBeLessThan(0.2);
+  const stated = /Drawn 1 : (\d+)/.exec(page.texts.join(' '));
+  const mmPerM = 1000 / Number(stated?.[1]);
+  const bar = runs(page, 'row', 10 * mmPerM);
+  expect(bar.length).toBeGreaterThan(0);
+  for (const { from, to } of bar) expect(Math.abs((to - from) / MM - 10 * mmPerM)).toBeLessThan(0.5);
+  // The poles are strokes across the way, 3.5 m long: from one to the next is 6 m.
+  const poles = lineMiddlesMm(runs(page, 'column', 3.5 * mmPerM));
+  expect(poles.length).toBeGreaterThanOrEqual(2);
+  expect(Math.abs(poles[1]! - poles[0]! - 6 * mmPerM)).toBeLessThan(0.5);
+  // The long side of the arena.
+  const walls = runs(page, 'row', 60 * mmPerM);
+  expect(walls.length).toBeGreaterThan(0);
+  for (const { from, to } of walls) expect(Math.abs((to - from) / MM - 60 * mmPerM)).toBeLessThan(0.5);
+});
+
+test('it names what is to be carried, measured and checked, in the shipped face', async () => {
+  const page = await rendered('a4');
+  const text = page.texts.join(' ').replace(/\s+/g, ' ');
+  // Where the alphabet changes a reader may see a gap.
+  const closed = text.replaceAll(' ', '');
+  expect(closed).toContain('Łąkalane');
+  expect(closed).toContain('Małgorzata');
+  expect(text).toContain('poles (1 more than the yard has)');
+  expect(text).toMatch(/Both ends: along the \w long side, from \w/);
+  expect(text).toMatch(/Check: /);
+  expect(text).toContain('Roan does not replace a qualified instructor');
+  const called = await rendered('a4', 2);
+  expect(called.pages).toBe(3);
+  expect(called.texts.join(' ')).toContain('Called out: lane');
+  expect((await rendered('a4', 3)).texts.join(' ')).toContain('Distance card');
+  const bytes = readFileSync(path.join(folder, 'a4.pdf'), 'latin1');
+  expect(bytes).toContain('AtkinsonHyperlegible');
+  expect(bytes).not.toMatch(/\/Subtype ?\/Image/);
+});
+
+test('a text is set in runs of the alphabets that the face has', () => {
+  expect(pdfRuns('Fen')).toEqual([{ alphabet: 'latin', text: 'Fen' }]);
+  expect(pdfRuns('Łąk 6⅛')).toEqual([
+    { alphabet: 'wide', text: 'Łą' },
+    { alphabet: 'latin', text: 'k 6 1/8' },
+  ]);
+  expect(pdfRuns('馬')).toEqual([{ alphabet: 'latin', text: '?' }]);
+});

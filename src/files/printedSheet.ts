@@ -1,0 +1,106 @@
+import {
+  checkWords,
+  formatReading,
+  formatTape,
+  itemWords,
+  kitOfAll,
+  numberOn,
+  pegLines,
+  pieceLines,
+  pieceNotes,
+  stepsText,
+  type Kit,
+  type Layout,
+  type LengthUnit,
+  type SettingSheet,
+} from '@/core';
+
+/** A setting sheet in words and printed measures: what the screen, the PDF, the table and the command line all show. */
+export type PrintedLine = {
+  words: string;
+  measure: string;
+  lengthM: number;
+  tape: string;
+  /** In somebody's own steps; null without anybody, and for what follows from the piece's own length. */
+  steps: string | null;
+  /** It follows from another measure and the piece's own length. */
+  follows: boolean;
+};
+
+export type PrintedPiece = {
+  id: string;
+  number: number;
+  /** "3 vertical heron, 0.80 m high" without the number. */
+  name: string;
+  lines: PrintedLine[];
+  check: { words: string; lengthM: number; tape: string } | null;
+  notes: string[];
+};
+
+export type PrintedPeg = { peg: string; lines: PrintedLine[]; serves: string };
+
+export type PrintedKit = { kind: keyof Kit; words: string; needed: number; lacking: number };
+
+export type PrintedSheet = { kit: PrintedKit[]; pegs: PrintedPeg[]; pieces: PrintedPiece[] };
+
+/** Who sets it, and in which unit. */
+export type Reader = { unit: LengthUnit; stepM: number | null };
+
+export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM }: Reader): PrintedSheet {
+  const { arena } = layout;
+  const numberOf = numberOn(sheet);
+  const measures = new Map(sheet.measures.map(measure => [measure.id, measure]));
+  const line = ({ words, measure }: { words: string; measure: string }): PrintedLine => {
+    const { lengthM, follows } = measures.get(measure)!;
+    return {
+      words,
+      measure,
+      lengthM,
+      tape: formatTape(lengthM, unit),
+      steps: stepM === null || follows ? null : stepsText(lengthM, stepM, unit),
+      follows: follows !== null,
+    };
+  };
+  const format = (lengthM: number) => formatReading(lengthM, unit);
+  return {
+    kit: printedKit(layout),
+    pegs: sheet.pegs.map(peg => ({
+      peg: peg.peg,
+      lines: pegLines(arena, peg).map(line),
+      serves: `the middle of the arc of ${peg.serves.map(numberOf).join(', ')}`,
+    })),
+    pieces: sheet.pieces.map(piece => ({
+      id: piece.item.id,
+      number: piece.number,
+      name: itemWords(piece.item, format),
+      lines: pieceLines(arena, piece, numberOf).map(line),
+      check: piece.check && {
+        words: checkWords(arena, piece, numberOf)!,
+        lengthM: piece.check.lengthM,
+        tape: formatTape(piece.check.lengthM, unit),
+      },
+      notes: pieceNotes(arena, piece, format),
+    })),
+  };
+}
+
+const KIT_WORDS: Record<keyof Kit, [string, string]> = {
+  poles: ['pole', 'poles'],
+  stands: ['stand', 'stands'],
+  cups: ['cup', 'cups'],
+  blocks: ['block', 'blocks'],
+  cones: ['cone', 'cones'],
+  fillers: ['filler', 'fillers'],
+  markers: ['marker', 'markers'],
+};
+
+/** What to carry out, and how much of it the yard does not have; 0 where nobody has said what it has. */
+function printedKit({ items, kit }: Pick<Layout, 'items' | 'kit'>): PrintedKit[] {
+  const needed = kitOfAll(items);
+  return (Object.keys(KIT_WORDS) as (keyof Kit)[]).flatMap(kind => {
+    const count = needed[kind];
+    if (count === 0) return [];
+    const lacking = kit ? Math.max(0, count - kit[kind]) : 0;
+    return [{ kind, needed: count, lacking, words: `${count} ${KIT_WORDS[kind][count === 1 ? 0 : 1]}` }];
+  });
+}

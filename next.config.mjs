@@ -2,7 +2,7 @@
 const config = {
   poweredByHeader: false,
   devIndicators: false,
-  serverExternalPackages: ['@libsql/client', 'libsql'],
+  serverExternalPackages: ['@libsql/client', 'libsql', 'pdfkit'],
   experimental: { optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'] },
 };
 

@@ -325,3 +325,4 @@ export type { LooseKind } from './setting/loosePieces';
 export { placingTolerance, type Tolerance } from './setting/placingTolerance';
 export { stepRounding, type StepRounding } from './setting/stepRounding';
 export { walkedOffM } from './setting/walkedOff';
+export { itemsAsSet, outOfPlace, type AsSet, type GroundTruth, type OutOfPlace } from './setting/itemsAsSet';

@@ -237,6 +237,43 @@ export const layoutVersions = sqliteTable(
   table => [uniqueIndex('one_version_of_each_state').on(table.layoutId, table.fingerprint)],
 );
 
+/** Which pieces of a layout stand on the sand. `place` is where the piece belonged when it was ticked. */
+export const settingTicks = sqliteTable(
+  'setting_ticks',
+  {
+    yardId: yardId(),
+    layoutId: text('layout_id')
+      .notNull()
+      .references(() => layouts.id),
+    piece: text('piece').notNull(),
+    place: text('place').notNull(),
+    ticked: integer('ticked', { mode: 'boolean' }).notNull(),
+    /** By the clock of the device it was tapped on: the latest tap counts. */
+    tappedAt: instant('tapped_at').notNull(),
+  },
+  table => [primaryKey({ columns: [table.layoutId, table.piece] })],
+);
+
+/**
+ * What really stands on the sand, of one revision of a layout; it is what is ridden until it is put back. `document` is a
+ * standing (src/files/standing.ts).
+ */
+export const standings = sqliteTable(
+  'standings',
+  {
+    id: id(),
+    yardId: yardId(),
+    layoutId: text('layout_id')
+      .notNull()
+      .references(() => layouts.id),
+    revision: integer('revision').notNull(),
+    document: text('document', { mode: 'json' }).notNull(),
+    putBackAt: instant('put_back_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('standings_by_layout').on(table.layoutId, table.createdAt)],
+);
+
 /** An arrangement of the yard's own on the shelf: items and tracks about their middle, to be put on any sand. */
 export const ownExercises = sqliteTable('own_exercises', {
   id: id(),

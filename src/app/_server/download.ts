@@ -1,7 +1,7 @@
 import 'server-only';
 
 /** A file to keep, under a name that every system takes. */
-export function download(body: string, name: string, ending: string, type: string): Response {
+export function download(body: string | Uint8Array<ArrayBuffer>, name: string, ending: string, type: string): Response {
   const plain = name
     .normalize('NFKD')
     .replace(/[^\w -]+/g, '')
@@ -10,7 +10,7 @@ export function download(body: string, name: string, ending: string, type: strin
     .toLowerCase();
   return new Response(body, {
     headers: {
-      'content-type': `${type}; charset=utf-8`,
+      'content-type': typeof body === 'string' ? `${type}; charset=utf-8` : type,
       'content-disposition': `attachment; filename="${plain || 'layout'}${ending}"`,
     },
   });

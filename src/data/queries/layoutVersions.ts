@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import {
+  applyEdits,
   layOutPoleRow,
   headingFromFacing,
   resolvePlan,
@@ -10,6 +11,7 @@ import {
 import { readLayout, writeLayout } from '@/files/layoutFile';
 import { writePlan } from '@/files/planDocument';
 import { FrozenRows, RowPlanOnPaper } from '@/files/rowPlan';
+import { standingEdits } from '@/files/standing';
 import { and, desc, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
@@ -19,6 +21,7 @@ import { listHorses } from './horses';
 import { kitCounts, planGround } from './planGround';
 import { listKit } from './kit';
 import type { Layout } from './layouts';
+import { findStanding } from './standings';
 import { storedPlan } from './storedPlan';
 
 export type VersionReason = 'ridden' | 'kept' | 'before-change';
@@ -46,14 +49,29 @@ export async function madeLayout(
   return resolvePlan(plan, planGround(name, arena, horses, kit)).layout;
 }
 
-/** Keeps a layout as it stands; the same state is kept once. Returns the version's id. */
+/** What a plan comes to today, with its pieces where they really stand. */
+export async function standingLayout(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  layout: Layout,
+): Promise<CoreLayout> {
+  const made = await madeLayout(db, yardId, layout);
+  const found = await findStanding(db, yardId, layout.id, layout.revision);
+  return found ? applyEdits(made, standingEdits(found.standing)) : made;
+}
+
+/**
+ * Keeps a layout; the same state is kept once. What is ridden is kept as it really stands on the sand, everything else as
+ * planned. Returns the version's id.
+ */
 export async function keepVersion(
   tx: Transaction,
   yardId: string,
   layout: Layout,
   reason: VersionReason,
 ): Promise<string> {
-  const frozen = { layout: writeLayout(await madeLayout(tx, yardId, layout)) };
+  const make = reason === 'ridden' ? standingLayout : madeLayout;
+  const frozen = { layout: writeLayout(await make(tx, yardId, layout)) };
   const document = writePlan(layout.plan);
   const fingerprint = createHash('sha256')
     .update(JSON.stringify({ name: layout.name, document, frozen }))

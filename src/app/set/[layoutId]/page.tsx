@@ -1,12 +1,10 @@
 import { FollowThread } from '@/components/Shell/thread';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
-import { layoutCautions, reckonLayout } from '@/core';
+import { changedLegs, layoutCautions, outOfPlace, placingTolerance, reckonLayout } from '@/core';
 import { contents } from '@/app/_server/layoutCards';
-import { present } from '@/data/present';
-import { findLayout } from '@/data/queries/layouts';
-import { madeLayout } from '@/data/queries/layoutVersions';
-import { listPeople } from '@/data/queries/people';
+import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup';
+import { listTicks } from '@/data/queries/settingTicks';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../_server/yardContext';
@@ -14,37 +12,53 @@ import { SettingSheet } from './_components/SettingSheet';
 
 export const metadata: Metadata = { title: 'Set' };
 
-type SetPageProps = { params: Promise<{ layoutId: string }>; searchParams: Promise<{ steps?: string | string[] }> };
+type SetPageProps = {
+  params: Promise<{ layoutId: string }>;
+  searchParams: Promise<{ steps?: string | string[]; by?: string | string[] }>;
+};
 
 export default async function SetPage({ params, searchParams }: SetPageProps) {
   const { layoutId } = await params;
-  const { steps } = await searchParams;
+  const { steps, by } = await searchParams;
   const { db, yard } = await yardContext();
-  const layout = await findLayout(db, yard.id, layoutId);
-  if (!layout) notFound();
-  const made = await madeLayout(db, yard.id, layout);
-  const tracks = reckonLayout(made);
-  const walkers = present(await listPeople(db, yard.id)).flatMap(({ id, name, stepLengthM }) =>
-    stepLengthM === null ? [] : [{ id, name, stepLengthM }],
-  );
+  const setup = await settingSetup(db, yard.id, layoutId);
+  if (!setup) notFound();
+  const { layout, yardLayout, standing } = setup;
+  const tracks = reckonLayout(layout);
+  const walkers = await walkersOf(db, yard.id);
   return (
     <>
-      <FollowThread layout={{ id: layout.id, name: layout.name }} />
-      {made.items.length > 0 ? (
+      <FollowThread layout={{ id: layoutId, name: yardLayout.name }} />
+      {layout.items.length > 0 ? (
         <SettingSheet
-          layoutId={layout.id}
-          arenaName={layout.arena.name}
-          contents={contents(made)}
-          layout={made}
+          // What was typed and ticked belongs to one revision of a layout.
+          key={`${layoutId} ${yardLayout.revision}`}
+          layoutId={layoutId}
+          revision={yardLayout.revision}
+          arenaName={yardLayout.arena.name}
+          contents={contents(layout)}
+          layout={layout}
+          from={setup.from}
           tracks={tracks}
-          cautions={layoutCautions(made, tracks)}
+          cautions={layoutCautions(layout, tracks)}
+          tolerances={placingTolerance(layout)}
+          horseIds={yardLayout.plan.groupIds}
           walkers={walkers}
           walkerId={typeof steps === 'string' ? steps : null}
+          measureBy={measureByOf(by)}
+          firstTicks={await listTicks(db, yard.id, layoutId)}
+          standing={
+            standing && {
+              sinceMs: standing.kept.createdAtMs,
+              away: outOfPlace(layout.items, standing.layout.items),
+              changes: changedLegs(layout, standing.layout.items),
+            }
+          }
         />
       ) : (
         <EmptyState
           title="There is nothing to carry out"
-          action={<LinkButton href={`/plan/${layout.id}`}>To the plan</LinkButton>}
+          action={<LinkButton href={`/plan/${layoutId}`}>To the plan</LinkButton>}
         >
           This layout has no poles, fences or cones: put some on the sand in the plan.
         </EmptyState>

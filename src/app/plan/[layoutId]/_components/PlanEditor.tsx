@@ -49,7 +49,7 @@ import { StaleNotice } from './StaleNotice';
 
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
 const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
-const CallSheet = dynamic(() => import('./CallSheet'), { ssr: false });
+const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
 const KeepOnShelf = dynamic(() => import('./KeepOnShelf'), { ssr: false });
 
 type PlanEditorProps = {

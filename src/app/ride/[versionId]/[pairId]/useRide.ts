@@ -1,4 +1,5 @@
 import { newId } from '@/components/newId';
+import { createOutbox, type Delivery, type Outbox, type OutboxState } from '@/components/outbox/outbox';
 import {
   applyRecordEvent,
   type PassMark,
@@ -9,7 +10,6 @@ import {
 } from '@/core';
 import { RecordBatch } from '@/files/recordEvent';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { createOutbox, type Delivery, type Outbox, type OutboxState } from './outbox';
 
 export type RideSetting = { pairId: string; layoutVersionId: string; stage: string; firstPasses: PassRecord[] };
 
@@ -19,13 +19,13 @@ export type Tapped =
   | { kind: 'hit'; place: number }
   | { kind: 'note'; words: string };
 
-const NOTHING_YET: OutboxState = { unsent: [], problem: null };
+const NOTHING_YET: OutboxState<RecordEvent> = { unsent: [], problem: null };
 
 /** The passes of a pair over a layout, as they are tapped: shown at once, kept on the device, sent in order. */
 export function useRide(setting: RideSetting) {
   const { pairId, layoutVersionId, stage, firstPasses } = setting;
   const [events, setEvents] = useState<RecordEvent[]>([]);
-  const [outbox, setOutbox] = useState<Outbox | null>(null);
+  const [outbox, setOutbox] = useState<Outbox<RecordEvent> | null>(null);
   const [openPassId, setOpenPassId] = useState<string | null>(null);
   const [next, setNext] = useState<{ rein: Rein; direction: RideDirection }>({ rein: 'left', direction: 'as-drawn' });
 

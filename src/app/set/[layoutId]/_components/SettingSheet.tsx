@@ -3,55 +3,103 @@
 import { CautionList } from '@/components/Caution/CautionList';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
-import { Sand, sandTextM } from '@/components/Sand/Sand';
-import { sandView } from '@/components/Sand/sandView';
 import {
-  kitOfAll,
   riddenRow,
-  setItems,
-  wallName,
+  settingSheet,
+  walkedOffM,
   type Caution,
-  type Item,
-  type Kit as KitCounts,
   type Layout,
+  type PointM,
   type ReckonedTrack,
+  type SettingWish,
+  type Tolerance,
 } from '@/core';
-import { Button, Select, Text, Title } from '@mantine/core';
-import { IconPrinter } from '@tabler/icons-react';
-import Link from 'next/link';
+import { printedSheet } from '@/files/printedSheet';
+import { placeOf, placeOfPoint, type SettingTick } from '@/files/settingTick';
+import { SegmentedControl, Select } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { PlacingTable } from './PlacingTable';
+import { useMemo, useState } from 'react';
+import { useTicks } from '../_state/useTicks';
+import { BigPiece } from './BigPiece';
+import { GroundPanel } from './GroundPanel';
+import { HalfSteps } from './HalfSteps';
+import { OneAtATime } from './OneAtATime';
+import { PaperMenu } from './PaperMenu';
+import { StepList } from './StepList';
+import { SheetDrawing } from './SheetDrawing';
+import { SheetWords } from './SheetWords';
+import { StandingBanner, type StandingNow } from './StandingBanner';
+import { UnsentTicks } from './UnsentTicks';
+import type { SetStep } from './setStep';
 import classes from './SettingSheet.module.css';
 
-export type Walker = { id: string; name: string; stepLengthM: number };
+export type Walker = { id: string; name: string; stepLengthM: number; stepShare: number };
 
 type SettingSheetProps = {
   layoutId: string;
+  revision: number;
   arenaName: string;
   /** What lies there, in a line. */
   contents: string;
   layout: Layout;
+  /** Where the kit comes from. */
+  from: PointM;
   tracks: ReckonedTrack[];
   cautions: Caution[];
+  tolerances: Tolerance[];
+  horseIds: readonly string[];
   /** People whose own step is known. */
   walkers: Walker[];
   walkerId: string | null;
+  measureBy: SettingWish['measureBy'];
+  firstTicks: SettingTick[];
+  standing: StandingNow | null;
 };
 
-/** One page that becomes paper: the drawing with numbered pieces, what to carry out, and where each end goes. */
+type View = 'list' | 'one' | 'ground';
+
+/** One page that becomes paper: the drawing with numbered pieces, what to carry out, and how each piece is found. */
 export function SettingSheet(props: SettingSheetProps) {
-  const { layoutId, arenaName, contents, layout, tracks, cautions, walkers, walkerId } = props;
-  const { arena } = layout;
-  const { format, formatTape } = useLengths();
+  const { layoutId, arenaName, contents, layout, from, tracks, walkers, walkerId, measureBy, tolerances } = props;
+  const { format, unit } = useLengths();
   const router = useRouter();
-  const walker = walkers.find(({ id }) => id === walkerId) ?? walkers[0] ?? null;
-  const setting = setItems(arena, inOrder(layout));
-  const numbers = new Map(setting.placings.map(({ item, number }) => [item.id, number]));
-  const view = sandView(arena, 'along');
+  const [view, setView] = useState<View>('list');
+  const [bigId, setBigId] = useState<string | null>(null);
+  const ticks = useTicks(layoutId, props.firstTicks);
+  const walker = walkers.find(({ id }) => id === walkerId) ?? null;
+  const sheet = useMemo(() => settingSheet(layout, { measureBy, from }), [layout, measureBy, from]);
+  const printed = useMemo(
+    () => printedSheet(layout, sheet, { unit, stepM: walker?.stepLengthM ?? null }),
+    [layout, sheet, unit, walker],
+  );
+  const steps = useMemo<SetStep[]>(() => {
+    const offM = walker ? walkedOffM(layout, sheet, walker.stepLengthM, walker.stepShare) : null;
+    return [
+      ...printed.pegs.map(({ peg, lines, serves }, index) => ({
+        ...{ id: `peg ${peg}`, label: `Peg ${peg}`, name: serves, lines, check: null, notes: [] },
+        ...{ place: placeOfPoint(sheet.pegs[index]!.at), tolerance: null, walkedOffM: null },
+      })),
+      ...printed.pieces.map(piece => ({
+        ...piece,
+        label: String(piece.number),
+        place: placeOf(layout.items.find(({ id }) => id === piece.id)!),
+        tolerance: tolerances.find(({ item }) => item === piece.id) ?? null,
+        walkedOffM: offM?.get(piece.id) ?? null,
+      })),
+    ];
+  }, [layout, sheet, printed, walker, tolerances]);
+  const go = (change: { steps?: string | null; by?: string }) => {
+    const wish = new URLSearchParams();
+    const who = change.steps === undefined ? (walker?.id ?? null) : change.steps;
+    if (who) wish.set('steps', who);
+    if ((change.by ?? measureBy) === 'tapes') wish.set('by', 'tapes');
+    router.replace(`/set/${layoutId}${wish.size > 0 ? `?${wish}` : ''}`, { scroll: false });
+  };
   const row = riddenRow(layout);
+  const standing = steps.filter(({ id, place }) => ticks.isTicked(id, place)).length;
+  const big = steps.find(({ id }) => id === bigId) ?? null;
   return (
-    <article className={classes.sheet}>
+    <article className={classes.sheet} data-view={view}>
       <PageHead
         title={layout.name}
         sub={`${arenaName}. ${contents}${row?.spacingM ? `, ${format(row.spacingM)} apart` : ''}.`}
@@ -60,86 +108,94 @@ export function SettingSheet(props: SettingSheetProps) {
             {walkers.length > 0 && (
               <Select
                 aria-label="Whose steps"
+                placeholder="With a tape only"
+                clearable
+                clearButtonProps={{ 'aria-label': 'With a tape only' }}
                 value={walker?.id ?? null}
                 data={walkers.map(({ id, name: person }) => ({ value: id, label: `Steps of ${person}` }))}
-                onChange={id => id && router.replace(`/set/${layoutId}?steps=${id}`, { scroll: false })}
+                onChange={id => go({ steps: id })}
               />
             )}
-            <Button leftSection={<IconPrinter size={16} />} onClick={() => window.print()}>
-              Print
-            </Button>
+            <SegmentedControl
+              aria-label="Measured how"
+              value={measureBy}
+              onChange={by => go({ by })}
+              data={[
+                { value: 'walls', label: 'From the walls' },
+                { value: 'tapes', label: 'With two tapes' },
+              ]}
+            />
+            <PaperMenu
+              layoutId={layoutId}
+              measureBy={measureBy}
+              walkerId={walker?.id ?? null}
+              layout={layout}
+              tracks={tracks}
+              horseIds={props.horseIds}
+            />
           </>
         }
       />
+      {props.standing && (
+        <StandingBanner layoutId={layoutId} standing={props.standing} steps={steps} onPiece={setBigId} />
+      )}
       <div className={classes.top}>
-        <Sand arena={arena} view={view} label={`${layout.name}, with the pieces numbered`} className={classes.drawing}>
-          <LayoutDrawing layout={layout} tracks={tracks} view={view} textM={sandTextM(arena)} numbers={numbers} plain />
-        </Sand>
-        <div className={classes.words}>
-          <CarryOut items={layout.items} />
-          <Title order={2} size="h4">
-            How to measure
-          </Title>
-          <Text size="sm">
-            Square from the <strong>{wallName(arena, setting.longSide)}</strong> and from the{' '}
-            <strong>{wallName(arena, setting.shortSide)}</strong>. Left and right are as each piece is ridden.
-            {walker && ` One step of ${walker.name} is ${format(walker.stepLengthM)}.`}
-          </Text>
-          {walkers.length === 0 && (
-            <Text size="sm" className="roan-no-print">
-              Nobody’s step is known yet: <Link href="/yard">type your own in the yard</Link> and the sheet speaks in
-              it.
-            </Text>
-          )}
-          {row?.spacingM && (
-            <Text size="sm">
-              Then check: pole to pole <strong>{formatTape(row.spacingM)}</strong> along the track.
-            </Text>
-          )}
-        </div>
+        <SheetDrawing layout={layout} tracks={tracks} steps={steps} isTicked={ticks.isTicked} onPiece={setBigId} />
+        <SheetWords
+          layoutId={layoutId}
+          printed={printed}
+          tolerances={tolerances}
+          walker={walker}
+          hasWalkers={walkers.length > 0}
+        />
       </div>
-      <PlacingTable setting={setting} arena={arena} walker={walker} />
-      <CautionList cautions={cautions} items={layout.items} />
+      {walker && (
+        <HalfSteps
+          // Another sheet or another step is rounded anew.
+          key={`${walker.id} ${measureBy}`}
+          layoutId={layoutId}
+          walker={walker}
+          measureBy={measureBy}
+          steps={steps}
+        />
+      )}
+      <div className={`${classes.views} roan-no-print`}>
+        <SegmentedControl
+          aria-label="How it is shown"
+          value={view}
+          onChange={value => setView(value as View)}
+          data={[
+            { value: 'list', label: 'The list' },
+            { value: 'one', label: 'One at a time' },
+            { value: 'ground', label: 'As measured' },
+          ]}
+        />
+        <span role="status">
+          {standing} of {steps.length} stand
+        </span>
+        <UnsentTicks ticks={ticks} />
+      </div>
+      {view === 'one' && <OneAtATime steps={steps} ticks={ticks} />}
+      {view === 'ground' && (
+        <GroundPanel
+          layoutId={layoutId}
+          revision={props.revision}
+          layout={layout}
+          tracks={tracks}
+          sheet={sheet}
+          measureBy={measureBy}
+          steps={steps}
+          walker={walker}
+          onKept={() => setView('list')}
+        />
+      )}
+      {view !== 'ground' && (
+        <div className={view === 'one' ? classes.paperOnly : undefined}>
+          <StepList steps={steps} ticks={ticks} onPiece={setBigId} />
+        </div>
+      )}
+      <CautionList cautions={props.cautions} items={layout.items} />
+      {big && <BigPiece step={big} ticks={ticks} onClose={() => setBigId(null)} />}
     </article>
-  );
-}
-
-/** As the first track rides over them, then the rest. */
-function inOrder({ items, tracks }: Layout): Item[] {
-  const ridden = tracks.flatMap(track => (track.kind === 'items' ? track.through.map(({ item }) => item) : []));
-  const first = [...new Set(ridden)].flatMap(id => items.find(item => item.id === id) ?? []);
-  return [...first, ...items.filter(item => !first.includes(item))];
-}
-
-const KIT_WORDS: Record<keyof KitCounts, [string, string]> = {
-  poles: ['pole', 'poles'],
-  stands: ['stand', 'stands'],
-  cups: ['cup', 'cups'],
-  blocks: ['block', 'blocks'],
-  cones: ['cone', 'cones'],
-  fillers: ['filler', 'fillers'],
-  markers: ['marker', 'markers'],
-};
-
-function CarryOut({ items }: { items: readonly Item[] }) {
-  const kit = kitOfAll(items);
-  return (
-    <>
-      <Title order={2} size="h4">
-        Carry out
-      </Title>
-      <ul className={classes.kit}>
-        {Object.entries(KIT_WORDS).flatMap(([kind, [one, many]]) => {
-          const count = kit[kind as keyof KitCounts];
-          return count === 0
-            ? []
-            : [
-                <li key={kind}>
-                  {count} {count === 1 ? one : many}
-                </li>,
-              ];
-        })}
-      </ul>
-    </>
   );
 }

@@ -1,31 +1,29 @@
-import type { RecordEvent } from '@/core';
-
 /** How a batch went: in the database, to be sent again, or never to be taken. */
 export type Delivery = { kind: 'taken' } | { kind: 'later'; problem: string } | { kind: 'never'; problem: string };
 
-export type OutboxState = {
+export type OutboxState<Event = unknown> = {
   /** Events that are not known to be in the database yet, oldest first. */
-  unsent: readonly RecordEvent[];
+  unsent: readonly Event[];
   /** Why they wait; null while nothing is wrong. */
   problem: string | null;
 };
 
-export type OutboxOptions = {
+export type OutboxOptions<Event> = {
   /** What this device kept from before, oldest first. */
-  kept: readonly RecordEvent[];
-  deliver: (events: readonly RecordEvent[]) => Promise<Delivery>;
+  kept: readonly Event[];
+  deliver: (events: readonly Event[]) => Promise<Delivery>;
   /** Keeps the unsent events on this device: called before anything is sent. */
-  keep: (unsent: readonly RecordEvent[]) => void;
+  keep: (unsent: readonly Event[]) => void;
   tryAgainMs?: number;
 };
 
-export type Outbox = {
-  add: (events: readonly RecordEvent[]) => void;
+export type Outbox<Event> = {
+  add: (events: readonly Event[]) => void;
   /** Tries at once what waits. */
   flush: () => void;
   /** Gives up what the server will never take. */
   discard: () => void;
-  state: () => OutboxState;
+  state: () => OutboxState<Event>;
   subscribe: (listener: () => void) => () => void;
 };
 
@@ -35,13 +33,13 @@ const MOST_AT_ONCE = 100;
  * Sends events in order, one batch at a time, and keeps them on the device until the server has said that they are in
  * the database. Sending again is safe: every event has an id, and the server counts it once.
  */
-export function createOutbox({ kept, deliver, keep, tryAgainMs = 1500 }: OutboxOptions): Outbox {
-  let state: OutboxState = { unsent: [...kept], problem: null };
+export function createOutbox<Event>({ kept, deliver, keep, tryAgainMs = 1500 }: OutboxOptions<Event>): Outbox<Event> {
+  let state: OutboxState<Event> = { unsent: [...kept], problem: null };
   let busy = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const listeners = new Set<() => void>();
 
-  const tell = (next: OutboxState) => {
+  const tell = (next: OutboxState<Event>) => {
     state = next;
     listeners.forEach(listener => listener());
   };

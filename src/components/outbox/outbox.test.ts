@@ -31,7 +31,7 @@ test('through any run of lost requests and lost answers every event arrives once
     fc.asyncProperty(fc.array(outcome, { maxLength: 12 }), fc.integer({ min: 1, max: 30 }), async (outcomes, count) => {
       const server = unreliable(outcomes);
       let kept: readonly RecordEvent[] = [];
-      const outbox = createOutbox({ kept: [], deliver: server.deliver, keep: unsent => (kept = unsent) });
+      const outbox = createOutbox<RecordEvent>({ kept: [], deliver: server.deliver, keep: unsent => (kept = unsent) });
       const ids = Array.from({ length: count }, (_, i) => `e${i}`);
       for (const id of ids) {
         outbox.add([event(id)]);
@@ -48,7 +48,7 @@ test('through any run of lost requests and lost answers every event arrives once
 
 test('an event is kept on the device before it is sent', () => {
   const steps: string[] = [];
-  const outbox = createOutbox({
+  const outbox = createOutbox<RecordEvent>({
     kept: [],
     keep: () => steps.push('keep'),
     deliver: async () => {
@@ -62,7 +62,7 @@ test('an event is kept on the device before it is sent', () => {
 
 test('what was kept from before goes first', async () => {
   const server = unreliable([]);
-  const outbox = createOutbox({ kept: [event('old')], deliver: server.deliver, keep: () => undefined });
+  const outbox = createOutbox<RecordEvent>({ kept: [event('old')], deliver: server.deliver, keep: () => undefined });
   outbox.add([event('new')]);
   await jest.advanceTimersByTimeAsync(10);
   expect(server.order).toEqual(['old', 'new']);
@@ -74,7 +74,7 @@ test('what will never be taken stays visible until it is given up', async () => 
     calls += 1;
     return { kind: 'never', problem: 'no such pass' };
   };
-  const outbox = createOutbox({ kept: [], deliver, keep: () => undefined });
+  const outbox = createOutbox<RecordEvent>({ kept: [], deliver, keep: () => undefined });
   outbox.add([event('a')]);
   await jest.advanceTimersByTimeAsync(60_000);
   expect(calls).toBe(1);

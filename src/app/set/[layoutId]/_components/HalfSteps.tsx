@@ -1,0 +1,65 @@
+'use client';
+
+import { formatLength } from '@/core';
+import { Alert, Button } from '@mantine/core';
+import { useState, useTransition } from 'react';
+import { roundStepsAction, type RoundedSteps } from '../../actions';
+import { ChangedLegs } from './ChangedLegs';
+import type { SetStep } from './setStep';
+import type { Walker } from './SettingSheet';
+import classes from './HalfSteps.module.css';
+
+type HalfStepsProps = { layoutId: string; walker: Walker; measureBy: string; steps: readonly SetStep[] };
+
+/** Walking in half steps only, without a tape: which way to round each measure, and what that does to the horses. */
+export function HalfSteps({ layoutId, walker, measureBy, steps }: HalfStepsProps) {
+  const [rounded, setRounded] = useState<RoundedSteps | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const round = () =>
+    begin(async () => {
+      const answer = await roundStepsAction(layoutId, walker.id, measureBy).catch(() => null);
+      if (answer?.ok) setRounded(answer);
+      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: try again in a moment.'));
+    });
+  if (!rounded)
+    return (
+      <div className={`${classes.offer} roan-no-print`}>
+        <Button variant="default" loading={busy} onClick={round}>
+          No tape? Round to half steps of {walker.name}
+        </Button>
+        {problem && <Alert color="ochre">{problem}</Alert>}
+      </div>
+    );
+  const counts = new Map(rounded.steps);
+  const walked = (count: number) =>
+    formatLength(count * walker.stepLengthM, 'steps', { stepLengthM: walker.stepLengthM });
+  return (
+    <section className={classes.box} aria-label="In half steps">
+      <h2>In half steps of {walker.name}</h2>
+      <p>
+        {rounded.changedWords === 0 ? 'No word changes for any horse.' : `${rounded.changedWords} words change.`}{' '}
+        {rounded.isBest
+          ? 'Every way of rounding these measures was tried: none hurts the horses less.'
+          : 'The measures were rounded together, one and two at a time, as long as that hurt the horses less.'}
+      </p>
+      <ol className={classes.steps}>
+        {steps.map(({ id, label, lines }) => (
+          <li key={id}>
+            <strong>{label}</strong>{' '}
+            {lines
+              .flatMap(({ measure, words }) => {
+                const count = counts.get(measure);
+                return count === undefined ? [] : [`${words}: ${walked(count)}`];
+              })
+              .join('; ')}
+          </li>
+        ))}
+      </ol>
+      <ChangedLegs changes={rounded.changes} />
+      <Button variant="subtle" className="roan-no-print" onClick={() => setRounded(null)}>
+        Back to the exact measures
+      </Button>
+    </section>
+  );
+}

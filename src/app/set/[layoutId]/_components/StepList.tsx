@@ -1,0 +1,36 @@
+import { Checkbox, UnstyledButton } from '@mantine/core';
+import type { Ticks } from '../_state/useTicks';
+import { Measures } from './Measures';
+import type { SetStep } from './setStep';
+import classes from './StepList.module.css';
+
+type StepListProps = { steps: readonly SetStep[]; ticks: Ticks; onPiece: (id: string) => void };
+
+/** Every peg and piece in the order of the work, each with its measures, its check and a box to tick. */
+export function StepList({ steps, ticks, onPiece }: StepListProps) {
+  return (
+    <ol className={classes.list} aria-label="Pieces in the order of the work">
+      {steps.map(step => {
+        const isTicked = ticks.isTicked(step.id, step.place) ?? false;
+        return (
+          <li key={step.id} className={classes.step} data-ticked={isTicked || undefined} data-step={step.id}>
+            <div className={classes.head}>
+              <Checkbox
+                size="lg"
+                aria-label={`${step.label} stands`}
+                checked={isTicked}
+                disabled={!ticks.ready}
+                onChange={event => ticks.tap(step.id, step.place, event.currentTarget.checked)}
+              />
+              <UnstyledButton className={classes.name} onClick={() => onPiece(step.id)}>
+                <span className={classes.number}>{step.label}</span> {step.name}
+                <small className="roan-no-print">large, to put it back</small>
+              </UnstyledButton>
+            </div>
+            <Measures step={step} />
+          </li>
+        );
+      })}
+    </ol>
+  );
+}

@@ -1,0 +1,18 @@
+import type { Tolerance } from '@/core';
+import type { PrintedLine, PrintedPiece } from '@/files/printedSheet';
+
+/** One thing to set, as the sheet shows it: a peg or a piece. */
+export type SetStep = {
+  id: string;
+  /** "3" or "Peg 1". */
+  label: string;
+  name: string;
+  /** Where it belongs: what a tick is for. */
+  place: string;
+  lines: PrintedLine[];
+  check: PrintedPiece['check'];
+  notes: string[];
+  tolerance: Tolerance | null;
+  /** How far off it may end when it is walked; null with a tape. */
+  walkedOffM: number | null;
+};

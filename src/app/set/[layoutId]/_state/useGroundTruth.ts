@@ -1,0 +1,93 @@
+import {
+  changedLegs,
+  itemsAsSet,
+  parseLength,
+  type Item,
+  type Layout,
+  type LegChange,
+  type LengthUnit,
+  type SettingSheet,
+} from '@/core';
+import type { GroundTyped } from '@/files/standing';
+import { useMemo, useState } from 'react';
+
+/** What was typed for one length: nothing yet, a length, or a sentence about what cannot be read. */
+export type Typed = { text: string; lengthM: number | null; fault: string | null };
+
+export type Ground =
+  | { kind: 'nothing' }
+  | { kind: 'faulty'; problem: string }
+  | { kind: 'measured'; items: Item[]; changes: LegChange[]; typed: GroundTyped };
+
+const NOTHING_TYPED: Typed = { text: '', lengthM: null, fault: null };
+export const legKey = (track: string, leg: number) => `${track}|${leg}`;
+
+/** What was measured on the ground, as it is typed, and what it makes of the layout. */
+export function useGroundTruth(
+  layout: Layout,
+  sheet: SettingSheet,
+  measureBy: GroundTyped['measureBy'],
+  reading: { unit: LengthUnit; stepM: number | null },
+) {
+  const [measures, setMeasures] = useState<Record<string, Typed>>({});
+  const [legs, setLegs] = useState<Record<string, Typed>>({});
+  const read = (text: string): Typed => {
+    if (text.trim() === '') return NOTHING_TYPED;
+    const parsed = parseLength(text, {
+      defaultUnit: reading.unit,
+      ...(reading.stepM === null ? {} : { stepLengthM: reading.stepM }),
+    });
+    return parsed.ok ? { text, lengthM: parsed.lengthM, fault: null } : { text, lengthM: null, fault: parsed.reason };
+  };
+  const ground = useMemo(
+    () => reckonGround(layout, sheet, measureBy, measures, legs),
+    [layout, sheet, measureBy, measures, legs],
+  );
+  return {
+    ground,
+    measure: (id: string) => measures[id] ?? NOTHING_TYPED,
+    leg: (track: string, leg: number) => legs[legKey(track, leg)] ?? NOTHING_TYPED,
+    typeMeasure: (id: string, text: string) => setMeasures(typed => ({ ...typed, [id]: read(text) })),
+    typeLeg: (track: string, leg: number, text: string) =>
+      setLegs(typed => ({ ...typed, [legKey(track, leg)]: read(text) })),
+    forget: () => {
+      setMeasures({});
+      setLegs({});
+    },
+  };
+}
+
+export type GroundTruth = ReturnType<typeof useGroundTruth>;
+
+function reckonGround(
+  layout: Layout,
+  sheet: SettingSheet,
+  measureBy: GroundTyped['measureBy'],
+  measures: Record<string, Typed>,
+  legs: Record<string, Typed>,
+): Ground {
+  const fault = [...Object.values(measures), ...Object.values(legs)].find(({ fault: reason }) => reason)?.fault;
+  if (fault) return { kind: 'faulty', problem: fault };
+  const lengths = Object.entries(measures).flatMap(([id, { lengthM }]) =>
+    lengthM === null ? [] : [[id, lengthM] as const],
+  );
+  const grounds = layout.tracks.flatMap(track =>
+    track.kind !== 'items'
+      ? []
+      : track.legs.flatMap((_, leg) => {
+          const groundM = legs[legKey(track.id, leg)]?.lengthM ?? null;
+          return groundM === null ? [] : [{ track: track.id, leg, groundM }];
+        }),
+  );
+  if (lengths.length === 0 && grounds.length === 0) return { kind: 'nothing' };
+  const typed = { measureBy, measures: Object.fromEntries(lengths), legs: grounds };
+  try {
+    const asSet = itemsAsSet(layout, sheet, { measures: new Map(lengths), legs: grounds });
+    if (!asSet.ok) return { kind: 'faulty', problem: `From ${asSet.from} to ${asSet.to} cannot be that long.` };
+    return { kind: 'measured', items: asSet.items, changes: changedLegs(layout, asSet.items), typed };
+  } catch (error) {
+    if (error instanceof RangeError)
+      return { kind: 'faulty', problem: 'Two pieces would stand on each other: look at the numbers again.' };
+    throw error;
+  }
+}

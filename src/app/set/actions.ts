@@ -1,0 +1,95 @@
+'use server';
+
+import { applyEdits, editsToStand, itemsAsSet, reckonLayout, stepRounding, type LegChange } from '@/core';
+import { keepStanding, putBack } from '@/data/queries/standings';
+import type { FormOutcome } from '@/files/formOutcome';
+import { readLayout, writeLayout } from '@/files/layoutFile';
+import { GroundTyped, writeStanding } from '@/files/standing';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { attempt } from '../_server/attempt';
+import { measureByOf, settingSetup, sheetOf, walkersOf } from '../_server/settingSetup';
+import { yardContext } from '../_server/yardContext';
+
+const Id = z.string().min(1).max(60);
+const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
+const GONE = 'This layout is not in the yard any more.';
+
+export type RoundedSteps = {
+  steps: [string, number][];
+  changes: LegChange[];
+  changedWords: number;
+  isBest: boolean;
+};
+
+/** The half steps of somebody that hurt the horses least, all measures of a sheet together. */
+export async function roundStepsAction(
+  id: unknown,
+  walkerId: unknown,
+  measureBy: unknown,
+): Promise<FormOutcome<RoundedSteps>> {
+  const layoutId = Id.safeParse(id);
+  const { db, yard } = await yardContext();
+  const setup = layoutId.success ? await settingSetup(db, yard.id, layoutId.data) : null;
+  if (!setup) return refuse(GONE);
+  const walker = (await walkersOf(db, yard.id)).find(({ id: one }) => one === walkerId);
+  if (!walker) return refuse('Nobody with this step is in the yard any more.');
+  const rounding = stepRounding(setup.layout, sheetOf(setup, measureByOf(measureBy)), walker.stepLengthM);
+  return { ok: true, ...rounding, steps: [...rounding.steps] };
+}
+
+const Kept = z.strictObject({ layoutId: Id, revision: z.number().int().min(1), typed: GroundTyped });
+
+/** Keeps what was really measured on the ground as what is ridden; the plan stays as it is. */
+export async function keepStandingAction(sent: unknown): Promise<FormOutcome> {
+  const kept = Kept.safeParse(sent);
+  if (!kept.success) return refuse('What was measured cannot be understood: nothing was kept.');
+  const { layoutId, revision, typed } = kept.data;
+  const { db, write, yard } = await yardContext();
+  const setup = await settingSetup(db, yard.id, layoutId);
+  if (!setup) return refuse(GONE);
+  if (setup.yardLayout.revision !== revision)
+    return refuse('The plan was changed in the meantime: load this page again, and measure by the new sheet.');
+  const { layout } = setup;
+  const legs = typed.legs.filter(({ track, leg }) =>
+    layout.tracks.some(one => one.kind === 'items' && one.id === track && leg < one.legs.length),
+  );
+  const measures = new Map(Object.entries(typed.measures));
+  const asSet = itemsAsSet(layout, sheetOf(setup, typed.measureBy), { measures, legs });
+  if (!asSet.ok) return refuse(`From ${asSet.from} to ${asSet.to} cannot be that long: nothing was kept.`);
+  const edits = editsToStand(layout, asSet.items);
+  const stands = applyEdits(layout, edits);
+  const fault = standingFault(stands);
+  if (fault) return refuse(fault);
+  return attempt(async () => {
+    const standing = writeStanding(typed, edits, stands.items);
+    await write(tx => keepStanding(tx, yard.id, { id: layoutId, revision }, standing, Date.now()));
+    revalidatePath(`/set/${layoutId}`);
+    return { ok: true };
+  });
+}
+
+/** A layout that cannot be ridden or kept as it stands, in a sentence. */
+function standingFault(stands: Parameters<typeof writeLayout>[0]): string | null {
+  const read = readLayout(writeLayout(stands));
+  if (!read.ok) return `It cannot stand like that: ${read.reason}`;
+  try {
+    reckonLayout(stands);
+    return null;
+  } catch (error) {
+    if (error instanceof RangeError) return 'Two pieces would stand on each other: nothing was kept.';
+    throw error;
+  }
+}
+
+/** Everything stands as planned again. */
+export async function putBackAction(id: unknown): Promise<FormOutcome> {
+  const layoutId = Id.safeParse(id);
+  if (!layoutId.success) return refuse(GONE);
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(tx => putBack(tx, yard.id, layoutId.data, Date.now()));
+    revalidatePath(`/set/${layoutId.data}`);
+    return { ok: true };
+  });
+}

@@ -65,7 +65,6 @@ export { RAISED_CLOSER_M, rowSpacing, type RowSpacingReading } from './exercises
 export { layOutPoleRow } from './exercises/layOutPoleRow';
 export { rowFit, type RowFit } from './exercises/rowFit';
 
-export { setItems, type EndPlacing, type ItemPlacing, type LayoutSetting } from './setting/setItems';
 
 export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';
 export {

@@ -50,6 +50,7 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
   const { arena } = layout;
   const numberOf = numberOn(sheet);
   const measures = new Map(sheet.measures.map(measure => [measure.id, measure]));
+  const lengthOf = (id: string) => measures.get(id)!.lengthM;
   const line = ({ words, measure }: { words: string; measure: string }): PrintedLine => {
     const { lengthM, follows } = measures.get(measure)!;
     return {
@@ -66,14 +67,14 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
     kit: printedKit(layout),
     pegs: sheet.pegs.map(peg => ({
       peg: peg.peg,
-      lines: pegLines(arena, peg).map(line),
+      lines: pegLines(arena, peg, lengthOf).map(line),
       serves: `the middle of the arc of ${peg.serves.map(numberOf).join(', ')}`,
     })),
     pieces: sheet.pieces.map(piece => ({
       id: piece.item.id,
       number: piece.number,
       name: itemWords(piece.item, format),
-      lines: pieceLines(arena, piece, numberOf).map(line),
+      lines: pieceLines(arena, piece, numberOf, lengthOf).map(line),
       check: piece.check && {
         words: checkWords(arena, piece, numberOf)!,
         lengthM: piece.check.lengthM,

@@ -1,5 +1,6 @@
 import type { Item } from '../items/item';
 import type { Layout } from '../layout/layout';
+import { countInWords } from '../stride/countInWords';
 import { reckonLayout, type HorseReading } from '../layout/reckonLayout';
 
 /** What another place of the pieces does to one leg: longer or shorter, and each horse's words before and after. */
@@ -41,7 +42,7 @@ export function changedLegs(layout: Layout, items: readonly Item[]): LegChange[]
   });
 }
 
-/** The call, and where a count is asked, its own word too. */
+/** The call; where a count is asked, that count and its word: "easy one, as asked". */
 export function saidOf({ call, asked }: HorseReading): string {
-  return asked ? `${asked.word} in ${asked.strides} asked` : call;
+  return asked ? `${asked.word} ${countInWords(asked.strides)}, as asked` : call;
 }

@@ -31,16 +31,26 @@ export function pieceLines(
   arena: Arena,
   { points }: Pick<SetPiece, 'points'>,
   numberOf: (item: string) => string,
+  lengthOf: LengthOf,
 ): SheetLine[] {
-  return pointLines(arena, points, numberOf);
+  return pointLines(arena, points, numberOf, lengthOf);
 }
 
 /** What to measure for a peg. */
-export function pegLines(arena: Arena, { placing }: SetPeg): SheetLine[] {
-  return pointLines(arena, [{ end: 'middle', placing }], item => item);
+export function pegLines(arena: Arena, { placing }: SetPeg, lengthOf: LengthOf): SheetLine[] {
+  return pointLines(arena, [{ end: 'middle', placing }], item => item, lengthOf);
 }
 
-function pointLines(arena: Arena, points: readonly Point[], numberOf: (item: string) => string): SheetLine[] {
+type LengthOf = (measure: MeasureId) => number;
+/** Less than this along a wall is no way at all, metres. */
+const LEVEL_M = 0.0025;
+
+function pointLines(
+  arena: Arena,
+  points: readonly Point[],
+  numberOf: (item: string) => string,
+  lengthOf: LengthOf,
+): SheetLine[] {
   const lines = new Map<MeasureId, { ends: PieceEnd[]; say: (ends: string) => string }>();
   const add = (measure: MeasureId, end: PieceEnd, say: (ends: string) => string) => {
     const line = lines.get(measure) ?? { ends: [], say };
@@ -48,7 +58,8 @@ function pointLines(arena: Arena, points: readonly Point[], numberOf: (item: str
     lines.set(measure, line);
   };
   const name = (point: KnownPoint) => knownPointName(arena, point, numberOf);
-  for (const { end, placing } of points) placingLines(arena, placing, name, (measure, say) => add(measure, end, say));
+  for (const { end, placing } of points)
+    placingLines(arena, placing, { name, lengthOf }, (measure, say) => add(measure, end, say));
   return [...lines].map(([measure, { ends, say }]) => ({ measure, words: say(endsWords(ends, points.length)) }));
 }
 
@@ -63,14 +74,19 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 function placingLines(
   arena: Arena,
   placing: Placing,
-  name: (point: KnownPoint) => string,
+  { name, lengthOf }: { name: (point: KnownPoint) => string; lengthOf: LengthOf },
   add: (measure: MeasureId, say: (ends: string) => string) => void,
 ): void {
   switch (placing.how) {
     case 'wall': {
       const wall = wallName(arena, placing.wall);
-      const way = `from ${name(placing.from)} towards ${name(placing.towards)}`;
-      add(placing.along, ends => capital(`${ends}along the ${wall}, ${way}`));
+      // From a corner there is only one way along a wall.
+      const way = placing.from.kind === 'corner' ? '' : ` towards ${name(placing.towards)}`;
+      add(placing.along, ends =>
+        lengthOf(placing.along) < LEVEL_M
+          ? capital(`${ends}level with ${name(placing.from)} on the ${wall}`)
+          : capital(`${ends}along the ${wall}, from ${name(placing.from)}${way}`),
+      );
       add(placing.inwards, ends => capital(`${ends}square in from the ${wall}`));
       return;
     }

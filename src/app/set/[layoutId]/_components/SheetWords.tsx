@@ -41,13 +41,14 @@ export function SheetWords({ layoutId, printed, tolerances, walker, hasWalkers }
           <Title order={2} size="h4">
             Be most exact with
           </Title>
-          <ol className={classes.kit} aria-label="Touchiest pieces">
+          <ul className={classes.kit} aria-label="Touchiest pieces">
             {touchiest.map(({ item, offM, way, horse, after }) => (
               <li key={item}>
-                {numberOf(item)} {item}: {formatChange(offM).slice(1)} {way}, and {horse} reads “{after}”
+                <strong>{numberOf(item)}</strong> {item}: {formatChange(offM).slice(1)} {way}, and {horse} reads “
+                {after}”
               </li>
             ))}
-          </ol>
+          </ul>
         </>
       )}
       <Text size="sm">

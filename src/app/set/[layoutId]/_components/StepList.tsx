@@ -24,7 +24,7 @@ export function StepList({ steps, ticks, onPiece }: StepListProps) {
               />
               <UnstyledButton className={classes.name} onClick={() => onPiece(step.id)}>
                 <span className={classes.number}>{step.label}</span> {step.name}
-                <small className="roan-no-print">large, to put it back</small>
+                <small className="roan-no-print">put it back: these alone, large</small>
               </UnstyledButton>
             </div>
             <Measures step={step} />

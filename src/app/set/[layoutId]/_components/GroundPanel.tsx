@@ -42,6 +42,8 @@ export function GroundPanel(props: GroundPanelProps) {
       truth.forget();
       onKept();
       router.refresh();
+      // What is ridden now is said at the top of the sheet.
+      window.scrollTo({ top: 0 });
     });
   const legs = tracks.flatMap(track =>
     track.kind === 'items' ? track.legs.map((leg, index) => ({ ...leg, track: track.id, index })) : [],
@@ -117,6 +119,7 @@ function Length({ label, planned, typed, onType }: LengthProps) {
     <TextInput
       label={label}
       description={`planned ${planned}`}
+      classNames={{ description: classes.planned }}
       inputWrapperOrder={['label', 'description', 'input', 'error']}
       value={typed.text}
       error={typed.fault}

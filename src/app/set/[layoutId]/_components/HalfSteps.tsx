@@ -46,13 +46,19 @@ export function HalfSteps({ layoutId, walker, measureBy, steps }: HalfStepsProps
       <ol className={classes.steps}>
         {steps.map(({ id, label, lines }) => (
           <li key={id}>
-            <strong>{label}</strong>{' '}
-            {lines
-              .flatMap(({ measure, words }) => {
+            <strong>{label}</strong>
+            <ul>
+              {lines.flatMap(({ measure, words }) => {
                 const count = counts.get(measure);
-                return count === undefined ? [] : [`${words}: ${walked(count)}`];
-              })
-              .join('; ')}
+                return count === undefined
+                  ? []
+                  : [
+                      <li key={measure}>
+                        {words}: <strong>{walked(count)}</strong>
+                      </li>,
+                    ];
+              })}
+            </ul>
           </li>
         ))}
       </ol>

@@ -29,7 +29,14 @@ export function OneAtATime({ steps, ticks }: OneAtATimeProps) {
       </h2>
       <Measures step={step} large />
       <div className={classes.thumb}>
-        <Button size="xl" variant="default" aria-label="Back one" disabled={at === 0} onClick={() => setAt(at - 1)}>
+        <Button
+          size="xl"
+          px="md"
+          variant="default"
+          aria-label="Back one"
+          disabled={at === 0}
+          onClick={() => setAt(at - 1)}
+        >
           <IconArrowLeft />
         </Button>
         <Button
@@ -41,10 +48,11 @@ export function OneAtATime({ steps, ticks }: OneAtATimeProps) {
           variant={isTicked(step) ? 'default' : 'filled'}
           onClick={tap}
         >
-          {isTicked(step) ? 'It stands' : 'It stands: next'}
+          It stands
         </Button>
         <Button
           size="xl"
+          px="md"
           variant="default"
           aria-label="Next without a tick"
           disabled={at === steps.length - 1}

@@ -66,7 +66,8 @@ export function SettingSheet(props: SettingSheetProps) {
   const [view, setView] = useState<View>('list');
   const [bigId, setBigId] = useState<string | null>(null);
   const ticks = useTicks(layoutId, props.firstTicks);
-  const walker = walkers.find(({ id }) => id === walkerId) ?? null;
+  // Without a word about it the sheet speaks in the first one's steps; “none” is a tape only.
+  const walker = walkerId === 'none' ? null : (walkers.find(({ id }) => id === walkerId) ?? walkers[0] ?? null);
   const sheet = useMemo(() => settingSheet(layout, { measureBy, from }), [layout, measureBy, from]);
   const printed = useMemo(
     () => printedSheet(layout, sheet, { unit, stepM: walker?.stepLengthM ?? null }),
@@ -90,10 +91,9 @@ export function SettingSheet(props: SettingSheetProps) {
   }, [layout, sheet, printed, walker, tolerances]);
   const go = (change: { steps?: string | null; by?: string }) => {
     const wish = new URLSearchParams();
-    const who = change.steps === undefined ? (walker?.id ?? null) : change.steps;
-    if (who) wish.set('steps', who);
+    wish.set('steps', (change.steps === undefined ? walker?.id : change.steps) ?? 'none');
     if ((change.by ?? measureBy) === 'tapes') wish.set('by', 'tapes');
-    router.replace(`/set/${layoutId}${wish.size > 0 ? `?${wish}` : ''}`, { scroll: false });
+    router.replace(`/set/${layoutId}?${wish}`, { scroll: false });
   };
   const row = riddenRow(layout);
   const standing = steps.filter(({ id, place }) => ticks.isTicked(id, place)).length;
@@ -104,15 +104,16 @@ export function SettingSheet(props: SettingSheetProps) {
         title={layout.name}
         sub={`${arenaName}. ${contents}${row?.spacingM ? `, ${format(row.spacingM)} apart` : ''}.`}
         actions={
-          <>
+          <div className={classes.choices} data-choices="">
             {walkers.length > 0 && (
               <Select
                 aria-label="Whose steps"
-                placeholder="With a tape only"
-                clearable
-                clearButtonProps={{ 'aria-label': 'With a tape only' }}
-                value={walker?.id ?? null}
-                data={walkers.map(({ id, name: person }) => ({ value: id, label: `Steps of ${person}` }))}
+                allowDeselect={false}
+                value={walker?.id ?? 'none'}
+                data={[
+                  ...walkers.map(({ id, name: person }) => ({ value: id, label: `Steps of ${person}` })),
+                  { value: 'none', label: 'With a tape only' },
+                ]}
                 onChange={id => go({ steps: id })}
               />
             )}
@@ -133,7 +134,7 @@ export function SettingSheet(props: SettingSheetProps) {
               tracks={tracks}
               horseIds={props.horseIds}
             />
-          </>
+          </div>
         }
       />
       {props.standing && (

@@ -18,7 +18,7 @@ type SheetDrawingProps = {
 };
 
 /** What fits beside its margins on A4 as well as on Letter, and leaves room for the list. */
-const PAPER_SPACE = { widthMm: 186, heightMm: 110 };
+const PAPER_SPACE = { widthMm: 186, heightMm: 85 };
 /** A finger needs so much sand round a piece. */
 const FINGER_M = 1.6;
 

@@ -1,0 +1,180 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import type { Page } from '@playwright/test';
+import { choose, expect, test } from './support/fixtures';
+
+/** Opens the sheet of a demo layout. */
+async function openSheet(page: Page, url: string, layout: RegExp): Promise<void> {
+  await page.goto(`${url}/set`);
+  await page.getByRole('link', { name: layout }).click();
+  await expect(page.getByRole('list', { name: 'Pieces in the order of the work' })).toBeVisible();
+}
+
+const step = (page: Page, label: string) => page.locator(`[data-step]`).filter({ hasText: label });
+
+/** The texts and the dark pixels of a page of a PDF, rendered by a program that is not Roan's. */
+function rendered(file: string, out: string, dpi: number) {
+  const args = ['scripts/lib/renderPdf.mjs', file, '1', String(dpi), out];
+  const { status, stdout, stderr } = spawnSync(process.execPath, args, { encoding: 'utf8' });
+  if (status !== 0) throw new Error(stderr);
+  const said = JSON.parse(stdout) as { width: number; height: number; texts: string[] };
+  const grey = readFileSync(out);
+  return { ...said, dark: (x: number, y: number) => (grey[y * said.width + x] ?? 255) < 150 };
+}
+
+/** The longest dark lines along rows, mm, of about this length. */
+function rowsOf(page: ReturnType<typeof rendered>, mm: number, lengthMm: number): number[] {
+  const found: number[] = [];
+  for (let y = 0; y < page.height; y += 1) {
+    let from = -1;
+    for (let x = 0; x <= page.width; x += 1) {
+      const dark = x < page.width && page.dark(x, y);
+      if (dark && from < 0) from = x;
+      if (!dark && from >= 0) {
+        if (Math.abs((x - from) / mm - lengthMm) < 1.5) found.push((x - from) / mm);
+        from = -1;
+      }
+    }
+  }
+  return found;
+}
+
+test('printed on A4 and on Letter the page keeps its scale, and the files are there', async ({
+  demoYard,
+  strictPage: page,
+}, info) => {
+  await openSheet(page, demoYard.url, /Four on the bend/);
+  const stated = /1 : (\d+)/.exec((await page.locator('figcaption').textContent()) ?? '');
+  const mmPerM = 1000 / Number(stated?.[1]);
+  for (const format of ['A4', 'Letter']) {
+    const file = info.outputPath(`${format}.pdf`);
+    writeFileSync(file, await page.pdf({ format, preferCSSPageSize: false, printBackground: true }));
+    const paper = rendered(file, info.outputPath(`${format}.grey`), 200);
+    expect(paper.texts.join(' ')).toContain('Carry out');
+    const bars = rowsOf(paper, 200 / 25.4, 10 * mmPerM);
+    expect(bars.length).toBeGreaterThan(0);
+    for (const bar of bars) expect(Math.abs(bar - 10 * mmPerM)).toBeLessThan(0.5);
+  }
+
+  const sheet = `${demoYard.url}${new URL(page.url()).pathname.replace('/set/', '/api/layouts/')}`;
+  const pdf = await page.request.get(`${sheet}/sheet?as=pdf&paper=letter`);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  const csv = await (await page.request.get(`${sheet}/sheet?as=csv`)).text();
+  expect(csv.split('\n')[0]).toBe('number,piece,what,end,xM,yM,measure,lengthM,tape,steps');
+  expect((await page.request.get(`${sheet}/sheet?as=cake`)).status()).toBe(400);
+
+  await page.getByRole('button', { name: 'On paper' }).click();
+  await page
+    .getByRole('menuitem', { name: /Called out/ })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog')).toContainText('1.');
+});
+
+test('ticked on a phone it stays ticked after a reload, on the other device too, and through a lost connection', async ({
+  demoYard,
+  browser,
+}) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await phone.newPage();
+  await openSheet(page, demoYard.url, /Four on the bend/);
+  await page.getByText('One at a time', { exact: true }).tap();
+  await expect(page.getByRole('heading', { name: /^Peg 1/ })).toBeVisible();
+  await page.getByRole('button', { name: 'It stands', exact: true }).tap();
+  await expect(page.getByRole('heading', { name: /^1 vertical/ })).toBeVisible();
+  await expect(page.getByText('1 of 5 stand', { exact: true })).toBeVisible();
+
+  // The connection is lost: the tick is shown, kept and said to wait.
+  await phone.setOffline(true);
+  await page.getByRole('button', { name: 'It stands', exact: true }).tap();
+  await expect(page.getByText('2 of 5 stand', { exact: true })).toBeVisible();
+  await expect(page.locator('[data-unsent="1"]')).toBeVisible();
+  await phone.setOffline(false);
+  await expect(page.locator('[data-unsent]')).toHaveCount(0);
+
+  await page.reload();
+  await expect(page.getByText('2 of 5 stand', { exact: true })).toBeVisible();
+  const desk = await browser.newContext();
+  const other = await desk.newPage();
+  await other.goto(page.url());
+  await expect(other.getByRole('checkbox', { name: 'Peg 1 stands' })).toBeChecked();
+  await expect(other.getByRole('checkbox', { name: '1 stands', exact: true })).toBeChecked();
+  await other.getByRole('checkbox', { name: 'Peg 1 stands' }).uncheck();
+  await expect(page.getByText('1 of 5 stand', { exact: true })).toBeVisible({ timeout: 30_000 });
+
+  // Nothing is asked of a thumb that it cannot hit.
+  const small = await page
+    .locator('article button:visible, article input[type=checkbox]:visible')
+    .evaluateAll(all => all.map(one => one.getBoundingClientRect()).filter(({ height }) => height < 24).length);
+  expect(small).toBe(0);
+  await phone.close();
+  await desk.close();
+});
+
+test('what was measured on the ground changes the reading, is ridden so, and is put back', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await openSheet(page, demoYard.url, /Course of eight/);
+  await page.getByText('As measured', { exact: true }).click();
+  const ground = page.getByRole('region', { name: 'As measured' });
+  await ground.getByLabel('heron to willow').fill('far');
+  await expect(ground.getByText(/“far”|number is missing/).first()).toBeVisible();
+  // Planned at 18.2 m.
+  await ground.getByLabel('heron to willow').fill('17.9');
+  await expect(ground.getByText('heron to willow 30 cm short')).toBeVisible();
+  await ground.getByRole('button', { name: 'Ride it as it stands' }).click();
+  const banner = page.getByRole('region', { name: 'As set' });
+  await expect(banner).toContainText('heron to willow 30 cm short');
+  await expect(banner).toContainText('30 cm forward');
+
+  // The plan is as it was, and what is ridden is what stands.
+  await page.reload();
+  await expect(banner).toContainText('heron to willow 30 cm short');
+  await banner.getByRole('button', { name: /willow/ }).click();
+  await expect(
+    page.getByRole('dialog', { name: /Put it back: \d vertical|Put it back: \d+, oxer willow/ }),
+  ).toBeVisible();
+  await page.keyboard.press('Escape');
+  await banner.getByRole('button', { name: 'It is put back as planned' }).click();
+  await expect(banner).toHaveCount(0);
+});
+
+test('a piece that is tapped on the drawing shows its own measures alone; half steps say what they do', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await openSheet(page, demoYard.url, /Course of eight/);
+  await page.getByRole('button', { name: /^Put back 1, vertical alder/ }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('20.00 m');
+  await expect(dialog).not.toContainText('willow');
+  await dialog.getByRole('button', { name: 'It stands again' }).click();
+  await expect(page.getByRole('checkbox', { name: '1 stands', exact: true })).toBeChecked();
+
+  await choose(page, 'Whose steps', 'Steps of Maud Ferrier');
+  await expect(step(page, 'vertical alder')).toContainText('steps');
+  await page.getByRole('button', { name: /Round to half steps/ }).click();
+  const halves = page.getByRole('region', { name: 'In half steps' });
+  await expect(halves).toContainText('No word changes for any horse.');
+  await expect(halves.getByRole('list', { name: 'What changes' })).toContainText('stays');
+
+  await page.getByText('With two tapes', { exact: true }).click();
+  await expect(page).toHaveURL(/by=tapes/);
+  await expect(step(page, 'vertical alder')).toContainText(/tape from/);
+});
+
+test('from one layout to the next: what is carried, what comes out of the store', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await openSheet(page, demoYard.url, /Five trot poles/);
+  await page.getByRole('link', { name: /On to another layout/ }).click();
+  await choose(page, 'On to', 'Four on the bend for three');
+  await expect(page.getByText(/carried in all/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /pole.* the store alder b1/ })).toBeVisible();
+  // Five poles lie there, eight are wanted: all five are carried over the sand.
+  const over = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Over the sand' }) });
+  await expect(over.locator('tbody tr')).toHaveCount(5);
+});

@@ -57,6 +57,18 @@ const ride = async page => {
   await page.getByRole('button', { name: /A third/ }).click();
 };
 
+const oneAtATime = async page => {
+  await open('/set', /Course of eight/)(page);
+  await page.getByText('One at a time', { exact: true }).tap();
+};
+
+const carrying = async page => {
+  await open('/set', /Five trot poles/)(page);
+  await page.getByRole('link', { name: /On to another layout/ }).click();
+  await page.getByRole('combobox', { name: 'On to' }).click();
+  await page.getByRole('option', { name: /Four on the bend/ }).click();
+};
+
 /** A stride test with two passes kept and a third being counted. */
 const strideTest = async page => {
   await open('/yard', 'Barley')(page);
@@ -116,8 +128,9 @@ await shoot('plan-bend', DESK, selected(/Four on the bend/, ' b2'));
 await shoot('plan-flat', DESK, open('/plan', /Three loops/));
 await shoot('plan-shelf', DESK, shelf);
 await shoot('plan-phone', PHONE, open('/plan', /Four on the bend/));
-await shoot('set', DESK, open('/set', /Raised walk poles/));
-await shoot('set-phone', PHONE, open('/set', /Raised walk poles/));
+await shoot('set', DESK, open('/set', /Four on the bend/));
+await shoot('set-phone', PHONE, oneAtATime);
+await shoot('set-next', DESK, carrying);
 await shoot('review', DESK, open('/review', /^Quill with/));
 // Last, since it records a pass.
 await shoot('ride-phone', PHONE, ride);

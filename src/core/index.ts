@@ -65,7 +65,6 @@ export { RAISED_CLOSER_M, rowSpacing, type RowSpacingReading } from './exercises
 export { layOutPoleRow } from './exercises/layOutPoleRow';
 export { rowFit, type RowFit } from './exercises/rowFit';
 
-
 export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';
 export {
   applyRecordEvent,
@@ -118,6 +117,7 @@ export {
   ridingDepthM,
   ridingPose,
 } from './items/footprint';
+export { RAILS_ACROSS } from './items/railsAcross';
 export { kitOf, kitOfAll, type Kit } from './items/kit';
 export { itemWords, kindWords, nameWords, raisedWords } from './items/itemWords';
 

@@ -3,6 +3,7 @@ import {
   arenaLines,
   chainsOf,
   pointAlong,
+  RAILS_ACROSS,
   type Fence,
   type Item,
   type Layout,
@@ -158,17 +159,6 @@ function round({ xM, yM }: PointM, radiusM: number, at: At): string {
   return `M${a}A${radiusM} ${radiusM} 0 0 1 ${b}A${radiusM} ${radiusM} 0 0 1 ${a}Z`;
 }
 
-/** Where the rails of each form lie ahead of its middle, as shares of its spread. */
-const RAILS: Record<Fence['form'], readonly number[]> = {
-  'cross-rail': [0],
-  vertical: [0],
-  narrow: [0],
-  wall: [0],
-  oxer: [-0.5, 0.5],
-  'triple-bar': [-0.5, 0, 0.5],
-  corner: [],
-};
-
 function fenceShapes(fence: Fence, at: At): Shape[] {
   const { form, spreadM, widthM, groundLineBeforeM } = fence;
   const half = widthM / 2;
@@ -186,7 +176,7 @@ function fenceShapes(fence: Fence, at: At): Shape[] {
   const stands =
     form === 'corner'
       ? cornerStands(fence).map(([ahead, left]) => stand(ahead, left))
-      : RAILS[form].flatMap(share => [stand(share * spreadM, half), stand(share * spreadM, -half)]);
+      : RAILS_ACROSS[form].flatMap(share => [stand(share * spreadM, half), stand(share * spreadM, -half)]);
   const arrowM = spreadM / 2 + 0.5;
   const arrow = `M${at(inFrame(fence, arrowM, 0.4))}L${at(inFrame(fence, arrowM + 0.5, 0))}L${at(inFrame(fence, arrowM, -0.4))}`;
   return [
@@ -199,7 +189,7 @@ function fenceShapes(fence: Fence, at: At): Shape[] {
         ? cornerRails(fence, at)
         : form === 'cross-rail'
           ? crossed(fence, at)
-          : RAILS[form].map(share => across(share * spreadM)).join(''),
+          : RAILS_ACROSS[form].map(share => across(share * spreadM)).join(''),
     ),
     ...(fence.ridden === 'one-way' ? [path(arrow, { stroke: '#000', strokeM: 0.1 })] : []),
   ];

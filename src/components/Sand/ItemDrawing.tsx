@@ -1,4 +1,4 @@
-import { aimFromFlagM, type Fence, type Item } from '@/core';
+import { aimFromFlagM, RAILS_ACROSS, type Fence, type Item } from '@/core';
 import { memo } from 'react';
 import classes from './ItemDrawing.module.css';
 import { boxPath, closedPath, paperFrame, type PaperFrame } from './paperFrame';
@@ -111,21 +111,10 @@ function FenceShape({ item, frame }: ShapeProps<Fence>) {
   );
 }
 
-/** Where the rails of each form lie, as shares of its spread. */
-const RAILS_AT: Record<Fence['form'], readonly number[]> = {
-  'cross-rail': [0],
-  vertical: [0],
-  narrow: [0],
-  wall: [0],
-  oxer: [-0.5, 0.5],
-  'triple-bar': [-0.5, 0, 0.5],
-  corner: [],
-};
-
 function Built({ item, frame }: ShapeProps<Fence>) {
   const { form, widthM, spreadM } = item;
   if (form === 'corner') return <Corner item={item} frame={frame} />;
-  const xs = RAILS_AT[form].map(share => share * spreadM);
+  const xs = RAILS_ACROSS[form].map(share => share * spreadM);
   const sideM = (widthM + STAND_M) / 2;
   const stands = xs.flatMap(x => [
     boxPath(frame, x, -sideM, STAND_M, STAND_M),

@@ -24,7 +24,7 @@ export function HalfSteps({ layoutId, walker, measureBy, steps }: HalfStepsProps
     });
   if (!rounded)
     return (
-      <div className={`${classes.offer} roan-no-print`}>
+      <div className={`${classes.offer} roan-no-print`} data-choices="">
         <Button variant="default" loading={busy} onClick={round}>
           No tape? Round to half steps of {walker.name}
         </Button>

@@ -70,7 +70,6 @@ export {
   applyRecordEvent,
   passFootfalls,
   polesHit,
-  type PassMark,
   type PassRecord,
   type RecordEvent,
   type RideDirection,
@@ -325,3 +324,38 @@ export { placingTolerance, type Tolerance } from './setting/placingTolerance';
 export { stepRounding, type StepRounding } from './setting/stepRounding';
 export { walkedOffM } from './setting/walkedOff';
 export { itemsAsSet, outOfPlace, type AsSet, type GroundTruth, type OutOfPlace } from './setting/itemsAsSet';
+
+export {
+  DEPARTS,
+  FENCE_OUTCOMES,
+  FIGURE_POINTS,
+  HEAD_HEIGHTS,
+  LANDINGS,
+  LEADS,
+  markSubject,
+  RIDE_FAULTS,
+  RIDER_MARKS,
+  standingMarks,
+  TAKE_OFFS,
+  type FenceOutcome,
+  type PassMark,
+  type PassMarkKind,
+  type RideFault,
+  type TappedMark,
+} from './record/passMark';
+export { isClean, isVoid, passFaults, type PassFault } from './record/passJudged';
+export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } from './lesson/lesson';
+export { repeatedFaults, type RepeatedFault } from './lesson/repeatedFault';
+export { stageGate, USUAL_GATE, type GateRule, type StageGate } from './lesson/stageGate';
+export {
+  HIGH_FROM_M,
+  passWork,
+  USUAL_WORK_LIMITS,
+  workCounts,
+  workWarnings,
+  type PassWork,
+  type WorkCounts,
+  type WorkLimits,
+} from './lesson/workCounts';
+export { applyLessonEvent, EMPTY_LESSON_RECORD, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
+export { fractionShort, fractionWords, markWords } from './record/markWords';

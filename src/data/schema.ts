@@ -1,3 +1,4 @@
+import type { PassMarkKind } from '@/core';
 import { sql } from 'drizzle-orm';
 import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
@@ -286,6 +287,45 @@ export const ownExercises = sqliteTable('own_exercises', {
   createdAt: createdAt(),
 });
 
+/** A lesson as it is planned. `document` is a lesson on paper (src/files/lessonPaper.ts). */
+export const lessons = sqliteTable(
+  'lessons',
+  {
+    id: id(),
+    yardId: yardId(),
+    name: text('name').notNull(),
+    arenaId: text('arena_id')
+      .notNull()
+      .references(() => arenas.id),
+    startsAt: instant('starts_at').notNull(),
+    document: text('document', { mode: 'json' }).notNull(),
+    /** When its cautions were read. */
+    acknowledgedAt: instant('acknowledged_at'),
+    archivedAt: archivedAt(),
+    createdAt: createdAt(),
+  },
+  table => [index('lessons_by_start').on(table.yardId, table.startsAt)],
+);
+
+/** A pair walked. */
+export const walkBreaks = sqliteTable(
+  'walk_breaks',
+  {
+    id: id(),
+    yardId: yardId(),
+    lessonId: text('lesson_id')
+      .notNull()
+      .references(() => lessons.id),
+    pairId: text('pair_id')
+      .notNull()
+      .references(() => pairs.id),
+    walkedAt: instant('walked_at').notNull(),
+    undoneAt: instant('undone_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('walk_breaks_by_lesson').on(table.lessonId, table.walkedAt)],
+);
+
 export const passes = sqliteTable(
   'passes',
   {
@@ -297,6 +337,8 @@ export const passes = sqliteTable(
     layoutVersionId: text('layout_version_id')
       .notNull()
       .references(() => layoutVersions.id),
+    /** The lesson it was ridden in; null for a ride by itself. */
+    lessonId: text('lesson_id').references(() => lessons.id),
     stage: text('stage').notNull(),
     rein: text('rein', { enum: ['left', 'right'] }).notNull(),
     direction: text('direction', { enum: ['as-drawn', 'other-way'] }).notNull(),
@@ -304,7 +346,10 @@ export const passes = sqliteTable(
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),
   },
-  table => [index('passes_by_pair').on(table.pairId, table.riddenAt)],
+  table => [
+    index('passes_by_pair').on(table.pairId, table.riddenAt),
+    index('passes_by_lesson').on(table.lessonId, table.riddenAt),
+  ],
 );
 
 export const marks = sqliteTable(
@@ -315,11 +360,13 @@ export const marks = sqliteTable(
     passId: text('pass_id')
       .notNull()
       .references(() => passes.id),
-    kind: text('kind', { enum: ['footfall', 'hit', 'note'] }).notNull(),
-    /** Footfall: the gap from 1, or null for the row as a whole. Hit: the pole from 1. */
+    kind: text('kind').$type<PassMarkKind>().notNull(),
+    /** From 1: the gap of a footfall (null: the row as a whole), the leg of strides, the item or figure of the rest. */
     place: integer('place'),
     fraction: real('fraction'),
     words: text('words'),
+    /** What else a mark says (src/files/recordEvent.ts); null for the three kinds above that need no more. */
+    document: text('document', { mode: 'json' }),
     markedAt: instant('marked_at').notNull(),
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),

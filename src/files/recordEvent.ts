@@ -1,19 +1,51 @@
-import { MAX_ROW_POLES, type RecordEvent } from '@/core';
+import {
+  DEPARTS,
+  FENCE_OUTCOMES,
+  FIGURE_POINTS,
+  HEAD_HEIGHTS,
+  LANDINGS,
+  LEADS,
+  RIDE_FAULTS,
+  TAKE_OFFS,
+  TRACK_GAITS,
+  type PassMark,
+  type RecordEvent,
+} from '@/core';
 import { z } from 'zod';
 
 const Id = z.uuid();
-const Place = z.number().int().min(1).max(MAX_ROW_POLES);
+const RowId = z.string().min(1).max(60);
+const Place = z.number().int().min(1).max(2000);
 const Rein = z.enum(['left', 'right']);
 const Direction = z.enum(['as-drawn', 'other-way']);
 const AtMs = z.number().int().min(0).max(8.64e15);
 
 export const MAX_NOTE_LENGTH = 500;
 
-const Mark = z.discriminatedUnion('kind', [
-  z.strictObject({ id: Id, kind: z.literal('footfall'), place: Place.nullable(), fraction: z.number().min(0).max(1) }),
-  z.strictObject({ id: Id, kind: z.literal('hit'), place: Place }),
-  z.strictObject({ id: Id, kind: z.literal('note'), words: z.string().trim().min(1).max(MAX_NOTE_LENGTH) }),
-]);
+const kind = <Kind extends string, Shape extends z.ZodRawShape>(name: Kind, shape: Shape) =>
+  z.strictObject({ id: Id, kind: z.literal(name), ...shape });
+
+/** One mark as it is sent and kept. */
+export const MarkOnPaper = z.discriminatedUnion('kind', [
+  kind('footfall', { place: Place.nullable(), fraction: z.number().min(0).max(1) }),
+  kind('hit', { place: Place }),
+  kind('note', { words: z.string().trim().min(1).max(MAX_NOTE_LENGTH) }),
+  kind('strides', { place: Place, count: z.number().int().min(0).max(99) }),
+  kind('fence', { place: Place, outcome: z.enum(FENCE_OUTCOMES) }),
+  kind('take-off', { place: Place, where: z.enum(TAKE_OFFS) }),
+  kind('landing', { place: Place, where: z.enum(LANDINGS) }),
+  kind('lead', { place: Place, lead: z.enum(LEADS) }),
+  kind('aim', { place: Place, off: z.enum(['left', 'right']) }),
+  kind('fault', { place: Place.nullable(), fault: z.enum(RIDE_FAULTS) }),
+  kind('depart', { how: z.enum(DEPARTS), trotSteps: z.number().int().min(0).max(99).nullable() }),
+  kind('gait', { ridden: z.enum(TRACK_GAITS) }),
+  kind('head', { height: z.enum(HEAD_HEIGHTS) }),
+  kind('figure', { place: Place, point: z.enum(FIGURE_POINTS), kept: z.boolean() }),
+  kind('quality', { value: z.number().int().min(1).max(5) }),
+  kind('spot', { at: z.strictObject({ xM: z.number().min(-5).max(205), yM: z.number().min(-5).max(205) }) }),
+  kind('rider', { what: z.string().trim().min(1).max(80) }),
+  kind('void', {}),
+]) satisfies z.ZodType<PassMark>;
 
 const Event = z.discriminatedUnion('type', [
   z.strictObject({
@@ -21,6 +53,9 @@ const Event = z.discriminatedUnion('type', [
     id: Id,
     pass: z.strictObject({
       id: Id,
+      pairId: RowId,
+      layoutVersionId: RowId,
+      lessonId: RowId.nullable(),
       rein: Rein,
       direction: Direction,
       stage: z.string().min(1).max(60),
@@ -28,15 +63,18 @@ const Event = z.discriminatedUnion('type', [
     }),
   }),
   z.strictObject({ type: z.literal('amend'), id: Id, passId: Id, rein: Rein, direction: Direction }),
-  z.strictObject({ type: z.literal('mark'), id: Id, passId: Id, mark: Mark, atMs: AtMs }),
+  z.strictObject({ type: z.literal('mark'), id: Id, passId: Id, mark: MarkOnPaper, atMs: AtMs }),
   z.strictObject({ type: z.literal('undo-mark'), id: Id, passId: Id, markId: Id, atMs: AtMs }),
   z.strictObject({ type: z.literal('undo-pass'), id: Id, passId: Id, atMs: AtMs }),
+  z.strictObject({ type: z.literal('break'), id: Id, lessonId: RowId, pairId: RowId, atMs: AtMs }),
+  z.strictObject({ type: z.literal('undo-break'), id: Id, breakId: Id, atMs: AtMs }),
+  z.strictObject({ type: z.literal('acknowledge'), id: Id, lessonId: RowId, atMs: AtMs }),
 ]) satisfies z.ZodType<RecordEvent>;
 
-/** What the ride pad sends: events in order, for one pair on one layout version. */
+/** What a ride pad sends: events in order. */
 export const RecordBatch = z.strictObject({
-  pairId: z.string().min(1).max(60),
-  layoutVersionId: z.string().min(1).max(60),
   events: z.array(Event).min(1).max(200),
+  /** The lesson whose record is asked for in answer; null for a ride by itself. */
+  lessonId: RowId.nullable().default(null),
 });
 export type RecordBatch = z.infer<typeof RecordBatch>;

@@ -6,12 +6,12 @@ import {
   riddenRow,
   suggestSpacing,
   type Footfall,
+  type PassRecord,
   type Rein,
   type SpacingSuggestion,
   type TrackGait,
 } from '@/core';
 import type { LayoutVersion } from '@/data/queries/layoutVersions';
-import type { RiddenPass } from '@/data/queries/passes';
 import { yardTime } from '../_server/yardTime';
 
 export type PassFigures = {
@@ -47,8 +47,8 @@ export type RowReview = {
 };
 
 /** Sorts the passes of a pair by the row and spacing they were ridden over, the latest ridden first. */
-export function rowReviews(passes: RiddenPass[], versions: Map<string, LayoutVersion>, timeZone: string): RowReview[] {
-  const byVersion = new Map<string, RiddenPass[]>();
+export function rowReviews(passes: PassRecord[], versions: Map<string, LayoutVersion>, timeZone: string): RowReview[] {
+  const byVersion = new Map<string, PassRecord[]>();
   for (const pass of passes)
     byVersion.set(pass.layoutVersionId, [...(byVersion.get(pass.layoutVersionId) ?? []), pass]);
   return [...byVersion]
@@ -59,11 +59,11 @@ export function rowReviews(passes: RiddenPass[], versions: Map<string, LayoutVer
     });
 }
 
-function lastRidden(ridden: RiddenPass[]): number {
+function lastRidden(ridden: PassRecord[]): number {
   return ridden[ridden.length - 1]?.riddenAtMs ?? 0;
 }
 
-function rowReview(version: LayoutVersion, ridden: RiddenPass[], timeZone: string): RowReview {
+function rowReview(version: LayoutVersion, ridden: PassRecord[], timeZone: string): RowReview {
   const row = riddenRow(version.layout);
   const spacingM = row?.spacingM ?? null;
   const passes = ridden.map((pass, index) => passFigures(pass, index, timeZone));
@@ -92,7 +92,7 @@ function suggestionFor(spacingM: number | null, passes: readonly PassFigures[]):
   );
 }
 
-function passFigures(pass: RiddenPass, index: number, timeZone: string): PassFigures {
+function passFigures(pass: PassRecord, index: number, timeZone: string): PassFigures {
   const footfalls = passFootfalls(pass);
   return {
     id: pass.id,

@@ -1,18 +1,21 @@
 import fc from 'fast-check';
-import {
-  applyRecordEvent,
-  passFootfalls,
-  polesHit,
-  type PassMark,
-  type PassRecord,
-  type RecordEvent,
-} from './passRecord';
+import { applyRecordEvent, passFootfalls, polesHit, type PassRecord, type RecordEvent } from './passRecord';
+import type { PassMark } from './passMark';
 import { polesKeptHitting } from './polesKeptHitting';
 
 const startPass = (id: string): RecordEvent => ({
   type: 'pass',
   id: `e-${id}`,
-  pass: { id, rein: 'left', direction: 'as-drawn', stage: 'on the ground', riddenAtMs: 0 },
+  pass: {
+    id,
+    pairId: 'p',
+    layoutVersionId: 'v',
+    lessonId: null,
+    rein: 'left',
+    direction: 'as-drawn',
+    stage: 'on the ground',
+    riddenAtMs: 0,
+  },
 });
 const addMark = (passId: string, mark: PassMark): RecordEvent => ({
   type: 'mark',

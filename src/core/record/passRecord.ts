@@ -1,17 +1,16 @@
 import type { Rein } from '../track/rein';
 import type { Footfall } from './footfall';
+import type { PassMark } from './passMark';
 
 /** "As drawn" runs the way the row faces on the plan. */
 export type RideDirection = 'as-drawn' | 'other-way';
 
-/** One thing noted in a pass. `place`: the gap of a footfall (null: the row as a whole) or the pole that was hit, from 1. */
-export type PassMark =
-  | { id: string; kind: 'footfall'; place: number | null; fraction: number }
-  | { id: string; kind: 'hit'; place: number }
-  | { id: string; kind: 'note'; words: string };
-
 export type PassRecord = {
   id: string;
+  pairId: string;
+  layoutVersionId: string;
+  /** The lesson it was ridden in; null for a ride by itself. */
+  lessonId: string | null;
   rein: Rein;
   direction: RideDirection;
   stage: string;
@@ -25,7 +24,12 @@ export type RecordEvent =
   | { type: 'amend'; id: string; passId: string; rein: Rein; direction: RideDirection }
   | { type: 'mark'; id: string; passId: string; mark: PassMark; atMs: number }
   | { type: 'undo-mark'; id: string; passId: string; markId: string; atMs: number }
-  | { type: 'undo-pass'; id: string; passId: string; atMs: number };
+  | { type: 'undo-pass'; id: string; passId: string; atMs: number }
+  /** A pair walks. */
+  | { type: 'break'; id: string; lessonId: string; pairId: string; atMs: number }
+  | { type: 'undo-break'; id: string; breakId: string; atMs: number }
+  /** The cautions of a lesson were read. */
+  | { type: 'acknowledge'; id: string; lessonId: string; atMs: number };
 
 /**
  * The passes after an event: a new list, the old one unchanged. An event that was applied before, or that speaks of a
@@ -37,12 +41,16 @@ export function applyRecordEvent(passes: readonly PassRecord[], event: RecordEve
       return passes.some(pass => pass.id === event.pass.id) ? [...passes] : [...passes, { ...event.pass, marks: [] }];
     case 'undo-pass':
       return passes.filter(pass => pass.id !== event.passId);
+    case 'break':
+    case 'undo-break':
+    case 'acknowledge':
+      return [...passes];
     default:
       return passes.map(pass => (pass.id === event.passId ? applyToPass(pass, event) : pass));
   }
 }
 
-type EventWithinPass = Exclude<RecordEvent, { type: 'pass' | 'undo-pass' }>;
+type EventWithinPass = Extract<RecordEvent, { type: 'amend' | 'mark' | 'undo-mark' }>;
 
 function applyToPass(pass: PassRecord, event: EventWithinPass): PassRecord {
   switch (event.type) {

@@ -1,10 +1,10 @@
 import { assertNever, riddenRow, type PassMark, type PassRecord, type RecordEvent } from '@/core';
-import type { RecordBatch } from '@/files/recordEvent';
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { MarkOnPaper, type RecordBatch } from '@/files/recordEvent';
+import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import { trustedTime } from '../trustedTime';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
-import { layoutVersions, marks, passes } from '../schema';
+import { layoutVersions, lessons, marks, passes, walkBreaks } from '../schema';
 import type { Transaction } from '../writeQueue';
 import { asVersion, findVersion, type LayoutVersion } from './layoutVersions';
 import { findPair } from './pairs';
@@ -14,43 +14,57 @@ export class RecordRefused extends DatabaseRefused {
   override name = 'RecordRefused';
 }
 
-export type RiddenPass = PassRecord & { layoutVersionId: string };
-
 /** The passes of a pair that were not taken back, oldest first; of one layout version if it is named. */
 export async function listPasses(
   db: RoanDatabase,
   yardId: string,
   pairId: string,
   layoutVersionId?: string,
-): Promise<RiddenPass[]> {
-  const rows = await db
+): Promise<PassRecord[]> {
+  const rows = await livePasses(
+    db,
+    and(
+      eq(passes.yardId, yardId),
+      eq(passes.pairId, pairId),
+      layoutVersionId === undefined ? undefined : eq(passes.layoutVersionId, layoutVersionId),
+    ),
+  );
+  return withMarks(db, rows);
+}
+
+/** The passes of a lesson that were not taken back, oldest first. */
+export async function passesOfLesson(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  lessonId: string,
+): Promise<PassRecord[]> {
+  return withMarks(db, await livePasses(db, and(eq(passes.yardId, yardId), eq(passes.lessonId, lessonId))));
+}
+
+function livePasses(db: Pick<RoanDatabase, 'select'>, which: SQL | undefined) {
+  return db
     .select()
     .from(passes)
-    .where(
-      and(
-        eq(passes.yardId, yardId),
-        eq(passes.pairId, pairId),
-        isNull(passes.undoneAt),
-        layoutVersionId === undefined ? undefined : eq(passes.layoutVersionId, layoutVersionId),
-      ),
-    )
+    .where(and(which, isNull(passes.undoneAt)))
     .orderBy(asc(passes.riddenAt), sql`rowid`);
+}
+
+async function withMarks(
+  db: Pick<RoanDatabase, 'select'>,
+  rows: (typeof passes.$inferSelect)[],
+): Promise<PassRecord[]> {
   const marksOf = await liveMarks(
     db,
-    rows.map(row => row.id),
+    rows.map(({ id }) => id),
   );
-  return rows.map(row => ({
-    id: row.id,
-    layoutVersionId: row.layoutVersionId,
-    rein: row.rein,
-    direction: row.direction,
-    stage: row.stage,
-    riddenAtMs: row.riddenAt.getTime(),
-    marks: marksOf.get(row.id) ?? [],
+  return rows.map(({ id, pairId, layoutVersionId, lessonId, rein, direction, stage, riddenAt }) => ({
+    ...{ id, pairId, layoutVersionId, lessonId, rein, direction, stage },
+    riddenAtMs: riddenAt.getTime(),
+    marks: marksOf.get(id) ?? [],
   }));
 }
 
-async function liveMarks(db: RoanDatabase, passIds: string[]): Promise<Map<string, PassMark[]>> {
+async function liveMarks(db: Pick<RoanDatabase, 'select'>, passIds: string[]): Promise<Map<string, PassMark[]>> {
   if (passIds.length === 0) return new Map();
   const rows = await db
     .select()
@@ -70,14 +84,19 @@ function collect(rows: (typeof marks.$inferSelect)[]): Map<string, PassMark[]> {
   return byPass;
 }
 
-function asMark(row: typeof marks.$inferSelect): PassMark {
-  switch (row.kind) {
+/** A mark that this Roan cannot read, from a newer one, is told as a note. */
+function asMark({ id, kind, place, fraction, words, document }: typeof marks.$inferSelect): PassMark {
+  switch (kind) {
     case 'footfall':
-      return { id: row.id, kind: 'footfall', place: row.place, fraction: row.fraction ?? 0.5 };
+      return { id, kind, place, fraction: fraction ?? 0.5 };
     case 'hit':
-      return { id: row.id, kind: 'hit', place: row.place ?? 1 };
+      return { id, kind, place: place ?? 1 };
     case 'note':
-      return { id: row.id, kind: 'note', words: row.words ?? '' };
+      return { id, kind, words: words ?? '' };
+    default: {
+      const read = MarkOnPaper.safeParse({ id, kind, ...(document as object) });
+      return read.success ? read.data : { id, kind: 'note', words: kind };
+    }
   }
 }
 
@@ -98,38 +117,85 @@ export async function versionsRidden(
 /**
  * Writes a batch of events, in order, all or none. An event that is there already (sent again after a lost answer)
  * changes nothing, so every event counts exactly once.
- * @throws {RecordRefused} a pair, layout or pass that is not there, or a place that the row does not have
+ * @throws {RecordRefused} a pair, layout, lesson or pass that is not there, or a place that the layout does not have
  */
 export async function recordBatch(tx: Transaction, yardId: string, batch: RecordBatch, nowMs: number): Promise<void> {
-  const version = await findVersion(tx, yardId, batch.layoutVersionId);
-  if (!version) throw new RecordRefused('This layout is not in the yard any more: go back and choose it again.');
-  if (!(await findPair(tx, yardId, batch.pairId)))
-    throw new RecordRefused('This pair is not in the yard any more: go back and choose it again.');
-  const poles = riddenRow(version.layout)?.items ?? 0;
-  for (const event of batch.events) await recordEvent(tx, { yardId, batch, poles, nowMs }, event);
+  const recording: Recording = { yardId, nowMs, placesOf: new Map() };
+  for (const event of batch.events) await recordEvent(tx, recording, event);
 }
 
-type Recording = { yardId: string; batch: RecordBatch; poles: number; nowMs: number };
+/** `placesOf`: how many items each layout version is ridden over, once looked up. */
+type Recording = { yardId: string; nowMs: number; placesOf: Map<string, number> };
 
 async function recordEvent(tx: Transaction, recording: Recording, event: RecordEvent): Promise<void> {
-  const { yardId, batch, poles, nowMs } = recording;
-  if (event.type === 'pass') {
-    const { id, rein, direction, stage, riddenAtMs } = event.pass;
-    const riddenAt = trustedTime(riddenAtMs, nowMs);
-    const { pairId, layoutVersionId } = batch;
-    await tx
-      .insert(passes)
-      .values({ id, yardId, pairId, layoutVersionId, stage, rein, direction, riddenAt })
-      .onConflictDoNothing();
-    return;
+  const { yardId, nowMs } = recording;
+  switch (event.type) {
+    case 'pass':
+      return recordPass(tx, recording, event.pass);
+    case 'break':
+      await requireLesson(tx, yardId, event.lessonId);
+      await requirePair(tx, yardId, event.pairId);
+      await tx
+        .insert(walkBreaks)
+        .values({
+          ...{ id: event.id, yardId, lessonId: event.lessonId, pairId: event.pairId },
+          walkedAt: trustedTime(event.atMs, nowMs),
+        })
+        .onConflictDoNothing();
+      return;
+    case 'undo-break':
+      await tx
+        .update(walkBreaks)
+        .set({ undoneAt: trustedTime(event.atMs, nowMs) })
+        .where(and(eq(walkBreaks.yardId, yardId), eq(walkBreaks.id, event.breakId), isNull(walkBreaks.undoneAt)));
+      return;
+    case 'acknowledge':
+      await requireLesson(tx, yardId, event.lessonId);
+      await tx
+        .update(lessons)
+        .set({ acknowledgedAt: trustedTime(event.atMs, nowMs) })
+        .where(and(eq(lessons.id, event.lessonId), isNull(lessons.acknowledgedAt)));
+      return;
+    default:
+      return recordInPass(tx, recording, event);
   }
-  await requirePass(tx, recording, event.passId);
+}
+
+async function recordPass(
+  tx: Transaction,
+  recording: Recording,
+  pass: Extract<RecordEvent, { type: 'pass' }>['pass'],
+): Promise<void> {
+  const { yardId, nowMs } = recording;
+  const { id, pairId, layoutVersionId, lessonId, stage, rein, direction, riddenAtMs } = pass;
+  if (!(await findVersion(tx, yardId, layoutVersionId)))
+    throw new RecordRefused('This layout is not in the yard any more: go back and choose it again.');
+  await requirePair(tx, yardId, pairId);
+  if (lessonId !== null) await requireLesson(tx, yardId, lessonId);
+  const riddenAt = trustedTime(riddenAtMs, nowMs);
+  await tx
+    .insert(passes)
+    .values({ id, yardId, pairId, layoutVersionId, lessonId, stage, rein, direction, riddenAt })
+    .onConflictDoNothing();
+}
+
+async function recordInPass(
+  tx: Transaction,
+  recording: Recording,
+  event: Extract<RecordEvent, { passId: string }>,
+): Promise<void> {
+  const { yardId, nowMs } = recording;
+  const [pass] = await tx
+    .select({ layoutVersionId: passes.layoutVersionId })
+    .from(passes)
+    .where(and(eq(passes.id, event.passId), eq(passes.yardId, yardId)));
+  if (!pass) throw new RecordRefused('A mark speaks of a pass that was never recorded.');
   switch (event.type) {
     case 'amend':
       await tx.update(passes).set({ rein: event.rein, direction: event.direction }).where(eq(passes.id, event.passId));
       return;
     case 'mark':
-      refusePlace(event.mark, poles);
+      refusePlace(event.mark, await placesOf(tx, recording, pass.layoutVersionId));
       await tx
         .insert(marks)
         .values({ ...markRow(event.mark), yardId, passId: event.passId, markedAt: trustedTime(event.atMs, nowMs) })
@@ -152,30 +218,48 @@ async function recordEvent(tx: Transaction, recording: Recording, event: RecordE
   }
 }
 
-async function requirePass(tx: Transaction, { yardId, batch }: Recording, passId: string): Promise<void> {
-  const [found] = await tx
-    .select({ id: passes.id })
-    .from(passes)
-    .where(and(eq(passes.id, passId), eq(passes.yardId, yardId), eq(passes.pairId, batch.pairId)));
-  if (!found) throw new RecordRefused('A mark speaks of a pass that was never recorded.');
+async function requirePair(tx: Transaction, yardId: string, pairId: string): Promise<void> {
+  if (!(await findPair(tx, yardId, pairId)))
+    throw new RecordRefused('This pair is not in the yard any more: go back and choose it again.');
 }
 
-function refusePlace(mark: PassMark, poles: number): void {
-  if (mark.kind === 'note' || mark.place === null) return;
-  const most = mark.kind === 'hit' ? poles : poles - 1;
-  if (mark.place > most)
+async function requireLesson(tx: Transaction, yardId: string, lessonId: string): Promise<void> {
+  const [found] = await tx
+    .select({ id: lessons.id })
+    .from(lessons)
+    .where(and(eq(lessons.yardId, yardId), eq(lessons.id, lessonId)));
+  if (!found) throw new RecordRefused('This lesson is not in the yard any more.');
+}
+
+async function placesOf(tx: Transaction, { yardId, placesOf: known }: Recording, versionId: string): Promise<number> {
+  const before = known.get(versionId);
+  if (before !== undefined) return before;
+  const version = await findVersion(tx, yardId, versionId);
+  const places = version ? (riddenRow(version.layout)?.items ?? 0) : 0;
+  known.set(versionId, places);
+  return places;
+}
+
+/** Marks of a place must name one that the track has; figures are counted by themselves. */
+function refusePlace(mark: PassMark, places: number): void {
+  if (!('place' in mark) || mark.place === null || mark.kind === 'figure') return;
+  const isGap = mark.kind === 'footfall' || mark.kind === 'strides';
+  // A fault may be of the flat, where nothing is ridden over.
+  if (mark.kind === 'fault' && places === 0) return;
+  if (mark.place > (isGap ? places - 1 : places))
     throw new RecordRefused(
-      `The track goes over ${poles}: there is no ${mark.kind === 'hit' ? 'pole or fence' : 'gap'} ${mark.place}.`,
+      `The track goes over ${places}: there is no ${isGap ? 'gap' : 'pole or fence'} ${mark.place}.`,
     );
 }
 
 function markRow(mark: PassMark) {
-  const { id, kind } = mark;
-  return {
-    id,
-    kind,
-    place: kind === 'note' ? null : mark.place,
-    fraction: kind === 'footfall' ? mark.fraction : null,
-    words: kind === 'note' ? mark.words : null,
-  };
+  const { id, kind, ...document } = mark;
+  const place = 'place' in mark ? mark.place : null;
+  if (kind === 'footfall' || kind === 'hit' || kind === 'note')
+    return {
+      ...{ id, kind, place, document: null },
+      fraction: mark.kind === 'footfall' ? mark.fraction : null,
+      words: mark.kind === 'note' ? mark.words : null,
+    };
+  return { id, kind, place, fraction: null, words: null, document };
 }

@@ -29,14 +29,24 @@ async function withDemo(test: (demo: Demo) => Promise<void>): Promise<void> {
 type Demo = { database: OpenDatabase; yardId: string; layoutId: string; pairId: string; versionId: string };
 
 function send({ database, yardId, pairId, versionId }: Demo, events: RecordEvent[], nowMs = NOW_MS): Promise<void> {
-  const batch = RecordBatch.parse({ pairId, layoutVersionId: versionId, events });
+  // What a pass belongs to is filled in here.
+  const batch = RecordBatch.parse({
+    events: events.map(event =>
+      event.type === 'pass'
+        ? { ...event, pass: { ...event.pass, pairId, layoutVersionId: versionId, lessonId: null } }
+        : event,
+    ),
+  });
   return database.write(tx => recordBatch(tx, yardId, batch, nowMs));
 }
 
 const startPass = (passId: string, riddenAtMs = NOW_MS): RecordEvent => ({
   type: 'pass',
   id: randomUUID(),
-  pass: { id: passId, rein: 'left', direction: 'as-drawn', stage: 'on the ground', riddenAtMs },
+  pass: {
+    ...{ id: passId, pairId: '', layoutVersionId: '', lessonId: null },
+    ...{ rein: 'left', direction: 'as-drawn', stage: 'on the ground', riddenAtMs },
+  },
 });
 const footfall = (passId: string, place: number | null, fraction: number): RecordEvent => ({
   type: 'mark',

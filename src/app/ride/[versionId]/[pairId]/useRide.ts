@@ -35,7 +35,7 @@ export function useRide(setting: RideSetting) {
     const created = createOutbox({
       kept,
       keep: store.write,
-      deliver: unsent => deliver({ pairId, layoutVersionId, events: [...unsent] }),
+      deliver: unsent => deliver({ lessonId: null, events: [...unsent] }),
     });
     // The device's store can only be read in the browser, once the server's page has been shown.
     // eslint-disable-next-line react-hooks/set-state-in-effect
@@ -64,7 +64,7 @@ export function useRide(setting: RideSetting) {
   const newPass = (): Extract<RecordEvent, { type: 'pass' }> => ({
     type: 'pass',
     id: newId(),
-    pass: { id: newId(), ...next, stage, riddenAtMs: Date.now() },
+    pass: { id: newId(), pairId, layoutVersionId, lessonId: null, ...next, stage, riddenAtMs: Date.now() },
   });
   const mark = (tapped: Tapped) => {
     const begun = open ? [] : [newPass()];
@@ -149,7 +149,7 @@ function deviceStore(pairId: string, layoutVersionId: string) {
     read(): RecordEvent[] {
       try {
         const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
-        const batch = RecordBatch.safeParse({ pairId, layoutVersionId, events: kept });
+        const batch = RecordBatch.safeParse({ events: kept });
         return batch.success ? batch.data.events : [];
       } catch {
         return [];

@@ -4,7 +4,7 @@ import { CommitField, type Read } from '@/components/CommitField/CommitField';
 import { FOOTFALL_PLACES, passFootfalls } from '@/core';
 import { useState, type PointerEvent } from 'react';
 import type { Ride } from '../useRide';
-import { fractionShort } from './markWords';
+import { fractionShort } from '@/core';
 import classes from './FootfallPad.module.css';
 
 type FootfallPadProps = { ride: Ride; gaps: number };

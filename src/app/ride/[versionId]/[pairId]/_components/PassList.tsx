@@ -2,7 +2,7 @@
 
 import { meanFootfall, passFootfalls, polesHit, type PassRecord } from '@/core';
 import type { Ride } from '../useRide';
-import { fractionWords } from './markWords';
+import { fractionWords } from '@/core';
 import classes from './RidePad.module.css';
 
 /** The passes so far, newest first; a pass can be taken up again. */

@@ -10,7 +10,7 @@ import { useRide, type Ride } from '../useRide';
 import { FootfallPad } from './FootfallPad';
 import { NotePad } from './NotePad';
 import { PassList } from './PassList';
-import { markWords } from './markWords';
+import { markWords } from '@/core';
 import classes from './RidePad.module.css';
 
 type RidePadProps = {

@@ -1,0 +1,66 @@
+import { assertNever } from '../assertNever';
+import { FOOTFALL_PLACES } from './footfall';
+import type { TappedMark } from './passMark';
+
+const NEAR = 0.001;
+
+/** Where a foot fell, in words where there is a word, else as a share of the gap. */
+export function fractionWords(fraction: number): string {
+  if (Math.abs(fraction - FOOTFALL_PLACES.third) < NEAR) return 'a third';
+  if (Math.abs(fraction - FOOTFALL_PLACES.middle) < NEAR) return 'the middle';
+  if (Math.abs(fraction - FOOTFALL_PLACES.threeQuarters) < NEAR) return 'three quarters';
+  return `${Math.round(fraction * 100)} %`;
+}
+
+/** A mark in a few words. `nameOf` says what stands at a place, from 1: "heron". */
+export function markWords(mark: TappedMark, nameOf: (place: number) => string = String): string {
+  switch (mark.kind) {
+    case 'footfall':
+      return `${fractionWords(mark.fraction)}${mark.place === null ? '' : `, gap ${mark.place}`}`;
+    case 'hit':
+      return `hit ${nameOf(mark.place)}`;
+    case 'note':
+      return mark.words.length > 24 ? `“${mark.words.slice(0, 23)}…”` : `“${mark.words}”`;
+    case 'strides':
+      return `${mark.count} from ${nameOf(mark.place)}`;
+    case 'fence':
+      return `${mark.outcome} at ${nameOf(mark.place)}`;
+    case 'take-off':
+      return `${mark.where} take-off at ${nameOf(mark.place)}`;
+    case 'landing':
+      return `landed ${mark.where} at ${nameOf(mark.place)}`;
+    case 'lead':
+      return mark.lead === 'cross-canter'
+        ? `cross-canter after ${nameOf(mark.place)}`
+        : `${mark.lead} lead after ${nameOf(mark.place)}`;
+    case 'aim':
+      return `aim off ${mark.off} at ${nameOf(mark.place)}`;
+    case 'fault':
+      return mark.place === null ? mark.fault : `${mark.fault} at ${nameOf(mark.place)}`;
+    case 'depart':
+      return mark.trotSteps ? `depart: ${mark.how}, ${mark.trotSteps} trot steps` : `depart: ${mark.how}`;
+    case 'gait':
+      return `ridden in ${mark.ridden.replace('-', ' ')}`;
+    case 'head':
+      return mark.height === 'as wanted' ? 'head as wanted' : `head ${mark.height}`;
+    case 'figure':
+      return `${mark.point} ${mark.kept ? 'kept' : 'lost'} in figure ${mark.place}`;
+    case 'quality':
+      return `quality ${mark.value} of 5`;
+    case 'spot':
+      return 'a spot on the sand';
+    case 'rider':
+      return `rider: ${mark.what}`;
+    case 'void':
+      return 'does not count';
+    default:
+      return assertNever(mark);
+  }
+}
+
+/** The same in the room of a key: "⅓", "½", "¾", "42 %". */
+export function fractionShort(fraction: number): string {
+  const words = fractionWords(fraction);
+  const glyphs: Record<string, string> = { 'a third': '⅓', 'the middle': '½', 'three quarters': '¾' };
+  return glyphs[words] ?? words;
+}

@@ -1,0 +1,91 @@
+import type { PointM } from '../geometry/pointM';
+import type { TrackGait } from '../layout/trackGait';
+
+/** How a fence was ridden. A clear one need not be marked; it may be, so that somebody looked. */
+export const FENCE_OUTCOMES = ['clear', 'rub', 'down', 'refusal', 'run-out left', 'run-out right'] as const;
+export type FenceOutcome = (typeof FENCE_OUTCOMES)[number];
+
+export const TAKE_OFFS = ['deep', 'good', 'long'] as const;
+/** Common practice, no source: against about two metres behind a fence. */
+export const LANDINGS = ['close', 'normal', 'far'] as const;
+export const LEADS = ['left', 'right', 'cross-canter'] as const;
+export const DEPARTS = ['right', 'wrong lead', 'ran into it'] as const;
+export const HEAD_HEIGHTS = ['low', 'as wanted', 'high'] as const;
+export const FIGURE_POINTS = ['shape', 'bend', 'rhythm'] as const;
+
+/** What can go wrong between fences or in a figure. */
+export const RIDE_FAULTS = ['break of gait', 'drift left', 'drift right', 'rush', 'spooked'] as const;
+export type RideFault = (typeof RIDE_FAULTS)[number];
+
+/** What is watched in the rider (common practice, no source); a yard may have words of its own. */
+export const RIDER_MARKS = [
+  'upper body ahead',
+  'leg back',
+  'eyes late',
+  'inside rein too strong',
+  'hands',
+  'release',
+] as const;
+
+/**
+ * One thing noted in a pass. `place` counts from 1: the gap of a footfall (null: the row as a whole), the leg of strides,
+ * the item of everything else, the figure of a figure's.
+ */
+export type PassMark = { id: string } & (
+  | { kind: 'footfall'; place: number | null; fraction: number }
+  | { kind: 'hit'; place: number }
+  | { kind: 'note'; words: string }
+  | { kind: 'strides'; place: number; count: number }
+  | { kind: 'fence'; place: number; outcome: FenceOutcome }
+  | { kind: 'take-off'; place: number; where: (typeof TAKE_OFFS)[number] }
+  | { kind: 'landing'; place: number; where: (typeof LANDINGS)[number] }
+  | { kind: 'lead'; place: number; lead: (typeof LEADS)[number] }
+  | { kind: 'aim'; place: number; off: 'left' | 'right' }
+  | { kind: 'fault'; place: number | null; fault: RideFault }
+  | { kind: 'depart'; how: (typeof DEPARTS)[number]; trotSteps: number | null }
+  | { kind: 'gait'; ridden: TrackGait }
+  | { kind: 'head'; height: (typeof HEAD_HEIGHTS)[number] }
+  | { kind: 'figure'; place: number; point: (typeof FIGURE_POINTS)[number]; kept: boolean }
+  | { kind: 'quality'; value: number }
+  | { kind: 'spot'; at: PointM }
+  | { kind: 'rider'; what: string }
+  /** The pass does not count: it was given up before the line. */
+  | { kind: 'void' }
+);
+
+export type PassMarkKind = PassMark['kind'];
+
+/** A mark without its id: what a tap says. */
+export type TappedMark = PassMark extends infer Mark ? (Mark extends { id: string } ? Omit<Mark, 'id'> : never) : never;
+
+/**
+ * What a mark says something about: a second word about the same thing corrects the first. Null for what may be said
+ * many times over.
+ */
+export function markSubject(mark: TappedMark): string | null {
+  switch (mark.kind) {
+    case 'hit':
+    case 'note':
+    case 'spot':
+    case 'rider':
+    case 'fault':
+      return null;
+    case 'figure':
+      return `figure ${mark.place} ${mark.point}`;
+    default:
+      return 'place' in mark ? `${mark.kind} ${mark.place ?? 'whole'}` : mark.kind;
+  }
+}
+
+/** The last word on each thing, in the order they were said. */
+export function standingMarks(marks: readonly PassMark[]): PassMark[] {
+  const last = new Map<string, string>();
+  for (const mark of marks) {
+    const subject = markSubject(mark);
+    if (subject !== null) last.set(subject, mark.id);
+  }
+  return marks.filter(mark => {
+    const subject = markSubject(mark);
+    return subject === null || last.get(subject) === mark.id;
+  });
+}

@@ -190,6 +190,7 @@ export {
   laneStride,
   layoutReckoner,
   layoutStride,
+  reckonItemTrack,
   reckonLayout,
   settingAt,
   type HorseReading,

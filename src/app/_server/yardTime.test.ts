@@ -1,4 +1,4 @@
-import { yardTime } from './yardTime';
+import { daysLater, instantOf, yardTime } from './yardTime';
 
 // The same instant on both sides of a change of clocks (London: GMT in January, one hour ahead in July).
 test.each([
@@ -7,4 +7,15 @@ test.each([
   { iso: '2026-07-15T23:30:00Z', zone: 'America/New_York', text: '15 Jul, 19:30' },
 ])('$iso in $zone is $text', ({ iso, zone, text }) => {
   expect(yardTime(Date.parse(iso), zone, 'D MMM, HH:mm')).toBe(text);
+});
+
+test('a day and time on the yard’s clock is an instant, and there and back it is the same', () => {
+  expect(instantOf('2026-07-15T18:00', 'Europe/London')).toBe(Date.parse('2026-07-15T17:00:00Z'));
+  expect(instantOf('2026-01-15T18:00', 'Europe/London')).toBe(Date.parse('2026-01-15T18:00:00Z'));
+  expect(instantOf('never', 'Europe/London')).toBeNull();
+});
+
+test('a week later at the same time of day, over a change of clocks too', () => {
+  // London put its clocks forward on 29 March 2026.
+  expect(daysLater(Date.parse('2026-03-25T18:00:00Z'), 7, 'Europe/London')).toBe(Date.parse('2026-04-01T17:00:00Z'));
 });

@@ -14,3 +14,20 @@ export function yardTime(atMs: number, timeZone: string, format: string): string
 export function yardYear(timeZone: string): number {
   return dayjs().tz(timeZone).year();
 }
+
+/** The instant of a day and time on the yard's clock, "2026-05-04T17:30"; null where it is none. */
+export function instantOf(local: string, timeZone: string): number | null {
+  const at = dayjs.tz(local, timeZone);
+  return at.isValid() ? at.valueOf() : null;
+}
+
+const LOCAL = 'YYYY-MM-DDTHH:mm';
+
+/** The same time of day so many days later, whatever the clocks do in between. */
+export function daysLater(atMs: number, days: number, timeZone: string): number {
+  const local = dayjs
+    .utc(yardTime(atMs, timeZone, LOCAL))
+    .add(days, 'day')
+    .format(LOCAL);
+  return instantOf(local, timeZone) ?? atMs;
+}

@@ -1,9 +1,11 @@
 import { createHash, randomUUID } from 'node:crypto';
 import {
   applyEdits,
+  exerciseGround,
   layOutPoleRow,
   headingFromFacing,
   resolvePlan,
+  stageLayout,
   type Arena,
   type Layout as CoreLayout,
   type Plan,
@@ -71,7 +73,56 @@ export async function keepVersion(
   reason: VersionReason,
 ): Promise<string> {
   const make = reason === 'ridden' ? standingLayout : madeLayout;
-  const frozen = { layout: writeLayout(await make(tx, yardId, layout)) };
+  return keepMade(tx, yardId, layout, await make(tx, yardId, layout), reason);
+}
+
+/**
+ * Keeps a layout at one stage of an exercise in it, as it really stands: what is ridden in a lesson. The same state is
+ * kept once.
+ */
+export async function keepStage(
+  tx: Transaction,
+  yardId: string,
+  layout: Layout,
+  exercise: { id: string; stage: number } | null,
+): Promise<string> {
+  const made = exercise ? await stageOf(tx, yardId, layout, exercise) : await standingLayout(tx, yardId, layout);
+  return keepMade(tx, yardId, layout, made, 'ridden');
+}
+
+/** What a plan comes to at a stage: the exercise as it is built then, everything else as it lies. */
+async function stageOf(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  layout: Layout,
+  { id, stage }: { id: string; stage: number },
+): Promise<CoreLayout> {
+  const horses = await listHorses(db, yardId);
+  const ground = planGround(layout.name, layout.arena, horses, kitCounts(await listKit(db, yardId)));
+  const resolved = resolvePlan(layout.plan, ground);
+  const exercise = resolved.exercises.find(({ placed }) => placed.id === id);
+  const at = exercise?.laid.stages[stage];
+  if (!exercise || !at) return standingLayout(db, yardId, layout);
+  const built = stageLayout(layout.name, exercise.laid, exerciseGround(layout.plan, exercise.placed, ground), at);
+  const own = new Set(exercise.laid.items.map(item => item.id));
+  const ownTracks = new Set(exercise.laid.tracks.map(track => track.id));
+  const made: CoreLayout = {
+    ...resolved.layout,
+    items: [...built.items, ...resolved.layout.items.filter(item => !own.has(item.id))],
+    tracks: [...built.tracks, ...resolved.layout.tracks.filter(track => !ownTracks.has(track.id))],
+  };
+  const found = await findStanding(db, yardId, layout.id, layout.revision);
+  return found ? applyEdits(made, standingEdits(found.standing)) : made;
+}
+
+async function keepMade(
+  tx: Transaction,
+  yardId: string,
+  layout: Layout,
+  made: CoreLayout,
+  reason: VersionReason,
+): Promise<string> {
+  const frozen = { layout: writeLayout(made) };
   const document = writePlan(layout.plan);
   const fingerprint = createHash('sha256')
     .update(JSON.stringify({ name: layout.name, document, frozen }))

@@ -1,0 +1,101 @@
+'use server';
+
+import { lessonFromPaper, LessonForm } from '@/files/lessonPaper';
+import { findArena } from '@/data/queries/arenas';
+import { findLayout } from '@/data/queries/layouts';
+import { findLesson, saveLesson } from '@/data/queries/lessons';
+import { keepStanding } from '@/data/queries/standings';
+import { madeLayout } from '@/data/queries/layoutVersions';
+import { applyEdits, editsToStand, moveForGround, reckonItemTrack, type ItemTrack } from '@/core';
+import { formFaults, type FormOutcome } from '@/files/formOutcome';
+import { standingEdits, writeStanding } from '@/files/standing';
+import { findStanding } from '@/data/queries/standings';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { attempt } from '../../_server/attempt';
+import { daysLater, instantOf } from '../../_server/yardTime';
+import { yardContext } from '../../_server/yardContext';
+
+const Id = z.string().min(1).max(60).nullable();
+const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
+
+/** Plans a lesson, or changes the plan of one. */
+export async function saveLessonAction(id: unknown, typed: unknown): Promise<FormOutcome<{ lessonId: string }>> {
+  const lessonId = Id.safeParse(id);
+  const form = LessonForm.safeParse(typed);
+  if (!form.success) return formFaults(form.error);
+  if (!lessonId.success) return refuse('This lesson is not in the yard any more.');
+  const { db, write, yard } = await yardContext();
+  const { name, arenaId, startsAt, plan } = form.data;
+  const arena = await findArena(db, yard.id, arenaId);
+  if (!arena) return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
+  for (const { layoutId } of plan.stages) {
+    const layout = layoutId === null ? null : await findLayout(db, yard.id, layoutId);
+    if (layoutId !== null && layout?.arena.id !== arenaId)
+      return refuse(
+        `“${layout?.name ?? 'A layout'}” does not lie in this arena: take its stages out, or change the arena.`,
+      );
+  }
+  if (lessonId.data !== null && !(await findLesson(db, yard.id, lessonId.data)))
+    return refuse('This lesson is not in the yard any more.');
+  const startsAtMs = instantOf(startsAt, yard.timeZone);
+  if (startsAtMs === null) return { ok: false, fields: { startsAt: 'This is no day and time.' }, problem: null };
+  return attempt(async () => {
+    const details = { name, arenaId, startsAtMs, plan: lessonFromPaper(plan) };
+    const saved = await write(tx =>
+      saveLesson(tx, yard.id, lessonId.data === null ? details : { id: lessonId.data, ...details }),
+    );
+    revalidatePath('/ride');
+    return { ok: true, lessonId: saved };
+  });
+}
+
+const WEEK_DAYS = 7;
+
+/** The same lesson once more, a week later by the yard's clock; what was recorded stays with the first. */
+export async function copyLessonAction(id: unknown): Promise<FormOutcome<{ lessonId: string }>> {
+  const lessonId = Id.safeParse(id);
+  const { db, write, yard } = await yardContext();
+  const lesson = lessonId.success && lessonId.data ? await findLesson(db, yard.id, lessonId.data) : null;
+  if (!lesson) return refuse('This lesson is not in the yard any more.');
+  return attempt(async () => {
+    const { name, arenaId, plan } = lesson;
+    const startsAtMs = daysLater(lesson.startsAtMs, WEEK_DAYS, yard.timeZone);
+    const copied = await write(tx => saveLesson(tx, yard.id, { name, arenaId, startsAtMs, plan }));
+    revalidatePath('/ride');
+    return { ok: true, lessonId: copied };
+  });
+}
+
+const Adjust = z.strictObject({
+  layoutId: z.string().min(1).max(60),
+  track: z.string().max(80),
+  leg: z.number().int().min(0).max(2000),
+  byM: z.number().min(-0.5).max(0.5),
+});
+
+/** Opens or closes a distance by a little between passes: what stands from now on is what is ridden. */
+export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> {
+  const asked = Adjust.safeParse(sent);
+  if (!asked.success) return refuse('A distance is changed by at most half a metre at a time.');
+  const { layoutId, track: trackId, leg, byM } = asked.data;
+  const { db, write, yard } = await yardContext();
+  const layout = await findLayout(db, yard.id, layoutId);
+  if (!layout) return refuse('This layout is not in the yard any more.');
+  const planned = await madeLayout(db, yard.id, layout);
+  const kept = await findStanding(db, yard.id, layoutId, layout.revision);
+  const stands = kept ? applyEdits(planned, standingEdits(kept.standing)) : planned;
+  const track = stands.tracks.find((one): one is ItemTrack => one.kind === 'items' && one.id === trackId);
+  if (!track?.legs[leg]) return refuse('This distance is not in the layout any more.');
+  const groundM = reckonItemTrack(stands, track).legs[leg]!.groundM + byM;
+  const behind = track.through.slice(leg + 1).map(({ item }) => item);
+  const moved = groundM > 0 ? moveForGround(stands, track, leg, groundM, [...new Set(behind)], true) : null;
+  if (!moved?.ok) return refuse('It cannot be changed along its line: move the piece in the plan.');
+  const now = applyEdits(stands, moved.edits);
+  return attempt(async () => {
+    const typed = { measureBy: 'walls' as const, measures: {}, legs: [{ track: trackId, leg, groundM }] };
+    const standing = writeStanding(typed, editsToStand(planned, now.items), now.items);
+    await write(tx => keepStanding(tx, yard.id, { id: layoutId, revision: layout.revision }, standing, Date.now()));
+    return { ok: true };
+  });
+}

@@ -1,0 +1,79 @@
+import { randomUUID } from 'node:crypto';
+import type { LessonPlan, LessonRecord } from '@/core';
+import { lessonFromPaper, LessonOnPaper, writeLesson } from '@/files/lessonPaper';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { DatabaseRefused } from '../databaseRefused';
+import type { RoanDatabase } from '../openDatabase';
+import { lessons, walkBreaks } from '../schema';
+import type { Transaction } from '../writeQueue';
+import { passesOfLesson } from './passes';
+
+type Reader = Pick<RoanDatabase, 'select'>;
+
+export type Lesson = {
+  id: string;
+  name: string;
+  arenaId: string;
+  startsAtMs: number;
+  archived: boolean;
+  acknowledgedAtMs: number | null;
+  plan: LessonPlan;
+};
+
+/** Every lesson of a yard, the latest first, put-away ones among them. */
+export async function listLessons(db: Reader, yardId: string): Promise<Lesson[]> {
+  const rows = await db
+    .select()
+    .from(lessons)
+    .where(eq(lessons.yardId, yardId))
+    .orderBy(desc(lessons.startsAt), lessons.id);
+  return rows.map(lessonOf);
+}
+
+export async function findLesson(db: Reader, yardId: string, lessonId: string): Promise<Lesson | null> {
+  const [row] = await db
+    .select()
+    .from(lessons)
+    .where(and(eq(lessons.yardId, yardId), eq(lessons.id, lessonId)));
+  return row ? lessonOf(row) : null;
+}
+
+function lessonOf(row: typeof lessons.$inferSelect): Lesson {
+  const read = LessonOnPaper.safeParse(row.document);
+  if (!read.success) throw new DatabaseRefused(`The plan of the lesson “${row.name}” cannot be read.`);
+  return {
+    ...{ id: row.id, name: row.name, arenaId: row.arenaId, startsAtMs: row.startsAt.getTime() },
+    archived: row.archivedAt !== null,
+    acknowledgedAtMs: row.acknowledgedAt?.getTime() ?? null,
+    plan: lessonFromPaper(read.data),
+  };
+}
+
+export type LessonDetails = { id?: string; name: string; arenaId: string; startsAtMs: number; plan: LessonPlan };
+
+/** Adds a lesson, or changes the one named by its id. Its record stays as it is. */
+export async function saveLesson(tx: Transaction, yardId: string, lesson: LessonDetails): Promise<string> {
+  const { id = randomUUID(), name, arenaId, startsAtMs, plan } = lesson;
+  const values = { name, arenaId, startsAt: new Date(startsAtMs), document: writeLesson(plan) };
+  if (lesson.id === undefined) await tx.insert(lessons).values({ id, yardId, ...values });
+  else
+    await tx
+      .update(lessons)
+      .set(values)
+      .where(and(eq(lessons.yardId, yardId), eq(lessons.id, id)));
+  return id;
+}
+
+/** All that was recorded in a lesson so far. */
+export async function lessonRecord(db: Reader, yardId: string, lesson: Lesson): Promise<LessonRecord> {
+  const walked = await db
+    .select()
+    .from(walkBreaks)
+    .where(and(eq(walkBreaks.yardId, yardId), eq(walkBreaks.lessonId, lesson.id), isNull(walkBreaks.undoneAt)))
+    .orderBy(asc(walkBreaks.walkedAt), sql`rowid`);
+  return {
+    passes: await passesOfLesson(db, yardId, lesson.id),
+    breaks: walked.map(({ id, pairId, walkedAt }) => ({ id, pairId, atMs: walkedAt.getTime() })),
+    acknowledgedAtMs: lesson.acknowledgedAtMs,
+  };
+}

@@ -1,29 +1,46 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { lessonMinutes } from '@/core';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
+import { listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
+import { Title } from '@mantine/core';
 import type { Metadata } from 'next';
+import { connection } from 'next/server';
 import { layoutCards } from '../_server/layoutCards';
 import { present } from '@/data/present';
 import { yardContext } from '../_server/yardContext';
+import { yardTime } from '../_server/yardTime';
+import { LessonList } from './_components/LessonList';
 import { RideChoice } from './_components/RideChoice';
 
 export const metadata: Metadata = { title: 'Ride' };
 
+/** A lesson is still coming while it may be ridden: half a day after its start. */
+const STILL_COMING_MS = 12 * 3600 * 1000;
+
 export default async function RidePage() {
+  await connection();
   const { db, yard } = await yardContext();
-  const [layouts, horses, pairs] = await Promise.all([
+  const [layouts, horses, pairs, lessons] = await Promise.all([
     listLayouts(db, yard.id),
     listHorses(db, yard.id),
     listPairs(db, yard.id),
+    listLessons(db, yard.id),
   ]);
   const riding = present(pairs);
   const missing = present(layouts).length === 0 ? 'layout' : riding.length === 0 ? 'pair' : null;
+  const sinceMs = nowMs() - STILL_COMING_MS;
   return (
     <>
-      <PageHead title="Ride" sub="Record pass by pass how a pair rode a layout." />
+      <PageHead
+        title="Ride"
+        sub="Teach a lesson and record it pass by pass."
+        actions={<LinkButton href="/ride/lessons/new">Plan a lesson</LinkButton>}
+      />
       {missing === 'layout' && (
         <EmptyState title="Nothing to ride yet" action={<LinkButton href="/plan">To the plan</LinkButton>}>
           Plan a layout first; its passes are recorded here.
@@ -35,10 +52,22 @@ export default async function RidePage() {
         </EmptyState>
       )}
       {missing === null && (
-        <RideChoice
-          layouts={layoutCards(present(layouts), horses, 'plan').map(({ id, name, line }) => ({ id, name, line }))}
-          pairs={riding.map(({ id, riderName, horseName }) => ({ id, name: horseName, line: `with ${riderName}` }))}
-        />
+        <>
+          <LessonList
+            lessons={present(lessons).map(({ id, name, startsAtMs, plan }) => ({
+              ...{ id, name, when: yardTime(startsAtMs, yard.timeZone, 'ddd D MMM YYYY, HH:mm') },
+              line: `${plan.pairIds.length} ${plan.pairIds.length === 1 ? 'pair' : 'pairs'}, ${plan.stages.length} stages, ${lessonMinutes(plan)} min`,
+              coming: startsAtMs >= sinceMs,
+            }))}
+          />
+          <Title order={2} size="h3" mb="sm">
+            A ride by itself
+          </Title>
+          <RideChoice
+            layouts={layoutCards(present(layouts), horses, 'plan').map(({ id, name, line }) => ({ id, name, line }))}
+            pairs={riding.map(({ id, riderName, horseName }) => ({ id, name: horseName, line: `with ${riderName}` }))}
+          />
+        </>
       )}
     </>
   );

@@ -1,0 +1,25 @@
+import { DISCLAIMER } from '@/core';
+import classes from './RunLesson.module.css';
+
+type CautionGateProps = { name: string; cautions: readonly string[]; ready: boolean; onRead: () => void };
+
+/** The cautions of a lesson, read once before anybody rides. */
+export function CautionGate({ name, cautions, ready, onRead }: CautionGateProps) {
+  return (
+    <section className={classes.run} aria-label="Before anybody rides">
+      <header className={classes.head}>
+        <p>{name}</p>
+        <h1>Before anybody rides</h1>
+      </header>
+      <ul className={classes.passes}>
+        {cautions.map(caution => (
+          <li key={caution}>{caution}</li>
+        ))}
+      </ul>
+      <p>{DISCLAIMER}</p>
+      <button type="button" className={classes.main} disabled={!ready} onClick={onRead}>
+        Read, and seen to
+      </button>
+    </section>
+  );
+}

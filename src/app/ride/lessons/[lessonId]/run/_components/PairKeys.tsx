@@ -1,0 +1,50 @@
+import type { PassRecord, WorkCounts } from '@/core';
+import type { RunPair } from '../runStage';
+import classes from './RunLesson.module.css';
+
+type PairKeysProps = {
+  pairs: readonly RunPair[];
+  chosenId: string;
+  onChoose: (id: string) => void;
+  /** What counts of a pair's passes at this stage. */
+  ridden: (pairId: string) => readonly PassRecord[];
+  counts: (pairId: string) => WorkCounts;
+  warnings: (pairId: string) => string[];
+};
+
+/** The pairs of the lesson with what each has done; the one that is next is chosen with a tap. */
+export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }: PairKeysProps) {
+  const chosen = warnings(chosenId);
+  return (
+    <section aria-label="Pairs">
+      <div className={classes.pairs}>
+        {pairs.map(({ id, horse, rider }) => {
+          const { lowEfforts, highEfforts, sinceBreakMin } = counts(id);
+          const passes = ridden(id);
+          const on = (rein: string) => passes.filter(pass => pass.rein === rein).length;
+          return (
+            <button
+              key={id}
+              type="button"
+              className={classes.pair}
+              aria-pressed={id === chosenId}
+              data-warned={warnings(id).length > 0 || undefined}
+              onClick={() => onChoose(id)}
+            >
+              <strong>{horse}</strong> {rider}
+              <small>
+                {on('left')} left, {on('right')} right · {lowEfforts + highEfforts} efforts ·{' '}
+                {Math.floor(sinceBreakMin)} min
+              </small>
+            </button>
+          );
+        })}
+      </div>
+      {chosen.length > 0 && (
+        <p className={classes.notice} role="status">
+          Take care. {chosen.join(' ')}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,248 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import {
+  FENCE_OUTCOMES,
+  FOOTFALL_PLACES,
+  LANDINGS,
+  LEADS,
+  standingMarks,
+  TAKE_OFFS,
+  type Layout,
+  type PassMark,
+  type TappedMark,
+} from '@/core';
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { adjustDistanceAction } from '../../../actions';
+import type { RunTrack } from '../runStage';
+import { Keys } from './Keys';
+import classes from './RunLesson.module.css';
+
+const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
+
+type TrackPadProps = {
+  layoutId: string;
+  layout: Layout;
+  track: RunTrack;
+  /** Of the open pass. */
+  marks: readonly PassMark[];
+  ready: boolean;
+  horse: string;
+  onMark: (mark: TappedMark) => void;
+};
+
+/** What is marked along a track: each thing that is ridden over, and the strides to it. */
+export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark }: TrackPadProps) {
+  const [at, setAt] = useState(1);
+  const [calling, setCalling] = useState(false);
+  const stop = track.stops[at - 1]!;
+  const standing = standingMarks(marks);
+  const here = <Kind extends PassMark['kind']>(kind: Kind, place: number) =>
+    standing.find(
+      (mark): mark is Extract<PassMark, { kind: Kind }> =>
+        mark.kind === kind && 'place' in mark && mark.place === place,
+    );
+  const planned = layout.tracks.find(({ id }) => id === track.id);
+  return (
+    <section aria-label="The track">
+      <div className={classes.stops} role="group" aria-label="What is ridden over">
+        {track.stops.map(({ item }, index) => (
+          <button
+            key={index}
+            type="button"
+            className={classes.stop}
+            aria-pressed={index + 1 === at}
+            data-marked={standing.some(mark => 'place' in mark && mark.place === index + 1) || undefined}
+            onClick={() => setAt(index + 1)}
+          >
+            {index + 1} <small>{item.split(' ').pop()}</small>
+          </button>
+        ))}
+        <button type="button" className={classes.stop} onClick={() => setCalling(true)}>
+          Call it
+        </button>
+      </div>
+      {at > 1 && (
+        <LegKeys
+          key={at}
+          leg={track.legs[at - 2]!}
+          place={at - 1}
+          horse={horse}
+          counted={here('strides', at - 1)?.count ?? null}
+          fraction={here('footfall', at - 1)?.fraction ?? null}
+          ready={ready}
+          onMark={onMark}
+        />
+      )}
+      <h2>
+        {at}. {stop.words}
+      </h2>
+      {stop.isFence ? (
+        <>
+          <Keys
+            label={`How ${stop.item} was ridden`}
+            value={here('fence', at)?.outcome ?? null}
+            disabled={!ready}
+            options={FENCE_OUTCOMES.map(value => ({ value, label: value }))}
+            onChoose={outcome => {
+              onMark({ kind: 'fence', place: at, outcome });
+            }}
+          />
+          <Keys
+            label="Take-off"
+            value={here('take-off', at)?.where ?? null}
+            disabled={!ready}
+            options={TAKE_OFFS.map(value => ({ value, label: `${value} take-off` }))}
+            onChoose={where => onMark({ kind: 'take-off', place: at, where })}
+          />
+          <Keys
+            label="Landing"
+            value={here('landing', at)?.where ?? null}
+            disabled={!ready}
+            options={LANDINGS.map(value => ({ value, label: `landed ${value}` }))}
+            onChoose={where => onMark({ kind: 'landing', place: at, where })}
+          />
+        </>
+      ) : (
+        <button
+          type="button"
+          className={classes.key}
+          aria-label={`${stop.item} hit`}
+          disabled={!ready}
+          onClick={() => onMark({ kind: 'hit', place: at })}
+        >
+          Hit
+        </button>
+      )}
+      <Keys
+        label="Landing lead"
+        value={here('lead', at)?.lead ?? null}
+        disabled={!ready}
+        options={LEADS.map(value => ({ value, label: value === 'cross-canter' ? value : `${value} lead` }))}
+        onChoose={lead => onMark({ kind: 'lead', place: at, lead })}
+      />
+      <Keys
+        label="Aim point"
+        value={here('aim', at)?.off ?? null}
+        disabled={!ready}
+        options={[
+          { value: 'left', label: 'aim off left' },
+          { value: 'right', label: 'aim off right' },
+        ]}
+        onChoose={off => onMark({ kind: 'aim', place: at, off })}
+      />
+      <div className={classes.keys}>
+        <button type="button" className={classes.key} disabled={at === 1} onClick={() => setAt(at - 1)}>
+          Back one
+        </button>
+        <button
+          type="button"
+          className={classes.key}
+          disabled={at === track.stops.length}
+          onClick={() => setAt(at + 1)}
+        >
+          On to {track.stops[at]?.item ?? 'the end'}
+        </button>
+      </div>
+      {at > 1 && <Adjust layoutId={layoutId} track={track} leg={at - 2} />}
+      {calling && planned?.kind === 'items' && (
+        <CallSheet layout={layout} track={planned} reckoned={track.reckoned} onClose={() => setCalling(false)} />
+      )}
+    </section>
+  );
+}
+
+type LegKeysProps = {
+  leg: RunTrack['legs'][number];
+  place: number;
+  horse: string;
+  counted: number | null;
+  fraction: number | null;
+  ready: boolean;
+  onMark: (mark: TappedMark) => void;
+};
+
+const FOOTFALLS = [
+  { value: FOOTFALL_PLACES.third, label: 'a third' },
+  { value: FOOTFALL_PLACES.middle, label: 'middle' },
+  { value: FOOTFALL_PLACES.threeQuarters, label: 'three quarters' },
+];
+const COUNTS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
+
+/** The strides from one to the next: by taps as the horse goes, or the number; between poles, where the foot fell. */
+function LegKeys({ leg, place, horse, counted, fraction, ready, onMark }: LegKeysProps) {
+  const [tapped, setTapped] = useState(0);
+  const call = leg.calls.find(one => one.horse === horse)?.call;
+  const tap = () => {
+    setTapped(tapped + 1);
+    onMark({ kind: 'strides', place, count: tapped + 1 });
+  };
+  return (
+    <div>
+      <h2>
+        From {leg.from} to {leg.to}
+        {leg.asked !== null && `: ${leg.asked} asked`}
+        {call && <small> ({call})</small>}
+      </h2>
+      {leg.betweenPoles && (
+        <Keys
+          label="Where the foot fell"
+          value={fraction}
+          disabled={!ready}
+          options={FOOTFALLS}
+          onChoose={value => onMark({ kind: 'footfall', place, fraction: value })}
+        />
+      )}
+      <button type="button" className={classes.tap} disabled={!ready} onClick={tap}>
+        Tap each stride <strong>{counted ?? 0}</strong>
+      </button>
+      <Keys
+        label="Strides"
+        value={counted}
+        disabled={!ready}
+        options={COUNTS.map(value => ({ value, label: String(value) }))}
+        onChoose={count => {
+          setTapped(count);
+          onMark({ kind: 'strides', place, count });
+        }}
+      />
+    </div>
+  );
+}
+
+/** A few centimetres or inches between passes; from then on it is another setting. */
+function Adjust({ layoutId, track, leg }: { layoutId: string; track: RunTrack; leg: number }) {
+  const { format, unit } = useLengths();
+  const router = useRouter();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const { from, to, groundM } = track.legs[leg]!;
+  const inches = unit === 'ft' || unit === 'yd';
+  const stepM = inches ? 2 * 0.0254 : 0.05;
+  const words = inches ? '2 in' : '5 cm';
+  const change = (byM: number) =>
+    begin(async () => {
+      const answer = await adjustDistanceAction({ layoutId, track: track.id, leg, byM }).catch(() => null);
+      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was moved.'));
+      if (answer?.ok) router.refresh();
+    });
+  return (
+    <div role="group" aria-label={`From ${from} to ${to} for the next pass`}>
+      <p>
+        {from} to {to} stands at <strong>{format(groundM)}</strong>. Moved it? From the next pass on it is a new
+        setting.
+      </p>
+      <div className={classes.keys}>
+        <button type="button" className={classes.key} disabled={busy} onClick={() => change(-stepM)}>
+          Closer by {words}
+        </button>
+        <button type="button" className={classes.key} disabled={busy} onClick={() => change(stepM)}>
+          Wider by {words}
+        </button>
+      </div>
+      {problem && <p role="alert">{problem}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,197 @@
+import { newId } from '@/components/newId';
+import { createOutbox, type Delivery, type Outbox } from '@/components/outbox/outbox';
+import {
+  applyLessonEvent,
+  type LessonRecord,
+  type PassRecord,
+  type RecordEvent,
+  type Rein,
+  type RideDirection,
+  type TappedMark,
+} from '@/core';
+import { RecordBatch } from '@/files/recordEvent';
+import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+
+/** What others recorded is asked for so often while the page is looked at. */
+const LOOK_AGAIN_MS = 4000;
+
+/** The record of a lesson: what the server has, and over it what this device tapped and the server does not have yet. */
+export function useLesson(lessonId: string, first: LessonRecord) {
+  const [known, setKnown] = useState(first);
+  const [outbox, setOutbox] = useState<Outbox<RecordEvent> | null>(null);
+  /** What one undo after the other takes back: the events that this device tapped, the last one last. */
+  const [tapped, setTapped] = useState<RecordEvent[]>([]);
+
+  useEffect(() => {
+    const store = deviceStore(lessonId);
+    const created = createOutbox<RecordEvent>({
+      kept: store.read(),
+      keep: store.write,
+      deliver: events => send(lessonId, events, setKnown),
+    });
+    // The device's store can only be read in the browser, once the server's page has been shown.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setOutbox(created);
+    created.flush();
+    const look = () => {
+      // While something waits the answer to it brings the record anyway, and nothing older may overtake it.
+      if (document.visibilityState === 'visible' && created.state().unsent.length === 0)
+        void ask(lessonId, record => created.state().unsent.length === 0 && setKnown(record));
+    };
+    const timer = setInterval(look, LOOK_AGAIN_MS);
+    window.addEventListener('online', created.flush);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('online', created.flush);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [lessonId]);
+
+  const { unsent, problem } = useSyncExternalStore(
+    outbox?.subscribe ?? neverChanges,
+    outbox?.state ?? nothingYet,
+    nothingYet,
+  );
+  const record = useMemo(() => unsent.reduce(applyLessonEvent, known), [unsent, known]);
+  const tap = useCallback(
+    (events: RecordEvent[]) => {
+      outbox?.add(events);
+      setTapped(before => [...before, ...events]);
+    },
+    [outbox],
+  );
+  const undoable = lastUndoable(tapped, record);
+  const undo = () => {
+    if (!undoable || !outbox) return;
+    outbox.add([undoOf(undoable)]);
+    setTapped(before => before.filter(({ id }) => id !== undoable.id));
+  };
+  return { ready: outbox !== null, record, tap, undo, undoable, unsent: unsent.length, problem };
+}
+
+export type LessonState = ReturnType<typeof useLesson>;
+
+const NOTHING = { unsent: [] as readonly RecordEvent[], problem: null };
+const nothingYet = () => NOTHING;
+const neverChanges = () => () => undefined;
+
+export type NewPass = {
+  pairId: string;
+  layoutVersionId: string;
+  lessonId: string;
+  stage: string;
+  rein: Rein;
+  direction: RideDirection;
+};
+
+/** A pass that begins now. */
+export function passEvent(pass: NewPass): Extract<RecordEvent, { type: 'pass' }> {
+  return { type: 'pass', id: newId(), pass: { id: newId(), ...pass, riddenAtMs: Date.now() } };
+}
+
+export function markEvent(passId: string, mark: TappedMark): RecordEvent {
+  return { type: 'mark', id: newId(), passId, mark: { id: newId(), ...mark }, atMs: Date.now() };
+}
+
+export function breakEvent(lessonId: string, pairId: string): RecordEvent {
+  return { type: 'break', id: newId(), lessonId, pairId, atMs: Date.now() };
+}
+
+export function acknowledgeEvent(lessonId: string): RecordEvent {
+  return { type: 'acknowledge', id: newId(), lessonId, atMs: Date.now() };
+}
+
+type Undoable = Extract<RecordEvent, { type: 'pass' | 'mark' | 'break' }>;
+
+/** The last thing that this device tapped and that still stands; after a reload, the last mark or pass of the lesson. */
+function lastUndoable(tapped: readonly RecordEvent[], record: LessonRecord): Undoable | null {
+  const stands = (event: RecordEvent): event is Undoable => {
+    if (event.type === 'pass') return record.passes.some(({ id }) => id === event.pass.id);
+    if (event.type === 'break') return record.breaks.some(({ id }) => id === event.id);
+    if (event.type !== 'mark') return false;
+    return record.passes.some(({ id, marks }) => id === event.passId && marks.some(mark => mark.id === event.mark.id));
+  };
+  const own = tapped.findLast(stands);
+  if (own && stands(own)) return own;
+  const pass = record.passes[record.passes.length - 1];
+  return pass ? lastOf(pass) : null;
+}
+
+function lastOf({ marks, ...pass }: PassRecord): Undoable {
+  const mark = marks[marks.length - 1];
+  return mark
+    ? { type: 'mark', id: mark.id, passId: pass.id, mark, atMs: pass.riddenAtMs }
+    : { type: 'pass', id: pass.id, pass };
+}
+
+function undoOf(event: Undoable): RecordEvent {
+  const own = { id: newId(), atMs: Date.now() };
+  switch (event.type) {
+    case 'pass':
+      return { type: 'undo-pass', ...own, passId: event.pass.id };
+    case 'mark':
+      return { type: 'undo-mark', ...own, passId: event.passId, markId: event.mark.id };
+    case 'break':
+      return { type: 'undo-break', ...own, breakId: event.id };
+  }
+}
+
+async function send(
+  lessonId: string,
+  events: readonly RecordEvent[],
+  know: (record: LessonRecord) => void,
+): Promise<Delivery> {
+  try {
+    const response = await fetch('/api/record', {
+      method: 'POST',
+      keepalive: true,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ lessonId, events }),
+    });
+    const said = (await response.json()) as { record?: LessonRecord | null; problem?: string };
+    if (!response.ok)
+      return { kind: response.status === 422 ? 'never' : 'later', problem: said.problem ?? 'The server refused it.' };
+    if (said.record) know(said.record);
+    return { kind: 'taken' };
+  } catch {
+    return { kind: 'later', problem: 'The server does not answer. Roan keeps trying.' };
+  }
+}
+
+async function ask(lessonId: string, know: (record: LessonRecord) => void): Promise<void> {
+  try {
+    const response = await fetch(`/api/lessons/${lessonId}/record`);
+    if (response.ok) know(((await response.json()) as { record: LessonRecord }).record);
+  } catch {
+    // Without a connection what is known stays.
+  }
+}
+
+/** What this device keeps of a lesson until the server has it. */
+function deviceStore(lessonId: string) {
+  const key = `roan-lesson-${lessonId}`;
+  return {
+    read(): RecordEvent[] {
+      try {
+        const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
+        // More may wait than is sent at once.
+        const events = Array.isArray(kept) ? kept : [];
+        return events.flatMap(event => {
+          const read = RecordBatch.safeParse({ lessonId, events: [event] });
+          return read.success ? read.data.events : [];
+        });
+      } catch {
+        return [];
+      }
+    },
+    write(unsent: readonly RecordEvent[]): void {
+      try {
+        if (unsent.length === 0) localStorage.removeItem(key);
+        else localStorage.setItem(key, JSON.stringify(unsent));
+      } catch {
+        // A full or forbidden store takes the safety net away; the mark still goes to the server at once.
+      }
+    },
+  };
+}

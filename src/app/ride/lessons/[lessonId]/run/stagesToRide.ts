@@ -1,0 +1,106 @@
+import 'server-only';
+import {
+  callSheet,
+  headingFromFacing,
+  layoutCautions,
+  nameWords,
+  passWork,
+  reckonLayout,
+  usualCautions,
+  type Layout,
+  type LessonRecord,
+  type PassWork,
+  type ReckonedItemTrack,
+} from '@/core';
+import { yardContext } from '@/app/_server/yardContext';
+import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
+import { findVersion, keepStage } from '@/data/queries/layoutVersions';
+import type { Lesson } from '@/data/queries/lessons';
+import { versionsRidden } from '@/data/queries/passes';
+import type { RunStage, RunTrack } from './runStage';
+
+/**
+ * The stages of a lesson as they stand today. Opening a lesson keeps what is ridden in it, so that its records have
+ * something to hang on; the same state is kept once.
+ */
+export async function stagesToRide({ plan }: Lesson): Promise<RunStage[]> {
+  const { db, write, yard } = await yardContext();
+  const stages: RunStage[] = [];
+  for (const stage of plan.stages) {
+    const { layoutId, exercise, ...own } = stage;
+    const layout = layoutId === null ? null : await findLayout(db, yard.id, layoutId);
+    const versionId = layout && (await write(tx => keepStage(tx, yard.id, layout, exercise)));
+    const version = versionId ? await findVersion(db, yard.id, versionId) : null;
+    stages.push({
+      ...own,
+      layoutId: layout?.id ?? null,
+      layoutName: layout?.name ?? null,
+      versionId,
+      ride: version && layout ? rideOf(version.layout, layout) : null,
+    });
+  }
+  return stages;
+}
+
+function rideOf(layout: Layout, { arena }: YardLayout): NonNullable<RunStage['ride']> {
+  const tracks = reckonLayout(layout);
+  return {
+    layout,
+    work: passWork(layout),
+    track: trackOf(layout, tracks),
+    figures: layout.tracks.flatMap(track =>
+      track.kind === 'figures' ? track.figures.map(({ figure }) => figure.kind) : [],
+    ),
+    asDrawnHome: towardsHome(layout, arena.marks.homeFacingDeg),
+    cautions: [...layoutCautions(layout, tracks).map(({ text }) => text), ...usualCautions(layout.items)],
+  };
+}
+
+/** The first track over items, stop by stop. */
+function trackOf(layout: Layout, tracks: ReturnType<typeof reckonLayout>): RunTrack | null {
+  const track = layout.tracks.find(one => one.kind === 'items');
+  const reckoned = tracks.find((one): one is ReckonedItemTrack => one.kind === 'items' && one.id === track?.id);
+  if (track?.kind !== 'items' || !reckoned) return null;
+  const itemOf = (id: string) => layout.items.find(item => item.id === id)!;
+  return {
+    id: track.id,
+    gait: track.gait,
+    reckoned,
+    stops: track.through.map(({ item }) => ({
+      item,
+      words: nameWords(itemOf(item)),
+      isFence: itemOf(item).kind === 'fence',
+    })),
+    legs: reckoned.legs.map((leg, index) => ({
+      ...{ from: leg.from, to: leg.to, groundM: leg.groundM, asked: track.legs[index]!.asked },
+      betweenPoles: [leg.from, leg.to].every(id => itemOf(id).kind === 'pole'),
+      calls: leg.readings.map(({ horse, call }) => ({ horse, call })),
+    })),
+    calls: callSheet(layout, track, reckoned),
+  };
+}
+
+/** Whether the first leg as drawn goes towards home; null where nobody has said which way home lies. */
+function towardsHome(layout: Layout, homeFacingDeg: number | null): boolean | null {
+  const track = layout.tracks.find(one => one.kind === 'items');
+  const [from, to] = (track?.kind === 'items' ? track.through.slice(0, 2) : []).map(
+    ({ item }) => layout.items.find(({ id }) => id === item)?.at,
+  );
+  if (homeFacingDeg === null || !from || !to) return null;
+  const homeRad = headingFromFacing(homeFacingDeg);
+  return (to.xM - from.xM) * Math.cos(homeRad) + (to.yM - from.yM) * Math.sin(homeRad) >= 0;
+}
+
+/** The work of one pass over every version that was or will be ridden. */
+export async function worksOf(stages: readonly RunStage[], record: LessonRecord): Promise<Record<string, PassWork>> {
+  const { db, yard } = await yardContext();
+  const ridden = await versionsRidden(
+    db,
+    yard.id,
+    record.passes.map(({ layoutVersionId }) => layoutVersionId),
+  );
+  return Object.fromEntries([
+    ...[...ridden].map(([id, { layout }]) => [id, passWork(layout)] as const),
+    ...stages.flatMap(({ versionId, ride }) => (versionId && ride ? [[versionId, ride.work] as const] : [])),
+  ]);
+}

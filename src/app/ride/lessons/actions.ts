@@ -88,7 +88,9 @@ export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> 
   const track = stands.tracks.find((one): one is ItemTrack => one.kind === 'items' && one.id === trackId);
   if (!track?.legs[leg]) return refuse('This distance is not in the layout any more.');
   const groundM = reckonItemTrack(stands, track).legs[leg]!.groundM + byM;
-  const behind = track.through.slice(leg + 1).map(({ item }) => item);
+  // What comes later moves along; what the track comes back to stays.
+  const before = new Set(track.through.slice(0, leg + 1).map(({ item }) => item));
+  const behind = track.through.slice(leg + 1).flatMap(({ item }) => (before.has(item) ? [] : [item]));
   const moved = groundM > 0 ? moveForGround(stands, track, leg, groundM, [...new Set(behind)], true) : null;
   if (!moved?.ok) return refuse('It cannot be changed along its line: move the piece in the plan.');
   const now = applyEdits(stands, moved.edits);

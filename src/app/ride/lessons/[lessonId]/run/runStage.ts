@@ -11,6 +11,8 @@ export type RunTrack = {
     to: string;
     groundM: number;
     asked: number | null;
+    /** The count that lies nearest for the horses of the layout, on average. */
+    likely: number;
     betweenPoles: boolean;
     calls: { horse: string; call: string }[];
   }[];

@@ -73,11 +73,17 @@ function trackOf(layout: Layout, tracks: ReturnType<typeof reckonLayout>): RunTr
     })),
     legs: reckoned.legs.map((leg, index) => ({
       ...{ from: leg.from, to: leg.to, groundM: leg.groundM, asked: track.legs[index]!.asked },
+      likely: likelyCount(leg.readings.map(({ evenCount }) => evenCount)),
       betweenPoles: [leg.from, leg.to].every(id => itemOf(id).kind === 'pole'),
       calls: leg.readings.map(({ horse, call }) => ({ horse, call })),
     })),
     calls: callSheet(layout, track, reckoned),
   };
+}
+
+function likelyCount(evenCounts: readonly number[]): number {
+  if (evenCounts.length === 0) return 2;
+  return Math.max(0, Math.round(evenCounts.reduce((sum, count) => sum + count, 0) / evenCounts.length));
 }
 
 /** Whether the first leg as drawn goes towards home; null where nobody has said which way home lies. */

@@ -52,6 +52,12 @@ export function RunLesson(props: RunLessonProps) {
   const [pairId, setPairId] = useState(pairs[0]!.id);
   const [way, setWay] = useState<{ rein: Rein; direction: RideDirection }>({ rein: 'left', direction: 'as-drawn' });
   const [openId, setOpenId] = useState<string | null>(null);
+  /** Which pass is being marked, counted here: another one begins at its first fence. */
+  const [round, setRound] = useState(0);
+  const toNextPass = () => {
+    setOpenId(null);
+    setRound(round + 1);
+  };
   const nowMs = useNow(firstRecord);
   const stage = stages[Math.min(stageIndex, stages.length - 1)]!;
   const { record } = lesson;
@@ -70,7 +76,7 @@ export function RunLesson(props: RunLessonProps) {
   };
   const endPass = () => {
     if (!open && stage.versionId) lesson.tap([startPass()]);
-    setOpenId(null);
+    toNextPass();
   };
   const steer = (change: Partial<typeof way>) => {
     const next = { ...way, ...change };
@@ -80,11 +86,11 @@ export function RunLesson(props: RunLessonProps) {
   };
   const choosePair = (id: string) => {
     setPairId(id);
-    setOpenId(null);
+    toNextPass();
   };
   const chooseStage = (index: number) => {
     setStageIndex(index);
-    setOpenId(null);
+    toNextPass();
   };
   const counts = (pair: string) =>
     workCounts(
@@ -137,8 +143,7 @@ export function RunLesson(props: RunLessonProps) {
           <Steering way={way} asDrawnHome={stage.ride.asDrawnHome} open={open} onSteer={steer} />
           {stage.ride.track && (
             <TrackPad
-              // Another pass begins at its first fence.
-              key={`${stage.id} ${openId === null ? 'next' : openId}`}
+              key={`${stage.id} ${round}`}
               layoutId={stage.layoutId!}
               layout={stage.ride.layout}
               track={stage.ride.track}
@@ -152,7 +157,7 @@ export function RunLesson(props: RunLessonProps) {
             <FigurePad figures={stage.ride.figures} marks={open?.marks ?? []} ready={lesson.ready} onMark={mark} />
           )}
           <MorePad
-            key={openId ?? 'next'}
+            key={round}
             layout={stage.ride.layout}
             marks={open?.marks ?? []}
             ready={lesson.ready}

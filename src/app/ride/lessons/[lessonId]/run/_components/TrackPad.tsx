@@ -169,7 +169,13 @@ const FOOTFALLS = [
   { value: FOOTFALL_PLACES.middle, label: 'middle' },
   { value: FOOTFALL_PLACES.threeQuarters, label: 'three quarters' },
 ];
-const COUNTS = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
+const SHOWN_COUNTS = 6;
+
+/** The counts about the one that is meant or likely. */
+function countsAbout(likely: number): number[] {
+  const first = Math.max(0, likely - 2);
+  return Array.from({ length: SHOWN_COUNTS }, (_, index) => first + index);
+}
 
 /** The strides from one to the next: by taps as the horse goes, or the number; between poles, where the foot fell. */
 function LegKeys({ leg, place, horse, counted, fraction, ready, onMark }: LegKeysProps) {
@@ -202,7 +208,8 @@ function LegKeys({ leg, place, horse, counted, fraction, ready, onMark }: LegKey
         label="Strides"
         value={counted}
         disabled={!ready}
-        options={COUNTS.map(value => ({ value, label: String(value) }))}
+        short
+        options={countsAbout(leg.asked ?? leg.likely).map(value => ({ value, label: String(value) }))}
         onChoose={count => {
           setTapped(count);
           onMark({ kind: 'strides', place, count });

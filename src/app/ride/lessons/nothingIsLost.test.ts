@@ -1,0 +1,210 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { createOutbox, type Delivery, type Outbox } from '@/components/outbox/outbox';
+import { seededRandom, USUAL_BREAK_MIN, type PassMark, type RecordEvent } from '@/core';
+import { seedDemo } from '@/data/demo/seedDemo';
+import { openDatabase } from '@/data/openDatabase';
+import { freezeLayout, listLayouts } from '@/data/queries/layouts';
+import { findLesson, lessonRecord, saveLesson } from '@/data/queries/lessons';
+import { listPairs } from '@/data/queries/pairs';
+import { currentYard } from '@/data/queries/yards';
+import { buildSync } from 'esbuild';
+
+jest.setTimeout(240_000);
+
+let folder: string;
+beforeAll(() => {
+  folder = mkdtempSync(path.join(tmpdir(), 'roan-faults-'));
+  buildSync({
+    entryPoints: ['scripts/lib/recordServer.ts'],
+    tsconfig: 'tsconfig.json',
+    outfile: path.join(process.cwd(), '.test-output/recordServer.cjs'),
+    ...{ bundle: true, platform: 'node', format: 'cjs', target: 'node20', packages: 'external', logLevel: 'error' },
+  });
+});
+let server: FragileServer | null = null;
+afterAll(async () => {
+  await server?.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** A server in a process of its own that is killed and started again at will. */
+class FragileServer {
+  private child: ChildProcess | null = null;
+  private answers: ((line: string | null) => void)[] = [];
+  kills = 0;
+
+  constructor(
+    private readonly url: string,
+    private readonly yardId: string,
+  ) {}
+
+  private async up(): Promise<ChildProcess> {
+    if (this.child) return this.child;
+    const child = spawn(process.execPath, ['.test-output/recordServer.cjs', this.url, this.yardId], {
+      stdio: ['pipe', 'pipe', 'inherit'],
+    });
+    this.child = child;
+    let heard = '';
+    child.stdout!.on('data', chunk => {
+      heard += String(chunk);
+      for (let end = heard.indexOf('\n'); end >= 0; end = heard.indexOf('\n')) {
+        const line = heard.slice(0, end);
+        heard = heard.slice(end + 1);
+        this.answers.shift()?.(line);
+      }
+    });
+    child.stdin!.on('error', () => undefined);
+    child.once('close', () => {
+      if (this.child === child) this.child = null;
+      for (const answer of this.answers.splice(0)) answer(null);
+    });
+    await this.answer();
+    return child;
+  }
+
+  private answer(): Promise<string | null> {
+    return new Promise(resolve => this.answers.push(resolve));
+  }
+
+  /** The answer to a batch; null where it never came. `killAfterMs`: the power goes so long after it was sent. */
+  async send(batch: object, killAfterMs: number | null): Promise<string | null> {
+    const child = await this.up();
+    if (this.child !== child) return null;
+    const answered = this.answer();
+    child.stdin!.write(`${JSON.stringify(batch)}\n`);
+    if (killAfterMs !== null)
+      setTimeout(() => {
+        this.kills += 1;
+        child.kill('SIGKILL');
+      }, killAfterMs);
+    const answer = await answered;
+    // A kill that comes after the answer is waited for, so that the next batch meets a new server.
+    if (killAfterMs !== null && this.child === child) await new Promise(resolve => child.once('close', resolve));
+    return answer;
+  }
+
+  async stop(): Promise<void> {
+    const child = this.child;
+    if (!child) return;
+    const closed = new Promise(resolve => child.once('close', resolve));
+    child.kill('SIGKILL');
+    await closed;
+  }
+}
+
+test('through hundreds of cuts and kills every tapped mark is there exactly once, in order', async () => {
+  const random = seededRandom(2026);
+  const url = `file:${path.join(folder, 'faults.db')}`;
+  const first = await openDatabase(url);
+  await seedDemo(first, Date.now());
+  const yard = await currentYard(first);
+  const layout = (await listLayouts(first.db, yard.id)).find(({ name }) => name.startsWith('Course'))!;
+  const pairIds = (await listPairs(first.db, yard.id)).slice(0, 3).map(({ id }) => id);
+  const versionId = (await first.write(tx => freezeLayout(tx, yard.id, layout.id)))!;
+  const lessonId = await first.write(tx =>
+    saveLesson(tx, yard.id, {
+      ...{ name: 'Faults', arenaId: layout.arena.id, startsAtMs: Date.now() },
+      plan: { pairIds, stages: [], breakEveryMin: USUAL_BREAK_MIN },
+    }),
+  );
+  await first.close();
+
+  const fragile = new FragileServer(url, yard.id);
+  server = fragile;
+  let faults = 0;
+  const deliver = async (events: readonly RecordEvent[]): Promise<Delivery> => {
+    const lot = random();
+    const batch = { lessonId, events };
+    if (lot < 0.3) {
+      faults += 1;
+      return { kind: 'later', problem: 'cut before it was sent' };
+    }
+    if (lot < 0.55) {
+      faults += 1;
+      await fragile.send(batch, null);
+      return { kind: 'later', problem: 'cut before the answer' };
+    }
+    const killAfterMs = lot < 0.7 ? Math.floor(random() * 12) : null;
+    if (killAfterMs !== null) faults += 1;
+    const answer = await fragile.send(batch, killAfterMs);
+    return answer === 'taken' ? { kind: 'taken' } : { kind: 'later', problem: 'no answer' };
+  };
+
+  /** Two devices, each with a store that outlives its tab. */
+  const devices = [0, 1].map(() => {
+    const device: { kept: RecordEvent[]; outbox: Outbox<RecordEvent> | null } = { kept: [], outbox: null };
+    return device;
+  });
+  let busy: Promise<unknown> = Promise.resolve();
+  const inTurn = (events: readonly RecordEvent[]) => {
+    const next = busy.then(() => deliver(events));
+    busy = next;
+    return next;
+  };
+  const openTab = (device: (typeof devices)[number]) => {
+    let closed = false;
+    device.outbox = createOutbox<RecordEvent>({
+      kept: device.kept,
+      keep: unsent => {
+        if (!closed) device.kept = [...unsent];
+      },
+      // A tab that is closed sends nothing any more, and hears nothing.
+      deliver: events => (closed ? new Promise<Delivery>(() => undefined) : inTurn(events)),
+      tryAgainMs: 1,
+    });
+    return () => (closed = true);
+  };
+  const closers = devices.map(openTab);
+
+  const tapped = new Map<string, PassMark[]>();
+  const undone = new Set<string>();
+  for (let round = 0; round < 400; round += 1) {
+    const which = round % 2;
+    const device = devices[which]!;
+    const passId = randomUUID();
+    const pairId = pairIds[Math.floor(random() * pairIds.length)]!;
+    const marks: PassMark[] = Array.from({ length: 1 + Math.floor(random() * 3) }, (_, i) => ({
+      ...{ id: randomUUID(), kind: 'strides', place: i + 1, count: Math.floor(random() * 8) },
+    }));
+    const own = { layoutVersionId: versionId, lessonId, stage: 'course', rein: 'left', direction: 'as-drawn' } as const;
+    device.outbox!.add([
+      { type: 'pass', id: randomUUID(), pass: { id: passId, pairId, ...own, riddenAtMs: Date.now() } },
+    ]);
+    for (const mark of marks) device.outbox!.add([{ type: 'mark', id: randomUUID(), passId, mark, atMs: Date.now() }]);
+    tapped.set(passId, marks);
+    if (random() < 0.15) {
+      device.outbox!.add([{ type: 'undo-pass', id: randomUUID(), passId, atMs: Date.now() }]);
+      undone.add(passId);
+    }
+    if (random() < 0.1) {
+      // The tab is closed in the middle and opened again: what it kept is all that is left of it.
+      faults += 1;
+      closers[which]!();
+      closers[which] = openTab(device);
+      device.outbox!.flush();
+    }
+    // As a person taps: what was tapped before has mostly been sent by then.
+    await Promise.race([busy, new Promise(resolve => setTimeout(resolve, 250))]);
+  }
+  for (let wait = 0; wait < 4000 && devices.some(({ outbox }) => outbox!.state().unsent.length > 0); wait += 1) {
+    devices.forEach(({ outbox }) => outbox!.flush());
+    await new Promise(resolve => setTimeout(resolve, 20));
+  }
+  await busy;
+  expect(devices.map(({ outbox }) => outbox!.state().unsent.length)).toEqual([0, 0]);
+  await fragile.stop();
+  expect(fragile.kills).toBeGreaterThan(20);
+  expect(faults).toBeGreaterThan(200);
+
+  const last = await openDatabase(url);
+  const lesson = (await findLesson(last.db, yard.id, lessonId))!;
+  const { passes } = await lessonRecord(last.db, yard.id, lesson);
+  const expected = [...tapped].filter(([id]) => !undone.has(id));
+  expect(passes.map(({ id }) => id).sort()).toEqual(expected.map(([id]) => id).sort());
+  for (const { id, marks } of passes) expect(marks).toEqual(tapped.get(id));
+  await last.close();
+});

@@ -360,3 +360,13 @@ export {
 } from './lesson/workCounts';
 export { applyLessonEvent, EMPTY_LESSON_RECORD, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
 export { fractionShort, fractionWords, markWords } from './record/markWords';
+export { matchTrack, type MatchedTrack } from './record/matchTrack';
+export {
+  simulatePass,
+  USUAL_NOISE,
+  type PassMistakes,
+  type PositionNoise,
+  type RiddenStop,
+  type SimulatedPass,
+  type TrackPoint,
+} from './record/simulatePass';

@@ -1,0 +1,211 @@
+import { chainOf, joinChains, poseAt, type Chain } from '../geometry/chain';
+import { pointAlong, type PointM } from '../geometry/pointM';
+import type { Pose } from '../geometry/pose';
+import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
+import { isRidden, type RiddenItem } from '../items/item';
+import { ridingPose, ridingWidthM } from '../items/footprint';
+import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from '../layout/layout';
+import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
+import { readDistance } from '../stride/readDistance';
+import { seededNormal } from '../statistics/seededRandom';
+import { gaitRadiusM } from '../track/gaitRadius';
+import { legTrack, measureLeg, type LegGround } from '../track/leg';
+import type { FootLanding } from './simulateRide';
+
+/** Where a pair was at a time: seconds from the start of the recording. */
+export type TrackPoint = { timeS: number; at: PointM };
+
+/** Something that was ridden over, and when its middle was crossed. */
+export type RiddenStop = { item: string; fromBehind: boolean; timeS: number };
+
+export type PassMistakes = {
+  /** How likely something is run out of, and something else is ridden instead, each time. */
+  missing: number;
+  wrong: number;
+};
+
+export type SimulatedPass = {
+  points: TrackPoint[];
+  /** Places are on the sand. Between two things that are ridden over, each stride lands every foot once. */
+  footfalls: FootLanding[];
+  /** What really happened: what was ridden over in order, and the strides between. */
+  ridden: RiddenStop[];
+  strides: number[];
+};
+
+/** Position noise: so far off, metres (one axis), and how long it stays so, seconds. */
+export type PositionNoise = { sdM: number; correlationS: number; hz: number };
+export const USUAL_NOISE: PositionNoise = { sdM: 1.5, correlationS: 10, hz: 5 };
+
+const RUN_IN_M = 12;
+/** How far beside its end a pair passes something that it runs out of (common practice, no source). */
+const RUN_OUT_BESIDE_M = 2.5;
+/** How much a count differs from what lies nearest, in strides. */
+const COUNT_SPREAD = 0.3;
+
+/**
+ * A stand-in rider: a pair rides a track of a layout once, with the strides that the horse has and a mistake now and then.
+ * The same seed rides the same way.
+ * @param random - a generator of numbers in [0, 1)
+ * @throws {RangeError} a track over fewer than two items
+ */
+export function simulatePass(
+  layout: Layout,
+  track: ItemTrack,
+  horse: LayoutHorse,
+  mistakes: PassMistakes,
+  noise: PositionNoise,
+  random: () => number,
+): SimulatedPass {
+  if (track.through.length < 2) throw new RangeError(`simulatePass: “${track.id}” goes over fewer than two items`);
+  const stops = stopsRidden(layout, track, mistakes, random);
+  const { chain, stopsAtM } = rideOf(layout, track, stops);
+  const speedMPerS = gaitSpeedMPerMin(track.gait) / 60;
+  const ridden = stops.flatMap((stop, index) =>
+    stop.beside === null
+      ? [{ item: stop.item.id, fromBehind: stop.reversed, timeS: stopsAtM[index]! / speedMPerS }]
+      : [],
+  );
+  const strides: number[] = [];
+  const footfalls: FootLanding[] = [];
+  const atM = stopsAtM.filter((_, index) => stops[index]!.beside === null);
+  for (let leg = 0; leg + 1 < atM.length; leg += 1) {
+    const count = countRidden(
+      layout,
+      track,
+      stops.filter(({ beside }) => beside === null),
+      leg,
+      horse,
+      random,
+    );
+    strides.push(count);
+    footfalls.push(...strideFalls(chain, [atM[leg]!, atM[leg + 1]!], count, speedMPerS));
+  }
+  return { points: noisyTrack(chain, speedMPerS, noise, random), footfalls, ridden, strides };
+}
+
+/** `beside`: passed on this side instead of over it. */
+type Stop = { item: RiddenItem; reversed: boolean; beside: 'left' | 'right' | null };
+
+/** What is ridden in fact: the first and the last always, between them a mistake now and then. */
+function stopsRidden(layout: Layout, track: ItemTrack, mistakes: PassMistakes, random: () => number): Stop[] {
+  const ridden = layout.items.filter(isRidden);
+  return track.through.map(({ item: id, reversed }, index) => {
+    const item = ridden.find(one => one.id === id)!;
+    const isInner = index > 0 && index < track.through.length - 1;
+    const lot = random();
+    const side = random() < 0.5 ? 'left' : 'right';
+    if (!isInner) return { item, reversed, beside: null };
+    if (lot < mistakes.missing) return { item, reversed, beside: side };
+    if (lot < mistakes.missing + mistakes.wrong) {
+      const about = [track.through[index - 1]!.item, id, track.through[index + 1]!.item];
+      const others = ridden.filter(other => !about.includes(other.id));
+      const other = others[Math.floor(random() * others.length)];
+      if (other) return { item: other, reversed: false, beside: null };
+    }
+    return { item, reversed, beside: null };
+  });
+}
+
+/** The whole way, with a run-in before the first and a run-out behind the last; and where along it each stop is. */
+function rideOf(layout: Layout, track: ItemTrack, stops: readonly Stop[]): { chain: Chain; stopsAtM: number[] } {
+  const ground: LegGround = { arena: layout.arena, smallestRadiusM: gaitRadiusM(track.gait), strideM: 3.66 };
+  const poses = stops.map(poseOf);
+  const first = poses[0]!;
+  const begin: Pose = { at: pointAlong(first.at, first.headingRad, -RUN_IN_M), headingRad: first.headingRad };
+  const chains = [chainOf(begin, [{ kind: 'straight', lengthM: RUN_IN_M }])];
+  const stopsAtM = [RUN_IN_M];
+  for (let leg = 0; leg + 1 < stops.length; leg += 1) {
+    const [from, to] = [stops[leg]!, stops[leg + 1]!];
+    const planned = from.beside === null && to.beside === null ? track.legs[leg] : undefined;
+    const isPlanned =
+      planned && track.through[leg + 1]!.item === to.item.id && track.through[leg]!.item === from.item.id;
+    const way = legTrack(shifted(from), shifted(to), isPlanned ? planned : freeLeg(from, to), ground);
+    if (!way.ok) throw new RangeError(`simulatePass: no way from “${from.item.id}” to “${to.item.id}”`);
+    chains.push(way.chain);
+    stopsAtM.push(stopsAtM[leg]! + way.chain.lengthM);
+  }
+  const last = poses[poses.length - 1]!;
+  chains.push(chainOf(last, [{ kind: 'straight', lengthM: RUN_IN_M }]));
+  return { chain: joinChains(chains), stopsAtM };
+}
+
+function freeLeg(from: Stop, to: Stop) {
+  return { ...DEFAULT_LEG, circle: from.item.id === to.item.id ? { rein: 'left' as const, radiusM: 10 } : null };
+}
+
+/** An item that is passed beside is ridden as if it stood where the pair goes. */
+function shifted({ item, reversed, beside }: Stop): { item: RiddenItem; reversed: boolean } {
+  if (beside === null) return { item, reversed };
+  const { at, headingRad } = poseOf({ item, reversed, beside });
+  return { item: { ...item, at, headingRad: headingRad + (reversed ? Math.PI : 0) }, reversed };
+}
+
+function poseOf({ item, reversed, beside }: Stop): Pose {
+  const pose = ridingPose(item, reversed);
+  if (beside === null) return pose;
+  const side = beside === 'left' ? 1 : -1;
+  const asideM = ridingWidthM(item) / 2 + RUN_OUT_BESIDE_M;
+  return { ...pose, at: pointAlong(pose.at, pose.headingRad + (side * Math.PI) / 2, asideM) };
+}
+
+function countRidden(
+  layout: Layout,
+  track: ItemTrack,
+  stops: readonly Stop[],
+  leg: number,
+  horse: LayoutHorse,
+  random: () => number,
+): number {
+  const planned = track.legs[Math.min(leg, track.legs.length - 1)]!;
+  const [from, to] = [stops[leg]!, stops[leg + 1]!];
+  const ground: LegGround = { arena: layout.arena, smallestRadiusM: gaitRadiusM(track.gait), strideM: 3.66 };
+  const way = legTrack(from, to, freeLeg(from, to), ground);
+  const stride = layoutStride(horse, track.gait, settingAt(track.gait, planned));
+  if (!way.ok || !stride) return 1;
+  const { groundM } = measureLeg(from.item, to.item, way.chain);
+  const distance = {
+    ...distanceCaseOf(layout, track, Math.min(leg, track.legs.length - 1)),
+    from: from.item,
+    to: to.item,
+  };
+  const { evenCount } = readDistance(groundM, distance, stride);
+  return Math.max(0, Math.round(evenCount + COUNT_SPREAD * seededNormal(random)));
+}
+
+const FEET_IN_STRIDE = [
+  { foot: 'RH', at: 0 },
+  { foot: 'LH', at: 0.22 },
+  { foot: 'RF', at: 0.22 },
+  { foot: 'LF', at: 0.45 },
+] as const;
+
+/** Every foot lands once a stride, the strides spread evenly between landing and take-off. */
+function strideFalls(chain: Chain, [fromM, toM]: [number, number], count: number, speedMPerS: number): FootLanding[] {
+  const partM = (toM - fromM) / (count + 1);
+  return Array.from({ length: count }, (_, stride) =>
+    FEET_IN_STRIDE.map(({ foot, at }) => {
+      const alongM = fromM + partM * (stride + 0.5 + at);
+      const pose = poseAt(chain, alongM);
+      const side = foot.startsWith('L') ? 1 : -1;
+      const place = pointAlong(pose.at, pose.headingRad + (side * Math.PI) / 2, 0.15);
+      return { timeS: alongM / speedMPerS, foot, xM: place.xM, yM: place.yM };
+    }),
+  ).flat();
+}
+
+/** Places as a receiver says them: off by a wandering error (first-order Gauss-Markov on each axis). */
+function noisyTrack(chain: Chain, speedMPerS: number, { sdM, correlationS, hz }: PositionNoise, random: () => number) {
+  const points: TrackPoint[] = [];
+  const keep = Math.exp(-1 / (hz * correlationS));
+  const fresh = sdM * Math.sqrt(1 - keep ** 2);
+  let [dx, dy] = [sdM * seededNormal(random), sdM * seededNormal(random)];
+  const durationS = chain.lengthM / speedMPerS;
+  for (let timeS = 0; timeS <= durationS; timeS += 1 / hz) {
+    const { at } = poseAt(chain, Math.min(chain.lengthM, timeS * speedMPerS));
+    points.push({ timeS, at: { xM: at.xM + dx, yM: at.yM + dy } });
+    dx = keep * dx + fresh * seededNormal(random);
+    dy = keep * dy + fresh * seededNormal(random);
+  }
+  return points;
+}

@@ -84,11 +84,11 @@ export function simulatePass(
   return { points: noisyTrack(chain, speedMPerS, noise, random), footfalls, ridden, strides };
 }
 
-/** `beside`: passed on this side instead of over it. */
-type Stop = { item: RiddenItem; reversed: boolean; beside: 'left' | 'right' | null };
+/** An item as a pair rides it; `beside`: passed on this side instead of over it. */
+export type RiddenWay = { item: RiddenItem; reversed: boolean; beside: 'left' | 'right' | null };
 
 /** What is ridden in fact: the first and the last always, between them a mistake now and then. */
-function stopsRidden(layout: Layout, track: ItemTrack, mistakes: PassMistakes, random: () => number): Stop[] {
+function stopsRidden(layout: Layout, track: ItemTrack, mistakes: PassMistakes, random: () => number): RiddenWay[] {
   const ridden = layout.items.filter(isRidden);
   return track.through.map(({ item: id, reversed }, index) => {
     const item = ridden.find(one => one.id === id)!;
@@ -108,40 +108,44 @@ function stopsRidden(layout: Layout, track: ItemTrack, mistakes: PassMistakes, r
 }
 
 /** The whole way, with a run-in before the first and a run-out behind the last; and where along it each stop is. */
-function rideOf(layout: Layout, track: ItemTrack, stops: readonly Stop[]): { chain: Chain; stopsAtM: number[] } {
-  const ground: LegGround = { arena: layout.arena, smallestRadiusM: gaitRadiusM(track.gait), strideM: 3.66 };
-  const poses = stops.map(poseOf);
-  const first = poses[0]!;
+function rideOf(layout: Layout, track: ItemTrack, stops: readonly RiddenWay[]): { chain: Chain; stopsAtM: number[] } {
+  const first = wayPose(stops[0]!);
+  const last = wayPose(stops[stops.length - 1]!);
   const begin: Pose = { at: pointAlong(first.at, first.headingRad, -RUN_IN_M), headingRad: first.headingRad };
-  const chains = [chainOf(begin, [{ kind: 'straight', lengthM: RUN_IN_M }])];
+  const legs = stops.slice(1).map((to, leg) => wayBetween(layout, track, stops[leg]!, to, leg));
   const stopsAtM = [RUN_IN_M];
-  for (let leg = 0; leg + 1 < stops.length; leg += 1) {
-    const [from, to] = [stops[leg]!, stops[leg + 1]!];
-    const planned = from.beside === null && to.beside === null ? track.legs[leg] : undefined;
-    const isPlanned =
-      planned && track.through[leg + 1]!.item === to.item.id && track.through[leg]!.item === from.item.id;
-    const way = legTrack(shifted(from), shifted(to), isPlanned ? planned : freeLeg(from, to), ground);
-    if (!way.ok) throw new RangeError(`simulatePass: no way from “${from.item.id}” to “${to.item.id}”`);
-    chains.push(way.chain);
-    stopsAtM.push(stopsAtM[leg]! + way.chain.lengthM);
-  }
-  const last = poses[poses.length - 1]!;
-  chains.push(chainOf(last, [{ kind: 'straight', lengthM: RUN_IN_M }]));
-  return { chain: joinChains(chains), stopsAtM };
+  for (const { lengthM } of legs) stopsAtM.push(stopsAtM[stopsAtM.length - 1]! + lengthM);
+  const runIn = chainOf(begin, [{ kind: 'straight', lengthM: RUN_IN_M }]);
+  const runOut = chainOf(last, [{ kind: 'straight', lengthM: RUN_IN_M }]);
+  return { chain: joinChains([runIn, ...legs, runOut]), stopsAtM };
 }
 
-function freeLeg(from: Stop, to: Stop) {
+/**
+ * The track from one to the next as a pair rides it: as planned where it is the planned leg, else the natural one.
+ * @param leg - which leg of the plan it would be
+ */
+export function wayBetween(layout: Layout, track: ItemTrack, from: RiddenWay, to: RiddenWay, leg: number): Chain {
+  const ground: LegGround = { arena: layout.arena, smallestRadiusM: gaitRadiusM(track.gait), strideM: 3.66 };
+  const planned = from.beside === null && to.beside === null ? track.legs[leg] : undefined;
+  const isPlanned = planned && track.through[leg + 1]?.item === to.item.id && track.through[leg]?.item === from.item.id;
+  const way = legTrack(shifted(from), shifted(to), isPlanned ? planned : freeLeg(from, to), ground);
+  if (!way.ok) throw new RangeError(`wayBetween: no way from “${from.item.id}” to “${to.item.id}”`);
+  return way.chain;
+}
+
+function freeLeg(from: RiddenWay, to: RiddenWay) {
   return { ...DEFAULT_LEG, circle: from.item.id === to.item.id ? { rein: 'left' as const, radiusM: 10 } : null };
 }
 
 /** An item that is passed beside is ridden as if it stood where the pair goes. */
-function shifted({ item, reversed, beside }: Stop): { item: RiddenItem; reversed: boolean } {
+function shifted({ item, reversed, beside }: RiddenWay): { item: RiddenItem; reversed: boolean } {
   if (beside === null) return { item, reversed };
-  const { at, headingRad } = poseOf({ item, reversed, beside });
+  const { at, headingRad } = wayPose({ item, reversed, beside });
   return { item: { ...item, at, headingRad: headingRad + (reversed ? Math.PI : 0) }, reversed };
 }
 
-function poseOf({ item, reversed, beside }: Stop): Pose {
+/** Where a pair goes at an item, and which way. */
+export function wayPose({ item, reversed, beside }: RiddenWay): Pose {
   const pose = ridingPose(item, reversed);
   if (beside === null) return pose;
   const side = beside === 'left' ? 1 : -1;
@@ -152,7 +156,7 @@ function poseOf({ item, reversed, beside }: Stop): Pose {
 function countRidden(
   layout: Layout,
   track: ItemTrack,
-  stops: readonly Stop[],
+  stops: readonly RiddenWay[],
   leg: number,
   horse: LayoutHorse,
   random: () => number,

@@ -46,15 +46,13 @@ const open = (place, link) => async page => {
       .click();
   await page.waitForURL(url => !link || url.pathname !== place);
 };
-const ride = async page => {
+const lesson = async page => {
   await page.goto(`${URL}/ride`);
-  await page.getByRole('radio', { name: /^Quill with/ }).click();
-  await page.getByRole('radio', { name: /^Five trot poles/ }).click();
-  await page.getByRole('button', { name: 'Ride' }).click();
-  await page.getByRole('radio', { name: '1–2' }).click();
-  await page.getByRole('button', { name: /Middle/ }).click();
-  await page.getByRole('button', { name: /Middle/ }).click();
-  await page.getByRole('button', { name: /A third/ }).click();
+  await page.getByRole('link', { name: 'Run The bend, built up' }).click();
+  await page.getByRole('button', { name: 'Read, and seen to' }).click();
+  await page.getByRole('button', { name: /^Clean pass/ }).click();
+  await page.getByRole('group', { name: 'What is ridden over' }).getByRole('button').nth(1).click();
+  await page.getByRole('button', { name: /^Tap each stride/ }).click();
 };
 
 const oneAtATime = async page => {
@@ -120,7 +118,6 @@ await shoot('stride-test', DESK, strideTest);
 await shoot('distance-card', DESK, below('Quill', '/card'));
 await shoot('own-step', DESK, open('/yard', 'Jory Pell'));
 await shoot('arena', DESK, open('/yard', 'Field arena'));
-await shoot('lists', DESK, open('/yard/files'));
 await shoot('plan-layouts', DESK, open('/plan'));
 await shoot('plan', DESK, course);
 await shoot('plan-poles', DESK, selected(/Five trot poles/, ' p3'));
@@ -131,9 +128,10 @@ await shoot('plan-phone', PHONE, open('/plan', /Four on the bend/));
 await shoot('set', DESK, open('/set', /Four on the bend/));
 await shoot('set-phone', PHONE, oneAtATime);
 await shoot('set-next', DESK, carrying);
+await shoot('lesson', DESK, open('/ride', 'The bend, built up'));
 await shoot('review', DESK, open('/review', /^Quill with/));
 // Last, since it records a pass.
-await shoot('ride-phone', PHONE, ride);
+await shoot('ride-phone', PHONE, lesson);
 
 await browser.close();
 server.kill();

@@ -346,3 +346,11 @@ export const DEMO_RIDES = [
   { layout: 'five-trot', pair: 'bas-barley', daysAgo: 9, stepM: 1.27, entry: 0.55, passes: 4, raps: 3, seed: 14 },
   { layout: 'raised-walk', pair: 'neve-thimble', daysAgo: 2, stepM: 0.645, entry: 0.45, passes: 4, raps: 2, seed: 15 },
 ];
+
+/** The lesson that is coming. */
+export const DEMO_LESSON = {
+  name: 'The bend, built up',
+  layout: 'bend',
+  pairs: ['bas-barley', 'ode-quill', 'ode-larkspur'],
+  eachRein: 2,
+};

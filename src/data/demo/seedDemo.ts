@@ -12,6 +12,7 @@ import {
   seededNormal,
   seededRandom,
   simulateRide,
+  USUAL_BREAK_MIN,
   type ExerciseGround,
   type PlacedRecipe,
   type Plan,
@@ -19,7 +20,9 @@ import {
 import type { OpenDatabase } from '../openDatabase';
 import { findArena } from '../queries/arenas';
 import { findHorse, listHorses } from '../queries/horses';
-import { addLayout, freezeLayout } from '../queries/layouts';
+import { addLayout, findLayout, freezeLayout } from '../queries/layouts';
+import { layoutStages } from '../queries/layoutStages';
+import { saveLesson } from '../queries/lessons';
 import { findVersion } from '../queries/layoutVersions';
 import { addStepWalk } from '../queries/people';
 import { planHorses } from '../queries/planGround';
@@ -31,6 +34,7 @@ import {
   DEMO_HORSES,
   DEMO_KIT,
   DEMO_LAYOUTS,
+  DEMO_LESSON,
   DEMO_PAIRS,
   DEMO_PEOPLE,
   DEMO_RIDES,
@@ -60,7 +64,23 @@ export async function seedDemo({ write }: OpenDatabase, nowMs: number): Promise<
     await seedStepsAndTests(tx, yardId, ids, nowMs);
     for (const ride of DEMO_RIDES)
       await seedRide(tx, yardId, ride, { pairId: ids.get(ride.pair)!, layoutId: layoutIds.get(ride.layout)!, nowMs });
+    await seedLesson(tx, yardId, ids, layoutIds, nowMs);
     return true;
+  });
+}
+
+/** A lesson that is coming: the demo's pairs over the stages of the bend, tomorrow. */
+async function seedLesson(tx: Transaction, yardId: string, ids: Ids, layoutIds: Ids, nowMs: number): Promise<void> {
+  const { name, layout: key, pairs: riding, eachRein } = DEMO_LESSON;
+  const layout = (await findLayout(tx, yardId, layoutIds.get(key)!))!;
+  const stages = (await layoutStages(tx, yardId, layout)).map(({ work: _, ...stage }) => ({
+    ...stage,
+    ...{ id: randomUUID(), eachRein },
+  }));
+  await saveLesson(tx, yardId, {
+    ...{ name, arenaId: layout.arena.id },
+    startsAtMs: (Math.floor(nowMs / DAY_MS) + 1) * DAY_MS + LESSON_MS,
+    plan: { pairIds: riding.map(pair => ids.get(pair)!), stages, breakEveryMin: USUAL_BREAK_MIN },
   });
 }
 

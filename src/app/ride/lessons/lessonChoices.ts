@@ -1,5 +1,5 @@
 import 'server-only';
-import { layoutStages } from '@/app/_server/layoutStages';
+import { layoutStages } from '@/data/queries/layoutStages';
 import { yardContext } from '@/app/_server/yardContext';
 import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';

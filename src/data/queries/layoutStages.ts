@@ -1,9 +1,8 @@
-import 'server-only';
 import { exerciseGround, passWork, resolvePlan, stageLayout, type LessonStage, type PassWork } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
-import { listHorses } from '@/data/queries/horses';
-import type { Layout } from '@/data/queries/layouts';
-import { planGround } from '@/data/queries/planGround';
+import type { RoanDatabase } from '../openDatabase';
+import { listHorses } from './horses';
+import type { Layout } from './layouts';
+import { planGround } from './planGround';
 
 /** A stage that a layout offers to a lesson, before it has an id of its own there, and what one pass of it is. */
 export type OfferedStage = Omit<LessonStage, 'id'> & { work: PassWork };

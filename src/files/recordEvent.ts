@@ -78,3 +78,11 @@ export const RecordBatch = z.strictObject({
   lessonId: RowId.nullable().default(null),
 });
 export type RecordBatch = z.infer<typeof RecordBatch>;
+
+/** Events that a device kept, as far as they can be understood, one by one: more may wait than is sent at once. */
+export function readKeptEvents(kept: unknown): RecordEvent[] {
+  return (Array.isArray(kept) ? kept : []).flatMap(event => {
+    const read = Event.safeParse(event);
+    return read.success ? [read.data] : [];
+  });
+}

@@ -1,5 +1,6 @@
 import { newId } from '@/components/newId';
-import { createOutbox, type Delivery, type Outbox, type OutboxState } from '@/components/outbox/outbox';
+import type { Delivery } from '@/components/outbox/outbox';
+import { useOutbox } from '@/components/outbox/useOutbox';
 import {
   applyRecordEvent,
   type PassMark,
@@ -8,8 +9,8 @@ import {
   type Rein,
   type RideDirection,
 } from '@/core';
-import { RecordBatch } from '@/files/recordEvent';
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { readKeptEvents, type RecordBatch } from '@/files/recordEvent';
+import { useCallback, useMemo, useState } from 'react';
 
 export type RideSetting = { pairId: string; layoutVersionId: string; stage: string; firstPasses: PassRecord[] };
 
@@ -19,38 +20,19 @@ export type Tapped =
   | { kind: 'hit'; place: number }
   | { kind: 'note'; words: string };
 
-const NOTHING_YET: OutboxState<RecordEvent> = { unsent: [], problem: null };
-
 /** The passes of a pair over a layout, as they are tapped: shown at once, kept on the device, sent in order. */
 export function useRide(setting: RideSetting) {
   const { pairId, layoutVersionId, stage, firstPasses } = setting;
   const [events, setEvents] = useState<RecordEvent[]>([]);
-  const [outbox, setOutbox] = useState<Outbox<RecordEvent> | null>(null);
+  const { outbox, state: outboxState } = useOutbox<RecordEvent>({
+    storeKey: `roan-unsent-${pairId}-${layoutVersionId}`,
+    parse: readKeptEvents,
+    deliver: unsent => deliver({ lessonId: null, events: [...unsent] }),
+    onOpen: kept => setEvents([...kept]),
+  });
   const [openPassId, setOpenPassId] = useState<string | null>(null);
   const [next, setNext] = useState<{ rein: Rein; direction: RideDirection }>({ rein: 'left', direction: 'as-drawn' });
 
-  useEffect(() => {
-    const store = deviceStore(pairId, layoutVersionId);
-    const kept = store.read();
-    const created = createOutbox({
-      kept,
-      keep: store.write,
-      deliver: unsent => deliver({ lessonId: null, events: [...unsent] }),
-    });
-    // The device's store can only be read in the browser, once the server's page has been shown.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setOutbox(created);
-    setEvents(kept);
-    created.flush();
-    window.addEventListener('online', created.flush);
-    return () => window.removeEventListener('online', created.flush);
-  }, [pairId, layoutVersionId]);
-
-  const outboxState = useSyncExternalStore(
-    outbox?.subscribe ?? neverChanges,
-    outbox?.state ?? (() => NOTHING_YET),
-    () => NOTHING_YET,
-  );
   const passes = useMemo(() => events.reduce<PassRecord[]>(applyRecordEvent, firstPasses), [events, firstPasses]);
   const open = passes.find(pass => pass.id === openPassId) ?? null;
 
@@ -119,8 +101,6 @@ export function useRide(setting: RideSetting) {
 
 export type Ride = ReturnType<typeof useRide>;
 
-const neverChanges = () => () => undefined;
-
 /** What one undo takes back: the last mark of the pass, or the pass itself once it has none. */
 function lastTap(pass: PassRecord | null): { passId: string; mark: PassMark | null } | null {
   return pass && { passId: pass.id, mark: pass.marks[pass.marks.length - 1] ?? null };
@@ -140,28 +120,4 @@ async function deliver(batch: RecordBatch): Promise<Delivery> {
   } catch {
     return { kind: 'later', problem: 'The server does not answer. Roan keeps trying.' };
   }
-}
-
-/** What this device keeps of a ride until the server has it. */
-function deviceStore(pairId: string, layoutVersionId: string) {
-  const key = `roan-unsent-${pairId}-${layoutVersionId}`;
-  return {
-    read(): RecordEvent[] {
-      try {
-        const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
-        const batch = RecordBatch.safeParse({ events: kept });
-        return batch.success ? batch.data.events : [];
-      } catch {
-        return [];
-      }
-    },
-    write(unsent: readonly RecordEvent[]): void {
-      try {
-        if (unsent.length === 0) localStorage.removeItem(key);
-        else localStorage.setItem(key, JSON.stringify(unsent));
-      } catch {
-        // A full or forbidden store takes the safety net away; the mark still goes to the server at once.
-      }
-    },
-  };
 }

@@ -1,44 +1,21 @@
-import { createOutbox, type Delivery, type Outbox } from '@/components/outbox/outbox';
+import type { Delivery } from '@/components/outbox/outbox';
+import { useOutbox } from '@/components/outbox/useOutbox';
 import { SettingTicks, type SettingTick, type TicksAnswer } from '@/files/settingTick';
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-
-/** What another device ticked is asked for so often while the page is looked at. */
-const LOOK_AGAIN_MS = 10_000;
+import { useCallback, useMemo, useState } from 'react';
 
 /** Which pieces stand: shown at once, kept on the device until the server has it, and the same on every device. */
 export function useTicks(layoutId: string, first: readonly SettingTick[]) {
   const [known, setKnown] = useState(first);
-  const [outbox, setOutbox] = useState<Outbox<SettingTick> | null>(null);
-
-  useEffect(() => {
-    const store = deviceStore(layoutId);
-    const created = createOutbox<SettingTick>({
-      kept: store.read(),
-      keep: store.write,
-      deliver: ticks => send(layoutId, ticks, setKnown),
-    });
-    // The device's store can only be read in the browser, once the server's page has been shown.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setOutbox(created);
-    created.flush();
-    const look = () => {
-      if (document.visibilityState === 'visible') void ask(layoutId, setKnown);
-    };
-    const timer = setInterval(look, LOOK_AGAIN_MS);
-    window.addEventListener('online', created.flush);
-    document.addEventListener('visibilitychange', look);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('online', created.flush);
-      document.removeEventListener('visibilitychange', look);
-    };
-  }, [layoutId]);
-
-  const { unsent, problem } = useSyncExternalStore(
-    outbox?.subscribe ?? neverChanges,
-    outbox?.state ?? nothingYet,
-    nothingYet,
-  );
+  const { outbox, state } = useOutbox<SettingTick>({
+    storeKey: `roan-ticks-${layoutId}`,
+    parse: kept => {
+      const read = SettingTicks.safeParse({ ticks: kept });
+      return read.success ? read.data.ticks : [];
+    },
+    deliver: ticks => send(layoutId, ticks, setKnown),
+    look: () => void ask(layoutId, setKnown),
+  });
+  const { unsent, problem } = state;
   const standing = useMemo(() => latest([...known, ...unsent]), [known, unsent]);
   const tap = useCallback(
     (piece: string, place: string, ticked: boolean) => outbox?.add([{ piece, place, ticked, tappedAtMs: Date.now() }]),
@@ -55,10 +32,6 @@ export function useTicks(layoutId: string, first: readonly SettingTick[]) {
 }
 
 export type Ticks = ReturnType<typeof useTicks>;
-
-const NOTHING = { unsent: [] as readonly SettingTick[], problem: null };
-const nothingYet = () => NOTHING;
-const neverChanges = () => () => undefined;
 
 function latest(ticks: readonly SettingTick[]): Map<string, SettingTick> {
   const byPiece = new Map<string, SettingTick>();
@@ -95,27 +68,4 @@ async function ask(layoutId: string, know: (ticks: SettingTick[]) => void): Prom
   } catch {
     // Without a connection what is known stays; the outbox says what waits.
   }
-}
-
-/** What this device keeps of ticks until the server has them. */
-function deviceStore(layoutId: string) {
-  const key = `roan-ticks-${layoutId}`;
-  return {
-    read(): SettingTick[] {
-      try {
-        const kept = SettingTicks.safeParse({ ticks: JSON.parse(localStorage.getItem(key) ?? '[]') });
-        return kept.success ? kept.data.ticks : [];
-      } catch {
-        return [];
-      }
-    },
-    write(unsent: readonly SettingTick[]): void {
-      try {
-        if (unsent.length === 0) localStorage.removeItem(key);
-        else localStorage.setItem(key, JSON.stringify(unsent));
-      } catch {
-        // A full or forbidden store takes the safety net away; the tick still goes to the server at once.
-      }
-    },
-  };
 }

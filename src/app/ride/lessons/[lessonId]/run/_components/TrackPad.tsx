@@ -54,7 +54,7 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
             type="button"
             className={classes.stop}
             aria-pressed={index + 1 === at}
-            data-marked={standing.some(mark => 'place' in mark && mark.place === index + 1) || undefined}
+            data-marked={standing.some(mark => stopOf(mark) === index + 1) || undefined}
             onClick={() => setAt(index + 1)}
           >
             {index + 1} <small>{item.split(' ').pop()}</small>
@@ -152,6 +152,12 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
       )}
     </section>
   );
+}
+
+/** The stop that a mark belongs to: strides and footfalls belong to the one they lead to. */
+function stopOf(mark: PassMark): number | null {
+  if (mark.kind === 'strides' || mark.kind === 'footfall') return mark.place === null ? null : mark.place + 1;
+  return 'place' in mark ? mark.place : null;
 }
 
 type LegKeysProps = {

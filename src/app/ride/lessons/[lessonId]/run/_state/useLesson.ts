@@ -1,5 +1,6 @@
 import { newId } from '@/components/newId';
-import { createOutbox, type Delivery, type Outbox } from '@/components/outbox/outbox';
+import type { Delivery } from '@/components/outbox/outbox';
+import { useOutbox } from '@/components/outbox/useOutbox';
 import {
   applyLessonEvent,
   type LessonRecord,
@@ -9,8 +10,8 @@ import {
   type RideDirection,
   type TappedMark,
 } from '@/core';
-import { RecordBatch } from '@/files/recordEvent';
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { readKeptEvents } from '@/files/recordEvent';
+import { useCallback, useMemo, useState } from 'react';
 
 /** What others recorded is asked for so often while the page is looked at. */
 const LOOK_AGAIN_MS = 4000;
@@ -18,41 +19,20 @@ const LOOK_AGAIN_MS = 4000;
 /** The record of a lesson: what the server has, and over it what this device tapped and the server does not have yet. */
 export function useLesson(lessonId: string, first: LessonRecord) {
   const [known, setKnown] = useState(first);
-  const [outbox, setOutbox] = useState<Outbox<RecordEvent> | null>(null);
+  const { outbox, state } = useOutbox<RecordEvent>({
+    storeKey: `roan-lesson-${lessonId}`,
+    parse: readKeptEvents,
+    deliver: events => send(lessonId, events, setKnown),
+    // While something waits the answer to it brings the record anyway, and nothing older may overtake it.
+    look: isIdle => {
+      if (isIdle()) void ask(lessonId, record => isIdle() && setKnown(record));
+    },
+    lookAgainMs: LOOK_AGAIN_MS,
+  });
+  const { unsent, problem } = state;
   /** What one undo after the other takes back: the events that this device tapped, the last one last. */
   const [tapped, setTapped] = useState<RecordEvent[]>([]);
 
-  useEffect(() => {
-    const store = deviceStore(lessonId);
-    const created = createOutbox<RecordEvent>({
-      kept: store.read(),
-      keep: store.write,
-      deliver: events => send(lessonId, events, setKnown),
-    });
-    // The device's store can only be read in the browser, once the server's page has been shown.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setOutbox(created);
-    created.flush();
-    const look = () => {
-      // While something waits the answer to it brings the record anyway, and nothing older may overtake it.
-      if (document.visibilityState === 'visible' && created.state().unsent.length === 0)
-        void ask(lessonId, record => created.state().unsent.length === 0 && setKnown(record));
-    };
-    const timer = setInterval(look, LOOK_AGAIN_MS);
-    window.addEventListener('online', created.flush);
-    document.addEventListener('visibilitychange', look);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('online', created.flush);
-      document.removeEventListener('visibilitychange', look);
-    };
-  }, [lessonId]);
-
-  const { unsent, problem } = useSyncExternalStore(
-    outbox?.subscribe ?? neverChanges,
-    outbox?.state ?? nothingYet,
-    nothingYet,
-  );
   const record = useMemo(() => unsent.reduce(applyLessonEvent, known), [unsent, known]);
   const tap = useCallback(
     (events: RecordEvent[]) => {
@@ -71,10 +51,6 @@ export function useLesson(lessonId: string, first: LessonRecord) {
 }
 
 export type LessonState = ReturnType<typeof useLesson>;
-
-const NOTHING = { unsent: [] as readonly RecordEvent[], problem: null };
-const nothingYet = () => NOTHING;
-const neverChanges = () => () => undefined;
 
 export type NewPass = {
   pairId: string;
@@ -166,32 +142,4 @@ async function ask(lessonId: string, know: (record: LessonRecord) => void): Prom
   } catch {
     // Without a connection what is known stays.
   }
-}
-
-/** What this device keeps of a lesson until the server has it. */
-function deviceStore(lessonId: string) {
-  const key = `roan-lesson-${lessonId}`;
-  return {
-    read(): RecordEvent[] {
-      try {
-        const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
-        // More may wait than is sent at once.
-        const events = Array.isArray(kept) ? kept : [];
-        return events.flatMap(event => {
-          const read = RecordBatch.safeParse({ lessonId, events: [event] });
-          return read.success ? read.data.events : [];
-        });
-      } catch {
-        return [];
-      }
-    },
-    write(unsent: readonly RecordEvent[]): void {
-      try {
-        if (unsent.length === 0) localStorage.removeItem(key);
-        else localStorage.setItem(key, JSON.stringify(unsent));
-      } catch {
-        // A full or forbidden store takes the safety net away; the mark still goes to the server at once.
-      }
-    },
-  };
 }

@@ -199,6 +199,14 @@ test('a distance is changed between passes and is a new setting from then on; th
   expect(text.startsWith('BEGIN:VCALENDAR')).toBe(true);
   expect(text).toMatch(/DTSTART:\d{8}T\d{6}Z/);
   expect(text).toContain('SUMMARY:Thursday group');
+  const sheet = `${run.replace('/ride/', '/api/').replace('/run', '')}/sheet`;
+  const pdf = await page.request.get(sheet);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await key(page, 'On paper and out').tap();
+  const own = await page.getByRole('menuitem', { name: 'For Barley with Bas Tamsin (PDF)' }).getAttribute('href');
+  expect((await page.request.get(`${demoYard.url}${own}`)).headers()['content-type']).toBe('application/pdf');
+  expect((await page.request.get(`${sheet}?pair=nobody`)).status()).toBe(404);
+  await page.keyboard.press('Escape');
   await key(page, 'Again in a week').tap();
   await expect(page).not.toHaveURL(run.replace('/run', ''));
   await page.goto(`${demoYard.url}/ride`);

@@ -370,3 +370,4 @@ export {
   type SimulatedPass,
   type TrackPoint,
 } from './record/simulatePass';
+export { pairSummary, type PairSummary, type StageSummary, type ToldStage } from './lesson/pairSummary';

@@ -8,6 +8,7 @@ import { notFound } from 'next/navigation';
 import { LessonEditor } from '../_components/LessonEditor';
 import { lessonChoices } from '../lessonChoices';
 import { CopyLesson } from './_components/CopyLesson';
+import { LessonFiles } from './_components/LessonFiles';
 
 export const metadata: Metadata = { title: 'Lesson' };
 
@@ -17,6 +18,8 @@ export default async function LessonPage({ params }: { params: Promise<{ lessonI
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
   const { name, arenaId, startsAtMs, plan } = lesson;
+  const choices = await lessonChoices();
+  const riding = choices.pairs.filter(({ id }) => plan.pairIds.includes(id));
   return (
     <>
       <PageHead
@@ -25,9 +28,7 @@ export default async function LessonPage({ params }: { params: Promise<{ lessonI
         actions={
           <>
             <CopyLesson lessonId={lessonId} />
-            <LinkButton href={`/api/lessons/${lessonId}/calendar`} variant="default">
-              For the calendar
-            </LinkButton>
+            <LessonFiles lessonId={lessonId} pairs={riding} />
             <LinkButton href={`/ride/lessons/${lessonId}/run`}>Run it</LinkButton>
           </>
         }
@@ -36,7 +37,7 @@ export default async function LessonPage({ params }: { params: Promise<{ lessonI
         key={lessonId}
         lessonId={lessonId}
         first={{ name, arenaId, startsAt: yardTime(startsAtMs, yard.timeZone, 'YYYY-MM-DDTHH:mm'), plan }}
-        {...await lessonChoices()}
+        {...choices}
       />
     </>
   );

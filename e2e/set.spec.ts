@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { spawnSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
+import { textsUnder } from './support/contrast';
 import { choose, expect, test } from './support/fixtures';
 
 /** Opens the sheet of a demo layout. */
@@ -79,11 +80,14 @@ test('ticked on a phone it stays ticked after a reload, on the other device too,
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
   const page = await phone.newPage();
   await openSheet(page, demoYard.url, /Four on the bend/);
+  expect(await textsUnder(page, 7)).toEqual([]);
   await page.getByText('One at a time', { exact: true }).tap();
   await expect(page.getByRole('heading', { name: /^Peg 1/ })).toBeVisible();
   await page.getByRole('button', { name: 'It stands', exact: true }).tap();
   await expect(page.getByRole('heading', { name: /^1 vertical/ })).toBeVisible();
   await expect(page.getByText('1 of 5 stand', { exact: true })).toBeVisible();
+
+  expect(await textsUnder(page, 7)).toEqual([]);
 
   // The connection is lost: the tick is shown, kept and said to wait.
   await phone.setOffline(true);

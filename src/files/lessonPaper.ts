@@ -28,7 +28,21 @@ export const LessonOnPaper = z.strictObject({
   format: z.literal('roan-lesson'),
   version: z.literal(1),
   pairs: z.array(RowId).max(12, 'A lesson has at most twelve pairs.'),
-  stages: z.array(StageOnPaper).max(40, 'A lesson has at most 40 stages.'),
+  stages: z
+    .array(StageOnPaper)
+    .max(40, 'A lesson has at most 40 stages.')
+    .superRefine((stages, context) => {
+      // Passes are told apart by the name of their stage.
+      const seen = new Set<string>();
+      for (const { name } of stages) {
+        if (seen.has(name))
+          context.addIssue({
+            code: 'custom',
+            message: `Two stages are called “${name}”: give each a name of its own.`,
+          });
+        seen.add(name);
+      }
+    }),
   breakEveryMin: z.number().min(1).max(120).default(USUAL_BREAK_MIN),
 });
 export type LessonOnPaper = z.infer<typeof LessonOnPaper>;

@@ -115,10 +115,14 @@ export function LessonEditor({ lessonId, first, arenas, pairs, layouts }: Lesson
           data={here.map(({ id, name: layout }) => ({ value: id, label: layout }))}
           onChange={id => {
             const offered = here.find(layout => layout.id === id)?.stages ?? [];
-            setStages([...plan.stages, ...offered.map(withOwnId)]);
+            setStages(offered.reduce((stages, stage) => [...stages, withOwnName(stage, stages)], plan.stages));
           }}
         />
-        <Button variant="default" onClick={() => setStages([warmUp(), ...plan.stages])}>
+        <Button
+          variant="default"
+          disabled={plan.stages.some(({ name: stage }) => stage === WARM_UP)}
+          onClick={() => setStages([warmUp(), ...plan.stages])}
+        >
           Add a warm-up
         </Button>
       </div>
@@ -151,13 +155,19 @@ export function LessonEditor({ lessonId, first, arenas, pairs, layouts }: Lesson
   );
 }
 
-function withOwnId({ work: _, ...stage }: Offered): LessonStage {
-  return { ...stage, id: newId() };
+/** Stages are told apart by their names: a second one of a name is numbered. */
+function withOwnName({ work: _, ...stage }: Offered, stages: readonly LessonStage[]): LessonStage {
+  const taken = new Set(stages.map(({ name }) => name));
+  let name = stage.name;
+  for (let number = 2; taken.has(name); number += 1) name = `${stage.name} (${number})`;
+  return { ...stage, name, id: newId() };
 }
+
+const WARM_UP = 'Warm-up';
 
 function warmUp(): LessonStage {
   return {
-    ...{ id: newId(), name: 'Warm-up', layoutId: null, exercise: null, focus: 'Loose and forward', seat: 'rising' },
+    ...{ id: newId(), name: WARM_UP, layoutId: null, exercise: null, focus: 'Loose and forward', seat: 'rising' },
     ...{ eachRein: 0, minutes: 10, policy: 'let it go', stop: { when: 'minutes', minutes: 10 } },
   };
 }

@@ -8,6 +8,7 @@ import {
   repeatedFaults,
   stageGate,
   USUAL_GATE,
+  USUAL_WORK_LIMITS,
   workCounts,
   workWarnings,
   type LessonRecord,
@@ -100,7 +101,7 @@ export function RunLesson(props: RunLessonProps) {
       props.startsAtMs,
       nowMs,
     );
-  const limits = { lowEfforts: 60, highEfforts: 30, raisedPasses: 10, breakEveryMin: props.breakEveryMin };
+  const limits = { ...USUAL_WORK_LIMITS, breakEveryMin: props.breakEveryMin };
   if (record.acknowledgedAtMs === null)
     return (
       <CautionGate

@@ -65,12 +65,9 @@ function wallWay(arena: Arena, itemId: string, ends: readonly EndPoint[], wall: 
     ends,
     places.map(({ inM }) => inM),
   );
-  const [lone, level] = [along, inwards].every(ids => ids.measures.length === 2) ? [null, null] : [along, inwards];
-  if (lone && level) {
-    // The piece lies level: its far end follows from its near end and its own length.
-    const spread = lone.measures.length === 2 ? lone : level;
-    spread.measures = following(spread.measures);
-  }
+  // A piece that lies level differs in one of the two only, and its far end follows from its near end and its length.
+  const spread = [along, inwards].filter(({ measures }) => measures.length === 2);
+  if (spread.length === 1) spread[0]!.measures = following(spread[0]!.measures);
   return {
     points: ends.map(({ end, at }, index) => ({
       point: { kind: 'end', item: itemId, end },
@@ -97,8 +94,8 @@ function sharedMeasures(
 }
 
 /** The second of two measures follows from the first. */
-function following([near, far]: readonly Measure[]): Measure[] {
-  if (!near || !far) return [near!];
+function following(measures: readonly Measure[]): Measure[] {
+  const [near, far] = measures as [Measure, Measure];
   return [near, { ...far, follows: { from: near.id, times: 1, addM: far.lengthM - near.lengthM } }];
 }
 

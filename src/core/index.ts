@@ -118,7 +118,7 @@ export {
 } from './items/footprint';
 export { RAILS_ACROSS } from './items/railsAcross';
 export { kitOf, kitOfAll, type Kit } from './items/kit';
-export { itemWords, kindWords, nameWords, raisedWords } from './items/itemWords';
+export { itemWords, nameWords } from './items/itemWords';
 
 export type { Approach, School, Setting } from './stride/school';
 export type { DistanceCase } from './stride/distanceRule';
@@ -290,7 +290,7 @@ export {
 } from './plan/things';
 export { layOutPlaced, resolvePlan } from './plan/layOutPlaced';
 export { breakApart, brokenBy, editPlan } from './plan/breakApart';
-export { callSheet, type CallLine } from './plan/callSheet';
+export { callSheet, TURN_WORDS, type CallLine } from './plan/callSheet';
 export { copyThings } from './plan/copyThings';
 export { freshName } from './plan/names';
 export { arrangementOf, placeArrangement, placeExercise } from './plan/placeExercise';
@@ -310,16 +310,13 @@ export {
   withTrack,
 } from './plan/tracksByHand';
 
-export { itemsAsMeasured, editsToStand } from './setting/asMeasured';
+export { editsToStand } from './setting/asMeasured';
 export type { CheckMeasure } from './setting/checkMeasure';
-export { fromWall, knownPointName, type KnownPoint } from './setting/knownPoint';
-export { asRead, measuredLengths, TAPE_READINGS_M, type Measure } from './setting/measure';
-export { pieceEnds, type PieceEnd } from './setting/pieceEnds';
-export { isGoodPull, type MeasureId, type Placing } from './setting/placing';
+export type { Measure } from './setting/measure';
 export { settingSheet, type SetPeg, type SetPiece, type SettingSheet, type SettingWish } from './setting/settingSheet';
 export { checkWords, numberOn, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';
 export { carryPlan, type Carry, type CarryPlan } from './setting/carryPlan';
-export { changedLegs, saidOf, type LegChange } from './setting/legChanges';
+export { changedLegs, type LegChange } from './setting/legChanges';
 export type { LooseKind } from './setting/loosePieces';
 export { placingTolerance, type Tolerance } from './setting/placingTolerance';
 export { stepRounding, type StepRounding } from './setting/stepRounding';
@@ -333,7 +330,6 @@ export {
   HEAD_HEIGHTS,
   LANDINGS,
   LEADS,
-  markSubject,
   RIDE_FAULTS,
   RIDER_MARKS,
   standingMarks,
@@ -344,12 +340,11 @@ export {
   type RideFault,
   type TappedMark,
 } from './record/passMark';
-export { isClean, isVoid, passFaults, type PassFault } from './record/passJudged';
+export { isVoid } from './record/passJudged';
 export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } from './lesson/lesson';
 export { repeatedFaults, type RepeatedFault } from './lesson/repeatedFault';
 export { stageGate, USUAL_GATE, type GateRule, type StageGate } from './lesson/stageGate';
 export {
-  HIGH_FROM_M,
   passWork,
   USUAL_WORK_LIMITS,
   workCounts,
@@ -358,7 +353,7 @@ export {
   type WorkCounts,
   type WorkLimits,
 } from './lesson/workCounts';
-export { applyLessonEvent, EMPTY_LESSON_RECORD, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
+export { applyLessonEvent, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
 export { fractionShort, fractionWords, markWords } from './record/markWords';
 export { matchTrack, type MatchedTrack } from './record/matchTrack';
 export {

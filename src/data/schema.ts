@@ -67,6 +67,11 @@ export const horses = sqliteTable('horses', {
   createdAt: createdAt(),
 });
 
+const horseId = () =>
+  text('horse_id')
+    .notNull()
+    .references(() => horses.id);
+
 /** A horse's picture, as the page made it small; one each. */
 export const horsePictures = sqliteTable('horse_pictures', {
   horseId: text('horse_id')
@@ -114,9 +119,7 @@ export const strideTests = sqliteTable(
   {
     id: id(),
     yardId: yardId(),
-    horseId: text('horse_id')
-      .notNull()
-      .references(() => horses.id),
+    horseId: horseId(),
     riderId: text('rider_id').references(() => people.id),
     entry: text('entry').notNull(),
     laneM: real('lane_m'),
@@ -158,9 +161,7 @@ export const strideRanges = sqliteTable(
   {
     id: id(),
     yardId: yardId(),
-    horseId: text('horse_id')
-      .notNull()
-      .references(() => horses.id),
+    horseId: horseId(),
     entry: text('entry').notNull(),
     shortM: real('short_m').notNull(),
     normalM: real('normal_m').notNull(),
@@ -185,14 +186,17 @@ export const pairs = sqliteTable(
     riderId: text('rider_id')
       .notNull()
       .references(() => people.id),
-    horseId: text('horse_id')
-      .notNull()
-      .references(() => horses.id),
+    horseId: horseId(),
     archivedAt: archivedAt(),
     createdAt: createdAt(),
   },
   table => [uniqueIndex('one_pair_of_each').on(table.riderId, table.horseId)],
 );
+
+const pairId = () =>
+  text('pair_id')
+    .notNull()
+    .references(() => pairs.id);
 
 /** The layout being edited. `document` is a plan document (src/files/planDocument.ts). */
 export const layouts = sqliteTable('layouts', {
@@ -212,6 +216,11 @@ export const layouts = sqliteTable('layouts', {
     .default(sql`(unixepoch('subsec') * 1000)`),
 });
 
+const layoutId = () =>
+  text('layout_id')
+    .notNull()
+    .references(() => layouts.id);
+
 /**
  * A layout as it was on a day: never changed. `frozen` keeps what the arena and the horses made of it, as a layout file.
  */
@@ -220,9 +229,7 @@ export const layoutVersions = sqliteTable(
   {
     id: id(),
     yardId: yardId(),
-    layoutId: text('layout_id')
-      .notNull()
-      .references(() => layouts.id),
+    layoutId: layoutId(),
     revision: integer('revision').notNull(),
     /** What the horse's profile and the arena made of the document: the same revision may be frozen twice. */
     fingerprint: text('fingerprint').notNull(),
@@ -243,9 +250,7 @@ export const settingTicks = sqliteTable(
   'setting_ticks',
   {
     yardId: yardId(),
-    layoutId: text('layout_id')
-      .notNull()
-      .references(() => layouts.id),
+    layoutId: layoutId(),
     piece: text('piece').notNull(),
     place: text('place').notNull(),
     ticked: integer('ticked', { mode: 'boolean' }).notNull(),
@@ -264,9 +269,7 @@ export const standings = sqliteTable(
   {
     id: id(),
     yardId: yardId(),
-    layoutId: text('layout_id')
-      .notNull()
-      .references(() => layouts.id),
+    layoutId: layoutId(),
     revision: integer('revision').notNull(),
     document: text('document', { mode: 'json' }).notNull(),
     putBackAt: instant('put_back_at'),
@@ -316,9 +319,7 @@ export const walkBreaks = sqliteTable(
     lessonId: text('lesson_id')
       .notNull()
       .references(() => lessons.id),
-    pairId: text('pair_id')
-      .notNull()
-      .references(() => pairs.id),
+    pairId: pairId(),
     walkedAt: instant('walked_at').notNull(),
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),
@@ -331,9 +332,7 @@ export const passes = sqliteTable(
   {
     id: id(),
     yardId: yardId(),
-    pairId: text('pair_id')
-      .notNull()
-      .references(() => pairs.id),
+    pairId: pairId(),
     layoutVersionId: text('layout_version_id')
       .notNull()
       .references(() => layoutVersions.id),

@@ -85,23 +85,13 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
   };
 }
 
-const KIT_WORDS: Record<keyof Kit, [string, string]> = {
-  poles: ['pole', 'poles'],
-  stands: ['stand', 'stands'],
-  cups: ['cup', 'cups'],
-  blocks: ['block', 'blocks'],
-  cones: ['cone', 'cones'],
-  fillers: ['filler', 'fillers'],
-  markers: ['marker', 'markers'],
-};
-
 /** What to carry out, and how much of it the yard does not have; 0 where nobody has said what it has. */
 function printedKit({ items, kit }: Pick<Layout, 'items' | 'kit'>): PrintedKit[] {
   const needed = kitOfAll(items);
-  return (Object.keys(KIT_WORDS) as (keyof Kit)[]).flatMap(kind => {
+  return (Object.keys(needed) as (keyof Kit)[]).flatMap(kind => {
     const count = needed[kind];
     if (count === 0) return [];
     const lacking = kit ? Math.max(0, count - kit[kind]) : 0;
-    return [{ kind, needed: count, lacking, words: `${count} ${KIT_WORDS[kind][count === 1 ? 0 : 1]}` }];
+    return [{ kind, needed: count, lacking, words: `${count} ${count === 1 ? kind.slice(0, -1) : kind}` }];
   });
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { callSheet, type CallLine, type ItemTrack, type Layout, type ReckonedItemTrack } from '@/core';
+import { callSheet, TURN_WORDS, type CallLine, type ItemTrack, type Layout, type ReckonedItemTrack } from '@/core';
 import { Button, Group, Modal, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import classes from './CallSheet.module.css';
@@ -48,8 +48,6 @@ export default function CallSheet({ layout, track, reckoned, onClose }: CallShee
     </Modal>
   );
 }
-
-const TURN_WORDS = { straight: 'straight on', left: 'turning left', right: 'turning right' } as const;
 
 function Line({ line }: { line: CallLine }) {
   const { format } = useLengths();

@@ -15,6 +15,9 @@ export type CallLine = {
   next: { turn: 'straight' | 'left' | 'right'; trackM: number; asked: string | null; calls: [string, string][] } | null;
 };
 
+/** Which way a track goes on, as it is said. */
+export const TURN_WORDS = { straight: 'straight on', left: 'turning left', right: 'turning right' } as const;
+
 /** Less turning than this is called straight (common practice, no source). */
 const STRAIGHT_RAD = (5 * Math.PI) / 180;
 

@@ -125,12 +125,19 @@ function rideOf(layout: Layout, track: ItemTrack, stops: readonly RiddenWay[]): 
  * @param leg - which leg of the plan it would be
  */
 export function wayBetween(layout: Layout, track: ItemTrack, from: RiddenWay, to: RiddenWay, leg: number): Chain {
-  const ground: LegGround = { arena: layout.arena, smallestRadiusM: gaitRadiusM(track.gait), strideM: 3.66 };
+  const ground = groundOf(layout, track);
   const planned = from.beside === null && to.beside === null ? track.legs[leg] : undefined;
   const isPlanned = planned && track.through[leg + 1]?.item === to.item.id && track.through[leg]?.item === from.item.id;
   const way = legTrack(shifted(from), shifted(to), isPlanned ? planned : freeLeg(from, to), ground);
   if (!way.ok) throw new RangeError(`wayBetween: no way from “${from.item.id}” to “${to.item.id}”`);
   return way.chain;
+}
+
+/** Common practice, no source: 12 ft, which only wide lines look at. */
+const USUAL_STRIDE_M = 3.66;
+
+function groundOf({ arena }: Layout, { gait }: ItemTrack): LegGround {
+  return { arena, smallestRadiusM: gaitRadiusM(gait), strideM: USUAL_STRIDE_M };
 }
 
 function freeLeg(from: RiddenWay, to: RiddenWay) {
@@ -163,7 +170,7 @@ function countRidden(
 ): number {
   const planned = track.legs[Math.min(leg, track.legs.length - 1)]!;
   const [from, to] = [stops[leg]!, stops[leg + 1]!];
-  const ground: LegGround = { arena: layout.arena, smallestRadiusM: gaitRadiusM(track.gait), strideM: 3.66 };
+  const ground = groundOf(layout, track);
   const way = legTrack(from, to, freeLeg(from, to), ground);
   const stride = layoutStride(horse, track.gait, settingAt(track.gait, planned));
   if (!way.ok || !stride) return 1;

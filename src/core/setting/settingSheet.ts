@@ -73,8 +73,9 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
   }
   for (const item of items) if (!ways.has(item.id)) setAlone(item);
 
+  const wanted = measuredFromPieces(ways.values());
   const ordered = orderOfWork(
-    items.map(item => ({ id: item.id, at: item.at, isWanted: isWanted(item.id, ways) })),
+    items.map(item => ({ id: item.id, at: item.at, isWanted: wanted.has(item.id) })),
     wish.from,
   );
   const byId = new Map(items.map(item => [item.id, item]));
@@ -98,13 +99,10 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
 
 const isSet = (point: KnownPoint) => point.kind === 'end' || point.kind === 'peg';
 
-/** Whether another piece is measured from this one. */
-function isWanted(id: string, ways: ReadonlyMap<string, Way>): boolean {
-  return [...ways].some(
-    ([other, { points }]) =>
-      other !== id &&
-      points.some(({ placing }) => measuredFrom(placing).some(point => point.kind === 'end' && point.item === id)),
-  );
+/** The pieces that others are measured from. */
+function measuredFromPieces(ways: Iterable<Way>): Set<string> {
+  const from = [...ways].flatMap(({ points }) => points.flatMap(({ placing }) => measuredFrom(placing)));
+  return new Set(from.flatMap(point => (point.kind === 'end' ? [point.item] : [])));
 }
 
 /** A piece by itself: from a wall where one is near enough, else by two tapes where they meet well. */

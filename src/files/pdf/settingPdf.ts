@@ -4,6 +4,7 @@ import {
   distanceCard,
   formatReading,
   layoutStride,
+  TURN_WORDS,
   usualCautions,
   type Layout,
   type LengthUnit,
@@ -107,8 +108,6 @@ function block(paper: PdfPaper, { number, name, lines, check, notes }: Block): v
   paper.rule();
   paper.yMm += draw(paper.yMm, true) + 1.5;
 }
-
-const TURN_WORDS = { straight: 'straight on', left: 'turning left', right: 'turning right' } as const;
 
 /** Each track over fences as it is called out. */
 function callPages(paper: PdfPaper, { layout, tracks, unit }: SettingPdfInput): void {

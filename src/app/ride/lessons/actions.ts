@@ -5,14 +5,13 @@ import { findArena } from '@/data/queries/arenas';
 import { findLayout } from '@/data/queries/layouts';
 import { findLesson, saveLesson } from '@/data/queries/lessons';
 import { keepStanding } from '@/data/queries/standings';
-import { madeLayout } from '@/data/queries/layoutVersions';
 import { applyEdits, editsToStand, moveForGround, reckonItemTrack, type ItemTrack } from '@/core';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
-import { standingEdits, writeStanding } from '@/files/standing';
-import { findStanding } from '@/data/queries/standings';
+import { writeStanding } from '@/files/standing';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../../_server/attempt';
+import { settingSetup } from '../../_server/settingSetup';
 import { daysLater, instantOf } from '../../_server/yardTime';
 import { yardContext } from '../../_server/yardContext';
 
@@ -80,11 +79,11 @@ export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> 
   if (!asked.success) return refuse('A distance is changed by at most half a metre at a time.');
   const { layoutId, track: trackId, leg, byM } = asked.data;
   const { db, write, yard } = await yardContext();
-  const layout = await findLayout(db, yard.id, layoutId);
-  if (!layout) return refuse('This layout is not in the yard any more.');
-  const planned = await madeLayout(db, yard.id, layout);
-  const kept = await findStanding(db, yard.id, layoutId, layout.revision);
-  const stands = kept ? applyEdits(planned, standingEdits(kept.standing)) : planned;
+  const setup = await settingSetup(db, yard.id, layoutId);
+  if (!setup) return refuse('This layout is not in the yard any more.');
+  const { layout: planned, standing: kept } = setup;
+  const { revision } = setup.yardLayout;
+  const stands = kept?.layout ?? planned;
   const track = stands.tracks.find((one): one is ItemTrack => one.kind === 'items' && one.id === trackId);
   if (!track?.legs[leg]) return refuse('This distance is not in the layout any more.');
   const groundM = reckonItemTrack(stands, track).legs[leg]!.groundM + byM;
@@ -97,7 +96,7 @@ export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> 
   return attempt(async () => {
     const typed = { measureBy: 'walls' as const, measures: {}, legs: [{ track: trackId, leg, groundM }] };
     const standing = writeStanding(typed, editsToStand(planned, now.items), now.items);
-    await write(tx => keepStanding(tx, yard.id, { id: layoutId, revision: layout.revision }, standing, Date.now()));
+    await write(tx => keepStanding(tx, yard.id, { id: layoutId, revision }, standing, Date.now()));
     return { ok: true };
   });
 }

@@ -69,15 +69,6 @@ function cupsWords(more: number): string {
   return more > 0 ? `Bring ${more} more ${cups}.` : `Take ${-more} ${cups} back.`;
 }
 
-const KIND_WORDS: Record<Carry['kind'], [string, string]> = {
-  pole: ['pole', 'poles'],
-  stand: ['stand', 'stands'],
-  block: ['block', 'blocks'],
-  cone: ['cone', 'cones'],
-  filler: ['filler', 'fillers'],
-  marker: ['marker', 'markers'],
-};
-
 function Carries({ title, carries }: { title: string; carries: readonly Carry[] }) {
   const { format } = useLengths();
   if (carries.length === 0) return null;
@@ -97,7 +88,7 @@ function Carries({ title, carries }: { title: string; carries: readonly Carry[] 
           {carries.map(({ kind, sizeM, count, from, to, eachM }) => (
             <tr key={`${kind} ${sizeM} ${from} ${to}`}>
               <th scope="row">
-                {count} {KIND_WORDS[kind][count === 1 ? 0 : 1]}
+                {count} {count === 1 ? kind : `${kind}s`}
                 {sizeM !== null && `, ${format(sizeM)}`}
               </th>
               <td>{from ?? 'the store'}</td>

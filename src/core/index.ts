@@ -337,18 +337,23 @@ export {
   type FenceOutcome,
   type PassMark,
   type PassMarkKind,
-  type RideFault,
   type TappedMark,
 } from './record/passMark';
-export { isVoid } from './record/passJudged';
+export { isClean, isVoid, lineRidden, passFaults } from './record/passJudged';
 export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } from './lesson/lesson';
-export { repeatedFaults, type RepeatedFault } from './lesson/repeatedFault';
+export { repeatedFaults, type FaultAnswer, type RepeatedFault } from './lesson/repeatedFault';
+export { afterFailure, type AfterFailure } from './lesson/afterFailure';
+export { expectedWork } from './lesson/expectedWork';
+export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHere';
+export { USUAL_RULES, type YardRules } from './lesson/yardRules';
 export { stageGate, USUAL_GATE, type GateRule, type StageGate } from './lesson/stageGate';
 export {
+  NO_EARLIER_WORK,
   passWork,
-  USUAL_WORK_LIMITS,
   workCounts,
+  workOfPasses,
   workWarnings,
+  type EarlierWork,
   type PassWork,
   type WorkCounts,
   type WorkLimits,

@@ -10,7 +10,8 @@ const StopOnPaper = z.discriminatedUnion('when', [
   z.strictObject({ when: z.literal('first clear improvement') }),
 ]);
 
-const StageOnPaper = z.strictObject({
+/** One stage of a lesson as it is stored. */
+export const StageOnPaper = z.strictObject({
   id: RowId,
   name: Text(60).min(1, 'Give the stage a name.'),
   layoutId: RowId.nullable(),

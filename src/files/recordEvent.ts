@@ -5,7 +5,6 @@ import {
   HEAD_HEIGHTS,
   LANDINGS,
   LEADS,
-  RIDE_FAULTS,
   TAKE_OFFS,
   TRACK_GAITS,
   type PassMark,
@@ -21,6 +20,11 @@ const Direction = z.enum(['as-drawn', 'other-way']);
 const AtMs = z.number().int().min(0).max(8.64e15);
 
 export const MAX_NOTE_LENGTH = 500;
+/** A recorded track is kept with at most so many places. */
+export const MOST_PATH_POINTS = 400;
+
+const Metres = z.number().min(-50).max(250);
+const OnSand = z.strictObject({ xM: Metres, yM: Metres });
 
 const kind = <Kind extends string, Shape extends z.ZodRawShape>(name: Kind, shape: Shape) =>
   z.strictObject({ id: Id, kind: z.literal(name), ...shape });
@@ -36,15 +40,22 @@ export const MarkOnPaper = z.discriminatedUnion('kind', [
   kind('landing', { place: Place, where: z.enum(LANDINGS) }),
   kind('lead', { place: Place, lead: z.enum(LEADS) }),
   kind('aim', { place: Place, off: z.enum(['left', 'right']) }),
-  kind('fault', { place: Place.nullable(), fault: z.enum(RIDE_FAULTS) }),
+  kind('fault', { place: Place.nullable(), fault: z.string().trim().min(1).max(80) }),
   kind('depart', { how: z.enum(DEPARTS), trotSteps: z.number().int().min(0).max(99).nullable() }),
   kind('gait', { ridden: z.enum(TRACK_GAITS) }),
   kind('head', { height: z.enum(HEAD_HEIGHTS) }),
   kind('figure', { place: Place, point: z.enum(FIGURE_POINTS), kept: z.boolean() }),
   kind('quality', { value: z.number().int().min(1).max(5) }),
-  kind('spot', { at: z.strictObject({ xM: z.number().min(-5).max(205), yM: z.number().min(-5).max(205) }) }),
+  kind('spot', { at: OnSand }),
   kind('rider', { what: z.string().trim().min(1).max(80) }),
   kind('void', {}),
+  kind('line', { from: Place, to: Place }),
+  kind('track', {
+    path: z.array(OnSand).max(MOST_PATH_POINTS),
+    ridden: z.array(z.strictObject({ item: z.string().max(80), timeS: z.number().min(0) })).max(2000),
+    missed: z.array(z.string().max(80)).max(2000),
+    extra: z.array(z.string().max(80)).max(2000),
+  }),
 ]) satisfies z.ZodType<PassMark>;
 
 const Event = z.discriminatedUnion('type', [

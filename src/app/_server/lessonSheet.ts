@@ -4,6 +4,7 @@ import type { RoanDatabase } from '@/data/openDatabase';
 import { findArena } from '@/data/queries/arenas';
 import { lessonRecord, type Lesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
+import { yardRules } from '@/data/queries/settings';
 import { versionsRidden } from '@/data/queries/passes';
 import type { LessonSheet } from '@/files/pdf/lessonPdf';
 import { yardTime } from './yardTime';
@@ -15,6 +16,7 @@ export async function lessonSheet(
   lesson: Lesson,
 ): Promise<LessonSheet & { pairIds: string[] }> {
   const record = await lessonRecord(db, yard.id, lesson);
+  const { gate } = await yardRules(db, yard.id);
   const arena = await findArena(db, yard.id, lesson.arenaId);
   const layouts = await layoutsRidden(db, yard.id, record);
   const pairs = (await listPairs(db, yard.id)).filter(({ id }) => lesson.plan.pairIds.includes(id));
@@ -36,9 +38,9 @@ export async function lessonSheet(
         const layout = layouts.get(version);
         return layout ? passWork(layout) : null;
       };
-      const counts = workCounts(passes, work, [], lesson.startsAtMs, lastMs);
+      const counts = workCounts({ passes, workOf: work, breaksMs: [], startMs: lesson.startsAtMs, nowMs: lastMs });
       return {
-        ...{ horse: horseName, rider: riderName, summary: pairSummary(passes, stages) },
+        ...{ horse: horseName, rider: riderName, summary: pairSummary(passes, stages, gate) },
         work: `${counts.lowEfforts + counts.highEfforts} efforts, ${counts.highEfforts} of them at 0.9 m and over; ${counts.raisedPasses} passes over raised poles.`,
       };
     }),

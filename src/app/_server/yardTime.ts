@@ -31,3 +31,9 @@ export function daysLater(atMs: number, days: number, timeZone: string): number 
     .format(LOCAL);
   return instantOf(local, timeZone) ?? atMs;
 }
+
+/** The first instant of each of the last days, today last, and the end of today, by the yard's clock. */
+export function lastDays(atMs: number, days: number, timeZone: string): number[] {
+  const todayMs = instantOf(`${yardTime(atMs, timeZone, 'YYYY-MM-DD')}T00:00`, timeZone) ?? atMs;
+  return Array.from({ length: days + 1 }, (_, index) => daysLater(todayMs, index - days + 1, timeZone));
+}

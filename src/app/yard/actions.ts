@@ -6,6 +6,8 @@ import { findArena, saveArena, saveArenaMarks } from '@/data/queries/arenas';
 import { findHorse, saveHorse } from '@/data/queries/horses';
 import { saveKit } from '@/data/queries/kit';
 import { listPeople, savePerson } from '@/data/queries/people';
+import { saveYardRules } from '@/data/queries/settings';
+import { YardRulesOnPaper } from '@/files/yardRules';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { ArenaMarks } from '@/files/arenaMarks';
 import { arenaForm, horseForm, kitForm, pairForm, personForm, TYPED_STRIDES } from '@/files/yardForms';
@@ -39,6 +41,18 @@ export async function saveHorseAction(typed: unknown): Promise<FormOutcome> {
       saveHorse(tx, yard.id, { id, name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM }),
     );
     revalidatePath('/', 'layout');
+    return { ok: true };
+  });
+}
+
+/** Keeps the yard's own rules for lessons. */
+export async function saveRulesAction(typed: unknown): Promise<FormOutcome> {
+  const rules = YardRulesOnPaper.safeParse(typed);
+  if (!rules.success) return formFaults(rules.error);
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(tx => saveYardRules(tx, yard.id, rules.data));
+    revalidatePath('/yard/rules');
     return { ok: true };
   });
 }

@@ -28,6 +28,9 @@ export default async function YardPage() {
         sub="Who rides what, where, and with which stride."
         actions={
           <>
+            <LinkButton href="/yard/rules" variant="default">
+              How we teach
+            </LinkButton>
             <LinkButton href="/yard/stand-in" variant="default">
               Stand-in for a sensor
             </LinkButton>

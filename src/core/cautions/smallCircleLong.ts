@@ -1,5 +1,5 @@
-import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
 import type { LayoutEdit } from '../layout/layoutEdit';
+import { minutesOnSmallCircles } from '../layout/smallCircles';
 import type { Rein } from '../track/rein';
 import { figureTracks, itemTracks, type CautionContext, type CautionRule } from './cautionRule';
 import { ROUNDING } from './cautionLimits';
@@ -8,19 +8,10 @@ type OnCircles = { track: string; minutes: Record<Rein, number> };
 
 /** Minutes on small circles, by track and rein, all passes together. */
 function minutesOnCircles(context: CautionContext): OnCircles[] {
-  const figures = figureTracks(context).flatMap(({ plan, reckoned }) => {
-    const small = reckoned.measure?.smallCircleMinutes;
-    if (!small) return [];
-    return [{ track: plan.id, minutes: { left: small.left * plan.passes, right: small.right * plan.passes } }];
+  return [...figureTracks(context), ...itemTracks(context)].map(({ plan, reckoned }) => {
+    const one = minutesOnSmallCircles(plan, reckoned, context.limits.smallCircle.diameterM);
+    return { track: plan.id, minutes: { left: one.left * plan.passes, right: one.right * plan.passes } };
   });
-  const circlesBack = itemTracks(context).map(({ plan, reckoned }) => {
-    const minutes = { left: 0, right: 0 };
-    for (const [index, { circle }] of plan.legs.entries())
-      if (circle && circle.radiusM <= context.limits.smallCircle.diameterM / 2 + ROUNDING)
-        minutes[circle.rein] += (plan.passes * reckoned.legs[index]!.trackM) / gaitSpeedMPerMin(plan.gait);
-    return { track: plan.id, minutes };
-  });
-  return [...figures, ...circlesBack];
 }
 
 /** Too long on circles of 10 m and less, on one rein. */

@@ -94,42 +94,83 @@ test('the same fault three times here, with what to look at', () => {
 });
 
 describe('what a horse has done', () => {
-  const fence = (id: string, heightM: number) => ({ ...newItem('vertical', id, { xM: 5, yM: 5 }, 0), heightM });
-  const raised = newItem('raised pole', 'p', { xM: 5, yM: 9 }, 0);
+  const fence = (id: string, heightM: number, yM: number) => ({
+    ...newItem('vertical', id, { xM: 10, yM }, Math.PI / 2),
+    heightM,
+  });
+  const raised = newItem('raised pole', 'p', { xM: 10, yM: 30 }, Math.PI / 2);
   const track: ItemTrack = {
     ...{ kind: 'items', id: 't', gait: 'canter', course: null, passes: 1 },
-    through: ['a', 'b', 'p', 'a'].map(item => ({ item, reversed: false })),
-    legs: [DEFAULT_LEG, DEFAULT_LEG, DEFAULT_LEG],
+    through: ['a', 'b', 'p', 'p'].map(item => ({ item, reversed: false })),
+    legs: [DEFAULT_LEG, DEFAULT_LEG, { ...DEFAULT_LEG, circle: { rein: 'left', radiusM: 5 } }],
   };
-  const layout = { items: [fence('a', 0.8), fence('b', 0.9), raised], tracks: [track] } as unknown as Layout;
+  const layout: Layout = {
+    ...{ name: 'l', arena: { widthM: 20, lengthM: 60, letters: 'none' }, fall: null, school: 'whole-stride' },
+    ...{ items: [fence('a', 0.8, 10), fence('b', 0.9, 20), raised], tracks: [track], horses: [], kit: null },
+  };
+  /** Once round a 10 m circle at 235 m a minute (common practice, no source). */
+  const roundMin = (10 * Math.PI) / 235;
+  const work = passWork(layout);
+  const at = (minute: number, ...marks: TappedMark[]) => ({ ...pass('left', ...marks), riddenAtMs: minute * 60_000 });
+  const so = (passes: PassRecord[], breaksMs: number[] = []) =>
+    workCounts({ passes, workOf: () => work, breaksMs, startMs: 0, nowMs: 15 * 60_000 });
 
-  test('the work of one pass: a fence ridden twice is two efforts', () =>
-    expect(passWork(layout)).toEqual({ lowEfforts: 2, highEfforts: 1, raised: true, smallCircleMin: 0 }));
-
-  test('added up, without what was given up; the clock runs from the first pass since it walked', () => {
-    const at = (minute: number, ...marks: TappedMark[]) => ({ ...pass('left', ...marks), riddenAtMs: minute * 60_000 });
-    const passes = [at(1), at(3, VOID), at(4), at(12)];
-    const work = passWork(layout);
-    const counts = workCounts(passes, () => work, [10 * 60_000], 0, 15 * 60_000);
-    expect(counts).toMatchObject({ lowEfforts: 6, highEfforts: 3, raisedPasses: 3 });
-    expect(counts.sinceBreakMin).toBeCloseTo(3, 9);
-    expect(workCounts(passes, () => work, [], 0, 15 * 60_000).sinceBreakMin).toBeCloseTo(14, 9);
-    expect(workCounts([], () => work, [], 0, 15 * 60_000).sinceBreakMin).toBe(0);
+  test('the work of one pass, a circle of 10 m among it', () => {
+    expect(work).toMatchObject({ lowEfforts: 1, highEfforts: 1, raised: true });
+    expect(work.stops).toEqual(['low effort', 'high effort', 'raised', 'raised']);
+    expect(work.smallCircleMin.left).toBeCloseTo(roundMin, 6);
+    expect(work.smallCircleMin.right).toBe(0);
   });
 
-  // Common practice, no source: 60 low efforts or 30 at 0.9 m and over in a day, a walk every ten minutes.
+  test('added up, without what was given up; the clock runs from the first pass since it walked', () => {
+    const passes = [at(1), at(3, VOID), at(4), at(12)];
+    const counts = so(passes, [10 * 60_000]);
+    expect(counts).toMatchObject({ lowEfforts: 3, highEfforts: 3, raisedPasses: 3, jumpingDays: 1 });
+    expect(counts.smallCircleMin.left).toBeCloseTo(3 * roundMin, 6);
+    expect(counts.sinceBreakMin).toBeCloseTo(3, 9);
+    expect(so(passes).sinceBreakMin).toBeCloseTo(14, 9);
+    expect(so([]).sinceBreakMin).toBe(0);
+    expect(so([]).jumpingDays).toBe(0);
+  });
+
+  test('only a line of it ridden is the work of that line; the other way round a left circle is a right one', () => {
+    const line = { kind: 'line', from: 2, to: 3 } as const;
+    expect(so([at(1, line)])).toMatchObject({
+      ...{ lowEfforts: 0, highEfforts: 1, raisedPasses: 1 },
+      smallCircleMin: { left: 0, right: 0 },
+    });
+    const counts = so([{ ...at(1), direction: 'other-way' }]);
+    expect(counts.smallCircleMin.left).toBe(0);
+    expect(counts.smallCircleMin.right).toBeCloseTo(roundMin, 6);
+  });
+
+  test('earlier lessons of the day count', () => {
+    const earlier = {
+      ...{ lowEfforts: 20, highEfforts: 5, raisedPasses: 2, otherJumpingDays: 2 },
+      smallCircleMin: { left: 1, right: 2 },
+    };
+    const counts = workCounts({ passes: [at(1)], workOf: () => work, breaksMs: [], startMs: 0, nowMs: 0, earlier });
+    expect(counts).toMatchObject({ lowEfforts: 21, highEfforts: 6, raisedPasses: 3, jumpingDays: 3 });
+    expect(counts.smallCircleMin.right).toBe(2);
+  });
+
+  const CALM = {
+    ...{ lowEfforts: 0, highEfforts: 0, raisedPasses: 0, sinceBreakMin: 9.9, jumpingDays: 2 },
+    smallCircleMin: { left: 2.9, right: 0 },
+  };
+  // Common practice, no source: 60 low efforts or 30 at 0.9 m and over in a day, two jumping days a week, three minutes on
+  // circles of 10 m a rein, a walk every ten minutes.
   test.each([
     [{ lowEfforts: 59, highEfforts: 0 }, 0],
     [{ lowEfforts: 60, highEfforts: 0 }, 1],
     [{ lowEfforts: 0, highEfforts: 30 }, 1],
     [{ lowEfforts: 40, highEfforts: 30 }, 2],
-  ])('%j: %i warnings', (efforts, warnings) =>
-    expect(workWarnings({ ...efforts, raisedPasses: 0, smallCircleMin: 0, sinceBreakMin: 9.9 })).toHaveLength(warnings),
-  );
+    [{ jumpingDays: 3 }, 1],
+    [{ smallCircleMin: { left: 3, right: 3.5 } }, 2],
+    [{ sinceBreakMin: 10 }, 1],
+  ])('%j: %i warnings', (counts, warnings) => expect(workWarnings({ ...CALM, ...counts }, 10)).toHaveLength(warnings));
   test('ten minutes without walking', () =>
-    expect(
-      workWarnings({ lowEfforts: 0, highEfforts: 0, raisedPasses: 0, smallCircleMin: 0, sinceBreakMin: 10 }),
-    ).toEqual(['10 minutes without a walk break.']));
+    expect(workWarnings({ ...CALM, sinceBreakMin: 10 }, 10)).toEqual(['10 minutes without a walk break.']));
 });
 
 test('breaks and the reading of the cautions are recorded once each, and breaks can be taken back', () => {

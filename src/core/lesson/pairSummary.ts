@@ -3,7 +3,7 @@ import { standingMarks } from '../record/passMark';
 import { isVoid, passFaults } from '../record/passJudged';
 import type { PassRecord } from '../record/passRecord';
 import { repeatedFaults } from './repeatedFault';
-import { stageGate } from './stageGate';
+import { stageGate, type GateRule } from './stageGate';
 
 /** What is needed of a stage to tell how it was ridden. */
 export type ToldStage = { name: string; asked: readonly (number | null)[]; nameOf: (place: number) => string };
@@ -25,7 +25,7 @@ export type PairSummary = { stages: StageSummary[]; next: string[] };
  * try about faults that came back.
  * @param passes - of one pair, oldest first
  */
-export function pairSummary(passes: readonly PassRecord[], stages: readonly ToldStage[]): PairSummary {
+export function pairSummary(passes: readonly PassRecord[], stages: readonly ToldStage[], rule?: GateRule): PairSummary {
   const ridden = stages.flatMap(stage => {
     const own = passes.filter(pass => pass.stage === stage.name);
     return own.length === 0 ? [] : [{ stage, own }];
@@ -34,7 +34,7 @@ export function pairSummary(passes: readonly PassRecord[], stages: readonly Told
   const following = last ? stages[stages.indexOf(last.stage) + 1] : stages[0];
   return {
     stages: ridden.map(({ stage, own }) => stageSummary(stage, own)),
-    next: last ? whatNext(last, following ?? null) : [],
+    next: last ? whatNext(last, following ?? null, rule) : [],
   };
 }
 
@@ -55,8 +55,9 @@ function stageSummary({ name, asked, nameOf }: ToldStage, passes: readonly PassR
 function whatNext(
   { stage, own }: { stage: ToldStage; own: readonly PassRecord[] },
   following: ToldStage | null,
+  rule: GateRule | undefined,
 ): string[] {
-  const gate = stageGate(own, undefined, stage.asked);
+  const gate = stageGate(own, rule, stage.asked);
   const goOn = gate.ready ? (following ? `On to “${following.name}”. ` : 'This exercise is done. ') : '';
   return [
     `${goOn}${gate.reason}`,

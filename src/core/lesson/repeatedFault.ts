@@ -1,45 +1,96 @@
-import { isVoid, passFaults } from '../record/passJudged';
+import { isVoid, passFaults, type PassFault } from '../record/passJudged';
+import { standingMarks } from '../record/passMark';
 import type { PassRecord } from '../record/passRecord';
 
+/** What can be done about a fault with one tap. Legs count from 0, places from 1. */
+export type FaultAnswer =
+  | { kind: 'distance'; leg: number; byM: number }
+  | { kind: 'stage down' }
+  | { kind: 'only this line'; from: number; to: number };
+
 /** The same fault at the same place again and again, and what to look at (common practice, no source). */
-export type RepeatedFault = { what: string; place: number | null; times: number; suggestion: string };
+export type RepeatedFault = {
+  what: string;
+  place: number | null;
+  times: number;
+  suggestion: string;
+  answers: FaultAnswer[];
+};
 
 /** Common practice, no source: the third time it is a question about the distance, the line, the footing or the rider. */
 const TIMES = 3;
 
-/** What to try, by what goes wrong. Distances are changed by a little only, and one thing at a time. */
-function suggestionFor(what: string): string {
-  switch (what) {
-    case 'deep take-off':
-    case 'strides left out':
-      return 'The distance rides short here: open it by 10 cm, or ask for one stride more.';
-    case 'long take-off':
-    case 'strides added':
-      return 'The distance rides long here: close it by 10 cm, or ask for one stride fewer.';
-    case 'hit':
-    case 'down':
-      return 'Lower this one, or lay it as a pole, and leave the rest.';
-    case 'refusal':
-      return 'A stage down for this one; let the horse stand and look, and look at the footing before it.';
-    case 'run-out left':
-    case 'run-out right':
-    case 'aim off to the left':
-    case 'aim off to the right':
-      return 'Look at the line: a guide rail on that side, a straighter way to it, or a mark to ride at.';
-    case 'drift left':
-    case 'drift right':
-      return 'Guide rails as a V on the fence, or tunnel poles behind it.';
-    case 'break of gait':
-    case 'ran into it':
-    case 'wrong lead':
-      return 'Stop, back up and start again from a circle; a gait down until it is calm.';
-    case 'spooked':
-      return 'Look at what stands there: lead past it, or ride it away from home first.';
-    case 'rush':
-      return 'Close the gaps a little, walk between passes, and ride it away from home.';
-    default:
-      return 'Look at the distance, the line, the footing, and the rider, in that order.';
-  }
+/** Distances are changed by a little only: never by more than this at once, metres (common practice, no source). */
+const CHANGE_M = 0.1;
+
+/** A landing pole lies about this far behind a fence, metres (common practice, no source). */
+const LANDING_POLE_M = 3;
+
+type Advice = { words: string; answers?: (place: number | null) => FaultAnswer[] };
+
+const change = (byM: number, legOf: (place: number) => number) => (place: number | null) =>
+  place === null || legOf(place) < 0 ? [] : [{ kind: 'distance' as const, leg: legOf(place), byM }];
+/** Strides are marked on a leg; a take-off at the fence that the leg leads to. */
+const ofLeg = (place: number) => place - 1;
+const before = (place: number) => place - 2;
+const stageDown = (): FaultAnswer[] => [{ kind: 'stage down' }];
+const lineTo = (place: number | null): FaultAnswer[] =>
+  place === null || place < 2 ? [] : [{ kind: 'only this line', from: place - 1, to: place }];
+
+/** What to try, by what goes wrong. One thing at a time. */
+const ADVICE: Record<string, Advice> = {
+  'deep take-off': {
+    words: 'The distance rides short here: open it by 10 cm, or ride a shorter canter to it.',
+    answers: change(CHANGE_M, before),
+  },
+  'strides left out': {
+    words: 'The distance rides short here: open it by 10 cm, or ask for one stride fewer.',
+    answers: change(CHANGE_M, ofLeg),
+  },
+  'long take-off': {
+    words: 'The distance rides long here: close it by 10 cm, or ride a stronger canter to it.',
+    answers: change(-CHANGE_M, before),
+  },
+  'strides added': {
+    words: 'The distance rides long here: close it by 10 cm, or ask for one stride more.',
+    answers: change(-CHANGE_M, ofLeg),
+  },
+  hit: { words: 'Lower this one, or lay it as a pole, and leave the rest.', answers: lineTo },
+  down: { words: 'Lower this one, or lay it as a pole, and leave the rest.', answers: lineTo },
+  'landed close': {
+    words: `Lay a landing pole ${LANDING_POLE_M} m behind it, and roll it out a little each pass.`,
+    answers: lineTo,
+  },
+  refusal: {
+    words: 'A stage down for this one; let the horse stand and look, and look at the footing before it.',
+    answers: place => [...stageDown(), ...lineTo(place)],
+  },
+  'break of gait': {
+    words: 'Stop, back up and start again from a circle; a gait down until it is calm.',
+    answers: stageDown,
+  },
+  spooked: { words: 'Look at what stands there: lead past it, or ride it away from home first.' },
+  rush: { words: 'Close the gaps a little, walk between passes, and ride it away from home.' },
+};
+ADVICE['ran into it'] = ADVICE['wrong lead'] = ADVICE['break of gait']!;
+for (const side of ['left', 'right']) {
+  ADVICE[`run-out ${side}`] = ADVICE[`aim off to the ${side}`] = {
+    words: `Look at the line: a guide rail on the ${side}, a straighter way to it, or a mark to ride at.`,
+    answers: lineTo,
+  };
+  ADVICE[`drift ${side}`] = {
+    words: 'Guide rails as a V on the fence, or tunnel poles behind it.',
+    answers: lineTo,
+  };
+}
+const NO_ADVICE: Advice = { words: 'Look at the distance, the line, the footing, and the rider, in that order.' };
+
+/** What went wrong in a pass, and a landing that was close: no fault, but worth a pole when it comes back. */
+function troubles(pass: Pick<PassRecord, 'marks'>, asked: readonly (number | null)[]): PassFault[] {
+  const close = standingMarks(pass.marks).flatMap(mark =>
+    mark.kind === 'landing' && mark.where === 'close' ? [{ what: 'landed close', place: mark.place }] : [],
+  );
+  return [...passFaults(pass, asked), ...close];
 }
 
 /**
@@ -50,14 +101,17 @@ export function repeatedFaults(
   passes: readonly Pick<PassRecord, 'marks'>[],
   asked: readonly (number | null)[] = [],
 ): RepeatedFault[] {
-  const counts = new Map<string, { what: string; place: number | null; times: number }>();
+  const counts = new Map<string, PassFault & { times: number }>();
   for (const pass of passes) {
     if (isVoid(pass)) continue;
-    const once = new Map(passFaults(pass, asked).map(fault => [`${fault.what} ${fault.place}`, fault]));
+    const once = new Map(troubles(pass, asked).map(fault => [`${fault.what} ${fault.place}`, fault]));
     for (const [key, fault] of once) counts.set(key, { ...fault, times: (counts.get(key)?.times ?? 0) + 1 });
   }
   return [...counts.values()]
     .filter(({ times }) => times >= TIMES)
     .sort((a, b) => b.times - a.times)
-    .map(fault => ({ ...fault, suggestion: suggestionFor(fault.what) }));
+    .map(fault => {
+      const { words, answers } = ADVICE[fault.what] ?? NO_ADVICE;
+      return { ...fault, suggestion: words, answers: answers?.(fault.place) ?? [] };
+    });
 }

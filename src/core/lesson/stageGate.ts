@@ -1,4 +1,4 @@
-import { isClean, isVoid, passFaults } from '../record/passJudged';
+import { isClean, isVoid, lineRidden, passFaults } from '../record/passJudged';
 import type { PassRecord } from '../record/passRecord';
 import type { Rein } from '../track/rein';
 
@@ -12,8 +12,8 @@ export type StageGate = { ready: boolean; reason: string };
 type Ridden = Pick<PassRecord, 'rein' | 'marks'>;
 
 /**
- * Whether a pair has earned the next stage: the last passes on each rein were clean. Passes given up before the line do
- * not count either way.
+ * Whether a pair has earned the next stage: the last passes on each rein were clean. Passes given up before the line,
+ * and those over one line only, do not count either way.
  * @param passes - of one pair at one stage, oldest first
  * @param asked - the count asked of each leg; null where none was
  */
@@ -22,7 +22,7 @@ export function stageGate(
   rule: GateRule = USUAL_GATE,
   asked: readonly (number | null)[] = [],
 ): StageGate {
-  const counted = passes.filter(pass => !isVoid(pass));
+  const counted = passes.filter(pass => !isVoid(pass) && lineRidden(pass) === null);
   const reins: Rein[] = rule.bothReins ? ['left', 'right'] : reinsOf(counted);
   const open = reins.flatMap(rein => {
     const last = counted.filter(pass => pass.rein === rein).slice(-rule.cleanEachRein);

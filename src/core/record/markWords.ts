@@ -53,6 +53,10 @@ export function markWords(mark: TappedMark, nameOf: (place: number) => string = 
       return `rider: ${mark.what}`;
     case 'void':
       return 'does not count';
+    case 'line':
+      return `only from ${nameOf(mark.from)} to ${nameOf(mark.to)}`;
+    case 'track':
+      return mark.missed.length === 0 ? 'track recorded' : `track recorded, without ${mark.missed.join(', ')}`;
     default:
       return assertNever(mark);
   }

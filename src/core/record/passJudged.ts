@@ -10,6 +10,12 @@ export function isVoid({ marks }: Pick<PassRecord, 'marks'>): boolean {
   return marks.some(({ kind }) => kind === 'void');
 }
 
+/** The line that was ridden where it was not the whole track: places from 1; null for all of it. */
+export function lineRidden({ marks }: { marks: readonly PassMark[] }): { from: number; to: number } | null {
+  const line = marks.findLast(mark => mark.kind === 'line');
+  return line ? { from: line.from, to: line.to } : null;
+}
+
 /**
  * What went wrong in a pass. A rub is no fault: it may make the next jump better. Strides are one only where another
  * count was asked.
@@ -54,6 +60,8 @@ function faultOf(mark: PassMark, asked: readonly (number | null)[]): string | nu
     case 'spot':
     case 'rider':
     case 'void':
+    case 'line':
+    case 'track':
       return null;
     default:
       return assertNever(mark);

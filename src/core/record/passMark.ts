@@ -13,19 +13,18 @@ export const DEPARTS = ['right', 'wrong lead', 'ran into it'] as const;
 export const HEAD_HEIGHTS = ['low', 'as wanted', 'high'] as const;
 export const FIGURE_POINTS = ['shape', 'bend', 'rhythm'] as const;
 
-/** What can go wrong between fences or in a figure. */
-export const RIDE_FAULTS = ['break of gait', 'drift left', 'drift right', 'rush', 'spooked'] as const;
-export type RideFault = (typeof RIDE_FAULTS)[number];
+/** What can go wrong between fences or in a figure; a yard may have words of its own beside these. */
+export const RIDE_FAULTS: readonly string[] = ['break of gait', 'drift left', 'drift right', 'rush', 'spooked'];
 
 /** What is watched in the rider (common practice, no source); a yard may have words of its own. */
-export const RIDER_MARKS = [
+export const RIDER_MARKS: readonly string[] = [
   'upper body ahead',
   'leg back',
   'eyes late',
   'inside rein too strong',
   'hands',
   'release',
-] as const;
+];
 
 /**
  * One thing noted in a pass. `place` counts from 1: the gap of a footfall (null: the row as a whole), the leg of strides,
@@ -41,7 +40,7 @@ export type PassMark = { id: string } & (
   | { kind: 'landing'; place: number; where: (typeof LANDINGS)[number] }
   | { kind: 'lead'; place: number; lead: (typeof LEADS)[number] }
   | { kind: 'aim'; place: number; off: 'left' | 'right' }
-  | { kind: 'fault'; place: number | null; fault: RideFault }
+  | { kind: 'fault'; place: number | null; fault: string }
   | { kind: 'depart'; how: (typeof DEPARTS)[number]; trotSteps: number | null }
   | { kind: 'gait'; ridden: TrackGait }
   | { kind: 'head'; height: (typeof HEAD_HEIGHTS)[number] }
@@ -51,6 +50,10 @@ export type PassMark = { id: string } & (
   | { kind: 'rider'; what: string }
   /** The pass does not count: it was given up before the line. */
   | { kind: 'void' }
+  /** Only a line of the track was ridden, from one place to another. */
+  | { kind: 'line'; from: number; to: number }
+  /** Where the pair went, as a receiver had it: places on the sand in order, thinned, and what it was laid over. */
+  | { kind: 'track'; path: PointM[]; ridden: { item: string; timeS: number }[]; missed: string[]; extra: string[] }
 );
 
 export type PassMarkKind = PassMark['kind'];

@@ -1,4 +1,12 @@
-import { exerciseGround, passWork, resolvePlan, stageLayout, type LessonStage, type PassWork } from '@/core';
+import {
+  exerciseGround,
+  passWork,
+  resolvePlan,
+  stageLayout,
+  USUAL_STAGE_MIN,
+  type LessonStage,
+  type PassWork,
+} from '@/core';
 import type { RoanDatabase } from '../openDatabase';
 import { listHorses } from './horses';
 import type { Layout } from './layouts';
@@ -6,9 +14,6 @@ import { planGround } from './planGround';
 
 /** A stage that a layout offers to a lesson, before it has an id of its own there, and what one pass of it is. */
 export type OfferedStage = Omit<LessonStage, 'id'> & { work: PassWork };
-
-/** Common practice, no source: minutes for a stage, until somebody says otherwise. */
-const USUAL_MINUTES = 10;
 
 /** The stages of a layout: those of its exercises, or the layout as it is planned. */
 export async function layoutStages(
@@ -23,7 +28,15 @@ export async function layoutStages(
       const { name, focus, seat } = at;
       const work = passWork(stageLayout(layout.name, laid, exerciseGround(layout.plan, placed, ground), at));
       return {
-        ...{ work, name, focus, seat, layoutId: layout.id, exercise: { id: placed.id, stage }, minutes: USUAL_MINUTES },
+        ...{
+          work,
+          name,
+          focus,
+          seat,
+          layoutId: layout.id,
+          exercise: { id: placed.id, stage },
+          minutes: USUAL_STAGE_MIN,
+        },
         ...{ eachRein: guidance.repetitions.eachRein, policy: guidance.failure, stop: guidance.repetitions.stop },
       };
     }),
@@ -32,7 +45,12 @@ export async function layoutStages(
   return [
     {
       ...{ name: 'as planned', focus: '', seat: 'half-seat', layoutId: layout.id, exercise: null, eachRein: 2 },
-      ...{ work: passWork(made), minutes: USUAL_MINUTES, policy: 'same question again', stop: { when: 'repetitions' } },
+      ...{
+        work: passWork(made),
+        minutes: USUAL_STAGE_MIN,
+        policy: 'same question again',
+        stop: { when: 'repetitions' },
+      },
     },
   ];
 }

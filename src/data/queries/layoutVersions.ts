@@ -9,6 +9,8 @@ import {
   type Arena,
   type Layout as CoreLayout,
   type Plan,
+  type PlanGround,
+  type ResolvedPlan,
 } from '@/core';
 import { readLayout, writeLayout } from '@/files/layoutFile';
 import { writePlan } from '@/files/planDocument';
@@ -76,43 +78,49 @@ export async function keepVersion(
   return keepMade(tx, yardId, layout, await make(tx, yardId, layout), reason);
 }
 
+type StageOfLayout = { id: string; stage: number } | null;
+
 /**
- * Keeps a layout at one stage of an exercise in it, as it really stands: what is ridden in a lesson. The same state is
- * kept once.
+ * Keeps a layout at stages of the exercises in it (null: as it is planned), as it really stands: what is ridden in a
+ * lesson. The same state is kept once. Returns the ids of the versions, in order.
  */
-export async function keepStage(
+export async function keepStages(
   tx: Transaction,
   yardId: string,
   layout: Layout,
-  exercise: { id: string; stage: number } | null,
-): Promise<string> {
-  const made = exercise ? await stageOf(tx, yardId, layout, exercise) : await standingLayout(tx, yardId, layout);
-  return keepMade(tx, yardId, layout, made, 'ridden');
+  stages: readonly StageOfLayout[],
+): Promise<string[]> {
+  const horses = await listHorses(tx, yardId);
+  const ground = planGround(layout.name, layout.arena, horses, kitCounts(await listKit(tx, yardId)));
+  const resolved = resolvePlan(layout.plan, ground);
+  const found = await findStanding(tx, yardId, layout.id, layout.revision);
+  const edits = found ? standingEdits(found.standing) : [];
+  const ids: string[] = [];
+  for (const stage of stages) {
+    const made = applyEdits(madeAtStage(layout, resolved, ground, stage), edits);
+    ids.push(await keepMade(tx, yardId, layout, made, 'ridden'));
+  }
+  return ids;
 }
 
 /** What a plan comes to at a stage: the exercise as it is built then, everything else as it lies. */
-async function stageOf(
-  db: Pick<RoanDatabase, 'select'>,
-  yardId: string,
-  layout: Layout,
-  { id, stage }: { id: string; stage: number },
-): Promise<CoreLayout> {
-  const horses = await listHorses(db, yardId);
-  const ground = planGround(layout.name, layout.arena, horses, kitCounts(await listKit(db, yardId)));
-  const resolved = resolvePlan(layout.plan, ground);
-  const exercise = resolved.exercises.find(({ placed }) => placed.id === id);
-  const at = exercise?.laid.stages[stage];
-  if (!exercise || !at) return standingLayout(db, yardId, layout);
-  const built = stageLayout(layout.name, exercise.laid, exerciseGround(layout.plan, exercise.placed, ground), at);
+function madeAtStage(
+  { name, plan }: Layout,
+  { exercises, layout }: ResolvedPlan,
+  ground: PlanGround,
+  stage: StageOfLayout,
+): CoreLayout {
+  const exercise = exercises.find(({ placed }) => placed.id === stage?.id);
+  const at = stage && exercise?.laid.stages[stage.stage];
+  if (!exercise || !at) return layout;
+  const built = stageLayout(name, exercise.laid, exerciseGround(plan, exercise.placed, ground), at);
   const own = new Set(exercise.laid.items.map(item => item.id));
   const ownTracks = new Set(exercise.laid.tracks.map(track => track.id));
-  const made: CoreLayout = {
-    ...resolved.layout,
-    items: [...built.items, ...resolved.layout.items.filter(item => !own.has(item.id))],
-    tracks: [...built.tracks, ...resolved.layout.tracks.filter(track => !ownTracks.has(track.id))],
+  return {
+    ...layout,
+    items: [...built.items, ...layout.items.filter(item => !own.has(item.id))],
+    tracks: [...built.tracks, ...layout.tracks.filter(track => !ownTracks.has(track.id))],
   };
-  const found = await findStanding(db, yardId, layout.id, layout.revision);
-  return found ? applyEdits(made, standingEdits(found.standing)) : made;
 }
 
 async function keepMade(

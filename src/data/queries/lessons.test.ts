@@ -3,7 +3,7 @@ import type { RecordEvent } from '@/core';
 import { RecordBatch } from '@/files/recordEvent';
 import { findLayout, saveLayout } from './layouts';
 import { layoutStages } from './layoutStages';
-import { findVersion, keepStage } from './layoutVersions';
+import { findVersion, keepStages } from './layoutVersions';
 import { findLesson, lessonRecord, listLessons, saveLesson } from './lessons';
 import { listPairs } from './pairs';
 import { recordBatch, RecordRefused } from './passes';
@@ -18,9 +18,9 @@ async function withLesson(
     const { db, write } = yard.database;
     const lesson = (await listLessons(db, yard.yardId)).find(({ name }) => name === 'The bend, built up')!;
     const layout = (await findLayout(db, yard.yardId, yard.layoutId))!;
-    const versionId = await write(tx => keepStage(tx, yard.yardId, layout, lesson.plan.stages[0]!.exercise));
+    const [versionId] = await write(tx => keepStages(tx, yard.yardId, layout, [lesson.plan.stages[0]!.exercise]));
     const pairId = lesson.plan.pairIds[0]!;
-    await test({ ...yard, lessonId: lesson.id, pairId, versionId });
+    await test({ ...yard, lessonId: lesson.id, pairId, versionId: versionId! });
   });
 }
 
@@ -41,16 +41,16 @@ test('the stages of a layout are those of its exercise, each kept as it is built
     const layout = (await findLayout(db, yardId, layoutId))!;
     const stages = await layoutStages(db, yardId, layout);
     expect(stages.map(({ work }) => work.lowEfforts > 0)).toEqual([false, true, true, true]);
-    const versions = [];
-    for (const { exercise } of stages) versions.push(await write(tx => keepStage(tx, yardId, layout, exercise)));
+    const exercises = stages.map(({ exercise }) => exercise);
+    const versions = await write(tx => keepStages(tx, yardId, layout, exercises));
     expect(new Set(versions).size).toBe(4);
-    expect(await write(tx => keepStage(tx, yardId, layout, stages[0]!.exercise))).toBe(versions[0]);
+    expect(await write(tx => keepStages(tx, yardId, layout, exercises))).toEqual(versions);
     const kinds = async (id: string) => (await findVersion(db, yardId, id))!.layout.items.map(({ kind }) => kind);
     expect(new Set(await kinds(versions[0]!))).toEqual(new Set(['pole']));
     expect(await kinds(versions[3]!)).toContain('fence');
     // A stage that the exercise does not have any more is the layout as it is planned.
-    const gone = await write(tx => keepStage(tx, yardId, layout, { id: 'nothing', stage: 7 }));
-    expect(await kinds(gone)).toContain('fence');
+    const [gone] = await write(tx => keepStages(tx, yardId, layout, [{ id: 'nothing', stage: 7 }]));
+    expect(await kinds(gone!)).toContain('fence');
   });
 });
 
@@ -64,7 +64,9 @@ test('a changed plan is another version; a lesson keeps its record when its plan
     await write(tx => saveLayout(tx, yardId, change, NOW_MS));
     const renamed = (await findLayout(db, yardId, layoutId))!;
     const planned = (await findLesson(db, yardId, lessonId))!;
-    expect(await write(tx => keepStage(tx, yardId, renamed, planned.plan.stages[0]!.exercise))).not.toBe(versionId);
+    expect(await write(tx => keepStages(tx, yardId, renamed, [planned.plan.stages[0]!.exercise]))).not.toEqual([
+      versionId,
+    ]);
     const { id, arenaId, plan } = planned;
     await write(tx =>
       saveLesson(tx, yardId, { id, name: 'New', arenaId, startsAtMs: NOW_MS, plan: { ...plan, stages: [] } }),

@@ -29,7 +29,7 @@ export async function listPasses(
       layoutVersionId === undefined ? undefined : eq(passes.layoutVersionId, layoutVersionId),
     ),
   );
-  return withMarks(db, rows);
+  return passesWithMarks(db, rows);
 }
 
 /** The passes of a lesson that were not taken back, oldest first. */
@@ -38,7 +38,7 @@ export async function passesOfLesson(
   yardId: string,
   lessonId: string,
 ): Promise<PassRecord[]> {
-  return withMarks(db, await livePasses(db, and(eq(passes.yardId, yardId), eq(passes.lessonId, lessonId))));
+  return passesWithMarks(db, await livePasses(db, and(eq(passes.yardId, yardId), eq(passes.lessonId, lessonId))));
 }
 
 function livePasses(db: Pick<RoanDatabase, 'select'>, which: SQL | undefined) {
@@ -49,7 +49,8 @@ function livePasses(db: Pick<RoanDatabase, 'select'>, which: SQL | undefined) {
     .orderBy(asc(passes.riddenAt), sql`rowid`);
 }
 
-async function withMarks(
+/** Passes with what was marked in them, in the order of the rows. */
+export async function passesWithMarks(
   db: Pick<RoanDatabase, 'select'>,
   rows: (typeof passes.$inferSelect)[],
 ): Promise<PassRecord[]> {
@@ -64,13 +65,19 @@ async function withMarks(
   }));
 }
 
+/** A statement takes a limited number of values. */
+const MOST_IDS = 5000;
+
 async function liveMarks(db: Pick<RoanDatabase, 'select'>, passIds: string[]): Promise<Map<string, PassMark[]>> {
-  if (passIds.length === 0) return new Map();
-  const rows = await db
-    .select()
-    .from(marks)
-    .where(and(inArray(marks.passId, passIds), isNull(marks.undoneAt)))
-    .orderBy(asc(marks.markedAt), sql`rowid`);
+  const rows: (typeof marks.$inferSelect)[] = [];
+  for (let first = 0; first < passIds.length; first += MOST_IDS)
+    rows.push(
+      ...(await db
+        .select()
+        .from(marks)
+        .where(and(inArray(marks.passId, passIds.slice(first, first + MOST_IDS)), isNull(marks.undoneAt)))
+        .orderBy(asc(marks.markedAt), sql`rowid`)),
+    );
   return collect(rows);
 }
 
@@ -242,6 +249,8 @@ async function placesOf(tx: Transaction, { yardId, placesOf: known }: Recording,
 
 /** Marks of a place must name one that the track has; figures are counted by themselves. */
 function refusePlace(mark: PassMark, places: number): void {
+  if (mark.kind === 'line' && !(mark.from < mark.to && mark.to <= places))
+    throw new RecordRefused(`The track goes over ${places}: there is no line from ${mark.from} to ${mark.to}.`);
   if (!('place' in mark) || mark.place === null || mark.kind === 'figure') return;
   const isGap = mark.kind === 'footfall' || mark.kind === 'strides';
   // A fault may be of the flat, where nothing is ridden over.

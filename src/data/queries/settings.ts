@@ -1,4 +1,5 @@
-import { LENGTH_UNITS, type LengthUnit } from '@/core';
+import { LENGTH_UNITS, type LengthUnit, type YardRules } from '@/core';
+import { readYardRules } from '@/files/yardRules';
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import type { RoanDatabase } from '../openDatabase';
@@ -7,18 +8,37 @@ import type { Transaction } from '../writeQueue';
 
 const ReadingUnit = z.enum(LENGTH_UNITS).catch('m');
 
+type Reader = Pick<RoanDatabase, 'select'>;
+
 /** The unit this yard reads lengths in; metres until somebody chooses. */
-export async function lengthUnit(db: RoanDatabase, yardId: string): Promise<LengthUnit> {
-  const [row] = await db
-    .select({ value: settings.value })
-    .from(settings)
-    .where(and(eq(settings.yardId, yardId), eq(settings.key, 'lengthUnit')));
-  return ReadingUnit.parse(row?.value);
+export async function lengthUnit(db: Reader, yardId: string): Promise<LengthUnit> {
+  return ReadingUnit.parse(await setting(db, yardId, 'lengthUnit'));
 }
 
 export async function saveLengthUnit(tx: Transaction, yardId: string, unit: LengthUnit): Promise<void> {
+  await saveSetting(tx, yardId, 'lengthUnit', unit);
+}
+
+/** How this yard teaches; the usual way until somebody says otherwise. */
+export async function yardRules(db: Reader, yardId: string): Promise<YardRules> {
+  return readYardRules(await setting(db, yardId, 'rules'));
+}
+
+export async function saveYardRules(tx: Transaction, yardId: string, rules: YardRules): Promise<void> {
+  await saveSetting(tx, yardId, 'rules', rules);
+}
+
+async function setting(db: Reader, yardId: string, key: string): Promise<unknown> {
+  const [row] = await db
+    .select({ value: settings.value })
+    .from(settings)
+    .where(and(eq(settings.yardId, yardId), eq(settings.key, key)));
+  return row?.value;
+}
+
+async function saveSetting(tx: Transaction, yardId: string, key: string, value: unknown): Promise<void> {
   await tx
     .insert(settings)
-    .values({ yardId, key: 'lengthUnit', value: unit })
-    .onConflictDoUpdate({ target: [settings.yardId, settings.key], set: { value: unit } });
+    .values({ yardId, key, value })
+    .onConflictDoUpdate({ target: [settings.yardId, settings.key], set: { value } });
 }

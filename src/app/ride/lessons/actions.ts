@@ -1,6 +1,7 @@
 'use server';
 
-import { lessonFromPaper, LessonForm } from '@/files/lessonPaper';
+import { lessonFromPaper, LessonForm, StageOnPaper } from '@/files/lessonPaper';
+import { DatabaseRefused } from '@/data/databaseRefused';
 import { findArena } from '@/data/queries/arenas';
 import { findLayout } from '@/data/queries/layouts';
 import { findLesson, saveLesson } from '@/data/queries/lessons';
@@ -46,6 +47,26 @@ export async function saveLessonAction(id: unknown, typed: unknown): Promise<For
     );
     revalidatePath('/ride');
     return { ok: true, lessonId: saved };
+  });
+}
+
+const StageToday = StageOnPaper.pick({ focus: true, seat: true, policy: true, stop: true }).partial();
+
+/** Changes a stage on the day: what to think of, the seat, what follows a failure, when it is enough. */
+export async function changeStageAction(id: unknown, stageId: unknown, sent: unknown): Promise<FormOutcome> {
+  const lessonId = Id.safeParse(id);
+  const changes = StageToday.safeParse(sent);
+  if (!changes.success) return formFaults(changes.error);
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(async tx => {
+      const lesson = lessonId.success && lessonId.data ? await findLesson(tx, yard.id, lessonId.data) : null;
+      if (!lesson?.plan.stages.some(stage => stage.id === stageId))
+        throw new DatabaseRefused('This stage is not in the lesson any more.');
+      const stages = lesson.plan.stages.map(stage => (stage.id === stageId ? { ...stage, ...changes.data } : stage));
+      await saveLesson(tx, yard.id, { ...lesson, plan: { ...lesson.plan, stages } });
+    });
+    return { ok: true };
   });
 }
 

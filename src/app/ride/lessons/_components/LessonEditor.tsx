@@ -3,12 +3,17 @@
 import { newId } from '@/components/newId';
 import {
   FAILURE_POLICIES,
+  expectedWork,
   lessonMinutes,
   SEATS,
-  USUAL_WORK_LIMITS,
+  STOP_RULES,
+  stopRule,
+  workWarnings,
+  type EarlierWork,
   type LessonPlan,
   type LessonStage,
   type PassWork,
+  type WorkLimits,
 } from '@/core';
 import { writeLesson } from '@/files/lessonPaper';
 import { Alert, Button, MultiSelect, NumberInput, Select, TextInput, Title } from '@mantine/core';
@@ -28,10 +33,13 @@ type LessonEditorProps = {
   pairs: Named[];
   /** Every layout with its arena and the stages it offers. */
   layouts: { id: string; name: string; arenaId: string; stages: Offered[] }[];
+  limits: WorkLimits;
+  /** What each pair’s horse does elsewhere on the day of the lesson, as it was last kept. */
+  earlier: Record<string, EarlierWork>;
 };
 
 /** Plans a lesson: when, where, who, and stage by stage what. */
-export function LessonEditor({ lessonId, first, arenas, pairs, layouts }: LessonEditorProps) {
+export function LessonEditor({ lessonId, first, arenas, pairs, layouts, limits, earlier }: LessonEditorProps) {
   const router = useRouter();
   const [name, setName] = useState(first.name);
   const [arenaId, setArenaId] = useState(first.arenaId);
@@ -140,7 +148,7 @@ export function LessonEditor({ lessonId, first, arenas, pairs, layouts }: Lesson
           />
         ))}
       </ol>
-      <Expected plan={plan} layouts={layouts} />
+      <Expected plan={plan} layouts={layouts} pairs={pairs} limits={limits} earlier={earlier} />
       {problem && (
         <Alert color="chestnut" role="alert">
           {problem}
@@ -252,39 +260,48 @@ function StageFields({ stage, number, layoutName, onChange, onMove, onRemove }: 
             onChange({ ...stage, policy: FAILURE_POLICIES.find(one => one === policy) ?? stage.policy })
           }
         />
+        <Select
+          label="When it is enough"
+          allowDeselect={false}
+          data={[...STOP_RULES]}
+          value={stage.stop.when}
+          onChange={when => onChange({ ...stage, stop: stopRule(when, stage.minutes) })}
+        />
       </div>
     </li>
   );
 }
 
-/** What the plan asks of each horse, against what is usual for a day, before anyone mounts. */
-function Expected({ plan, layouts }: { plan: LessonPlan; layouts: LessonEditorProps['layouts'] }) {
-  const work = plan.stages.map(stage => {
-    const offered = layouts
-      .find(({ id }) => id === stage.layoutId)
-      ?.stages.find(({ exercise }) => sameExercise(exercise, stage.exercise));
-    const passes = stage.eachRein * 2;
-    return {
-      efforts: passes * ((offered?.work.lowEfforts ?? 0) + (offered?.work.highEfforts ?? 0)),
-      high: passes * (offered?.work.highEfforts ?? 0),
-      raised: offered?.work.raised ? passes : 0,
-    };
+type ExpectedProps = { plan: LessonPlan } & Pick<LessonEditorProps, 'layouts' | 'pairs' | 'limits' | 'earlier'>;
+
+/** What the plan asks of each horse with what else it does that day, against the yard's limits, before anyone mounts. */
+function Expected({ plan, layouts, pairs, limits, earlier }: ExpectedProps) {
+  const stages = plan.stages.map(stage => ({
+    stage,
+    work:
+      layouts
+        .find(({ id }) => id === stage.layoutId)
+        ?.stages.find(({ exercise }) => sameExercise(exercise, stage.exercise))?.work ?? null,
+  }));
+  const alone = expectedWork(stages);
+  const efforts = alone.lowEfforts + alone.highEfforts;
+  const warned = plan.pairIds.flatMap(id => {
+    const warnings = workWarnings(expectedWork(stages, earlier[id]), Infinity, limits);
+    return warnings.length > 0 ? [{ id, name: pairs.find(pair => pair.id === id)?.name ?? '', warnings }] : [];
   });
-  const sum = (of: (one: (typeof work)[number]) => number) => work.reduce((total, one) => total + of(one), 0);
-  const [efforts, high, raised] = [sum(one => one.efforts), sum(one => one.high), sum(one => one.raised)];
-  const limits = USUAL_WORK_LIMITS;
-  const over = [
-    efforts > limits.lowEfforts && `${limits.lowEfforts} efforts are usual for a day`,
-    high > limits.highEfforts && `${limits.highEfforts} efforts at 0.9 m and over are usual for a day`,
-    raised > limits.raisedPasses && `${limits.raisedPasses} passes over raised poles are usual for a day`,
-  ].filter(Boolean);
   return (
     <section className={classes.expected} aria-label="Work expected">
       <p>
-        For each horse: <strong>{efforts}</strong> {efforts === 1 ? 'effort' : 'efforts'}, {high} of them at 0.9 m and
-        over; {raised} passes over raised poles; {lessonMinutes(plan)} minutes in all.
+        For each horse: <strong>{efforts}</strong> {efforts === 1 ? 'effort' : 'efforts'}, {alone.highEfforts} of them
+        at 0.9 m and over; {alone.raisedPasses} passes over raised poles; {alone.smallCircleMin.left.toFixed(1)} minutes
+        on small circles on each rein; {lessonMinutes(plan)} minutes in all.
       </p>
-      {over.length > 0 && <p role="status">Look again: {over.join('; ')}.</p>}
+      {plan.pairIds.length > 0 && warned.length === 0 && <p>Within the yard’s limits for every horse that day.</p>}
+      {warned.map(({ id, name, warnings }) => (
+        <p key={id} role="status">
+          <strong>Look again: {name}.</strong> {warnings.join(' ')}
+        </p>
+      ))}
     </section>
   );
 }

@@ -17,7 +17,7 @@ const HOUR_MS = 3600 * 1000;
 export default async function NewLessonPage() {
   await connection();
   const { yard } = await yardContext();
-  const choices = await lessonChoices();
+  const choices = await lessonChoices(null);
   const arena = choices.arenas[0];
   // The next full hour by the yard's clock, as somebody would begin.
   const startsAt = yardTime(nowMs() + HOUR_MS, yard.timeZone, 'YYYY-MM-DDTHH:00');

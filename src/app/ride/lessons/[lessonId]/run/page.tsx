@@ -1,12 +1,19 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { yardContext } from '@/app/_server/yardContext';
+import { lastDays } from '@/app/_server/yardTime';
+import { NO_EARLIER_WORK } from '@/core';
+import { earlierWork } from '@/data/queries/earlierWork';
+import { yardRules } from '@/data/queries/settings';
 import { findLesson, lessonRecord } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { RunLesson } from './_components/RunLesson';
 import { stagesToRide, worksOf } from './stagesToRide';
+
+/** Jumping days are counted over a week. */
+const WEEK_DAYS = 7;
 
 export const metadata: Metadata = { title: 'Lesson' };
 
@@ -29,14 +36,22 @@ export default async function RunLessonPage({ params }: { params: Promise<{ less
       </EmptyState>
     );
   const stages = await stagesToRide(lesson);
-  const record = await lessonRecord(db, yard.id, lesson);
+  const [record, rules, earlier] = await Promise.all([
+    lessonRecord(db, yard.id, lesson),
+    yardRules(db, yard.id),
+    earlierWork(db, yard.id, lastDays(startsAtMs, WEEK_DAYS, yard.timeZone), lessonId),
+  ]);
   return (
     <RunLesson
       lessonId={lessonId}
       name={name}
       startsAtMs={startsAtMs}
       breakEveryMin={plan.breakEveryMin}
-      pairs={pairs.map(({ id, horseName, riderName }) => ({ id, horse: horseName, rider: riderName }))}
+      rules={rules}
+      pairs={pairs.map(({ id, horseId, horseName, riderName }) => ({
+        ...{ id, horse: horseName, rider: riderName },
+        earlier: earlier.get(horseId) ?? NO_EARLIER_WORK,
+      }))}
       stages={stages}
       works={await worksOf(stages, record)}
       firstRecord={record}

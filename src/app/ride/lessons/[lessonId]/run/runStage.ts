@@ -1,4 +1,4 @@
-import type { CallLine, Layout, LessonStage, PassWork, ReckonedItemTrack, TrackGait } from '@/core';
+import type { CallLine, EarlierWork, Layout, LessonStage, PassWork, ReckonedItemTrack, TrackGait } from '@/core';
 
 /** A track as it is marked: its stops, and the legs between them. */
 export type RunTrack = {
@@ -35,4 +35,5 @@ export type RunStage = Omit<LessonStage, 'exercise'> & {
   } | null;
 };
 
-export type RunPair = { id: string; horse: string; rider: string };
+/** `earlier`: what the horse did today before this lesson, and on other days of the week. */
+export type RunPair = { id: string; horse: string; rider: string; earlier: EarlierWork };

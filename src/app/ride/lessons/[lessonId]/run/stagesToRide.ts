@@ -14,7 +14,8 @@ import {
 } from '@/core';
 import { yardContext } from '@/app/_server/yardContext';
 import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
-import { findVersion, keepStage } from '@/data/queries/layoutVersions';
+import { worksOfVersions } from '@/data/queries/earlierWork';
+import { keepStages } from '@/data/queries/layoutVersions';
 import type { Lesson } from '@/data/queries/lessons';
 import { versionsRidden } from '@/data/queries/passes';
 import type { RunStage, RunTrack } from './runStage';
@@ -25,21 +26,27 @@ import type { RunStage, RunTrack } from './runStage';
  */
 export async function stagesToRide({ plan }: Lesson): Promise<RunStage[]> {
   const { db, write, yard } = await yardContext();
-  const stages: RunStage[] = [];
-  for (const stage of plan.stages) {
-    const { layoutId, exercise, ...own } = stage;
-    const layout = layoutId === null ? null : await findLayout(db, yard.id, layoutId);
-    const versionId = layout && (await write(tx => keepStage(tx, yard.id, layout, exercise)));
-    const version = versionId ? await findVersion(db, yard.id, versionId) : null;
-    stages.push({
+  const layoutIds = [...new Set(plan.stages.flatMap(({ layoutId }) => layoutId ?? []))];
+  const layouts = (await Promise.all(layoutIds.map(id => findLayout(db, yard.id, id)))).filter(one => one !== null);
+  const kept = new Map<string, string>();
+  await write(async tx => {
+    for (const layout of layouts) {
+      const stages = plan.stages.filter(({ layoutId }) => layoutId === layout.id);
+      const exercises = stages.map(({ exercise }) => exercise);
+      const versionIds = await keepStages(tx, yard.id, layout, exercises);
+      stages.forEach(({ id }, index) => kept.set(id, versionIds[index]!));
+    }
+  });
+  const versions = await versionsRidden(db, yard.id, [...kept.values()]);
+  return plan.stages.map(({ layoutId, exercise: _, ...own }) => {
+    const layout = layouts.find(({ id }) => id === layoutId) ?? null;
+    const version = versions.get(kept.get(own.id) ?? '') ?? null;
+    return {
       ...own,
-      layoutId: layout?.id ?? null,
-      layoutName: layout?.name ?? null,
-      versionId,
+      ...{ layoutId: layout?.id ?? null, layoutName: layout?.name ?? null, versionId: version?.id ?? null },
       ride: version && layout ? rideOf(version.layout, layout) : null,
-    });
-  }
-  return stages;
+    };
+  });
 }
 
 function rideOf(layout: Layout, { arena }: YardLayout): NonNullable<RunStage['ride']> {
@@ -100,13 +107,8 @@ function towardsHome(layout: Layout, homeFacingDeg: number | null): boolean | nu
 /** The work of one pass over every version that was or will be ridden. */
 export async function worksOf(stages: readonly RunStage[], record: LessonRecord): Promise<Record<string, PassWork>> {
   const { db, yard } = await yardContext();
-  const ridden = await versionsRidden(
-    db,
-    yard.id,
-    record.passes.map(({ layoutVersionId }) => layoutVersionId),
-  );
   return Object.fromEntries([
-    ...[...ridden].map(([id, { layout }]) => [id, passWork(layout)] as const),
+    ...(await worksOfVersions(db, yard.id, record.passes)),
     ...stages.flatMap(({ versionId, ride }) => (versionId && ride ? [[versionId, ride.work] as const] : [])),
   ]);
 }

@@ -5,8 +5,6 @@ import { sandView } from '@/components/Sand/sandView';
 import {
   DEPARTS,
   HEAD_HEIGHTS,
-  RIDE_FAULTS,
-  RIDER_MARKS,
   standingMarks,
   type Layout,
   type PassMark,
@@ -19,6 +17,9 @@ import classes from './RunLesson.module.css';
 
 type MorePadProps = {
   layout: Layout;
+  /** The yard’s own words. */
+  faults: readonly string[];
+  riderMarks: readonly string[];
   marks: readonly PassMark[];
   ready: boolean;
   onMark: (mark: TappedMark) => void;
@@ -29,7 +30,7 @@ const TROT_STEPS = [0, 1, 2, 3, 4, 5, 6];
 const GAITS: readonly TrackGait[] = ['walk', 'trot', 'canter', 'course-canter'];
 
 /** What can be said of a pass as a whole: how it was, what went wrong, the rider, a place on the sand, a word. */
-export function MorePad({ layout, marks, ready, onMark }: MorePadProps) {
+export function MorePad({ layout, faults, riderMarks, marks, ready, onMark }: MorePadProps) {
   const [note, setNote] = useState('');
   const standing = standingMarks(marks);
   const said = <Kind extends PassMark['kind']>(kind: Kind) =>
@@ -70,9 +71,9 @@ export function MorePad({ layout, marks, ready, onMark }: MorePadProps) {
         <summary>More to mark</summary>
         <h2>What went wrong</h2>
         {many(
-          RIDE_FAULTS,
+          faults,
           'What went wrong',
-          value => ({ kind: 'fault', place: null, fault: value as (typeof RIDE_FAULTS)[number] }),
+          fault => ({ kind: 'fault', place: null, fault }),
           marks.flatMap(mark => (mark.kind === 'fault' ? [mark.fault] : [])),
         )}
         <h2>Canter depart</h2>
@@ -108,7 +109,7 @@ export function MorePad({ layout, marks, ready, onMark }: MorePadProps) {
         />
         <h2>The rider</h2>
         {many(
-          RIDER_MARKS,
+          riderMarks,
           'The rider',
           what => ({ kind: 'rider', what }),
           marks.flatMap(mark => (mark.kind === 'rider' ? [mark.what] : [])),
@@ -145,7 +146,7 @@ export function MorePad({ layout, marks, ready, onMark }: MorePadProps) {
 }
 
 /** A tap on the sand says where it was. */
-function SpotOnSand({ layout, marks, ready, onMark }: MorePadProps) {
+function SpotOnSand({ layout, marks, ready, onMark }: Omit<MorePadProps, 'faults' | 'riderMarks'>) {
   const svg = useRef<SVGSVGElement>(null);
   const view = sandView(layout.arena, 'along');
   const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark] : []));

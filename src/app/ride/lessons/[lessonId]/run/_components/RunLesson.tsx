@@ -1,34 +1,30 @@
 'use client';
 
-import { newId } from '@/components/newId';
-
 import {
   isVoid,
-  markWords,
-  repeatedFaults,
   stageGate,
-  USUAL_GATE,
-  USUAL_WORK_LIMITS,
   workCounts,
   workWarnings,
   type LessonRecord,
   type PassRecord,
   type PassWork,
-  type Rein,
-  type RideDirection,
-  type TappedMark,
+  type YardRules,
 } from '@/core';
 import { useEffect, useState } from 'react';
-import { acknowledgeEvent, breakEvent, markEvent, passEvent, useLesson } from '../_state/useLesson';
+import { acknowledgeEvent, breakEvent } from '../_state/useLesson';
+import { useRun } from '../_state/useRun';
 import type { RunPair, RunStage } from '../runStage';
 import { CautionGate } from './CautionGate';
-import { Keys } from './Keys';
+import { FigurePad } from './FigurePad';
+import { Judgement } from './Judgement';
 import { LessonFoot } from './LessonFoot';
 import { MorePad } from './MorePad';
 import { PairKeys } from './PairKeys';
+import { PassesSoFar } from './PassesSoFar';
 import { StageHead } from './StageHead';
+import { StageToday } from './StageToday';
+import { Steering } from './Steering';
 import { TrackPad } from './TrackPad';
-import { FigurePad } from './FigurePad';
 import classes from './RunLesson.module.css';
 
 type RunLessonProps = {
@@ -36,6 +32,7 @@ type RunLessonProps = {
   name: string;
   startsAtMs: number;
   breakEveryMin: number;
+  rules: YardRules;
   pairs: RunPair[];
   stages: RunStage[];
   /** The work of one pass over each layout version. */
@@ -47,61 +44,16 @@ const TICK_MS = 15_000;
 
 /** A lesson while it is ridden: pair by pair, pass by pass, a tap for each thing. Made for a phone and gloves. */
 export function RunLesson(props: RunLessonProps) {
-  const { lessonId, name, pairs, stages, works, firstRecord } = props;
-  const lesson = useLesson(lessonId, firstRecord);
-  const [stageIndex, setStageIndex] = useState(() => stageBegun(stages, firstRecord));
-  const [pairId, setPairId] = useState(pairs[0]!.id);
-  const [way, setWay] = useState<{ rein: Rein; direction: RideDirection }>({ rein: 'left', direction: 'as-drawn' });
-  const [openId, setOpenId] = useState<string | null>(null);
-  /** Which pass is being marked, counted here: another one begins at its first fence. */
-  const [round, setRound] = useState(0);
-  const toNextPass = () => {
-    setOpenId(null);
-    setRound(round + 1);
-  };
+  const { lessonId, name, pairs, stages, rules, firstRecord } = props;
+  const run = useRun(lessonId, pairs, stages, firstRecord);
+  const { lesson, stage, index, pairId, open, round, mark } = run;
   const nowMs = useNow(firstRecord);
-  const stage = stages[Math.min(stageIndex, stages.length - 1)]!;
   const { record } = lesson;
-  const open = record.passes.find(({ id }) => id === openId) ?? null;
   const asked = stage.ride?.track?.legs.map(leg => leg.asked) ?? [];
-  const passes = record.passes.filter(pass => pass.pairId === pairId && pass.stage === stage.name);
-  const gate = stageGate(passes, { ...USUAL_GATE, bothReins: true }, asked);
   const nameOf = (place: number) => stage.ride?.track?.stops[place - 1]?.item ?? String(place);
-  const startPass = () => passEvent({ pairId, layoutVersionId: stage.versionId!, lessonId, stage: stage.name, ...way });
-  const mark = (tapped: TappedMark) => {
-    if (!stage.versionId) return;
-    const begun = open ? null : startPass();
-    const passId = open?.id ?? begun!.pass.id;
-    lesson.tap([...(begun ? [begun] : []), markEvent(passId, tapped)]);
-    setOpenId(passId);
-  };
-  const endPass = () => {
-    if (!open && stage.versionId) lesson.tap([startPass()]);
-    toNextPass();
-  };
-  const steer = (change: Partial<typeof way>) => {
-    const next = { ...way, ...change };
-    setWay(next);
-    // A pass that is open goes the way that is chosen.
-    if (open) lesson.tap([{ type: 'amend', id: newId(), passId: open.id, ...next }]);
-  };
-  const choosePair = (id: string) => {
-    setPairId(id);
-    toNextPass();
-  };
-  const chooseStage = (index: number) => {
-    setStageIndex(index);
-    toNextPass();
-  };
-  const counts = (pair: string) =>
-    workCounts(
-      record.passes.filter(pass => pass.pairId === pair),
-      version => works[version] ?? null,
-      record.breaks.filter(walked => walked.pairId === pair).map(({ atMs }) => atMs),
-      props.startsAtMs,
-      nowMs,
-    );
-  const limits = { ...USUAL_WORK_LIMITS, breakEveryMin: props.breakEveryMin };
+  const atStage = (pair: string) => record.passes.filter(pass => pass.pairId === pair && pass.stage === stage.name);
+  const passes = atStage(pairId);
+  const counts = (pair: string) => countsOf(props, record, pair, nowMs);
   if (record.acknowledgedAtMs === null)
     return (
       <CautionGate
@@ -116,32 +68,30 @@ export function RunLesson(props: RunLessonProps) {
       <StageHead
         lessonName={name}
         stages={stages}
-        index={stageIndex}
-        onStage={chooseStage}
-        gate={stage.versionId ? gate : null}
+        index={index}
+        onStage={run.chooseStage}
+        gate={stage.versionId ? stageGate(passes, rules.gate, asked) : null}
       />
       <PairKeys
         pairs={pairs}
         chosenId={pairId}
-        onChoose={choosePair}
-        ridden={pair =>
-          record.passes.filter(pass => pass.pairId === pair && pass.stage === stage.name && !isVoid(pass))
-        }
+        onChoose={run.choosePair}
+        ridden={pair => atStage(pair).filter(pass => !isVoid(pass))}
         counts={counts}
-        warnings={pair => workWarnings(counts(pair), limits)}
+        warnings={pair => workWarnings(counts(pair), props.breakEveryMin, rules.limits)}
       />
-      {repeatedFaults(passes, asked).map(({ what, place, times, suggestion }) => (
-        <p key={`${what} ${place}`} className={classes.notice} role="status">
-          <strong>
-            {what}
-            {place === null ? '' : ` at ${nameOf(place)}`}, {times} times.
-          </strong>{' '}
-          {suggestion} After a failure: {stage.policy}.
-        </p>
-      ))}
+      <Judgement
+        stage={stage}
+        passes={passes.filter(({ id }) => id !== open?.id)}
+        asked={asked}
+        nameOf={nameOf}
+        nowMs={nowMs}
+        onStageDown={index > 0 ? () => run.chooseStage(index - 1) : null}
+        onLine={run.startLine}
+      />
       {stage.versionId && stage.ride ? (
         <>
-          <Steering way={way} asDrawnHome={stage.ride.asDrawnHome} open={open} onSteer={steer} />
+          <Steering way={run.way} asDrawnHome={stage.ride.asDrawnHome} onSteer={run.steer} />
           {stage.ride.track && (
             <TrackPad
               key={`${stage.id} ${round}`}
@@ -160,6 +110,8 @@ export function RunLesson(props: RunLessonProps) {
           <MorePad
             key={round}
             layout={stage.ride.layout}
+            faults={rules.faults}
+            riderMarks={rules.riderMarks}
             marks={open?.marks ?? []}
             ready={lesson.ready}
             onMark={mark}
@@ -169,81 +121,30 @@ export function RunLesson(props: RunLessonProps) {
       ) : (
         <p className={classes.notice}>Nothing is marked in this stage: {stage.focus || 'ride it as you like'}.</p>
       )}
+      <StageToday key={stage.id} lessonId={lessonId} stage={stage} />
       <LessonFoot
         lesson={lesson}
         open={open}
         canRide={stage.versionId !== null}
         nameOf={nameOf}
         onBreak={() => lesson.tap([breakEvent(lessonId, pairId)])}
-        onEnd={endPass}
+        onEnd={run.endPass}
       />
     </div>
   );
 }
 
-type SteeringProps = {
-  way: { rein: Rein; direction: RideDirection };
-  asDrawnHome: boolean | null;
-  open: PassRecord | null;
-  onSteer: (change: Partial<{ rein: Rein; direction: RideDirection }>) => void;
-};
-
-function Steering({ way, asDrawnHome, open, onSteer }: SteeringProps) {
-  const { rein, direction } = open ?? way;
-  const homeWords =
-    asDrawnHome === null
-      ? ['', '']
-      : asDrawnHome
-        ? [', towards home', ', from home']
-        : [', from home', ', towards home'];
-  return (
-    <>
-      <Keys
-        label="Rein"
-        value={rein}
-        options={[
-          { value: 'left', label: 'Left rein' },
-          { value: 'right', label: 'Right rein' },
-        ]}
-        onChoose={value => onSteer({ rein: value })}
-      />
-      <Keys
-        label="Direction"
-        value={direction}
-        options={[
-          { value: 'as-drawn', label: `As drawn${homeWords[0]}` },
-          { value: 'other-way', label: `Other way${homeWords[1]}` },
-        ]}
-        onChoose={value => onSteer({ direction: value })}
-      />
-    </>
-  );
-}
-
-function PassesSoFar({ passes, nameOf }: { passes: readonly PassRecord[]; nameOf: (place: number) => string }) {
-  if (passes.length === 0) return null;
-  return (
-    <section aria-label="Ridden at this stage">
-      <h2>Ridden at this stage</h2>
-      <ol className={classes.passes}>
-        {passes.map(pass => (
-          <li key={pass.id}>
-            {pass.rein} rein:{' '}
-            {pass.marks.length === 0 ? 'nothing to mark' : pass.marks.map(one => markWords(one, nameOf)).join(', ')}
-          </li>
-        ))}
-      </ol>
-    </section>
-  );
-}
-
-/** The last stage that was begun, or the first. */
-function stageBegun(stages: readonly RunStage[], { passes }: LessonRecord): number {
-  const last = passes[passes.length - 1];
-  return Math.max(
-    0,
-    stages.findIndex(({ name }) => name === last?.stage),
-  );
+/** What a pair's horse has done by now, and earlier today. */
+function countsOf({ pairs, works, startsAtMs }: RunLessonProps, record: LessonRecord, pairId: string, nowMs: number) {
+  const own = (one: Pick<PassRecord, 'pairId'>) => one.pairId === pairId;
+  return workCounts({
+    passes: record.passes.filter(own),
+    workOf: version => works[version] ?? null,
+    breaksMs: record.breaks.filter(own).map(({ atMs }) => atMs),
+    startMs: startsAtMs,
+    nowMs,
+    earlier: pairs.find(({ id }) => id === pairId)?.earlier,
+  });
 }
 
 /** The clock, a few times a minute; before the page is alive, the time of the last thing that happened. */

@@ -6,6 +6,7 @@ import {
   FOOTFALL_PLACES,
   LANDINGS,
   LEADS,
+  lineRidden,
   standingMarks,
   TAKE_OFFS,
   type Layout,
@@ -13,9 +14,8 @@ import {
   type TappedMark,
 } from '@/core';
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
-import { adjustDistanceAction } from '../../../actions';
+import { useState } from 'react';
+import { useAdjust } from '../_state/useAdjust';
 import type { RunTrack } from '../runStage';
 import { Keys } from './Keys';
 import classes from './RunLesson.module.css';
@@ -35,7 +35,9 @@ type TrackPadProps = {
 
 /** What is marked along a track: each thing that is ridden over, and the strides to it. */
 export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark }: TrackPadProps) {
-  const [at, setAt] = useState(1);
+  const line = lineRidden({ marks });
+  const [first, last] = [line?.from ?? 1, line?.to ?? track.stops.length];
+  const [at, setAt] = useState(line ? line.to : 1);
   const [calling, setCalling] = useState(false);
   const stop = track.stops[at - 1]!;
   const standing = standingMarks(marks);
@@ -54,6 +56,7 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
             type="button"
             className={classes.stop}
             aria-pressed={index + 1 === at}
+            disabled={index + 1 < first || index + 1 > last}
             data-marked={standing.some(mark => stopOf(mark) === index + 1) || undefined}
             onClick={() => setAt(index + 1)}
           >
@@ -64,7 +67,7 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
           Call it
         </button>
       </div>
-      {at > 1 && (
+      {at > first && (
         <LegKeys
           key={at}
           leg={track.legs[at - 2]!}
@@ -134,16 +137,11 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
         onChoose={off => onMark({ kind: 'aim', place: at, off })}
       />
       <div className={classes.keys}>
-        <button type="button" className={classes.key} disabled={at === 1} onClick={() => setAt(at - 1)}>
+        <button type="button" className={classes.key} disabled={at <= first} onClick={() => setAt(at - 1)}>
           Back one
         </button>
-        <button
-          type="button"
-          className={classes.key}
-          disabled={at === track.stops.length}
-          onClick={() => setAt(at + 1)}
-        >
-          On to {track.stops[at]?.item ?? 'the end'}
+        <button type="button" className={classes.key} disabled={at >= last} onClick={() => setAt(at + 1)}>
+          On to {at < last ? track.stops[at]!.item : 'the end'}
         </button>
       </div>
       {at > 1 && <Adjust layoutId={layoutId} track={track} leg={at - 2} />}
@@ -228,19 +226,11 @@ function LegKeys({ leg, place, horse, counted, fraction, ready, onMark }: LegKey
 /** A few centimetres or inches between passes; from then on it is another setting. */
 function Adjust({ layoutId, track, leg }: { layoutId: string; track: RunTrack; leg: number }) {
   const { format, unit } = useLengths();
-  const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { adjust, busy, problem } = useAdjust(layoutId, track.id);
   const { from, to, groundM } = track.legs[leg]!;
   const inches = unit === 'ft' || unit === 'yd';
   const stepM = inches ? 2 * 0.0254 : 0.05;
   const words = inches ? '2 in' : '5 cm';
-  const change = (byM: number) =>
-    begin(async () => {
-      const answer = await adjustDistanceAction({ layoutId, track: track.id, leg, byM }).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was moved.'));
-      if (answer?.ok) router.refresh();
-    });
   return (
     <div role="group" aria-label={`From ${from} to ${to} for the next pass`}>
       <p>
@@ -248,10 +238,10 @@ function Adjust({ layoutId, track, leg }: { layoutId: string; track: RunTrack; l
         setting.
       </p>
       <div className={classes.keys}>
-        <button type="button" className={classes.key} disabled={busy} onClick={() => change(-stepM)}>
+        <button type="button" className={classes.key} disabled={busy} onClick={() => adjust(leg, -stepM)}>
           Closer by {words}
         </button>
-        <button type="button" className={classes.key} disabled={busy} onClick={() => change(stepM)}>
+        <button type="button" className={classes.key} disabled={busy} onClick={() => adjust(leg, stepM)}>
           Wider by {words}
         </button>
       </div>

@@ -1,0 +1,95 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { afterFailure, repeatedFaults, stopHere, type FaultAnswer, type PassRecord } from '@/core';
+import { useAdjust } from '../_state/useAdjust';
+import type { RunStage } from '../runStage';
+import classes from './RunLesson.module.css';
+
+type JudgementProps = {
+  stage: RunStage;
+  /** Of the chosen pair at this stage, oldest first, without the one that is being marked. */
+  passes: readonly PassRecord[];
+  asked: readonly (number | null)[];
+  nameOf: (place: number) => string;
+  nowMs: number;
+  /** Null at the first stage. */
+  onStageDown: (() => void) | null;
+  onLine: (from: number, to: number) => void;
+};
+
+/** What the passes say should happen now: the policy after a failure, a fault that came back, and when it is enough. */
+export function Judgement({ stage, passes, asked, nameOf, nowMs, onStageDown, onLine }: JudgementProps) {
+  const failed = afterFailure(stage.policy, passes, asked, nameOf);
+  const enough = stopHere(passes, { stop: stage.stop, eachRein: stage.eachRein, asked, nowMs });
+  const again = repeatedFaults(passes, asked);
+  const answers = (given: readonly FaultAnswer[]) => (
+    <Answers stage={stage} answers={given} nameOf={nameOf} onStageDown={onStageDown} onLine={onLine} />
+  );
+  return (
+    <>
+      {enough && (
+        <p className={classes.notice} role="status">
+          <strong>Enough of this stage?</strong> {enough}
+        </p>
+      )}
+      {failed && again.length === 0 && (
+        <div className={classes.notice} role="status">
+          <p>
+            <strong>After that one:</strong> {failed.words}
+          </p>
+          {answers(failed.answers)}
+        </div>
+      )}
+      {again.map(({ what, place, times, suggestion, answers: given }) => (
+        <div key={`${what} ${place}`} className={classes.notice} role="status">
+          <p>
+            <strong>
+              {what}
+              {place === null ? '' : ` at ${nameOf(place)}`}, {times} times.
+            </strong>{' '}
+            {suggestion} {failed ? `The stage’s way: ${failed.words}` : ''}
+          </p>
+          {answers(given)}
+        </div>
+      ))}
+    </>
+  );
+}
+
+type AnswersProps = Pick<JudgementProps, 'stage' | 'nameOf' | 'onStageDown' | 'onLine'> & {
+  answers: readonly FaultAnswer[];
+};
+
+/** What can be done with one tap. */
+function Answers({ stage, answers, nameOf, onStageDown, onLine }: AnswersProps) {
+  const { formatChange } = useLengths();
+  const track = stage.ride?.track;
+  const { adjust, busy, problem } = useAdjust(stage.layoutId, track?.id ?? '');
+  const key = (label: string, onClick: () => void, disabled = false) => (
+    <button key={label} type="button" className={classes.key} disabled={disabled} onClick={onClick}>
+      {label}
+    </button>
+  );
+  const keys = answers.flatMap(answer => {
+    switch (answer.kind) {
+      case 'distance': {
+        const leg = track?.legs[answer.leg];
+        if (!leg) return [];
+        const label = `Set ${leg.from} to ${leg.to} ${formatChange(answer.byM)}`;
+        return [key(label, () => adjust(answer.leg, answer.byM), busy)];
+      }
+      case 'stage down':
+        return onStageDown ? [key('A stage down', onStageDown)] : [];
+      case 'only this line':
+        return [key(`Only ${nameOf(answer.from)} to ${nameOf(answer.to)}`, () => onLine(answer.from, answer.to))];
+    }
+  });
+  if (keys.length === 0) return null;
+  return (
+    <>
+      <div className={classes.keys}>{keys}</div>
+      {problem && <p role="alert">{problem}</p>}
+    </>
+  );
+}

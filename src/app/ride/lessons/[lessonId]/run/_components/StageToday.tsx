@@ -1,0 +1,74 @@
+'use client';
+
+import { FAILURE_POLICIES, SEATS, STOP_RULES, stopRule } from '@/core';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { changeStageAction } from '../../../actions';
+import type { RunStage } from '../runStage';
+import { Keys } from './Keys';
+import classes from './RunLesson.module.css';
+
+type StageTodayProps = { lessonId: string; stage: RunStage };
+
+/** What of a stage is changed on the day: what to think of, the seat, what happens after a failure, when it is enough. */
+export function StageToday({ lessonId, stage }: StageTodayProps) {
+  const router = useRouter();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [focus, setFocus] = useState(stage.focus);
+  const [busy, begin] = useTransition();
+  const change = (changes: Partial<Pick<RunStage, 'focus' | 'seat' | 'policy' | 'stop'>>) =>
+    begin(async () => {
+      const answer = await changeStageAction(lessonId, stage.id, changes).catch(() => null);
+      const first = answer && !answer.ok ? (answer.problem ?? Object.values(answer.fields)[0]) : null;
+      setProblem(answer?.ok ? null : (first ?? 'The server does not answer: the stage is as it was.'));
+      if (answer?.ok) router.refresh();
+    });
+  return (
+    <details className={classes.more}>
+      <summary>This stage today</summary>
+      <h2>After a failure</h2>
+      <Keys
+        label="After a failure"
+        value={stage.policy}
+        disabled={busy}
+        options={FAILURE_POLICIES.map(value => ({ value, label: value }))}
+        onChoose={policy => change({ policy })}
+      />
+      <h2>When it is enough</h2>
+      <Keys
+        label="When it is enough"
+        value={stage.stop.when}
+        disabled={busy}
+        options={STOP_RULES.map(value => ({ value, label: value }))}
+        onChoose={when => change({ stop: stopRule(when, stage.minutes) })}
+      />
+      <h2>Seat</h2>
+      <Keys
+        label="Seat"
+        value={stage.seat}
+        disabled={busy}
+        options={SEATS.map(value => ({ value, label: value }))}
+        onChoose={seat => change({ seat })}
+      />
+      <h2>One thing to think of</h2>
+      <form
+        className={classes.note}
+        onSubmit={event => {
+          event.preventDefault();
+          change({ focus: focus.trim() });
+        }}
+      >
+        <input
+          aria-label="One thing to think of"
+          maxLength={160}
+          value={focus}
+          onChange={event => setFocus(event.currentTarget.value)}
+        />
+        <button type="submit" className={classes.key} disabled={busy || focus.trim() === stage.focus}>
+          Change it
+        </button>
+      </form>
+      {problem && <p role="alert">{problem}</p>}
+    </details>
+  );
+}

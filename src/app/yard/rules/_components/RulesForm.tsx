@@ -1,0 +1,90 @@
+'use client';
+
+import { Card } from '@/components/Card/Card';
+import { USUAL_RULES, type YardRules } from '@/core';
+import { YardRulesOnPaper } from '@/files/yardRules';
+import { Alert, Button, Group, NumberInput, Switch, TagsInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { zod4Resolver } from 'mantine-form-zod-resolver';
+import { useState, useTransition } from 'react';
+import { saveRulesAction } from '../../actions';
+import classes from './RulesForm.module.css';
+
+const LIMITS: { key: keyof YardRules['limits']; label: string; step?: number }[] = [
+  { key: 'lowEfforts', label: 'Efforts of any height in a day' },
+  { key: 'highEfforts', label: 'Efforts at 0.9 m and over in a day' },
+  { key: 'raisedPasses', label: 'Passes over raised poles in a day' },
+  { key: 'smallCircleMin', label: 'Minutes on circles of 10 m and less, each rein', step: 0.5 },
+  { key: 'jumpingDays', label: 'Jumping days in seven' },
+];
+
+type State = { kind: 'kept' } | { kind: 'refused'; problem: string } | null;
+
+/** The yard's own rules: everything holds from the next time a lesson is opened. */
+export function RulesForm({ first }: { first: YardRules }) {
+  const form = useForm<YardRules>({ initialValues: first, validate: zod4Resolver(YardRulesOnPaper) });
+  const [state, setState] = useState<State>(null);
+  const [busy, begin] = useTransition();
+  const save = (values: YardRules) =>
+    begin(async () => {
+      const answer = await saveRulesAction(values).catch(() => null);
+      if (answer && !answer.ok) form.setErrors(answer.fields);
+      const refused = answer === null ? 'The server does not answer: the rules are as they were.' : 'Not kept yet.';
+      setState(answer?.ok ? { kind: 'kept' } : { kind: 'refused', problem: answer?.problem ?? refused });
+    });
+  return (
+    <form className={classes.form} onSubmit={form.onSubmit(save)} onChange={() => setState(null)}>
+      <Card label="The next stage is earned">
+        <NumberInput
+          label="Clean passes, one after the other, on a rein"
+          min={1}
+          max={10}
+          {...form.getInputProps('gate.cleanEachRein')}
+        />
+        <Switch
+          mt="sm"
+          label="On both reins"
+          description="Switched off, only the reins that were ridden are asked for."
+          {...form.getInputProps('gate.bothReins', { type: 'checkbox' })}
+        />
+      </Card>
+      <Card label="A horse has had enough">
+        <div className={classes.limits}>
+          {LIMITS.map(({ key, label, step }) => (
+            <NumberInput key={key} label={label} step={step ?? 1} min={0} {...form.getInputProps(`limits.${key}`)} />
+          ))}
+        </div>
+        <p>
+          Common practice, not law: Roan warns at these and never stops anybody. A young, old or unfit horse has less.
+        </p>
+      </Card>
+      <Card label="Words on the keys">
+        <TagsInput
+          label="What went wrong"
+          description="Type a word and press Enter."
+          {...form.getInputProps('faults')}
+        />
+        <TagsInput
+          mt="sm"
+          label="What is watched in the rider"
+          description="Type a word and press Enter."
+          {...form.getInputProps('riderMarks')}
+        />
+      </Card>
+      {state?.kind === 'refused' && (
+        <Alert color="chestnut" role="alert">
+          {state.problem}
+        </Alert>
+      )}
+      <Group>
+        <Button type="submit" loading={busy}>
+          Keep these rules
+        </Button>
+        <Button variant="default" onClick={() => form.setValues(USUAL_RULES)}>
+          Back to the usual ones
+        </Button>
+        {state?.kind === 'kept' && <span role="status">Kept. They hold from the next lesson that is opened.</span>}
+      </Group>
+    </form>
+  );
+}

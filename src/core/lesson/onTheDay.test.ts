@@ -1,0 +1,123 @@
+import { FAILURE_POLICIES } from '../exercises/exercise';
+import type { PassMark, TappedMark } from '../record/passMark';
+import type { PassRecord } from '../record/passRecord';
+import type { Rein } from '../track/rein';
+import { afterFailure } from './afterFailure';
+import { repeatedFaults } from './repeatedFault';
+import { stageGate } from './stageGate';
+import { stopHere } from './stopHere';
+
+let count = 0;
+const pass = (rein: Rein, ...marks: TappedMark[]): PassRecord => ({
+  ...{ id: `p${(count += 1)}`, pairId: 'pair', layoutVersionId: 'v', lessonId: 'l', direction: 'as-drawn' },
+  ...{ rein, stage: 's', riddenAtMs: 0, marks: marks.map(mark => ({ id: `m${(count += 1)}`, ...mark }) as PassMark) },
+});
+const DOWN: TappedMark = { kind: 'fence', place: 2, outcome: 'down' };
+const VOID: TappedMark = { kind: 'void' };
+const nameOf = (place: number) => ['alder', 'heron', 'rowan'][place - 1] ?? '?';
+
+describe('after a failure (common practice, no source: instructors differ, and the stage says which way)', () => {
+  const told = (policy: (typeof FAILURE_POLICIES)[number], ...passes: PassRecord[]) =>
+    afterFailure(policy, passes, [], nameOf);
+
+  test('says nothing after a pass without a fault, and what was given up is no failure', () => {
+    for (const policy of FAILURE_POLICIES) {
+      expect(told(policy)).toBeNull();
+      expect(told(policy, pass('left', DOWN), pass('left'))).toBeNull();
+      expect(told(policy, pass('left'), pass('left', DOWN, VOID))).toBeNull();
+      expect(told(policy, pass('left', DOWN))).not.toBeNull();
+    }
+  });
+
+  test('the same question is asked three times, then an easier one', () => {
+    const [first, second, third] = [1, 2, 3].map(tries =>
+      told('same question again', ...Array.from({ length: tries }, () => pass('left', DOWN))),
+    );
+    expect(first!.words).toContain('try 2 of 3');
+    expect(second!.words).toContain('try 3 of 3');
+    expect(third!.words).toContain('easier');
+    expect(third!.answers).toContainEqual({ kind: 'stage down' });
+    expect(told('same question again', pass('left', DOWN), pass('left'), pass('left', DOWN))!.words).toContain(
+      '2 of 3',
+    );
+  });
+
+  test('names what failed, and offers its line alone', () => {
+    expect(told('lower only what failed', pass('left', DOWN))).toEqual({
+      words: 'Lower heron, or lay it as a pole, and leave the rest.',
+      answers: [{ kind: 'only this line', from: 1, to: 2 }],
+    });
+    expect(told('a stage down', pass('left', DOWN))!.answers).toEqual([{ kind: 'stage down' }]);
+    // The first fence has no line before it.
+    expect(told('stand and look', pass('left', { ...DOWN, place: 1 }))!.answers).toEqual([]);
+  });
+
+  test('strides added belong to the line they were ridden in', () => {
+    const added = afterFailure(
+      'lower only what failed',
+      [pass('left', { kind: 'strides', place: 2, count: 6 })],
+      [5, 5],
+      nameOf,
+    );
+    expect(added!.answers).toEqual([{ kind: 'only this line', from: 2, to: 3 }]);
+  });
+});
+
+describe('when a stage is over', () => {
+  const plan = { stop: { when: 'repetitions' }, eachRein: 2, asked: [], nowMs: 0 } as const;
+
+  test('after the passes planned on each rein; a line alone is not one of them', () => {
+    const three = [pass('left'), pass('left'), pass('right')];
+    expect(stopHere([], plan)).toBeNull();
+    expect(stopHere(three, plan)).toBeNull();
+    expect(stopHere([...three, pass('right', VOID)], plan)).toBeNull();
+    expect(stopHere([...three, pass('right', { kind: 'line', from: 1, to: 2 })], plan)).toBeNull();
+    expect(stopHere([...three, pass('right')], plan)).toBe('2 passes on each rein: that is what was planned.');
+    expect(stopHere([...three, pass('right')], { ...plan, eachRein: 0 })).toBeNull();
+  });
+
+  test('never on a failure', () => {
+    const passes = [pass('left'), pass('left'), pass('right'), pass('right', DOWN)];
+    expect(stopHere(passes, plan)).toContain('Not on a failure');
+  });
+
+  test('after the minutes, from the first pass that counts', () => {
+    const timed = { ...plan, stop: { when: 'minutes', minutes: 8 } } as const;
+    expect(stopHere([pass('left')], { ...timed, nowMs: 7.9 * 60_000 })).toBeNull();
+    expect(stopHere([pass('left')], { ...timed, nowMs: 8 * 60_000 })).toBe('8 minutes at this: 8 were planned.');
+  });
+
+  test('at the first clear improvement: clean after a fault on the same rein, or a better mark for quality', () => {
+    const better = { ...plan, stop: { when: 'first clear improvement' } } as const;
+    const quality = (value: number): TappedMark => ({ kind: 'quality', value });
+    expect(stopHere([pass('left')], better)).toBeNull();
+    expect(stopHere([pass('left', DOWN), pass('right')], better)).toBeNull();
+    expect(stopHere([pass('left', DOWN), pass('left')], better)).toContain('clearly better');
+    expect(stopHere([pass('left', quality(3)), pass('left', quality(3))], better)).toBeNull();
+    expect(stopHere([pass('left', quality(3)), pass('left', quality(4))], better)).toContain('clearly better');
+  });
+});
+
+test('a line ridden alone does not earn the next stage', () => {
+  const line = { kind: 'line', from: 1, to: 2 } as const;
+  const passes = [pass('left'), pass('left', line), pass('right'), pass('right', line)];
+  expect(stageGate(passes).ready).toBe(false);
+});
+
+// Common practice, no source: never more than 10 cm at once.
+test.each([
+  [{ kind: 'take-off', place: 2, where: 'deep' }, [], { kind: 'distance', leg: 0, byM: 0.1 }],
+  [{ kind: 'take-off', place: 3, where: 'long' }, [], { kind: 'distance', leg: 1, byM: -0.1 }],
+  [{ kind: 'strides', place: 2, count: 6 }, [5, 5], { kind: 'distance', leg: 1, byM: -0.1 }],
+  [{ kind: 'strides', place: 1, count: 4 }, [5, 5], { kind: 'distance', leg: 0, byM: 0.1 }],
+  [{ kind: 'fence', place: 2, outcome: 'refusal' }, [], { kind: 'stage down' }],
+  [{ kind: 'landing', place: 2, where: 'close' }, [], { kind: 'only this line', from: 1, to: 2 }],
+] as [TappedMark, number[], object][])('three times %j: what can be done', (mark, asked, answer) => {
+  const [found] = repeatedFaults([pass('left', mark), pass('right', mark), pass('left', mark)], asked);
+  expect(found!.answers).toContainEqual(answer);
+});
+
+test('a take-off at the first fence has no distance before it', () => {
+  const deep: TappedMark = { kind: 'take-off', place: 1, where: 'deep' };
+  expect(repeatedFaults([1, 2, 3].map(() => pass('left', deep)))[0]!.answers).toEqual([]);
+});

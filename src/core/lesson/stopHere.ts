@@ -1,0 +1,72 @@
+import type { StopRule } from '../exercises/exercise';
+import { isVoid, lineRidden, passFaults } from '../record/passJudged';
+import { standingMarks } from '../record/passMark';
+import type { PassRecord } from '../record/passRecord';
+import type { Rein } from '../track/rein';
+
+export const STOP_RULES = ['repetitions', 'minutes', 'first clear improvement'] as const;
+
+/** Common practice, no source: minutes for a stage, until somebody says otherwise. */
+export const USUAL_STAGE_MIN = 10;
+
+/** A stop rule by its name; the usual one where there is none of it. */
+export function stopRule(when: string | null, minutes: number): StopRule {
+  if (when === 'minutes') return { when, minutes: minutes > 0 ? minutes : USUAL_STAGE_MIN };
+  return { when: when === 'first clear improvement' ? when : 'repetitions' };
+}
+
+type Ridden = Pick<PassRecord, 'rein' | 'marks' | 'riddenAtMs'>;
+
+export type StopPlan = {
+  stop: StopRule;
+  /** Passes planned on each rein; 0 where none are. */
+  eachRein: number;
+  asked: readonly (number | null)[];
+  nowMs: number;
+};
+
+/**
+ * Whether a stage is over for a pair by its stop rule, and why; null while it is not. Nobody ends on a failure: where the
+ * last pass went wrong it says so.
+ * @param passes - of one pair at one stage, oldest first
+ */
+export function stopHere(passes: readonly Ridden[], { stop, eachRein, asked, nowMs }: StopPlan): string | null {
+  const counted = passes.filter(pass => !isVoid(pass));
+  const last = counted[counted.length - 1];
+  if (!last) return null;
+  const reason = reasonToStop(counted, { stop, eachRein, asked, nowMs });
+  if (reason === null) return null;
+  const failed = passFaults(last, asked).length > 0;
+  return failed ? `${reason} Not on a failure: one easier pass first.` : reason;
+}
+
+function reasonToStop(counted: readonly Ridden[], { stop, eachRein, asked, nowMs }: StopPlan): string | null {
+  switch (stop.when) {
+    case 'repetitions': {
+      const whole = counted.filter(pass => lineRidden(pass) === null);
+      const on = (rein: Rein) => whole.filter(pass => pass.rein === rein).length;
+      if (eachRein === 0 || Math.min(on('left'), on('right')) < eachRein) return null;
+      return `${eachRein} ${eachRein === 1 ? 'pass' : 'passes'} on each rein: that is what was planned.`;
+    }
+    case 'minutes': {
+      const minutes = (nowMs - counted[0]!.riddenAtMs) / 60_000;
+      return minutes < stop.minutes ? null : `${Math.floor(minutes)} minutes at this: ${stop.minutes} were planned.`;
+    }
+    case 'first clear improvement':
+      return isImprovement(counted, asked) ? 'That was clearly better: a good place to stop.' : null;
+  }
+}
+
+/** Clean after a fault on the same rein, or a better mark for quality than any before on it. */
+function isImprovement(counted: readonly Ridden[], asked: readonly (number | null)[]): boolean {
+  const last = counted[counted.length - 1]!;
+  const before = counted.slice(0, -1).filter(({ rein }) => rein === last.rein);
+  if (before.length === 0 || passFaults(last, asked).length > 0) return false;
+  if (passFaults(before[before.length - 1]!, asked).length > 0) return true;
+  const [now, best] = [qualityOf(last), Math.max(...before.map(pass => qualityOf(pass) ?? 0))];
+  return now !== null && best > 0 && now > best;
+}
+
+function qualityOf({ marks }: Ridden): number | null {
+  return standingMarks(marks).find(mark => mark.kind === 'quality')?.value ?? null;
+}

@@ -1,0 +1,39 @@
+import { USUAL_RULES, type YardRules } from '@/core';
+import { z } from 'zod';
+
+const count = (least: number, most: number, what: string) =>
+  z
+    .number({ error: `How many ${what}?` })
+    .int(`A whole number of ${what}.`)
+    .min(least, `At least ${least}.`)
+    .max(most, `At most ${most}.`);
+
+const MOST_WORDS = 20;
+const Words = (what: string) =>
+  z
+    .array(z.string().trim().min(1, `A ${what} needs a word.`).max(80, 'At most 80 letters.'))
+    .max(MOST_WORDS, `At most ${MOST_WORDS}.`)
+    .refine(
+      words => new Set(words.map(word => word.toLowerCase())).size === words.length,
+      'The same word is there twice.',
+    );
+
+/** How a yard teaches, as it is stored and as its form sends it. */
+export const YardRulesOnPaper = z.strictObject({
+  gate: z.strictObject({ cleanEachRein: count(1, 10, 'clean passes'), bothReins: z.boolean() }),
+  limits: z.strictObject({
+    lowEfforts: count(1, 500, 'efforts'),
+    highEfforts: count(1, 500, 'high efforts'),
+    raisedPasses: count(1, 500, 'passes'),
+    smallCircleMin: z.number({ error: 'How many minutes?' }).min(0.5, 'At least half a minute.').max(60, 'At most 60.'),
+    jumpingDays: count(1, 7, 'days'),
+  }),
+  faults: Words('fault'),
+  riderMarks: Words('mark'),
+}) satisfies z.ZodType<YardRules>;
+
+/** The rules that are stored; the usual ones where none are, or an older Roan wrote them differently. */
+export function readYardRules(stored: unknown): YardRules {
+  const read = YardRulesOnPaper.safeParse(stored);
+  return read.success ? read.data : USUAL_RULES;
+}

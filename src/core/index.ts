@@ -95,6 +95,7 @@ export {
   smallestRadiusM,
   type Chain,
 } from './geometry/chain';
+export { earthFromSand, sandFromEarth, type EarthPlace, type LatLon } from './geometry/earthPlace';
 export { chainCrossings } from './geometry/intersections';
 export { isChainInside, wallClearanceM } from './geometry/insideArena';
 export { sideOffset, type OffsetTrack } from './geometry/sideOffset';
@@ -360,7 +361,9 @@ export {
 } from './lesson/workCounts';
 export { applyLessonEvent, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
 export { fractionShort, fractionWords, markWords } from './record/markWords';
-export { matchTrack, type MatchedTrack } from './record/matchTrack';
+export { recordedPass, type RecordedPass } from './record/recordedPass';
+export { USUAL_MANNER, type StandInManner } from './record/standInMarks';
+export { goesBothWays, markedTrack, standInRide, USUAL_MISTAKES, type StandInRide } from './record/standInRide';
 export {
   simulatePass,
   USUAL_NOISE,

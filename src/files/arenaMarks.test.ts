@@ -10,6 +10,7 @@ test('nothing stored is nothing marked, and what is marked comes back', () => {
     fall: { facingDeg: 270, percent: 2 },
     homeFacingDeg: 0,
     patches: [PATCH],
+    place: { latDeg: 52.1, lonDeg: -1.5, bearingDeg: 20 },
   };
   expect(readArenaMarks(JSON.parse(JSON.stringify(marks)))).toEqual(marks);
 });

@@ -25,6 +25,15 @@ export const ArenaMarks = z.strictObject({
     )
     .max(40)
     .default([]),
+  /** Where it lies on the earth: its corner left of A, and the way its long side runs, clockwise from north. */
+  place: z
+    .strictObject({
+      latDeg: z.number().min(-85).max(85),
+      lonDeg: z.number().min(-180).max(180),
+      bearingDeg: z.number().min(0).lt(360),
+    })
+    .nullable()
+    .default(null),
 });
 export type ArenaMarks = z.infer<typeof ArenaMarks>;
 

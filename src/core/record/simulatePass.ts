@@ -6,7 +6,7 @@ import { isRidden, type RiddenItem } from '../items/item';
 import { ridingPose, ridingWidthM } from '../items/footprint';
 import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from '../layout/layout';
 import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
-import { readDistance } from '../stride/readDistance';
+import { readDistance, USUAL_SPREAD } from '../stride/readDistance';
 import { seededNormal } from '../statistics/seededRandom';
 import { gaitRadiusM } from '../track/gaitRadius';
 import { legTrack, measureLeg, type LegGround } from '../track/leg';
@@ -40,8 +40,8 @@ export const USUAL_NOISE: PositionNoise = { sdM: 1.5, correlationS: 10, hz: 5 };
 const RUN_IN_M = 12;
 /** How far beside its end a pair passes something that it runs out of (common practice, no source). */
 const RUN_OUT_BESIDE_M = 2.5;
-/** How much a count differs from what lies nearest, in strides. */
-const COUNT_SPREAD = 0.3;
+/** How often a count that was asked is not ridden: the horse then goes its own. */
+const MISSES_ASKED = 0.2;
 
 /**
  * A stand-in rider: a pair rides a track of a layout once, with the strides that the horse has and a mistake now and then.
@@ -168,20 +168,19 @@ function countRidden(
   horse: LayoutHorse,
   random: () => number,
 ): number {
-  const planned = track.legs[Math.min(leg, track.legs.length - 1)]!;
+  const index = Math.min(leg, track.legs.length - 1);
+  const planned = track.legs[index]!;
   const [from, to] = [stops[leg]!, stops[leg + 1]!];
-  const ground = groundOf(layout, track);
-  const way = legTrack(from, to, freeLeg(from, to), ground);
+  const way = legTrack(from, to, freeLeg(from, to), groundOf(layout, track));
   const stride = layoutStride(horse, track.gait, settingAt(track.gait, planned));
   if (!way.ok || !stride) return 1;
   const { groundM } = measureLeg(from.item, to.item, way.chain);
-  const distance = {
-    ...distanceCaseOf(layout, track, Math.min(leg, track.legs.length - 1)),
-    from: from.item,
-    to: to.item,
-  };
-  const { evenCount } = readDistance(groundM, distance, stride);
-  return Math.max(0, Math.round(evenCount + COUNT_SPREAD * seededNormal(random)));
+  const distance = { ...distanceCaseOf(layout, track, index), from: from.item, to: to.item };
+  const spread = stride.spread ?? USUAL_SPREAD;
+  const onTheDay = { ...stride, normalM: stride.normalM * Math.max(0.7, 1 + spread * seededNormal(random)) };
+  const itself = Math.max(0, Math.round(readDistance(groundM, distance, onTheDay).evenCount));
+  if (planned.asked === null || random() < MISSES_ASKED) return itself;
+  return planned.asked;
 }
 
 const FEET_IN_STRIDE = [

@@ -29,6 +29,9 @@ export default async function LessonPage({ params }: { params: Promise<{ lessonI
           <>
             <CopyLesson lessonId={lessonId} />
             <LessonFiles lessonId={lessonId} pairs={riding} />
+            <LinkButton href={`/ride/lessons/${lessonId}/recordings`} variant="default">
+              Recordings
+            </LinkButton>
             <LinkButton href={`/ride/lessons/${lessonId}/run`}>Run it</LinkButton>
           </>
         }

@@ -12,6 +12,7 @@ import { Alert, Button, Group, SegmentedControl, TextInput } from '@mantine/core
 import { useRef, useState, type PointerEvent } from 'react';
 import { saveArenaMarksAction } from '../../../actions';
 import classes from './ArenaMarksBoard.module.css';
+import { PlaceOnEarth } from './PlaceOnEarth';
 
 type Tool = 'patch' | 'entrance' | 'home' | 'fall';
 
@@ -82,7 +83,10 @@ export function ArenaMarksBoard({ arena }: { arena: NamedArena }) {
           </Sand>
         </div>
       </div>
-      <MarkList marks={marks} onChange={save} />
+      <div>
+        <MarkList marks={marks} onChange={save} />
+        <PlaceOnEarth place={marks.place} onChange={place => save({ ...marks, place })} />
+      </div>
       {problem && (
         <Alert color="chestnut" role="alert">
           {problem}

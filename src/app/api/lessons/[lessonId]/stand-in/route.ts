@@ -1,0 +1,44 @@
+import { download } from '@/app/_server/download';
+import { stageRider } from '@/app/ride/lessons/[lessonId]/recordings/stageRider';
+import { seededRandom, standInRide, USUAL_MISTAKES } from '@/core';
+import { writeFootfalls } from '@/files/footfallCsv';
+import { writeGpx } from '@/files/gpx';
+import { z } from 'zod';
+
+const Wish = z.object({
+  pair: z.string().min(1).max(60),
+  stage: z.string().min(1).max(60),
+  rein: z.enum(['left', 'right']),
+  direction: z.enum(['as-drawn', 'other-way']).default('as-drawn'),
+  seed: z
+    .string()
+    .regex(/^\d{1,9}$/)
+    .transform(Number),
+  file: z.enum(['gpx', 'csv']),
+});
+
+const refused = (status: number, problem: string) => Response.json({ problem }, { status });
+
+/**
+ * One ride of the stand-in over a stage of a lesson, as the files that a receiver and sensors would make of it: the track
+ * as GPX, the footfalls as CSV (places on the sand). The same seed is the same ride, and both files are of one ride.
+ */
+export async function GET(request: Request, { params }: { params: Promise<{ lessonId: string }> }) {
+  const { lessonId } = await params;
+  const wish = Wish.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!wish.success) return refused(400, `${wish.error.issues[0]?.path.join('.')}: ${wish.error.issues[0]?.message}`);
+  const { pair, stage, rein, direction, seed, file } = wish.data;
+  const rider = await stageRider(lessonId, pair, stage);
+  if (typeof rider === 'string') return refused(404, rider);
+  if (direction === 'other-way' && !rider.bothWays)
+    return refused(400, 'Something in this layout may be ridden one way only.');
+  const { layout, horse, manner, place, name, lesson } = rider;
+  const wished = { rein, direction, manner, mistakes: USUAL_MISTAKES };
+  const { recording } = standInRide(layout, horse, wished, seededRandom(seed));
+  if (!recording)
+    return refused(400, 'There is nothing to record on the flat: a track over poles or fences is needed.');
+  const title = `${name} ${rider.stage.name} ${rein} ${seed}`;
+  return file === 'gpx'
+    ? download(writeGpx(title, recording.points, place, lesson.startsAtMs), title, '.gpx', 'application/gpx+xml')
+    : download(writeFootfalls(recording.footfalls), title, '.csv', 'text/csv');
+}

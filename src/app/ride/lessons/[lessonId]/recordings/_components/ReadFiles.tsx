@@ -1,0 +1,154 @@
+'use client';
+
+import { Card } from '@/components/Card/Card';
+import { Sand } from '@/components/Sand/Sand';
+import { sandView } from '@/components/Sand/sandView';
+import type { PointM } from '@/core';
+import { Alert, Button, FileButton, Group, SegmentedControl } from '@mantine/core';
+import { useState, useTransition } from 'react';
+import { readRecordingAction, type ReadRecording } from '../actions';
+import type { RecordedStage } from './RecordingsBoard';
+import classes from './RecordingsBoard.module.css';
+
+type ReadFilesProps = { lessonId: string; pairId: string; stage: RecordedStage };
+type Chosen = { name: string; text: string } | null;
+
+/** Reads a track and footfalls from files: looked at first, then kept as a pass. */
+export function ReadFiles({ lessonId, pairId, stage }: ReadFilesProps) {
+  const [gpx, setGpx] = useState<Chosen>(null);
+  const [feet, setFeet] = useState<Chosen>(null);
+  const [rein, setRein] = useState('left');
+  const [direction, setDirection] = useState('as-drawn');
+  const [found, setFound] = useState<ReadRecording | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const choose = (set: (chosen: Chosen) => void) => async (file: File | null) => {
+    if (!file) return;
+    setFound(null);
+    set({ name: file.name, text: await file.text() });
+  };
+  const read = (keep: boolean) =>
+    begin(async () => {
+      const sent = {
+        ...{ lessonId, pairId, stageId: stage.id, rein, direction, keep },
+        ...{ gpx: gpx?.text ?? null, footfalls: feet?.text ?? null },
+      };
+      const answer = await readRecordingAction(sent).catch(() => null);
+      setFound(answer?.ok ? answer.recording : null);
+      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was kept.'));
+    });
+  const change = (set: (value: string) => void) => (value: string) => {
+    setFound(null);
+    set(value);
+  };
+  return (
+    <Card label="From a file">
+      <Group align="flex-end">
+        <FileButton accept=".gpx,application/gpx+xml" onChange={choose(setGpx)}>
+          {props => (
+            <Button variant="default" {...props}>
+              {gpx ? gpx.name : 'Choose a track (GPX)'}
+            </Button>
+          )}
+        </FileButton>
+        <FileButton accept=".csv,text/csv" onChange={choose(setFeet)}>
+          {props => (
+            <Button variant="default" {...props}>
+              {feet ? feet.name : 'Choose footfalls (CSV)'}
+            </Button>
+          )}
+        </FileButton>
+        <SegmentedControl
+          aria-label="Rein"
+          value={rein}
+          onChange={change(setRein)}
+          data={[
+            { value: 'left', label: 'Left rein' },
+            { value: 'right', label: 'Right rein' },
+          ]}
+        />
+        <SegmentedControl
+          aria-label="Direction"
+          value={direction}
+          onChange={change(setDirection)}
+          data={[
+            { value: 'as-drawn', label: 'As drawn' },
+            { value: 'other-way', label: 'Other way', disabled: !stage.bothWays },
+          ]}
+        />
+        <Button loading={busy} disabled={!gpx && !feet} onClick={() => read(false)}>
+          Look at it
+        </Button>
+      </Group>
+      <p>Strides are counted from footfalls only. The two files begin at the same moment.</p>
+      {problem && (
+        <Alert color="chestnut" role="alert">
+          {problem}
+        </Alert>
+      )}
+      {found && <Found stage={stage} found={found} busy={busy} onKeep={() => read(true)} />}
+    </Card>
+  );
+}
+
+type FoundProps = { stage: RecordedStage; found: ReadRecording; busy: boolean; onKeep: () => void };
+
+/** What a recording comes to, in words and on the sand. */
+function Found({ stage, found, busy, onKeep }: FoundProps) {
+  const { ridden, missed, extra, strides, feet, kept } = found;
+  const track = stage.layout.tracks.find(one => one.kind === 'items');
+  const nameOf = (place: number) =>
+    (track?.kind === 'items' ? track.through[place - 1]?.item : undefined) ?? String(place);
+  return (
+    <div className={classes.read} role="group" aria-label="What was found">
+      <div>
+        <p>Ridden over, in order: {ridden.join(', ')}.</p>
+        {missed.length > 0 && <p>Not ridden: {missed.join(', ')}.</p>}
+        {extra.length > 0 && <p>Ridden beside the plan: {extra.join(', ')}.</p>}
+        {feet === 0 && <p>No footfalls, so no strides.</p>}
+        {strides.length > 0 && (
+          <ul>
+            {strides.map(({ place, count }) => (
+              <li key={place}>
+                {nameOf(place)} to {nameOf(place + 1)}: {count} {count === 1 ? 'stride' : 'strides'}
+              </li>
+            ))}
+          </ul>
+        )}
+        {kept ? (
+          <p role="status">It is a pass of this lesson now.</p>
+        ) : (
+          <Button loading={busy} onClick={onKeep}>
+            Keep it as a pass
+          </Button>
+        )}
+      </div>
+      <Way layout={stage.layout} path={found.path} />
+    </div>
+  );
+}
+
+/** Where the pair went, over what stands there. */
+function Way({ layout, path }: { layout: RecordedStage['layout']; path: readonly PointM[] }) {
+  const view = sandView(layout.arena, 'along');
+  const d = path.map((at, index) => {
+    const { x, y } = view.toPaper(at);
+    return `${index === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`;
+  });
+  return (
+    <Sand arena={layout.arena} view={view} label="The track as it was recorded">
+      {layout.items.map(({ id, at }) => {
+        const { x, y } = view.toPaper(at);
+        return (
+          <g key={id}>
+            <circle cx={x} cy={y} r={0.5} className={classes.item} />
+            <text x={x + 0.9} y={y} className={classes.name}>
+              {id}
+            </text>
+          </g>
+        );
+      })}
+      <path d={d.join('')} className={classes.way} />
+    </Sand>
+  );
+}

@@ -1,0 +1,52 @@
+import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { yardContext } from '@/app/_server/yardContext';
+import { goesBothWays, markedTrack } from '@/core';
+import { findLesson } from '@/data/queries/lessons';
+import { listPairs } from '@/data/queries/pairs';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { stagesToRide } from '../run/stagesToRide';
+import { RecordingsBoard } from './_components/RecordingsBoard';
+
+export const metadata: Metadata = { title: 'Recordings' };
+
+export default async function RecordingsPage({ params }: { params: Promise<{ lessonId: string }> }) {
+  const { lessonId } = await params;
+  const { db, yard } = await yardContext();
+  const lesson = await findLesson(db, yard.id, lessonId);
+  if (!lesson) notFound();
+  const pairs = (await listPairs(db, yard.id)).filter(({ id }) => lesson.plan.pairIds.includes(id));
+  const stages = (await stagesToRide(lesson)).flatMap(({ id, name, ride }) => {
+    const track = ride && markedTrack(ride.layout);
+    return ride ? [{ id, name, layout: ride.layout, bothWays: !track || goesBothWays(ride.layout, track) }] : [];
+  });
+  return (
+    <>
+      <PageHead
+        title={`Recordings: ${lesson.name}`}
+        sub="A pass from a watch, a phone or hoof sensors; or the stand-in, which rides it for you."
+        actions={
+          <LinkButton href={`/ride/lessons/${lessonId}`} variant="default">
+            To the lesson
+          </LinkButton>
+        }
+      />
+      {pairs.length === 0 || stages.length === 0 ? (
+        <EmptyState
+          title="Nobody to record yet"
+          action={<LinkButton href={`/ride/lessons/${lessonId}`}>To its plan</LinkButton>}
+        >
+          A recording belongs to a pair and a stage with a layout: plan both first.
+        </EmptyState>
+      ) : (
+        <RecordingsBoard
+          lessonId={lessonId}
+          pairs={pairs.map(({ id, horseName, riderName }) => ({ id, name: `${horseName} with ${riderName}` }))}
+          stages={stages}
+        />
+      )}
+    </>
+  );
+}

@@ -36,8 +36,12 @@ export const test = base.extend<Servers & { strictPage: Page }>({
 
 export { expect };
 
-/** Opens a drop-down and takes an option of it. */
+/** Opens a drop-down and takes an option of it; a page that is not alive yet is asked again. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
-  await page.getByRole('combobox', { name: label }).click();
-  await page.getByRole('option', { name: option, exact: true }).click();
+  const wanted = page.getByRole('option', { name: option, exact: true });
+  await expect(async () => {
+    await page.getByRole('combobox', { name: label }).click();
+    await expect(wanted).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await wanted.click();
 }

@@ -1,9 +1,11 @@
 import type { PointM } from '../geometry/pointM';
+import { ridingPose } from '../items/footprint';
+import { isRidden, type RiddenItem } from '../items/item';
 import type { ItemTrack, Layout } from '../layout/layout';
 import { matchTrack, type MatchedTrack } from './matchTrack';
 import type { TappedMark } from './passMark';
 import type { WanderingNoise } from './receiverError';
-import type { TrackPoint } from './simulatePass';
+import type { RiddenStop, TrackPoint } from './simulatePass';
 import type { Foot, FootLanding } from './simulateRide';
 import type { RideDirection } from './passRecord';
 import { reversedTrack } from './reversedTrack';
@@ -17,11 +19,6 @@ export type RecordedPass = {
   strides: { place: number; count: number }[];
   marks: TappedMark[];
 };
-
-/** A pause between two landings of one foot that is so much longer than usual is a jump. */
-const JUMP_PAUSE = 1.5;
-/** A jump belongs to a crossing within so many seconds of it: a receiver is a little off along the track too. */
-const NEAR_S = 1.5;
 
 /**
  * Lays a recording over a layout. Which legs were ridden comes from the places; strides come from footfalls only, never
@@ -40,7 +37,7 @@ export function recordedPass(
   const ridden = direction === 'as-drawn' ? track : reversedTrack(track);
   const match = matchTrack(layout, ridden, points, noise);
   const path = thinned(points, most).map(({ at }) => at);
-  const strides = stridesOfLegs(track, match, footfalls, direction);
+  const strides = stridesOfLegs(layout, track, match, footfalls, direction);
   const { missed, extra } = match;
   return {
     ...{ match, path, strides },
@@ -58,6 +55,7 @@ function thinned<Value>(values: readonly Value[], most: number): Value[] {
 
 /** How often one foot landed between one crossing and the next, for legs that the track has. */
 function stridesOfLegs(
+  layout: Layout,
   track: ItemTrack,
   { ridden }: MatchedTrack,
   footfalls: readonly FootLanding[],
@@ -66,7 +64,11 @@ function stridesOfLegs(
   const landings = countedFoot(footfalls);
   if (landings.length === 0) return [];
   const order = track.through.map(({ item }) => item);
-  const bounds = ridden.map(({ timeS }) => jumpNear(landings, timeS));
+  const pauses = pausesOf(landings);
+  const crossed = pausesCrossed(
+    pauses,
+    ridden.map(stop => pauseCosts(layout, stop, landings, pauses)),
+  );
   let from = 0;
   return ridden.slice(0, -1).flatMap(({ item }, index) => {
     const next = ridden[index + 1]!.item;
@@ -75,29 +77,72 @@ function stridesOfLegs(
     const leg = direction === 'as-drawn' ? legs.find(one => one >= from) : legs.findLast(one => one >= 0);
     if (leg === undefined || leg < 0) return [];
     if (direction === 'as-drawn') from = leg + 1;
-    const count = landings.filter(timeS => timeS > bounds[index]! && timeS < bounds[index + 1]!).length;
-    return [{ place: leg + 1, count }];
+    return [{ place: leg + 1, count: crossed[index + 1]! - crossed[index]! }];
   });
 }
 
-/** When the foot that landed most often landed. */
-function countedFoot(footfalls: readonly FootLanding[]): number[] {
-  const times = new Map<Foot, number[]>();
-  for (const { foot, timeS } of footfalls) times.set(foot, [...(times.get(foot) ?? []), timeS]);
-  const [most] = [...times.values()].sort((a, b) => b.length - a.length);
-  return (most ?? []).sort((a, b) => a - b);
+/** The landings of the foot that landed most often, in order. */
+function countedFoot(footfalls: readonly FootLanding[]): FootLanding[] {
+  const byFoot = new Map<Foot, FootLanding[]>();
+  for (const landing of footfalls) byFoot.set(landing.foot, [...(byFoot.get(landing.foot) ?? []), landing]);
+  const [most] = [...byFoot.values()].sort((a, b) => b.length - a.length);
+  return (most ?? []).sort((a, b) => a.timeS - b.timeS);
 }
 
-/** The jump that a crossing was: the pause of the foot nearest to it, or the crossing itself where there is none. */
-function jumpNear(landings: readonly number[], timeS: number): number {
-  const pauses = landings
-    .slice(1)
-    .map((end, index) => ({ middleS: (landings[index]! + end) / 2, lastsS: end - landings[index]! }));
-  const sorted = pauses.map(({ lastsS }) => lastsS).sort((a, b) => a - b);
-  const usualS = sorted[Math.floor(sorted.length / 2)] ?? 0;
-  const jumps = pauses.filter(
-    ({ middleS, lastsS }) => lastsS > JUMP_PAUSE * usualS && Math.abs(middleS - timeS) <= NEAR_S,
-  );
-  const nearest = jumps.sort((a, b) => Math.abs(a.middleS - timeS) - Math.abs(b.middleS - timeS))[0];
-  return nearest?.middleS ?? timeS;
+/** Between two landings of a foot: pause `index` comes before landing `index`; the first and last have one end only. */
+type Pause = { middleS: number; lastsS: number };
+
+function pausesOf(landings: readonly FootLanding[]): Pause[] {
+  const times = landings.map(({ timeS }) => timeS);
+  const between = times.slice(1).map((endS, i) => ({ middleS: (times[i]! + endS) / 2, lastsS: endS - times[i]! }));
+  const sorted = between.map(({ lastsS }) => lastsS).sort((a, b) => a - b);
+  const usualS = sorted[Math.floor(sorted.length / 2)] ?? 1;
+  const end = (atS: number) => ({ middleS: atS, lastsS: usualS });
+  return [end(times[0]! - usualS / 2), ...between, end(times[times.length - 1]! + usualS / 2)];
 }
+
+/** How far a receiver is off along the track, in time (one deviation), seconds. */
+const ALONG_SD_S = 0.4;
+/** How much a long pause speaks for a jump. */
+const LONG_PAUSE = 6;
+/** Feet whose places are known say on which side of something they landed; only near the time that it was crossed. */
+const NEAR_S = 2;
+
+/**
+ * How little each pause speaks for having been the jump over something: far off in time, or short; where places are
+ * known, the only one is that between a landing before it and a landing behind it.
+ */
+function pauseCosts(
+  layout: Layout,
+  { item: id, fromBehind, timeS }: RiddenStop,
+  landings: readonly FootLanding[],
+  pauses: readonly Pause[],
+): number[] {
+  const item = layout.items.find((one): one is RiddenItem => one.id === id && isRidden(one))!;
+  const { at, headingRad } = ridingPose(item, fromBehind);
+  const aheadM = landings.map(({ xM, yM }) =>
+    xM === null || yM === null ? null : (xM - at.xM) * Math.cos(headingRad) + (yM - at.yM) * Math.sin(headingRad),
+  );
+  return pauses.map(({ middleS, lastsS }, index) => {
+    const [before, after] = [aheadM[index - 1] ?? null, aheadM[index] ?? null];
+    const between = (before === null || before < 0) && (after === null || after >= 0);
+    if (!between || Math.abs(middleS - timeS) > NEAR_S + lastsS) return Infinity;
+    return 0.5 * ((middleS - timeS) / ALONG_SD_S) ** 2 - LONG_PAUSE * Math.log(lastsS);
+  });
+}
+
+/** The pause of each crossing: together the likeliest, never going back. Two in one pause have no stride between them. */
+function pausesCrossed(pauses: readonly Pause[], costs: readonly (readonly number[])[]): number[] {
+  let best = pauses.map(() => ({ cost: 0, way: [] as number[] }));
+  for (const cost of costs) {
+    let least = { cost: Infinity, way: [] as number[] };
+    best = best.map((before, index) => {
+      if (before.cost < least.cost || least.way.length === 0) least = before;
+      return { cost: least.cost + Math.min(MOST_COST, cost[index]!), way: [...least.way, index] };
+    });
+  }
+  return best.reduce((a, b) => (b.cost < a.cost ? b : a)).way;
+}
+
+/** Nothing is ruled out altogether. */
+const MOST_COST = 1e6;

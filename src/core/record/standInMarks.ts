@@ -1,6 +1,7 @@
 import { isRaised } from '../items/pole';
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
-import { layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
+import { distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
+import { readCount } from '../stride/readDistance';
 import { seededNormal } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';
 import { distanceM, type PointM } from '../geometry/pointM';
@@ -111,7 +112,7 @@ function lineMarks(
       gap += 1;
       return [{ kind: 'footfall', place, fraction: Math.round(Math.min(0.95, Math.max(0.05, fraction)) * 20) / 20 }];
     }
-    const q = leg.groundM / ((count + 1) * stride.normalM);
+    const q = readCount(leg.groundM, count, distanceCaseOf(layout, track, index), stride)?.q ?? 1;
     const where = q < DEEP_BELOW ? ('deep' as const) : q > LONG_ABOVE ? ('long' as const) : null;
     const takeOff: TappedMark[] =
       where && random() < 0.6 && !betweenPoles ? [{ kind: 'take-off', place: place + 1, where }] : [];

@@ -34,7 +34,7 @@ export function RulesForm({ first }: { first: YardRules }) {
     });
   return (
     <form className={classes.form} onSubmit={form.onSubmit(save)} onChange={() => setState(null)}>
-      <Card label="The next stage is earned">
+      <Card label="The next stage is earned" title="The next stage is earned">
         <NumberInput
           label="Clean passes, one after the other, on a rein"
           min={1}
@@ -48,7 +48,7 @@ export function RulesForm({ first }: { first: YardRules }) {
           {...form.getInputProps('gate.bothReins', { type: 'checkbox' })}
         />
       </Card>
-      <Card label="A horse has had enough">
+      <Card label="A horse has had enough" title="A horse has had enough">
         <div className={classes.limits}>
           {LIMITS.map(({ key, label, step }) => (
             <NumberInput key={key} label={label} step={step ?? 1} min={0} {...form.getInputProps(`limits.${key}`)} />
@@ -58,7 +58,7 @@ export function RulesForm({ first }: { first: YardRules }) {
           Common practice, not law: Roan warns at these and never stops anybody. A young, old or unfit horse has less.
         </p>
       </Card>
-      <Card label="Words on the keys">
+      <Card label="Words on the keys" title="Words on the keys">
         <TagsInput
           label="What went wrong"
           description="Type a word and press Enter."

@@ -42,7 +42,7 @@ export function ReadFiles({ lessonId, pairId, stage }: ReadFilesProps) {
     set(value);
   };
   return (
-    <Card label="From a file">
+    <Card label="From a file" title="From a file">
       <Group align="flex-end">
         <FileButton accept=".gpx,application/gpx+xml" onChange={choose(setGpx)}>
           {props => (

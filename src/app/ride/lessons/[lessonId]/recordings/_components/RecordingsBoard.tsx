@@ -64,7 +64,7 @@ function StandIn({ lessonId, pairId, stage }: StandInProps) {
   const file = (rein: string, kind: string) =>
     `/api/lessons/${lessonId}/stand-in?${new URLSearchParams({ pair: pairId, stage: stage.id, rein, seed: String(seed || 0), file: kind })}`;
   return (
-    <Card label="The stand-in">
+    <Card label="The stand-in" title="The stand-in">
       <p>
         A made-up ride with this horse’s own strides, a mistake now and then, more on its stiff side. It is marked as
         any other pass: use it to try Roan, and keep it out of the record of a real lesson.

@@ -1,7 +1,8 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { afterFailure, repeatedFaults, stopHere, type FaultAnswer, type PassRecord } from '@/core';
+import { afterFailure, repeatedFaults, stopHere, type FaultAnswer, type PassRecord, type RepeatedFault } from '@/core';
+import type { ReactNode } from 'react';
 import { useAdjust } from '../_state/useAdjust';
 import type { RunStage } from '../runStage';
 import classes from './RunLesson.module.css';
@@ -41,19 +42,46 @@ export function Judgement({ stage, passes, asked, nameOf, nowMs, onStageDown, on
           {answers(failed.answers)}
         </div>
       )}
-      {again.map(({ what, place, times, suggestion, answers: given }) => (
-        <div key={`${what} ${place}`} className={classes.notice} role="status">
-          <p>
-            <strong>
-              {what}
-              {place === null ? '' : ` at ${nameOf(place)}`}, {times} times.
-            </strong>{' '}
-            {suggestion} {failed ? `The stage’s way: ${failed.words}` : ''}
-          </p>
-          {answers(given)}
-        </div>
+      {again.slice(0, 1).map(fault => (
+        <Again key={`${fault.what} ${fault.place}`} fault={fault} nameOf={nameOf} failed={failed?.words ?? null}>
+          {answers(fault.answers)}
+        </Again>
       ))}
+      {again.length > 1 && (
+        <details className={classes.more}>
+          <summary>{again.length - 1} more came back</summary>
+          {again.slice(1).map(fault => (
+            <Again key={`${fault.what} ${fault.place}`} fault={fault} nameOf={nameOf} failed={null}>
+              {answers(fault.answers)}
+            </Again>
+          ))}
+        </details>
+      )}
     </>
+  );
+}
+
+type AgainProps = {
+  fault: RepeatedFault;
+  nameOf: (place: number) => string;
+  /** What the stage’s policy says after a failure, where the last pass was one. */
+  failed: string | null;
+  children: ReactNode;
+};
+
+/** A fault that came back, and what to look at. */
+function Again({ fault: { what, place, times, suggestion }, nameOf, failed, children }: AgainProps) {
+  return (
+    <div className={classes.notice} role="status">
+      <p>
+        <strong>
+          {what}
+          {place === null ? '' : ` at ${nameOf(place)}`}, {times} times.
+        </strong>{' '}
+        {suggestion} {failed && `The stage’s way: ${failed}`}
+      </p>
+      {children}
+    </div>
   );
 }
 

@@ -21,7 +21,8 @@ async function main(): Promise<void> {
   if (process.argv.includes('--fresh')) await throwAway(url);
   const database = await openDatabase(url);
   try {
-    await seedDemo(database, Date.now());
+    // Journeys that do not look back start sooner without a season.
+    await seedDemo(database, Date.now(), process.env.ROAN_DEMO_SEASON !== '0');
   } finally {
     await database.close();
   }

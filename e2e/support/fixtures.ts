@@ -1,10 +1,10 @@
 import { test as base, expect, type Page } from '@playwright/test';
 import { RoanServer } from './roanServer';
 
-type Servers = { emptyYard: RoanServer; demoYard: RoanServer };
+type Servers = { emptyYard: RoanServer; demoYard: RoanServer; seasonYard: RoanServer };
 
 /**
- * `emptyYard`: a Roan with nothing in it; `demoYard`: one with the demo yard. Every page fails its test when something
+ * `emptyYard`: a Roan with nothing in it; `demoYard`: one with the demo yard; `seasonYard`: with a season behind it. Every page fails its test when something
  * is logged as an error or asked for from another host.
  */
 export const test = base.extend<Servers & { strictPage: Page }>({
@@ -15,6 +15,11 @@ export const test = base.extend<Servers & { strictPage: Page }>({
   },
   demoYard: async ({}, provide) => {
     const server = await RoanServer.start('demo');
+    await provide(server);
+    await server.stop();
+  },
+  seasonYard: async ({}, provide) => {
+    const server = await RoanServer.start('demo', true);
     await provide(server);
     await server.stop();
   },

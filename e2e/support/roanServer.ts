@@ -13,10 +13,12 @@ export class RoanServer {
     readonly folder: string,
     readonly port: number,
     private readonly script: 'start' | 'demo',
+    private readonly season: boolean,
   ) {}
 
-  static async start(script: 'start' | 'demo'): Promise<RoanServer> {
-    const server = new RoanServer(mkdtempSync(path.join(tmpdir(), 'roan-e2e-')), await freePort(), script);
+  /** @param season - whether a season of lessons lies behind the demo yard */
+  static async start(script: 'start' | 'demo', season = false): Promise<RoanServer> {
+    const server = new RoanServer(mkdtempSync(path.join(tmpdir(), 'roan-e2e-')), await freePort(), script, season);
     await server.start();
     return server;
   }
@@ -31,6 +33,7 @@ export class RoanServer {
       ROAN_PORT: String(this.port),
       ROAN_DATABASE_URL: `file:${path.join(this.folder, 'roan.db')}`,
       ROAN_DEMO_FILE: path.join(this.folder, 'roan.db'),
+      ROAN_DEMO_SEASON: this.season ? '1' : '0',
     };
   }
 

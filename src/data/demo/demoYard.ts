@@ -209,6 +209,7 @@ export const DEMO_PAIRS = [
   { key: 'bas-barley', rider: 'bas', horse: 'barley' },
   { key: 'neve-thimble', rider: 'neve', horse: 'thimble' },
   { key: 'ode-larkspur', rider: 'ode', horse: 'larkspur' },
+  { key: 'maud-osprey', rider: 'maud', horse: 'osprey' },
 ];
 
 /** Exercises of the shelf that the demo has on its sand. `first` is where the frame lies; null for where it usually does. */
@@ -318,6 +319,22 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
           reversed: index === 6,
         })),
         legs: [leg(), leg(), leg(), leg(), leg(), leg({ via: { xM: 16, yM: 47 } }), leg()],
+      },
+    ],
+  },
+  {
+    key: 'line',
+    name: 'Two fences, four or five',
+    arena: 'field',
+    group: ['barley', 'quill', 'larkspur', 'osprey'],
+    tags: ['fences', 'adjustability'],
+    exercises: [],
+    items: [fence('tansy', 'vertical', 22, 18, 0), fence('sedge', 'vertical', 22, 37.4, 0)],
+    tracks: [
+      {
+        ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+        through: ['tansy', 'sedge'].map(item => ({ item, reversed: false })),
+        legs: [leg()],
       },
     ],
   },

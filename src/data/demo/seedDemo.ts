@@ -29,6 +29,7 @@ import { planHorses } from '../queries/planGround';
 import { addStrideTest, addTestedStride } from '../queries/strideTests';
 import { arenas, horses, kit, marks, pairs, passes, people, strideRanges, yards } from '../schema';
 import type { Transaction } from '../writeQueue';
+import { seedSeason } from './seedSeason';
 import {
   DEMO_ARENAS,
   DEMO_HORSES,
@@ -51,9 +52,10 @@ const LESSON_MS = 10.5 * 3600 * 1000;
 /**
  * Fills an empty database with the demo yard, in one transaction. A database that has a yard is left as it is.
  * @param nowMs - the rides are dated backwards from here
+ * @param season - whether a season of lessons lies behind it
  * @returns whether the yard was made
  */
-export async function seedDemo({ write }: OpenDatabase, nowMs: number): Promise<boolean> {
+export async function seedDemo({ write }: OpenDatabase, nowMs: number, season = false): Promise<boolean> {
   return write(async tx => {
     const [already] = await tx.select({ id: yards.id }).from(yards).limit(1);
     if (already) return false;
@@ -65,6 +67,7 @@ export async function seedDemo({ write }: OpenDatabase, nowMs: number): Promise<
     for (const ride of DEMO_RIDES)
       await seedRide(tx, yardId, ride, { pairId: ids.get(ride.pair)!, layoutId: layoutIds.get(ride.layout)!, nowMs });
     await seedLesson(tx, yardId, ids, layoutIds, nowMs);
+    if (season) await seedSeason(tx, yardId, ids, layoutIds, nowMs);
     return true;
   });
 }

@@ -34,9 +34,7 @@ test('what a horse did earlier on the day and in the week, without the lesson it
     const lesson = (await listLessons(db, yard.yardId))[0]!;
     const pair = (await listPairs(db, yard.yardId)).find(({ id }) => id === lesson.plan.pairIds[0])!;
     // The third stage: every fence of the bend is one, and the circle comes back to the first: five efforts a pass.
-    const [layoutVersionId] = await write(tx =>
-      keepStages(tx, yard.yardId, layout, [lesson.plan.stages[2]!.exercise]),
-    );
+    const [layoutVersionId] = await write(tx => keepStages(tx, yard.yardId, layout, [lesson.plan.stages[2]!.exercise]));
     const own = { pairId: pair.id, layoutVersionId, lessonId: null };
     const at = (days: number, hour: number) => TODAY_MS - days * DAY_MS + hour * 3600 * 1000;
     await ride(yard, { ...own, riddenAtMs: at(0, 8) });

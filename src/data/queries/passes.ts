@@ -7,6 +7,7 @@ import type { RoanDatabase } from '../openDatabase';
 import { layoutVersions, lessons, marks, passes, walkBreaks } from '../schema';
 import type { Transaction } from '../writeQueue';
 import { asVersion, findVersion, type LayoutVersion } from './layoutVersions';
+import { markRow } from './markRow';
 import { findPair } from './pairs';
 
 /** An event that can never be taken, however often it is sent. */
@@ -107,11 +108,13 @@ function asMark({ id, kind, place, fraction, words, document }: typeof marks.$in
   }
 }
 
-/** The layout versions that a pair has ridden, by id. */
+export type KeptVersions = ReadonlyMap<string, LayoutVersion>;
+
+/** The layout versions that were ridden, by id. */
 export async function versionsRidden(
-  db: RoanDatabase,
+  db: Pick<RoanDatabase, 'select'>,
   yardId: string,
-  versionIds: string[],
+  versionIds: readonly string[],
 ): Promise<Map<string, LayoutVersion>> {
   if (versionIds.length === 0) return new Map();
   const rows = await db
@@ -259,16 +262,4 @@ function refusePlace(mark: PassMark, places: number): void {
     throw new RecordRefused(
       `The track goes over ${places}: there is no ${isGap ? 'gap' : 'pole or fence'} ${mark.place}.`,
     );
-}
-
-function markRow(mark: PassMark) {
-  const { id, kind, ...document } = mark;
-  const place = 'place' in mark ? mark.place : null;
-  if (kind === 'footfall' || kind === 'hit' || kind === 'note')
-    return {
-      ...{ id, kind, place, document: null },
-      fraction: mark.kind === 'footfall' ? mark.fraction : null,
-      words: mark.kind === 'note' ? mark.words : null,
-    };
-  return { id, kind, place, fraction: null, words: null, document };
 }

@@ -1,0 +1,74 @@
+import type { Rein } from '@/core';
+
+/** So many weeks of lessons lie behind the demo yard. */
+export const SEASON_WEEKS = 24;
+
+/**
+ * The lessons of a week: days before the week's end, who rides what, which of its stages, and how often on each rein. Every
+ * so many weeks, beginning with a week of the season.
+ */
+export const SEASON_LESSONS = [
+  {
+    ...{ name: 'Tuesday, the bend', layout: 'bend', dayOfWeek: 2, every: 2, from: 0, eachRein: 2 },
+    pairs: ['ode-quill', 'bas-barley', 'ode-larkspur'],
+    /** In the first weeks poles and cross-rails, later what is higher. */
+    stages: (week: number) => (week < 8 ? [0, 1] : week < 16 ? [1, 2] : [2, 3]),
+  },
+  {
+    ...{ name: 'Saturday, the course', layout: 'course', dayOfWeek: 6, every: 2, from: 1, eachRein: 2 },
+    pairs: ['ode-quill', 'ode-larkspur', 'maud-osprey'],
+    stages: () => [0],
+  },
+  {
+    ...{ name: 'Thursday, two fences', layout: 'line', dayOfWeek: 4, every: 2, from: 1, eachRein: 3 },
+    pairs: ['ode-quill', 'bas-barley', 'ode-larkspur', 'maud-osprey'],
+    stages: () => [0],
+  },
+  {
+    ...{ name: 'Sunday, flat', layout: 'flat', dayOfWeek: 7, every: 3, from: 2, eachRein: 2 },
+    pairs: ['neve-thimble', 'bas-barley', 'ode-quill'],
+    stages: () => [0],
+  },
+  {
+    ...{ name: 'Sunday, trot poles', layout: 'five-trot', dayOfWeek: 7, every: 4, from: 0, eachRein: 2 },
+    pairs: ['ode-quill', 'bas-barley', 'neve-thimble'],
+    stages: () => [0],
+  },
+];
+
+/**
+ * How a pair really goes, from the first week to the last: its canter stride between fences, metres, how often something
+ * goes wrong at a fence, how good its passes are, and how much worse one rein is. Quill comes on, and her left rein with
+ * her; Barley gets shorter and worse.
+ */
+export const SEASON_TRUTH: Record<
+  string,
+  {
+    strideM: [number, number];
+    trotStepM: [number, number];
+    mishap: [number, number];
+    quality: [number, number];
+    worseRein: { rein: Rein; times: [number, number] } | null;
+  }
+> = {
+  'ode-quill': {
+    ...{ strideM: [3.42, 3.62], trotStepM: [1.33, 1.37], mishap: [0.09, 0.04], quality: [3, 4] },
+    worseRein: { rein: 'left', times: [3, 1.1] },
+  },
+  'bas-barley': {
+    ...{ strideM: [3.3, 3.16], trotStepM: [1.26, 1.24], mishap: [0.05, 0.12], quality: [3.6, 2.8], worseRein: null },
+  },
+  'ode-larkspur': {
+    ...{ strideM: [3.78, 3.8], trotStepM: [1.45, 1.45], mishap: [0.06, 0.06], quality: [3.4, 3.5] },
+    worseRein: { rein: 'right', times: [1.5, 1.5] },
+  },
+  'maud-osprey': {
+    ...{ strideM: [3.95, 3.95], trotStepM: [1.5, 1.5], mishap: [0.03, 0.03], quality: [4, 4.2], worseRein: null },
+  },
+  'neve-thimble': {
+    ...{ strideM: [2.8, 2.85], trotStepM: [1.0, 1.02], mishap: [0.08, 0.05], quality: [3, 3.6], worseRein: null },
+  },
+};
+
+/** A place in the field arena that nobody has marked: more goes wrong there, whoever rides. */
+export const SEASON_BAD_PLACE = { arena: 'field', at: { xM: 26.25, yM: 38 }, radiusM: 3, chance: 0.24 };

@@ -1,0 +1,166 @@
+import { randomUUID } from 'node:crypto';
+import {
+  goesBothWays,
+  markedTrack,
+  seededRandom,
+  standInRide,
+  USUAL_BREAK_MIN,
+  USUAL_MISTAKES,
+  type LayoutHorse,
+  type LessonStage,
+  type PassMark,
+  type Rein,
+  type StandInManner,
+} from '@/core';
+import { writeLesson } from '@/files/lessonPaper';
+import { listHorses } from '../queries/horses';
+import { findLayout, type Layout } from '../queries/layouts';
+import { layoutStages } from '../queries/layoutStages';
+import { keepStages } from '../queries/layoutVersions';
+import { versionsRidden, type KeptVersions } from '../queries/passes';
+import { markRow } from '../queries/markRow';
+import { planHorses } from '../queries/planGround';
+import { lessons, marks, passes } from '../schema';
+import type { Transaction } from '../writeQueue';
+import { DEMO_PAIRS } from './demoYard';
+import { SEASON_BAD_PLACE, SEASON_LESSONS, SEASON_TRUTH, SEASON_WEEKS } from './demoSeason';
+
+const DAY_MS = 24 * 3600 * 1000;
+const PASS_MS = 2 * 60 * 1000;
+const LESSON_MS = 10.5 * 3600 * 1000;
+/** So many rows are written with one statement. */
+const ROWS = 500;
+
+type Ids = ReadonlyMap<string, string>;
+type SeasonRows = {
+  lessons: (typeof lessons.$inferInsert)[];
+  passes: (typeof passes.$inferInsert)[];
+  marks: (typeof marks.$inferInsert)[];
+};
+
+/**
+ * A season of lessons behind the demo yard, ridden by the stand-in: nothing of it is written by hand but how each pair
+ * really goes.
+ */
+export async function seedSeason(
+  tx: Transaction,
+  yardId: string,
+  ids: Ids,
+  layoutIds: Ids,
+  nowMs: number,
+): Promise<void> {
+  const random = seededRandom(2026);
+  const horses = planHorses(await listHorses(tx, yardId));
+  const rows: SeasonRows = { lessons: [], passes: [], marks: [] };
+  for (const plan of SEASON_LESSONS) {
+    const layout = (await findLayout(tx, yardId, layoutIds.get(plan.layout)!))!;
+    const offered = await layoutStages(tx, yardId, layout);
+    const exercises = offered.map(({ exercise }) => exercise);
+    const versionIds = await keepStages(tx, yardId, layout, exercises);
+    const versions = await versionsRidden(tx, yardId, versionIds);
+    for (let week = plan.from; week < SEASON_WEEKS; week += plan.every) {
+      const daysAgo = (SEASON_WEEKS - week) * 7 - plan.dayOfWeek + 1;
+      const startsAtMs = (Math.floor(nowMs / DAY_MS) - daysAgo) * DAY_MS + LESSON_MS;
+      const stages = plan.stages(week).map(stage => ({ stage, versionId: versionIds[stage]! }));
+      rideLesson(rows, {
+        ...{ yardId, ids, layout, startsAtMs, horses, versions, random, arenaId: layout.arena.id },
+        ...{ name: plan.name, pairs: plan.pairs, eachRein: plan.eachRein, share: week / (SEASON_WEEKS - 1) },
+        stages: stages.map(({ stage, versionId }) => ({ versionId, plan: asStage(offered[stage]!, plan.eachRein) })),
+        isBadArena: layout.arena.id === ids.get(SEASON_BAD_PLACE.arena),
+      });
+    }
+  }
+  for (const [table, all] of [
+    [lessons, rows.lessons],
+    [passes, rows.passes],
+    [marks, rows.marks],
+  ] as const)
+    for (let first = 0; first < all.length; first += ROWS)
+      await tx.insert(table).values(all.slice(first, first + ROWS) as never);
+}
+
+function asStage(offered: Awaited<ReturnType<typeof layoutStages>>[number], eachRein: number): LessonStage {
+  const { work: _, ...stage } = offered;
+  return { ...stage, id: randomUUID(), eachRein };
+}
+
+type SeasonLesson = {
+  yardId: string;
+  ids: Ids;
+  layout: Layout;
+  arenaId: string;
+  name: string;
+  startsAtMs: number;
+  pairs: readonly string[];
+  eachRein: number;
+  /** How far the season has come, 0 to 1. */
+  share: number;
+  stages: { versionId: string; plan: LessonStage }[];
+  horses: ReturnType<typeof planHorses>;
+  versions: KeptVersions;
+  isBadArena: boolean;
+  random: () => number;
+};
+
+function rideLesson(rows: SeasonRows, lesson: SeasonLesson): void {
+  const { yardId, ids, name, arenaId, startsAtMs, stages, pairs } = lesson;
+  const lessonId = randomUUID();
+  const startsAt = new Date(startsAtMs);
+  const plan = { pairIds: pairs.map(pair => ids.get(pair)!), stages: stages.map(stage => stage.plan) };
+  const document = writeLesson({ ...plan, breakEveryMin: USUAL_BREAK_MIN });
+  rows.lessons.push({ id: lessonId, yardId, name, arenaId, startsAt, document, acknowledgedAt: startsAt });
+  let passesSoFar = 0;
+  for (const { versionId, plan: stage } of stages)
+    for (let index = 0; index < 2 * stage.eachRein; index += 1)
+      for (const pair of pairs) {
+        const rein: Rein = index % 2 === 0 ? 'left' : 'right';
+        ridePass(rows, lesson, { lessonId, versionId, stage: stage.name, pair, rein, number: passesSoFar });
+        passesSoFar += 1;
+      }
+}
+
+type SeasonPass = { lessonId: string; versionId: string; stage: string; pair: string; rein: Rein; number: number };
+
+function ridePass(rows: SeasonRows, lesson: SeasonLesson, pass: SeasonPass): void {
+  const { yardId, ids, startsAtMs, versions, random } = lesson;
+  const { lessonId, versionId: layoutVersionId, stage, pair, rein, number } = pass;
+  const { layout } = versions.get(layoutVersionId)!;
+  const track = markedTrack(layout);
+  const direction = rein === 'right' && track && goesBothWays(layout, track) ? 'other-way' : 'as-drawn';
+  const wish = { rein, direction, manner: mannerOf(lesson, pair), mistakes: USUAL_MISTAKES } as const;
+  const ridden = standInRide(layout, horseOf(lesson, pair), wish, random);
+  const id = randomUUID();
+  const riddenAt = new Date(startsAtMs + number * PASS_MS);
+  rows.passes.push({
+    ...{ id, yardId, pairId: ids.get(pair)!, layoutVersionId, lessonId, stage, rein, direction, riddenAt },
+  });
+  for (const [order, mark] of ridden.marks.entries()) {
+    const row = markRow({ id: randomUUID(), ...mark } as PassMark);
+    rows.marks.push({ ...row, yardId, passId: id, markedAt: new Date(riddenAt.getTime() + order * 1000) });
+  }
+}
+
+const between = ([first, last]: readonly [number, number], share: number) => first + (last - first) * share;
+
+function horseOf({ horses, ids, share }: SeasonLesson, pair: string): LayoutHorse {
+  const key = DEMO_PAIRS.find(one => one.key === pair)!.horse;
+  const horse = horses.find(({ id }) => id === ids.get(key))!;
+  const truth = SEASON_TRUTH[pair]!;
+  const range = (normalM: number) => ({ shortM: normalM * 0.85, normalM, longM: normalM * 1.12 });
+  const strideM = between(truth.strideM, share);
+  const strides = {
+    ...horse.strides,
+    ...{ 'course-canter': range(strideM), 'trot-poles': range(between(truth.trotStepM, share)) },
+  };
+  return { ...horse, strides };
+}
+
+function mannerOf({ share, isBadArena }: SeasonLesson, pair: string): StandInManner {
+  const { mishap, quality, worseRein } = SEASON_TRUTH[pair]!;
+  const { at, radiusM, chance } = SEASON_BAD_PLACE;
+  return {
+    ...{ mishap: between(mishap, share), quality: between(quality, share) },
+    worseRein: worseRein && { rein: worseRein.rein, times: between(worseRein.times, share) },
+    badPlace: isBadArena ? { at, radiusM, chance } : null,
+  };
+}

@@ -1,0 +1,255 @@
+import { newItem } from '../plan/newItem';
+import { DEFAULT_LEG, type Layout } from '../layout/layout';
+import type { PassMark, TappedMark } from '../record/passMark';
+import { seededNormal, seededRandom } from '../statistics/seededRandom';
+import type { Rein } from '../track/rein';
+import { askedClaims, faultClaims, qualityClaims, reinClaims, strideClaims, type ClaimWords } from './claims';
+import { askedReview, legReviews } from './countReview';
+import { faultCounts, riddenDays } from './faultReview';
+import { riddenGround } from './ground';
+import { reinReview } from './reinReview';
+import type { ReviewPass } from './reviewPass';
+import { strideReviews } from './strideReview';
+
+/** Two fences up the middle: 18.1 m of ground and more, by where the second stands. */
+function line(lengthM: number, asked: number | null): Layout {
+  const fence = (id: string, yM: number) => newItem('vertical', id, { xM: 10, yM }, Math.PI / 2);
+  return {
+    ...{ name: 'line', arena: { widthM: 20, lengthM: 60, letters: 'none' }, fall: null, school: 'whole-stride' },
+    items: [fence('heron', 15), fence('willow', 15 + lengthM)],
+    tracks: [
+      {
+        ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+        through: ['heron', 'willow'].map(item => ({ item, reversed: false })),
+        legs: [{ ...DEFAULT_LEG, asked }],
+      },
+    ],
+    ...{ horses: [], kit: null },
+  };
+}
+
+const GROUNDS = {
+  free18: riddenGround(line(18.1, null)),
+  free22: riddenGround(line(21.9, null)),
+  five: riddenGround(line(18.1, 5)),
+};
+
+let id = 0;
+function pass(ground: keyof typeof GROUNDS, day: string, rein: Rein, ...marks: TappedMark[]): ReviewPass {
+  id += 1;
+  return {
+    ...{
+      id: `p${id}`,
+      pairId: 'pair',
+      layoutVersionId: ground,
+      lessonId: null,
+      direction: 'as-drawn',
+      stage: 's',
+      rein,
+    },
+    ...{ riddenAtMs: Date.parse(`${day}T10:00:00Z`) + id, day, ground: GROUNDS[ground] },
+    marks: marks.map((mark, order) => ({ id: `${id}-${order}`, ...mark }) as PassMark),
+  };
+}
+
+const WORDS: ClaimWords = {
+  horse: 'Juniper',
+  format: lengthM => `${lengthM.toFixed(2)} m`,
+  formatChange: changeM => `${changeM < 0 ? '−' : '+'}${Math.abs(changeM * 100).toFixed(0)} cm`,
+  entryName: entry => entry,
+  dayName: day => day,
+};
+const strides = (count: number): TappedMark => ({ kind: 'strides', place: 1, count });
+const DOWN: TappedMark = { kind: 'fence', place: 2, outcome: 'down' };
+const days = (count: number) =>
+  Array.from({ length: count }, (_, index) => `2026-0${3 + Math.floor(index / 4)}-0${1 + (index % 4) * 2}`);
+
+describe('strides', () => {
+  /** A season of a horse whose stride goes from one length to another. */
+  function season(fromM: number, toM: number): ReviewPass[] {
+    const random = seededRandom(12);
+    return days(20).flatMap((day, index) =>
+      Array.from({ length: 8 }, (_, ride) => {
+        const ground = ride % 2 === 0 ? 'free18' : 'free22';
+        const strideM = (fromM + ((toM - fromM) * index) / 19) * (1 + 0.04 * seededNormal(random));
+        const count = Math.round(GROUNDS[ground].legs[0]!.groundM / strideM - 1);
+        return pass(ground, day, ride % 4 < 2 ? 'left' : 'right', strides(count));
+      }),
+    );
+  }
+
+  test('a stride other than the profile’s, and its growth over the season, with what they rest on', () => {
+    const reviews = strideReviews(season(3.45, 3.75), () => 3.3);
+    expect(reviews).toHaveLength(1);
+    const claims = strideClaims(reviews, () => 3.3, WORDS);
+    expect(claims.map(({ text }) => text)).toEqual([
+      expect.stringContaining('looks longer than the profile has it'),
+      expect.stringContaining('has grown over the season'),
+    ]);
+    expect(claims[0]!.because).toContain('160 legs ridden without a count being asked, on 20 days');
+    expect(reviews[0]!.byMonth).toHaveLength(5);
+  });
+
+  test('no claim where the profile is right and nothing changes', () => {
+    const reviews = strideReviews(season(3.6, 3.6), () => 3.6);
+    expect(strideClaims(reviews, () => 3.6, WORDS)).toEqual([]);
+  });
+
+  test('counts that were asked teach nothing, nor do three passes', () => {
+    const asked = days(8).map(day => pass('five', day, 'left', strides(5)));
+    expect(strideReviews(asked, () => 3.6)).toEqual([]);
+    const few = ['2026-05-01', '2026-05-02'].map(day => pass('free18', day, 'left', strides(4)));
+    expect(
+      strideClaims(
+        strideReviews(few, () => 2.5),
+        () => 2.5,
+        WORDS,
+      ),
+    ).toEqual([]);
+  });
+});
+
+describe('left and right', () => {
+  /** Passes on each rein of which so many are clean, before and after the middle of the season. */
+  const half = (first: number, rein: Rein, clean: number, of: number) =>
+    Array.from({ length: of }, (_, index) =>
+      pass('free18', days(12)[first + (index % 6)]!, rein, ...(index < clean ? [] : [DOWN])),
+    );
+
+  test('one rein worse is said, with the counts', () => {
+    const passes = [...half(0, 'left', 10, 40), ...half(0, 'right', 34, 40)];
+    const claims = reinClaims(passes, WORDS);
+    expect(claims[0]!.text).toBe(
+      'Juniper is better on the right rein in clean passes: 25 % on the left, 85 % on the right.',
+    );
+    expect(claims[0]!.because).toContain('10 of 40 on the left and 34 of 40 on the right');
+  });
+
+  test('a rein that has caught up', () => {
+    const passes = [
+      ...half(0, 'left', 6, 30),
+      ...half(0, 'right', 25, 30),
+      ...half(6, 'left', 26, 30),
+      ...half(6, 'right', 26, 30),
+    ];
+    expect(reinClaims(passes, WORDS)[0]!.text).toContain('left rein has caught up with the right one: 87 %');
+  });
+
+  test('nothing from a few passes, nor from none', () => {
+    expect(reinClaims([...half(0, 'left', 0, 3), ...half(0, 'right', 3, 3)], WORDS)).toEqual([]);
+    expect(reinClaims([], WORDS)).toEqual([]);
+  });
+
+  test('false alarms stay rare over many seasons without a difference', () => {
+    const random = seededRandom(21);
+    let alarms = 0;
+    for (let round = 0; round < 150; round += 1) {
+      const passes = (['left', 'right'] as const).flatMap(rein =>
+        Array.from({ length: 40 }, (_, index) =>
+          pass('free18', days(12)[index % 12]!, rein, ...(random() < 0.3 ? [DOWN] : []), {
+            kind: 'lead',
+            place: 2,
+            lead: random() < 0.8 ? rein : 'cross-canter',
+          }),
+        ),
+      );
+      if (reinClaims(passes, WORDS).length > 0) alarms += 1;
+    }
+    expect(alarms / 150).toBeLessThan(0.08);
+  });
+
+  test('every measure counts what was marked', () => {
+    const { measures, quality } = reinReview([
+      pass(
+        'free18',
+        '2026-05-01',
+        'left',
+        DOWN,
+        { kind: 'lead', place: 1, lead: 'left' },
+        { kind: 'quality', value: 2 },
+      ),
+      pass('free18', '2026-05-01', 'left', { kind: 'void' }),
+      pass(
+        'five',
+        '2026-05-01',
+        'right',
+        strides(5),
+        { kind: 'lead', place: 1, lead: 'left' },
+        { kind: 'quality', value: 4 },
+      ),
+      pass('five', '2026-05-01', 'left', strides(4)),
+    ]);
+    const of = (measure: string) => measures.find(one => one.measure === measure)!;
+    expect(of('clean passes')).toMatchObject({ left: { of: 2, hits: 0 }, right: { of: 1, hits: 1 } });
+    expect(of('landed on the lead of the rein')).toMatchObject({ left: { of: 1, hits: 1 }, right: { of: 1, hits: 0 } });
+    expect(of('fences left standing')).toMatchObject({ left: { of: 4, hits: 3 }, right: { of: 2, hits: 2 } });
+    expect(of('asked counts ridden')).toMatchObject({ left: { of: 1, hits: 0 }, right: { of: 1, hits: 1 } });
+    expect(quality).toMatchObject({ left: 2, right: 4, passes: 2, p: null });
+  });
+});
+
+test('asked against ridden: five in a four is an added stride', () => {
+  const passes = days(12).map((day, index) => pass('five', day, 'left', strides(index < 11 ? 5 : 4)));
+  const review = askedReview(passes, () => 3.62);
+  expect(review).toEqual({ adding: { of: 12, hits: 11 }, leavingOut: { of: 0, hits: 0 }, nearest: { of: 0, hits: 0 } });
+  expect(askedClaims(review, WORDS)[0]!.text).toBe('Juniper can add a stride when asked: 11 of 12.');
+  expect(askedClaims({ ...review, adding: { of: 3, hits: 3 } }, WORDS)).toEqual([]);
+  const [leg] = legReviews(passes, () => 3.62);
+  // 18.1 m is five strides of ground of 3.62 m: four strides.
+  expect(leg).toMatchObject({ from: 'heron', to: 'willow', predicted: expect.closeTo(4, 6) });
+  expect(leg!.counts).toEqual([
+    { count: 4, times: 1 },
+    { count: 5, times: 11 },
+  ]);
+});
+
+test('what goes wrong most, only where it stands out', () => {
+  const passes = days(20).map((day, index) =>
+    pass(
+      'free18',
+      day,
+      index % 2 ? 'left' : 'right',
+      DOWN,
+      ...(index < 4 ? [{ kind: 'fault', place: null, fault: 'rush' } as const] : []),
+    ),
+  );
+  const faults = faultCounts(passes);
+  expect(faults).toEqual([
+    { what: 'down', left: 10, right: 10 },
+    { what: 'rush', left: 2, right: 2 },
+  ]);
+  expect(faultClaims(faults, 20, WORDS)[0]!.text).toBe(
+    'What goes wrong most often for Juniper is down: 20 times in 20 passes.',
+  );
+  expect(
+    faultClaims(
+      [
+        { what: 'down', left: 5, right: 5 },
+        { what: 'rush', left: 5, right: 4 },
+      ],
+      40,
+      WORDS,
+    ),
+  ).toEqual([]);
+});
+
+test('better from the first third of the days to the last', () => {
+  const passes = days(12).flatMap((day, index) =>
+    [3, 4].map(value => pass('free18', day, 'left', { kind: 'quality', value: index < 4 ? value - 1 : value })),
+  );
+  expect(qualityClaims(passes, WORDS)[0]!.text).toContain('have got better: by 1.0 of a mark');
+  expect(qualityClaims(passes.slice(0, 6), WORDS)).toEqual([]);
+});
+
+test('day by day', () => {
+  const ridden = riddenDays([
+    pass('free18', '2026-05-02', 'left', DOWN, { kind: 'quality', value: 2 }),
+    pass('free18', '2026-05-01', 'left'),
+    pass('free18', '2026-05-02', 'right', { kind: 'quality', value: 4 }),
+    pass('free18', '2026-05-02', 'right', { kind: 'void' }),
+  ]);
+  expect(ridden).toMatchObject([
+    { day: '2026-05-01', passes: 1, clean: 1, quality: null, lowEfforts: 2 },
+    { day: '2026-05-02', passes: 2, clean: 1, quality: 3, lowEfforts: 4 },
+  ]);
+});

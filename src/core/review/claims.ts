@@ -1,0 +1,210 @@
+import type { StrideEntryKey } from '../horse/strideEntry';
+import { isVoid, lineRidden, passFaults } from '../record/passJudged';
+import { fisherExact, wilsonInterval, type Share } from '../statistics/proportions';
+import { welch } from '../statistics/welch';
+import type { Rein } from '../track/rein';
+import type { AskedReview } from './countReview';
+import type { FaultCount } from './faultReview';
+import { qualities, reinReview } from './reinReview';
+import type { ReviewPass } from './reviewPass';
+import type { StrideReview } from './strideReview';
+
+/** A sentence of the review, and on demand what it rests on. */
+export type Claim = {
+  text: string;
+  /** The test, its sample and its outcome, in words. */
+  because: string;
+  /** How likely as much is by chance alone; null where it is an interval that speaks. */
+  p: number | null;
+};
+
+/** What sentences are made with: names, and the yard's way with lengths. */
+export type ClaimWords = {
+  horse: string;
+  format: (lengthM: number) => string;
+  /** With its sign: "+14 cm". */
+  formatChange: (changeM: number) => string;
+  entryName: (entry: StrideEntryKey) => string;
+  /** "2026-05-04" as a reader says it. */
+  dayName: (day: string) => string;
+};
+
+/** Nothing is claimed from fewer passes on a side than this, nor of a stride from fewer days. */
+const LEAST_PASSES = 8;
+const LEAST_DAYS = 3;
+const LEVEL = 0.05;
+
+const percent = (share: Share) => `${Math.round((100 * share.hits) / share.of)} %`;
+const ofAll = ({ hits, of }: Share) => `${hits} of ${of}`;
+const chance = (p: number) =>
+  p < 0.001 ? 'less than 1 in 1000' : `about ${Math.max(1, Math.round(p * 1000))} in 1000`;
+const byChance = (p: number) => `by chance alone as much comes ${chance(p)} times`;
+
+/** What the record says of the strides of a horse, against what is thought so far and over time. */
+export function strideClaims(
+  reviews: readonly StrideReview[],
+  thoughtM: (entry: StrideEntryKey) => number | null,
+  words: ClaimWords,
+): Claim[] {
+  return reviews.flatMap(review => {
+    const { entry, learned, drift } = review;
+    if (learned.days < LEAST_DAYS) return [];
+    const { horse, format, formatChange, entryName } = words;
+    const range = `${format(learned.lowM)} to ${format(learned.highM)}`;
+    const basis = `${learned.legs} ${review.from === 'counts' ? 'legs ridden without a count being asked' : 'passes noted gap by gap'}, on ${learned.days} days`;
+    const claims: Claim[] = [];
+    const thought = thoughtM(entry);
+    if (thought !== null && (thought < learned.lowM || thought > learned.highM))
+      claims.push({
+        text: `${horse}’s ${entryName(entry)} looks ${learned.strideM > thought ? 'longer' : 'shorter'} than the profile has it: ${format(learned.strideM)}, not ${format(thought)}.`,
+        because: `From ${basis}; 95 times in 100 the true one lies between ${range}.`,
+        p: null,
+      });
+    if (drift && drift.p < LEVEL)
+      claims.push({
+        text: `${horse}’s ${entryName(entry)} has ${drift.change > 0 ? 'grown' : 'got shorter'} over the season by about ${formatChange(drift.change).replace(/^[+−]/, '')}.`,
+        because: `A line through ${drift.points} months, weighted by how sure each is; between ${formatChange(drift.low)} and ${formatChange(drift.high)}, ${byChance(drift.p)}.`,
+        p: drift.p,
+      });
+    return [...claims, ...reinStrideClaim(review, words)];
+  });
+}
+
+const Z95 = 1.959963984540054;
+
+function reinStrideClaim({ entry, byRein: { left, right } }: StrideReview, words: ClaimWords): Claim[] {
+  if (!left || !right || left.days < LEAST_DAYS || right.days < LEAST_DAYS) return [];
+  const difference = left.strideM - right.strideM;
+  const half = Math.hypot(left.highM - left.lowM, right.highM - right.lowM) / 2;
+  if (Math.abs(difference) <= half || half === 0) return [];
+  const shorter: Rein = difference < 0 ? 'left' : 'right';
+  return [
+    {
+      text: `${words.horse}’s ${words.entryName(entry)} looks shorter on the ${shorter} rein, by about ${words.format(Math.abs(difference))}.`,
+      because: `Left ${words.format(left.strideM)} from ${left.legs}, right ${words.format(right.strideM)} from ${right.legs}; the difference is ${(Math.abs(difference) / (half / Z95)).toFixed(1)} times what it is uncertain by.`,
+      p: null,
+    },
+  ];
+}
+
+/** Left against right, and whether the worse one has caught up. */
+export function reinClaims(passes: readonly ReviewPass[], { horse, dayName }: ClaimWords): Claim[] {
+  const { measures, quality } = reinReview(passes);
+  const enough = measures.filter(({ left, right }) => Math.min(left.of, right.of) >= LEAST_PASSES);
+  const seen = enough.filter(({ p }) => p <= LEVEL / Math.max(1, enough.length));
+  const claims = seen.map(({ measure, left, right, p }): Claim => {
+    const better: Rein = left.hits / left.of > right.hits / right.of ? 'left' : 'right';
+    return {
+      text: `${horse} is better on the ${better} rein in ${measure}: ${percent(left)} on the left, ${percent(right)} on the right.`,
+      because: `${ofAll(left)} on the left and ${ofAll(right)} on the right (Fisher’s exact test, ${enough.length} things looked at): ${byChance(p)}.`,
+      p,
+    };
+  });
+  const caughtUp = catchingUp(passes, horse, dayName);
+  const betterQuality =
+    quality.p !== null &&
+    quality.p < LEVEL &&
+    quality.left !== null &&
+    quality.right !== null &&
+    quality.passes >= 2 * LEAST_PASSES
+      ? [
+          {
+            text: `${horse}’s passes are marked better on the ${quality.left > quality.right ? 'left' : 'right'} rein: ${quality.left.toFixed(1)} on the left, ${quality.right.toFixed(1)} on the right, of 5.`,
+            because: `${quality.passes} marks for quality (Welch’s test): ${byChance(quality.p)}.`,
+            p: quality.p,
+          },
+        ]
+      : [];
+  return [...caughtUp, ...claims, ...betterQuality];
+}
+
+/** A rein that was the worse one in the first half of the record and is as good in the second. */
+function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day: string) => string): Claim[] {
+  const counted = passes.filter(pass => !isVoid(pass) && lineRidden(pass) === null);
+  const days = [...new Set(counted.map(({ day }) => day))].sort();
+  const half = days[Math.floor(days.length / 2)];
+  if (half === undefined) return [];
+  const cleanOn = (rein: Rein, since: boolean): Share => {
+    const own = counted.filter(pass => pass.rein === rein && pass.day >= half === since);
+    const clean = own.filter(
+      pass =>
+        passFaults(
+          pass,
+          pass.ground.legs.map(({ asked }) => asked),
+        ).length === 0,
+    );
+    return { of: own.length, hits: clean.length };
+  };
+  return (['left', 'right'] as const).flatMap(rein => {
+    const other: Rein = rein === 'left' ? 'right' : 'left';
+    const [before, after] = [cleanOn(rein, false), cleanOn(rein, true)];
+    const [otherBefore, otherAfter] = [cleanOn(other, false), cleanOn(other, true)];
+    if ([before, after, otherBefore, otherAfter].some(({ of }) => of < LEAST_PASSES)) return [];
+    const wasWorse =
+      before.hits / before.of < otherBefore.hits / otherBefore.of && fisherExact(before, otherBefore) < LEVEL;
+    const improved = fisherExact(before, after) < LEVEL && after.hits / after.of > before.hits / before.of;
+    const level = fisherExact(after, otherAfter) > 0.2;
+    if (!wasWorse || !improved || !level) return [];
+    return [
+      {
+        text: `${horse}’s ${rein} rein has caught up with the ${other} one: ${percent(after)} of its passes are clean since ${dayName(half)}, ${percent(before)} before.`,
+        because: `${rein}: ${ofAll(before)} before, ${ofAll(after)} since; ${other}: ${ofAll(otherBefore)} and ${ofAll(otherAfter)} (Fisher’s exact tests). The better rein may have stood still meanwhile.`,
+        p: fisherExact(before, after),
+      },
+    ];
+  });
+}
+
+/** How good the passes were, early and late. */
+export function qualityClaims(passes: readonly ReviewPass[], { horse }: ClaimWords): Claim[] {
+  const days = [...new Set(passes.map(({ day }) => day))].sort();
+  if (days.length < 2 * LEAST_DAYS) return [];
+  const third = Math.floor(days.length / 3);
+  const [early, late] = [days[third - 1]!, days[days.length - third]!];
+  const first = qualities(passes.filter(({ day }) => day <= early));
+  const last = qualities(passes.filter(({ day }) => day >= late));
+  const test = first.length >= LEAST_PASSES && last.length >= LEAST_PASSES ? welch(last, first) : null;
+  if (!test || test.p >= LEVEL) return [];
+  return [
+    {
+      text: `${horse}’s passes have got ${test.difference > 0 ? 'better' : 'worse'}: by ${Math.abs(test.difference).toFixed(1)} of a mark of 5 from the first third of the days to the last.`,
+      because: `${first.length} marks early and ${last.length} late (Welch’s test): ${byChance(test.p)}.`,
+      p: test.p,
+    },
+  ];
+}
+
+/** Whether a stride can be added or left out when it is asked. */
+export function askedClaims({ adding, leavingOut }: AskedReview, { horse }: ClaimWords): Claim[] {
+  const told = (share: Share, what: string): Claim[] => {
+    if (share.of < LEAST_PASSES) return [];
+    const { low, high } = wilsonInterval(share);
+    const word = low > 0.5 ? 'can' : high < 0.5 ? 'does not yet reliably' : null;
+    if (!word) return [];
+    return [
+      {
+        text: `${horse} ${word} ${what} a stride when asked: ${ofAll(share)}.`,
+        because: `95 times in 100 the true share lies between ${Math.round(low * 100)} and ${Math.round(high * 100)} %.`,
+        p: null,
+      },
+    ];
+  };
+  return [...told(adding, 'add'), ...told(leavingOut, 'leave out')];
+}
+
+/** The fault that comes most often, where one stands before all others. */
+export function faultClaims(faults: readonly FaultCount[], passes: number, { horse }: ClaimWords): Claim[] {
+  const [most, next] = faults;
+  if (!most || passes < 2 * LEAST_PASSES) return [];
+  const [a, b] = [most.left + most.right, next ? next.left + next.right : 0];
+  // As likely as a coin that falls this way so often: the two most frequent against each other.
+  const even = wilsonInterval({ of: a + b, hits: a });
+  if (a < LEAST_PASSES || even.low <= 0.5) return [];
+  return [
+    {
+      text: `What goes wrong most often for ${horse} is ${most.what}: ${a} times in ${passes} passes.`,
+      because: `${most.left} times on the left rein, ${most.right} on the right${next ? `; next comes ${next.what}, ${b} times` : ''}.`,
+      p: null,
+    },
+  ];
+}

@@ -1,0 +1,57 @@
+import { isVoid, passFaults } from '../record/passJudged';
+import { mean } from '../statistics/moments';
+import { workOfPasses, type PassWork } from '../lesson/workCounts';
+import type { Rein } from '../track/rein';
+import { grouped, type ReviewPass } from './reviewPass';
+import { qualities } from './reinReview';
+
+/** How often one thing went wrong, on each rein. */
+export type FaultCount = { what: string; left: number; right: number };
+
+/** Faults by kind, the most frequent first; one of a kind counts once for each place in a pass. */
+export function faultCounts(passes: readonly ReviewPass[]): FaultCount[] {
+  const counts = new Map<string, Record<Rein, number>>();
+  for (const pass of passes) {
+    if (isVoid(pass)) continue;
+    const asked = pass.ground.legs.map(leg => leg.asked);
+    for (const { what } of passFaults(pass, asked)) {
+      const count = counts.get(what) ?? { left: 0, right: 0 };
+      count[pass.rein] += 1;
+      counts.set(what, count);
+    }
+  }
+  return [...counts]
+    .map(([what, count]) => ({ what, ...count }))
+    .sort((a, b) => b.left + b.right - (a.left + a.right) || a.what.localeCompare(b.what));
+}
+
+/** A day of riding: what it asked of the horse, and how good it was. */
+export type RiddenDay = ReturnType<typeof workOfPasses> & {
+  day: string;
+  passes: number;
+  clean: number;
+  /** The mean mark for quality; null where none was given. */
+  quality: number | null;
+};
+
+/** Day by day, in order. */
+export function riddenDays(passes: readonly ReviewPass[]): RiddenDay[] {
+  const works = new Map<string, PassWork>(passes.map(({ layoutVersionId, ground }) => [layoutVersionId, ground.work]));
+  return [...grouped(passes, ({ day }) => day)]
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([day, own]) => {
+      const counted = own.filter(pass => !isVoid(pass));
+      const marked = qualities(counted);
+      return {
+        ...workOfPasses(own, version => works.get(version) ?? null),
+        ...{ day, passes: counted.length, quality: marked.length > 0 ? mean(marked) : null },
+        clean: counted.filter(
+          pass =>
+            passFaults(
+              pass,
+              pass.ground.legs.map(leg => leg.asked),
+            ).length === 0,
+        ).length,
+      };
+    });
+}

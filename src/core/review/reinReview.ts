@@ -1,0 +1,101 @@
+import { isVoid, lineRidden, passFaults } from '../record/passJudged';
+import { standingMarks } from '../record/passMark';
+import { mean } from '../statistics/moments';
+import { fisherExact, type Share } from '../statistics/proportions';
+import { welch } from '../statistics/welch';
+import type { Rein } from '../track/rein';
+import type { ReviewPass } from './reviewPass';
+
+/** Left against right in one thing: so many of so many on each, and how likely as great a difference is by chance. */
+export type ReinMeasure = { measure: string; left: Share; right: Share; p: number };
+
+export type ReinReview = {
+  measures: ReinMeasure[];
+  quality: { left: number | null; right: number | null; p: number | null; passes: number };
+};
+
+const askedOf = ({ ground }: ReviewPass) => ground.legs.map(({ asked }) => asked);
+
+/** What counts on one rein, pass by pass. */
+const MEASURES: { measure: string; of: (pass: ReviewPass) => Share }[] = [
+  {
+    measure: 'clean passes',
+    of: pass => ({ of: 1, hits: passFaults(pass, askedOf(pass)).length === 0 ? 1 : 0 }),
+  },
+  {
+    measure: 'landed on the lead of the rein',
+    of: ({ marks, rein }) => {
+      const leads = standingMarks(marks).flatMap(mark => (mark.kind === 'lead' ? [mark.lead] : []));
+      return { of: leads.length, hits: leads.filter(lead => lead === rein).length };
+    },
+  },
+  {
+    measure: 'fences left standing',
+    of: pass => {
+      const fences = pass.ground.stops.filter(({ isFence }) => isFence).length;
+      const wrong = new Set(
+        standingMarks(pass.marks).flatMap(mark =>
+          mark.kind === 'fence' && mark.outcome !== 'clear' && mark.outcome !== 'rub' ? [mark.place] : [],
+        ),
+      ).size;
+      return { of: fences, hits: Math.max(0, fences - wrong) };
+    },
+  },
+  {
+    measure: 'poles not touched',
+    of: pass => {
+      const poles = pass.ground.stops.filter(({ isFence }) => !isFence).length;
+      const hit = new Set(pass.marks.flatMap(mark => (mark.kind === 'hit' ? [mark.place] : []))).size;
+      return { of: poles, hits: Math.max(0, poles - hit) };
+    },
+  },
+  {
+    measure: 'right canter departs',
+    of: ({ marks }) => {
+      const departs = standingMarks(marks).flatMap(mark => (mark.kind === 'depart' ? [mark.how] : []));
+      return { of: departs.length, hits: departs.filter(how => how === 'right').length };
+    },
+  },
+  {
+    measure: 'asked counts ridden',
+    of: pass => {
+      const asked = standingMarks(pass.marks).flatMap(mark => {
+        const wanted = mark.kind === 'strides' ? (pass.ground.legs[mark.place - 1]?.asked ?? null) : null;
+        return mark.kind === 'strides' && wanted !== null ? [wanted === mark.count] : [];
+      });
+      return { of: asked.length, hits: asked.filter(Boolean).length };
+    },
+  },
+];
+
+/** Left against right in everything that was marked. Passes that do not count, and lines by themselves, are left out. */
+export function reinReview(passes: readonly ReviewPass[]): ReinReview {
+  const counted = passes.filter(pass => !isVoid(pass) && lineRidden(pass) === null);
+  const on = (rein: Rein) => counted.filter(pass => pass.rein === rein);
+  const [left, right] = [on('left'), on('right')];
+  const measures = MEASURES.flatMap(({ measure, of }) => {
+    const [a, b] = [total(left.map(of)), total(right.map(of))];
+    return a.of === 0 || b.of === 0 ? [] : [{ measure, left: a, right: b, p: fisherExact(a, b) }];
+  });
+  const [ql, qr] = [qualities(left), qualities(right)];
+  return {
+    measures,
+    quality: {
+      left: ql.length > 0 ? mean(ql) : null,
+      right: qr.length > 0 ? mean(qr) : null,
+      p: welch(ql, qr)?.p ?? null,
+      passes: ql.length + qr.length,
+    },
+  };
+}
+
+function total(shares: readonly Share[]): Share {
+  return shares.reduce((sum, one) => ({ of: sum.of + one.of, hits: sum.hits + one.hits }), { of: 0, hits: 0 });
+}
+
+/** The marks for quality of some passes, in order. */
+export function qualities(passes: readonly ReviewPass[]): number[] {
+  return passes.flatMap(({ marks }) =>
+    standingMarks(marks).flatMap(mark => (mark.kind === 'quality' ? [mark.value] : [])),
+  );
+}

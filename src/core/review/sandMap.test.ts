@@ -1,0 +1,83 @@
+import { seededRandom } from '../statistics/seededRandom';
+import { sandMap, type Visit } from './sandMap';
+
+const PLACES = Array.from({ length: 12 }, (_, index) => ({
+  xM: 5 + 8 * (index % 3),
+  yM: 8 + 12 * Math.floor(index / 3),
+}));
+/** Four pairs, one of them clumsy. */
+const RATES: Record<string, number> = { a: 0.05, b: 0.08, c: 0.25, d: 0.1 };
+
+type Planted = { place: number; rate: number; pairs: readonly string[] } | null;
+
+/** A season of rides: every pair over every place, with fewer rides of some pairs at some places. */
+function season(random: () => number, planted: Planted, rides = 30): Visit[] {
+  const visits: Visit[] = [];
+  for (let ride = 0; ride < rides; ride += 1)
+    for (const [pairId, rate] of Object.entries(RATES))
+      PLACES.forEach((at, index) => {
+        // The clumsy pair mostly rides the last places.
+        if (pairId === 'c' && index < 8 && random() < 0.8) return;
+        const isBad = planted?.place === index && planted.pairs.includes(pairId);
+        const chance = isBad ? planted.rate : index % 2 === 0 ? rate : rate * 0.8;
+        visits.push({ at, pairId, isFence: index % 2 === 0, trouble: random() < chance });
+      });
+  return visits;
+}
+
+test('where nothing is, hardly ever something is found: under 5 seasons in 100', () => {
+  const random = seededRandom(3);
+  let alarms = 0;
+  for (let round = 0; round < 200; round += 1)
+    if (sandMap(season(random, null)).some(({ standsOut }) => standsOut)) alarms += 1;
+  expect(alarms / 200).toBeLessThan(0.05);
+});
+
+test('a bad patch is found, and said to be the place since everybody has trouble there', () => {
+  const random = seededRandom(4);
+  let [found, others, asPlace] = [0, 0, 0];
+  for (let round = 0; round < 60; round += 1) {
+    const out = sandMap(season(random, { place: 4, rate: 0.35, pairs: Object.keys(RATES) })).filter(
+      one => one.standsOut,
+    );
+    const there = out.find(({ at }) => at === PLACES[4]);
+    if (there) found += 1;
+    if (there?.whose === 'place') asPlace += 1;
+    others += out.length - (there ? 1 : 0);
+  }
+  expect(found).toBeGreaterThan(57);
+  expect(asPlace / found).toBeGreaterThan(0.9);
+  expect(others).toBeLessThan(5);
+});
+
+test('where one pair has trouble it is said to be the pair', () => {
+  const random = seededRandom(6);
+  let [found, asPair] = [0, 0];
+  for (let round = 0; round < 60; round += 1) {
+    const there = sandMap(season(random, { place: 2, rate: 0.6, pairs: ['b'] })).find(({ at }) => at === PLACES[2])!;
+    if (!there.standsOut) continue;
+    found += 1;
+    if (there.whose === 'pair' && there.pairId === 'b') asPair += 1;
+  }
+  expect(found).toBeGreaterThan(55);
+  expect(asPair / found).toBeGreaterThan(0.9);
+});
+
+test('a place that only a clumsy pair rides does not stand out', () => {
+  const random = seededRandom(8);
+  const visits = season(random, null);
+  const lonely = Array.from({ length: 40 }, () => ({
+    ...{ at: { xM: 30, yM: 30 }, pairId: 'c', isFence: true, trouble: random() < RATES.c! },
+  }));
+  const there = sandMap([...visits, ...lonely]).find(({ at }) => at.xM === 30)!;
+  expect(there.troubles / there.visits).toBeGreaterThan(0.15);
+  expect(there.standsOut).toBe(false);
+  expect(there.expected).toBeGreaterThan(5);
+});
+
+test('few visits say nothing, however bad', () => {
+  const bad = Array.from({ length: 8 }, () => ({ at: { xM: 1, yM: 1 }, pairId: 'a', isFence: true, trouble: true }));
+  const there = sandMap([...season(seededRandom(9), null), ...bad]).find(({ at }) => at.xM === 1)!;
+  expect(there).toMatchObject({ visits: 8, troubles: 8, standsOut: false });
+  expect(sandMap([])).toEqual([]);
+});

@@ -1,0 +1,106 @@
+import type { StrideEntryKey } from '../horse/strideEntry';
+import { footfallChanges } from '../record/footfall';
+import { isVoid } from '../record/passJudged';
+import { standingMarks } from '../record/passMark';
+import { passFootfalls } from '../record/passRecord';
+import { mean } from '../statistics/moments';
+import type { Rein } from '../track/rein';
+import { driftOf, type Drift } from './drift';
+import { learnStep } from './learnStep';
+import { learnStride, type LearnedStride, type RiddenCount } from './learnStride';
+import { grouped, monthOf, type ReviewPass } from './reviewPass';
+
+/** What the record says of one entry of a horse's profile. */
+export type StrideReview = {
+  entry: StrideEntryKey;
+  learned: LearnedStride;
+  byMonth: { month: string; atMs: number; learned: LearnedStride }[];
+  drift: Drift | null;
+  byRein: Partial<Record<Rein, LearnedStride>>;
+  /** From counts in legs, or from where the foot fell between poles. */
+  from: 'counts' | 'footfalls';
+};
+
+/** So many legs are little enough that a month says nothing by itself. */
+const LEAST_IN_MONTH = 8;
+
+type Evidence = { day: string; rein: Rein; riddenAtMs: number } & (
+  { kind: 'count'; count: RiddenCount } | { kind: 'step'; stepM: number }
+);
+
+/**
+ * The strides that the passes of one horse point to, by profile entry. Counts that were asked for are left out: they say
+ * what the rider did, not what the horse wants. So are grids, which are ridden as they are set.
+ * @param thoughtM - the stride that is thought so far, by entry; null where nobody knows one
+ */
+export function strideReviews(
+  passes: readonly ReviewPass[],
+  thoughtM: (entry: StrideEntryKey) => number | null,
+): StrideReview[] {
+  const byEntry = new Map<StrideEntryKey, Evidence[]>();
+  for (const pass of passes)
+    for (const { entry, ...evidence } of evidenceOf(pass))
+      byEntry.set(entry, [...(byEntry.get(entry) ?? []), evidence as Evidence]);
+  return [...byEntry].flatMap(([entry, all]) => {
+    const around = thoughtM(entry);
+    const learned = around === null ? null : learnFrom(all, around);
+    return learned && around !== null ? [reviewOf(entry, all, around, learned)] : [];
+  });
+}
+
+function reviewOf(entry: StrideEntryKey, all: Evidence[], aroundM: number, learned: LearnedStride): StrideReview {
+  const byMonth = [...grouped(all, ({ day }) => monthOf(day))].flatMap(([month, own]) => {
+    const inMonth = own.length < LEAST_IN_MONTH ? null : learnFrom(own, aroundM);
+    return inMonth ? [{ month, atMs: mean(own.map(({ riddenAtMs }) => riddenAtMs)), learned: inMonth }] : [];
+  });
+  const measured = byMonth.map(({ atMs, learned: { strideM, lowM, highM } }) => ({
+    ...{ atMs, value: strideM, low: lowM, high: highM },
+  }));
+  const ofRein = (rein: Rein) =>
+    learnFrom(
+      all.filter(one => one.rein === rein),
+      aroundM,
+    );
+  const [left, right] = [ofRein('left'), ofRein('right')];
+  return {
+    ...{ entry, learned, byMonth, drift: driftOf(measured.filter(({ low, high }) => high > low)) },
+    byRein: { ...(left ? { left } : {}), ...(right ? { right } : {}) },
+    from: all[0]!.kind === 'count' ? 'counts' : 'footfalls',
+  };
+}
+
+function evidenceOf(pass: ReviewPass): (Evidence & { entry: StrideEntryKey })[] {
+  if (isVoid(pass)) return [];
+  const { day, rein, riddenAtMs, ground } = pass;
+  const own = { day, rein, riddenAtMs };
+  const counts = standingMarks(pass.marks).flatMap(mark => {
+    const leg = mark.kind === 'strides' ? ground.legs[mark.place - 1] : undefined;
+    if (mark.kind !== 'strides' || !leg?.entry || leg.asked !== null || mark.count === 0) return [];
+    // At walk and trot over poles one step carries from pole to pole: a count of strides says nothing there.
+    if (leg.entry === 'walk-poles' || leg.entry === 'trot-poles') return [];
+    const count: RiddenCount = { groundM: leg.groundM, count: mark.count, rule: leg.rule, times: 1 };
+    return [{ ...own, kind: 'count' as const, entry: leg.entry, count }];
+  });
+  const poles = ground.legs.filter(({ betweenPoles }) => betweenPoles);
+  const entry = poles[0]?.entry;
+  const changes = entry && poles.length === ground.legs.length ? footfallChanges(passFootfalls(pass)) : [];
+  if (!entry || changes.length === 0) return counts;
+  const spacingM = mean(poles.map(({ groundM }) => groundM));
+  return [...counts, { ...own, kind: 'step', entry, stepM: spacingM * (1 + mean(changes)) }];
+}
+
+function learnFrom(all: readonly Evidence[], aroundM: number): LearnedStride | null {
+  const days = new Set(all.map(({ day }) => day)).size;
+  const counts = all.flatMap(one => (one.kind === 'count' ? [one.count] : []));
+  if (counts.length > 0) return learnStride(together(counts), aroundM, Math.max(1, days));
+  return learnStep(all.flatMap(one => (one.kind === 'step' ? [{ stepM: one.stepM, day: one.day }] : [])));
+}
+
+/** The same count over the same ground many times is one line of evidence. */
+function together(counts: readonly RiddenCount[]): RiddenCount[] {
+  const groups = grouped(
+    counts,
+    ({ groundM, count, rule }) => `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride}`,
+  );
+  return [...groups.values()].map(group => ({ ...group[0]!, times: group.length }));
+}

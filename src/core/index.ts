@@ -374,3 +374,22 @@ export {
   type TrackPoint,
 } from './record/simulatePass';
 export { pairSummary, type PairSummary, type StageSummary, type ToldStage } from './lesson/pairSummary';
+
+export { riddenGround, type RiddenGround, type RiddenLeg } from './review/ground';
+export { type ReviewPass } from './review/reviewPass';
+export { type LearnedStride } from './review/learnStride';
+export { strideReviews, type StrideReview } from './review/strideReview';
+export { reinReview, type ReinReview } from './review/reinReview';
+export { askedReview, legReviews, type AskedReview, type LegReview } from './review/countReview';
+export { faultCounts, riddenDays, type FaultCount, type RiddenDay } from './review/faultReview';
+export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
+export {
+  askedClaims,
+  faultClaims,
+  qualityClaims,
+  reinClaims,
+  strideClaims,
+  type Claim,
+  type ClaimWords,
+} from './review/claims';
+export { wilsonInterval, type Share } from './statistics/proportions';

@@ -166,7 +166,7 @@ export const strideRanges = sqliteTable(
     shortM: real('short_m').notNull(),
     normalM: real('normal_m').notNull(),
     longM: real('long_m').notNull(),
-    source: text('source', { enum: ['typed', 'tested'] }).notNull(),
+    source: text('source', { enum: ['typed', 'tested', 'learned'] }).notNull(),
     /** The test it came from, and where that puts the true normal stride. */
     testId: text('test_id').references(() => strideTests.id),
     lowM: real('low_m'),

@@ -1,12 +1,18 @@
 'use server';
 
+import { profileStride, STRIDE_ENTRY_KEYS } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findLayout, saveLayout } from '@/data/queries/layouts';
 import { listPasses, versionsRidden } from '@/data/queries/passes';
+import { findPair } from '@/data/queries/pairs';
+import { addLearnedStride, withdrawLearnedStride } from '@/data/queries/strideTests';
 import type { FormOutcome } from '@/files/formOutcome';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { planFault } from '../_server/planFault';
 import { yardContext } from '../_server/yardContext';
+import { pairReview } from './pairReview';
 import { rowReviews } from './reviewFigures';
 
 /** Exercises that are a row of poles. */
@@ -36,5 +42,40 @@ export async function trySpacingAction(pairId: unknown, versionId: unknown): Pro
     const outcome = await write(tx => saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan }, Date.now()));
     if (outcome.kind !== 'saved') throw new DatabaseRefused('The layout was changed at the same moment: try again.');
     return { ok: true, href: `/plan/${layoutId}` };
+  });
+}
+
+const Entry = z.enum(STRIDE_ENTRY_KEYS);
+
+/** Gives the profile the stride that the record of a pair points to, reckoned anew; or takes it back. */
+export async function learnedStrideAction(pairId: unknown, entry: unknown, take: unknown): Promise<FormOutcome> {
+  const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
+  const asked = Entry.safeParse(entry);
+  const { db, write, yard } = await yardContext();
+  const pair = typeof pairId === 'string' ? await findPair(db, yard.id, pairId) : null;
+  if (!pair || !asked.success) return refuse('This pair is not in the yard any more.');
+  const own = { horseId: pair.horseId, entry: asked.data, knownAtMs: Date.now() };
+  if (take !== true)
+    return attempt(async () => {
+      await write(tx => withdrawLearnedStride(tx, yard.id, own.horseId, own.entry, own.knownAtMs));
+      revalidatePath('/', 'layout');
+      return { ok: true };
+    });
+  const { strides, horse } = await pairReview(pair);
+  const learned = strides.find(one => one.entry === asked.data)?.learned;
+  if (!learned) return refuse('The record does not say enough of this stride yet.');
+  const known = profileStride(horse, asked.data);
+  const share = known ? learned.strideM / known.normalM : 1;
+  const stride = {
+    normalM: learned.strideM,
+    shortM: (known?.shortM ?? learned.strideM) * share,
+    longM: (known?.longM ?? learned.strideM) * share,
+    source: 'learned' as const,
+    interval: { lowM: learned.lowM, highM: learned.highM },
+  };
+  return attempt(async () => {
+    await write(tx => addLearnedStride(tx, yard.id, { ...own, stride }));
+    revalidatePath('/', 'layout');
+    return { ok: true };
   });
 }

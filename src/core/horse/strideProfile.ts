@@ -2,7 +2,8 @@ import { defaultStride } from './defaultStrides';
 import { type HorseType } from './horse';
 import type { StrideEntryKey, StrideRange } from './strideEntry';
 
-export type StrideSource = 'default' | 'typed' | 'tested';
+/** `learned`: from what was ridden, and taken over by somebody. */
+export type StrideSource = 'default' | 'typed' | 'tested' | 'learned';
 
 /** `interval`: where a test puts the true normal stride, 95 times in 100. */
 export type ProfileStride = StrideRange & { source: StrideSource; interval?: StrideInterval };
@@ -10,10 +11,10 @@ export type ProfileStride = StrideRange & { source: StrideSource; interval?: Str
 export type StrideInterval = { lowM: number; highM: number };
 
 /** Common practice, no source: how far off a normal stride may be that nobody tested, as a share of it. */
-const UNSURE: Record<StrideSource, number> = { default: 0.1, typed: 0.05, tested: 0.04 };
+const UNSURE: Record<StrideSource, number> = { default: 0.1, typed: 0.05, tested: 0.04, learned: 0.04 };
 
 /**
- * How sure a stride is: the bounds its true normal lies within, about 95 times in 100. A test brings its own; a stride
+ * How sure a stride is: the bounds its true normal lies within, about 95 times in 100. A test or a record brings its own; a stride
  * that was typed in is taken to be within 5 %, practice's guess from the height within 10 %.
  */
 export function strideCertainty({ normalM, source, interval }: ProfileStride): StrideInterval {

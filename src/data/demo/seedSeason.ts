@@ -79,8 +79,9 @@ export async function seedSeason(
       await tx.insert(table).values(all.slice(first, first + ROWS) as never);
 }
 
-function asStage(offered: Awaited<ReturnType<typeof layoutStages>>[number], eachRein: number): LessonStage {
-  const { work: _, ...stage } = offered;
+type Offered = Awaited<ReturnType<typeof layoutStages>>[number];
+
+function asStage({ work: _, ...stage }: Offered, eachRein: number): LessonStage {
   return { ...stage, id: randomUUID(), eachRein };
 }
 

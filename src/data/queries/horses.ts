@@ -61,11 +61,11 @@ async function listRanges(db: Pick<RoanDatabase, 'select'>, yardId: string): Pro
   return byHorse;
 }
 
-/** What counts of an entry: the newest that was typed in, which no test overwrites; else the newest test. */
+/** What counts of an entry: the newest that was typed in, which nothing overwrites; else the newest test or record. */
 function standing(ranges: readonly DatedStride[]): Horse['strides'] {
   const strides: Horse['strides'] = {};
   for (const { entry, shortM, normalM, longM, source, interval } of ranges) {
-    if (source === 'tested' && strides[entry]?.source === 'typed') continue;
+    if (source !== 'typed' && strides[entry]?.source === 'typed') continue;
     strides[entry] = { shortM, normalM, longM, source, ...(interval ? { interval } : {}) };
   }
   return strides;

@@ -141,3 +141,38 @@ export async function withdrawTestedStrides(tx: Transaction, yardId: string, tes
     .set({ withdrawnAt: new Date() })
     .where(and(eq(strideRanges.yardId, yardId), eq(strideRanges.testId, testId), isNull(strideRanges.withdrawnAt)));
 }
+
+/** Gives the profile what the record says of an entry; one that was given before is taken back. */
+export async function addLearnedStride(
+  tx: Transaction,
+  yardId: string,
+  range: { horseId: string; entry: StrideEntryKey; stride: ProfileStride; knownAtMs: number },
+): Promise<void> {
+  const { horseId, entry, stride, knownAtMs } = range;
+  await withdrawLearnedStride(tx, yardId, horseId, entry, knownAtMs);
+  await tx.insert(strideRanges).values({
+    ...{ id: randomUUID(), yardId, horseId, entry, source: 'learned', createdAt: new Date(knownAtMs) },
+    ...{ shortM: stride.shortM, normalM: stride.normalM, longM: stride.longM },
+    lowM: stride.interval?.lowM ?? null,
+    highM: stride.interval?.highM ?? null,
+  });
+}
+
+/** Takes back what the record gave the profile of an entry; what stood before counts again. */
+export async function withdrawLearnedStride(
+  tx: Transaction,
+  yardId: string,
+  horseId: string,
+  entry: StrideEntryKey,
+  atMs: number,
+): Promise<void> {
+  await tx
+    .update(strideRanges)
+    .set({ withdrawnAt: new Date(atMs) })
+    .where(
+      and(
+        ...[eq(strideRanges.yardId, yardId), eq(strideRanges.horseId, horseId), eq(strideRanges.entry, entry)],
+        ...[eq(strideRanges.source, 'learned'), isNull(strideRanges.withdrawnAt)],
+      ),
+    );
+}

@@ -3,11 +3,14 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { FollowThread } from '@/components/Shell/thread';
 import { findPair } from '@/data/queries/pairs';
-import { listPasses, versionsRidden } from '@/data/queries/passes';
+import { versionsRidden } from '@/data/queries/passes';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../_server/yardContext';
+import { Claims } from '../_components/Claims';
+import { PairCharts } from '../_components/PairCharts';
 import { RowReviewCard } from '../_components/RowReviewCard';
+import { pairReview } from '../pairReview';
 import { rowReviews } from '../reviewFigures';
 
 export const metadata: Metadata = { title: 'Review' };
@@ -17,13 +20,14 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
   const { db, yard } = await yardContext();
   const pair = await findPair(db, yard.id, pairId);
   if (!pair) notFound();
-  const passes = await listPasses(db, yard.id, pairId);
+  const review = await pairReview(pair);
+  const { passes } = review;
   const versions = await versionsRidden(
     db,
     yard.id,
     passes.map(pass => pass.layoutVersionId),
   );
-  const reviews = rowReviews(passes, versions, yard.timeZone);
+  const reviews = rowReviews(passes, versions, yard.timeZone).filter(({ spacingM }) => spacingM !== null);
   return (
     <>
       <FollowThread pair={{ id: pair.id, name: `${pair.horseName} with ${pair.riderName}` }} />
@@ -40,7 +44,16 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
           </LinkButton>
         }
       />
-      {reviews.length === 0 && (
+      {passes.length > 0 && (
+        <>
+          <Claims
+            claims={review.claims}
+            none="Nothing stands out yet: either all is even, or there are too few passes to say."
+          />
+          <PairCharts pairId={pairId} review={review} />
+        </>
+      )}
+      {passes.length === 0 && (
         <EmptyState title="Nothing ridden yet" action={<LinkButton href="/ride">To the ride</LinkButton>}>
           Record a few passes of this pair over a row of poles: here you will see where the foot fell and what spacing
           to try next.

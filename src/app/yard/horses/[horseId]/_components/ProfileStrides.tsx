@@ -22,6 +22,7 @@ const SOURCE_WORDS: Record<StrideSource, string> = {
   default: 'guessed from height and type',
   typed: 'typed in',
   tested: 'tested',
+  learned: 'from the record',
 };
 
 /** A horse's strides by gait: short, normal, long, where each comes from, and how sure it is. */

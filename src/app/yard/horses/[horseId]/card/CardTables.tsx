@@ -12,7 +12,12 @@ type CardTablesProps = {
   poles: (ProfileStride & { entry: StrideEntryKey })[];
 };
 
-const SOURCE_WORDS = { default: 'guessed from height and type', typed: 'as typed in', tested: 'as tested' } as const;
+const SOURCE_WORDS = {
+  default: 'guessed from height and type',
+  typed: 'as typed in',
+  tested: 'as tested',
+  learned: 'from the record',
+} as const;
 const COUNT_NAMES = ['bounce', 'one stride', 'two', 'three', 'four', 'five', 'six'];
 
 /** The ground each count wants, what is made of distances that are often set, and the spacings of poles. */

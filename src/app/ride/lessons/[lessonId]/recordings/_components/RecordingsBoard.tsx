@@ -87,7 +87,7 @@ function StandIn({ lessonId, pairId, stage }: StandInProps) {
         ))}
       </Group>
       {said && (
-        <Alert mt="sm" color={said.ok ? 'sand' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
+        <Alert mt="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
           {said.words}
         </Alert>
       )}

@@ -1,0 +1,178 @@
+import { ChartCard } from '@/components/Chart/ChartCard';
+import { profileStride } from '@/core';
+import { ENTRY_LABELS } from '../../yard/entryLabels';
+import { LegCounts } from '../_charts/LegCounts';
+import { QualityOverTime } from '../_charts/QualityOverTime';
+import { ReinPairs } from '../_charts/ReinPairs';
+import { StrideOverTime } from '../_charts/StrideOverTime';
+import { WorkByWeek } from '../_charts/WorkByWeek';
+import { SHOWN_LEGS, type PairReview } from '../pairReview';
+import { LearnedOffer } from './LearnedOffer';
+import classes from './PairCharts.module.css';
+
+type PairChartsProps = { pairId: string; review: PairReview };
+
+const metres = (lengthM: number) => Number(lengthM.toFixed(3));
+
+/** The pictures of a pair, each with its numbers. */
+export function PairCharts({ pairId, review }: PairChartsProps) {
+  const { strides, horse, words, legs, reins, days, faults, rules } = review;
+  return (
+    <div className={classes.charts}>
+      {strides.map(one => {
+        const { entry, learned, byMonth } = one;
+        const profile = profileStride(horse, entry);
+        return (
+          <ChartCard
+            key={entry}
+            title={ENTRY_LABELS[entry]}
+            sub={`From ${learned.legs} ${one.from === 'counts' ? 'legs where no count was asked' : 'passes noted gap by gap'}, on ${learned.days} days. Strokes: where the true stride lies, 95 times in 100.`}
+            fileName={`${horse.name}-${entry}`}
+            table={{
+              columns: ['month', 'stride m', 'low m', 'high m', 'from'],
+              rows: [
+                ...byMonth.map(({ month, learned: l }) => [
+                  month,
+                  metres(l.strideM),
+                  metres(l.lowM),
+                  metres(l.highM),
+                  l.legs,
+                ]),
+                ['all', metres(learned.strideM), metres(learned.lowM), metres(learned.highM), learned.legs],
+                ...(['left', 'right'] as const).flatMap(rein => {
+                  const l = one.byRein[rein];
+                  return l ? [[`${rein} rein`, metres(l.strideM), metres(l.lowM), metres(l.highM), l.legs]] : [];
+                }),
+              ],
+            }}
+          >
+            {byMonth.length > 1 && (
+              <StrideOverTime
+                review={one}
+                thoughtM={profile?.normalM ?? null}
+                format={words.format}
+                monthName={words.monthName}
+                label={`${ENTRY_LABELS[entry]} of ${horse.name}, month by month`}
+              />
+            )}
+            <LearnedOffer
+              pairId={pairId}
+              entry={entry}
+              learnedM={learned.strideM}
+              lowM={learned.lowM}
+              highM={learned.highM}
+              profile={profile && { normalM: profile.normalM, source: profile.source }}
+            />
+          </ChartCard>
+        );
+      })}
+      {reins.measures.length > 0 && (
+        <ChartCard
+          title="Left and right"
+          sub="Triangles point to the rein; strokes show how sure each share is."
+          fileName={`${horse.name}-reins`}
+          table={{
+            columns: ['', 'left', 'of', 'right', 'of', 'p'],
+            rows: reins.measures.map(({ measure, left, right, p }) => [
+              ...[measure, left.hits, left.of, right.hits, right.of, Number(p.toPrecision(2))],
+            ]),
+          }}
+        >
+          <ReinPairs measures={reins.measures} label={`Left and right rein of ${horse.name}`} />
+        </ChartCard>
+      )}
+      {legs.length > 0 && (
+        <ChartCard
+          title="Ridden against reckoned"
+          sub="Discs: how often each count was ridden. The point above: where the stride of the profile is even."
+          fileName={`${horse.name}-legs`}
+          table={{
+            columns: ['layout', 'leg', 'ground m', 'asked', 'even count', 'ridden', 'times'],
+            rows: legs.flatMap(({ layoutName, from, to, groundM, asked, predicted, counts }) =>
+              counts.map(({ count, times }) => [
+                ...[layoutName, `${from} to ${to}`, metres(groundM), asked],
+                ...[predicted === null ? null : Number(predicted.toFixed(2)), count, times],
+              ]),
+            ),
+          }}
+        >
+          <LegCounts legs={legs.slice(0, SHOWN_LEGS)} label={`Strides of ${horse.name}, leg by leg`} />
+        </ChartCard>
+      )}
+      <QualityCard review={review} />
+      {days.some(({ lowEfforts, highEfforts }) => lowEfforts + highEfforts > 0) && (
+        <ChartCard
+          title="Work, day by day"
+          sub="Efforts over fences; the dark foot of a bar is what was 0.9 m and over."
+          fileName={`${horse.name}-work`}
+          table={{
+            columns: [
+              'day',
+              'efforts',
+              'at 0.9 m and over',
+              'passes over raised poles',
+              'minutes on small circles left',
+              'right',
+            ],
+            rows: days.map(({ day, lowEfforts, highEfforts, raisedPasses, smallCircleMin: { left, right } }) => [
+              ...[day, lowEfforts + highEfforts, highEfforts, raisedPasses],
+              ...[Number(left.toFixed(1)), Number(right.toFixed(1))],
+            ]),
+          }}
+        >
+          <WorkByWeek
+            days={days.map(({ day, lowEfforts, highEfforts }) => ({
+              ...{
+                day,
+                label: words.dayName(day).replace(/^(\d+) (...).*/, '$1 $2'),
+                low: lowEfforts,
+                high: highEfforts,
+              },
+            }))}
+            limit={rules.limits.lowEfforts}
+            highLimit={rules.limits.highEfforts}
+            label={`Efforts of ${horse.name}, day by day`}
+          />
+        </ChartCard>
+      )}
+      {faults.length > 0 && (
+        <ChartCard
+          title="What went wrong"
+          fileName={`${horse.name}-faults`}
+          table={{
+            columns: ['what', 'left', 'right'],
+            rows: faults.map(({ what, left, right }) => [what, left, right]),
+          }}
+        >
+          <ul className={classes.faults}>
+            {faults.slice(0, 8).map(({ what, left, right }) => (
+              <li key={what}>
+                <strong>{what}</strong> {left + right} times: {left} on the left rein, {right} on the right
+              </li>
+            ))}
+          </ul>
+        </ChartCard>
+      )}
+    </div>
+  );
+}
+
+function QualityCard({ review: { days, words, horse } }: { review: PairReview }) {
+  const marked = days.flatMap(({ day, quality, clean, passes }) =>
+    quality === null ? [] : [{ day, quality, clean, passes }],
+  );
+  if (marked.length < 2) return null;
+  return (
+    <ChartCard
+      title="How good the passes were"
+      sub="The mean mark of each day; a disc is as full as its passes were clean."
+      fileName={`${horse.name}-quality`}
+      table={{
+        columns: ['day', 'mean mark', 'passes', 'clean'],
+        rows: marked.map(({ day, quality, passes, clean }) => [day, Number(quality.toFixed(2)), passes, clean]),
+      }}
+    >
+      <QualityOverTime days={marked} monthName={words.monthName} label={`Marks of ${horse.name}, day by day`} />
+    </ChartCard>
+  );
+}

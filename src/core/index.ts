@@ -23,6 +23,7 @@ export {
 export { arenaLetters, type ArenaLetter } from './arena/arenaLetters';
 export { arenaLines, type ArenaLine } from './arena/arenaLines';
 export { wallName } from './arena/wallName';
+export { placeWords } from './arena/placeWords';
 
 export { HORSE_LEVELS, type HorseLevel } from './horse/horseLevel';
 export { HORSE_TYPES, MAX_HORSE_HEIGHT_M, MIN_HORSE_HEIGHT_M, type HorseType } from './horse/horse';
@@ -376,13 +377,16 @@ export {
 export { pairSummary, type PairSummary, type StageSummary, type ToldStage } from './lesson/pairSummary';
 
 export { riddenGround, type RiddenGround, type RiddenLeg } from './review/ground';
-export { type ReviewPass } from './review/reviewPass';
+export { reviewPass, type ReviewPass } from './review/reviewPass';
 export { type LearnedStride } from './review/learnStride';
 export { strideReviews, type StrideReview } from './review/strideReview';
 export { reinReview, type ReinReview } from './review/reinReview';
 export { askedReview, legReviews, type AskedReview, type LegReview } from './review/countReview';
 export { faultCounts, riddenDays, type FaultCount, type RiddenDay } from './review/faultReview';
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
+export { placeClaims } from './review/placeClaims';
+export { layoutReview, type LayoutReview, type SettingReview } from './review/layoutReview';
+export { groupReview, type GroupReview } from './review/groupReview';
 export {
   askedClaims,
   faultClaims,

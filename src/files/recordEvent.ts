@@ -58,6 +58,9 @@ export const MarkOnPaper = z.discriminatedUnion('kind', [
   }),
 ]) satisfies z.ZodType<PassMark>;
 
+/** The kinds of marks that this Roan knows. */
+export const MARK_KINDS: ReadonlySet<string> = new Set(MarkOnPaper.options.map(({ shape }) => shape.kind.value));
+
 const Event = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('pass'),

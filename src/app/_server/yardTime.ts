@@ -10,6 +10,11 @@ export function yardTime(atMs: number, timeZone: string, format: string): string
   return dayjs(atMs).tz(timeZone).format(format);
 }
 
+/** The days of a yard's clock, as the record is looked at by them. */
+export function yardClock(timeZone: string) {
+  return { timeZone, dayOf: (atMs: number) => yardTime(atMs, timeZone, 'YYYY-MM-DD') };
+}
+
 /** The year that the yard's calendar shows now. */
 export function yardYear(timeZone: string): number {
   return dayjs().tz(timeZone).year();

@@ -88,8 +88,13 @@ function suggestionFor(spacingM: number | null, passes: readonly PassFigures[]):
   if (spacingM === null) return { kind: 'nothing-noted' };
   return suggestSpacing(
     spacingM,
-    passes.map(({ footfalls }) => footfalls),
+    passes.map(({ footfalls, otherWay }) => (otherWay ? footfalls.map(backwards) : footfalls)),
   );
+}
+
+/** Gaps are numbered as drawn: ridden the other way, the foot goes through them backwards. */
+function backwards({ gap, fraction }: Footfall): Footfall {
+  return { gap: gap === null ? null : -gap, fraction };
 }
 
 function passFigures(pass: PassRecord, index: number, timeZone: string): PassFigures {

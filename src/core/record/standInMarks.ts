@@ -23,8 +23,8 @@ export type StandInManner = {
 export const USUAL_MANNER: StandInManner = { mishap: 0.05, worseRein: null, badPlace: null, quality: 3.4 };
 
 /** Common practice, no source: beyond these shares of the normal stride a horse gets deep, or stands off. */
-const DEEP_BELOW = 0.93;
-const LONG_ABOVE = 1.06;
+const DEEP_BELOW = 0.9;
+const LONG_ABOVE = 1.1;
 const QUALITY_SD = 0.6;
 
 /**
@@ -115,7 +115,7 @@ function lineMarks(
     const q = readCount(leg.groundM, count, distanceCaseOf(layout, track, index), stride)?.q ?? 1;
     const where = q < DEEP_BELOW ? ('deep' as const) : q > LONG_ABOVE ? ('long' as const) : null;
     const takeOff: TappedMark[] =
-      where && random() < 0.6 && !betweenPoles ? [{ kind: 'take-off', place: place + 1, where }] : [];
+      where && random() < 0.35 && !betweenPoles ? [{ kind: 'take-off', place: place + 1, where }] : [];
     return [{ kind: 'strides', place, count }, ...takeOff];
   });
 }

@@ -1,14 +1,15 @@
 import { newItem } from '../plan/newItem';
 import { DEFAULT_LEG, type Layout } from '../layout/layout';
 import type { PassMark, TappedMark } from '../record/passMark';
+import type { PassRecord, RideDirection } from '../record/passRecord';
 import { seededNormal, seededRandom } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';
 import { askedClaims, faultClaims, qualityClaims, reinClaims, strideClaims, type ClaimWords } from './claims';
 import { askedReview, legReviews } from './countReview';
 import { faultCounts, riddenDays } from './faultReview';
-import { riddenGround } from './ground';
+import { riddenGround, type RiddenGround } from './ground';
 import { reinReview } from './reinReview';
-import type { ReviewPass } from './reviewPass';
+import { reviewPass, type ReviewPass } from './reviewPass';
 import { strideReviews } from './strideReview';
 
 /** Two fences up the middle: 18.1 m of ground and more, by where the second stands. */
@@ -36,20 +37,24 @@ const GROUNDS = {
 
 let id = 0;
 function pass(ground: keyof typeof GROUNDS, day: string, rein: Rein, ...marks: TappedMark[]): ReviewPass {
+  return ridden(GROUNDS[ground], ground, day, rein, 'as-drawn', ...marks);
+}
+
+function ridden(
+  ground: RiddenGround,
+  layoutVersionId: string,
+  day: string,
+  rein: Rein,
+  direction: RideDirection,
+  ...marks: TappedMark[]
+): ReviewPass {
   id += 1;
-  return {
-    ...{
-      id: `p${id}`,
-      pairId: 'pair',
-      layoutVersionId: ground,
-      lessonId: null,
-      direction: 'as-drawn',
-      stage: 's',
-      rein,
-    },
-    ...{ riddenAtMs: Date.parse(`${day}T10:00:00Z`) + id, day, ground: GROUNDS[ground] },
+  const record: PassRecord = {
+    ...{ id: `p${id}`, pairId: 'pair', layoutVersionId, lessonId: null, direction, stage: 's', rein },
+    riddenAtMs: Date.parse(`${day}T10:00:00Z`) + id,
     marks: marks.map((mark, order) => ({ id: `${id}-${order}`, ...mark }) as PassMark),
   };
+  return reviewPass(record, ground, day);
 }
 
 const WORDS: ClaimWords = {
@@ -95,6 +100,38 @@ describe('strides', () => {
     expect(strideClaims(reviews, () => 3.6, WORDS)).toEqual([]);
   });
 
+  test('a step over poles is the same whichever way the row is ridden, though gaps keep their numbers', () => {
+    const poles = [0, 1, 2, 3].map(index =>
+      newItem('pole', `p${index}`, { xM: 10, yM: 10 + index * 1.4 }, Math.PI / 2),
+    );
+    const row: Layout = {
+      ...line(5, null),
+      items: poles,
+      tracks: [
+        {
+          ...{ kind: 'items', id: 'row', gait: 'trot', course: null, passes: 1 },
+          through: poles.map(({ id: item }) => ({ item, reversed: false })),
+          legs: [1, 2, 3].map(() => ({ ...DEFAULT_LEG, setting: 'poles' as const })),
+        },
+      ],
+    };
+    // The foot gains 5 % of the gap from gap to gap: a step of 1.47 m.
+    const onRow = (day: string, otherWay: boolean) => {
+      const falls = [0.4, 0.45, 0.5].map((fraction, index): TappedMark => ({
+        kind: 'footfall',
+        place: otherWay ? 3 - index : index + 1,
+        fraction,
+      }));
+      return ridden(riddenGround(row), 'row', day, 'left', otherWay ? 'other-way' : 'as-drawn', ...falls);
+    };
+    const [review] = strideReviews(
+      days(8).map((day, index) => onRow(day, index % 2 === 1)),
+      () => 1.4,
+    );
+    expect(review).toMatchObject({ entry: 'trot-poles', from: 'footfalls' });
+    expect(review!.learned.strideM).toBeCloseTo(1.47, 6);
+  });
+
   test('counts that were asked teach nothing, nor do three passes', () => {
     const asked = days(8).map(day => pass('five', day, 'left', strides(5)));
     expect(strideReviews(asked, () => 3.6)).toEqual([]);
@@ -120,7 +157,7 @@ describe('left and right', () => {
     const passes = [...half(0, 'left', 10, 40), ...half(0, 'right', 34, 40)];
     const claims = reinClaims(passes, WORDS);
     expect(claims[0]!.text).toBe(
-      'Juniper is better on the right rein in clean passes: 25 % on the left, 85 % on the right.',
+      'Juniper goes clean more often on the right rein: 25 % on the left, 85 % on the right.',
     );
     expect(claims[0]!.because).toContain('10 of 40 on the left and 34 of 40 on the right');
   });

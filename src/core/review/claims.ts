@@ -1,5 +1,4 @@
 import type { StrideEntryKey } from '../horse/strideEntry';
-import { isVoid, lineRidden, passFaults } from '../record/passJudged';
 import { fisherExact, wilsonInterval, type Share } from '../statistics/proportions';
 import { welch } from '../statistics/welch';
 import type { Rein } from '../track/rein';
@@ -92,10 +91,10 @@ export function reinClaims(passes: readonly ReviewPass[], { horse, dayName }: Cl
   const { measures, quality } = reinReview(passes);
   const enough = measures.filter(({ left, right }) => Math.min(left.of, right.of) >= LEAST_PASSES);
   const seen = enough.filter(({ p }) => p <= LEVEL / Math.max(1, enough.length));
-  const claims = seen.map(({ measure, left, right, p }): Claim => {
+  const claims = seen.map(({ does, left, right, p }): Claim => {
     const better: Rein = left.hits / left.of > right.hits / right.of ? 'left' : 'right';
     return {
-      text: `${horse} is better on the ${better} rein in ${measure}: ${percent(left)} on the left, ${percent(right)} on the right.`,
+      text: `${horse} ${does} more often on the ${better} rein: ${percent(left)} on the left, ${percent(right)} on the right.`,
       because: `${ofAll(left)} on the left and ${ofAll(right)} on the right (Fisher’s exact test, ${enough.length} things looked at): ${byChance(p)}.`,
       p,
     };
@@ -120,19 +119,13 @@ export function reinClaims(passes: readonly ReviewPass[], { horse, dayName }: Cl
 
 /** A rein that was the worse one in the first half of the record and is as good in the second. */
 function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day: string) => string): Claim[] {
-  const counted = passes.filter(pass => !isVoid(pass) && lineRidden(pass) === null);
+  const counted = passes.filter(pass => !pass.isVoid && pass.line === null);
   const days = [...new Set(counted.map(({ day }) => day))].sort();
   const half = days[Math.floor(days.length / 2)];
   if (half === undefined) return [];
   const cleanOn = (rein: Rein, since: boolean): Share => {
     const own = counted.filter(pass => pass.rein === rein && pass.day >= half === since);
-    const clean = own.filter(
-      pass =>
-        passFaults(
-          pass,
-          pass.ground.legs.map(({ asked }) => asked),
-        ).length === 0,
-    );
+    const clean = own.filter(({ faults }) => faults.length === 0);
     return { of: own.length, hits: clean.length };
   };
   return (['left', 'right'] as const).flatMap(rein => {

@@ -1,5 +1,3 @@
-import { isVoid } from '../record/passJudged';
-import { standingMarks } from '../record/passMark';
 import type { Share } from '../statistics/proportions';
 import type { ReviewPass } from './reviewPass';
 
@@ -27,9 +25,9 @@ type LegKey = { pass: ReviewPass; place: number; count: number };
 
 function countsOf(passes: readonly ReviewPass[]): LegKey[] {
   return passes
-    .filter(pass => !isVoid(pass))
+    .filter(pass => !pass.isVoid)
     .flatMap(pass =>
-      standingMarks(pass.marks).flatMap(mark =>
+      pass.marks.flatMap(mark =>
         mark.kind === 'strides' && pass.ground.legs[mark.place - 1]
           ? [{ pass, place: mark.place, count: mark.count }]
           : [],

@@ -1,4 +1,3 @@
-import { isVoid, passFaults } from '../record/passJudged';
 import { mean } from '../statistics/moments';
 import { workOfPasses, type PassWork } from '../lesson/workCounts';
 import type { Rein } from '../track/rein';
@@ -12,9 +11,8 @@ export type FaultCount = { what: string; left: number; right: number };
 export function faultCounts(passes: readonly ReviewPass[]): FaultCount[] {
   const counts = new Map<string, Record<Rein, number>>();
   for (const pass of passes) {
-    if (isVoid(pass)) continue;
-    const asked = pass.ground.legs.map(leg => leg.asked);
-    for (const { what } of passFaults(pass, asked)) {
+    if (pass.isVoid) continue;
+    for (const { what } of pass.faults) {
       const count = counts.get(what) ?? { left: 0, right: 0 };
       count[pass.rein] += 1;
       counts.set(what, count);
@@ -40,18 +38,12 @@ export function riddenDays(passes: readonly ReviewPass[]): RiddenDay[] {
   return [...grouped(passes, ({ day }) => day)]
     .sort(([a], [b]) => (a < b ? -1 : 1))
     .map(([day, own]) => {
-      const counted = own.filter(pass => !isVoid(pass));
+      const counted = own.filter(pass => !pass.isVoid);
       const marked = qualities(counted);
       return {
         ...workOfPasses(own, version => works.get(version) ?? null),
         ...{ day, passes: counted.length, quality: marked.length > 0 ? mean(marked) : null },
-        clean: counted.filter(
-          pass =>
-            passFaults(
-              pass,
-              pass.ground.legs.map(leg => leg.asked),
-            ).length === 0,
-        ).length,
+        clean: counted.filter(({ faults }) => faults.length === 0).length,
       };
     });
 }

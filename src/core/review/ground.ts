@@ -23,6 +23,8 @@ export type RiddenLeg = {
 export type RiddenGround = {
   gait: TrackGait | null;
   legs: RiddenLeg[];
+  /** The count asked of each leg. */
+  asked: (number | null)[];
   stops: { id: string; at: PointM; isFence: boolean }[];
   figures: string[];
   work: PassWork;
@@ -42,7 +44,7 @@ export function riddenGround(layout: Layout): RiddenGround {
     one.kind === 'figures' ? one.figures.map(({ figure }) => figure.kind) : [],
   );
   const work = passWork(layout);
-  if (!track) return { gait: layout.tracks[0]?.gait ?? null, legs: [], stops: [], figures, work };
+  if (!track) return { gait: layout.tracks[0]?.gait ?? null, legs: [], asked: [], stops: [], figures, work };
   const itemOf = (id: string) => layout.items.find(item => item.id === id)!;
   const legs = reckonItemTrack({ ...layout, horses: [] }, track).legs.map((leg, index): RiddenLeg => {
     const planned = track.legs[index]!;
@@ -55,5 +57,5 @@ export function riddenGround(layout: Layout): RiddenGround {
     };
   });
   const stops = track.through.map(({ item: id }) => ({ id, at: itemOf(id).at, isFence: itemOf(id).kind === 'fence' }));
-  return { gait: track.gait, legs, stops, figures, work };
+  return { gait: track.gait, legs, asked: legs.map(({ asked }) => asked), stops, figures, work };
 }

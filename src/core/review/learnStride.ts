@@ -16,7 +16,7 @@ const DAY_SPREAD = 0.015;
 /** Within these shares of the stride that is thought so far the learned one is looked for. */
 const LEAST = 0.65;
 const MOST = 1.5;
-const STEPS = 120;
+const STEPS = 72;
 /** Half the 95 % point of χ² with one degree: what the log-likelihood may fall to the ends of the interval. */
 const FALL = 1.920729;
 
@@ -68,7 +68,7 @@ const GOLDEN = (Math.sqrt(5) - 1) / 2;
 /** Where a function is highest between two points, by golden sections. */
 function highest(of: (x: number) => number, fromX: number, toX: number): number {
   let [low, high] = [fromX, toX];
-  for (let step = 0; step < 40; step += 1) {
+  for (let step = 0; step < 22; step += 1) {
     const [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)];
     if (of(a) >= of(b)) high = b;
     else low = a;
@@ -79,7 +79,7 @@ function highest(of: (x: number) => number, fromX: number, toX: number): number 
 /** Where a function comes up to a level, from a point below it to one that is not. */
 function crossing(of: (x: number) => number, level: number, belowX: number, aboveX: number): number {
   let [below, above] = [belowX, aboveX];
-  for (let step = 0; step < 40; step += 1) {
+  for (let step = 0; step < 20; step += 1) {
     const middle = (below + above) / 2;
     if (of(middle) >= level) above = middle;
     else below = middle;

@@ -1,5 +1,3 @@
-import { isVoid, lineRidden, passFaults } from '../record/passJudged';
-import { standingMarks } from '../record/passMark';
 import { mean } from '../statistics/moments';
 import { fisherExact, type Share } from '../statistics/proportions';
 import { welch } from '../statistics/welch';
@@ -7,34 +5,42 @@ import type { Rein } from '../track/rein';
 import type { ReviewPass } from './reviewPass';
 
 /** Left against right in one thing: so many of so many on each, and how likely as great a difference is by chance. */
-export type ReinMeasure = { measure: string; left: Share; right: Share; p: number };
+export type ReinMeasure = {
+  measure: string;
+  /** What a horse does more often on one rein: “lands on the lead of the rein”. */
+  does: string;
+  left: Share;
+  right: Share;
+  p: number;
+};
 
 export type ReinReview = {
   measures: ReinMeasure[];
   quality: { left: number | null; right: number | null; p: number | null; passes: number };
 };
 
-const askedOf = ({ ground }: ReviewPass) => ground.legs.map(({ asked }) => asked);
-
 /** What counts on one rein, pass by pass. */
-const MEASURES: { measure: string; of: (pass: ReviewPass) => Share }[] = [
+const MEASURES: { measure: string; does: string; of: (pass: ReviewPass) => Share }[] = [
   {
     measure: 'clean passes',
-    of: pass => ({ of: 1, hits: passFaults(pass, askedOf(pass)).length === 0 ? 1 : 0 }),
+    does: 'goes clean',
+    of: ({ faults }) => ({ of: 1, hits: faults.length === 0 ? 1 : 0 }),
   },
   {
     measure: 'landed on the lead of the rein',
+    does: 'lands on the lead of the rein',
     of: ({ marks, rein }) => {
-      const leads = standingMarks(marks).flatMap(mark => (mark.kind === 'lead' ? [mark.lead] : []));
+      const leads = marks.flatMap(mark => (mark.kind === 'lead' ? [mark.lead] : []));
       return { of: leads.length, hits: leads.filter(lead => lead === rein).length };
     },
   },
   {
     measure: 'fences left standing',
+    does: 'leaves fences standing',
     of: pass => {
       const fences = pass.ground.stops.filter(({ isFence }) => isFence).length;
       const wrong = new Set(
-        standingMarks(pass.marks).flatMap(mark =>
+        pass.marks.flatMap(mark =>
           mark.kind === 'fence' && mark.outcome !== 'clear' && mark.outcome !== 'rub' ? [mark.place] : [],
         ),
       ).size;
@@ -43,6 +49,7 @@ const MEASURES: { measure: string; of: (pass: ReviewPass) => Share }[] = [
   },
   {
     measure: 'poles not touched',
+    does: 'leaves poles untouched',
     of: pass => {
       const poles = pass.ground.stops.filter(({ isFence }) => !isFence).length;
       const hit = new Set(pass.marks.flatMap(mark => (mark.kind === 'hit' ? [mark.place] : []))).size;
@@ -51,15 +58,17 @@ const MEASURES: { measure: string; of: (pass: ReviewPass) => Share }[] = [
   },
   {
     measure: 'right canter departs',
+    does: 'departs right',
     of: ({ marks }) => {
-      const departs = standingMarks(marks).flatMap(mark => (mark.kind === 'depart' ? [mark.how] : []));
+      const departs = marks.flatMap(mark => (mark.kind === 'depart' ? [mark.how] : []));
       return { of: departs.length, hits: departs.filter(how => how === 'right').length };
     },
   },
   {
     measure: 'asked counts ridden',
+    does: 'rides the count that is asked',
     of: pass => {
-      const asked = standingMarks(pass.marks).flatMap(mark => {
+      const asked = pass.marks.flatMap(mark => {
         const wanted = mark.kind === 'strides' ? (pass.ground.legs[mark.place - 1]?.asked ?? null) : null;
         return mark.kind === 'strides' && wanted !== null ? [wanted === mark.count] : [];
       });
@@ -70,12 +79,12 @@ const MEASURES: { measure: string; of: (pass: ReviewPass) => Share }[] = [
 
 /** Left against right in everything that was marked. Passes that do not count, and lines by themselves, are left out. */
 export function reinReview(passes: readonly ReviewPass[]): ReinReview {
-  const counted = passes.filter(pass => !isVoid(pass) && lineRidden(pass) === null);
+  const counted = passes.filter(pass => !pass.isVoid && pass.line === null);
   const on = (rein: Rein) => counted.filter(pass => pass.rein === rein);
   const [left, right] = [on('left'), on('right')];
-  const measures = MEASURES.flatMap(({ measure, of }) => {
+  const measures = MEASURES.flatMap(({ measure, does, of }) => {
     const [a, b] = [total(left.map(of)), total(right.map(of))];
-    return a.of === 0 || b.of === 0 ? [] : [{ measure, left: a, right: b, p: fisherExact(a, b) }];
+    return a.of === 0 || b.of === 0 ? [] : [{ measure, does, left: a, right: b, p: fisherExact(a, b) }];
   });
   const [ql, qr] = [qualities(left), qualities(right)];
   return {
@@ -95,7 +104,5 @@ function total(shares: readonly Share[]): Share {
 
 /** The marks for quality of some passes, in order. */
 export function qualities(passes: readonly ReviewPass[]): number[] {
-  return passes.flatMap(({ marks }) =>
-    standingMarks(marks).flatMap(mark => (mark.kind === 'quality' ? [mark.value] : [])),
-  );
+  return passes.flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'quality' ? [mark.value] : [])));
 }

@@ -1,8 +1,28 @@
+import { isVoid, lineRidden, passFaults, type PassFault } from '../record/passJudged';
+import { standingMarks, type PassMark } from '../record/passMark';
 import type { PassRecord } from '../record/passRecord';
 import type { RiddenGround } from './ground';
 
-/** A pass with what it was ridden over and the day it was ridden on, by the yard's clock ("2026-05-04"). */
-export type ReviewPass = PassRecord & { ground: RiddenGround; day: string };
+/**
+ * A pass with what it was ridden over, the day it was ridden on by the yard's clock ("2026-05-04"), and what is asked of it
+ * again and again: the last word on each thing, and what went wrong.
+ */
+export type ReviewPass = Omit<PassRecord, 'marks'> & {
+  ground: RiddenGround;
+  day: string;
+  marks: PassMark[];
+  faults: PassFault[];
+  isVoid: boolean;
+  line: { from: number; to: number } | null;
+};
+
+/** A pass as the review looks at it. */
+export function reviewPass(pass: PassRecord, ground: RiddenGround, day: string): ReviewPass {
+  return {
+    ...{ ...pass, ground, day, marks: standingMarks(pass.marks), isVoid: isVoid(pass), line: lineRidden(pass) },
+    faults: passFaults(pass, ground.asked),
+  };
+}
 
 /** The month of a day: what a season is looked at by. */
 export const monthOf = (day: string) => day.slice(0, 7);

@@ -1,5 +1,4 @@
 import { distanceM, type PointM } from '../geometry/pointM';
-import { isVoid, lineRidden, passFaults } from '../record/passJudged';
 import { poissonAtLeast } from '../statistics/proportions';
 import type { ReviewPass } from './reviewPass';
 
@@ -36,10 +35,10 @@ const MOST_OF_PAIR = 0.7;
 /** What was ridden over in some passes, and whether it went wrong; a spot that was tapped belongs to what is nearest. */
 export function visitsOf(passes: readonly ReviewPass[]): Visit[] {
   return passes.flatMap(pass => {
-    if (isVoid(pass)) return [];
-    const { pairId, ground, marks } = pass;
-    const line = lineRidden(pass);
-    const wrong = new Set(passFaults(pass).flatMap(({ place }) => place ?? []));
+    if (pass.isVoid) return [];
+    const { pairId, ground, marks, line } = pass;
+    // A count that was not ridden as asked belongs to the leg, not to a place.
+    const wrong = new Set(pass.faults.flatMap(({ what, place }) => (what.startsWith('strides') ? [] : (place ?? []))));
     const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
     return ground.stops.flatMap(({ at, isFence }, index) => {
       const place = index + 1;

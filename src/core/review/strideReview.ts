@@ -1,7 +1,5 @@
 import type { StrideEntryKey } from '../horse/strideEntry';
 import { footfallChanges } from '../record/footfall';
-import { isVoid } from '../record/passJudged';
-import { standingMarks } from '../record/passMark';
 import { passFootfalls } from '../record/passRecord';
 import { mean } from '../statistics/moments';
 import type { Rein } from '../track/rein';
@@ -39,8 +37,11 @@ export function strideReviews(
 ): StrideReview[] {
   const byEntry = new Map<StrideEntryKey, Evidence[]>();
   for (const pass of passes)
-    for (const { entry, ...evidence } of evidenceOf(pass))
-      byEntry.set(entry, [...(byEntry.get(entry) ?? []), evidence as Evidence]);
+    for (const evidence of evidenceOf(pass)) {
+      const own = byEntry.get(evidence.entry);
+      if (own) own.push(evidence);
+      else byEntry.set(evidence.entry, [evidence]);
+    }
   return [...byEntry].flatMap(([entry, all]) => {
     const around = thoughtM(entry);
     const learned = around === null ? null : learnFrom(all, around);
@@ -70,10 +71,10 @@ function reviewOf(entry: StrideEntryKey, all: Evidence[], aroundM: number, learn
 }
 
 function evidenceOf(pass: ReviewPass): (Evidence & { entry: StrideEntryKey })[] {
-  if (isVoid(pass)) return [];
+  if (pass.isVoid) return [];
   const { day, rein, riddenAtMs, ground } = pass;
   const own = { day, rein, riddenAtMs };
-  const counts = standingMarks(pass.marks).flatMap(mark => {
+  const counts = pass.marks.flatMap(mark => {
     const leg = mark.kind === 'strides' ? ground.legs[mark.place - 1] : undefined;
     if (mark.kind !== 'strides' || !leg?.entry || leg.asked !== null || mark.count === 0) return [];
     // At walk and trot over poles one step carries from pole to pole: a count of strides says nothing there.
@@ -86,7 +87,9 @@ function evidenceOf(pass: ReviewPass): (Evidence & { entry: StrideEntryKey })[] 
   const changes = entry && poles.length === ground.legs.length ? footfallChanges(passFootfalls(pass)) : [];
   if (!entry || changes.length === 0) return counts;
   const spacingM = mean(poles.map(({ groundM }) => groundM));
-  return [...counts, { ...own, kind: 'step', entry, stepM: spacingM * (1 + mean(changes)) }];
+  // Gaps are numbered as drawn: ridden the other way, the foot goes through them backwards.
+  const change = mean(changes) * (pass.direction === 'as-drawn' ? 1 : -1);
+  return [...counts, { ...own, kind: 'step', entry, stepM: spacingM * (1 + change) }];
 }
 
 function learnFrom(all: readonly Evidence[], aroundM: number): LearnedStride | null {

@@ -31,7 +31,7 @@ export const SEASON_LESSONS = [
   },
   {
     ...{ name: 'Sunday, trot poles', layout: 'five-trot', dayOfWeek: 7, every: 4, from: 0, eachRein: 2 },
-    pairs: ['ode-quill', 'bas-barley', 'neve-thimble'],
+    pairs: ['ode-quill', 'bas-barley'],
     stages: () => [0],
   },
 ];

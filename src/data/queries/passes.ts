@@ -9,6 +9,7 @@ import type { Transaction } from '../writeQueue';
 import { asVersion, findVersion, type LayoutVersion } from './layoutVersions';
 import { markRow } from './markRow';
 import { findPair } from './pairs';
+import { newRecordRevision } from './recordRevision';
 
 /** An event that can never be taken, however often it is sent. */
 export class RecordRefused extends DatabaseRefused {
@@ -132,6 +133,7 @@ export async function versionsRidden(
 export async function recordBatch(tx: Transaction, yardId: string, batch: RecordBatch, nowMs: number): Promise<void> {
   const recording: Recording = { yardId, nowMs, placesOf: new Map() };
   for (const event of batch.events) await recordEvent(tx, recording, event);
+  await newRecordRevision(tx, yardId);
 }
 
 /** `placesOf`: how many items each layout version is ridden over, once looked up. */

@@ -1,50 +1,93 @@
-import { riddenGround, type ReviewPass, type RiddenGround } from '@/core';
+import { reviewPass, riddenGround, type PassMark, type PassRecord, type ReviewPass, type RiddenGround } from '@/core';
+import { MARK_KINDS } from '@/files/recordEvent';
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
-import { layouts, layoutVersions, passes } from '../schema';
-import { passesWithMarks, versionsRidden } from './passes';
+import { layouts, layoutVersions, marks, passes } from '../schema';
+import { versionsRidden } from './passes';
+import { recordRevision } from './recordRevision';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 
-/** A version never changes, so what is reckoned of it holds as long as Roan runs. */
-const grounds = new Map<string, RiddenGround>();
-const MOST_GROUNDS = 2000;
-
 export type ReviewWish = { pairIds: readonly string[] } | { arenaId: string } | { layoutId: string } | 'all';
 
-/**
- * The passes that a review looks at, oldest first, with what each was ridden over.
- * @param dayOf - the day of an instant by the yard's clock, "2026-05-04"
- */
+/** The yard's clock: the day of an instant, "2026-05-04". */
+export type YardClock = { timeZone: string; dayOf: (atMs: number) => string };
+
+type Kept = { revision: string; passes: ReviewPass[] };
+
+/** What was read last, as long as the record is the same. The one asked for longest ago goes first. */
+const kept = new Map<string, Kept>();
+const MOST_KEPT = 12;
+
+/** The passes that a review looks at, oldest first, with what each was ridden over. */
 export async function reviewPasses(
   db: Reader,
   yardId: string,
   wish: ReviewWish,
-  dayOf: (atMs: number) => string,
+  clock: YardClock,
 ): Promise<ReviewPass[]> {
+  const key = JSON.stringify([yardId, clock.timeZone, wish]);
+  const revision = await recordRevision(db, yardId);
+  const before = kept.get(key);
+  kept.delete(key);
+  const now = before?.revision === revision ? before : { revision, passes: await readPasses(db, yardId, wish, clock) };
+  kept.set(key, now);
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+  return now.passes;
+}
+
+async function readPasses(db: Reader, yardId: string, wish: ReviewWish, clock: YardClock): Promise<ReviewPass[]> {
+  // One row a pass, its marks as one text: many small rows cost more than what is in them.
   const rows = await db
-    .select()
+    .select({
+      pass: passes,
+      marks: sql<string>`json_group_array(json_array(${marks.id}, ${marks.kind}, ${marks.place}, ${marks.fraction}, ${marks.words}, json(${marks.document})) order by ${marks.markedAt}, ${marks}.rowid) filter (where ${marks.id} is not null)`,
+    })
     .from(passes)
+    .leftJoin(marks, and(eq(marks.passId, passes.id), isNull(marks.undoneAt)))
     .where(and(eq(passes.yardId, yardId), isNull(passes.undoneAt), wanted(db, wish)))
-    .orderBy(asc(passes.riddenAt), sql`rowid`);
-  const ridden = await passesWithMarks(db, rows);
+    .groupBy(passes.id)
+    .orderBy(asc(passes.riddenAt), sql`${passes}.rowid`);
   const groundOf = await groundsOf(
     db,
     yardId,
-    ridden.map(({ layoutVersionId }) => layoutVersionId),
+    rows.map(({ pass }) => pass.layoutVersionId),
   );
-  const days = new Map<number, string>();
-  return ridden.flatMap(pass => {
+  const dayOf = daysBy(clock);
+  return rows.flatMap(({ pass, marks: text }) => {
     const ground = groundOf.get(pass.layoutVersionId);
-    // Days are asked for once for each quarter of an hour: no clock changes within one.
-    const quarter = Math.floor(pass.riddenAtMs / QUARTER_MS);
-    const day = days.get(quarter) ?? dayOf(pass.riddenAtMs);
-    days.set(quarter, day);
-    return ground ? [{ ...pass, ground, day }] : [];
+    const { id, pairId, layoutVersionId, lessonId, stage, rein, direction } = pass;
+    const riddenAtMs = pass.riddenAt.getTime();
+    const own = (JSON.parse(text) as MarkRow[]).map(markOf);
+    const record: PassRecord = {
+      ...{ id, pairId, layoutVersionId, lessonId, stage, rein, direction, riddenAtMs, marks: own },
+    };
+    return ground ? [reviewPass(record, ground, dayOf(riddenAtMs))] : [];
   });
 }
 
+type MarkRow = [string, string, number | null, number | null, string | null, object | null];
+
+/** A mark as it was taken; it was read with care then. One of a newer Roan is told as a note. */
+function markOf([id, kind, place, fraction, words, document]: MarkRow): PassMark {
+  if (kind === 'footfall') return { id, kind, place, fraction: fraction ?? 0.5 };
+  if (kind === 'hit') return { id, kind, place: place ?? 1 };
+  if (kind === 'note') return { id, kind, words: words ?? '' };
+  return MARK_KINDS.has(kind) ? ({ ...document, id, kind } as PassMark) : { id, kind: 'note', words: kind };
+}
+
 const QUARTER_MS = 15 * 60 * 1000;
+
+/** Days are asked for once for each quarter of an hour: no clock changes within one. */
+function daysBy({ dayOf }: YardClock): (atMs: number) => string {
+  const days = new Map<number, string>();
+  return atMs => {
+    const quarter = Math.floor(atMs / QUARTER_MS);
+    const day = days.get(quarter) ?? dayOf(atMs);
+    days.set(quarter, day);
+    return day;
+  };
+}
 
 function wanted(db: Reader, wish: ReviewWish): SQL | undefined {
   if (wish === 'all') return undefined;
@@ -56,6 +99,10 @@ function wanted(db: Reader, wish: ReviewWish): SQL | undefined {
       : versions.innerJoin(layouts, eq(layouts.id, layoutVersions.layoutId)).where(eq(layouts.arenaId, wish.arenaId));
   return inArray(passes.layoutVersionId, own);
 }
+
+/** A version never changes, so what is reckoned of it holds as long as Roan runs. */
+const grounds = new Map<string, RiddenGround>();
+const MOST_GROUNDS = 2000;
 
 async function groundsOf(
   db: Reader,

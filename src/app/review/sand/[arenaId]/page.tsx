@@ -1,0 +1,78 @@
+import { ChartCard } from '@/components/Chart/ChartCard';
+import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { placeClaims, placeWords } from '@/core';
+import { findArena, listArenas } from '@/data/queries/arenas';
+import { listPairs } from '@/data/queries/pairs';
+import { sandRecord } from '@/data/queries/sandRecord';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { yardContext } from '../../../_server/yardContext';
+import { yardClock } from '../../../_server/yardTime';
+import { SandMap } from '../../_charts/SandMap';
+import { Claims } from '../../_components/Claims';
+
+export const metadata: Metadata = { title: 'What the sand remembers' };
+
+export default async function SandPage({ params }: { params: Promise<{ arenaId: string }> }) {
+  const { arenaId } = await params;
+  const { db, yard } = await yardContext();
+  const arena = await findArena(db, yard.id, arenaId);
+  if (!arena) notFound();
+  const [record, pairs, arenas] = await Promise.all([
+    sandRecord(db, yard.id, arenaId, yardClock(yard.timeZone)),
+    listPairs(db, yard.id),
+    listArenas(db, yard.id),
+  ]);
+  const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? 'one pair';
+  const places = record.places.filter(({ visits }) => visits > 0).sort((a, b) => a.p - b.p);
+  return (
+    <>
+      <PageHead
+        title={`What the sand remembers: ${arena.name}`}
+        sub={`${record.passes} passes on ${record.days} days`}
+        actions={
+          <>
+            {arenas
+              .filter(({ id, archived }) => id !== arenaId && !archived)
+              .map(({ id, name }) => (
+                <LinkButton key={id} href={`/review/sand/${id}`} variant="default">
+                  {name}
+                </LinkButton>
+              ))}
+            <LinkButton href="/review" variant="default">
+              All of the review
+            </LinkButton>
+          </>
+        }
+      />
+      {places.length === 0 ? (
+        <EmptyState title="Nothing ridden here yet" action={<LinkButton href="/ride">To the ride</LinkButton>}>
+          Where a pole was hit, a fence fell or a spot was tapped shows here once passes of this arena are recorded.
+        </EmptyState>
+      ) : (
+        <>
+          <Claims
+            claims={placeClaims(places, arena, nameOf)}
+            none="No place stands out beyond chance: what goes wrong is spread as the rides are."
+          />
+          <ChartCard
+            title="Where things went wrong"
+            sub="A disc for each place that is ridden over: its size is how often, its dark share how often something went wrong; a ring where it is more than chance. Crosses are spots that were tapped."
+            fileName={`${arena.name}-sand`}
+            table={{
+              columns: ['place', 'across m', 'up m', 'rides', 'went wrong', 'usual', 'p', 'stands out'],
+              rows: places.map(({ at, visits, troubles, expected, p, standsOut, whose }) => [
+                ...[placeWords(arena, at), Number(at.xM.toFixed(2)), Number(at.yM.toFixed(2)), visits, troubles],
+                ...[Number(expected.toFixed(1)), Number(p.toPrecision(2)), standsOut ? `yes: the ${whose}` : 'no'],
+              ]),
+            }}
+          >
+            <SandMap arena={arena} places={places} spots={record.spots} />
+          </ChartCard>
+        </>
+      )}
+    </>
+  );
+}

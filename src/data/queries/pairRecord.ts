@@ -1,0 +1,56 @@
+import {
+  askedReview,
+  faultCounts,
+  legReviews,
+  profileStride,
+  qualityClaims,
+  askedClaims,
+  faultClaims,
+  reinClaims,
+  reinReview,
+  riddenDays,
+  strideClaims,
+  strideReviews,
+  type ClaimWords,
+  type StrideEntryKey,
+} from '@/core';
+import type { RoanDatabase } from '../openDatabase';
+import { findHorse } from './horses';
+import { reckonedOnce } from './reckonedOnce';
+import { reviewPasses, type YardClock } from './reviewPasses';
+
+type Reader = Pick<RoanDatabase, 'select'>;
+
+/** All that the record says of a pair, in numbers and in sentences. */
+export async function pairRecord(
+  db: Reader,
+  yardId: string,
+  pair: { id: string; horseId: string },
+  clock: YardClock,
+  words: ClaimWords,
+) {
+  const passes = await reviewPasses(db, yardId, { pairIds: [pair.id] }, clock);
+  const horse = await findHorse(db, yardId, pair.horseId);
+  if (!horse) throw new Error(`pairRecord: no horse ${pair.horseId}`);
+  const thought = (entry: StrideEntryKey) => profileStride(horse, entry)?.normalM ?? null;
+  // Sentences are written with the yard's unit: a length that is written differently is another review.
+  const key = JSON.stringify([horse.strides, horse.heightM, horse.type, words.horse, words.format(1)]);
+  return reckonedOnce(passes, key, () => {
+    const strides = strideReviews(passes, thought);
+    const asked = askedReview(passes, thought);
+    const faults = faultCounts(passes);
+    return {
+      ...{ passes, horse, strides, asked, faults },
+      legs: legReviews(passes, thought),
+      reins: reinReview(passes),
+      days: riddenDays(passes),
+      claims: [
+        ...strideClaims(strides, thought, words),
+        ...reinClaims(passes, words),
+        ...qualityClaims(passes, words),
+        ...askedClaims(asked, words),
+        ...faultClaims(faults, passes.length, words),
+      ],
+    };
+  });
+}

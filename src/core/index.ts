@@ -387,6 +387,7 @@ export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
 export { layoutReview, type LayoutReview, type SettingReview } from './review/layoutReview';
 export { groupReview, type GroupReview } from './review/groupReview';
+export { nextSetting, type NextSetting } from './review/nextSetting';
 export {
   askedClaims,
   faultClaims,

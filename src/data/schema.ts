@@ -373,6 +373,42 @@ export const marks = sqliteTable(
   table => [index('marks_by_pass').on(table.passId)],
 );
 
+/** A film of a pass or of a stride test; the file lies in the data folder under the id, and is gone where it was removed. */
+export const videos = sqliteTable(
+  'videos',
+  {
+    id: id(),
+    yardId: yardId(),
+    passId: text('pass_id').references(() => passes.id),
+    testId: text('test_id').references(() => strideTests.id),
+    fileName: text('file_name').notNull(),
+    mime: text('mime').notNull(),
+    sizeBytes: integer('size_bytes').notNull(),
+    sha256: text('sha256').notNull(),
+    removedAt: instant('removed_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('videos_by_pass').on(table.passId), index('videos_by_test').on(table.testId)],
+);
+
+/** Something seen in a film at a time: a word, or a stride that was counted. */
+export const videoNotes = sqliteTable(
+  'video_notes',
+  {
+    id: id(),
+    yardId: yardId(),
+    videoId: text('video_id')
+      .notNull()
+      .references(() => videos.id),
+    atS: real('at_s').notNull(),
+    kind: text('kind', { enum: ['note', 'stride'] }).notNull(),
+    words: text('words').notNull().default(''),
+    undoneAt: instant('undone_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('video_notes_by_video').on(table.videoId, table.atS)],
+);
+
 export const settings = sqliteTable(
   'settings',
   {

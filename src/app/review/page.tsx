@@ -2,7 +2,9 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listPairs } from '@/data/queries/pairs';
-import { listPasses } from '@/data/queries/passes';
+import { listArenas } from '@/data/queries/arenas';
+import { layoutsRidden, riddenByPair } from '@/data/queries/ridden';
+import { formatReading } from '@/core';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { present } from '@/data/present';
@@ -13,27 +15,44 @@ import classes from './page.module.css';
 export const metadata: Metadata = { title: 'Review' };
 
 export default async function ReviewListPage() {
-  const { db, yard } = await yardContext();
-  const pairs = present(await listPairs(db, yard.id));
-  const ridden = await Promise.all(pairs.map(async pair => ({ pair, passes: await listPasses(db, yard.id, pair.id) })));
+  const { db, yard, unit } = await yardContext();
+  const [pairs, ridden, arenas, layouts] = await Promise.all([
+    listPairs(db, yard.id).then(present),
+    riddenByPair(db, yard.id),
+    listArenas(db, yard.id).then(present),
+    layoutsRidden(db, yard.id),
+  ]);
   return (
     <>
-      <PageHead title="Review" sub="What the record says of each pair." />
+      <PageHead
+        title="Review"
+        sub="What the record says of each pair, of the sand, of the layouts and of the group."
+        actions={
+          <>
+            <LinkButton href="/review/group" variant="default">
+              The group
+            </LinkButton>
+            <LinkButton href="/yard/archive" variant="default">
+              All data out and in
+            </LinkButton>
+          </>
+        }
+      />
       {pairs.length === 0 && (
         <EmptyState title="No pairs yet" action={<LinkButton href="/yard">To the yard</LinkButton>}>
           Put a rider and a horse together in the yard, ride a layout, and come back.
         </EmptyState>
       )}
       <ul className={classes.pairs}>
-        {ridden.map(({ pair, passes }) => {
-          const last = passes[passes.length - 1];
+        {pairs.map(({ id, horseName, riderName }) => {
+          const own = ridden.get(id);
           return (
-            <li key={pair.id}>
-              <Link href={`/review/${pair.id}`}>
-                <strong>{pair.horseName}</strong> with {pair.riderName}
+            <li key={id}>
+              <Link href={`/review/${id}`}>
+                <strong>{horseName}</strong> with {riderName}
                 <span>
-                  {last
-                    ? `${passes.length} ${passes.length === 1 ? 'pass' : 'passes'}, last on ${yardTime(last.riddenAtMs, yard.timeZone, 'D MMMM')}`
+                  {own
+                    ? `${own.passes} ${own.passes === 1 ? 'pass' : 'passes'}, last on ${yardTime(own.lastMs, yard.timeZone, 'D MMMM')}`
                     : 'nothing ridden yet'}
                 </span>
               </Link>
@@ -41,6 +60,36 @@ export default async function ReviewListPage() {
           );
         })}
       </ul>
+      {layouts.length > 0 && (
+        <>
+          <h2>What the sand remembers</h2>
+          <ul className={classes.pairs}>
+            {arenas.map(({ id, name, widthM, lengthM }) => (
+              <li key={id}>
+                <Link href={`/review/sand/${id}`}>
+                  <strong>{name}</strong>
+                  <span>
+                    {formatReading(widthM, unit)} by {formatReading(lengthM, unit)}
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+          <h2>Layouts compared</h2>
+          <ul className={classes.pairs}>
+            {layouts.map(({ layoutId, name, passes, pairs: riding }) => (
+              <li key={layoutId}>
+                <Link href={`/review/layouts/${layoutId}`}>
+                  <strong>{name}</strong>
+                  <span>
+                    {passes} {passes === 1 ? 'pass' : 'passes'} of {riding} {riding === 1 ? 'pair' : 'pairs'}
+                  </span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </>
   );
 }

@@ -34,6 +34,9 @@ export default async function YardPage() {
             <LinkButton href="/yard/stand-in" variant="default">
               Stand-in for a sensor
             </LinkButton>
+            <LinkButton href="/yard/archive" variant="default">
+              All data
+            </LinkButton>
             <LinkButton href="/yard/files" variant="default">
               Lists in and out
             </LinkButton>

@@ -265,3 +265,16 @@ function refusePlace(mark: PassMark, places: number): void {
       `The track goes over ${places}: there is no ${isGap ? 'gap' : 'pole or fence'} ${mark.place}.`,
     );
 }
+
+/** Whose a pass is, and what it was ridden over; null where there is none. */
+export async function passPlace(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  passId: string,
+): Promise<{ pairId: string; layoutVersionId: string } | null> {
+  const [pass] = await db
+    .select({ pairId: passes.pairId, layoutVersionId: passes.layoutVersionId })
+    .from(passes)
+    .where(and(eq(passes.yardId, yardId), eq(passes.id, passId)));
+  return pass ?? null;
+}

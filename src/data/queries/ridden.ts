@@ -40,3 +40,33 @@ export async function riddenByHorse(
     lastMs: row.last?.getTime() ?? 0,
   }));
 }
+
+/** How often each pair has ridden, and when last. */
+export async function riddenByPair(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+): Promise<Map<string, { passes: number; lastMs: number }>> {
+  const rows = await db
+    .select({ pairId: passes.pairId, passes: sql<number>`count(*)`.mapWith(Number), last: max(passes.riddenAt) })
+    .from(passes)
+    .where(and(eq(passes.yardId, yardId), isNull(passes.undoneAt)))
+    .groupBy(passes.pairId);
+  return new Map(rows.map(({ pairId, passes: n, last }) => [pairId, { passes: n, lastMs: last?.getTime() ?? 0 }]));
+}
+
+/** The layouts that were ridden, those most often ridden first. */
+export async function layoutsRidden(db: Pick<RoanDatabase, 'select'>, yardId: string) {
+  const often = sql<number>`count(*)`.mapWith(Number);
+  return db
+    .select({
+      layoutId: layoutVersions.layoutId,
+      name: sql<string>`max(${layoutVersions.name})`,
+      passes: often,
+      pairs: sql<number>`count(distinct ${passes.pairId})`.mapWith(Number),
+    })
+    .from(passes)
+    .innerJoin(layoutVersions, eq(layoutVersions.id, passes.layoutVersionId))
+    .where(and(eq(passes.yardId, yardId), isNull(passes.undoneAt)))
+    .groupBy(layoutVersions.layoutId)
+    .orderBy(desc(often));
+}

@@ -39,9 +39,14 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
         }
         sub={`${passes.length} ${passes.length === 1 ? 'pass' : 'passes'} recorded`}
         actions={
-          <LinkButton href="/review" variant="default">
-            All pairs
-          </LinkButton>
+          <>
+            <LinkButton href={`/review/${pairId}/films`} variant="default">
+              Films
+            </LinkButton>
+            <LinkButton href="/review" variant="default">
+              All of the review
+            </LinkButton>
+          </>
         }
       />
       {passes.length > 0 && (

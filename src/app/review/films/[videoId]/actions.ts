@@ -1,0 +1,88 @@
+'use server';
+
+import { randomUUID } from 'node:crypto';
+import { rmSync } from 'node:fs';
+import path from 'node:path';
+import { TEST_PACES } from '@/core';
+import { DatabaseRefused } from '@/data/databaseRefused';
+import { recordBatch } from '@/data/queries/passes';
+import { addFilmNote, countIntoTest, findFilm, removeFilm, undoFilmNote } from '@/data/queries/videos';
+import type { FormOutcome } from '@/files/formOutcome';
+import { revalidatePath } from 'next/cache';
+import { z } from 'zod';
+import { attempt } from '../../../_server/attempt';
+import { dataFolders } from '../../../_server/dataFolders';
+import { yardContext } from '../../../_server/yardContext';
+
+const Id = z.string().min(1).max(60);
+const Note = z.strictObject({
+  id: z.uuid(),
+  atS: z.number().min(0).max(36_000),
+  kind: z.enum(['note', 'stride']),
+  words: z.string().trim().max(500),
+});
+const Count = z.strictObject({
+  count: z.number().int().min(0).max(99),
+  place: z.number().int().min(1).max(2000).nullable(),
+  pace: z.enum(TEST_PACES).nullable(),
+});
+
+const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
+
+export async function addFilmNoteAction(videoId: unknown, note: unknown): Promise<FormOutcome> {
+  const [id, read] = [Id.safeParse(videoId), Note.safeParse(note)];
+  if (!id.success || !read.success) return refuse('A note has a time and at most 500 letters.');
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(tx => addFilmNote(tx, yard.id, id.data, read.data));
+    return { ok: true };
+  });
+}
+
+export async function undoFilmNoteAction(noteId: unknown): Promise<FormOutcome> {
+  const id = Id.safeParse(noteId);
+  if (!id.success) return refuse('This note is not there any more.');
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(tx => undoFilmNote(tx, yard.id, id.data));
+    return { ok: true };
+  });
+}
+
+/** Takes a film out of the data folder; what was noted and counted in it stays. */
+export async function removeFilmAction(videoId: unknown): Promise<FormOutcome> {
+  const id = Id.safeParse(videoId);
+  const { db, write, yard } = await yardContext();
+  const film = id.success ? await findFilm(db, yard.id, id.data) : null;
+  if (!film) return refuse('This film is not in the yard any more.');
+  return attempt(async () => {
+    await write(tx => removeFilm(tx, yard.id, film.id));
+    rmSync(path.join(dataFolders().videos, film.id), { force: true });
+    return { ok: true };
+  });
+}
+
+/** Gives the strides that were counted in a film to its pass (a leg of it) or to its stride test (a pace of it). */
+export async function countFromFilmAction(videoId: unknown, sent: unknown): Promise<FormOutcome> {
+  const [id, asked] = [Id.safeParse(videoId), Count.safeParse(sent)];
+  if (!id.success || !asked.success) return refuse('Count the strides first, and say where they belong.');
+  const { count, place, pace } = asked.data;
+  const { write, yard } = await yardContext();
+  return attempt(async () => {
+    await write(async tx => {
+      const film = await findFilm(tx, yard.id, id.data);
+      if (!film) throw new DatabaseRefused('This film is not in the yard any more.');
+      if (film.testId !== null) {
+        if (pace === null) throw new DatabaseRefused('Say at which pace it was ridden.');
+        return countIntoTest(tx, yard.id, film, { pace, count });
+      }
+      if (place === null) throw new DatabaseRefused('Say in which leg the strides were counted.');
+      const nowMs = Date.now();
+      const mark = { id: randomUUID(), kind: 'strides' as const, place, count };
+      const event = { type: 'mark' as const, id: randomUUID(), passId: film.passId!, mark, atMs: nowMs };
+      await recordBatch(tx, yard.id, { events: [event], lessonId: null }, nowMs);
+    });
+    revalidatePath('/', 'layout');
+    return { ok: true };
+  });
+}

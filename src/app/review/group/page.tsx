@@ -1,0 +1,178 @@
+import { ChartCard } from '@/components/Chart/ChartCard';
+import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { nowMs } from '@/components/nowMs';
+import { groupReview, stageGate } from '@/core';
+import { present } from '@/data/present';
+import { listHorses } from '@/data/queries/horses';
+import { lessonRecord, listLessons } from '@/data/queries/lessons';
+import { listPairs } from '@/data/queries/pairs';
+import { reviewPasses } from '@/data/queries/reviewPasses';
+import { yardRules } from '@/data/queries/settings';
+import type { Metadata } from 'next';
+import { connection } from 'next/server';
+import { yardContext } from '../../_server/yardContext';
+import { lastDays, yardClock } from '../../_server/yardTime';
+import { ENTRY_LABELS } from '../../yard/entryLabels';
+import { RideBalance } from '../_charts/RideBalance';
+import { goesBy } from '../pairStrides';
+import { reviewWords } from '../reviewWords';
+
+export const metadata: Metadata = { title: 'The group' };
+
+/** What has been done lately is looked at over four weeks. */
+const BALANCE_DAYS = 28;
+
+export default async function GroupPage() {
+  await connection();
+  const { db, yard, unit } = await yardContext();
+  const [pairs, horses, rules, passes] = await Promise.all([
+    listPairs(db, yard.id),
+    listHorses(db, yard.id),
+    yardRules(db, yard.id),
+    reviewPasses(db, yard.id, 'all', yardClock(yard.timeZone)),
+  ]);
+  const riding = present(pairs).filter(({ id }) => passes.some(({ pairId }) => pairId === id));
+  const sinceMs = lastDays(nowMs(), BALANCE_DAYS, yard.timeZone)[0]!;
+  const strideOf = riding.map(({ id, horseId }) => {
+    const horse = horses.find(one => one.id === horseId);
+    return {
+      id,
+      strideM: horse
+        ? goesBy(
+            horse,
+            passes.filter(pass => pass.pairId === id),
+          )
+        : () => null,
+    };
+  });
+  const { sharing, balance } = groupReview(
+    strideOf,
+    passes.filter(({ riddenAtMs }) => riddenAtMs >= sinceMs),
+  );
+  const words = reviewWords('', unit);
+  const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? '';
+  const ready = await readyForNext(riding.map(({ id }) => id));
+  return (
+    <>
+      <PageHead
+        title="The group"
+        sub="Who could share a spacing, who has earned the next stage, and who has had how much of what."
+        actions={
+          <LinkButton href="/review" variant="default">
+            All of the review
+          </LinkButton>
+        }
+      />
+      {riding.length === 0 && (
+        <EmptyState title="Nothing ridden yet" action={<LinkButton href="/ride">To the ride</LinkButton>}>
+          Once pairs have ridden they are looked at together here.
+        </EmptyState>
+      )}
+      {riding.length > 0 && (
+        <ChartCard
+          title="Who could share a spacing"
+          sub="Strides so alike that the middle between them is easy for each: within 3 % either way. By the record where it says enough, else by the profile."
+          fileName="sharing"
+          table={{
+            columns: ['for', 'pairs', 'shortest m', 'longest m'],
+            rows: sharing.map(({ entry, pairIds, leastM, mostM }) => [
+              ...[
+                ENTRY_LABELS[entry],
+                pairIds.map(nameOf).join(', '),
+                Number(leastM.toFixed(3)),
+                Number(mostM.toFixed(3)),
+              ],
+            ]),
+          }}
+        >
+          {sharing.length === 0 && <p>No two strides are so alike: give each its own spacing, or use a fan.</p>}
+          <ul>
+            {sharing.map(({ entry, pairIds, leastM, mostM }) => (
+              <li key={`${entry} ${pairIds[0]}`}>
+                <strong>{pairIds.map(nameOf).join(', ')}</strong>, {ENTRY_LABELS[entry].toLowerCase()}:{' '}
+                {words.format(leastM)} to {words.format(mostM)}
+              </li>
+            ))}
+          </ul>
+        </ChartCard>
+      )}
+      {ready.length > 0 && (
+        <ChartCard
+          title="Who is ready for the next stage"
+          sub={`By the yard’s rule, from the last lesson of each: ${rules.gate.cleanEachRein} clean on ${rules.gate.bothReins ? 'both reins' : 'the rein ridden'}.`}
+          fileName="ready"
+          table={{
+            columns: ['pair', 'lesson', 'stage', 'ready', 'why'],
+            rows: ready.map(({ pairId, lesson, stage, gate }) => [
+              ...[nameOf(pairId), lesson, stage, gate.ready ? 'yes' : 'not yet', gate.reason],
+            ]),
+          }}
+        >
+          <ul>
+            {ready.map(({ pairId, lesson, stage, gate }) => (
+              <li key={pairId}>
+                <strong>{nameOf(pairId)}</strong>: {gate.ready ? 'ready' : 'not yet'} after “{stage}” ({lesson}).{' '}
+                {gate.reason.replace(/^Not yet\. /, '')}
+              </li>
+            ))}
+          </ul>
+        </ChartCard>
+      )}
+      {riding.length > 0 && (
+        <ChartCard
+          title="Of what, how much, in four weeks"
+          sub="Passes over fences, over poles and on the flat; triangles: the share of the left rein and the right."
+          fileName="balance"
+          table={{
+            columns: [
+              'pair',
+              'passes',
+              'over fences',
+              'over poles',
+              'on the flat',
+              'left rein',
+              'right rein',
+              'efforts',
+              'last ridden',
+            ],
+            rows: balance.map(({ pairId, passes: n, jumping, poles, flat, byRein, efforts, lastDay }) => [
+              ...[nameOf(pairId), n, jumping, poles, flat, byRein.left, byRein.right, efforts, lastDay],
+            ]),
+          }}
+        >
+          <RideBalance
+            pairs={balance.map(one => ({ ...one, name: nameOf(one.pairId) }))}
+            label="Passes of each pair in four weeks"
+          />
+        </ChartCard>
+      )}
+    </>
+  );
+
+  /** Each pair at the last stage it rode, in the last lesson it rode in. */
+  async function readyForNext(pairIds: readonly string[]) {
+    const lessons = await listLessons(db, yard.id);
+    const found = new Map<
+      string,
+      { pairId: string; lesson: string; stage: string; gate: ReturnType<typeof stageGate> }
+    >();
+    for (const lesson of lessons) {
+      const open = lesson.plan.pairIds.filter(id => pairIds.includes(id) && !found.has(id));
+      if (open.length === 0 || found.size === pairIds.length) continue;
+      const record = await lessonRecord(db, yard.id, lesson);
+      for (const pairId of open) {
+        const own = record.passes.filter(pass => pass.pairId === pairId);
+        const stage = own[own.length - 1]?.stage;
+        if (stage === undefined) continue;
+        const gate = stageGate(
+          own.filter(pass => pass.stage === stage),
+          rules.gate,
+        );
+        found.set(pairId, { pairId, lesson: lesson.name, stage, gate });
+      }
+    }
+    return [...found.values()];
+  }
+}

@@ -1,0 +1,167 @@
+import { ChartCard } from '@/components/Chart/ChartCard';
+import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { layoutReview, nextSetting, type ReviewPass } from '@/core';
+import { listHorses } from '@/data/queries/horses';
+import { findLayout } from '@/data/queries/layouts';
+import { listPairs } from '@/data/queries/pairs';
+import { reviewPasses } from '@/data/queries/reviewPasses';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { yardContext } from '../../../_server/yardContext';
+import { yardClock } from '../../../_server/yardTime';
+import { SettingShares } from '../../_charts/SettingShares';
+import { goesBy } from '../../pairStrides';
+import { reviewWords } from '../../reviewWords';
+
+export const metadata: Metadata = { title: 'A layout compared' };
+
+export default async function LayoutReviewPage({ params }: { params: Promise<{ layoutId: string }> }) {
+  const { layoutId } = await params;
+  const { db, yard, unit } = await yardContext();
+  const layout = await findLayout(db, yard.id, layoutId);
+  if (!layout) notFound();
+  const clock = yardClock(yard.timeZone);
+  const [passes, pairs, horses, all] = await Promise.all([
+    reviewPasses(db, yard.id, { layoutId }, clock),
+    listPairs(db, yard.id),
+    listHorses(db, yard.id),
+    reviewPasses(db, yard.id, 'all', clock),
+  ]);
+  const { settings, beforeAfter } = layoutReview(passes);
+  const words = reviewWords('', unit);
+  const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? '';
+  const metres = (lengthM: number) => Number(lengthM.toFixed(3));
+  const next = nextOf(passes, pairs, pairId => {
+    const horse = horses.find(({ id }) => id === pairs.find(pair => pair.id === pairId)?.horseId);
+    return horse
+      ? goesBy(
+          horse,
+          all.filter(pass => pass.pairId === pairId),
+        )
+      : () => null;
+  });
+  return (
+    <>
+      <PageHead
+        title={layout.name}
+        sub={`${passes.length} passes; who rode it, how it was set, and what to set next`}
+        actions={
+          <>
+            <LinkButton href={`/plan/${layoutId}`} variant="default">
+              To the plan
+            </LinkButton>
+            <LinkButton href="/review" variant="default">
+              All of the review
+            </LinkButton>
+          </>
+        }
+      />
+      {settings.length === 0 && (
+        <EmptyState title="Nobody rode it yet" action={<LinkButton href="/ride">To the ride</LinkButton>}>
+          Once pairs have ridden this layout they are compared here.
+        </EmptyState>
+      )}
+      {settings.length > 0 && (
+        <ChartCard
+          title="Clean passes, pair by pair and setting by setting"
+          sub="A bar for each: as long as its share of clean passes, with how sure that is as a stroke."
+          fileName={`${layout.name}-settings`}
+          table={{
+            columns: [
+              'pair',
+              'stage',
+              'first ridden',
+              'last ridden',
+              'clean',
+              'of',
+              'mean mark',
+              'strides',
+              'grounds m',
+            ],
+            rows: settings.map(({ pairId, stage, firstDay, lastDay, clean, quality, counts, groundsM }) => [
+              ...[nameOf(pairId), stage, firstDay, lastDay, clean.hits, clean.of],
+              ...[quality === null ? null : Number(quality.toFixed(2)), counts.map(count => count ?? '–').join(' ')],
+              groundsM.map(metres).join(' '),
+            ]),
+          }}
+        >
+          <SettingShares
+            settings={settings.map(one => ({
+              ...{ key: `${one.pairId} ${one.layoutVersionId} ${one.stage}`, clean: one.clean },
+              name: `${nameOf(one.pairId)}, ${one.stage}${one.groundsM.length === 1 ? `, ${words.format(one.groundsM[0]!)}` : ''}`,
+            }))}
+            label={`Clean passes over ${layout.name}`}
+          />
+        </ChartCard>
+      )}
+      {beforeAfter.length > 0 && (
+        <ChartCard
+          title="The first day and the last"
+          fileName={`${layout.name}-before-after`}
+          table={{
+            columns: ['pair', 'stage', 'first day', 'clean', 'of', 'last day', 'clean', 'of'],
+            rows: beforeAfter.map(({ pairId, stage, firstDay, lastDay, first, last }) => [
+              ...[nameOf(pairId), stage, firstDay, first.hits, first.of, lastDay, last.hits, last.of],
+            ]),
+          }}
+        >
+          <ul>
+            {beforeAfter.map(({ pairId, stage, firstDay, lastDay, first, last }) => (
+              <li key={`${pairId} ${stage}`}>
+                <strong>{nameOf(pairId)}</strong>, {stage}: {first.hits} of {first.of} clean on{' '}
+                {words.dayName(firstDay)}, {last.hits} of {last.of} on {words.dayName(lastDay)}
+              </li>
+            ))}
+          </ul>
+        </ChartCard>
+      )}
+      {next.length > 0 && (
+        <ChartCard
+          title="Which distance suits which horse, and what to set next"
+          sub="By the stride that the record points to, else that of the profile. Distances change by 10 cm at most at a time."
+          fileName={`${layout.name}-next`}
+          table={{
+            columns: ['pair', 'leg', 'lies at m', 'count', 'suits m', 'next m', 'why'],
+            rows: next.map(({ pairId, from, to, liesM, count, suitsM, groundM, reason }) => [
+              ...[nameOf(pairId), `${from} to ${to}`, metres(liesM), count, metres(suitsM), metres(groundM), reason],
+            ]),
+          }}
+        >
+          <ul>
+            {next.map(({ pairId, from, to, liesM, count, suitsM, groundM, kind, reason }) => (
+              <li key={`${pairId} ${from} ${to}`}>
+                <strong>{nameOf(pairId)}</strong>, {from} to {to}: {count}{' '}
+                {count === 1 ? 'stride wants' : 'strides want'} {words.format(suitsM)}, it lies at {words.format(liesM)}
+                . {kind === 'change' ? `Next: ${words.format(groundM)}. ` : ''}
+                {reason}
+              </li>
+            ))}
+          </ul>
+        </ChartCard>
+      )}
+    </>
+  );
+}
+
+/** What to set each leg of the setting ridden last to, for each pair that rode it. */
+function nextOf(
+  passes: readonly ReviewPass[],
+  pairs: readonly { id: string }[],
+  strideOf: (pairId: string) => (entry: NonNullable<ReviewPass['ground']['legs'][number]['entry']>) => number | null,
+) {
+  return pairs.flatMap(({ id }) => {
+    const own = passes.filter(pass => pass.pairId === id && !pass.isVoid);
+    const last = own[own.length - 1];
+    if (!last) return [];
+    const same = own.filter(pass => pass.layoutVersionId === last.layoutVersionId);
+    const clean = { of: same.length, hits: same.filter(({ faults }) => faults.length === 0).length };
+    const stride = strideOf(id);
+    return last.ground.legs.flatMap(leg => {
+      const strideM = leg.entry ? stride(leg.entry) : null;
+      if (strideM === null) return [];
+      return [{ pairId: id, from: leg.from, to: leg.to, liesM: leg.groundM, ...nextSetting(leg, strideM, clean) }];
+    });
+  });
+}

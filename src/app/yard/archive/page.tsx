@@ -1,0 +1,38 @@
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { listBackups } from '@/data/archive/backups';
+import { isEmptyYard } from '@/data/archive/readArchive';
+import type { Metadata } from 'next';
+import { connection } from 'next/server';
+import { dataFolders } from '../../_server/dataFolders';
+import { yardContext } from '../../_server/yardContext';
+import { yardTime } from '../../_server/yardTime';
+import { ArchiveBoard } from './_components/ArchiveBoard';
+
+export const metadata: Metadata = { title: 'All data out and in' };
+
+export default async function ArchivePage() {
+  await connection();
+  const { db, yard } = await yardContext();
+  const folders = dataFolders();
+  return (
+    <>
+      <PageHead
+        title="All data out and in"
+        sub="One open archive of everything: JSON to restore from, CSV for a spreadsheet, and a README that says what is what."
+        actions={
+          <LinkButton href="/yard" variant="default">
+            To the yard
+          </LinkButton>
+        }
+      />
+      <ArchiveBoard
+        isEmpty={await isEmptyYard({ db })}
+        folder={folders.backups}
+        backups={listBackups(folders.backups).map(({ name, sizeBytes, madeAtMs }) => ({
+          ...{ name, sizeBytes, when: yardTime(madeAtMs, yard.timeZone, 'ddd D MMM YYYY, HH:mm') },
+        }))}
+      />
+    </>
+  );
+}

@@ -1,0 +1,44 @@
+import { getTableColumns, getTableName } from 'drizzle-orm';
+import * as schema from '../schema';
+
+/** Every table of a yard, in an order in which none names a row that comes later. */
+export const ARCHIVE_TABLES = [
+  schema.yards,
+  schema.arenas,
+  schema.people,
+  schema.horses,
+  schema.horsePictures,
+  schema.kit,
+  schema.stepWalks,
+  schema.strideTests,
+  schema.strideTestPasses,
+  schema.strideRanges,
+  schema.pairs,
+  schema.layouts,
+  schema.layoutVersions,
+  schema.settingTicks,
+  schema.standings,
+  schema.ownExercises,
+  schema.lessons,
+  schema.walkBreaks,
+  schema.passes,
+  schema.marks,
+  schema.videos,
+  schema.videoNotes,
+  schema.settings,
+] as const;
+
+export type ArchiveTable = (typeof ARCHIVE_TABLES)[number];
+
+export type ArchiveColumn = { name: string; type: 'text' | 'number' | 'bytes'; nullable: boolean };
+
+export const tableName = (table: ArchiveTable): string => getTableName(table);
+
+/** The columns of a table as an archive writes them: bytes as base64, everything else as SQLite holds it. */
+export function archiveColumns(table: ArchiveTable): ArchiveColumn[] {
+  return Object.values(getTableColumns(table)).map(column => {
+    const sqlType = column.getSQLType();
+    const type = sqlType === 'blob' ? 'bytes' : sqlType === 'text' ? 'text' : 'number';
+    return { name: column.name, type, nullable: !column.notNull };
+  });
+}

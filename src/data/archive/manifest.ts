@@ -1,0 +1,17 @@
+import { z } from 'zod';
+
+export const MANIFEST_FILE = 'roan-archive.json';
+
+const Hash = z.string().regex(/^[0-9a-f]{64}$/);
+
+/** What an archive says of itself. */
+export const Manifest = z.strictObject({
+  format: z.literal('roan-archive'),
+  version: z.literal(1),
+  madeAt: z.string().max(40),
+  yard: z.string().max(200),
+  /** SHA-256 of each file that is restored. */
+  files: z.record(z.string().max(200), Hash),
+  rows: z.record(z.string().max(60), z.number().int().min(0)),
+});
+export type Manifest = z.infer<typeof Manifest>;

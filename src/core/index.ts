@@ -379,7 +379,7 @@ export { pairSummary, type PairSummary, type StageSummary, type ToldStage } from
 export { riddenGround, type RiddenGround, type RiddenLeg } from './review/ground';
 export { reviewPass, type ReviewPass } from './review/reviewPass';
 export { type LearnedStride } from './review/learnStride';
-export { strideReviews, type StrideReview } from './review/strideReview';
+export { offeredStride, strideReviews, type StrideReview } from './review/strideReview';
 export { reinReview, type ReinReview } from './review/reinReview';
 export { askedReview, legReviews, type AskedReview, type LegReview } from './review/countReview';
 export { faultCounts, riddenDays, type FaultCount, type RiddenDay } from './review/faultReview';

@@ -1,6 +1,6 @@
 'use server';
 
-import { profileStride, STRIDE_ENTRY_KEYS } from '@/core';
+import { offeredStride, profileStride, STRIDE_ENTRY_KEYS } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findLayout, saveLayout } from '@/data/queries/layouts';
 import { listPasses, versionsRidden } from '@/data/queries/passes';
@@ -62,7 +62,8 @@ export async function learnedStrideAction(pairId: unknown, entry: unknown, take:
       return { ok: true };
     });
   const { strides, horse } = await pairReview(pair);
-  const learned = strides.find(one => one.entry === asked.data)?.learned;
+  const review = strides.find(one => one.entry === asked.data);
+  const learned = review && offeredStride(review);
   if (!learned) return refuse('The record does not say enough of this stride yet.');
   const known = profileStride(horse, asked.data);
   const share = known ? learned.strideM / known.normalM : 1;

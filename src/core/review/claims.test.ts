@@ -91,7 +91,8 @@ describe('strides', () => {
       expect.stringContaining('looks longer than the profile has it'),
       expect.stringContaining('has grown over the season'),
     ]);
-    expect(claims[0]!.because).toContain('160 legs ridden without a count being asked, on 20 days');
+    // It is held against the latest month: four days of eight legs.
+    expect(claims[0]!.because).toContain('32 legs ridden without a count being asked, on 4 days');
     expect(reviews[0]!.byMonth).toHaveLength(5);
   });
 

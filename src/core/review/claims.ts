@@ -6,7 +6,7 @@ import type { AskedReview } from './countReview';
 import type { FaultCount } from './faultReview';
 import { qualities, reinReview } from './reinReview';
 import type { ReviewPass } from './reviewPass';
-import type { StrideReview } from './strideReview';
+import { offeredStride, type StrideReview } from './strideReview';
 
 /** A sentence of the review, and on demand what it rests on. */
 export type Claim = {
@@ -46,8 +46,10 @@ export function strideClaims(
   words: ClaimWords,
 ): Claim[] {
   return reviews.flatMap(review => {
-    const { entry, learned, drift } = review;
-    if (learned.days < LEAST_DAYS) return [];
+    const { entry, drift } = review;
+    // Where the stride has changed over the season, it is the latest that the profile is held against.
+    const learned = offeredStride(review);
+    if (review.learned.days < LEAST_DAYS) return [];
     const { horse, format, formatChange, entryName } = words;
     const range = `${format(learned.lowM)} to ${format(learned.highM)}`;
     const basis = `${learned.legs} ${review.from === 'counts' ? 'legs ridden without a count being asked' : 'passes noted gap by gap'}, on ${learned.days} days`;

@@ -1,5 +1,8 @@
 import { seededRandom } from '../statistics/seededRandom';
-import { sandMap, type Visit } from './sandMap';
+import type { PassMark, TappedMark } from '../record/passMark';
+import type { RiddenGround } from './ground';
+import { reviewPass } from './reviewPass';
+import { sandMap, visitsOf, type Visit } from './sandMap';
 
 const PLACES = Array.from({ length: 12 }, (_, index) => ({
   xM: 5 + 8 * (index % 3),
@@ -80,4 +83,28 @@ test('few visits say nothing, however bad', () => {
   const there = sandMap([...season(seededRandom(9), null), ...bad]).find(({ at }) => at.xM === 1)!;
   expect(there).toMatchObject({ visits: 8, troubles: 8, standsOut: false });
   expect(sandMap([])).toEqual([]);
+});
+
+test('what counts as trouble at a place: rails, refusals, spots near it; not counts and take-offs, nor what was not ridden', () => {
+  const ground = {
+    ...{ gait: 'canter', legs: [], asked: [4, 4], figures: [], work: null },
+    stops: [10, 20, 30].map(yM => ({ id: `f${yM}`, at: { xM: 10, yM }, isFence: true })),
+  } as unknown as RiddenGround;
+  const ridden = (...marks: TappedMark[]) => {
+    const own = marks.map((mark, id) => ({ id: String(id), ...mark }) as PassMark);
+    const pass = { id: 'p', pairId: 'a', layoutVersionId: 'v', lessonId: null, stage: 's', riddenAtMs: 0 };
+    const way = { rein: 'left', direction: 'as-drawn' } as const;
+    return visitsOf([reviewPass({ ...pass, ...way, marks: own }, ground, '2026-05-01')]).map(({ trouble }) => trouble);
+  };
+  expect(ridden()).toEqual([false, false, false]);
+  expect(ridden({ kind: 'fence', place: 2, outcome: 'down' })).toEqual([false, true, false]);
+  expect(ridden({ kind: 'fence', place: 2, outcome: 'rub' })).toEqual([false, false, false]);
+  expect(ridden({ kind: 'take-off', place: 3, where: 'deep' }, { kind: 'strides', place: 1, count: 5 })).toEqual([
+    false,
+    false,
+    false,
+  ]);
+  expect(ridden({ kind: 'spot', at: { xM: 11, yM: 31 } })).toEqual([false, false, true]);
+  expect(ridden({ kind: 'line', from: 1, to: 2 })).toEqual([false, false]);
+  expect(ridden({ kind: 'void' })).toEqual([]);
 });

@@ -32,13 +32,15 @@ const LEAST_OF_PAIR = 8;
 /** More of the trouble than this, and it is that pair's. */
 const MOST_OF_PAIR = 0.7;
 
+/** Counts and take-offs speak of the distance before a fence, not of the place it stands at. */
+const isOfDistance = (what: string) => what.startsWith('strides') || what.endsWith('take-off');
+
 /** What was ridden over in some passes, and whether it went wrong; a spot that was tapped belongs to what is nearest. */
 export function visitsOf(passes: readonly ReviewPass[]): Visit[] {
   return passes.flatMap(pass => {
     if (pass.isVoid) return [];
     const { pairId, ground, marks, line } = pass;
-    // A count that was not ridden as asked belongs to the leg, not to a place.
-    const wrong = new Set(pass.faults.flatMap(({ what, place }) => (what.startsWith('strides') ? [] : (place ?? []))));
+    const wrong = new Set(pass.faults.flatMap(({ what, place }) => (isOfDistance(what) ? [] : (place ?? []))));
     const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
     return ground.stops.flatMap(({ at, isFence }, index) => {
       const place = index + 1;

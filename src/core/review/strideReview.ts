@@ -19,6 +19,17 @@ export type StrideReview = {
   from: 'counts' | 'footfalls';
 };
 
+/** Below this chance a drift is believed. */
+const LEVEL = 0.05;
+
+/**
+ * The stride to offer to a profile: all of the record, or its latest month where the stride has changed over it.
+ */
+export function offeredStride({ learned, byMonth, drift }: StrideReview): LearnedStride {
+  const latest = byMonth[byMonth.length - 1];
+  return drift && drift.p < LEVEL && latest ? latest.learned : learned;
+}
+
 /** So many legs are little enough that a month says nothing by itself. */
 const LEAST_IN_MONTH = 8;
 

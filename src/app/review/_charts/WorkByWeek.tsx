@@ -55,7 +55,7 @@ export function WorkByWeek({ days, limit, highLimit, label }: WorkByWeekProps) {
       ].map(({ at, words }) => (
         <g key={words}>
           <line x1={SIZE.left} x2={SIZE.width - SIZE.right} y1={y(at)} y2={y(at)} className={classes.limit} />
-          <text x={SIZE.width - SIZE.right} y={y(at) - 3} textAnchor="end" className={classes.tick}>
+          <text x={SIZE.width - SIZE.right} y={y(at) - 3} textAnchor="end" className={classes.halo}>
             {words}
           </text>
         </g>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import type { StrideEntryKey, StrideSource } from '@/core';
+import type { LearnedStride, StrideEntryKey, StrideSource } from '@/core';
 import { Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -11,14 +11,14 @@ import classes from './PairCharts.module.css';
 type LearnedOfferProps = {
   pairId: string;
   entry: StrideEntryKey;
-  learnedM: number;
-  lowM: number;
-  highM: number;
+  learned: LearnedStride;
+  /** It is that of the latest month, since the stride has changed over the season. */
+  isLatest: boolean;
   profile: { normalM: number; source: StrideSource } | null;
 };
 
 /** The learned stride, offered to the profile: what was typed in stays until somebody takes it out. */
-export function LearnedOffer({ pairId, entry, learnedM, lowM, highM, profile }: LearnedOfferProps) {
+export function LearnedOffer({ pairId, entry, learned, isLatest, profile }: LearnedOfferProps) {
   const { format } = useLengths();
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
@@ -33,7 +33,8 @@ export function LearnedOffer({ pairId, entry, learnedM, lowM, highM, profile }: 
   return (
     <div className={classes.offer}>
       <p>
-        Learned: <strong>{format(learnedM)}</strong>, {format(lowM)} to {format(highM)}.
+        Learned{isLatest ? ' in the latest month' : ''}: <strong>{format(learned.strideM)}</strong>,{' '}
+        {format(learned.lowM)} to {format(learned.highM)}.
       </p>
       {profile?.source === 'typed' ? (
         <p>The profile has what was typed in ({format(profile.normalM)}), and keeps it.</p>

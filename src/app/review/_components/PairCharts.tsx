@@ -1,5 +1,5 @@
 import { ChartCard } from '@/components/Chart/ChartCard';
-import { profileStride } from '@/core';
+import { offeredStride, profileStride } from '@/core';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { LegCounts } from '../_charts/LegCounts';
 import { QualityOverTime } from '../_charts/QualityOverTime';
@@ -58,9 +58,8 @@ export function PairCharts({ pairId, review }: PairChartsProps) {
             <LearnedOffer
               pairId={pairId}
               entry={entry}
-              learnedM={learned.strideM}
-              lowM={learned.lowM}
-              highM={learned.highM}
+              learned={offeredStride(one)}
+              isLatest={offeredStride(one) !== learned}
               profile={profile && { normalM: profile.normalM, source: profile.source }}
             />
           </ChartCard>

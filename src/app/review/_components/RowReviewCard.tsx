@@ -10,6 +10,9 @@ import { suggestionWords } from '../suggestionWords';
 import { FootfallLanes } from './FootfallLanes';
 import classes from './RowReviewCard.module.css';
 
+/** Lanes are drawn for the passes of late. */
+const SHOWN_PASSES = 12;
+
 type RowReviewCardProps = { pairId: string; horseName: string; review: RowReview };
 
 /** One row at one spacing as this pair rode it: what to try next, the picture, and the numbers under it. */
@@ -64,7 +67,7 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
       {spacingM !== null && (
         <>
           <FootfallLanes
-            passes={passes}
+            passes={passes.slice(-SHOWN_PASSES)}
             label={`Where ${horseName}’s foot fell, pass by pass: the table below has the numbers`}
           />
           <Text size="sm" c="slate.7">
@@ -72,7 +75,14 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
           </Text>
         </>
       )}
-      <PassTable review={review} />
+      {passes.length > SHOWN_PASSES ? (
+        <details>
+          <summary>All {passes.length} passes in numbers</summary>
+          <PassTable review={review} />
+        </details>
+      ) : (
+        <PassTable review={review} />
+      )}
     </section>
   );
 }

@@ -75,7 +75,8 @@ export default async function FilmsPage({ params }: { params: Promise<{ pairId: 
           entries={passes.map(({ id, riddenAtMs, rein, layoutVersionId, marks, ground }) => ({
             id,
             line: `${when(riddenAtMs)}: ${versions.get(layoutVersionId)?.name ?? ''}, ${rein} rein. ${marks
-              .slice(0, 4)
+
+              .slice(-4)
               .map(mark => markWords(mark, place => ground.stops[place - 1]?.id ?? String(place)))
               .join(', ')}`,
             films: filmsOf(id),

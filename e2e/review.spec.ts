@@ -1,0 +1,161 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { choose, expect, test } from './support/fixtures';
+
+const said = (page: Page) => page.getByRole('region', { name: 'What the record says' });
+const card = (page: Page, name: string) => page.getByRole('region', { name });
+
+test('the season of a pair: sentences that say what they rest on, pictures with numbers and CSV, a stride on offer', async ({
+  seasonYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${seasonYard.url}/review`);
+  await page.getByRole('link', { name: /^Quill with/ }).click();
+  // What was planted in the season: her canter grows from 3.42 to 3.62 m.
+  const grown = said(page).getByText(/canter stride between fences has grown over the season by about \d+ cm/);
+  await expect(grown).toBeVisible();
+  await grown.click();
+  await expect(said(page)).toContainText(/A line through \d months, weighted by how sure each is/);
+
+  const canter = card(page, 'Canter between fences');
+  await expect(canter.getByRole('img')).toBeVisible();
+  await canter.getByText('The numbers').click();
+  await expect(canter.getByRole('row').last()).toContainText('rein');
+  const download = page.waitForEvent('download');
+  await canter.getByRole('link', { name: 'As CSV' }).click();
+  const csv = readFileSync((await (await download).path())!, 'utf8')
+    .trim()
+    .split(/\r?\n/);
+  expect(csv[0]).toBe('month,stride m,low m,high m,from');
+  expect(csv.length).toBe(await canter.getByRole('row').count());
+
+  await canter.getByRole('button', { name: 'Give it to the profile' }).click();
+  await expect(canter.getByRole('button', { name: 'Take it out of the profile again' })).toBeVisible();
+  await expect(said(page).getByText(/canter stride between fences looks shorter than the profile/)).toHaveCount(0);
+  await canter.getByRole('button', { name: 'Take it out of the profile again' }).click();
+  await expect(canter.getByRole('button', { name: 'Give it to the profile' })).toBeVisible();
+  for (const name of ['Left and right', 'Ridden against reckoned', 'How good the passes were', 'Work, day by day'])
+    await expect(card(page, name).getByRole('img')).toBeVisible();
+});
+
+test('the sand names the place that was planted, a layout is compared, and the group is looked at', async ({
+  seasonYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${seasonYard.url}/review`);
+  await page.getByRole('link', { name: /^Field arena/ }).click();
+  const bad = said(page).getByText(
+    /More goes wrong 9 m from the right wall, 38 m up from the A end than elsewhere, whoever rides/,
+  );
+  await expect(bad).toBeVisible();
+  await bad.click();
+  await expect(said(page)).toContainText(/\d+ times in \d+ rides over it, where [\d.]+ would be usual/);
+  await page.getByRole('link', { name: 'Lower school' }).click();
+  await expect(page.getByRole('heading', { name: /Lower school/ })).toBeVisible();
+  await expect(said(page)).toContainText('No place stands out beyond chance');
+
+  await page.getByRole('link', { name: 'All of the review' }).click();
+  await page.getByRole('link', { name: /^Two fences, four or five/ }).click();
+  const next = card(page, 'Which distance suits which horse, and what to set next');
+  await expect(next.getByRole('listitem').filter({ hasText: 'Barley' })).toContainText(/5 strides want/);
+  await expect(next.getByRole('listitem').filter({ hasText: 'Osprey' })).toContainText(/4 strides want/);
+  await page.getByRole('link', { name: 'All of the review' }).click();
+  await page.getByRole('link', { name: 'The group' }).click();
+  await expect(card(page, 'Who could share a spacing')).toContainText('canter between fences');
+  await expect(card(page, 'Who is ready for the next stage').getByRole('listitem').first()).toBeVisible();
+  await expect(card(page, 'Of what, how much, in four weeks').getByRole('img')).toBeVisible();
+});
+
+test('everything goes out as one archive and into an empty Roan; a damaged one is refused', async ({
+  demoYard,
+  emptyYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/yard`);
+  await page.getByRole('link', { name: 'All data' }).click();
+  await expect(page.getByRole('button', { name: 'Restore an archive' })).toBeDisabled();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Keep an archive' }).click();
+  const archive = readFileSync((await (await download).path())!);
+
+  await page.goto(`${emptyYard.url}/yard/archive`);
+  const file = page.locator('input[type=file]');
+  const zip = (buffer: Buffer) => ({ name: 'roan-archive.zip', mimeType: 'application/zip', buffer });
+  await file.setInputFiles(zip(archive.subarray(0, archive.length - 1000)));
+  await expect(page.getByRole('alert').filter({ hasText: 'Nothing was changed' })).toBeVisible();
+  await file.setInputFiles(zip(archive));
+  await expect(page.getByText('“Teasel Bank” is restored, row by row.')).toBeVisible();
+  await page.goto(`${emptyYard.url}/review`);
+  await expect(page.getByRole('link', { name: /^Quill with Ode Quillan.*16 passes/ })).toBeVisible();
+});
+
+test('a film beside a pass: played picture by picture, strides counted by tapping, given to the pass, removed', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/review`);
+  await page.getByRole('link', { name: /^Quill with/ }).click();
+  await page.getByRole('link', { name: 'Films' }).click();
+  const first = card(page, 'Passes').getByRole('listitem').first();
+  await first
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no') });
+  await expect(first.getByRole('alert')).toHaveText('This is no film: choose a video file.');
+  await first.locator('input[type=file]').setInputFiles({
+    ...{ name: 'left-rein.webm', mimeType: 'video/webm' },
+    buffer: Buffer.from(await film(page), 'base64'),
+  });
+  await expect(page.getByRole('heading', { name: 'left-rein.webm' })).toBeVisible();
+  await expect
+    .poll(() => page.locator('video').evaluate((video: HTMLVideoElement) => video.readyState))
+    .toBeGreaterThan(0);
+  await page.getByRole('button', { name: 'One picture on (.)' }).click();
+  await expect
+    .poll(() => page.locator('video').evaluate((video: HTMLVideoElement) => video.currentTime))
+    .toBeCloseTo(1 / 30, 2);
+  for (let stride = 0; stride < 3; stride += 1) await page.getByRole('button', { name: 'A stride, here (s)' }).click();
+  await page.getByLabel('A word at this time').fill('looks at the cone');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByRole('heading', { name: '3 strides counted' })).toBeVisible();
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'stride' })
+    .first()
+    .getByRole('button', { name: 'Take back' })
+    .click();
+  await expect(page.getByRole('heading', { name: '2 strides counted' })).toBeVisible();
+  await choose(page, 'Counted from', 'sorrel p2 to sorrel p3');
+  await page.getByRole('button', { name: 'Give it to the pass' }).click();
+  await expect(page.getByText('The count is in the record of the pass now.')).toBeVisible();
+
+  await page.reload();
+  await expect(page.getByRole('heading', { name: '2 strides counted' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove the film from the data folder' }).click();
+  await expect(page.getByText('Removed; its notes and counts are kept.')).toBeVisible();
+  await page.getByRole('link', { name: 'All films of the pair' }).click();
+  await expect(card(page, 'Passes').getByRole('listitem').first()).toContainText('2 from sorrel p2');
+});
+
+/** A short film, made by the browser itself: a square that moves, as WebM in base64. */
+async function film(page: Page): Promise<string> {
+  return page.evaluate(async () => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 64, height: 48 });
+    const context = canvas.getContext('2d')!;
+    const recorder = new MediaRecorder(canvas.captureStream(30), { mimeType: 'video/webm' });
+    const parts: Blob[] = [];
+    recorder.ondataavailable = ({ data }) => parts.push(data);
+    const stopped = new Promise(resolve => (recorder.onstop = resolve));
+    recorder.start();
+    for (let frame = 0; frame < 20; frame += 1) {
+      context.fillStyle = frame % 2 ? '#753' : '#fed';
+      context.fillRect(0, 0, 64, 48);
+      context.fillStyle = '#222';
+      context.fillRect(frame * 3, 20, 8, 8);
+      await new Promise(resolve => setTimeout(resolve, 33));
+    }
+    recorder.stop();
+    await stopped;
+    const bytes = new Uint8Array(await new Blob(parts).arrayBuffer());
+    return btoa(Array.from(bytes, byte => String.fromCharCode(byte)).join(''));
+  });
+}

@@ -116,7 +116,6 @@ await shoot('yard', DESK, open('/yard'));
 await shoot('horse', DESK, open('/yard', 'Quill'));
 await shoot('stride-test', DESK, strideTest);
 await shoot('distance-card', DESK, below('Quill', '/card'));
-await shoot('own-step', DESK, open('/yard', 'Jory Pell'));
 await shoot('arena', DESK, open('/yard', 'Field arena'));
 await shoot('plan-layouts', DESK, open('/plan'));
 await shoot('plan', DESK, course);
@@ -130,6 +129,7 @@ await shoot('set-phone', PHONE, oneAtATime);
 await shoot('set-next', DESK, carrying);
 await shoot('lesson', DESK, open('/ride', 'The bend, built up'));
 await shoot('review', DESK, open('/review', /^Quill with/));
+await shoot('review-sand', DESK, open('/review', /^Field arena/));
 // Last, since it records a pass.
 await shoot('ride-phone', PHONE, lesson);
 

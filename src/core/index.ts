@@ -386,7 +386,7 @@ export { faultCounts, riddenDays, type FaultCount, type RiddenDay } from './revi
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
 export { layoutReview, type LayoutReview, type SettingReview } from './review/layoutReview';
-export { groupReview, type GroupReview } from './review/groupReview';
+export { balanceWords, groupReview, type GroupReview } from './review/groupReview';
 export { nextSetting, type NextSetting } from './review/nextSetting';
 export {
   askedClaims,

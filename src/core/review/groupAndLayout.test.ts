@@ -1,4 +1,4 @@
-import { groupReview } from './groupReview';
+import { balanceWords, groupReview } from './groupReview';
 import type { RiddenGround, RiddenLeg } from './ground';
 import { layoutReview } from './layoutReview';
 import { nextSetting } from './nextSetting';
@@ -111,3 +111,16 @@ test('a place that stands out is told with what to look at, and a pair with its 
   expect(own!.text).toContain('Quill has trouble near B more than elsewhere');
   expect(placeClaims([quiet], arena, () => '')).toEqual([]);
 });
+
+test.each([
+  [{ passes: 20, left: 10, jumping: 8, poles: 8, flat: 4 }, []],
+  [{ passes: 20, left: 15, jumping: 8, poles: 8, flat: 4 }, ['mostly on the left rein: 15 of 20']],
+  [{ passes: 20, left: 10, jumping: 20, poles: 0, flat: 0 }, ['nothing but fences']],
+  [{ passes: 20, left: 10, jumping: 12, poles: 8, flat: 0 }, ['nothing on the flat']],
+  [{ passes: 5, left: 5, jumping: 5, poles: 0, flat: 0 }, []],
+  [{ passes: 0, left: 0, jumping: 0, poles: 0, flat: 0 }, ['not ridden']],
+])('%j: %j', ({ passes, left, ...kinds }, words) =>
+  expect(
+    balanceWords({ pairId: 'a', passes, byRein: { left, right: passes - left }, ...kinds, efforts: 0, lastDay: null }),
+  ).toEqual(words),
+);

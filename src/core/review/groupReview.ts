@@ -79,3 +79,25 @@ function balanceOf(pairId: string, own: readonly ReviewPass[]): PairBalance {
     lastDay: counted[counted.length - 1]?.day ?? null,
   };
 }
+
+/** Fewer passes than this say nothing of how they are shared. */
+const LEAST_PASSES = 12;
+/** More than this share of one rein is one-sided. */
+const ONE_SIDED = 0.65;
+
+/** Too much or too little of what, in words; nothing where it is shared well or little was ridden. */
+export function balanceWords({ passes, byRein, jumping, poles, flat }: PairBalance): string[] {
+  if (passes === 0) return ['not ridden'];
+  if (passes < LEAST_PASSES) return [];
+  const one: Rein = byRein.left > byRein.right ? 'left' : 'right';
+  const kinds = [
+    { n: jumping, words: 'fences' },
+    { n: poles, words: 'poles' },
+    { n: flat, words: 'flat work' },
+  ];
+  return [
+    ...(byRein[one] / passes > ONE_SIDED ? [`mostly on the ${one} rein: ${byRein[one]} of ${passes}`] : []),
+    ...kinds.filter(({ n }) => n === passes).map(({ words }) => `nothing but ${words}`),
+    ...(flat === 0 && jumping > 0 && jumping < passes ? ['nothing on the flat'] : []),
+  ];
+}

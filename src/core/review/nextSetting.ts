@@ -16,6 +16,8 @@ const EASY = 0.03;
 /** Never more than this at once, metres (common practice, no source). */
 const MOST_CHANGE_M = 0.1;
 const LEAST_PASSES = 8;
+/** Surely clean more often than this, and a distance that is not easy is left as it is: the pair has learnt it. */
+const GOOD_SHARE = 0.8;
 
 /**
  * What a record and a stride say of a leg: kept while it is easy, changed by a little towards what the horse wants where it
@@ -34,7 +36,7 @@ export function nextSetting(leg: RiddenLeg, strideM: number, clean: Share): Next
   const counts = `${clean.hits} of ${clean.of} passes clean`;
   if (clean.of < LEAST_PASSES)
     return { kind: 'keep', groundM: leg.groundM, ...own, reason: `${counts}: too few to say. Ride it again.` };
-  if (Math.abs(off) > EASY && low < 0.6) {
+  if (Math.abs(off) > EASY && low < GOOD_SHARE) {
     const changeM = Math.min(MOST_CHANGE_M, Math.abs(leg.groundM - suitsM)) * (off > 0 ? -1 : 1);
     const way = off > 0 ? 'long' : 'short';
     return {

@@ -12,6 +12,9 @@ const APART_M = 0.5;
 /** The largest disc, metres. */
 const LARGEST_M = 2.4;
 
+/** Small discs over large ones, and what stands out over everything. */
+const bySize = (a: SandPlace, b: SandPlace) => Number(a.standsOut) - Number(b.standsOut) || b.visits - a.visits;
+
 /** The arena with every place that is ridden over: how often, how often something went wrong, and what stands out. */
 export function SandMap({ arena, places, spots }: SandMapProps) {
   const view = sandView(arena, 'along');
@@ -32,7 +35,7 @@ export function SandMap({ arena, places, spots }: SandMapProps) {
           });
           return <path key={index} d={`M${x - 0.3} ${y - 0.3}l0.6 0.6m0 -0.6l-0.6 0.6`} className={classes.spot} />;
         })}
-        {places.map(({ at, visits, troubles, standsOut }) => {
+        {[...places].sort(bySize).map(({ at, visits, troubles, standsOut }) => {
           const { x, y } = view.toPaper(at);
           const r = radius(visits);
           return (

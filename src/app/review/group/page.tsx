@@ -3,7 +3,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
-import { groupReview, stageGate } from '@/core';
+import { balanceWords, groupReview, stageGate } from '@/core';
 import { present } from '@/data/present';
 import { listHorses } from '@/data/queries/horses';
 import { lessonRecord, listLessons } from '@/data/queries/lessons';
@@ -18,6 +18,8 @@ import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { RideBalance } from '../_charts/RideBalance';
 import { goesBy } from '../pairStrides';
 import { reviewWords } from '../reviewWords';
+
+import classes from '../_components/PairCharts.module.css';
 
 export const metadata: Metadata = { title: 'The group' };
 
@@ -70,84 +72,95 @@ export default async function GroupPage() {
           Once pairs have ridden they are looked at together here.
         </EmptyState>
       )}
-      {riding.length > 0 && (
-        <ChartCard
-          title="Who could share a spacing"
-          sub="Strides so alike that the middle between them is easy for each: within 3 % either way. By the record where it says enough, else by the profile."
-          fileName="sharing"
-          table={{
-            columns: ['for', 'pairs', 'shortest m', 'longest m'],
-            rows: sharing.map(({ entry, pairIds, leastM, mostM }) => [
-              ...[
-                ENTRY_LABELS[entry],
-                pairIds.map(nameOf).join(', '),
-                Number(leastM.toFixed(3)),
-                Number(mostM.toFixed(3)),
+      <div className={classes.charts}>
+        {riding.length > 0 && (
+          <ChartCard
+            title="Who could share a spacing"
+            sub="Strides so alike that the middle between them is easy for each: within 3 % either way. By the record where it says enough, else by the profile."
+            fileName="sharing"
+            table={{
+              columns: ['for', 'pairs', 'shortest m', 'longest m'],
+              rows: sharing.map(({ entry, pairIds, leastM, mostM }) => [
+                ...[
+                  ENTRY_LABELS[entry],
+                  pairIds.map(nameOf).join(', '),
+                  Number(leastM.toFixed(3)),
+                  Number(mostM.toFixed(3)),
+                ],
+              ]),
+            }}
+          >
+            {sharing.length === 0 && <p>No two strides are so alike: give each its own spacing, or use a fan.</p>}
+            <ul>
+              {sharing.map(({ entry, pairIds, leastM, mostM }) => (
+                <li key={`${entry} ${pairIds[0]}`}>
+                  <strong>{pairIds.map(nameOf).join(', ')}</strong>, {ENTRY_LABELS[entry].toLowerCase()}:{' '}
+                  {words.format(leastM)} to {words.format(mostM)}
+                </li>
+              ))}
+            </ul>
+          </ChartCard>
+        )}
+        {ready.length > 0 && (
+          <ChartCard
+            title="Who is ready for the next stage"
+            sub={`By the yard’s rule, from the last lesson of each: ${rules.gate.cleanEachRein} clean on ${rules.gate.bothReins ? 'both reins' : 'the rein ridden'}.`}
+            fileName="ready"
+            table={{
+              columns: ['pair', 'lesson', 'stage', 'ready', 'why'],
+              rows: ready.map(({ pairId, lesson, stage, gate }) => [
+                ...[nameOf(pairId), lesson, stage, gate.ready ? 'yes' : 'not yet', gate.reason],
+              ]),
+            }}
+          >
+            <ul>
+              {ready.map(({ pairId, lesson, stage, gate }) => (
+                <li key={pairId}>
+                  <strong>{nameOf(pairId)}</strong>: {gate.ready ? 'ready' : 'not yet'} after “{stage}” ({lesson}).{' '}
+                  {gate.reason.replace(/^Not yet\. /, '')}
+                </li>
+              ))}
+            </ul>
+          </ChartCard>
+        )}
+        {riding.length > 0 && (
+          <ChartCard
+            title="Of what, how much, in four weeks"
+            sub="Passes over fences, over poles and on the flat; triangles: the share of the left rein and the right."
+            fileName="balance"
+            table={{
+              columns: [
+                'pair',
+                'passes',
+                'over fences',
+                'over poles',
+                'on the flat',
+                'left rein',
+                'right rein',
+                'efforts',
+                'last ridden',
               ],
-            ]),
-          }}
-        >
-          {sharing.length === 0 && <p>No two strides are so alike: give each its own spacing, or use a fan.</p>}
-          <ul>
-            {sharing.map(({ entry, pairIds, leastM, mostM }) => (
-              <li key={`${entry} ${pairIds[0]}`}>
-                <strong>{pairIds.map(nameOf).join(', ')}</strong>, {ENTRY_LABELS[entry].toLowerCase()}:{' '}
-                {words.format(leastM)} to {words.format(mostM)}
-              </li>
-            ))}
-          </ul>
-        </ChartCard>
-      )}
-      {ready.length > 0 && (
-        <ChartCard
-          title="Who is ready for the next stage"
-          sub={`By the yard’s rule, from the last lesson of each: ${rules.gate.cleanEachRein} clean on ${rules.gate.bothReins ? 'both reins' : 'the rein ridden'}.`}
-          fileName="ready"
-          table={{
-            columns: ['pair', 'lesson', 'stage', 'ready', 'why'],
-            rows: ready.map(({ pairId, lesson, stage, gate }) => [
-              ...[nameOf(pairId), lesson, stage, gate.ready ? 'yes' : 'not yet', gate.reason],
-            ]),
-          }}
-        >
-          <ul>
-            {ready.map(({ pairId, lesson, stage, gate }) => (
-              <li key={pairId}>
-                <strong>{nameOf(pairId)}</strong>: {gate.ready ? 'ready' : 'not yet'} after “{stage}” ({lesson}).{' '}
-                {gate.reason.replace(/^Not yet\. /, '')}
-              </li>
-            ))}
-          </ul>
-        </ChartCard>
-      )}
-      {riding.length > 0 && (
-        <ChartCard
-          title="Of what, how much, in four weeks"
-          sub="Passes over fences, over poles and on the flat; triangles: the share of the left rein and the right."
-          fileName="balance"
-          table={{
-            columns: [
-              'pair',
-              'passes',
-              'over fences',
-              'over poles',
-              'on the flat',
-              'left rein',
-              'right rein',
-              'efforts',
-              'last ridden',
-            ],
-            rows: balance.map(({ pairId, passes: n, jumping, poles, flat, byRein, efforts, lastDay }) => [
-              ...[nameOf(pairId), n, jumping, poles, flat, byRein.left, byRein.right, efforts, lastDay],
-            ]),
-          }}
-        >
-          <RideBalance
-            pairs={balance.map(one => ({ ...one, name: nameOf(one.pairId) }))}
-            label="Passes of each pair in four weeks"
-          />
-        </ChartCard>
-      )}
+              rows: balance.map(({ pairId, passes: n, jumping, poles, flat, byRein, efforts, lastDay }) => [
+                ...[nameOf(pairId), n, jumping, poles, flat, byRein.left, byRein.right, efforts, lastDay],
+              ]),
+            }}
+          >
+            <ul>
+              {balance.flatMap(one =>
+                balanceWords(one).map(words => (
+                  <li key={`${one.pairId} ${words}`}>
+                    <strong>{nameOf(one.pairId)}</strong>: {words}
+                  </li>
+                )),
+              )}
+            </ul>
+            <RideBalance
+              pairs={balance.map(one => ({ ...one, name: nameOf(one.pairId) }))}
+              label="Passes of each pair in four weeks"
+            />
+          </ChartCard>
+        )}
+      </div>
     </>
   );
 

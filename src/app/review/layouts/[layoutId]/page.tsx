@@ -15,6 +15,8 @@ import { SettingShares } from '../../_charts/SettingShares';
 import { goesBy } from '../../pairStrides';
 import { reviewWords } from '../../reviewWords';
 
+import classes from '../../_components/PairCharts.module.css';
+
 export const metadata: Metadata = { title: 'A layout compared' };
 
 export default async function LayoutReviewPage({ params }: { params: Promise<{ layoutId: string }> }) {
@@ -63,84 +65,86 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
           Once pairs have ridden this layout they are compared here.
         </EmptyState>
       )}
-      {settings.length > 0 && (
-        <ChartCard
-          title="Clean passes, pair by pair and setting by setting"
-          sub="A bar for each: as long as its share of clean passes, with how sure that is as a stroke."
-          fileName={`${layout.name}-settings`}
-          table={{
-            columns: [
-              'pair',
-              'stage',
-              'first ridden',
-              'last ridden',
-              'clean',
-              'of',
-              'mean mark',
-              'strides',
-              'grounds m',
-            ],
-            rows: settings.map(({ pairId, stage, firstDay, lastDay, clean, quality, counts, groundsM }) => [
-              ...[nameOf(pairId), stage, firstDay, lastDay, clean.hits, clean.of],
-              ...[quality === null ? null : Number(quality.toFixed(2)), counts.map(count => count ?? '–').join(' ')],
-              groundsM.map(metres).join(' '),
-            ]),
-          }}
-        >
-          <SettingShares
-            settings={settings.map(one => ({
-              ...{ key: `${one.pairId} ${one.layoutVersionId} ${one.stage}`, clean: one.clean },
-              name: `${nameOf(one.pairId)}, ${one.stage}${one.groundsM.length === 1 ? `, ${words.format(one.groundsM[0]!)}` : ''}`,
-            }))}
-            label={`Clean passes over ${layout.name}`}
-          />
-        </ChartCard>
-      )}
-      {beforeAfter.length > 0 && (
-        <ChartCard
-          title="The first day and the last"
-          fileName={`${layout.name}-before-after`}
-          table={{
-            columns: ['pair', 'stage', 'first day', 'clean', 'of', 'last day', 'clean', 'of'],
-            rows: beforeAfter.map(({ pairId, stage, firstDay, lastDay, first, last }) => [
-              ...[nameOf(pairId), stage, firstDay, first.hits, first.of, lastDay, last.hits, last.of],
-            ]),
-          }}
-        >
-          <ul>
-            {beforeAfter.map(({ pairId, stage, firstDay, lastDay, first, last }) => (
-              <li key={`${pairId} ${stage}`}>
-                <strong>{nameOf(pairId)}</strong>, {stage}: {first.hits} of {first.of} clean on{' '}
-                {words.dayName(firstDay)}, {last.hits} of {last.of} on {words.dayName(lastDay)}
-              </li>
-            ))}
-          </ul>
-        </ChartCard>
-      )}
-      {next.length > 0 && (
-        <ChartCard
-          title="Which distance suits which horse, and what to set next"
-          sub="By the stride that the record points to, else that of the profile. Distances change by 10 cm at most at a time."
-          fileName={`${layout.name}-next`}
-          table={{
-            columns: ['pair', 'leg', 'lies at m', 'count', 'suits m', 'next m', 'why'],
-            rows: next.map(({ pairId, from, to, liesM, count, suitsM, groundM, reason }) => [
-              ...[nameOf(pairId), `${from} to ${to}`, metres(liesM), count, metres(suitsM), metres(groundM), reason],
-            ]),
-          }}
-        >
-          <ul>
-            {next.map(({ pairId, from, to, liesM, count, suitsM, groundM, kind, reason }) => (
-              <li key={`${pairId} ${from} ${to}`}>
-                <strong>{nameOf(pairId)}</strong>, {from} to {to}: {count}{' '}
-                {count === 1 ? 'stride wants' : 'strides want'} {words.format(suitsM)}, it lies at {words.format(liesM)}
-                . {kind === 'change' ? `Next: ${words.format(groundM)}. ` : ''}
-                {reason}
-              </li>
-            ))}
-          </ul>
-        </ChartCard>
-      )}
+      <div className={classes.charts}>
+        {settings.length > 0 && (
+          <ChartCard
+            title="Clean passes, pair by pair and setting by setting"
+            sub="A bar for each: as long as its share of clean passes, with how sure that is as a stroke."
+            fileName={`${layout.name}-settings`}
+            table={{
+              columns: [
+                'pair',
+                'stage',
+                'first ridden',
+                'last ridden',
+                'clean',
+                'of',
+                'mean mark',
+                'strides',
+                'grounds m',
+              ],
+              rows: settings.map(({ pairId, stage, firstDay, lastDay, clean, quality, counts, groundsM }) => [
+                ...[nameOf(pairId), stage, firstDay, lastDay, clean.hits, clean.of],
+                ...[quality === null ? null : Number(quality.toFixed(2)), counts.map(count => count ?? '–').join(' ')],
+                groundsM.map(metres).join(' '),
+              ]),
+            }}
+          >
+            <SettingShares
+              settings={settings.map(one => ({
+                ...{ key: `${one.pairId} ${one.layoutVersionId} ${one.stage}`, clean: one.clean },
+                name: `${nameOf(one.pairId)}, ${one.stage}${one.groundsM.length === 1 ? `, ${words.format(one.groundsM[0]!)}` : ''}`,
+              }))}
+              label={`Clean passes over ${layout.name}`}
+            />
+          </ChartCard>
+        )}
+        {beforeAfter.length > 0 && (
+          <ChartCard
+            title="The first day and the last"
+            fileName={`${layout.name}-before-after`}
+            table={{
+              columns: ['pair', 'stage', 'first day', 'clean', 'of', 'last day', 'clean', 'of'],
+              rows: beforeAfter.map(({ pairId, stage, firstDay, lastDay, first, last }) => [
+                ...[nameOf(pairId), stage, firstDay, first.hits, first.of, lastDay, last.hits, last.of],
+              ]),
+            }}
+          >
+            <ul>
+              {beforeAfter.map(({ pairId, stage, firstDay, lastDay, first, last }) => (
+                <li key={`${pairId} ${stage}`}>
+                  <strong>{nameOf(pairId)}</strong>, {stage}: {first.hits} of {first.of} clean on{' '}
+                  {words.dayName(firstDay)}, {last.hits} of {last.of} on {words.dayName(lastDay)}
+                </li>
+              ))}
+            </ul>
+          </ChartCard>
+        )}
+        {next.length > 0 && (
+          <ChartCard
+            title="Which distance suits which horse, and what to set next"
+            sub="By the stride that the record points to, else that of the profile. Distances change by 10 cm at most at a time."
+            fileName={`${layout.name}-next`}
+            table={{
+              columns: ['pair', 'leg', 'lies at m', 'count', 'suits m', 'next m', 'why'],
+              rows: next.map(({ pairId, from, to, liesM, count, suitsM, groundM, reason }) => [
+                ...[nameOf(pairId), `${from} to ${to}`, metres(liesM), count, metres(suitsM), metres(groundM), reason],
+              ]),
+            }}
+          >
+            <ul>
+              {next.map(({ pairId, from, to, liesM, count, suitsM, groundM, kind, reason }) => (
+                <li key={`${pairId} ${from} ${to}`}>
+                  <strong>{nameOf(pairId)}</strong>, {from} to {to}: {count}{' '}
+                  {count === 1 ? 'stride wants' : 'strides want'} {words.format(suitsM)}, it lies at{' '}
+                  {words.format(liesM)}. {kind === 'change' ? `Next: ${words.format(groundM)}. ` : ''}
+                  {reason}
+                </li>
+              ))}
+            </ul>
+          </ChartCard>
+        )}
+      </div>
     </>
   );
 }

@@ -382,7 +382,7 @@ export { type LearnedStride } from './review/learnStride';
 export { offeredStride, strideReviews, type StrideReview } from './review/strideReview';
 export { reinReview, type ReinReview } from './review/reinReview';
 export { askedReview, legReviews, type AskedReview, type LegReview } from './review/countReview';
-export { faultCounts, riddenDays, type FaultCount, type RiddenDay } from './review/faultReview';
+export { faultCounts, riddenDays, riddenWeeks, type FaultCount, type RiddenDay } from './review/faultReview';
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
 export { layoutReview, type LayoutReview, type SettingReview } from './review/layoutReview';

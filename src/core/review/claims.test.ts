@@ -6,7 +6,7 @@ import { seededNormal, seededRandom } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';
 import { askedClaims, faultClaims, qualityClaims, reinClaims, strideClaims, type ClaimWords } from './claims';
 import { askedReview, legReviews } from './countReview';
-import { faultCounts, riddenDays } from './faultReview';
+import { faultCounts, riddenDays, riddenWeeks } from './faultReview';
 import { riddenGround, type RiddenGround } from './ground';
 import { reinReview } from './reinReview';
 import { reviewPass, type ReviewPass } from './reviewPass';
@@ -289,5 +289,8 @@ test('day by day', () => {
   expect(ridden).toMatchObject([
     { day: '2026-05-01', passes: 1, clean: 1, quality: null, lowEfforts: 2 },
     { day: '2026-05-02', passes: 2, clean: 1, quality: 3, lowEfforts: 4 },
+  ]);
+  expect(riddenWeeks(ridden, () => '2026-04-27')).toEqual([
+    { monday: '2026-04-27', lowEfforts: 6, highEfforts: 0, jumpingDays: 2, passes: 3 },
   ]);
 });

@@ -47,3 +47,30 @@ export function riddenDays(passes: readonly ReviewPass[]): RiddenDay[] {
       };
     });
 }
+
+/** A week of riding, from its Monday: efforts, and the days on which the horse jumped. */
+export type RiddenWeek = {
+  monday: string;
+  lowEfforts: number;
+  highEfforts: number;
+  jumpingDays: number;
+  passes: number;
+};
+
+/**
+ * Week by week, in order, from days in order.
+ * @param mondayOf - the Monday of a day's week, both as "2026-05-04"
+ */
+export function riddenWeeks(days: readonly RiddenDay[], mondayOf: (day: string) => string): RiddenWeek[] {
+  const weeks = new Map<string, RiddenWeek>();
+  for (const { day, lowEfforts, highEfforts, passes } of days) {
+    const monday = mondayOf(day);
+    const week = weeks.get(monday) ?? { monday, lowEfforts: 0, highEfforts: 0, jumpingDays: 0, passes: 0 };
+    weeks.set(monday, {
+      ...{ monday, lowEfforts: week.lowEfforts + lowEfforts, highEfforts: week.highEfforts + highEfforts },
+      jumpingDays: week.jumpingDays + (lowEfforts + highEfforts > 0 ? 1 : 0),
+      passes: week.passes + passes,
+    });
+  }
+  return [...weeks.values()];
+}

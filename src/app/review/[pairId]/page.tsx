@@ -4,9 +4,12 @@ import { PageHead } from '@/components/PageHead/PageHead';
 import { FollowThread } from '@/components/Shell/thread';
 import { findPair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
+import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../_server/yardContext';
+import { yardTime } from '../../_server/yardTime';
+import { StrideHistory } from '../../yard/horses/[horseId]/_components/StrideHistory';
 import { Claims } from '../_components/Claims';
 import { PairCharts } from '../_components/PairCharts';
 import { RowReviewCard } from '../_components/RowReviewCard';
@@ -22,6 +25,7 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
   if (!pair) notFound();
   const review = await pairReview(pair);
   const { passes } = review;
+  const tests = await listStrideTests(db, yard.id, pair.horseId);
   const versions = await versionsRidden(
     db,
     yard.id,
@@ -40,6 +44,9 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
         sub={`${passes.length} ${passes.length === 1 ? 'pass' : 'passes'} recorded`}
         actions={
           <>
+            <LinkButton href={`/yard/horses/${pair.horseId}`} variant="default">
+              The horse
+            </LinkButton>
             <LinkButton href={`/review/${pairId}/films`} variant="default">
               Films
             </LinkButton>
@@ -56,6 +63,14 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
             none="Nothing stands out yet: either all is even, or there are too few passes to say."
           />
           <PairCharts pairId={pairId} review={review} />
+          {tests.length > 0 && (
+            <StrideHistory
+              tests={tests.map(({ id, entry, reading, testedAtMs }) => ({
+                ...{ id, entry, reading, testedAtMs, day: yardTime(testedAtMs, yard.timeZone, 'D MMM YYYY') },
+              }))}
+              usual={review.horse}
+            />
+          )}
         </>
       )}
       {passes.length === 0 && (

@@ -2,6 +2,7 @@ import classes from '@/components/Chart/chart.module.css';
 import { extent } from 'd3-array';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { line } from 'd3-shape';
+import { YTicks } from './YTicks';
 
 export type QualityDay = { day: string; quality: number; clean: number; passes: number };
 
@@ -22,14 +23,7 @@ export function QualityOverTime({ days, monthName, label }: QualityOverTimeProps
   const months = [...new Set(days.map(({ day }) => day.slice(0, 7)))];
   return (
     <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} className={classes.chart} role="img" aria-label={label}>
-      {[1, 2, 3, 4, 5].map(tick => (
-        <g key={tick}>
-          <line x1={SIZE.left} x2={SIZE.width - SIZE.right} y1={y(tick)} y2={y(tick)} className={classes.axis} />
-          <text x={SIZE.left - 6} y={y(tick)} dy="0.35em" textAnchor="end" className={classes.tick}>
-            {tick}
-          </text>
-        </g>
-      ))}
+      <YTicks ticks={[1, 2, 3, 4, 5]} y={y} from={SIZE.left} to={SIZE.width - SIZE.right} />
       {path && <path d={path} className={classes.trend} />}
       {days.map(({ day, quality, clean, passes }) => (
         <g key={day} transform={`translate(${x(atMs(day))} ${y(quality)})`}>

@@ -3,6 +3,7 @@ import type { StrideReview } from '@/core';
 import { extent } from 'd3-array';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { line } from 'd3-shape';
+import { YTicks } from './YTicks';
 
 type StrideOverTimeProps = {
   review: StrideReview;
@@ -42,14 +43,7 @@ export function StrideOverTime({ review, thoughtM, format, monthName, label }: S
         height={Math.max(1, y(learned.lowM) - y(learned.highM))}
         className={classes.band}
       />
-      {y.ticks(4).map(tick => (
-        <g key={tick}>
-          <line x1={from} x2={to} y1={y(tick)} y2={y(tick)} className={classes.axis} />
-          <text x={from - 6} y={y(tick)} dy="0.35em" textAnchor="end" className={classes.tick}>
-            {format(tick)}
-          </text>
-        </g>
-      ))}
+      <YTicks ticks={y.ticks(4)} y={y} from={from} to={to} words={format} />
       {thoughtM !== null && (
         <g>
           <line x1={from} x2={to} y1={y(thoughtM)} y2={y(thoughtM)} className={classes.thought} />

@@ -1,12 +1,13 @@
 import { ChartCard } from '@/components/Chart/ChartCard';
-import { offeredStride, profileStride } from '@/core';
+import { offeredStride, profileStride, riddenWeeks } from '@/core';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { LegCounts } from '../_charts/LegCounts';
 import { QualityOverTime } from '../_charts/QualityOverTime';
 import { ReinPairs } from '../_charts/ReinPairs';
 import { StrideOverTime } from '../_charts/StrideOverTime';
-import { WorkByWeek } from '../_charts/WorkByWeek';
+import { WorkBars } from '../_charts/WorkBars';
 import { SHOWN_LEGS, type PairReview } from '../pairReview';
+import { mondayOf } from '../mondayOf';
 import { LearnedOffer } from './LearnedOffer';
 import classes from './PairCharts.module.css';
 
@@ -16,7 +17,7 @@ const metres = (lengthM: number) => Number(lengthM.toFixed(3));
 
 /** The pictures of a pair, each with its numbers. */
 export function PairCharts({ pairId, review }: PairChartsProps) {
-  const { strides, horse, words, legs, reins, days, faults, rules } = review;
+  const { strides, horse, words, legs, reins, faults } = review;
   return (
     <div className={classes.charts}>
       {strides.map(one => {
@@ -99,41 +100,7 @@ export function PairCharts({ pairId, review }: PairChartsProps) {
         </ChartCard>
       )}
       <QualityCard review={review} />
-      {days.some(({ lowEfforts, highEfforts }) => lowEfforts + highEfforts > 0) && (
-        <ChartCard
-          title="Work, day by day"
-          sub="Efforts over fences; the dark foot of a bar is what was 0.9 m and over."
-          fileName={`${horse.name}-work`}
-          table={{
-            columns: [
-              'day',
-              'efforts',
-              'at 0.9 m and over',
-              'passes over raised poles',
-              'minutes on small circles left',
-              'right',
-            ],
-            rows: days.map(({ day, lowEfforts, highEfforts, raisedPasses, smallCircleMin: { left, right } }) => [
-              ...[day, lowEfforts + highEfforts, highEfforts, raisedPasses],
-              ...[Number(left.toFixed(1)), Number(right.toFixed(1))],
-            ]),
-          }}
-        >
-          <WorkByWeek
-            days={days.map(({ day, lowEfforts, highEfforts }) => ({
-              ...{
-                day,
-                label: words.dayName(day).replace(/^(\d+) (...).*/, '$1 $2'),
-                low: lowEfforts,
-                high: highEfforts,
-              },
-            }))}
-            limit={rules.limits.lowEfforts}
-            highLimit={rules.limits.highEfforts}
-            label={`Efforts of ${horse.name}, day by day`}
-          />
-        </ChartCard>
-      )}
+      <WorkCards review={review} />
       {faults.length > 0 && (
         <ChartCard
           title="What went wrong"
@@ -173,5 +140,60 @@ function QualityCard({ review: { days, words, horse } }: { review: PairReview })
     >
       <QualityOverTime days={marked} monthName={words.monthName} label={`Marks of ${horse.name}, day by day`} />
     </ChartCard>
+  );
+}
+
+function WorkCards({ review: { days, words, horse, rules } }: { review: PairReview }) {
+  if (!days.some(({ lowEfforts, highEfforts }) => lowEfforts + highEfforts > 0)) return null;
+  const { limits } = rules;
+  const short = (day: string) => words.dayName(day).replace(/^(\d+) (...).*/, '$1 $2');
+  const weeks = riddenWeeks(days, mondayOf);
+  return (
+    <>
+      <ChartCard
+        title="Work, day by day"
+        sub="Efforts over fences; the dark foot of a bar is what was 0.9 m and over."
+        fileName={`${horse.name}-work-by-day`}
+        table={{
+          columns: ['day', 'efforts', 'at 0.9 m and over', 'raised passes', 'small circles left min', 'right min'],
+          rows: days.map(({ day, lowEfforts, highEfforts, raisedPasses, smallCircleMin: { left, right } }) => [
+            ...[day, lowEfforts + highEfforts, highEfforts, raisedPasses],
+            ...[Number(left.toFixed(1)), Number(right.toFixed(1))],
+          ]),
+        }}
+      >
+        <WorkBars
+          bars={days.map(({ day, lowEfforts, highEfforts }) => ({
+            ...{ key: day, label: short(day), low: lowEfforts, high: highEfforts },
+          }))}
+          limits={[
+            { at: limits.lowEfforts, words: `${limits.lowEfforts} efforts` },
+            { at: limits.highEfforts, words: `${limits.highEfforts} at 0.9 m and over` },
+          ]}
+          label={`Efforts of ${horse.name}, day by day`}
+        />
+      </ChartCard>
+      <ChartCard
+        title="Jumping days, week by week"
+        fileName={`${horse.name}-work-by-week`}
+        table={{
+          columns: ['week from Monday', 'jumping days', 'efforts', 'at 0.9 m and over', 'passes'],
+          rows: weeks.map(({ monday, jumpingDays, lowEfforts, highEfforts, passes }) => [
+            ...[monday, jumpingDays, lowEfforts + highEfforts, highEfforts, passes],
+          ]),
+        }}
+      >
+        <WorkBars
+          bars={weeks.map(({ monday, jumpingDays }) => ({
+            key: monday,
+            label: short(monday),
+            low: jumpingDays,
+            high: 0,
+          }))}
+          limits={[{ at: limits.jumpingDays, words: `${limits.jumpingDays} days` }]}
+          label={`Jumping days of ${horse.name}, week by week`}
+        />
+      </ChartCard>
+    </>
   );
 }

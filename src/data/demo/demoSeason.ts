@@ -4,7 +4,7 @@ import type { Rein } from '@/core';
 export const SEASON_WEEKS = 24;
 
 /**
- * The lessons of a week: days before the week's end, who rides what, which of its stages, and how often on each rein. Every
+ * The lessons of a week: on which day of it (1 is Monday), who rides what, which of its stages, and how often on each rein. Every
  * so many weeks, beginning with a week of the season.
  */
 export const SEASON_LESSONS = [

@@ -59,8 +59,7 @@ export async function seedSeason(
     const versionIds = await keepStages(tx, yardId, layout, exercises);
     const versions = await versionsRidden(tx, yardId, versionIds);
     for (let week = plan.from; week < SEASON_WEEKS; week += plan.every) {
-      const daysAgo = (SEASON_WEEKS - week) * 7 - plan.dayOfWeek + 1;
-      const startsAtMs = (Math.floor(nowMs / DAY_MS) - daysAgo) * DAY_MS + LESSON_MS;
+      const startsAtMs = mondayMs(nowMs) + ((week - SEASON_WEEKS) * 7 + plan.dayOfWeek - 1) * DAY_MS + LESSON_MS;
       const stages = plan.stages(week).map(stage => ({ stage, versionId: versionIds[stage]! }));
       rideLesson(rows, {
         ...{ yardId, ids, layout, startsAtMs, horses, versions, random, arenaId: layout.arena.id },
@@ -77,6 +76,12 @@ export async function seedSeason(
   ] as const)
     for (let first = 0; first < all.length; first += ROWS)
       await tx.insert(table).values(all.slice(first, first + ROWS) as never);
+}
+
+/** The Monday of this week; the first day of 1970 was a Thursday. */
+function mondayMs(nowMs: number): number {
+  const today = Math.floor(nowMs / DAY_MS);
+  return (today - ((today + 3) % 7)) * DAY_MS;
 }
 
 type Offered = Awaited<ReturnType<typeof layoutStages>>[number];

@@ -1,0 +1,151 @@
+import { randomUUID } from 'node:crypto';
+import { standingMarks, type ClaimWords, type RecordEvent } from '@/core';
+import { SEASON_BAD_PLACE, SEASON_TRUTH } from '../demo/demoSeason';
+import { seedDemo } from '../demo/seedDemo';
+import type { OpenDatabase } from '../openDatabase';
+import { withTestDatabase } from '../testDatabase';
+import { listArenas } from './arenas';
+import { findHorse } from './horses';
+import { pairRecord } from './pairRecord';
+import { listPairs, type Pair } from './pairs';
+import { listPasses, recordBatch } from './passes';
+import { reviewPasses } from './reviewPasses';
+import { layoutsRidden, riddenByPair } from './ridden';
+import { sandRecord } from './sandRecord';
+import { addLearnedStride, listStrideTests, withdrawLearnedStride } from './strideTests';
+import {
+  addFilm,
+  addFilmNote,
+  countIntoTest,
+  filmNotes,
+  findFilm,
+  listFilms,
+  removeFilm,
+  undoFilmNote,
+} from './videos';
+import { currentYard } from './yards';
+
+const NOW_MS = Date.parse('2026-06-03T12:00:00Z');
+const CLOCK = { timeZone: 'UTC', dayOf: (atMs: number) => new Date(atMs).toISOString().slice(0, 10) };
+const WORDS: ClaimWords = {
+  ...{ horse: 'Quill', format: lengthM => `${lengthM.toFixed(2)} m`, entryName: entry => entry, dayName: day => day },
+  formatChange: changeM => `${(changeM * 100).toFixed(0)} cm`,
+};
+
+type Season = { database: OpenDatabase; yardId: string; pairOf: (horse: string) => Pair };
+
+async function withSeason(test: (season: Season) => Promise<void>) {
+  await withTestDatabase(async database => {
+    await seedDemo(database, NOW_MS, true);
+    const yardId = (await currentYard(database)).id;
+    const pairs = await listPairs(database.db, yardId);
+    await test({ database, yardId, pairOf: horse => pairs.find(({ horseName }) => horseName === horse)! });
+  });
+}
+
+test('the season, read for the review, is the same as read for a ride; what is marked later is there at once', async () => {
+  await withSeason(async ({ database: { db, write }, yardId, pairOf }) => {
+    const pair = pairOf('Quill');
+    const plain = await listPasses(db, yardId, pair.id);
+    const read = await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK);
+    expect(read.map(({ id }) => id)).toEqual(plain.map(({ id }) => id));
+    expect(read.map(({ marks }) => marks)).toEqual(plain.map(({ marks }) => standingMarks(marks)));
+    expect(await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK)).toBe(read);
+
+    const mark = { id: randomUUID(), kind: 'note' as const, words: 'later' };
+    const event: RecordEvent = { type: 'mark', id: randomUUID(), passId: plain[0]!.id, mark, atMs: NOW_MS };
+    await write(tx => recordBatch(tx, yardId, { events: [event], lessonId: null }, NOW_MS));
+    const again = await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK);
+    expect(again[0]!.marks).toContainEqual(mark);
+    const undo: RecordEvent = { type: 'undo-pass', id: randomUUID(), passId: plain[1]!.id, atMs: NOW_MS };
+    await write(tx => recordBatch(tx, yardId, { events: [undo], lessonId: null }, NOW_MS));
+    expect(await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK)).toHaveLength(plain.length - 1);
+    expect((await riddenByPair(db, yardId)).get(pair.id)!.passes).toBe(plain.length - 1);
+    const ridden = await layoutsRidden(db, yardId);
+    expect(ridden.map(({ passes }) => passes)).toEqual(ridden.map(({ passes }) => passes).sort((a, b) => b - a));
+  });
+});
+
+test('what was planted in the season is found: the stride and its growth, the worse rein, the bad place', async () => {
+  await withSeason(async ({ database: { db }, yardId, pairOf }) => {
+    const quill = await pairRecord(db, yardId, pairOf('Quill'), CLOCK, WORDS);
+    const canter = quill.strides.find(({ entry }) => entry === 'course-canter')!;
+    const [first, last] = SEASON_TRUTH['ode-quill']!.strideM;
+    const middle = (first + last) / 2;
+    expect(canter.learned.lowM).toBeLessThan(middle);
+    expect(canter.learned.highM).toBeGreaterThan(middle);
+    expect(canter.drift!.change).toBeGreaterThan((last - first) / 2);
+    expect(canter.drift!.change).toBeLessThan((last - first) * 1.7);
+    expect(
+      quill.claims.some(({ text }) => text.includes('on the right rein') || text.includes('left rein has caught up')),
+    ).toBe(true);
+    const osprey = await pairRecord(db, yardId, pairOf('Osprey'), CLOCK, WORDS);
+    expect(osprey.strides[0]!.drift?.p ?? 1).toBeGreaterThan(0.01);
+
+    const arenas = await listArenas(db, yardId);
+    const sandOf = (name: string) => sandRecord(db, yardId, arenas.find(arena => arena.name === name)!.id, CLOCK);
+    const out = (await sandOf('Field arena')).places.filter(({ standsOut }) => standsOut);
+    expect(out.map(({ at }) => at)).toEqual([SEASON_BAD_PLACE.at]);
+    expect(out[0]!.whose).toBe('place');
+    expect((await sandOf('Lower school')).places.filter(({ standsOut }) => standsOut)).toEqual([]);
+  });
+});
+
+test('a learned stride is given to the profile, stands under what is typed in, and is taken back', async () => {
+  await withSeason(async ({ database: { db, write }, yardId, pairOf }) => {
+    const own = { horseId: pairOf('Osprey').horseId, entry: 'course-canter' as const };
+    const stride = {
+      normalM: 3.95,
+      shortM: 3.4,
+      longM: 4.4,
+      source: 'learned' as const,
+      interval: { lowM: 3.9, highM: 4 },
+    };
+    const standing = async (horseId: string) => (await findHorse(db, yardId, horseId))!.strides;
+    await write(tx => addLearnedStride(tx, yardId, { ...own, stride, knownAtMs: NOW_MS }));
+    expect((await standing(own.horseId))['course-canter']).toMatchObject({ normalM: 3.95, source: 'learned' });
+    await write(tx => withdrawLearnedStride(tx, yardId, own.horseId, own.entry, NOW_MS));
+    expect((await standing(own.horseId))['course-canter']).toBeUndefined();
+    const { horseId } = pairOf('Larkspur');
+    await write(tx => addLearnedStride(tx, yardId, { horseId, entry: 'trot-poles', stride, knownAtMs: NOW_MS }));
+    expect((await standing(horseId))['trot-poles']).toMatchObject({ normalM: 1.45, source: 'typed' });
+  });
+});
+
+test('a film has notes, its count goes to the test once, and its notes stay when it is gone', async () => {
+  await withSeason(async ({ database: { db, write }, yardId, pairOf }) => {
+    const [stride] = await listStrideTests(db, yardId, pairOf('Quill').horseId);
+    const film = {
+      id: 'film',
+      fileName: 'a.mp4',
+      mime: 'video/mp4',
+      sizeBytes: 9,
+      sha256: 'x',
+      testId: stride!.id,
+      passId: null,
+    };
+    await write(tx => addFilm(tx, yardId, film));
+    await expect(write(tx => addFilm(tx, yardId, { ...film, id: 'other', testId: 'nothing' }))).rejects.toThrow(
+      'not in the yard',
+    );
+    for (const [id, atS] of [
+      ['b', 2.5],
+      ['a', 1],
+    ] as const)
+      await write(tx => addFilmNote(tx, yardId, 'film', { id, atS, kind: 'stride', words: '' }));
+    expect((await filmNotes(db, yardId, 'film')).map(({ id }) => id)).toEqual(['a', 'b']);
+    await write(tx => undoFilmNote(tx, yardId, 'a'));
+    const kept = (await findFilm(db, yardId, 'film'))!;
+    const countOf = async () =>
+      (await listStrideTests(db, yardId, pairOf('Quill').horseId)).find(({ id }) => id === stride!.id)!.passes;
+    const before = (await countOf()).length;
+    for (const count of [8, 9]) await write(tx => countIntoTest(tx, yardId, kept, { pace: 'normal', count }));
+    const after = await countOf();
+    expect(after).toHaveLength(before + 1);
+    expect(after[before]).toMatchObject({ pace: 'normal', count: 9 });
+    expect(await listFilms(db, yardId, [], [stride!.id])).toHaveLength(1);
+    await write(tx => removeFilm(tx, yardId, 'film'));
+    expect(await listFilms(db, yardId, [], [stride!.id])).toEqual([]);
+    expect(await filmNotes(db, yardId, 'film')).toHaveLength(1);
+  });
+});

@@ -3,10 +3,9 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
-import { balanceWords, groupReview, stageGate } from '@/core';
+import { balanceWords, groupReview } from '@/core';
 import { present } from '@/data/present';
 import { listHorses } from '@/data/queries/horses';
-import { lessonRecord, listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import { yardRules } from '@/data/queries/settings';
@@ -17,6 +16,7 @@ import { lastDays, yardClock } from '../../_server/yardTime';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { RideBalance } from '../_charts/RideBalance';
 import { goesBy } from '../pairStrides';
+import { readyForNext } from '../readyForNext';
 import { reviewWords } from '../reviewWords';
 
 import classes from '../_components/PairCharts.module.css';
@@ -55,7 +55,12 @@ export default async function GroupPage() {
   );
   const words = reviewWords('', unit);
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? '';
-  const ready = await readyForNext(riding.map(({ id }) => id));
+  const ready = await readyForNext(
+    db,
+    yard.id,
+    riding.map(({ id }) => id),
+    rules.gate,
+  );
   return (
     <>
       <PageHead
@@ -163,29 +168,4 @@ export default async function GroupPage() {
       </div>
     </>
   );
-
-  /** Each pair at the last stage it rode, in the last lesson it rode in. */
-  async function readyForNext(pairIds: readonly string[]) {
-    const lessons = await listLessons(db, yard.id);
-    const found = new Map<
-      string,
-      { pairId: string; lesson: string; stage: string; gate: ReturnType<typeof stageGate> }
-    >();
-    for (const lesson of lessons) {
-      const open = lesson.plan.pairIds.filter(id => pairIds.includes(id) && !found.has(id));
-      if (open.length === 0 || found.size === pairIds.length) continue;
-      const record = await lessonRecord(db, yard.id, lesson);
-      for (const pairId of open) {
-        const own = record.passes.filter(pass => pass.pairId === pairId);
-        const stage = own[own.length - 1]?.stage;
-        if (stage === undefined) continue;
-        const gate = stageGate(
-          own.filter(pass => pass.stage === stage),
-          rules.gate,
-        );
-        found.set(pairId, { pairId, lesson: lesson.name, stage, gate });
-      }
-    }
-    return [...found.values()];
-  }
 }

@@ -110,7 +110,7 @@ export type DragBench = { workMs: number; workMedianMs: number; intervalMs: numb
 
 /** The drag at the 95th percentile of its frames. */
 export async function benchDrag(): Promise<DragBench> {
-  const server = await RoanServer.start('start');
+  const server = await RoanServer.start('empty');
   const browser = await chromium.launch(config.use?.launchOptions ?? {});
   try {
     const url = await benchYard(server);

@@ -13,9 +13,11 @@ import { findLesson, lessonRecord, listLessons } from '@/data/queries/lessons';
 import { pairRecord } from '@/data/queries/pairRecord';
 import { listPairs } from '@/data/queries/pairs';
 import { recordBatch } from '@/data/queries/passes';
+import { reviewPasses } from '@/data/queries/reviewPasses';
 import { sandRecord } from '@/data/queries/sandRecord';
 import { currentYard } from '@/data/queries/yards';
-import { sql } from 'drizzle-orm';
+import { settings } from '@/data/schema';
+import { eq, sql } from 'drizzle-orm';
 
 type Report = (name: string, value: string, target: string, met: boolean) => void;
 
@@ -33,6 +35,22 @@ async function medianMs(task: (round: number) => Promise<unknown>): Promise<numb
   return times.sort((a, b) => a - b)[Math.floor(ROUNDS / 2)]!;
 }
 
+async function timeMs(task: () => Promise<unknown>): Promise<number> {
+  const start = performance.now();
+  await task();
+  return performance.now() - start;
+}
+
+/** One more mark in the last pass of a pair. */
+async function markOne({ db, write }: OpenDatabase, yardId: string, pairId: string): Promise<void> {
+  const passes = await reviewPasses(db, yardId, { pairIds: [pairId] }, CLOCK);
+  const passId = passes[passes.length - 1]!.id;
+  // Passes of the bench have ids that are no UUIDs; the record takes them as they are.
+  const mark = { id: randomUUID(), kind: 'note' as const, words: 'one more' };
+  const events = [{ type: 'mark' as const, id: randomUUID(), passId, mark, atMs: NOW_MS }];
+  await write(tx => recordBatch(tx, yardId, { events, lessonId: null }, NOW_MS));
+}
+
 async function countOf({ db }: OpenDatabase, table: string): Promise<number> {
   const [row] = await db.all<{ n: number }>(sql.raw(`select count(*) as n from ${table}`));
   return row!.n;
@@ -47,6 +65,8 @@ async function growTo(database: OpenDatabase, passes: number): Promise<void> {
     for (const table of ['first_passes', 'first_marks']) await tx.run(sql.raw(`drop table if exists ${table}`));
     await tx.run(sql.raw('create temp table first_passes as select * from passes'));
     await tx.run(sql.raw('create temp table first_marks as select * from marks'));
+    // Rows that come past the record's own door: what was read before does not hold.
+    await tx.update(settings).set({ value: randomUUID() }).where(eq(settings.key, 'recordRevision'));
     for (let copy = 1; copy * size < passes; copy += 1) {
       await tx.run(
         sql.raw(
@@ -101,12 +121,12 @@ export async function benchSeason(report: Report): Promise<void> {
       await growTo(database, passes);
       const size = `${await countOf(database, 'passes')} passes, ${await countOf(database, 'marks')} marks`;
       for (const pair of await listPairs(database.db, yard.id)) {
-        const start = performance.now();
-        await reviewPair(database, yard.id, pair);
-        const first = performance.now() - start;
+        const anew = await timeMs(() => reviewPair(database, yard.id, pair));
+        await markOne(database, yard.id, pair.id);
+        const changed = await timeMs(() => reviewPair(database, yard.id, pair));
         const ms = await medianMs(() => reviewPair(database, yard.id, pair));
-        const told = `${ms.toFixed(0)} ms, ${first.toFixed(0)} ms the first time after a change`;
-        report(`review of ${pair.horseName}, ${size}`, told, `${most} ms`, ms <= most);
+        const told = `${ms.toFixed(0)} ms; ${changed.toFixed(0)} ms after a mark, ${anew.toFixed(0)} ms after a start`;
+        report(`review of ${pair.horseName}, ${size}`, told, `${most} ms`, Math.max(ms, changed) <= most);
       }
       for (const arena of await listArenas(database.db, yard.id)) {
         const ms = await medianMs(() => sandRecord(database.db, yard.id, arena.id, CLOCK));

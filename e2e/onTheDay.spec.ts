@@ -31,6 +31,12 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${lesson}/run`);
   await key(page, 'Read, and seen to').click();
+  // Pairs ride in turn: one key takes the next one.
+  const pairs = page.getByRole('region', { name: 'Pairs' });
+  for (const horse of ['Quill', 'Larkspur', 'Barley']) {
+    await pairs.getByRole('button', { name: `Next: ${horse}` }).click();
+    await expect(pairs.getByRole('button', { name: new RegExp(`^${horse}`) })).toHaveAttribute('aria-pressed', 'true');
+  }
   await key(page, 'The next stage').click();
   await expect(page.getByRole('heading', { name: /^2\./ })).toBeVisible();
   await page.getByText('This stage today').click();

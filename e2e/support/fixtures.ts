@@ -9,7 +9,7 @@ type Servers = { emptyYard: RoanServer; demoYard: RoanServer; seasonYard: RoanSe
  */
 export const test = base.extend<Servers & { strictPage: Page }>({
   emptyYard: async ({}, provide) => {
-    const server = await RoanServer.start('start');
+    const server = await RoanServer.start('empty');
     await provide(server);
     await server.stop();
   },
@@ -19,7 +19,7 @@ export const test = base.extend<Servers & { strictPage: Page }>({
     await server.stop();
   },
   seasonYard: async ({}, provide) => {
-    const server = await RoanServer.start('demo', true);
+    const server = await RoanServer.start('season');
     await provide(server);
     await server.stop();
   },

@@ -1,5 +1,5 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -12,13 +12,12 @@ export class RoanServer {
   private constructor(
     readonly folder: string,
     readonly port: number,
-    private readonly script: 'start' | 'demo',
-    private readonly season: boolean,
   ) {}
 
-  /** @param season - whether a season of lessons lies behind the demo yard */
-  static async start(script: 'start' | 'demo', season = false): Promise<RoanServer> {
-    const server = new RoanServer(mkdtempSync(path.join(tmpdir(), 'roan-e2e-')), await freePort(), script, season);
+  /** Starts a Roan with nothing in it, or with a copy of the demo yard; a season of lessons may lie behind that. */
+  static async start(yard: 'empty' | 'demo' | 'season'): Promise<RoanServer> {
+    const server = new RoanServer(mkdtempSync(path.join(tmpdir(), 'roan-e2e-')), await freePort());
+    if (yard !== 'empty') copyFileSync(demoFile(yard), path.join(server.folder, 'roan.db'));
     await server.start();
     return server;
   }
@@ -32,14 +31,12 @@ export class RoanServer {
       ...process.env,
       ROAN_PORT: String(this.port),
       ROAN_DATABASE_URL: `file:${path.join(this.folder, 'roan.db')}`,
-      ROAN_DEMO_FILE: path.join(this.folder, 'roan.db'),
-      ROAN_DEMO_SEASON: this.season ? '1' : '0',
     };
   }
 
   /** Starts it, and waits for the line that says where it is. */
   async start(): Promise<void> {
-    const child = spawn(process.execPath, [`scripts/${this.script}.mjs`], { env: this.env });
+    const child = spawn(process.execPath, ['scripts/start.mjs'], { env: this.env });
     this.child = child;
     await new Promise<void>((resolve, reject) => {
       const hear = (chunk: Buffer) => {
@@ -67,6 +64,20 @@ export class RoanServer {
     await this.kill();
     rmSync(this.folder, { recursive: true, force: true });
   }
+}
+
+const made = new Map<'demo' | 'season', string>();
+
+/** The demo yard as a file, made once and copied for each test: what the demo command itself fills a file with. */
+function demoFile(yard: 'demo' | 'season'): string {
+  const before = made.get(yard);
+  if (before) return before;
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'roan-demo-')), 'roan.db');
+  const env = { ...process.env, ROAN_DATABASE_URL: `file:${file}`, ROAN_DEMO_SEASON: yard === 'season' ? '1' : '0' };
+  execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/seedDemo.ts'], { env });
+  process.once('exit', () => rmSync(path.dirname(file), { recursive: true, force: true }));
+  made.set(yard, file);
+  return file;
 }
 
 function freePort(): Promise<number> {

@@ -4,7 +4,7 @@ import { welch } from '../statistics/welch';
 import type { Rein } from '../track/rein';
 import type { AskedReview } from './countReview';
 import type { FaultCount } from './faultReview';
-import { qualities, reinReview } from './reinReview';
+import { qualities, reinReview, type ReinReview } from './reinReview';
 import type { ReviewPass } from './reviewPass';
 import { offeredStride, type StrideReview } from './strideReview';
 
@@ -89,8 +89,11 @@ function reinStrideClaim({ entry, byRein: { left, right } }: StrideReview, words
 }
 
 /** Left against right, and whether the worse one has caught up. */
-export function reinClaims(passes: readonly ReviewPass[], { horse, dayName }: ClaimWords): Claim[] {
-  const { measures, quality } = reinReview(passes);
+export function reinClaims(
+  passes: readonly ReviewPass[],
+  { horse, dayName }: ClaimWords,
+  { measures, quality }: ReinReview = reinReview(passes),
+): Claim[] {
   const enough = measures.filter(({ left, right }) => Math.min(left.of, right.of) >= LEAST_PASSES);
   const seen = enough.filter(({ p }) => p <= LEVEL / Math.max(1, enough.length));
   const claims = seen.map(({ does, left, right, p }): Claim => {

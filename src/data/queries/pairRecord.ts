@@ -39,14 +39,14 @@ export async function pairRecord(
     const strides = strideReviews(passes, thought);
     const asked = askedReview(passes, thought);
     const faults = faultCounts(passes);
+    const reins = reinReview(passes);
     return {
-      ...{ passes, horse, strides, asked, faults },
+      ...{ passes, horse, strides, asked, faults, reins },
       legs: legReviews(passes, thought),
-      reins: reinReview(passes),
       days: riddenDays(passes),
       claims: [
         ...strideClaims(strides, thought, words),
-        ...reinClaims(passes, words),
+        ...reinClaims(passes, words, reins),
         ...qualityClaims(passes, words),
         ...askedClaims(asked, words),
         ...faultClaims(faults, passes.length, words),

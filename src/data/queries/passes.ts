@@ -133,7 +133,13 @@ export async function versionsRidden(
 export async function recordBatch(tx: Transaction, yardId: string, batch: RecordBatch, nowMs: number): Promise<void> {
   const recording: Recording = { yardId, nowMs, placesOf: new Map() };
   for (const event of batch.events) await recordEvent(tx, recording, event);
-  await newRecordRevision(tx, yardId);
+  await newRecordRevision(tx, yardId, batch.events.flatMap(passOf));
+}
+
+/** The pass that an event is of. */
+function passOf(event: RecordEvent): string[] {
+  if (event.type === 'pass') return [event.pass.id];
+  return 'passId' in event ? [event.passId] : [];
 }
 
 /** `placesOf`: how many items each layout version is ridden over, once looked up. */

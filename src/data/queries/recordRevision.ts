@@ -15,11 +15,34 @@ export async function recordRevision(db: Pick<RoanDatabase, 'select'>, yardId: s
   return typeof row?.value === 'string' ? row.value : '';
 }
 
-/** Says within a transaction that the record is another one now. */
-export async function newRecordRevision(tx: Transaction, yardId: string): Promise<void> {
-  const value = randomUUID();
+type Change = { from: string; to: string; passIds: readonly string[] };
+
+/** What this copy of Roan changed lately: from which revision to which, and in which passes. */
+const changes: Change[] = [];
+const MOST_CHANGES = 500;
+
+/** Says within a transaction that the record is another one now, since these passes changed. */
+export async function newRecordRevision(tx: Transaction, yardId: string, passIds: readonly string[]): Promise<void> {
+  const from = await recordRevision(tx, yardId);
+  const to = randomUUID();
   await tx
     .insert(settings)
-    .values({ yardId, key: KEY, value })
-    .onConflictDoUpdate({ target: [settings.yardId, settings.key], set: { value } });
+    .values({ yardId, key: KEY, value: to })
+    .onConflictDoUpdate({ target: [settings.yardId, settings.key], set: { value: to } });
+  // Where the transaction fails nobody ever asks for this revision.
+  changes.push({ from, to, passIds });
+  if (changes.length > MOST_CHANGES) changes.shift();
+}
+
+/** The passes that changed from one revision to another; null where this copy of Roan does not know all of them. */
+export function passesChanged(from: string, to: string): string[] | null {
+  const ids = new Set<string>();
+  let at = to;
+  for (let index = changes.length - 1; index >= 0 && at !== from; index -= 1) {
+    const change = changes[index]!;
+    if (change.to !== at) continue;
+    for (const id of change.passIds) ids.add(id);
+    at = change.from;
+  }
+  return at === from ? [...ids] : null;
 }

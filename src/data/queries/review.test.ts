@@ -57,6 +57,26 @@ test('the season, read for the review, is the same as read for a ride; what is m
     await write(tx => recordBatch(tx, yardId, { events: [event], lessonId: null }, NOW_MS));
     const again = await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK);
     expect(again[0]!.marks).toContainEqual(mark);
+    // Only that pass was read again: the others are the very same.
+    expect(again[1]).toBe(read[1]);
+    expect(again.map(({ id }) => id)).toEqual(read.map(({ id }) => id));
+    const { pairId, layoutVersionId, lessonId, stage, rein, direction, riddenAtMs } = plain[1]!;
+    const pass = {
+      id: randomUUID(),
+      pairId,
+      layoutVersionId,
+      lessonId,
+      stage,
+      rein,
+      direction,
+      riddenAtMs: riddenAtMs + 1,
+    };
+    const more: RecordEvent = { type: 'pass', id: randomUUID(), pass };
+    await write(tx => recordBatch(tx, yardId, { events: [more], lessonId: null }, plain[0]!.riddenAtMs + 1000));
+    const grown = await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK);
+    expect(grown.map(({ id }) => id)).toEqual((await listPasses(db, yardId, pair.id)).map(({ id }) => id));
+    const gone: RecordEvent = { type: 'undo-pass', id: randomUUID(), passId: pass.id, atMs: NOW_MS };
+    await write(tx => recordBatch(tx, yardId, { events: [gone], lessonId: null }, NOW_MS));
     const undo: RecordEvent = { type: 'undo-pass', id: randomUUID(), passId: plain[1]!.id, atMs: NOW_MS };
     await write(tx => recordBatch(tx, yardId, { events: [undo], lessonId: null }, NOW_MS));
     expect(await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK)).toHaveLength(plain.length - 1);

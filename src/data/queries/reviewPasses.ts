@@ -4,7 +4,7 @@ import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { layouts, layoutVersions, marks, passes } from '../schema';
 import { versionsRidden } from './passes';
-import { recordRevision } from './recordRevision';
+import { passesChanged, recordRevision } from './recordRevision';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 
@@ -30,13 +30,40 @@ export async function reviewPasses(
   const revision = await recordRevision(db, yardId);
   const before = kept.get(key);
   kept.delete(key);
-  const now = before?.revision === revision ? before : { revision, passes: await readPasses(db, yardId, wish, clock) };
+  const now = before?.revision === revision ? before : { revision, passes: await readAnew(before, revision) };
   kept.set(key, now);
   if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
   return now.passes;
+
+  /** Only what changed, where that is known; else all of it. */
+  async function readAnew(old: Kept | undefined, to: string): Promise<ReviewPass[]> {
+    const changed = old && passesChanged(old.revision, to);
+    if (!old || !changed || changed.length > MOST_CHANGED) return readPasses(db, yardId, wish, clock);
+    return withChanges(old.passes, changed, await readPasses(db, yardId, wish, clock, changed));
+  }
 }
 
-async function readPasses(db: Reader, yardId: string, wish: ReviewWish, clock: YardClock): Promise<ReviewPass[]> {
+/** More changed passes than this are read with all the others. */
+const MOST_CHANGED = 500;
+
+/** The passes with some of them as they are now: changed in place, new ones by when they were ridden, others gone. */
+function withChanges(old: readonly ReviewPass[], changed: readonly string[], now: readonly ReviewPass[]): ReviewPass[] {
+  const fresh = new Map(now.map(pass => [pass.id, pass]));
+  const touched = new Set(changed);
+  const known = new Set(old.map(({ id }) => id));
+  return [
+    ...old.flatMap(pass => (touched.has(pass.id) ? (fresh.get(pass.id) ?? []) : pass)),
+    ...now.filter(({ id }) => !known.has(id)),
+  ].sort((a, b) => a.riddenAtMs - b.riddenAtMs);
+}
+
+async function readPasses(
+  db: Reader,
+  yardId: string,
+  wish: ReviewWish,
+  clock: YardClock,
+  only?: readonly string[],
+): Promise<ReviewPass[]> {
   // One row a pass, its marks as one text: many small rows cost more than what is in them.
   const rows = await db
     .select({
@@ -45,7 +72,9 @@ async function readPasses(db: Reader, yardId: string, wish: ReviewWish, clock: Y
     })
     .from(passes)
     .leftJoin(marks, and(eq(marks.passId, passes.id), isNull(marks.undoneAt)))
-    .where(and(eq(passes.yardId, yardId), isNull(passes.undoneAt), wanted(db, wish)))
+    .where(
+      and(eq(passes.yardId, yardId), isNull(passes.undoneAt), wanted(db, wish), only && inArray(passes.id, [...only])),
+    )
     .groupBy(passes.id)
     .orderBy(asc(passes.riddenAt), sql`${passes}.rowid`);
   const groundOf = await groundsOf(

@@ -15,6 +15,7 @@ type PairKeysProps = {
 /** The pairs of the lesson with what each has done; the one that is next is chosen with a tap. */
 export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }: PairKeysProps) {
   const chosen = warnings(chosenId);
+  const next = pairs[(pairs.findIndex(({ id }) => id === chosenId) + 1) % pairs.length];
   return (
     <section aria-label="Pairs">
       <div className={classes.pairs}>
@@ -40,6 +41,11 @@ export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }
           );
         })}
       </div>
+      {next && pairs.length > 1 && (
+        <button type="button" className={classes.key} onClick={() => onChoose(next.id)}>
+          Next: {next.horse}
+        </button>
+      )}
       {chosen.length > 0 && (
         <p className={classes.notice} role="status">
           Take care. {chosen.join(' ')}

@@ -7,6 +7,7 @@ import { ReinPairs } from '../_charts/ReinPairs';
 import { StrideOverTime } from '../_charts/StrideOverTime';
 import { WorkBars } from '../_charts/WorkBars';
 import { SHOWN_LEGS, type PairReview } from '../pairReview';
+import { chanceCell } from '../chanceCell';
 import { mondayOf } from '../mondayOf';
 import { LearnedOffer } from './LearnedOffer';
 import classes from './PairCharts.module.css';
@@ -74,7 +75,7 @@ export function PairCharts({ pairId, review }: PairChartsProps) {
           table={{
             columns: ['', 'left', 'of', 'right', 'of', 'p'],
             rows: reins.measures.map(({ measure, left, right, p }) => [
-              ...[measure, left.hits, left.of, right.hits, right.of, Number(p.toPrecision(2))],
+              ...[measure, left.hits, left.of, right.hits, right.of, chanceCell(p)],
             ]),
           }}
         >

@@ -12,6 +12,7 @@ import { yardContext } from '../../../_server/yardContext';
 import { yardClock } from '../../../_server/yardTime';
 import { SandMap } from '../../_charts/SandMap';
 import { Claims } from '../../_components/Claims';
+import { chanceCell } from '../../chanceCell';
 
 export const metadata: Metadata = { title: 'What the sand remembers' };
 
@@ -65,7 +66,7 @@ export default async function SandPage({ params }: { params: Promise<{ arenaId: 
               columns: ['place', 'across m', 'up m', 'rides', 'went wrong', 'usual', 'p', 'stands out'],
               rows: places.map(({ at, visits, troubles, expected, p, standsOut, whose }) => [
                 ...[placeWords(arena, at), Number(at.xM.toFixed(2)), Number(at.yM.toFixed(2)), visits, troubles],
-                ...[Number(expected.toFixed(1)), Number(p.toPrecision(2)), standsOut ? `yes: the ${whose}` : 'no'],
+                ...[Number(expected.toFixed(1)), chanceCell(p), standsOut ? `yes: the ${whose}` : 'no'],
               ]),
             }}
           >

@@ -42,25 +42,30 @@ function evenCount({ groundM, rule }: ReviewPass['ground']['legs'][number], stri
 
 type ThoughtM = (entry: NonNullable<ReviewPass['ground']['legs'][number]['entry']>) => number | null;
 
+function newLegReview(pass: ReviewPass, place: number, thoughtM: ThoughtM): LegReview & { times: number } {
+  const leg = pass.ground.legs[place - 1]!;
+  const { from, to, groundM, asked, entry } = leg;
+  const strideM = entry ? thoughtM(entry) : null;
+  return {
+    ...{ layoutVersionId: pass.layoutVersionId, from, to, groundM, asked, counts: [], times: 0 },
+    predicted: strideM === null ? null : evenCount(leg, strideM),
+  };
+}
+
 /** Ridden against predicted, leg by leg, those most often ridden first. */
 export function legReviews(passes: readonly ReviewPass[], thoughtM: ThoughtM): LegReview[] {
-  const legs = new Map<string, LegReview & { times: number }>();
+  const legs = new Map<string, (LegReview & { times: number })[]>();
   for (const { pass, place, count } of countsOf(passes)) {
-    const leg = pass.ground.legs[place - 1]!;
-    const key = `${pass.layoutVersionId} ${place}`;
-    const { from, to, groundM, asked, entry } = leg;
-    const strideM = entry ? thoughtM(entry) : null;
-    const before = legs.get(key) ?? {
-      ...{ layoutVersionId: pass.layoutVersionId, from, to, groundM, asked, counts: [], times: 0 },
-      predicted: strideM === null ? null : evenCount(leg, strideM),
-    };
-    const same = before.counts.find(one => one.count === count);
+    const ofVersion = legs.get(pass.layoutVersionId) ?? [];
+    legs.set(pass.layoutVersionId, ofVersion);
+    const leg = (ofVersion[place] ??= newLegReview(pass, place, thoughtM));
+    const same = leg.counts.find(one => one.count === count);
     if (same) same.times += 1;
-    else before.counts.push({ count, times: 1 });
-    before.times += 1;
-    legs.set(key, before);
+    else leg.counts.push({ count, times: 1 });
+    leg.times += 1;
   }
   return [...legs.values()]
+    .flatMap(ofVersion => ofVersion.filter(Boolean))
     .sort((a, b) => b.times - a.times)
     .map(({ times: _, counts, ...leg }) => ({ ...leg, counts: counts.sort((a, b) => a.count - b.count) }));
 }

@@ -82,8 +82,9 @@ export function reinReview(passes: readonly ReviewPass[]): ReinReview {
   const counted = passes.filter(pass => !pass.isVoid && pass.line === null);
   const on = (rein: Rein) => counted.filter(pass => pass.rein === rein);
   const [left, right] = [on('left'), on('right')];
-  const measures = MEASURES.flatMap(({ measure, does, of }) => {
-    const [a, b] = [total(left.map(of)), total(right.map(of))];
+  const [onLeft, onRight] = [totals(left), totals(right)];
+  const measures = MEASURES.flatMap(({ measure, does }, index) => {
+    const [a, b] = [onLeft[index]!, onRight[index]!];
     return a.of === 0 || b.of === 0 ? [] : [{ measure, does, left: a, right: b, p: fisherExact(a, b) }];
   });
   const [ql, qr] = [qualities(left), qualities(right)];
@@ -98,8 +99,26 @@ export function reinReview(passes: readonly ReviewPass[]): ReinReview {
   };
 }
 
-function total(shares: readonly Share[]): Share {
-  return shares.reduce((sum, one) => ({ of: sum.of + one.of, hits: sum.hits + one.hits }), { of: 0, hits: 0 });
+/** What a pass says never changes: it is read out of it once. */
+const known = new WeakMap<ReviewPass, Share[]>();
+
+function sharesOf(pass: ReviewPass): Share[] {
+  const before = known.get(pass);
+  if (before) return before;
+  const shares = MEASURES.map(({ of }) => of(pass));
+  known.set(pass, shares);
+  return shares;
+}
+
+/** Every measure of some passes added up. */
+function totals(passes: readonly ReviewPass[]): Share[] {
+  const sums = MEASURES.map(() => ({ of: 0, hits: 0 }));
+  for (const pass of passes)
+    sharesOf(pass).forEach(({ of, hits }, index) => {
+      sums[index]!.of += of;
+      sums[index]!.hits += hits;
+    });
+  return sums;
 }
 
 /** The marks for quality of some passes, in order. */

@@ -33,8 +33,9 @@ export function offeredStride({ learned, byMonth, drift }: StrideReview): Learne
 /** So many legs are little enough that a month says nothing by itself. */
 const LEAST_IN_MONTH = 8;
 
+/** `alike`: the same for the same count over the same ground. */
 type Evidence = { day: string; rein: Rein; riddenAtMs: number } & (
-  { kind: 'count'; count: RiddenCount } | { kind: 'step'; stepM: number }
+  { kind: 'count'; count: RiddenCount; alike: string } | { kind: 'step'; stepM: number }
 );
 
 /**
@@ -81,7 +82,20 @@ function reviewOf(entry: StrideEntryKey, all: Evidence[], aroundM: number, learn
   };
 }
 
-function evidenceOf(pass: ReviewPass): (Evidence & { entry: StrideEntryKey })[] {
+type EntryEvidence = Evidence & { entry: StrideEntryKey };
+
+/** What a pass says never changes: it is read out of it once. */
+const known = new WeakMap<ReviewPass, EntryEvidence[]>();
+
+function evidenceOf(pass: ReviewPass): EntryEvidence[] {
+  const before = known.get(pass);
+  if (before) return before;
+  const evidence = readEvidence(pass);
+  known.set(pass, evidence);
+  return evidence;
+}
+
+function readEvidence(pass: ReviewPass): EntryEvidence[] {
   if (pass.isVoid) return [];
   const { day, rein, riddenAtMs, ground } = pass;
   const own = { day, rein, riddenAtMs };
@@ -91,7 +105,8 @@ function evidenceOf(pass: ReviewPass): (Evidence & { entry: StrideEntryKey })[] 
     // At walk and trot over poles one step carries from pole to pole: a count of strides says nothing there.
     if (leg.entry === 'walk-poles' || leg.entry === 'trot-poles') return [];
     const count: RiddenCount = { groundM: leg.groundM, count: mark.count, rule: leg.rule, times: 1 };
-    return [{ ...own, kind: 'count' as const, entry: leg.entry, count }];
+    const alike = `${leg.groundM.toFixed(3)} ${mark.count} ${leg.rule.fixed} ${leg.rule.perStride}`;
+    return [{ ...own, kind: 'count' as const, entry: leg.entry, count, alike }];
   });
   const poles = ground.legs.filter(({ betweenPoles }) => betweenPoles);
   const entry = poles[0]?.entry;
@@ -105,16 +120,19 @@ function evidenceOf(pass: ReviewPass): (Evidence & { entry: StrideEntryKey })[] 
 
 function learnFrom(all: readonly Evidence[], aroundM: number): LearnedStride | null {
   const days = new Set(all.map(({ day }) => day)).size;
-  const counts = all.flatMap(one => (one.kind === 'count' ? [one.count] : []));
-  if (counts.length > 0) return learnStride(together(counts), aroundM, Math.max(1, days));
+  const counts = together(all);
+  if (counts.length > 0) return learnStride(counts, aroundM, Math.max(1, days));
   return learnStep(all.flatMap(one => (one.kind === 'step' ? [{ stepM: one.stepM, day: one.day }] : [])));
 }
 
 /** The same count over the same ground many times is one line of evidence. */
-function together(counts: readonly RiddenCount[]): RiddenCount[] {
-  const groups = grouped(
-    counts,
-    ({ groundM, count, rule }) => `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride}`,
-  );
-  return [...groups.values()].map(group => ({ ...group[0]!, times: group.length }));
+function together(all: readonly Evidence[]): RiddenCount[] {
+  const groups = new Map<string, RiddenCount>();
+  for (const one of all) {
+    if (one.kind !== 'count') continue;
+    const group = groups.get(one.alike);
+    if (group) group.times += 1;
+    else groups.set(one.alike, { ...one.count });
+  }
+  return [...groups.values()];
 }

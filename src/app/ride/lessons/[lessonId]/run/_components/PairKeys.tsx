@@ -40,12 +40,12 @@ export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }
             </button>
           );
         })}
+        {next && pairs.length > 1 && (
+          <button type="button" className={classes.key} onClick={() => onChoose(next.id)}>
+            Next: {next.horse}
+          </button>
+        )}
       </div>
-      {next && pairs.length > 1 && (
-        <button type="button" className={classes.key} onClick={() => onChoose(next.id)}>
-          Next: {next.horse}
-        </button>
-      )}
       {chosen.length > 0 && (
         <p className={classes.notice} role="status">
           Take care. {chosen.join(' ')}

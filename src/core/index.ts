@@ -96,7 +96,7 @@ export {
   smallestRadiusM,
   type Chain,
 } from './geometry/chain';
-export { earthFromSand, sandFromEarth, type EarthPlace, type LatLon } from './geometry/earthPlace';
+export { earthFromSand, sandFromEarth, type EarthPlace } from './geometry/earthPlace';
 export { chainCrossings } from './geometry/intersections';
 export { isChainInside, wallClearanceM } from './geometry/insideArena';
 export { sideOffset, type OffsetTrack } from './geometry/sideOffset';
@@ -341,10 +341,10 @@ export {
   type PassMarkKind,
   type TappedMark,
 } from './record/passMark';
-export { isClean, isVoid, lineRidden, passFaults } from './record/passJudged';
+export { isVoid, lineRidden } from './record/passJudged';
 export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } from './lesson/lesson';
 export { repeatedFaults, type FaultAnswer, type RepeatedFault } from './lesson/repeatedFault';
-export { afterFailure, type AfterFailure } from './lesson/afterFailure';
+export { afterFailure } from './lesson/afterFailure';
 export { expectedWork } from './lesson/expectedWork';
 export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHere';
 export { USUAL_RULES, type YardRules } from './lesson/yardRules';
@@ -365,29 +365,21 @@ export { fractionShort, fractionWords, markWords } from './record/markWords';
 export { recordedPass, type RecordedPass } from './record/recordedPass';
 export { USUAL_MANNER, type StandInManner } from './record/standInMarks';
 export { goesBothWays, markedTrack, standInRide, USUAL_MISTAKES, type StandInRide } from './record/standInRide';
-export {
-  simulatePass,
-  USUAL_NOISE,
-  type PassMistakes,
-  type PositionNoise,
-  type RiddenStop,
-  type SimulatedPass,
-  type TrackPoint,
-} from './record/simulatePass';
+export { USUAL_NOISE, type TrackPoint } from './record/simulatePass';
 export { pairSummary, type PairSummary, type StageSummary, type ToldStage } from './lesson/pairSummary';
 
-export { riddenGround, type RiddenGround, type RiddenLeg } from './review/ground';
+export { riddenGround, type RiddenGround } from './review/ground';
 export { reviewPass, type ReviewPass } from './review/reviewPass';
 export { type LearnedStride } from './review/learnStride';
 export { offeredStride, strideReviews, type StrideReview } from './review/strideReview';
 export { reinReview, type ReinReview } from './review/reinReview';
-export { askedReview, legReviews, type AskedReview, type LegReview } from './review/countReview';
+export { askedReview, legReviews, type LegReview } from './review/countReview';
 export { faultCounts, riddenDays, riddenWeeks, type FaultCount, type RiddenDay } from './review/faultReview';
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
-export { layoutReview, type LayoutReview, type SettingReview } from './review/layoutReview';
+export { layoutReview } from './review/layoutReview';
 export { balanceWords, groupReview, type GroupReview } from './review/groupReview';
-export { nextSetting, type NextSetting } from './review/nextSetting';
+export { nextSetting } from './review/nextSetting';
 export {
   askedClaims,
   faultClaims,

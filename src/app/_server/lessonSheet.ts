@@ -19,6 +19,7 @@ export async function lessonSheet(
   const { gate } = await yardRules(db, yard.id);
   const arena = await findArena(db, yard.id, lesson.arenaId);
   const layouts = await layoutsRidden(db, yard.id, record);
+  const works = new Map([...layouts].map(([id, layout]) => [id, passWork(layout)]));
   const pairs = (await listPairs(db, yard.id)).filter(({ id }) => lesson.plan.pairIds.includes(id));
   const stages = lesson.plan.stages.map(({ name }) => toldStage(name, record, layouts));
   const lastMs = Math.max(lesson.startsAtMs, ...record.passes.map(({ riddenAtMs }) => riddenAtMs));
@@ -34,11 +35,13 @@ export async function lessonSheet(
     pairIds: pairs.map(({ id }) => id),
     pairs: pairs.map(({ id, horseName, riderName }) => {
       const passes = record.passes.filter(({ pairId }) => pairId === id);
-      const work = (version: string) => {
-        const layout = layouts.get(version);
-        return layout ? passWork(layout) : null;
-      };
-      const counts = workCounts({ passes, workOf: work, breaksMs: [], startMs: lesson.startsAtMs, nowMs: lastMs });
+      const counts = workCounts({
+        passes,
+        workOf: version => works.get(version) ?? null,
+        breaksMs: [],
+        startMs: lesson.startsAtMs,
+        nowMs: lastMs,
+      });
       return {
         ...{ horse: horseName, rider: riderName, summary: pairSummary(passes, stages, gate) },
         work: `${counts.lowEfforts + counts.highEfforts} efforts, ${counts.highEfforts} of them at 0.9 m and over; ${counts.raisedPasses} passes over raised poles.`,

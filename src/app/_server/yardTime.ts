@@ -42,3 +42,11 @@ export function lastDays(atMs: number, days: number, timeZone: string): number[]
   const todayMs = instantOf(`${yardTime(atMs, timeZone, 'YYYY-MM-DD')}T00:00`, timeZone) ?? atMs;
   return Array.from({ length: days + 1 }, (_, index) => daysLater(todayMs, index - days + 1, timeZone));
 }
+
+/** Jumping days are counted over a week. */
+const WEEK_DAYS = 7;
+
+/** The days that a horse's work is looked at over: the week that ends with a day. */
+export function weekOf(atMs: number, timeZone: string): number[] {
+  return lastDays(atMs, WEEK_DAYS, timeZone);
+}

@@ -60,7 +60,8 @@ export const HIGH_FROM_M = 0.9;
 
 /** The work of riding the tracks of a layout once. */
 export function passWork(layout: Layout): PassWork {
-  const tracks = reckonLayout(layout);
+  // No horse's reading is asked for.
+  const tracks = reckonLayout({ ...layout, horses: [] });
   const stops = layout.tracks.flatMap(track => (track.kind === 'items' ? [stopsOf(layout, track)] : []));
   const all = stops.flat();
   const minutes = layout.tracks.map((track, index) => minutesOnSmallCircles(track, tracks[index]!));

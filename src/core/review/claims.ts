@@ -2,6 +2,7 @@ import type { StrideEntryKey } from '../horse/strideEntry';
 import { fisherExact, wilsonInterval, type Share } from '../statistics/proportions';
 import { welch } from '../statistics/welch';
 import type { Rein } from '../track/rein';
+import { byChance } from './byChance';
 import type { AskedReview } from './countReview';
 import type { FaultCount } from './faultReview';
 import { qualities, reinReview, type ReinReview } from './reinReview';
@@ -35,9 +36,6 @@ const LEVEL = 0.05;
 
 const percent = (share: Share) => `${Math.round((100 * share.hits) / share.of)} %`;
 const ofAll = ({ hits, of }: Share) => `${hits} of ${of}`;
-const chance = (p: number) =>
-  p < 0.001 ? 'less than 1 in 1000' : `about ${Math.max(1, Math.round(p * 1000))} in 1000`;
-const byChance = (p: number) => `by chance alone as much comes ${chance(p)} times`;
 
 /** What the record says of the strides of a horse, against what is thought so far and over time. */
 export function strideClaims(

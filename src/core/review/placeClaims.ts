@@ -1,10 +1,8 @@
 import type { Arena } from '../arena/arena';
 import { placeWords } from '../arena/placeWords';
+import { byChance } from './byChance';
 import type { Claim } from './claims';
 import type { SandPlace } from './sandMap';
-
-const chance = (p: number) =>
-  p < 0.001 ? 'less than once in 1000' : `about ${Math.max(1, Math.round(p * 1000))} times in 1000`;
 
 /**
  * The places that stand out, in words: what to look at is the footing, the slope or the line where several pairs have
@@ -24,7 +22,7 @@ export function placeClaims(places: readonly SandPlace[], arena: Arena, pairName
           whose === 'place'
             ? `More goes wrong ${where} than elsewhere, whoever rides: look at the footing, the slope and the line there, and at what stands there.`
             : `${who} has trouble ${where} more than elsewhere, and the others do not: look at how this pair comes to it.`,
-        because: `${troubles} times in ${visits} rides over it, where ${expected.toFixed(1)} would be usual for these pairs; by chance alone as much comes ${chance(p)}. ${looked} places were looked at, which is allowed for.`,
+        because: `${troubles} times in ${visits} rides over it, where ${expected.toFixed(1)} would be usual for these pairs; ${byChance(p)}. ${looked} places were looked at, which is allowed for.`,
         p,
       };
     });

@@ -2,6 +2,7 @@ import { mean } from '../statistics/moments';
 import { fisherExact, type Share } from '../statistics/proportions';
 import { welch } from '../statistics/welch';
 import type { Rein } from '../track/rein';
+import { readOnce } from './readOnce';
 import type { ReviewPass } from './reviewPass';
 
 /** Left against right in one thing: so many of so many on each, and how likely as great a difference is by chance. */
@@ -99,16 +100,7 @@ export function reinReview(passes: readonly ReviewPass[]): ReinReview {
   };
 }
 
-/** What a pass says never changes: it is read out of it once. */
-const known = new WeakMap<ReviewPass, Share[]>();
-
-function sharesOf(pass: ReviewPass): Share[] {
-  const before = known.get(pass);
-  if (before) return before;
-  const shares = MEASURES.map(({ of }) => of(pass));
-  known.set(pass, shares);
-  return shares;
-}
+const sharesOf = readOnce(pass => MEASURES.map(({ of }) => of(pass)));
 
 /** Every measure of some passes added up. */
 function totals(passes: readonly ReviewPass[]): Share[] {

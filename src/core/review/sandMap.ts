@@ -82,11 +82,11 @@ function clustersOf(visits: readonly Visit[]): { at: PointM; own: Visit[] }[] {
   const known = new Map<string, (typeof clusters)[number]>();
   for (const visit of visits) {
     const key = `${visit.at.xM} ${visit.at.yM}`;
-    const cluster = known.get(key) ?? clusters.find(({ at }) => distanceM(at, visit.at) <= PLACE_M);
-    if (cluster) cluster.own.push(visit);
-    const joined = cluster ?? { at: visit.at, own: [visit] };
-    if (!cluster) clusters.push(joined);
-    known.set(key, joined);
+    const before = known.get(key) ?? clusters.find(({ at }) => distanceM(at, visit.at) <= PLACE_M);
+    const cluster = before ?? { at: visit.at, own: [] };
+    if (!before) clusters.push(cluster);
+    cluster.own.push(visit);
+    known.set(key, cluster);
   }
   return clusters;
 }

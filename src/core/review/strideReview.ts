@@ -6,6 +6,7 @@ import type { Rein } from '../track/rein';
 import { driftOf, type Drift } from './drift';
 import { learnStep } from './learnStep';
 import { learnStride, type LearnedStride, type RiddenCount } from './learnStride';
+import { readOnce } from './readOnce';
 import { grouped, monthOf, type ReviewPass } from './reviewPass';
 
 /** What the record says of one entry of a horse's profile. */
@@ -84,16 +85,7 @@ function reviewOf(entry: StrideEntryKey, all: Evidence[], aroundM: number, learn
 
 type EntryEvidence = Evidence & { entry: StrideEntryKey };
 
-/** What a pass says never changes: it is read out of it once. */
-const known = new WeakMap<ReviewPass, EntryEvidence[]>();
-
-function evidenceOf(pass: ReviewPass): EntryEvidence[] {
-  const before = known.get(pass);
-  if (before) return before;
-  const evidence = readEvidence(pass);
-  known.set(pass, evidence);
-  return evidence;
-}
+const evidenceOf = readOnce(readEvidence);
 
 function readEvidence(pass: ReviewPass): EntryEvidence[] {
   if (pass.isVoid) return [];

@@ -2,7 +2,7 @@ import 'server-only';
 import { layoutStages } from '@/data/queries/layoutStages';
 import { NO_EARLIER_WORK, type EarlierWork } from '@/core';
 import { yardContext } from '@/app/_server/yardContext';
-import { lastDays } from '@/app/_server/yardTime';
+import { weekOf } from '@/app/_server/yardTime';
 import { earlierWork } from '@/data/queries/earlierWork';
 import { yardRules } from '@/data/queries/settings';
 import { present } from '@/data/present';
@@ -10,15 +10,12 @@ import { listArenas } from '@/data/queries/arenas';
 import { listLayouts } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
 
-/** Jumping days are counted over a week. */
-const WEEK_DAYS = 7;
-
 /** What a lesson can be made of, and, for one that is planned, what its horses do elsewhere that day. */
 export async function lessonChoices(planned: { id: string; startsAtMs: number } | null) {
   const { db, yard } = await yardContext();
   const pairs = present(await listPairs(db, yard.id));
   const byHorse = planned
-    ? await earlierWork(db, yard.id, lastDays(planned.startsAtMs, WEEK_DAYS, yard.timeZone), planned.id)
+    ? await earlierWork(db, yard.id, weekOf(planned.startsAtMs, yard.timeZone), planned.id)
     : new Map<string, EarlierWork>();
   const layouts = present(await listLayouts(db, yard.id));
   return {

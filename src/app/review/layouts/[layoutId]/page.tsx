@@ -25,12 +25,13 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
   const layout = await findLayout(db, yard.id, layoutId);
   if (!layout) notFound();
   const clock = yardClock(yard.timeZone);
-  const [passes, pairs, horses, all] = await Promise.all([
+  const [passes, pairs, horses] = await Promise.all([
     reviewPasses(db, yard.id, { layoutId }, clock),
     listPairs(db, yard.id),
     listHorses(db, yard.id),
-    reviewPasses(db, yard.id, 'all', clock),
   ]);
+  const riding = [...new Set(passes.map(({ pairId }) => pairId))];
+  const all = await reviewPasses(db, yard.id, { pairIds: riding }, clock);
   const { settings, beforeAfter } = layoutReview(passes);
   const words = reviewWords('', unit);
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? '';

@@ -1,7 +1,7 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { yardContext } from '@/app/_server/yardContext';
-import { lastDays } from '@/app/_server/yardTime';
+import { weekOf } from '@/app/_server/yardTime';
 import { NO_EARLIER_WORK } from '@/core';
 import { earlierWork } from '@/data/queries/earlierWork';
 import { yardRules } from '@/data/queries/settings';
@@ -11,9 +11,6 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { RunLesson } from './_components/RunLesson';
 import { stagesToRide, worksOf } from './stagesToRide';
-
-/** Jumping days are counted over a week. */
-const WEEK_DAYS = 7;
 
 export const metadata: Metadata = { title: 'Lesson' };
 
@@ -39,7 +36,7 @@ export default async function RunLessonPage({ params }: { params: Promise<{ less
   const [record, rules, earlier] = await Promise.all([
     lessonRecord(db, yard.id, lesson),
     yardRules(db, yard.id),
-    earlierWork(db, yard.id, lastDays(startsAtMs, WEEK_DAYS, yard.timeZone), lessonId),
+    earlierWork(db, yard.id, weekOf(startsAtMs, yard.timeZone), lessonId),
   ]);
   return (
     <RunLesson

@@ -8,7 +8,12 @@ const shared = {
   testEnvironment: 'node',
   transform,
   transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack)/)'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/scripts/lib/empty.cjs' },
+  moduleNameMapper: {
+    // A class is called as it is written.
+    '\\.module\\.css$': 'identity-obj-proxy',
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^server-only$': '<rootDir>/scripts/lib/empty.cjs',
+  },
   modulePathIgnorePatterns: ['<rootDir>/.next/'],
 };
 module.exports = {

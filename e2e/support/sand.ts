@@ -45,6 +45,22 @@ export async function onScreen(page: Page, { xM, yM }: PointM): Promise<{ x: num
   );
 }
 
+/** Whether what is dragged is drawn there: its canvas has ink at a place on the screen. */
+export async function inkAt(page: Page, { x, y }: { x: number; y: number }): Promise<boolean> {
+  return page.locator('[data-layer="canvas"]').evaluate(
+    (node, at) => {
+      const canvas = node as HTMLCanvasElement;
+      const { left, top, width } = canvas.getBoundingClientRect();
+      const scale = canvas.width / width;
+      const near = 4 * scale;
+      const [fromX, fromY] = [(at.x - left) * scale - near, (at.y - top) * scale - near];
+      const { data } = canvas.getContext('2d')!.getImageData(fromX, fromY, near * 2, near * 2);
+      return data.some((value, index) => index % 4 === 3 && value > 0);
+    },
+    { x, y },
+  );
+}
+
 /** Drags from one place on the sand to another, as a hand does: in several moves. */
 export async function drag(page: Page, from: PointM, to: PointM): Promise<void> {
   const [start, end] = [await onScreen(page, from), await onScreen(page, to)];

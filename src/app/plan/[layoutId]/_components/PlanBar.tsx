@@ -17,7 +17,6 @@ import {
 } from '@mantine/core';
 import { IconArrowBackUp, IconArrowForwardUp, IconDots, IconMaximize, IconMinus, IconPlus } from '@tabler/icons-react';
 import Link from 'next/link';
-import { memo } from 'react';
 import type { SaveStatus } from '../_state/autosaver';
 import type { PlanControls } from '../_state/usePlanEditor';
 import type { SandWindow } from '../_state/useSandView';
@@ -58,11 +57,8 @@ const ITEM_WORDS: Record<ItemChoice, string> = {
   marker: 'Marker',
 };
 
-/** While something is dragged the bar has nothing new to say, and stays as it is. */
-const staysAsItIs = (_: PlanBarProps, next: PlanBarProps) => next.controls.isPreview;
-
 /** The name, whether it is saved, and everything that begins something. */
-export const PlanBar = memo(function PlanBar(props: PlanBarProps) {
+export function PlanBar(props: PlanBarProps) {
   const { layoutId, controls, window: sand, status, riding, canCall, canWalk, opened } = props;
   return (
     <div className={classes.head}>
@@ -135,7 +131,7 @@ export const PlanBar = memo(function PlanBar(props: PlanBarProps) {
       </Group>
     </div>
   );
-}, staysAsItIs);
+}
 
 type ToolProps = { label: string; icon: React.ReactNode; disabled?: boolean; onClick: () => void };
 

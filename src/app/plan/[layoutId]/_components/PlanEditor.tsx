@@ -30,7 +30,7 @@ import { useCallback, useState } from 'react';
 import { dropDraft } from '../_state/draft';
 import { nudgeM } from '../_state/planKeys';
 import { NOTHING_SELECTED, standing, type LegPlace, type Selection } from '../_state/selection';
-import { itemsOf } from '../_state/thingsShown';
+import { itemsOf, middleOf } from '../_state/thingsShown';
 import { useAutosave } from '../_state/useAutosave';
 import { useDraft } from '../_state/useDraft';
 import { useFreshHorses } from '../_state/useFreshHorses';
@@ -43,8 +43,8 @@ import classes from './PlanEditor.module.css';
 import { PlanSand } from './PlanSand';
 import { ReadingPanel } from './ReadingPanel';
 import { copySelected } from './reading/ThingActions';
-import { Ribbon } from './Ribbon';
-import { SessionRibbon } from './SessionRibbon';
+import { Ribbon } from './ribbon/Ribbon';
+import { SessionRibbon } from './ribbon/SessionRibbon';
 import { StaleNotice } from './StaleNotice';
 
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
@@ -102,7 +102,6 @@ export function PlanEditor(props: PlanEditorProps) {
   const reckoned = tracks[trackAt] ?? null;
   const horse = layout.horses.find(one => one.name === horseWish) ?? layout.horses[0] ?? null;
 
-  const centreOf = useCallback((ids: readonly string[]) => middleOf(controls.shown, ids), [controls.shown]);
   const pointAtItem = useCallback(
     (item: string | null) => setPointed(item === null ? NOWHERE : { items: [item], leg: null }),
     [],
@@ -152,7 +151,7 @@ export function PlanEditor(props: PlanEditorProps) {
     },
     pan: way => sand.pan(-way.x * sand.box.width * 0.1, -way.y * sand.box.height * 0.1),
     turn: (leftwards, event) => {
-      const about = centreOf(selectedIds);
+      const about = middleOf(controls.shown, selectedIds);
       const byRad = (event.altKey ? FINE_TURN_RAD : TURN_RAD) * (leftwards ? 1 : -1);
       if (about) controls.change(current => turnThings(current, selectedIds, byRad, about));
     },
@@ -230,7 +229,6 @@ export function PlanEditor(props: PlanEditorProps) {
               onRide={ride}
               marked={pointed}
               onPoint={pointAtItem}
-              centreOf={centreOf}
               walkedM={walkedM}
             />
             {layout.items.length === 0 && layout.tracks.length === 0 && (
@@ -259,7 +257,11 @@ export function PlanEditor(props: PlanEditorProps) {
             />
           )}
           {track?.kind === 'figures' && reckoned?.kind === 'figures' && (
-            <SessionRibbon {...{ track, reckoned, horse, walkedM }} horses={layout.horses} onHorse={setHorseWish} />
+            <SessionRibbon
+              {...{ controls, track, reckoned, horse, walkedM }}
+              horses={layout.horses}
+              onHorse={setHorseWish}
+            />
           )}
         </div>
         <ReadingPanel
@@ -308,19 +310,6 @@ function wishedTrack(
     0,
     tracks.findIndex(({ id }) => wish !== null && (id === wish || ownerOf.get(id) === wish)),
   );
-}
-
-/** The middle of what is selected: of its items, or where an exercise without items lies. */
-function middleOf(
-  { resolved, plan }: ReturnType<typeof usePlanEditor>['shown'],
-  ids: readonly string[],
-): PointM | null {
-  const items = itemsOf(resolved, ids);
-  if (items.length === 0) return plan.exercises.find(({ id }) => id === ids[0])?.place.at ?? null;
-  return {
-    xM: items.reduce((sum, { at }) => sum + at.xM, 0) / items.length,
-    yM: items.reduce((sum, { at }) => sum + at.yM, 0) / items.length,
-  };
 }
 
 /** A new item lies a good stride ahead of what is selected, or in the middle of the sand beside what is there. */

@@ -6,7 +6,6 @@ import type { Horse } from '@/data/queries/horses';
 import { Button, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
-import { memo } from 'react';
 import type { LegPlace, Selection } from '../_state/selection';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './PlanEditor.module.css';
@@ -35,11 +34,11 @@ type ReadingPanelProps = {
   onRideOn: (id: string) => void;
 };
 
-/** While something is dragged its numbers stand beside the hand: the panel follows when it is let go. */
-const waits = (_: ReadingPanelProps, next: ReadingPanelProps) => next.controls.isPreview;
-
-/** Beside the sand: what is selected in numbers, the track, the whole layout, and what to take care of. */
-export const ReadingPanel = memo(function ReadingPanel(props: ReadingPanelProps) {
+/**
+ * Beside the sand: what is selected in numbers, the track, the whole layout, and what to take care of. While something is
+ * dragged its numbers stand beside the hand: the panel follows when it is let go.
+ */
+export function ReadingPanel(props: ReadingPanelProps) {
   const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint, onRideOn } = props;
   const { resolved } = controls.shown;
   const { tracks } = resolved.layout;
@@ -80,7 +79,7 @@ export const ReadingPanel = memo(function ReadingPanel(props: ReadingPanelProps)
       />
     </div>
   );
-}, waits);
+}
 
 /** Where a caution is: its items, and the leg it speaks of. */
 function placeOf(caution: Caution | null): { items: string[]; leg: LegPlace | null } {

@@ -1,12 +1,14 @@
 import {
   countInWords,
   distanceM,
+  itemWords,
   type Item,
+  type PointM,
   type ReckonedItemTrack,
-  type ResolvedPlan,
   type ReckonedTrack,
+  type ResolvedPlan,
 } from '@/core';
-import { itemWords } from '@/core';
+import type { Shown } from './usePlanEditor';
 
 /** The thing that an item is moved with: itself, or the exercise it belongs to. */
 export function thingOf(resolved: ResolvedPlan, itemId: string): string {
@@ -16,6 +18,16 @@ export function thingOf(resolved: ResolvedPlan, itemId: string): string {
 /** The items of the things that are selected. */
 export function itemsOf(resolved: ResolvedPlan, ids: readonly string[]): Item[] {
   return resolved.layout.items.filter(({ id }) => ids.includes(thingOf(resolved, id)));
+}
+
+/** The middle of what is selected: of its items, or where an exercise without items lies. */
+export function middleOf({ resolved, plan }: Shown, ids: readonly string[]): PointM | null {
+  const items = itemsOf(resolved, ids);
+  if (items.length === 0) return plan.exercises.find(({ id }) => id === ids[0])?.place.at ?? null;
+  return {
+    xM: items.reduce((sum, { at }) => sum + at.xM, 0) / items.length,
+    yM: items.reduce((sum, { at }) => sum + at.yM, 0) / items.length,
+  };
 }
 
 /** What a screen reader says of each item: what it is, how far from the one before it, and how it rides. */

@@ -15,6 +15,7 @@ import {
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Edited } from './autosaver';
 import { commit, redo, startHistory, undo } from './history';
+import { liveStore, type DragView } from './liveShown';
 
 export type EditorGround = Omit<PlanGround, 'name'>;
 
@@ -22,72 +23,83 @@ export type EditorGround = Omit<PlanGround, 'name'>;
 export type Shown = { plan: Plan; resolved: ResolvedPlan; tracks: ReckonedTrack[] };
 
 /**
- * The layout being edited, with undo and redo over everything, its name included. While something is dragged a preview
- * stands in its place; letting go makes one step of it.
+ * The layout being edited, with undo and redo over everything, its name included. While something is dragged a preview is
+ * shown beside it, in `live`; letting go makes one step of it.
  */
 export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnServer) {
   const [history, setHistory] = useState(() => startHistory(first));
-  const [preview, setPreview] = useState<Plan | null>(null);
+  const [live] = useState(liveStore);
   const layOut = useLayOut(made.laid);
   const resolve = useMemo(() => planResolver(layOut), [layOut]);
   const [reckon] = useState(layoutReckoner);
-  const present = history.present;
-  const plan = preview ?? present.plan;
-  const shown = useMemo<Shown>(() => {
-    const resolved = resolve(plan, { ...ground, name: present.name });
-    return { plan, resolved, tracks: reckon(resolved.layout) };
-  }, [resolve, reckon, plan, ground, present.name]);
-  const [before, setBefore] = useState(shown);
-  if (preview === null && before !== shown) setBefore(shown);
-  /** What stood before what is dragged was taken up; the same as `shown` while nothing is. */
-  const standing = preview === null ? shown : before;
-  const cautions = useStandingCautions(shown, preview !== null, made.cautions);
+  const { present } = history;
+  const show = useCallback(
+    (plan: Plan): Shown => {
+      const resolved = resolve(plan, { ...ground, name: present.name });
+      return { plan, resolved, tracks: reckon(resolved.layout) };
+    },
+    [resolve, reckon, ground, present.name],
+  );
+  const shown = useMemo(() => show(present.plan), [show, present.plan]);
+  const cautions = useStandingCautions(shown, made.cautions);
 
-  const put = useCallback((next: Edited) => {
-    setPreview(null);
-    setHistory(current => commit(current, { ...next, plan: soundPlan(next.plan) }));
-  }, []);
+  const put = useCallback(
+    (next: Edited) => {
+      live.set(null);
+      setHistory(current => commit(current, { ...next, plan: soundPlan(next.plan) }));
+    },
+    [live],
+  );
   /** One undo step: the plan after a change of the one that stands. */
-  const change = useCallback((next: (plan: Plan) => Plan) => {
-    setPreview(null);
-    setHistory(current => {
-      const changed = soundPlan(next(current.present.plan));
-      return changed === current.present.plan ? current : commit(current, { ...current.present, plan: changed });
-    });
-  }, []);
+  const change = useCallback(
+    (next: (plan: Plan) => Plan) => {
+      live.set(null);
+      setHistory(current => {
+        const changed = soundPlan(next(current.present.plan));
+        return changed === current.present.plan ? current : commit(current, { ...current.present, plan: changed });
+      });
+    },
+    [live],
+  );
   /** Edits of the layout as one undo step; an exercise that they touch comes apart first. */
   const edit = useCallback(
-    (edits: readonly LayoutEdit[]) => change(stood => editPlan(stood, standing.resolved, edits)),
-    [change, standing.resolved],
+    (edits: readonly LayoutEdit[]) => change(stood => editPlan(stood, shown.resolved, edits)),
+    [change, shown.resolved],
   );
-  /** Shows edits of a layout without making them: what a drag shows on its way. */
+  /** Shows a plan without making it: what a drag shows on its way. */
+  const preview = useCallback(
+    (plan: Plan, drag: DragView | null = null) => live.set({ shown: show(plan), drag }),
+    [live, show],
+  );
   const previewEdit = useCallback(
-    (base: Shown, edits: readonly LayoutEdit[]) => setPreview(soundPlan(editPlan(base.plan, base.resolved, edits))),
-    [],
+    (edits: readonly LayoutEdit[]) => preview(soundPlan(editPlan(shown.plan, shown.resolved, edits))),
+    [preview, shown],
   );
-  const step = useCallback((way: typeof undo) => {
-    setPreview(null);
-    setHistory(current => way(current));
-  }, []);
+  const step = useCallback(
+    (way: typeof undo) => {
+      live.set(null);
+      setHistory(current => way(current));
+    },
+    [live],
+  );
 
   return useMemo(
     () => ({
       present,
       shown,
-      standing,
+      live,
       cautions,
-      isPreview: preview !== null,
       put,
       change,
       edit,
-      preview: setPreview,
+      preview,
       previewEdit,
       undo: () => step(undo),
       redo: () => step(redo),
       canUndo: history.past.length > 0,
       canRedo: history.future.length > 0,
     }),
-    [present, shown, standing, cautions, preview, put, change, edit, previewEdit, step, history],
+    [present, shown, live, cautions, put, change, edit, preview, previewEdit, step, history],
   );
 }
 
@@ -114,11 +126,10 @@ function useLayOut(laid: Record<string, LaidOut>): LayOut {
   }, [fromShelf, laid]);
 }
 
-/** Cautions of what stands: while something is dragged, those of before it was taken up stay. */
-function useStandingCautions(shown: Shown, isPreview: boolean, first: Caution[]): Caution[] {
+/** Cautions of what stands: what is on its way in a drag is judged when it is let go. */
+function useStandingCautions(shown: Shown, first: Caution[]): Caution[] {
   const [cautions, setCautions] = useState(first);
   useEffect(() => {
-    if (isPreview) return;
     let gone = false;
     void import('./judge').then(({ layoutCautions }) => {
       if (!gone) setCautions(layoutCautions(shown.resolved.layout, shown.tracks));
@@ -126,6 +137,6 @@ function useStandingCautions(shown: Shown, isPreview: boolean, first: Caution[])
     return () => {
       gone = true;
     };
-  }, [shown, isPreview]);
+  }, [shown]);
   return cautions;
 }

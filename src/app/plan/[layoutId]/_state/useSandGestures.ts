@@ -1,15 +1,14 @@
-import { headingFromFacing, turnThings, type Arena, type LayoutHorse, type PointM, type SnapGuide } from '@/core';
+import { headingFromFacing, turnThings, type Arena, type LayoutHorse, type PointM } from '@/core';
 import type { SandView } from '@/components/Sand/sandView';
 import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { flushSync } from 'react-dom';
 import { dragThings, snapHeading } from './dragThings';
 import { selectThing, type Selection } from './selection';
-import { itemsOf, thingOf } from './thingsShown';
+import { itemsOf, middleOf, thingOf } from './thingsShown';
 import type { PlanControls, Shown } from './usePlanEditor';
 import type { SandWindow } from './useSandView';
 
-export type DragView = { guides: SnapGuide[]; words: string | null; item: string };
 export type Marquee = { from: PointM; to: PointM };
 
 export type GestureSetting = {
@@ -26,8 +25,6 @@ export type GestureSetting = {
   onSelect: (selection: Selection) => void;
   /** An item was tapped from this side while a track is ridden. */
   onRide: (item: string, from: PointM) => void;
-  /** What is dragged comes from the middle of what is selected. */
-  centreOf: (ids: readonly string[]) => PointM | null;
 };
 
 /** How near something draws what is dragged, as a share of what is shown. */
@@ -37,14 +34,13 @@ const LONG_PRESS_MS = 500;
 type Hold =
   | { kind: 'things'; ids: string[]; item: string; base: Shown }
   | { kind: 'turn'; ids: string[]; about: PointM; base: Shown }
-  | { kind: 'via'; track: string; leg: number; base: Shown }
+  | { kind: 'via'; track: string; leg: number }
   | { kind: 'marquee' }
   | { kind: 'sand' };
 
 /** Dragging, turning, panning and pinching on the sand. What is dragged is shown on its way and is one step when let go. */
 export function useSandGestures(setting: GestureSetting) {
   const { svg, ground, window: sand } = setting;
-  const [drag, setDrag] = useState<DragView | null>(null);
   const [marquee, setMarquee] = useState<Marquee | null>(null);
   const frame = useRef(0);
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
@@ -56,7 +52,7 @@ export function useSandGestures(setting: GestureSetting) {
   };
   const end = () => {
     cancelAnimationFrame(frame.current);
-    setDrag(null);
+    setting.controls.live.set(null);
     setMarquee(null);
   };
 
@@ -77,8 +73,13 @@ export function useSandGestures(setting: GestureSetting) {
         pinching,
         cancel,
       }) => {
-        if (pinching) return void cancel();
+        if (pinching) {
+          end();
+          return void cancel();
+        }
         if (tap) return void tapped(setting, event, xy, shiftKey || elapsedTime > LONG_PRESS_MS);
+        // What the hand passes over on its way is not looked for: it holds what it holds.
+        if (first && event instanceof PointerEvent) ground.current?.setPointerCapture(event.pointerId);
         const hold: Hold = first || !memo ? takeHold(setting, initialTarget(event, initial), shiftKey) : (memo as Hold);
         if (hold.kind === 'sand') {
           const share = unitsPerPixel(svg.current);
@@ -89,7 +90,7 @@ export function useSandGestures(setting: GestureSetting) {
         const to = sandPoint(svg.current, sand.view, xy);
         if (!from || !to) return hold;
         if (!last) {
-          inFrame(() => follow(setting, hold, { from, to, free: altKey }, { setDrag, setMarquee }));
+          inFrame(() => follow(setting, hold, { from, to, free: altKey }, setMarquee));
           return hold;
         }
         letGo(setting, hold, { from, to, free: altKey });
@@ -122,7 +123,7 @@ export function useSandGestures(setting: GestureSetting) {
       pinch: { scaleBounds: { min: 0.05, max: 20 } },
     },
   );
-  return { drag, marquee };
+  return marquee;
 }
 
 /** What lay under the hand where it began. */
@@ -131,14 +132,14 @@ function initialTarget(event: Event, [x, y]: [number, number]): Element | null {
 }
 
 function takeHold(setting: GestureSetting, target: Element | null, shift: boolean): Hold {
-  const { controls, selection, centreOf, onSelect, riding } = setting;
+  const { controls, selection, onSelect, riding } = setting;
   const base = controls.shown;
   if (target?.closest('[data-knob]')) {
-    const about = centreOf(selection.ids);
+    const about = middleOf(base, selection.ids);
     if (about) return { kind: 'turn', ids: selection.ids, about, base };
   }
   const via = target?.closest<SVGElement>('[data-via]');
-  if (via && selection.leg) return { kind: 'via', ...selection.leg, base };
+  if (via && selection.leg) return { kind: 'via', ...selection.leg };
   const item = target?.closest<SVGElement>('[data-item]')?.dataset.item;
   if (item !== undefined && !riding) {
     const thing = thingOf(base.resolved, item);
@@ -179,15 +180,14 @@ function headingOfFirst({ resolved, plan }: Shown, ids: readonly string[]): numb
   return item && 'headingRad' in item ? item.headingRad : null;
 }
 
-type Showing = { setDrag: (drag: DragView) => void; setMarquee: (marquee: Marquee) => void };
-
-function follow(setting: GestureSetting, hold: Hold, way: Way, { setDrag, setMarquee }: Showing): void {
+function follow(setting: GestureSetting, hold: Hold, way: Way, setMarquee: (marquee: Marquee) => void): void {
+  const { controls } = setting;
   if (hold.kind === 'marquee') return setMarquee({ from: way.from, to: way.to });
-  if (hold.kind === 'via') return setting.controls.previewEdit(hold.base, [viaEdit(hold, way.to)]);
+  if (hold.kind === 'via') return controls.previewEdit([viaEdit(hold, way.to)]);
   const result = dragged(setting, hold, way);
   if (!result) return;
-  setting.controls.preview(result.plan);
-  if (hold.kind === 'things') setDrag({ guides: result.guides, words: result.words, item: hold.item });
+  const { plan, guides, words } = result;
+  controls.preview(plan, hold.kind === 'things' ? { guides, words, item: hold.item } : null);
 }
 
 function letGo(setting: GestureSetting, hold: Hold, way: Way): void {

@@ -1,61 +1,16 @@
 import { STEPS_FROM_EASY } from '@/components/FitMark/stepsFromEasy';
 import { countInWords, shownCount, type HorseReading, type StrideWord } from '@/core';
-import classes from './Ribbon.module.css';
 
-/** What one horse makes of a leg. `step`: how far from easy, cool (tight) below zero and warm (far) above; null for none. */
-export type CallRow = { name: string; words: string; step: number | null; yPx: number };
-
+/** How wide a letter of a call is, about. */
 const LETTER_PX = 6.1;
 /** Below this there is no room for words: the count alone is written. */
 const WORDS_PX = 66;
 
-/** The calls of a leg in words, each with its mark: bars that close in where it is tight and stand off where it is far. */
-export function CallMarks({ rows, xPx }: { rows: readonly CallRow[]; xPx: number }) {
-  const steps = [...new Set(rows.map(({ step }) => step))];
-  return (
-    <>
-      {steps.map(step => (
-        <path
-          key={step}
-          d={rows.flatMap(row => (row.step === step && hasMark(row) ? barsOf(row, xPx) : [])).join('')}
-          className={classes.bars}
-          data-step={step ?? undefined}
-        />
-      ))}
-      <text className={classes.calls}>
-        {rows.map(row => (
-          <tspan
-            key={row.name}
-            x={hasMark(row) ? xPx + 4 : xPx}
-            y={row.yPx + BASELINE_PX}
-            className={classes.call}
-            data-step={row.step ?? undefined}
-            data-call={row.name}
-          >
-            {row.words}
-          </tspan>
-        ))}
-      </text>
-    </>
-  );
-}
-
-/** From the middle of a row to the line its words stand on. */
-const BASELINE_PX = 4;
-
-/** A count alone has no room for a mark. */
-function hasMark({ words, step }: CallRow): boolean {
-  return step !== null && /[a-z]/.test(words);
-}
-
-function barsOf({ words, step, yPx }: CallRow, xPx: number): string {
-  const markPx = xPx - (words.length * LETTER_PX) / 2 - 8;
-  const apartPx = 3 + (step ?? 0) * 0.9;
-  return `M${markPx - apartPx} ${yPx - 5}v10M${markPx + apartPx} ${yPx - 5}v10`;
-}
+/** What is said of a leg for one horse. `step`: how far from easy, cool (tight) below zero and warm (far) above; null for none. */
+export type CallWords = { words: string; step: number | null };
 
 /** What is written of a reading in so much room. */
-export function callWords(reading: HorseReading, widthPx: number): { words: string; step: number | null } {
+export function callWords(reading: HorseReading, widthPx: number): CallWords {
   const word = wordOf(reading);
   const words = widthPx > WORDS_PX ? fitting(reading, widthPx) : shortWords(reading);
   return { words, step: word === null ? null : STEPS_FROM_EASY[word] };

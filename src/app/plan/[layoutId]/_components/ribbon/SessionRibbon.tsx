@@ -11,9 +11,13 @@ import {
   type RidePiece,
 } from '@/core';
 import { useElementSize } from '@mantine/hooks';
+import { useLive } from '../../_state/liveShown';
+import type { PlanControls } from '../../_state/usePlanEditor';
 import classes from './Ribbon.module.css';
+import { SEEN_PX } from './ribbonFrame';
 
 type SessionRibbonProps = {
+  controls: PlanControls;
   track: FigureTrack;
   reckoned: ReckonedFigureTrack;
   horses: readonly LayoutHorse[];
@@ -36,9 +40,11 @@ const GAIT_TONES: Record<string, string> = {
 };
 
 /** A session of figures unrolled: what is ridden in which gait, what is done on the spot, and each horse's strides. */
-export function SessionRibbon({ track, reckoned, horses, horse, onHorse, walkedM }: SessionRibbonProps) {
+export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM, ...stands }: SessionRibbonProps) {
   const { format } = useLengths();
   const { ref, width } = useElementSize();
+  const onItsWay = useLive(controls.live)?.shown.tracks.find(({ id }) => id === track.id);
+  const reckoned = onItsWay?.kind === 'figures' ? onItsWay : stands.reckoned;
   const { session } = reckoned;
   if (!session.ok)
     return (
@@ -52,7 +58,7 @@ export function SessionRibbon({ track, reckoned, horses, horse, onHorse, walkedM
   const x = (alongM: number) => drawn(NAMES_PX + END_PX + alongM * pxPerM);
   const heightPx = HEAD_PX + horses.length * ROW_PX + 6;
   return (
-    <div ref={ref} className={classes.ribbon} data-testid="ribbon">
+    <div ref={ref} className={classes.ribbon} style={{ maxHeight: SEEN_PX }} data-testid="ribbon">
       <svg width="100%" height={heightPx} role="group" aria-label={`${track.id} unrolled, ${format(reckoned.lengthM)}`}>
         {bandsOf(session.pieces).map(({ fromM, toM, gait, words }, index) => (
           <g key={index}>
@@ -103,7 +109,9 @@ export function SessionRibbon({ track, reckoned, horses, horse, onHorse, walkedM
             </g>
           );
         })}
-        {walkedM !== null && <line x1={x(walkedM)} x2={x(walkedM)} y1={2} y2={heightPx} className={classes.walked} />}
+        {walkedM !== null && (
+          <line x1={x(walkedM)} x2={x(walkedM)} y1={2} y2={heightPx} className={classes.walkedLine} />
+        )}
       </svg>
     </div>
   );

@@ -1,0 +1,25 @@
+import type { LayoutHorse } from '@/core';
+import { memo, type RefObject } from 'react';
+import classes from './Ribbon.module.css';
+import type { RibbonProps } from './Ribbon';
+import { HEAD_PX, NAMES_PX, ROW_PX } from './ribbonFrame';
+
+type HorseNamesProps = { horses: readonly LayoutHorse[]; chosen: string | null; latest: RefObject<RibbonProps> };
+
+/** The horses down the side: pressed, one shows its strides on the sand. */
+export const HorseNames = memo(function HorseNames({ horses, chosen, latest }: HorseNamesProps) {
+  return horses.map(({ name }, row) => (
+    <button
+      key={name}
+      type="button"
+      aria-label={`Show the strides of ${name}`}
+      aria-pressed={name === chosen}
+      className={classes.name}
+      style={{ top: HEAD_PX + row * ROW_PX + 2, width: NAMES_PX - 6, height: ROW_PX - 4 }}
+      data-horse={name}
+      onClick={() => latest.current.onHorse(name)}
+    >
+      {name}
+    </button>
+  ));
+});

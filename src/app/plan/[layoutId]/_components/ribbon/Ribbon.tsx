@@ -1,0 +1,105 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { drawn } from '@/components/Sand/sandView';
+import { stopsAlongM, type ItemTrack, type LayoutHorse, type ReckonedItemTrack } from '@/core';
+import { useElementSize, useMergedRef } from '@mantine/hooks';
+import { useMemo } from 'react';
+import { useLiveValue, useRested } from '../../_state/liveShown';
+import type { LegPlace } from '../../_state/selection';
+import type { PlanControls } from '../../_state/usePlanEditor';
+import { HorseNames } from './HorseNames';
+import { LegHandle } from './LegHandle';
+import { PostHandle } from './PostHandle';
+import classes from './Ribbon.module.css';
+import { alongPx, ribbonFrame, SEEN_PX } from './ribbonFrame';
+import { useLatest } from './useLatest';
+import { useRibbonCanvas } from './useRibbonCanvas';
+
+export type RibbonProps = {
+  controls: PlanControls;
+  track: ItemTrack;
+  reckoned: ReckonedItemTrack;
+  /** The horses that ride, each a row. */
+  horses: readonly LayoutHorse[];
+  horse: LayoutHorse | null;
+  onHorse: (name: string) => void;
+  marked: { items: readonly string[]; leg: LegPlace | null };
+  selectedLeg: LegPlace | null;
+  onPoint: (item: string | null) => void;
+  onPointLeg: (leg: LegPlace | null) => void;
+  onSelectLeg: (leg: LegPlace) => void;
+  walkedM: number | null;
+};
+
+/**
+ * The track unrolled: posts where its items stand, a row for each horse with its strides as arches and the call in words.
+ * What is seen is drawn on a canvas, between two frames; what is pressed, named and read aloud lies over it.
+ */
+export function Ribbon(props: RibbonProps) {
+  const { controls, track, reckoned, horses, horse, marked, selectedLeg, onPoint, walkedM } = props;
+  const { format } = useLengths();
+  const { ref: measured, width } = useElementSize();
+  const latest = useLatest(props);
+  const chosen = horse?.name ?? null;
+  const { lengthM } = reckoned;
+  const frame = useMemo(() => ribbonFrame(width, horses.length, lengthM), [width, horses.length, lengthM]);
+  const { canvas, rolled } = useRibbonCanvas({ controls, trackId: track.id, frame, horses, chosen, format });
+  const rested = useRested(controls.live)?.shown.tracks.find(({ id }) => id === track.id);
+  const isOnItsWay = useLiveValue(controls.live, live => live !== null);
+  const stops = stopsAlongM(reckoned);
+  const x = (alongM: number) => drawn(alongPx(frame, alongM));
+  return (
+    <div
+      ref={useMergedRef(measured, rolled)}
+      className={classes.ribbon}
+      style={{ maxHeight: SEEN_PX }}
+      data-testid="ribbon"
+    >
+      <div
+        className={classes.strip}
+        style={{ height: frame.heightPx }}
+        role="group"
+        aria-label={`${track.id} unrolled, ${format(lengthM)}`}
+        data-live={isOnItsWay || undefined}
+      >
+        <canvas
+          ref={canvas}
+          className={classes.canvas}
+          style={{ height: Math.min(frame.heightPx, SEEN_PX) }}
+          aria-hidden="true"
+        />
+        <HorseNames horses={horses} chosen={chosen} latest={latest} />
+        {reckoned.legs.map((leg, index) => {
+          const isHere = (place: LegPlace | null) => place?.track === track.id && place.leg === index;
+          return (
+            <LegHandle
+              key={index}
+              {...{ track, index, leg, latest }}
+              rested={rested?.kind === 'items' ? (rested.legs[index] ?? null) : null}
+              xPx={x(stops[index]!)}
+              widthPx={drawn(leg.trackM * frame.pxPerM)}
+              selected={isHere(selectedLeg)}
+              marked={isHere(marked.leg) || isHere(selectedLeg)}
+            />
+          );
+        })}
+        {track.through.map(({ item }, index) => (
+          <PostHandle
+            key={index}
+            {...{ index, item, latest, onPoint }}
+            xPx={x(stops[index]!)}
+            pxPerM={frame.pxPerM}
+            words={`${item}, number ${index + 1} of ${track.id}`}
+            along={format(stops[index]!)}
+            alongCm={Math.round(stops[index]! * 100)}
+            isMarked={marked.items.includes(item)}
+          />
+        ))}
+        {walkedM !== null && (
+          <div className={classes.walked} style={{ transform: `translateX(${x(walkedM)}px)` }} data-walked="" />
+        )}
+      </div>
+    </div>
+  );
+}

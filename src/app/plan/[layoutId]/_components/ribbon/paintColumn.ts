@@ -1,0 +1,120 @@
+import type { CallWords } from './callWords';
+import { HEAD_PX, ROW_PX } from './ribbonFrame';
+
+/** What is drawn on: the part of a canvas's context that a ribbon needs. */
+export type Paper = Pick<
+  CanvasRenderingContext2D,
+  'beginPath' | 'moveTo' | 'lineTo' | 'quadraticCurveTo' | 'stroke' | 'fillText' | 'measureText'
+> & {
+  fillStyle: CanvasRenderingContext2D['fillStyle'];
+  strokeStyle: CanvasRenderingContext2D['strokeStyle'];
+  lineWidth: number;
+  lineCap: CanvasLineCap;
+  font: string;
+  textAlign: CanvasTextAlign;
+};
+
+/** Colours and letters, as the page has them. */
+export type RibbonLook = {
+  fontFamily: string;
+  ink: string;
+  quiet: string;
+  accent: string;
+  arch: string;
+  chosenArch: string;
+  /** By steps from easy, −3 to 3. */
+  fits: readonly string[];
+};
+
+/** One leg over all rows. */
+export type RibbonColumn = {
+  widthPx: number;
+  /** Its length in words, where there is room for it. */
+  length: string;
+  rows: readonly ColumnRow[];
+};
+
+/** `feetPx`: where the horse lands, strides and takes off, from the fence that is left to the one that is met. */
+export type ColumnRow = CallWords & { row: number; feetPx: readonly number[]; chosen: boolean };
+
+const ARCH_PX = 11;
+/** From the fence to landing and from take-off to it the arch is higher: the horse is in the air. */
+const AIR_PX = 17;
+/** From the middle of a row's words to the line they stand on. */
+const BASELINE_PX = 4;
+
+/** Draws a leg with its left end at 0: its length, and every horse's strides as arches under the call in words. */
+export function paintColumn(paper: Paper, column: RibbonColumn, look: RibbonLook): void {
+  const middlePx = column.widthPx / 2;
+  paper.font = `12px ${look.fontFamily}`;
+  paper.textAlign = 'center';
+  paper.fillStyle = look.quiet;
+  paper.fillText(column.length, middlePx, HEAD_PX - 6);
+  paintArches(paper, column, look, false);
+  paintArches(paper, column, look, true);
+  for (const row of column.rows) paintCall(paper, row, Math.round(middlePx), look);
+}
+
+function paintArches(paper: Paper, { widthPx, rows }: RibbonColumn, look: RibbonLook, chosen: boolean): void {
+  paper.strokeStyle = chosen ? look.chosenArch : look.arch;
+  paper.lineWidth = chosen ? 1.6 : 1.2;
+  paper.beginPath();
+  for (const row of rows) {
+    if (row.chosen !== chosen) continue;
+    const groundPx = groundOf(row.row);
+    const alongPx = [0, ...row.feetPx, widthPx];
+    paper.moveTo(0, groundPx);
+    for (let arch = 1; arch < alongPx.length; arch += 1) {
+      const [fromPx, toPx] = [alongPx[arch - 1]!, alongPx[arch]!];
+      const isAir = arch === 1 || arch === alongPx.length - 1;
+      paper.quadraticCurveTo((fromPx + toPx) / 2, groundPx - (isAir ? AIR_PX : ARCH_PX), toPx, groundPx);
+    }
+  }
+  paper.stroke();
+}
+
+/** The line that a row's horse goes on. */
+export function groundOf(row: number): number {
+  return HEAD_PX + row * ROW_PX + ROW_PX - 3;
+}
+
+/** A call with its mark: bars that close in where it is tight and stand off where it is far. */
+function paintCall(paper: Paper, { words, step, row }: ColumnRow, middlePx: number, look: RibbonLook): void {
+  const yPx = HEAD_PX + row * ROW_PX + 12;
+  const colour = look.fits[(step ?? 0) + 3]!;
+  // A count alone has no room for a mark.
+  const marked = step !== null && /[a-z]/.test(words);
+  paper.fillStyle = colour;
+  paper.fillText(words, marked ? middlePx + 4 : middlePx, yPx + BASELINE_PX);
+  if (!marked) return;
+  const markPx = middlePx + 4 - paper.measureText(words).width / 2 - 9;
+  const apartPx = 3 + step * 0.9;
+  paper.strokeStyle = colour;
+  paper.lineWidth = 1.8;
+  paper.beginPath();
+  for (const xPx of [markPx - apartPx, markPx + apartPx]) {
+    paper.moveTo(xPx, yPx - 5);
+    paper.lineTo(xPx, yPx + 5);
+  }
+  paper.stroke();
+}
+
+export type RibbonPost = { xPx: number; words: string };
+
+/** The items of the track where they stand on it, over every row. */
+export function paintPosts(paper: Paper, posts: readonly RibbonPost[], heightPx: number, look: RibbonLook): void {
+  paper.strokeStyle = look.accent;
+  paper.lineWidth = 2.5;
+  paper.lineCap = 'round';
+  paper.beginPath();
+  for (const { xPx } of posts) {
+    paper.moveTo(xPx, HEAD_PX - 14);
+    paper.lineTo(xPx, heightPx - 4);
+  }
+  paper.stroke();
+  paper.lineCap = 'butt';
+  paper.font = `650 12px ${look.fontFamily}`;
+  paper.textAlign = 'center';
+  paper.fillStyle = look.ink;
+  for (const { xPx, words } of posts) paper.fillText(words, xPx, 12);
+}

@@ -1,0 +1,120 @@
+import { paperFrame } from '@/components/Sand/paperFrame';
+import { drawn, type SandView } from '@/components/Sand/sandView';
+import type { Shape } from '@/components/Sand/shape';
+import { chainPath, chainsPath, wayPoses } from '@/components/Sand/trackPath';
+import {
+  chainsOf,
+  laneStride,
+  leadMarks,
+  strideMarks,
+  type Chain,
+  type HoofMark,
+  type ItemTrack,
+  type Layout,
+  type LayoutHorse,
+  type Pose,
+  type ReckonedFigureTrack,
+  type ReckonedLeg,
+} from '@/core';
+import { legMarksOf } from '../_state/legMarksOf';
+import classes from './PlanSand.module.css';
+
+/** How the sand is seen: the metres of paper of its text among it. */
+export type Seen = { view: SandView; textM: number };
+
+export type LegOnSand = {
+  layout: Layout;
+  track: ItemTrack;
+  index: number;
+  leg: ReckonedLeg;
+  /** The track that is looked at is drawn stronger, with the way it is ridden. */
+  chosen: boolean;
+  /** Whose strides are shown. */
+  horse: string | null;
+  marked: boolean;
+};
+
+/** A leg of a track: its line, which way and on which lead it is ridden, and the strides of a horse. */
+export function legShapes({ layout, track, index, leg, chosen, horse, marked }: LegOnSand, seen: Seen): Shape[] {
+  const d = chainPath(seen.view, leg.chain);
+  const marks = horse === null ? [] : legMarksOf(layout, track, index, leg, horse);
+  const strideM = leg.groundM / Math.max(1, marks.length);
+  return [
+    ...(marked ? [{ kind: 'path' as const, d, look: classes.markedLeg, strokeM: seen.textM * 0.3 }] : []),
+    wayShape(d, chosen, seen),
+    ...(chosen ? [headShape([leg.chain], seen)] : []),
+    ...(chosen && isCanter(track.gait) ? leadShapes(leg.chain, seen) : []),
+    ...hoofShapes(marks, strideM, seen),
+  ];
+}
+
+/** A session of figures on the flat: its line, and the strides of a horse; what is done on the spot is drawn beside it. */
+export function sessionShapes(
+  track: ReckonedFigureTrack,
+  { chosen, horse }: { chosen: boolean; horse: LayoutHorse | null },
+  seen: Seen,
+): Shape[] {
+  const chains = chainsOf(track);
+  const pieces = track.session.ok ? track.session.pieces : [];
+  const strides = horse ? strideMarks(pieces, gait => laneStride(horse, gait)) : [];
+  const leads = pieces.flatMap(piece =>
+    chosen && piece.kind === 'stretch' && isCanter(piece.gait) ? leadShapes(piece.chain, seen) : [],
+  );
+  return [
+    wayShape(chainsPath(seen.view, chains), chosen, seen),
+    ...(chosen ? [headShape(chains, seen)] : []),
+    ...leads,
+    ...hoofShapes(strides, strides[0]?.strideM ?? 1, seen),
+  ];
+}
+
+function wayShape(d: string, chosen: boolean, { textM }: Seen): Shape {
+  return { kind: 'path', d, look: chosen ? classes.chosenWay : classes.way, strokeM: textM * (chosen ? 0.14 : 0.1) };
+}
+
+const isCanter = (gait: string) => gait.endsWith('canter');
+
+const HEADS_EVERY_M = 9;
+
+/** Which way it is ridden: heads along the track, in one shape. */
+function headShape(chains: readonly Chain[], { view, textM }: Seen): Shape {
+  const sizeM = textM * 0.8;
+  const heads = wayPoses(chains, HEADS_EVERY_M).map(pose => {
+    const { at } = paperFrame(view, pose);
+    return `M${at(-0.4 * sizeM, -0.34 * sizeM)}L${at(0.2 * sizeM, 0)}L${at(-0.4 * sizeM, 0.34 * sizeM)}`;
+  });
+  return { kind: 'path', d: heads.join(''), look: classes.head, strokeM: sizeM * 0.2 };
+}
+
+/** Which lead carries a turn, in words beside it. */
+function leadShapes(chain: Chain, { view, textM }: Seen): Shape[] {
+  return leadMarks(chain).map(({ lead, pose }) => {
+    const { x, y } = view.toPaper(beside(pose, (lead === 'left' ? 1 : -1) * textM * 1.1));
+    return { kind: 'text', x, y, sizeM: textM * 0.72, look: classes.lead, runs: [{ words: `${lead} lead` }] };
+  });
+}
+
+/** So far to the left of a pose. */
+function beside({ at, headingRad }: Pose, leftM: number) {
+  return { xM: at.xM - leftM * Math.sin(headingRad), yM: at.yM + leftM * Math.cos(headingRad) };
+}
+
+/** A print is no longer than this share of the stride it ends. */
+const PRINT_SHARE = 0.2;
+
+type Prints = readonly { kind?: HoofMark['kind']; pose: Pose }[];
+
+/**
+ * Prints, toe ahead; landing and take-off are filled, so that a leg can be counted at a glance.
+ * @param strideM - from one to the next, so that prints are no larger than what lies between them
+ */
+function hoofShapes(prints: Prints, strideM: number, { view, textM }: Seen): Shape[] {
+  const sizeM = drawn(Math.min(textM * 0.62, 0.5, strideM * PRINT_SHARE));
+  return prints.map(({ kind = 'stride', pose }) => {
+    const { at } = paperFrame(view, pose);
+    const place = (x: number, y: number) => at(x * sizeM, y * sizeM);
+    const d = `M${place(-0.5, -0.42)}Q${place(0.5, -0.62)} ${place(0.5, 0)}Q${place(0.5, 0.62)} ${place(-0.5, 0.42)}`;
+    const look = kind === 'stride' ? classes.hoof : classes.airHoof;
+    return { kind: 'path', d, look, strokeM: sizeM * 0.2, hoof: kind };
+  });
+}

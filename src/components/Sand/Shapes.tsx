@@ -1,0 +1,31 @@
+import type { Shape } from './shape';
+
+/** Shapes as they are pressed and read. */
+export function Shapes({ shapes }: { shapes: readonly Shape[] }) {
+  return shapes.map((shape, index) => {
+    if (shape.kind === 'text')
+      return (
+        <text key={index} x={shape.x} y={shape.y} dy="0.35em" fontSize={shape.sizeM} className={shape.look}>
+          {shape.runs.map(({ words, look }, run) => (look === undefined ? words : tspan(run, words, look)))}
+        </text>
+      );
+    const { d, look, strokeM, dashM, rail, hoof } = shape;
+    return (
+      <path
+        key={index}
+        d={d}
+        className={look}
+        strokeWidth={strokeM}
+        strokeDasharray={dashM === undefined ? undefined : `${dashM} ${dashM}`}
+        data-rail={rail ? '' : undefined}
+        data-hoof={hoof}
+      />
+    );
+  });
+}
+
+const tspan = (key: number, words: string, look: string) => (
+  <tspan key={key} className={look}>
+    {words}
+  </tspan>
+);

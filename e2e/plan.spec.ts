@@ -36,7 +36,7 @@ test('from empty sand to a bend of four fences for three horses, mended, saved a
   }
   // A row of the ribbon for each horse, and its words.
   for (const horse of ['Quill', 'Larkspur', 'Osprey'])
-    await expect(page.locator(`[data-horse="${horse}"] text`).first()).toHaveText(horse);
+    await expect(page.locator(`[data-horse="${horse}"]`).first()).toHaveText(horse);
 
   // The stands come too near to the walls: each is mended, and a mend is one step.
   const cautions = page.getByRole('region', { name: 'Cautions' });

@@ -3,9 +3,10 @@ import { fisherExact, wilsonInterval, type Share } from '../statistics/proportio
 import { welch } from '../statistics/welch';
 import type { Rein } from '../track/rein';
 import { byChance } from './byChance';
+import { dayNames, daysOf } from './byDay';
 import type { AskedReview } from './countReview';
 import type { FaultCount } from './faultReview';
-import { qualities, reinReview, type ReinReview } from './reinReview';
+import { cleanShare, dayQualities, reinReview, type ReinReview } from './reinReview';
 import type { ReviewPass } from './reviewPass';
 import { offeredStride, type StrideReview } from './strideReview';
 
@@ -122,15 +123,13 @@ export function reinClaims(
 
 /** A rein that was the worse one in the first half of the record and is as good in the second. */
 function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day: string) => string): Claim[] {
-  const counted = passes.filter(pass => !pass.isVoid && pass.line === null);
-  const days = [...new Set(counted.map(({ day }) => day))].sort();
-  const half = days[Math.floor(days.length / 2)];
+  const days = daysOf(passes);
+  const counted = days.filter(day => cleanShare([day], 'left').of + cleanShare([day], 'right').of > 0);
+  const names = [...new Set(counted.map(([pass]) => pass!.day))].sort();
+  const half = names[Math.floor(names.length / 2)];
   if (half === undefined) return [];
-  const cleanOn = (rein: Rein, since: boolean): Share => {
-    const own = counted.filter(pass => pass.rein === rein && pass.day >= half === since);
-    const clean = own.filter(({ faults }) => faults.length === 0);
-    return { of: own.length, hits: clean.length };
-  };
+  const [late, early] = [days.filter(([pass]) => pass!.day >= half), days.filter(([pass]) => pass!.day < half)];
+  const cleanOn = (rein: Rein, since: boolean): Share => cleanShare(since ? late : early, rein);
   return (['left', 'right'] as const).flatMap(rein => {
     const other: Rein = rein === 'left' ? 'right' : 'left';
     const [before, after] = [cleanOn(rein, false), cleanOn(rein, true)];
@@ -153,12 +152,13 @@ function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day:
 
 /** How good the passes were, early and late. */
 export function qualityClaims(passes: readonly ReviewPass[], { horse }: ClaimWords): Claim[] {
-  const days = [...new Set(passes.map(({ day }) => day))].sort();
+  const days = dayNames(passes);
   if (days.length < 2 * LEAST_DAYS) return [];
   const third = Math.floor(days.length / 3);
   const [early, late] = [days[third - 1]!, days[days.length - third]!];
-  const first = qualities(passes.filter(({ day }) => day <= early));
-  const last = qualities(passes.filter(({ day }) => day >= late));
+  const all = daysOf(passes);
+  const first = all.filter(([pass]) => pass!.day <= early).flatMap(dayQualities);
+  const last = all.filter(([pass]) => pass!.day >= late).flatMap(dayQualities);
   const test = first.length >= LEAST_PASSES && last.length >= LEAST_PASSES ? welch(last, first) : null;
   if (!test || test.p >= LEVEL) return [];
   return [

@@ -1,4 +1,5 @@
 import type { Share } from '../statistics/proportions';
+import { daysOf, readDays } from './byDay';
 import type { ReviewPass } from './reviewPass';
 
 /** How a leg was ridden, count by count, beside what was reckoned for it. */
@@ -21,18 +22,37 @@ export type AskedReview = {
   nearest: Share;
 };
 
-type LegKey = { pass: ReviewPass; place: number; count: number };
+/** A leg of a layout version, and how often each count was ridden in it. */
+type LegCounts = { pass: ReviewPass; place: number; counts: Map<number, number> };
 
-function countsOf(passes: readonly ReviewPass[]): LegKey[] {
-  return passes
-    .filter(pass => !pass.isVoid)
-    .flatMap(pass =>
-      pass.marks.flatMap(mark =>
-        mark.kind === 'strides' && pass.ground.legs[mark.place - 1]
-          ? [{ pass, place: mark.place, count: mark.count }]
-          : [],
-      ),
-    );
+/** What was counted on a day, leg by leg. */
+const countsOf = readDays(day => {
+  const legs = new Map<string, LegCounts>();
+  for (const pass of day) {
+    if (pass.isVoid) continue;
+    for (const mark of pass.marks)
+      if (mark.kind === 'strides' && pass.ground.legs[mark.place - 1])
+        legCounts(legs, pass, mark.place).set(mark.count, (legCounts(legs, pass, mark.place).get(mark.count) ?? 0) + 1);
+  }
+  return legs;
+});
+
+function legCounts(legs: Map<string, LegCounts>, pass: ReviewPass, place: number): Map<number, number> {
+  const key = `${pass.layoutVersionId} ${place}`;
+  const leg = legs.get(key) ?? { pass, place, counts: new Map<number, number>() };
+  legs.set(key, leg);
+  return leg.counts;
+}
+
+/** What was counted in every leg. */
+function allCounts(passes: readonly ReviewPass[]): LegCounts[] {
+  const legs = new Map<string, LegCounts>();
+  for (const day of daysOf(passes))
+    for (const { pass, place, counts } of countsOf(day).values()) {
+      const all = legCounts(legs, pass, place);
+      for (const [count, times] of counts) all.set(count, (all.get(count) ?? 0) + times);
+    }
+  return [...legs.values()];
 }
 
 /** The fractional count that a stride makes of a leg. */
@@ -42,32 +62,21 @@ function evenCount({ groundM, rule }: ReviewPass['ground']['legs'][number], stri
 
 type ThoughtM = (entry: NonNullable<ReviewPass['ground']['legs'][number]['entry']>) => number | null;
 
-function newLegReview(pass: ReviewPass, place: number, thoughtM: ThoughtM): LegReview & { times: number } {
-  const leg = pass.ground.legs[place - 1]!;
-  const { from, to, groundM, asked, entry } = leg;
-  const strideM = entry ? thoughtM(entry) : null;
-  return {
-    ...{ layoutVersionId: pass.layoutVersionId, from, to, groundM, asked, counts: [], times: 0 },
-    predicted: strideM === null ? null : evenCount(leg, strideM),
-  };
-}
-
 /** Ridden against predicted, leg by leg, those most often ridden first. */
 export function legReviews(passes: readonly ReviewPass[], thoughtM: ThoughtM): LegReview[] {
-  const legs = new Map<string, (LegReview & { times: number })[]>();
-  for (const { pass, place, count } of countsOf(passes)) {
-    const ofVersion = legs.get(pass.layoutVersionId) ?? [];
-    legs.set(pass.layoutVersionId, ofVersion);
-    const leg = (ofVersion[place] ??= newLegReview(pass, place, thoughtM));
-    const same = leg.counts.find(one => one.count === count);
-    if (same) same.times += 1;
-    else leg.counts.push({ count, times: 1 });
-    leg.times += 1;
-  }
-  return [...legs.values()]
-    .flatMap(ofVersion => ofVersion.filter(Boolean))
+  return allCounts(passes)
+    .map(leg => ({ ...leg, times: [...leg.counts.values()].reduce((sum, times) => sum + times, 0) }))
     .sort((a, b) => b.times - a.times)
-    .map(({ times: _, counts, ...leg }) => ({ ...leg, counts: counts.sort((a, b) => a.count - b.count) }));
+    .map(({ pass, place, counts }): LegReview => {
+      const leg = pass.ground.legs[place - 1]!;
+      const { from, to, groundM, asked, entry } = leg;
+      const strideM = entry ? thoughtM(entry) : null;
+      return {
+        ...{ layoutVersionId: pass.layoutVersionId, from, to, groundM, asked },
+        predicted: strideM === null ? null : evenCount(leg, strideM),
+        counts: [...counts].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count),
+      };
+    });
 }
 
 /** Asked against ridden: whether a pair can add a stride, leave one out, and ride what lies nearest when it is asked. */
@@ -77,14 +86,16 @@ export function askedReview(passes: readonly ReviewPass[], thoughtM: ThoughtM): 
     leavingOut: { of: 0, hits: 0 },
     nearest: { of: 0, hits: 0 },
   };
-  for (const { pass, place, count } of countsOf(passes)) {
+  for (const { pass, place, counts } of allCounts(passes)) {
     const leg = pass.ground.legs[place - 1]!;
     const strideM = leg.entry ? thoughtM(leg.entry) : null;
     if (leg.asked === null || strideM === null) continue;
     const nearest = Math.round(evenCount(leg, strideM));
     const kind = leg.asked > nearest ? 'adding' : leg.asked < nearest ? 'leavingOut' : 'nearest';
-    review[kind].of += 1;
-    if (count === leg.asked) review[kind].hits += 1;
+    for (const [count, times] of counts) {
+      review[kind].of += times;
+      if (count === leg.asked) review[kind].hits += times;
+    }
   }
   return review;
 }

@@ -1,6 +1,7 @@
 import { mean } from '../statistics/moments';
 import { workOfPasses, type PassWork } from '../lesson/workCounts';
 import type { Rein } from '../track/rein';
+import { daysOf, readDays } from './byDay';
 import { grouped, type ReviewPass } from './reviewPass';
 import { qualities } from './reinReview';
 
@@ -10,7 +11,20 @@ export type FaultCount = { what: string; left: number; right: number };
 /** Faults by kind, the most frequent first; one of a kind counts once for each place in a pass. */
 export function faultCounts(passes: readonly ReviewPass[]): FaultCount[] {
   const counts = new Map<string, Record<Rein, number>>();
-  for (const pass of passes) {
+  for (const day of daysOf(passes))
+    for (const [what, { left, right }] of faultsOf(day)) {
+      const count = counts.get(what) ?? { left: 0, right: 0 };
+      counts.set(what, { left: count.left + left, right: count.right + right });
+    }
+  return [...counts]
+    .map(([what, count]) => ({ what, ...count }))
+    .sort((a, b) => b.left + b.right - (a.left + a.right) || a.what.localeCompare(b.what));
+}
+
+/** The faults of a day. */
+const faultsOf = readDays(day => {
+  const counts = new Map<string, Record<Rein, number>>();
+  for (const pass of day) {
     if (pass.isVoid) continue;
     for (const { what } of pass.faults) {
       const count = counts.get(what) ?? { left: 0, right: 0 };
@@ -18,10 +32,8 @@ export function faultCounts(passes: readonly ReviewPass[]): FaultCount[] {
       counts.set(what, count);
     }
   }
-  return [...counts]
-    .map(([what, count]) => ({ what, ...count }))
-    .sort((a, b) => b.left + b.right - (a.left + a.right) || a.what.localeCompare(b.what));
-}
+  return counts;
+});
 
 /** A day of riding: what it asked of the horse, and how good it was. */
 export type RiddenDay = ReturnType<typeof workOfPasses> & {
@@ -34,19 +46,22 @@ export type RiddenDay = ReturnType<typeof workOfPasses> & {
 
 /** Day by day, in order. */
 export function riddenDays(passes: readonly ReviewPass[]): RiddenDay[] {
-  const works = new Map<string, PassWork>(passes.map(({ layoutVersionId, ground }) => [layoutVersionId, ground.work]));
-  return [...grouped(passes, ({ day }) => day)]
-    .sort(([a], [b]) => (a < b ? -1 : 1))
-    .map(([day, own]) => {
-      const counted = own.filter(pass => !pass.isVoid);
-      const marked = qualities(counted);
-      return {
-        ...workOfPasses(own, version => works.get(version) ?? null),
-        ...{ day, passes: counted.length, quality: marked.length > 0 ? mean(marked) : null },
-        clean: counted.filter(({ faults }) => faults.length === 0).length,
-      };
-    });
+  // A day that others come between is put together again: passes are read in order, but need not be.
+  return [...grouped(daysOf(passes), ([pass]) => pass!.day).values()]
+    .map(parts => (parts.length === 1 ? riddenDay(parts[0]!) : riddenDay(parts.flat())))
+    .sort((a, b) => (a.day < b.day ? -1 : 1));
 }
+
+const riddenDay = readDays((own): RiddenDay => {
+  const works = new Map<string, PassWork>(own.map(({ layoutVersionId, ground }) => [layoutVersionId, ground.work]));
+  const counted = own.filter(pass => !pass.isVoid);
+  const marked = qualities(counted);
+  return {
+    ...workOfPasses(own, version => works.get(version) ?? null),
+    ...{ day: own[0]!.day, passes: counted.length, quality: marked.length > 0 ? mean(marked) : null },
+    clean: counted.filter(({ faults }) => faults.length === 0).length,
+  };
+});
 
 /** A week of riding, from its Monday: efforts, and the days on which the horse jumped. */
 export type RiddenWeek = {

@@ -2,7 +2,7 @@ import { mean } from '../statistics/moments';
 import { fisherExact, type Share } from '../statistics/proportions';
 import { welch } from '../statistics/welch';
 import type { Rein } from '../track/rein';
-import { readOnce } from './readOnce';
+import { daysOf, readDays, type ReviewDay } from './byDay';
 import type { ReviewPass } from './reviewPass';
 
 /** Left against right in one thing: so many of so many on each, and how likely as great a difference is by chance. */
@@ -23,6 +23,7 @@ export type ReinReview = {
 /** What counts on one rein, pass by pass. */
 const MEASURES: { measure: string; does: string; of: (pass: ReviewPass) => Share }[] = [
   {
+    // Stands first: what catches up is measured by it (cleanShare).
     measure: 'clean passes',
     does: 'goes clean',
     of: ({ faults }) => ({ of: 1, hits: faults.length === 0 ? 1 : 0 }),
@@ -80,15 +81,13 @@ const MEASURES: { measure: string; does: string; of: (pass: ReviewPass) => Share
 
 /** Left against right in everything that was marked. Passes that do not count, and lines by themselves, are left out. */
 export function reinReview(passes: readonly ReviewPass[]): ReinReview {
-  const counted = passes.filter(pass => !pass.isVoid && pass.line === null);
-  const on = (rein: Rein) => counted.filter(pass => pass.rein === rein);
-  const [left, right] = [on('left'), on('right')];
-  const [onLeft, onRight] = [totals(left), totals(right)];
+  const days = daysOf(passes).map(reinsOf);
+  const [left, right] = [added(days.map(day => day.left)), added(days.map(day => day.right))];
   const measures = MEASURES.flatMap(({ measure, does }, index) => {
-    const [a, b] = [onLeft[index]!, onRight[index]!];
+    const [a, b] = [left.shares[index]!, right.shares[index]!];
     return a.of === 0 || b.of === 0 ? [] : [{ measure, does, left: a, right: b, p: fisherExact(a, b) }];
   });
-  const [ql, qr] = [qualities(left), qualities(right)];
+  const [ql, qr] = [left.qualities, right.qualities];
   return {
     measures,
     quality: {
@@ -100,20 +99,40 @@ export function reinReview(passes: readonly ReviewPass[]): ReinReview {
   };
 }
 
-const sharesOf = readOnce(pass => MEASURES.map(({ of }) => of(pass)));
+/** Every measure of some passes added up, in their order, and their marks for quality. */
+type OnRein = { shares: Share[]; qualities: number[] };
 
-/** Every measure of some passes added up. */
-function totals(passes: readonly ReviewPass[]): Share[] {
-  const sums = MEASURES.map(() => ({ of: 0, hits: 0 }));
-  for (const pass of passes)
-    sharesOf(pass).forEach(({ of, hits }, index) => {
-      sums[index]!.of += of;
-      sums[index]!.hits += hits;
+/** What the passes of a day that count come to on each rein. */
+const reinsOf = readDays((day): Record<Rein, OnRein> => {
+  const counted = day.filter(pass => !pass.isVoid && pass.line === null);
+  const on = (rein: Rein): OnRein => {
+    const own = counted.filter(pass => pass.rein === rein);
+    const each = own.map(pass => ({ shares: MEASURES.map(({ of }) => of(pass)), qualities: [] }));
+    return { shares: added(each).shares, qualities: qualities(own) };
+  };
+  return { left: on('left'), right: on('right') };
+});
+
+function added(all: readonly OnRein[]): OnRein {
+  const shares = MEASURES.map(() => ({ of: 0, hits: 0 }));
+  for (const one of all)
+    one.shares.forEach(({ of, hits }, index) => {
+      shares[index]!.of += of;
+      shares[index]!.hits += hits;
     });
-  return sums;
+  return { shares, qualities: all.flatMap(one => one.qualities) };
+}
+
+/** The passes of some days on a rein that count, and how many of them were clean. */
+export function cleanShare(days: readonly ReviewDay[], rein: Rein): Share {
+  // The first of the measures: every pass is one, clean or not.
+  return added(days.map(day => reinsOf(day)[rein])).shares[0]!;
 }
 
 /** The marks for quality of some passes, in order. */
 export function qualities(passes: readonly ReviewPass[]): number[] {
   return passes.flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'quality' ? [mark.value] : [])));
 }
+
+/** The marks for quality of a day, read once. */
+export const dayQualities = readDays(qualities);

@@ -23,7 +23,7 @@ function season(random: () => number, planted: Planted, rides = 30): Visit[] {
         if (pairId === 'c' && index < 8 && random() < 0.8) return;
         const isBad = planted?.place === index && planted.pairs.includes(pairId);
         const chance = isBad ? planted.rate : index % 2 === 0 ? rate : rate * 0.8;
-        visits.push({ at, pairId, isFence: index % 2 === 0, trouble: random() < chance });
+        visits.push({ at, pairId, isFence: index % 2 === 0, rides: 1, troubles: random() < chance ? 1 : 0 });
       });
   return visits;
 }
@@ -70,7 +70,7 @@ test('a place that only a clumsy pair rides does not stand out', () => {
   const random = seededRandom(8);
   const visits = season(random, null);
   const lonely = Array.from({ length: 40 }, () => ({
-    ...{ at: { xM: 30, yM: 30 }, pairId: 'c', isFence: true, trouble: random() < RATES.c! },
+    ...{ at: { xM: 30, yM: 30 }, pairId: 'c', isFence: true, rides: 1, troubles: random() < RATES.c! ? 1 : 0 },
   }));
   const there = sandMap([...visits, ...lonely]).find(({ at }) => at.xM === 30)!;
   expect(there.troubles / there.visits).toBeGreaterThan(0.15);
@@ -79,7 +79,13 @@ test('a place that only a clumsy pair rides does not stand out', () => {
 });
 
 test('few visits say nothing, however bad', () => {
-  const bad = Array.from({ length: 8 }, () => ({ at: { xM: 1, yM: 1 }, pairId: 'a', isFence: true, trouble: true }));
+  const bad = Array.from({ length: 8 }, () => ({
+    at: { xM: 1, yM: 1 },
+    pairId: 'a',
+    isFence: true,
+    rides: 1,
+    troubles: 1,
+  }));
   const there = sandMap([...season(seededRandom(9), null), ...bad]).find(({ at }) => at.xM === 1)!;
   expect(there).toMatchObject({ visits: 8, troubles: 8, standsOut: false });
   expect(sandMap([])).toEqual([]);
@@ -94,7 +100,9 @@ test('what counts as trouble at a place: rails, refusals, spots near it; not cou
     const own = marks.map((mark, id) => ({ id: String(id), ...mark }) as PassMark);
     const pass = { id: 'p', pairId: 'a', layoutVersionId: 'v', lessonId: null, stage: 's', riddenAtMs: 0 };
     const way = { rein: 'left', direction: 'as-drawn' } as const;
-    return visitsOf([reviewPass({ ...pass, ...way, marks: own }, ground, '2026-05-01')]).map(({ trouble }) => trouble);
+    return visitsOf([reviewPass({ ...pass, ...way, marks: own }, ground, '2026-05-01')]).map(
+      ({ troubles }) => troubles === 1,
+    );
   };
   expect(ridden()).toEqual([false, false, false]);
   expect(ridden({ kind: 'fence', place: 2, outcome: 'down' })).toEqual([false, true, false]);

@@ -1,9 +1,10 @@
 import { distanceM, type PointM } from '../geometry/pointM';
 import { poissonAtLeast } from '../statistics/proportions';
+import { daysOf, readDays } from './byDay';
 import type { ReviewPass } from './reviewPass';
 
-/** One ride past a place: by whom, over what, and whether something went wrong there. */
-export type Visit = { at: PointM; pairId: string; isFence: boolean; trouble: boolean };
+/** Rides past a place: by whom, over what, how many, and in how many of them something went wrong there. */
+export type Visit = { at: PointM; pairId: string; isFence: boolean; rides: number; troubles: number };
 
 /** A place on the sand, with what was ridden there and what would have gone wrong if it were like any other. */
 export type SandPlace = {
@@ -35,20 +36,39 @@ const MOST_OF_PAIR = 0.7;
 /** Counts and take-offs speak of the distance before a fence, not of the place it stands at. */
 const isOfDistance = (what: string) => what.startsWith('strides') || what.endsWith('take-off');
 
-/** What was ridden over in some passes, and whether it went wrong; a spot that was tapped belongs to what is nearest. */
+/** What was ridden over in some passes, and how often it went wrong; a spot that was tapped belongs to what is nearest. */
 export function visitsOf(passes: readonly ReviewPass[]): Visit[] {
-  return passes.flatMap(pass => {
-    if (pass.isVoid) return [];
-    const { pairId, ground, marks, line } = pass;
-    const wrong = new Set(pass.faults.flatMap(({ what, place }) => (isOfDistance(what) ? [] : (place ?? []))));
-    const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
-    return ground.stops.flatMap(({ at, isFence }, index) => {
-      const place = index + 1;
-      if (line && (place < line.from || place > line.to)) return [];
-      const near = spots.some(spot => distanceM(spot, at) <= PLACE_M);
-      return [{ at, pairId, isFence, trouble: near || wrong.has(place) }];
-    });
+  return together(daysOf(passes).flatMap(dayVisits));
+}
+
+const dayVisits = readDays(day => together(day.flatMap(passVisits)));
+
+function passVisits(pass: ReviewPass): Visit[] {
+  if (pass.isVoid) return [];
+  const { pairId, ground, marks, line } = pass;
+  const wrong = new Set(pass.faults.flatMap(({ what, place }) => (isOfDistance(what) ? [] : (place ?? []))));
+  const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
+  return ground.stops.flatMap(({ at, isFence }, index) => {
+    const place = index + 1;
+    if (line && (place < line.from || place > line.to)) return [];
+    const near = spots.some(spot => distanceM(spot, at) <= PLACE_M);
+    return [{ at, pairId, isFence, rides: 1, troubles: near || wrong.has(place) ? 1 : 0 }];
   });
+}
+
+/** Rides of the same pair over the same thing at the same place, added up. */
+function together(visits: readonly Visit[]): Visit[] {
+  const sums = new Map<string, Visit>();
+  for (const visit of visits) {
+    const key = `${visit.at.xM} ${visit.at.yM} ${stratumOf(visit)}`;
+    const sum = sums.get(key);
+    if (!sum) sums.set(key, { ...visit });
+    else {
+      sum.rides += visit.rides;
+      sum.troubles += visit.troubles;
+    }
+  }
+  return [...sums.values()];
 }
 
 /**
@@ -99,8 +119,8 @@ function strataOf(visits: readonly Visit[]): Map<string, Stratum> {
   const strata = new Map<string, Stratum>();
   for (const visit of visits) {
     const stratum = strata.get(stratumOf(visit)) ?? { visits: 0, troubles: 0 };
-    stratum.visits += 1;
-    stratum.troubles += visit.trouble ? 1 : 0;
+    stratum.visits += visit.rides;
+    stratum.troubles += visit.troubles;
     strata.set(stratumOf(visit), stratum);
   }
   return strata;
@@ -108,13 +128,14 @@ function strataOf(visits: readonly Visit[]): Map<string, Stratum> {
 
 /** What was seen at a place against what each pair does elsewhere; with few troubles the tail is Poisson's, not normal. */
 function compared(own: readonly Visit[], strata: ReadonlyMap<string, Stratum>) {
-  let [troubles, expected] = [0, 0];
+  let [visits, troubles, expected] = [0, 0, 0];
   for (const [key, here] of strataOf(own)) {
     const all = strata.get(key)!;
+    visits += here.visits;
     troubles += here.troubles;
     expected += (here.visits * all.troubles) / all.visits;
   }
-  return { visits: own.length, troubles, expected, p: poissonAtLeast(troubles, expected) };
+  return { visits, troubles, expected, p: poissonAtLeast(troubles, expected) };
 }
 
 /** Whether several pairs have more trouble at a place than elsewhere, or one. */
@@ -138,5 +159,9 @@ function whoseTrouble(own: readonly Visit[], strata: ReadonlyMap<string, Stratum
 
 /** Where spots were tapped, wherever they lie. */
 export function spotsOf(passes: readonly ReviewPass[]): PointM[] {
-  return passes.flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : [])));
+  return daysOf(passes).flatMap(daySpots);
 }
+
+const daySpots = readDays(day =>
+  day.flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'spot' ? mark.at : []))),
+);

@@ -3,10 +3,10 @@ import { footfallChanges } from '../record/footfall';
 import { passFootfalls } from '../record/passRecord';
 import { mean } from '../statistics/moments';
 import type { Rein } from '../track/rein';
+import { daysOf, readDays } from './byDay';
 import { driftOf, type Drift } from './drift';
 import { learnStep } from './learnStep';
 import { learnStride, type LearnedStride, type RiddenCount } from './learnStride';
-import { readOnce } from './readOnce';
 import { grouped, monthOf, type ReviewPass } from './reviewPass';
 
 /** What the record says of one entry of a horse's profile. */
@@ -34,10 +34,22 @@ export function offeredStride({ learned, byMonth, drift }: StrideReview): Learne
 /** So many legs are little enough that a month says nothing by itself. */
 const LEAST_IN_MONTH = 8;
 
-/** `alike`: the same for the same count over the same ground. */
-type Evidence = { day: string; rein: Rein; riddenAtMs: number } & (
-  { kind: 'count'; count: RiddenCount; alike: string } | { kind: 'step'; stepM: number }
-);
+/**
+ * What some passes say of one entry: counts in legs, the same over the same ground under one name, and steps between poles.
+ * Evidence of several days is added up, so that a day is read once.
+ */
+type Evidence = {
+  counts: Map<string, RiddenCount>;
+  steps: { stepM: number; day: string }[];
+  days: Set<string>;
+  /** How many there are, and when they were ridden: added up. */
+  times: number;
+  riddenAtMs: number;
+};
+
+const noEvidence = (): Evidence => ({ counts: new Map(), steps: [], days: new Set(), times: 0, riddenAtMs: 0 });
+
+type DayEvidence = { entry: StrideEntryKey; rein: Rein; evidence: Evidence };
 
 /**
  * The strides that the passes of one horse point to, by profile entry. Counts that were asked for are left out: they say
@@ -48,83 +60,112 @@ export function strideReviews(
   passes: readonly ReviewPass[],
   thoughtM: (entry: StrideEntryKey) => number | null,
 ): StrideReview[] {
-  const byEntry = new Map<StrideEntryKey, Evidence[]>();
-  for (const pass of passes)
-    for (const evidence of evidenceOf(pass)) {
-      const own = byEntry.get(evidence.entry);
-      if (own) own.push(evidence);
-      else byEntry.set(evidence.entry, [evidence]);
-    }
-  return [...byEntry].flatMap(([entry, all]) => {
+  const days = daysOf(passes).flatMap(evidenceOf);
+  return [...grouped(days, ({ entry }) => entry).values()].flatMap(own => {
+    const { entry } = own[0]!;
     const around = thoughtM(entry);
-    const learned = around === null ? null : learnFrom(all, around);
-    return learned && around !== null ? [reviewOf(entry, all, around, learned)] : [];
+    const learned = around === null ? null : learnFrom(together(own), around);
+    return learned && around !== null ? [reviewOf(entry, own, around, learned)] : [];
   });
 }
 
-function reviewOf(entry: StrideEntryKey, all: Evidence[], aroundM: number, learned: LearnedStride): StrideReview {
-  const byMonth = [...grouped(all, ({ day }) => monthOf(day))].flatMap(([month, own]) => {
-    const inMonth = own.length < LEAST_IN_MONTH ? null : learnFrom(own, aroundM);
-    return inMonth ? [{ month, atMs: mean(own.map(({ riddenAtMs }) => riddenAtMs)), learned: inMonth }] : [];
+function reviewOf(entry: StrideEntryKey, own: DayEvidence[], aroundM: number, learned: LearnedStride): StrideReview {
+  const months = grouped(own, ({ evidence }) => monthOf(evidence.days.values().next().value!));
+  const byMonth = [...months].flatMap(([month, days]) => {
+    const all = together(days);
+    const inMonth = all.times < LEAST_IN_MONTH ? null : learnFrom(all, aroundM);
+    return inMonth ? [{ month, atMs: all.riddenAtMs / all.times, learned: inMonth }] : [];
   });
   const measured = byMonth.map(({ atMs, learned: { strideM, lowM, highM } }) => ({
     ...{ atMs, value: strideM, low: lowM, high: highM },
   }));
-  const ofRein = (rein: Rein) =>
-    learnFrom(
-      all.filter(one => one.rein === rein),
-      aroundM,
-    );
+  const ofRein = (rein: Rein) => learnFrom(together(own.filter(one => one.rein === rein)), aroundM);
   const [left, right] = [ofRein('left'), ofRein('right')];
   return {
     ...{ entry, learned, byMonth, drift: driftOf(measured.filter(({ low, high }) => high > low)) },
     byRein: { ...(left ? { left } : {}), ...(right ? { right } : {}) },
-    from: all[0]!.kind === 'count' ? 'counts' : 'footfalls',
+    from: own.some(({ evidence }) => evidence.counts.size > 0) ? 'counts' : 'footfalls',
   };
 }
 
-type EntryEvidence = Evidence & { entry: StrideEntryKey };
+/** What the passes of a day say, by entry and rein. */
+const evidenceOf = readDays((passes): DayEvidence[] => {
+  const found: DayEvidence[] = [];
+  const evidenceFor = (entry: StrideEntryKey, { rein, day, riddenAtMs }: ReviewPass) => {
+    let own = found.find(one => one.entry === entry && one.rein === rein);
+    if (!own) found.push((own = { entry, rein, evidence: noEvidence() }));
+    own.evidence.days.add(day);
+    own.evidence.times += 1;
+    own.evidence.riddenAtMs += riddenAtMs;
+    return own.evidence;
+  };
+  for (const pass of passes) {
+    if (pass.isVoid) continue;
+    for (const { entry, count } of countsIn(pass)) addCount(evidenceFor(entry, pass).counts, nameOf(count), count);
+    const step = stepIn(pass);
+    if (step) evidenceFor(step.entry, pass).steps.push({ stepM: step.stepM, day: pass.day });
+  }
+  return found;
+});
 
-const evidenceOf = readOnce(readEvidence);
-
-function readEvidence(pass: ReviewPass): EntryEvidence[] {
-  if (pass.isVoid) return [];
-  const { day, rein, riddenAtMs, ground } = pass;
-  const own = { day, rein, riddenAtMs };
-  const counts = pass.marks.flatMap(mark => {
+/** Counts of strides in legs that were ridden without a count being asked. */
+function countsIn({ marks, ground }: ReviewPass): { entry: StrideEntryKey; count: RiddenCount }[] {
+  return marks.flatMap(mark => {
     const leg = mark.kind === 'strides' ? ground.legs[mark.place - 1] : undefined;
     if (mark.kind !== 'strides' || !leg?.entry || leg.asked !== null || mark.count === 0) return [];
     // At walk and trot over poles one step carries from pole to pole: a count of strides says nothing there.
     if (leg.entry === 'walk-poles' || leg.entry === 'trot-poles') return [];
-    const count: RiddenCount = { groundM: leg.groundM, count: mark.count, rule: leg.rule, times: 1 };
-    const alike = `${leg.groundM.toFixed(3)} ${mark.count} ${leg.rule.fixed} ${leg.rule.perStride}`;
-    return [{ ...own, kind: 'count' as const, entry: leg.entry, count, alike }];
+    return [{ entry: leg.entry, count: { groundM: leg.groundM, count: mark.count, rule: leg.rule, times: 1 } }];
   });
+}
+
+/** The step that the footfalls of a pass over a row of poles tell of. */
+function stepIn(pass: ReviewPass): { entry: StrideEntryKey; stepM: number } | null {
+  const { ground, direction } = pass;
   const poles = ground.legs.filter(({ betweenPoles }) => betweenPoles);
   const entry = poles[0]?.entry;
   const changes = entry && poles.length === ground.legs.length ? footfallChanges(passFootfalls(pass)) : [];
-  if (!entry || changes.length === 0) return counts;
+  if (!entry || changes.length === 0) return null;
   const spacingM = mean(poles.map(({ groundM }) => groundM));
   // Gaps are numbered as drawn: ridden the other way, the foot goes through them backwards.
-  const change = mean(changes) * (pass.direction === 'as-drawn' ? 1 : -1);
-  return [...counts, { ...own, kind: 'step', entry, stepM: spacingM * (1 + change) }];
+  const change = mean(changes) * (direction === 'as-drawn' ? 1 : -1);
+  return { entry, stepM: spacingM * (1 + change) };
 }
 
-function learnFrom(all: readonly Evidence[], aroundM: number): LearnedStride | null {
-  const days = new Set(all.map(({ day }) => day)).size;
-  const counts = together(all);
-  if (counts.length > 0) return learnStride(counts, aroundM, Math.max(1, days));
-  return learnStep(all.flatMap(one => (one.kind === 'step' ? [{ stepM: one.stepM, day: one.day }] : [])));
+/** The same for the same count over the same ground. */
+function nameOf({ groundM, count, rule }: RiddenCount): string {
+  return `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride}`;
 }
 
-/** The same count over the same ground many times is one line of evidence. */
-function together(all: readonly Evidence[]): RiddenCount[] {
-  const groups = new Map<string, RiddenCount>();
-  for (const one of all) {
-    if (one.kind !== 'count') continue;
-    const group = groups.get(one.alike);
-    if (group) group.times += 1;
-    else groups.set(one.alike, { ...one.count });
+function addCount(counts: Map<string, RiddenCount>, name: string, count: RiddenCount): void {
+  const same = counts.get(name);
+  if (same) same.times += count.times;
+  else counts.set(name, { ...count });
+}
+
+function together(days: readonly DayEvidence[]): Evidence {
+  const all = noEvidence();
+  for (const { evidence } of days) {
+    for (const [name, count] of evidence.counts) addCount(all.counts, name, count);
+    all.steps.push(...evidence.steps);
+    for (const day of evidence.days) all.days.add(day);
+    all.times += evidence.times;
+    all.riddenAtMs += evidence.riddenAtMs;
   }
-  return [...groups.values()];
+  return all;
+}
+
+/** What was learned from the same counts before: a mark changes a month and a rein, and leaves the others as they were. */
+const learnedBefore = new Map<string, LearnedStride | null>();
+const MOST_LEARNED = 2000;
+
+function learnFrom({ counts, steps, days }: Evidence, aroundM: number): LearnedStride | null {
+  if (counts.size === 0) return learnStep(steps);
+  const key = `${aroundM} ${days.size} ${[...counts].map(([name, { times }]) => `${name} ${times}`).join(';')}`;
+  const before = learnedBefore.get(key);
+  if (before !== undefined) return before;
+  const learned = learnStride([...counts.values()], aroundM, Math.max(1, days.size));
+  if (learnedBefore.size >= MOST_LEARNED) learnedBefore.clear();
+  learnedBefore.set(key, learned);
+  return learned;
 }

@@ -48,13 +48,25 @@ const MOST_CHANGED = 500;
 
 /** The passes with some of them as they are now: changed in place, new ones by when they were ridden, others gone. */
 function withChanges(old: readonly ReviewPass[], changed: readonly string[], now: readonly ReviewPass[]): ReviewPass[] {
+  const passes = [...old];
   const fresh = new Map(now.map(pass => [pass.id, pass]));
-  const touched = new Set(changed);
-  const known = new Set(old.map(({ id }) => id));
-  return [
-    ...old.flatMap(pass => (touched.has(pass.id) ? (fresh.get(pass.id) ?? []) : pass)),
-    ...now.filter(({ id }) => !known.has(id)),
-  ].sort((a, b) => a.riddenAtMs - b.riddenAtMs);
+  const sought = new Set(changed);
+  // What changes is mostly what was ridden last.
+  for (let index = passes.length - 1; index >= 0 && sought.size > 0; index -= 1) {
+    const before = passes[index]!;
+    if (!sought.delete(before.id)) continue;
+    const after = fresh.get(before.id);
+    if (after?.riddenAtMs !== before.riddenAtMs) passes.splice(index, 1);
+    else {
+      passes[index] = after;
+      fresh.delete(before.id);
+    }
+  }
+  for (const pass of fresh.values()) {
+    const later = passes.findLastIndex(({ riddenAtMs }) => riddenAtMs <= pass.riddenAtMs);
+    passes.splice(later + 1, 0, pass);
+  }
+  return passes;
 }
 
 async function readPasses(

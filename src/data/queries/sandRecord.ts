@@ -1,4 +1,4 @@
-import { sandMap, spotsOf, visitsOf } from '@/core';
+import { dayNames, sandMap, spotsOf, visitsOf } from '@/core';
 import type { RoanDatabase } from '../openDatabase';
 import { reckonedOnce } from './reckonedOnce';
 import { reviewPasses, type YardClock } from './reviewPasses';
@@ -8,7 +8,7 @@ export async function sandRecord(db: Pick<RoanDatabase, 'select'>, yardId: strin
   const passes = await reviewPasses(db, yardId, { arenaId }, clock);
   return reckonedOnce(passes, 'sand', () => ({
     passes: passes.length,
-    days: new Set(passes.map(({ day }) => day)).size,
+    days: dayNames(passes).length,
     places: sandMap(visitsOf(passes)),
     spots: spotsOf(passes),
   }));

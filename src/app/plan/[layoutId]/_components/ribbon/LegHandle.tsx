@@ -3,7 +3,7 @@ import type { ItemTrack, Layout, ReckonedLeg } from '@/core';
 import { memo, useId, type RefObject, type SyntheticEvent } from 'react';
 import type { LegPlace } from '../../_state/selection';
 import { chancesOf, chanceWords } from '../chances';
-import { callWords } from './callWords';
+import { fullWords } from './callWords';
 import classes from './Ribbon.module.css';
 import type { RibbonProps } from './Ribbon';
 
@@ -51,7 +51,7 @@ export const LegHandle = memo(function LegHandle(props: LegHandleProps) {
       <span id={wordsId} hidden>
         {(rested ?? leg).readings.map(reading => (
           <span key={reading.horse}>
-            {reading.horse}: <span data-call={reading.horse}>{callWords(reading, widthPx).words}</span>.{' '}
+            {reading.horse}: <span data-call={reading.horse}>{fullWords(reading)}</span>.{' '}
           </span>
         ))}
       </span>

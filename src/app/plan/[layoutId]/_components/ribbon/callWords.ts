@@ -23,8 +23,8 @@ function wordOf({ asked, options }: HorseReading): StrideWord | null {
   return nearest?.word ?? null;
 }
 
-/** An asked count is judged by itself; without one the call says what lies nearest. */
-function fullWords({ asked, call }: HorseReading): string {
+/** All that is said of a leg: an asked count is judged by itself; without one the call says what lies nearest. */
+export function fullWords({ asked, call }: HorseReading): string {
   return asked ? `${asked.word} ${asked.strides === 0 ? call.split(' ').pop() : countInWords(asked.strides)}` : call;
 }
 

@@ -71,11 +71,9 @@ export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM
               fill={GAIT_TONES[gait] ?? '#e4e6e9'}
               className={classes.band}
             />
-            {x(toM) - x(fromM) > 46 && (
-              <text x={x(fromM) + 5} y={22} className={classes.bandName}>
-                {gait} {format(toM - fromM)}
-              </text>
-            )}
+            <text x={x(fromM) + 5} y={22} className={classes.bandName}>
+              {fittingWords([`${gait} ${format(toM - fromM)}`, gait], x(toM) - x(fromM) - 8)}
+            </text>
           </g>
         ))}
         {horses.map((row, index) => {
@@ -115,6 +113,13 @@ export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM
       </svg>
     </div>
   );
+}
+
+const LETTER_PX = 6.4;
+
+/** The first of some words that there is room for. */
+function fittingWords(words: readonly string[], roomPx: number): string {
+  return words.find(one => one.length * LETTER_PX <= roomPx) ?? '';
 }
 
 type Band = { fromM: number; toM: number; gait: string; words: string };

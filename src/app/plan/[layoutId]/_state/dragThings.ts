@@ -39,11 +39,13 @@ export function dragThings(
 ): Dragged {
   const { arena, horse, reachM, free } = setting;
   const { resolved, plan } = base;
+  // What is locked stays where it is: nothing draws it, and nothing is said of where it could go.
+  if (ids.every(id => plan.lockedIds.includes(id))) return { plan, guides: [], words: null };
   const hand = { xM: grabbed.at.xM + by.xM, yM: grabbed.at.yM + by.yM };
   const others = resolved.layout.items.filter(({ id }) => !ids.includes(thingOf(resolved, id)));
   const { at, guides } = free ? { at: hand, guides: [] } : snapPlace(hand, { arena, others, reachM });
   const moved = moveThings(plan, ids, { xM: at.xM - grabbed.at.xM, yM: at.yM - grabbed.at.yM });
-  const alone = !free && horse !== null && ids.length === 1 && ids[0] === grabbed.id && moved !== plan;
+  const alone = !free && horse !== null && ids.length === 1 && ids[0] === grabbed.id;
   const count = alone ? snapToCount(layoutWith(base, grabbed, at), grabbed.id, horse, reachM) : null;
   if (!count) return { plan: moved, guides, words: null };
   const to = count.edits.find(edit => edit.kind === 'move-item')?.to ?? at;

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { standingMarks, type ClaimWords, type RecordEvent } from '@/core';
+import { seededRandom, standingMarks, type ClaimWords, type RecordEvent } from '@/core';
 import { SEASON_BAD_PLACE, SEASON_TRUTH } from '../demo/demoSeason';
 import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../openDatabase';
@@ -85,6 +85,52 @@ test('the season, read for the review, is the same as read for a ride; what is m
     expect(ridden.map(({ passes }) => passes)).toEqual(ridden.map(({ passes }) => passes).sort((a, b) => b - a));
   });
 });
+
+test('whatever happens to the record, what is read of a change is what is read of all of it', async () => {
+  await withSeason(async ({ database: { db, write }, yardId, pairOf }) => {
+    const pair = pairOf('Quill');
+    const random = seededRandom(9);
+    const pick = <Value>(values: readonly Value[]) => values[Math.floor(random() * values.length)]!;
+    const fromChanges = () => pairRecord(db, yardId, pair, CLOCK, WORDS);
+    // Another clock that says the same days has nothing kept: it reads and reckons everything.
+    let rounds = 0;
+    const afresh = () => pairRecord(db, yardId, pair, { ...CLOCK, timeZone: `UTC ${(rounds += 1)}` }, WORDS);
+    const happen = (event: RecordEvent) =>
+      write(tx => recordBatch(tx, yardId, { events: [event], lessonId: null }, NOW_MS));
+    await fromChanges();
+    for (let round = 0; round < 12; round += 1) {
+      const { passes } = await fromChanges();
+      const pass = pick(passes.filter(({ ground }) => ground.legs.length > 0));
+      const counted = pass.marks.filter(({ kind }) => kind === 'strides');
+      const id = randomUUID();
+      const own = { id, passId: pass.id, atMs: NOW_MS };
+      const { layoutVersionId, pairId, stage } = pass;
+      const another = { id: randomUUID(), pairId, layoutVersionId, lessonId: null, stage };
+      const whatever: RecordEvent[] = [
+        { ...own, type: 'mark', mark: { id, kind: 'strides', place: 1, count: 3 + Math.floor(random() * 4) } },
+        { ...own, type: 'mark', mark: { id, kind: 'fence', place: 1, outcome: 'down' } },
+        { ...own, type: 'mark', mark: { id, kind: 'void' } },
+        { ...own, type: 'undo-pass' },
+        { id, type: 'amend', passId: pass.id, rein: pick(['left', 'right'] as const), direction: 'as-drawn' },
+        // A pass that comes late: it was ridden in the middle of the season.
+        {
+          ...{ id, type: 'pass' },
+          pass: {
+            ...another,
+            rein: 'left',
+            direction: 'as-drawn',
+            riddenAtMs: passes[Math.floor(passes.length / 2)]!.riddenAtMs + 1,
+          },
+        },
+        ...counted.map((mark): RecordEvent => ({ ...own, type: 'undo-mark', markId: mark.id })),
+      ];
+      await happen(whatever[round % 7] ?? pick(whatever));
+      const [now, all] = [await fromChanges(), await afresh()];
+      expect(now.passes).toEqual(all.passes);
+      expect({ ...now, passes: null }).toEqual({ ...all, passes: null });
+    }
+  });
+}, 60_000);
 
 test('what was planted in the season is found: the stride and its growth, the worse rein, the bad place', async () => {
   await withSeason(async ({ database: { db }, yardId, pairOf }) => {

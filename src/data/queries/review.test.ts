@@ -95,8 +95,11 @@ test('whatever happens to the record, what is read of a change is what is read o
     // Another clock that says the same days has nothing kept: it reads and reckons everything.
     let rounds = 0;
     const afresh = () => pairRecord(db, yardId, pair, { ...CLOCK, timeZone: `UTC ${(rounds += 1)}` }, WORDS);
+    // The server's clock is that of the pass: a time far from its own would not be believed.
     const happen = (event: RecordEvent) =>
-      write(tx => recordBatch(tx, yardId, { events: [event], lessonId: null }, NOW_MS));
+      write(tx =>
+        recordBatch(tx, yardId, { events: [event], lessonId: null }, 'pass' in event ? event.pass.riddenAtMs : NOW_MS),
+      );
     await fromChanges();
     for (let round = 0; round < 12; round += 1) {
       const { passes } = await fromChanges();

@@ -52,7 +52,7 @@ export function paintColumn(paper: Paper, column: RibbonColumn, look: RibbonLook
   paper.fillText(column.length, middlePx, HEAD_PX - 6);
   paintArches(paper, column, look, false);
   paintArches(paper, column, look, true);
-  for (const row of column.rows) paintCall(paper, row, Math.round(middlePx), look);
+  paintCalls(paper, column.rows, Math.round(middlePx), look);
 }
 
 function paintArches(paper: Paper, { widthPx, rows }: RibbonColumn, look: RibbonLook, chosen: boolean): void {
@@ -78,25 +78,35 @@ export function groundOf(row: number): number {
   return HEAD_PX + row * ROW_PX + ROW_PX - 3;
 }
 
-/** A call with its mark: bars that close in where it is tight and stand off where it is far. */
-function paintCall(paper: Paper, { words, step, row }: ColumnRow, middlePx: number, look: RibbonLook): void {
+/**
+ * Calls with their marks: bars that close in where it is tight and stand off where it is far. Those of one colour are drawn
+ * together, for a canvas counts how often it is asked.
+ */
+function paintCalls(paper: Paper, rows: readonly ColumnRow[], middlePx: number, look: RibbonLook): void {
+  paper.lineWidth = 1.8;
+  look.fits.forEach((colour, fit) => {
+    const own = rows.filter(({ step }) => (step ?? 0) + 3 === fit);
+    if (own.length === 0) return;
+    paper.fillStyle = colour;
+    paper.strokeStyle = colour;
+    paper.beginPath();
+    for (const row of own) addCall(paper, row, middlePx);
+    paper.stroke();
+  });
+}
+
+function addCall(paper: Paper, { words, step, row }: ColumnRow, middlePx: number): void {
   const yPx = HEAD_PX + row * ROW_PX + 12;
-  const colour = look.fits[(step ?? 0) + 3]!;
   // A count alone has no room for a mark.
   const marked = step !== null && /[a-z]/.test(words);
-  paper.fillStyle = colour;
   paper.fillText(words, marked ? middlePx + 4 : middlePx, yPx + BASELINE_PX);
   if (!marked) return;
   const markPx = middlePx + 4 - paper.measureText(words).width / 2 - 9;
   const apartPx = 3 + step * 0.9;
-  paper.strokeStyle = colour;
-  paper.lineWidth = 1.8;
-  paper.beginPath();
   for (const xPx of [markPx - apartPx, markPx + apartPx]) {
     paper.moveTo(xPx, yPx - 5);
     paper.lineTo(xPx, yPx + 5);
   }
-  paper.stroke();
 }
 
 export type RibbonPost = { xPx: number; words: string };

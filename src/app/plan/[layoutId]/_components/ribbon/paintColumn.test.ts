@@ -59,11 +59,22 @@ test('posts stand where their items lie along the track, over every row', () => 
   const frame = ribbonFrame(864, 3, 70);
   // 864 pixels less names (104) and two ends (30 each) are 700: 10 a metre.
   expect(frame.pxPerM).toBeCloseTo(10);
-  const posts = [0, 18, 70].map(alongM => ({ xPx: alongPx(frame, alongM), words: '' }));
+  const posts = [0, 18, 70].map(alongM => ({ xPx: alongPx(frame, alongM), name: 'heron' }));
   const paint = (paper: Paper) => paintPosts(paper, posts, frame.heightPx, LOOK);
   const ink = inkOf(paint, [864, Math.ceil(frame.heightPx)], HEAD_PX + ROW_PX, 'blue');
   for (const xPx of [134, 314, 834]) expect(ink.some(x => Math.abs(x - xPx) <= 1)).toBe(true);
   expect(ink.filter(x => [134, 314, 834].every(xPx => Math.abs(x - xPx) > 2))).toEqual([]);
+});
+
+test('posts that stand close are told by their order, and the others by name too', () => {
+  const written: string[] = [];
+  const noting = createCanvas(10, 10).getContext('2d') as unknown as Paper;
+  // Letters of seven pixels: this canvas measures fonts of in-between weights wrongly.
+  noting.measureText = words => ({ width: words.length * 7 }) as TextMetrics;
+  noting.fillText = words => void written.push(words);
+  const posts = [100, 112, 400].map(xPx => ({ xPx, name: 'willow' }));
+  paintPosts(noting, posts, 80, LOOK);
+  expect(written).toEqual(['1 willow', '2', '3 willow']);
 });
 
 test('only rows in sight are drawn', () => {

@@ -109,9 +109,12 @@ function addCall(paper: Paper, { words, step, row }: ColumnRow, middlePx: number
   }
 }
 
-export type RibbonPost = { xPx: number; words: string };
+export type RibbonPost = { xPx: number; name: string };
 
-/** The items of the track where they stand on it, over every row. */
+/** What lies between the names of two posts at least. */
+const APART_PX = 5;
+
+/** The items of the track where they stand on it, over every row; where names would run together, the order says enough. */
 export function paintPosts(paper: Paper, posts: readonly RibbonPost[], heightPx: number, look: RibbonLook): void {
   paper.strokeStyle = look.accent;
   paper.lineWidth = 2.5;
@@ -126,5 +129,12 @@ export function paintPosts(paper: Paper, posts: readonly RibbonPost[], heightPx:
   paper.font = `650 12px ${look.fontFamily}`;
   paper.textAlign = 'center';
   paper.fillStyle = look.ink;
-  for (const { xPx, words } of posts) paper.fillText(words, xPx, 12);
+  let rightPx = -Infinity;
+  posts.forEach(({ xPx, name }, index) => {
+    const half = (words: string) => paper.measureText(words).width / 2;
+    const whole = `${index + 1} ${name}`;
+    const words = xPx - half(whole) >= rightPx + APART_PX ? whole : String(index + 1);
+    rightPx = xPx + half(words);
+    paper.fillText(words, xPx, 12);
+  });
 }

@@ -103,8 +103,7 @@ function paintRibbon(canvas: HTMLCanvasElement, kept: KeptColumn[], ribbon: Ribb
   for (const column of kept.slice(Math.max(0, first - 1)))
     paper.drawImage(column.canvas, column.leftPx, 0, column.canvas.width / sharpness, column.canvas.height / sharpness);
   paper.translate(0, -rolledPx);
-  const words = track.through.map(({ item }, index) => `${index + 1} ${item.split(' ').pop()}`);
-  const posts = words.map((name, index) => ({ xPx: stops[index]!, words: name }));
+  const posts = track.through.map(({ item }, index) => ({ xPx: stops[index]!, name: item.split(' ').pop() ?? '' }));
   paintPosts(paper, posts, frame.heightPx, look);
   paper.restore();
 }

@@ -16,6 +16,7 @@ import {
 } from '@/core';
 import { svgPathProperties } from 'svg-path-properties';
 import { benchDrag } from './dragBench';
+import { benchScripts } from './scriptBench';
 import { benchSeason } from './seasonBench';
 
 const FENCES = 15;
@@ -112,15 +113,23 @@ const peerUs = medianUs(round => new svgPathProperties(paths[round % 50]!).getTo
 const ratio = peerUs / ownUs;
 report('a closed-form length against svg-path-properties', `${ratio.toFixed(0)} times faster`, '20 times', ratio >= 20);
 
+/** The JavaScript a page asks for first, and every other page less than that of the plan. */
+async function reportScripts(): Promise<void> {
+  const pages = await benchScripts();
+  for (const { page, kB } of pages.slice(0, 3))
+    report(`first JavaScript of ${page}`, `${kB.toFixed(0)} kB compressed`, '300 kB', kB <= 300);
+}
+
+async function reportDrag(): Promise<void> {
+  const drag = await benchDrag();
+  report(
+    'a drag with 60 items and 12 horses: work in a frame, 95th percentile',
+    `${drag.workMs.toFixed(1)} ms (median ${drag.workMedianMs.toFixed(1)} ms, ${drag.frames} frames)`,
+    '8 ms',
+    drag.workMs <= 8,
+  );
+  report('the same: from frame to frame', `${drag.intervalMs.toFixed(1)} ms`, '20 ms', drag.intervalMs <= 20);
+}
+
 /** Needs the built application (npm run build) and Chromium. */
-void benchSeason(report)
-  .then(benchDrag)
-  .then(drag => {
-    report(
-      'a drag with 60 items and 12 horses: work in a frame, 95th percentile',
-      `${drag.workMs.toFixed(1)} ms (median ${drag.workMedianMs.toFixed(1)} ms, ${drag.frames} frames)`,
-      '8 ms',
-      drag.workMs <= 8,
-    );
-    report('the same: from frame to frame', `${drag.intervalMs.toFixed(1)} ms`, '20 ms', drag.intervalMs <= 20);
-  });
+void benchSeason(report).then(reportScripts).then(reportDrag);

@@ -17,7 +17,7 @@ export type RibbonDrawing = {
 };
 
 /** A leg is as wide as this where its length is written. */
-const LENGTH_FROM_PX = 34;
+const LENGTH_FROM_PX = 48;
 /** What is drawn round a column, so that no line is cut off. */
 const ROUND_PX = 2;
 

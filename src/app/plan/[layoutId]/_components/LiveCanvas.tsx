@@ -4,11 +4,12 @@ import { itemShapes } from '@/components/Sand/itemShapes';
 import type { PaperBox } from '@/components/Sand/Sand';
 import type { Shape } from '@/components/Sand/shape';
 import type { Arena, Item, LayoutHorse } from '@/core';
-import { useEffect, useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
+import { useLayoutEffect, useMemo, useRef, type RefObject } from 'react';
 import { useRested, type Live, type LiveStore } from '../_state/liveShown';
 import type { Parts } from '../_state/movedParts';
 import type { LegPlace, Selection } from '../_state/selection';
 import { itemsOf, middleOf } from '../_state/thingsShown';
+import { useLatest } from '../_state/useLatest';
 import { drawnWords, guideShapes } from './guideShapes';
 import { knobShapes, outlineShapes, viaShapes } from './handleShapes';
 import classes from './PlanSand.module.css';
@@ -41,10 +42,7 @@ export function LiveCanvas({ live, scene, svg }: LiveCanvasProps) {
   const { format } = useLengths();
   const { standing } = scene;
   const still = useMemo(() => new Set(standing.values()), [standing]);
-  const latest = useRef({ scene, still, format });
-  useEffect(() => {
-    latest.current = { scene, still, format };
-  });
+  const latest = useLatest({ scene, still, format });
   useLayoutEffect(() => {
     const paint = () => {
       const onItsWay = live.get();
@@ -61,7 +59,7 @@ export function LiveCanvas({ live, scene, svg }: LiveCanvasProps) {
       paintShapes(paper, shapes, fitted(latest.current.scene.box, width, height), looks.current);
     };
     return live.subscribe(paint);
-  }, [live, svg]);
+  }, [live, svg, latest]);
   const rested = useRested(live)?.drag;
   return (
     <>

@@ -13,7 +13,7 @@ import { LegHandle } from './LegHandle';
 import { PostHandle } from './PostHandle';
 import classes from './Ribbon.module.css';
 import { alongPx, ribbonFrame, SEEN_PX } from './ribbonFrame';
-import { useLatest } from './useLatest';
+import { useLatest } from '../../_state/useLatest';
 import { useRibbonCanvas } from './useRibbonCanvas';
 
 export type RibbonProps = {

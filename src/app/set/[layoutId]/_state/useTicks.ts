@@ -1,6 +1,6 @@
 import type { Delivery } from '@/components/outbox/outbox';
 import { useOutbox } from '@/components/outbox/useOutbox';
-import { SettingTicks, type SettingTick, type TicksAnswer } from '@/files/settingTick';
+import { keptTicks, type SettingTick, type TicksAnswer } from '@/files/settingTick';
 import { useCallback, useMemo, useState } from 'react';
 
 /** Which pieces stand: shown at once, kept on the device until the server has it, and the same on every device. */
@@ -8,10 +8,7 @@ export function useTicks(layoutId: string, first: readonly SettingTick[]) {
   const [known, setKnown] = useState(first);
   const { outbox, state } = useOutbox<SettingTick>({
     storeKey: `roan-ticks-${layoutId}`,
-    parse: kept => {
-      const read = SettingTicks.safeParse({ ticks: kept });
-      return read.success ? read.data.ticks : [];
-    },
+    parse: keptTicks,
     deliver: ticks => send(layoutId, ticks, setKnown),
     look: () => void ask(layoutId, setKnown),
   });

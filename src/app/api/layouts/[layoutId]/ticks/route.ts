@@ -3,7 +3,8 @@ import { yardContext } from '@/app/_server/yardContext';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findLayout } from '@/data/queries/layouts';
 import { addTicks, listTicks } from '@/data/queries/settingTicks';
-import { SettingTicks, type TicksAnswer } from '@/files/settingTick';
+import type { TicksAnswer } from '@/files/settingTick';
+import { SettingTicks } from '@/files/settingTicksSent';
 
 type Params = { params: Promise<{ layoutId: string }> };
 

@@ -375,7 +375,7 @@ export { offeredStride, strideReviews, type StrideReview } from './review/stride
 export { reinReview, type ReinReview } from './review/reinReview';
 export { askedReview, legReviews, type LegReview } from './review/countReview';
 export { faultCounts, riddenDays, riddenWeeks, type FaultCount, type RiddenDay } from './review/faultReview';
-export { dayNames } from './review/byDay';
+export { dayNames, daysOf } from './review/byDay';
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
 export { layoutReview } from './review/layoutReview';

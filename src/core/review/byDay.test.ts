@@ -13,7 +13,7 @@ const [a, b, c, d] = [
 test('passes come apart into their days, in order', () => {
   expect(daysOf([])).toEqual([]);
   expect(daysOf([a, b, c]).map(day => day.map(({ id }) => id))).toEqual([['a', 'b'], ['c']]);
-  expect(dayNames([c, d, a, b])).toEqual(['2026-03-01', '2026-03-08']);
+  expect(dayNames(daysOf([c, d, a, b]))).toEqual(['2026-03-01', '2026-03-08']);
 });
 
 test('a day is read once as long as its passes are the same ones', () => {

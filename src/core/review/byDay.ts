@@ -46,7 +46,7 @@ export function readDays<Value>(read: (day: ReviewDay) => Value): (day: ReviewDa
   };
 }
 
-/** The days of riding, "2026-05-04", in order. */
-export function dayNames(passes: readonly ReviewPass[]): string[] {
-  return [...new Set(daysOf(passes).map(([pass]) => pass!.day))].sort();
+/** Which days they are, "2026-05-04", in order. */
+export function dayNames(days: readonly ReviewDay[]): string[] {
+  return [...new Set(days.map(([pass]) => pass!.day))].sort();
 }

@@ -125,7 +125,7 @@ export function reinClaims(
 function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day: string) => string): Claim[] {
   const days = daysOf(passes);
   const counted = days.filter(day => cleanShare([day], 'left').of + cleanShare([day], 'right').of > 0);
-  const names = [...new Set(counted.map(([pass]) => pass!.day))].sort();
+  const names = dayNames(counted);
   const half = names[Math.floor(names.length / 2)];
   if (half === undefined) return [];
   const [late, early] = [days.filter(([pass]) => pass!.day >= half), days.filter(([pass]) => pass!.day < half)];
@@ -152,11 +152,11 @@ function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day:
 
 /** How good the passes were, early and late. */
 export function qualityClaims(passes: readonly ReviewPass[], { horse }: ClaimWords): Claim[] {
-  const days = dayNames(passes);
+  const all = daysOf(passes);
+  const days = dayNames(all);
   if (days.length < 2 * LEAST_DAYS) return [];
   const third = Math.floor(days.length / 3);
   const [early, late] = [days[third - 1]!, days[days.length - third]!];
-  const all = daysOf(passes);
   const first = all.filter(([pass]) => pass!.day <= early).flatMap(dayQualities);
   const last = all.filter(([pass]) => pass!.day >= late).flatMap(dayQualities);
   const test = first.length >= LEAST_PASSES && last.length >= LEAST_PASSES ? welch(last, first) : null;

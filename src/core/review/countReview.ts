@@ -30,9 +30,10 @@ const countsOf = readDays(day => {
   const legs = new Map<string, LegCounts>();
   for (const pass of day) {
     if (pass.isVoid) continue;
-    for (const mark of pass.marks)
-      if (mark.kind === 'strides' && pass.ground.legs[mark.place - 1])
-        legCounts(legs, pass, mark.place).set(mark.count, (legCounts(legs, pass, mark.place).get(mark.count) ?? 0) + 1);
+    for (const mark of pass.marks) {
+      if (mark.kind !== 'strides' || !pass.ground.legs[mark.place - 1]) continue;
+      addTimes(legCounts(legs, pass, mark.place), mark.count, 1);
+    }
   }
   return legs;
 });
@@ -44,13 +45,17 @@ function legCounts(legs: Map<string, LegCounts>, pass: ReviewPass, place: number
   return leg.counts;
 }
 
+function addTimes(counts: Map<number, number>, count: number, times: number): void {
+  counts.set(count, (counts.get(count) ?? 0) + times);
+}
+
 /** What was counted in every leg. */
 function allCounts(passes: readonly ReviewPass[]): LegCounts[] {
   const legs = new Map<string, LegCounts>();
   for (const day of daysOf(passes))
     for (const { pass, place, counts } of countsOf(day).values()) {
       const all = legCounts(legs, pass, place);
-      for (const [count, times] of counts) all.set(count, (all.get(count) ?? 0) + times);
+      for (const [count, times] of counts) addTimes(all, count, times);
     }
   return [...legs.values()];
 }

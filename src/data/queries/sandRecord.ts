@@ -1,4 +1,4 @@
-import { dayNames, sandMap, spotsOf, visitsOf } from '@/core';
+import { dayNames, daysOf, sandMap, spotsOf, visitsOf } from '@/core';
 import type { RoanDatabase } from '../openDatabase';
 import { reckonedOnce } from './reckonedOnce';
 import { reviewPasses, type YardClock } from './reviewPasses';
@@ -8,7 +8,7 @@ export async function sandRecord(db: Pick<RoanDatabase, 'select'>, yardId: strin
   const passes = await reviewPasses(db, yardId, { arenaId }, clock);
   return reckonedOnce(passes, 'sand', () => ({
     passes: passes.length,
-    days: dayNames(passes).length,
+    days: dayNames(daysOf(passes)).length,
     places: sandMap(visitsOf(passes)),
     spots: spotsOf(passes),
   }));

@@ -1,3 +1,4 @@
+import { useLatest } from '@/components/useLatest';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { fitted, looksOf, paintShapes, type Looks } from '@/components/Sand/paintShapes';
 import { itemShapes } from '@/components/Sand/itemShapes';
@@ -9,7 +10,6 @@ import { useRested, type Live, type LiveStore } from '../_state/liveShown';
 import type { Parts } from '../_state/movedParts';
 import type { LegPlace, Selection } from '../_state/selection';
 import { itemsOf, middleOf } from '../_state/thingsShown';
-import { useLatest } from '../_state/useLatest';
 import { drawnWords, guideShapes } from './guideShapes';
 import { knobShapes, outlineShapes, viaShapes } from './handleShapes';
 import classes from './PlanSand.module.css';

@@ -1,4 +1,5 @@
-import { useEffect, useRef } from 'react';
+import { useLatest } from '@/components/useLatest';
+import { useEffect } from 'react';
 import { arrowWay } from './planKeys';
 
 export type KeyDeeds = {
@@ -24,10 +25,7 @@ function isElsewhere(target: EventTarget | null): boolean {
 
 /** Listens to the keys of the plan wherever the focus is on its page. */
 export function usePlanKeys(deeds: KeyDeeds): void {
-  const latest = useRef(deeds);
-  useEffect(() => {
-    latest.current = deeds;
-  });
+  const latest = useLatest(deeds);
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (isElsewhere(event.target) || event.defaultPrevented) return;
@@ -35,7 +33,7 @@ export function usePlanKeys(deeds: KeyDeeds): void {
     };
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
-  }, []);
+  }, [latest]);
 }
 
 /** Does what a key says; whether it said anything. */

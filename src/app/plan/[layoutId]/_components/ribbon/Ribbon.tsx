@@ -1,5 +1,6 @@
 'use client';
 
+import { useLatest } from '@/components/useLatest';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { drawn } from '@/components/Sand/sandView';
 import { stopsAlongM, type ItemTrack, type LayoutHorse, type ReckonedItemTrack } from '@/core';
@@ -13,7 +14,6 @@ import { LegHandle } from './LegHandle';
 import { PostHandle } from './PostHandle';
 import classes from './Ribbon.module.css';
 import { alongPx, ribbonFrame, SEEN_PX } from './ribbonFrame';
-import { useLatest } from '../../_state/useLatest';
 import { useRibbonCanvas } from './useRibbonCanvas';
 
 export type RibbonProps = {

@@ -1,3 +1,4 @@
+import { useLatest } from '@/components/useLatest';
 import { stopsAlongM, type ItemTrack, type Layout, type LayoutHorse, type ReckonedLeg } from '@/core';
 import { useCallback, useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import { legMarksOf } from '../../_state/legMarksOf';
@@ -60,18 +61,19 @@ export function useRibbonCanvas(drawing: RibbonDrawing): {
     strip?.addEventListener('scroll', roll);
     return () => strip?.removeEventListener('scroll', roll);
   }, [paint]);
+  const latestPaint = useLatest(paint);
   useEffect(() => {
-    // Letters that came late: what was drawn in other ones is drawn again.
+    // Letters that came late: what was drawn in other ones is drawn again, once.
     let gone = false;
     void document.fonts.ready.then(() => {
       if (gone) return;
       kept.current = [];
-      paint();
+      latestPaint.current();
     });
     return () => {
       gone = true;
     };
-  }, [paint]);
+  }, [latestPaint]);
   return { canvas, rolled };
 }
 

@@ -16,7 +16,17 @@ const ALLOWED = {
 };
 
 const config = [
-  { ignores: ['.next/', 'node_modules/', 'data/', 'test-results/', 'playwright-report/', 'next-env.d.ts'] },
+  {
+    ignores: [
+      '.test-output/',
+      '.next/',
+      'node_modules/',
+      'data/',
+      'test-results/',
+      'playwright-report/',
+      'next-env.d.ts',
+    ],
+  },
   ...nextVitals,
   ...nextTypescript,
   {

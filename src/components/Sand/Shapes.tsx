@@ -1,3 +1,5 @@
+import type { LookName } from './looks';
+import classes from './looks.module.css';
 import type { Shape } from './shape';
 
 /** Shapes as they are pressed and read. */
@@ -5,7 +7,7 @@ export function Shapes({ shapes }: { shapes: readonly Shape[] }) {
   return shapes.map((shape, index) => {
     if (shape.kind === 'text')
       return (
-        <text key={index} x={shape.x} y={shape.y} dy="0.35em" fontSize={shape.sizeM} className={shape.look}>
+        <text key={index} x={shape.x} y={shape.y} dy="0.35em" fontSize={shape.sizeM} className={classes[shape.look]}>
           {shape.runs.map(({ words, look }, run) => (look === undefined ? words : tspan(run, words, look)))}
         </text>
       );
@@ -14,7 +16,7 @@ export function Shapes({ shapes }: { shapes: readonly Shape[] }) {
       <path
         key={index}
         d={d}
-        className={look}
+        className={classes[look]}
         strokeWidth={strokeM}
         strokeDasharray={dashM === undefined ? undefined : `${dashM} ${dashM}`}
         data-rail={rail ? '' : undefined}
@@ -24,8 +26,8 @@ export function Shapes({ shapes }: { shapes: readonly Shape[] }) {
   });
 }
 
-const tspan = (key: number, words: string, look: string) => (
-  <tspan key={key} className={look}>
+const tspan = (key: number, words: string, look: LookName) => (
+  <tspan key={key} className={classes[look]}>
     {words}
   </tspan>
 );

@@ -57,8 +57,8 @@ test('a ground line lies before the front, on the side one comes from', () => {
 
 test('a fence that is ridden one way points that way; one from both sides does not', () => {
   const oneWay = made('vertical', { ridden: 'one-way' });
-  expect(reach(shape(oneWay, 'way')).along[0]).toBeGreaterThan(0.5);
-  expect(looks(made('vertical', { ridden: 'both-ways' }))).not.toContain('way');
+  expect(reach(shape(oneWay, 'oneWay')).along[0]).toBeGreaterThan(0.5);
+  expect(looks(made('vertical', { ridden: 'both-ways' }))).not.toContain('oneWay');
 });
 
 test('a corner is a wedge: wide at one end, together at the flag', () => {

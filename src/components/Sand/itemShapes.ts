@@ -1,5 +1,4 @@
 import { aimFromFlagM, RAILS_ACROSS, type Fence, type Item } from '@/core';
-import classes from './ItemDrawing.module.css';
 import { boxPath, closedPath, paperFrame, type PaperFrame } from './paperFrame';
 import { drawn, type SandView } from './sandView';
 import { circlePath, type Shape } from './shape';
@@ -22,19 +21,19 @@ export function itemShapes(item: Item, view: SandView): Shape[] {
       return fenceShapes(item, frame);
     case 'guide': {
       const d = `M${frame.at(-item.lengthM / 2, 0)}L${frame.at(item.lengthM / 2, 0)}`;
-      return [{ kind: 'path', d, look: classes.guide, rail: true }];
+      return [{ kind: 'path', d, look: 'guide', rail: true }];
     }
     case 'cone':
       return [
-        { kind: 'path', d: circlePath(at, 0.32), look: classes.cone, rail: true },
-        { kind: 'path', d: circlePath(at, 0.1), look: classes.coneTop },
+        { kind: 'path', d: circlePath(at, 0.32), look: 'cone', rail: true },
+        { kind: 'path', d: circlePath(at, 0.1), look: 'coneTop' },
       ];
     case 'block':
-      return [{ kind: 'path', d: boxPath(frame, 0, 0, BLOCK_M, BLOCK_M), look: classes.block, rail: true }];
+      return [{ kind: 'path', d: boxPath(frame, 0, 0, BLOCK_M, BLOCK_M), look: 'block', rail: true }];
     case 'marker':
       return [
-        { kind: 'path', d: circlePath(at, 0.12), look: classes.coneTop, rail: true },
-        { kind: 'path', d: `M${at.x} ${at.y}v-1l0.7 0.25l-0.7 0.25`, look: classes.marker },
+        { kind: 'path', d: circlePath(at, 0.12), look: 'coneTop', rail: true },
+        { kind: 'path', d: `M${at.x} ${at.y}v-1l0.7 0.25l-0.7 0.25`, look: 'marker' },
       ];
   }
 }
@@ -48,7 +47,7 @@ function poleShapes({ lengthM, raised }: Extract<Item, { kind: 'pole' }>, frame:
 }
 
 function square(frame: PaperFrame, x: number, y: number): Shape {
-  return { kind: 'path', d: boxPath(frame, x, y, BLOCK_M, BLOCK_M), look: classes.block };
+  return { kind: 'path', d: boxPath(frame, x, y, BLOCK_M, BLOCK_M), look: 'block' };
 }
 
 /** A rail across the way it is ridden. */
@@ -60,9 +59,9 @@ function across({ at }: PaperFrame, x: number, lengthM: number): string {
 function rails(d: string, lengthM: number, thickM = POLE_M): Shape[] {
   const dashM = drawn(lengthM / BANDS);
   return [
-    { kind: 'path', d, look: classes.edge, strokeM: thickM + 0.07, rail: true },
-    { kind: 'path', d, look: classes.rail, strokeM: thickM },
-    { kind: 'path', d, look: classes.bands, strokeM: thickM, dashM },
+    { kind: 'path', d, look: 'edge', strokeM: thickM + 0.07, rail: true },
+    { kind: 'path', d, look: 'rail', strokeM: thickM },
+    { kind: 'path', d, look: 'bands', strokeM: thickM, dashM },
   ];
 }
 
@@ -72,14 +71,14 @@ function fenceShapes(fence: Fence, frame: PaperFrame): Shape[] {
   const shapes: Shape[] = [];
   if (groundLineBeforeM !== null) {
     const d = across(frame, frontM - groundLineBeforeM, widthM);
-    shapes.push({ kind: 'path', d, look: classes.groundLine, strokeM: POLE_M * 0.6 });
+    shapes.push({ kind: 'path', d, look: 'groundLine', strokeM: POLE_M * 0.6 });
   }
-  if (filler) shapes.push({ kind: 'path', d: boxPath(frame, frontM, 0, 0.44, widthM * 0.84), look: classes.filler });
+  if (filler) shapes.push({ kind: 'path', d: boxPath(frame, frontM, 0, 0.44, widthM * 0.84), look: 'filler' });
   shapes.push(...(fence.form === 'corner' ? cornerShapes(fence, frame) : builtShapes(fence, frame)));
   if (ridden === 'one-way') {
     const [backM, headM] = [-frontM + 0.9, -frontM + 1.45];
     const d = `M${frame.at(backM, -0.45)}L${frame.at(headM, 0)}L${frame.at(backM, 0.45)}`;
-    shapes.push({ kind: 'path', d, look: classes.way });
+    shapes.push({ kind: 'path', d, look: 'oneWay' });
   }
   return shapes;
 }
@@ -93,10 +92,10 @@ function builtShapes({ form, widthM, spreadM }: Fence, frame: PaperFrame): Shape
     boxPath(frame, x, sideM, STAND_M, STAND_M),
   ]);
   const d = form === 'cross-rail' ? crossed(frame, widthM) : xs.map(x => across(frame, x, widthM)).join('');
-  const wall: Shape = { kind: 'path', d: boxPath(frame, 0, 0, 0.56, widthM), look: classes.wall };
+  const wall: Shape = { kind: 'path', d: boxPath(frame, 0, 0, 0.56, widthM), look: 'wall' };
   return [
     ...(form === 'wall' ? [wall] : []),
-    { kind: 'path', d: stands.join(''), look: classes.block },
+    { kind: 'path', d: stands.join(''), look: 'block' },
     ...rails(d, widthM, form === 'wall' ? POLE_M * 0.7 : POLE_M),
   ];
 }
@@ -117,11 +116,11 @@ function cornerShapes(fence: Fence, frame: PaperFrame): Shape[] {
     [spreadM, wideY],
   ]);
   return [
-    { kind: 'path', d: outline, look: classes.corner, rail: true },
+    { kind: 'path', d: outline, look: 'corner', rail: true },
     ...rails(`M${frame.at(-spreadM, wideY)}L${frame.at(0, flagY)}L${frame.at(spreadM, wideY)}`, widthM),
     square(frame, 0, flagY + flag * 0.25),
     square(frame, -spreadM, wideY - flag * 0.25),
     square(frame, spreadM, wideY - flag * 0.25),
-    { kind: 'path', d: `M${frame.at(-spreadM - 0.5, aimY)}L${frame.at(-spreadM * 0.2, aimY)}`, look: classes.way },
+    { kind: 'path', d: `M${frame.at(-spreadM - 0.5, aimY)}L${frame.at(-spreadM * 0.2, aimY)}`, look: 'oneWay' },
   ];
 }

@@ -1,7 +1,8 @@
 import { createCanvas, Path2D } from '@napi-rs/canvas';
 import { newItem } from '@/core';
 import { itemShapes } from './itemShapes';
-import { fitted, paintShapes, type Look, type Paper } from './paintShapes';
+import { LOOKS } from './looks';
+import { fitted, paintShapes, type Look, type Looks, type Paper } from './paintShapes';
 import { sandView } from './sandView';
 import { circlePath, linePath, type Shape } from './shape';
 
@@ -23,7 +24,7 @@ beforeAll(() => {
 function inkOf(shapes: readonly Shape[], look: Look = PLAIN) {
   const canvas = createCanvas(440, 220);
   const context = canvas.getContext('2d');
-  paintShapes(context as unknown as Paper, shapes, ON, () => look);
+  paintShapes(context as unknown as Paper, shapes, ON, Object.fromEntries(LOOKS.map(name => [name, look])) as Looks);
   const { data } = context.getImageData(0, 0, 440, 220);
   const ink: [number, number][] = [];
   for (let y = 0; y < 220; y += 1)
@@ -39,12 +40,12 @@ function inkOf(shapes: readonly Shape[], look: Look = PLAIN) {
 }
 
 test('a line is drawn to scale, as wide as it is', () => {
-  const ink = inkOf([{ kind: 'path', d: linePath({ x: 5, y: 8 }, { x: 15, y: 8 }), look: undefined, strokeM: 0.4 }]);
+  const ink = inkOf([{ kind: 'path', d: linePath({ x: 5, y: 8 }, { x: 15, y: 8 }), look: 'way', strokeM: 0.4 }]);
   expect(ink).toMatchObject({ left: 70, right: 170, top: 88, bottom: 92 });
 });
 
 test('a circle lies about its middle', () => {
-  const ink = inkOf([{ kind: 'path', d: circlePath({ x: 20, y: 10 }, 3), look: undefined }], {
+  const ink = inkOf([{ kind: 'path', d: circlePath({ x: 20, y: 10 }, 3), look: 'way' }], {
     ...PLAIN,
     fill: '#ff0000',
   });
@@ -57,13 +58,13 @@ test('a circle lies about its middle', () => {
 
 test('dashes leave gaps as long as themselves', () => {
   const d = linePath({ x: 0, y: 5 }, { x: 8, y: 5 });
-  const whole = inkOf([{ kind: 'path', d, look: undefined }]).count;
-  expect(inkOf([{ kind: 'path', d, look: undefined, dashM: 1 }]).count).toBe(whole / 2);
+  const whole = inkOf([{ kind: 'path', d, look: 'way' }]).count;
+  expect(inkOf([{ kind: 'path', d, look: 'way', dashM: 1 }]).count).toBe(whole / 2);
 });
 
 test('words stand about their place, in their size, with parts in their order', () => {
   const text = (words: string[]): Shape => ({
-    ...{ kind: 'text', x: 20, y: 10, sizeM: 2, look: undefined },
+    ...{ kind: 'text', x: 20, y: 10, sizeM: 2, look: 'way' },
     runs: words.map(one => ({ words: one })),
   });
   const filled: Look = { ...PLAIN, stroke: null, fill: '#000000' };

@@ -1,6 +1,7 @@
+import type { LookName } from './looks';
 import type { PathShape, Run, Shape, TextShape } from './shape';
 
-/** How shapes of a class look by the style sheets; sizes in metres of paper. */
+/** How shapes of a name look by the style sheet; sizes in metres of paper. */
 export type Look = {
   fill: string | null;
   stroke: string | null;
@@ -15,8 +16,7 @@ export type Look = {
   anchor: string;
 };
 
-/** How classes look; each is asked of the page once. */
-export type Looks = (look: string | undefined) => Look;
+export type Looks = Readonly<Record<LookName, Look>>;
 
 /** What a canvas must be able to do for it. */
 export type Paper = Pick<
@@ -53,7 +53,7 @@ export function paintShapes(paper: Paper, shapes: readonly Shape[], on: OnPaper,
   paper.miterLimit = 4;
   paper.setTransform(scale, 0, 0, scale, x, y);
   for (const shape of inFewer(shapes)) {
-    const look = looks(shape.look);
+    const look = looks[shape.look];
     if (shape.kind === 'path') {
       paintPath(paper, shape, look);
       continue;
@@ -104,7 +104,7 @@ function paintText(paper: Paper, text: TextShape, { on, looks, look }: TextOn): 
   const sizePx = text.sizeM * on.scale;
   const runs = text.runs.map(run => ({
     run,
-    look: run.look === undefined ? look : { ...look, ...drawnAs(looks(run.look)) },
+    look: run.look === undefined ? look : { ...look, ...drawnAs(looks[run.look]) },
   }));
   const widths = runs.map(({ run, look: own }) => widthOf(paper, run, own, sizePx));
   const yPx = text.y * on.scale + on.y + BASELINE_SHARE * sizePx;
@@ -138,33 +138,3 @@ function widthOf(paper: Paper, run: Run, look: Look, sizePx: number): number {
 }
 
 const fontOf = ({ font: [before, after] }: Look, sizePx: number) => `${before} ${sizePx}px ${after}`;
-
-/** Asks the page how shapes of a class look, once for each: to ask in every frame would cost more than to draw. */
-export function looksOf(svg: SVGSVGElement): Looks {
-  const seen = new Map<string, Look>();
-  return name => {
-    const key = name ?? '';
-    const known = seen.get(key);
-    if (known) return known;
-    const probe = svg.appendChild(document.createElementNS('http://www.w3.org/2000/svg', 'text'));
-    probe.setAttribute('class', key);
-    const look = lookOf(getComputedStyle(probe));
-    probe.remove();
-    seen.set(key, look);
-    return look;
-  };
-}
-
-function lookOf(style: CSSStyleDeclaration): Look {
-  return {
-    fill: style.fill === 'none' ? null : style.fill,
-    stroke: style.stroke === 'none' ? null : style.stroke,
-    strokeM: parseFloat(style.strokeWidth),
-    dash: style.strokeDasharray === 'none' ? [] : style.strokeDasharray.split(/[ ,]+/).map(parseFloat),
-    cap: style.strokeLinecap as CanvasLineCap,
-    join: style.strokeLinejoin as CanvasLineJoin,
-    strokeFirst: style.paintOrder.startsWith('stroke'),
-    font: [`${style.fontStyle} ${style.fontWeight}`, style.fontFamily],
-    anchor: style.textAnchor,
-  };
-}

@@ -1,13 +1,15 @@
+import type { LookName } from './looks';
+
 /**
  * What a drawing of the sand is made of, in metres of paper. The same shapes are shown as SVG, where they are pressed and
- * read, and on a canvas, where a drag draws them anew in every frame. How they look is in the style sheets, by class.
+ * read, and on a canvas, where a drag draws them anew in every frame. How they look is said by name (looks.ts).
  */
 export type Shape = PathShape | TextShape;
 
 export type PathShape = {
   kind: 'path';
   d: string;
-  look: string | undefined;
+  look: LookName;
   /** How wide its line is, metres, where the style sheet does not say. */
   strokeM?: number;
   dashM?: number;
@@ -23,11 +25,11 @@ export type TextShape = {
   x: number;
   y: number;
   sizeM: number;
-  look: string | undefined;
+  look: LookName;
   runs: readonly Run[];
 };
 
-export type Run = { words: string; look?: string | undefined };
+export type Run = { words: string; look?: LookName };
 
 /** A circle as a path. */
 export function circlePath({ x, y }: { x: number; y: number }, radiusM: number): string {

@@ -1,6 +1,7 @@
 import { useLatest } from '@/components/useLatest';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { fitted, looksOf, paintShapes, type Looks } from '@/components/Sand/paintShapes';
+import { fitted, paintShapes, type Looks } from '@/components/Sand/paintShapes';
+import { readLooks } from '@/components/Sand/readLooks';
 import { itemShapes } from '@/components/Sand/itemShapes';
 import type { PaperBox } from '@/components/Sand/Sand';
 import type { Shape } from '@/components/Sand/shape';
@@ -49,7 +50,7 @@ export function LiveCanvas({ live, scene, svg }: LiveCanvasProps) {
       if (!canvas.current || !svg.current) return;
       if (!onItsWay) return roll(canvas.current);
       unroll(canvas.current);
-      looks.current ??= looksOf(svg.current);
+      looks.current ??= readLooks(svg.current);
       const paper = canvas.current.getContext('2d');
       if (!paper) return;
       const { width, height } = canvas.current;
@@ -92,8 +93,8 @@ function liveShapes({ shown, drag }: Live, { scene, still, format }: LiveOf): Sh
   return [
     ...ways,
     ...resolved.exercises.filter(isMoved).map(({ laid }) => standShape(laid.stand, scene)),
-    ...outlineShapes(pointedAt, view, classes.marked),
-    ...outlineShapes(selected, view, classes.selected),
+    ...outlineShapes(pointedAt, view, 'marked'),
+    ...outlineShapes(selected, view, 'selected'),
     ...layout.items.flatMap(item =>
       isMoved(item) ? [...itemShapes(item, view), ...nameShapes(item, naming(item), scene)] : [],
     ),

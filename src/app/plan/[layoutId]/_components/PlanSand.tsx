@@ -2,6 +2,7 @@
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { Sand, sandTextM, type PaperBox } from '@/components/Sand/Sand';
+import looks from '@/components/Sand/looks.module.css';
 import type { SandView } from '@/components/Sand/sandView';
 import type { PathShape } from '@/components/Sand/shape';
 import { Shapes } from '@/components/Sand/Shapes';
@@ -158,8 +159,8 @@ function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject
     <svg ref={svg} viewBox={viewBox(props.window)} className={classes.layer} data-layer="hand">
       {!isOnItsWay && (
         <>
-          <Outlines shapes={outlineShapes(pointedAt, view, classes.marked)} kind="marked" />
-          <Outlines shapes={outlineShapes(selected, view, classes.selected)} kind="selected" />
+          <Outlines shapes={outlineShapes(pointedAt, view, 'marked')} kind="marked" />
+          <Outlines shapes={outlineShapes(selected, view, 'selected')} kind="selected" />
           {knob.length > 0 && (
             <g className={classes.knob} data-knob="">
               <title>Drag to turn</title>
@@ -183,7 +184,7 @@ function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject
 }
 
 function Outlines({ shapes, kind }: { shapes: readonly PathShape[]; kind: 'selected' | 'marked' }) {
-  return shapes.map(({ d, look }, index) => <path key={index} d={d} className={look} data-outline={kind} />);
+  return shapes.map(({ d, look }, index) => <path key={index} d={d} className={looks[look]} data-outline={kind} />);
 }
 
 function MarqueeBox({ from, to, view }: Marquee & { view: SandView }) {

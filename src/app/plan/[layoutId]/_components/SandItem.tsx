@@ -47,10 +47,10 @@ export function nameShapes(item: Item, { number, selected, locked }: ItemNaming,
   const { x, y } = 'headingRad' in item ? namePlace(item, view, textM) : { x: at.x, y: at.y + textM * 1.1 };
   const name = `${named ? ` ${item.id.split(' ').pop()}` : ''}${locked ? ' (locked)' : ''}`;
   const runs = [
-    ...(number === null ? [] : [{ words: number, look: classes.order }]),
+    ...(number === null ? [] : [{ words: number, look: 'order' as const }]),
     ...(name ? [{ words: name }] : []),
   ];
-  return [{ kind: 'text', x, y, sizeM: textM * 0.82, look: classes.name, runs }];
+  return [{ kind: 'text', x, y, sizeM: textM * 0.82, look: 'name', runs }];
 }
 
 /** Beside the right end of an item, as ridden. */

@@ -24,5 +24,5 @@ export function standShape(at: PointM, { view, textM }: Seen): Shape {
   const r = drawn(0.32 * textM * 0.9);
   const head = `M${place(0, -0.1)}A${r} ${r} 0 1 0 ${place(0, -0.74)}A${r} ${r} 0 1 0 ${place(0, -0.1)}`;
   const shoulders = `M${place(-0.45, 0.75)}Q${place(-0.45, 0)} ${place(0, 0)}Q${place(0.45, 0)} ${place(0.45, 0.75)}Z`;
-  return { kind: 'path', d: head + shoulders, look: classes.watcher };
+  return { kind: 'path', d: head + shoulders, look: 'watcher' };
 }

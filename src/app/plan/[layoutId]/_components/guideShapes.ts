@@ -2,7 +2,6 @@ import { circlePath, linePath, type Shape } from '@/components/Sand/shape';
 import { distanceM, wallName, type Arena, type Layout, type PointM, type Wall } from '@/core';
 import type { DragView } from '../_state/liveShown';
 import { nearestOther } from '../_state/thingsShown';
-import classes from './PlanSand.module.css';
 import type { Seen } from './trackShapes';
 
 export type DragOnSand = {
@@ -26,13 +25,13 @@ export function guideShapes({ drag, layout, arena, ids, format }: DragOnSand, se
   return [
     ...drag.guides.map((guide): Shape => {
       if (guide.kind === 'line')
-        return { kind: 'path', d: linePath(view.toPaper(guide.from), view.toPaper(guide.to)), look: classes.pull };
-      return { kind: 'path', d: circlePath(view.toPaper(guide.centre), guide.radiusM), look: classes.pull };
+        return { kind: 'path', d: linePath(view.toPaper(guide.from), view.toPaper(guide.to)), look: 'pull' };
+      return { kind: 'path', d: circlePath(view.toPaper(guide.centre), guide.radiusM), look: 'pull' };
     }),
     ...wallsBeside(arena, item.at).flatMap(({ wall, to }) => measure(to, ` from ${wallName(arena, wall)}`)),
     ...(other ? measure(other.at, ` to ${other.id}`) : []),
     {
-      ...{ kind: 'text', x, y: y - textM * 2.25, sizeM: textM, look: classes.drawnTo },
+      ...{ kind: 'text', x, y: y - textM * 2.25, sizeM: textM, look: 'drawnTo' },
       runs: [{ words: drawnWords(drag) }],
     },
   ];
@@ -57,7 +56,7 @@ function measureShapes(from: PointM, to: PointM, words: string, { view, textM }:
   const [a, b] = [view.toPaper(from), view.toPaper(to)];
   const [x, y] = [(a.x + b.x) / 2, (a.y + b.y) / 2 - textM * 0.68];
   return [
-    { kind: 'path', d: linePath(a, b), look: classes.measure },
-    { kind: 'text', x, y, sizeM: textM * 0.8, look: classes.measureText, runs: [{ words }] },
+    { kind: 'path', d: linePath(a, b), look: 'measure' },
+    { kind: 'text', x, y, sizeM: textM * 0.8, look: 'measureText', runs: [{ words }] },
   ];
 }

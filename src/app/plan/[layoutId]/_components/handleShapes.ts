@@ -1,16 +1,16 @@
 import { paperDegrees, type SandView } from '@/components/Sand/sandView';
+import type { LookName } from '@/components/Sand/looks';
 import { circlePath, linePath, type PathShape, type Shape } from '@/components/Sand/shape';
 import { footprintCorners, pointAlong, poseAt, type Chain, type Item, type PointM } from '@/core';
 import type { Selection } from '../_state/selection';
 import type { Shown } from '../_state/usePlanEditor';
-import classes from './PlanSand.module.css';
 import type { Seen } from './trackShapes';
 
 /** Round an item, so far outside what it covers that it stays to be seen. */
 const ROUND_M = 0.3;
 
 /** A line round items: those that are selected, or pointed at. */
-export function outlineShapes(items: readonly Item[], view: SandView, look: string | undefined): PathShape[] {
+export function outlineShapes(items: readonly Item[], view: SandView, look: LookName): PathShape[] {
   return items.map(item => {
     const headingRad = 'headingRad' in item ? item.headingRad : 0;
     const ways = [1, 3, 5, 7].map(eighths => headingRad + (eighths * Math.PI) / 4);
@@ -35,9 +35,9 @@ export function knobShapes(at: PointM | null, items: readonly Item[], { view, te
     [-0.5, 0.42],
   ]);
   return [
-    { kind: 'path', d: linePath(view.toPaper(at), knob), look: classes.knobArm, strokeM: textM * 0.06 },
-    { kind: 'path', d: circlePath(knob, textM * 1.05), look: classes.knobGrip },
-    { kind: 'path', d: arrow, look: classes.handle },
+    { kind: 'path', d: linePath(view.toPaper(at), knob), look: 'knobArm', strokeM: textM * 0.06 },
+    { kind: 'path', d: circlePath(knob, textM * 1.05), look: 'knobGrip' },
+    { kind: 'path', d: arrow, look: 'handle' },
   ];
 }
 
@@ -69,8 +69,8 @@ export function viaShapes(shown: Shown, { leg }: Selection, { view, textM }: See
     [-0.4, 0.4],
   ] as const;
   return [
-    { kind: 'path', d: circlePath(at, textM * 1.1), look: classes.knobGrip },
-    { kind: 'path', d: turned(at, Math.PI / 4, textM, corners), look: classes.handle, rail: true },
+    { kind: 'path', d: circlePath(at, textM * 1.1), look: 'knobGrip' },
+    { kind: 'path', d: turned(at, Math.PI / 4, textM, corners), look: 'handle', rail: true },
   ];
 }
 

@@ -17,7 +17,6 @@ import {
   type ReckonedLeg,
 } from '@/core';
 import { legMarksOf } from '../_state/legMarksOf';
-import classes from './PlanSand.module.css';
 
 /** How the sand is seen: the metres of paper of its text among it. */
 export type Seen = { view: SandView; textM: number };
@@ -40,7 +39,7 @@ export function legShapes({ layout, track, index, leg, chosen, horse, marked }: 
   const marks = horse === null ? [] : legMarksOf(layout, track, index, leg, horse);
   const strideM = leg.groundM / Math.max(1, marks.length);
   return [
-    ...(marked ? [{ kind: 'path' as const, d, look: classes.markedLeg, strokeM: seen.textM * 0.3 }] : []),
+    ...(marked ? [{ kind: 'path' as const, d, look: 'markedLeg' as const, strokeM: seen.textM * 0.3 }] : []),
     wayShape(d, chosen, seen),
     ...(chosen ? [headShape([leg.chain], seen)] : []),
     ...(chosen && isCanter(track.gait) ? leadShapes(leg.chain, seen) : []),
@@ -69,7 +68,7 @@ export function sessionShapes(
 }
 
 function wayShape(d: string, chosen: boolean, { textM }: Seen): Shape {
-  return { kind: 'path', d, look: chosen ? classes.chosenWay : classes.way, strokeM: textM * (chosen ? 0.14 : 0.1) };
+  return { kind: 'path', d, look: chosen ? 'chosenWay' : 'way', strokeM: textM * (chosen ? 0.14 : 0.1) };
 }
 
 const isCanter = (gait: string) => gait.endsWith('canter');
@@ -83,14 +82,14 @@ function headShape(chains: readonly Chain[], { view, textM }: Seen): Shape {
     const { at } = paperFrame(view, pose);
     return `M${at(-0.4 * sizeM, -0.34 * sizeM)}L${at(0.2 * sizeM, 0)}L${at(-0.4 * sizeM, 0.34 * sizeM)}`;
   });
-  return { kind: 'path', d: heads.join(''), look: classes.head, strokeM: sizeM * 0.2 };
+  return { kind: 'path', d: heads.join(''), look: 'head', strokeM: sizeM * 0.2 };
 }
 
 /** Which lead carries a turn, in words beside it. */
 function leadShapes(chain: Chain, { view, textM }: Seen): Shape[] {
   return leadMarks(chain).map(({ lead, pose }) => {
     const { x, y } = view.toPaper(beside(pose, (lead === 'left' ? 1 : -1) * textM * 1.1));
-    return { kind: 'text', x, y, sizeM: textM * 0.72, look: classes.lead, runs: [{ words: `${lead} lead` }] };
+    return { kind: 'text', x, y, sizeM: textM * 0.72, look: 'lead', runs: [{ words: `${lead} lead` }] };
   });
 }
 
@@ -114,7 +113,7 @@ function hoofShapes(prints: Prints, strideM: number, { view, textM }: Seen): Sha
     const { at } = paperFrame(view, pose);
     const place = (x: number, y: number) => at(x * sizeM, y * sizeM);
     const d = `M${place(-0.5, -0.42)}Q${place(0.5, -0.62)} ${place(0.5, 0)}Q${place(0.5, 0.62)} ${place(-0.5, 0.42)}`;
-    const look = kind === 'stride' ? classes.hoof : classes.airHoof;
+    const look = kind === 'stride' ? 'hoof' : 'airHoof';
     return { kind: 'path', d, look, strokeM: sizeM * 0.2, hoof: kind };
   });
 }

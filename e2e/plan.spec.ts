@@ -10,6 +10,7 @@ import {
   layDown,
   newLayout,
   onScreen,
+  paintedIn,
   originAt,
   saved,
   tap,
@@ -296,31 +297,61 @@ test('by keys alone: a pole is laid, moved, turned, copied, ridden and taken awa
   await expect(saved(page)).toBeVisible();
 });
 
-test('dragged, a fence is drawn to lines and to a whole count, and the ribbon slides it along its track', async ({
+for (const place of ['worker', 'page'] as const)
+  test(`dragged, a fence is drawn to lines and to a whole count, painted in the ${place}`, async ({
+    demoYard,
+    strictPage: page,
+  }) => {
+    // A browser that cannot hand a canvas over paints in the page.
+    if (place === 'page') await page.addInitScript('delete HTMLCanvasElement.prototype.transferControlToOffscreen');
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('link', { name: /Course of eight/ }).click();
+    await expect(item(page, 'heron')).toBeVisible();
+    await paintedIn(page, place);
+    const start = await onScreen(page, { xM: 8.75, yM: 34.5 });
+    await page.mouse.move(start.x, start.y);
+    await page.mouse.down();
+    const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
+    await page.mouse.move(end.x, end.y, { steps: 6 });
+    // On its way it says what draws it, and the horse's words change under the hand; the fence is drawn on the canvas.
+    await expect(drawing(page, 'willow')).toHaveCount(0);
+    await expect.poll(() => inkAt(page, end)).toBe(true);
+    expect(await inkAt(page, await onScreen(page, { xM: 3, yM: 5 }))).toBe(false);
+    await expect(page.getByText(/easy five for Quill · left quarter line/)).toBeVisible();
+    await expect(page.locator('[data-call="Quill"]').first()).toHaveText('easy five');
+    await page.mouse.up();
+    const dropped = await drawnAt(drawing(page, 'willow'));
+    expect(dropped.xM).toBeCloseTo(8.75, 3);
+    await expect.poll(() => inkAt(page, end)).toBe(false);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.5, 3);
+  });
+
+test('a painter beside the page that does not come, or breaks, is done without', async ({ demoYard, page }) => {
+  await page.addInitScript(`window.Worker = class extends Worker {
+    constructor(...parts) { super(...parts); window.painter = this; }
+  }`);
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Course of eight/ }).click();
+  await paintedIn(page, 'worker');
+  await page.evaluate(`window.painter.dispatchEvent(new ErrorEvent('error', { message: 'broken' }))`);
+  await paintedIn(page, 'page');
+  const [start, end] = [await onScreen(page, { xM: 8.75, yM: 34.5 }), await onScreen(page, { xM: 8.85, yM: 38.2 })];
+  await page.mouse.move(start.x, start.y);
+  await page.mouse.down();
+  await page.mouse.move(end.x, end.y, { steps: 6 });
+  await expect.poll(() => inkAt(page, end)).toBe(true);
+  await page.mouse.up();
+  expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
+});
+
+test('a fence goes where the hand lets it, and the ribbon slides it along its track', async ({
   demoYard,
   strictPage: page,
 }) => {
   await page.goto(`${demoYard.url}/plan`);
   await page.getByRole('link', { name: /Course of eight/ }).click();
   await expect(item(page, 'heron')).toBeVisible();
-  // Twice as near, so that a pixel is finer.
-  const start = await onScreen(page, { xM: 8.75, yM: 34.5 });
-  await page.mouse.move(start.x, start.y);
-  await page.mouse.down();
-  const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
-  await page.mouse.move(end.x, end.y, { steps: 6 });
-  // On its way it says what draws it, and the horse's words change under the hand; the fence is drawn on the canvas.
-  await expect(drawing(page, 'willow')).toHaveCount(0);
-  expect(await inkAt(page, end)).toBe(true);
-  expect(await inkAt(page, await onScreen(page, { xM: 3, yM: 5 }))).toBe(false);
-  await expect(page.getByText(/easy five for Quill · left quarter line/)).toBeVisible();
-  await expect(page.locator('[data-call="Quill"]').first()).toHaveText('easy five');
-  await page.mouse.up();
-  const dropped = await drawnAt(drawing(page, 'willow'));
-  expect(dropped.xM).toBeCloseTo(8.75, 3);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.5, 3);
-
   // Alt lets it go where the hand goes; a click selects; the knob turns it.
   await page.keyboard.down('Alt');
   await drag(page, { xM: 8.75, yM: 34.5 }, { xM: 9.1, yM: 34.5 });

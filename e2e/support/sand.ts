@@ -47,18 +47,31 @@ export async function onScreen(page: Page, { xM, yM }: PointM): Promise<{ x: num
 
 /** Whether what is dragged is drawn there: its canvas has ink at a place on the screen. */
 export async function inkAt(page: Page, { x, y }: { x: number; y: number }): Promise<boolean> {
-  return page.locator('[data-layer="canvas"]').evaluate(
-    (node, at) => {
-      const canvas = node as HTMLCanvasElement;
-      const { left, top, width } = canvas.getBoundingClientRect();
-      const scale = canvas.width / width;
-      const near = 4 * scale;
-      const [fromX, fromY] = [(at.x - left) * scale - near, (at.y - top) * scale - near];
-      const { data } = canvas.getContext('2d')!.getImageData(fromX, fromY, near * 2, near * 2);
-      return data.some((value, index) => index % 4 === 3 && value > 0);
-    },
-    { x, y },
-  );
+  return page
+    .locator('[data-painted="sand"] canvas')
+    .last()
+    .evaluate(
+      (node, at) => {
+        const canvas = node as HTMLCanvasElement;
+        // Of one pixel while nothing is on its way.
+        if (canvas.width < 2) return false;
+        const { left, top, width } = canvas.getBoundingClientRect();
+        const scale = canvas.width / width;
+        const near = 4 * scale;
+        const [fromX, fromY] = [(at.x - left) * scale - near, (at.y - top) * scale - near];
+        // A canvas that was handed to a painter beside the page shows its pictures, and can only be copied.
+        const copy = new OffscreenCanvas(canvas.width, canvas.height).getContext('2d')!;
+        copy.drawImage(canvas, 0, 0);
+        const { data } = copy.getImageData(fromX, fromY, near * 2, near * 2);
+        return data.some((value, index) => index % 4 === 3 && value > 0);
+      },
+      { x, y },
+    );
+}
+
+/** Waits for the painter that a drag is to be painted by. */
+export async function paintedIn(page: Page, place: 'page' | 'worker'): Promise<void> {
+  await page.locator(`[data-painted="sand"][data-painted-in="${place}"]`).waitFor({ state: 'attached' });
 }
 
 /** Drags from one place on the sand to another, as a hand does: in several moves. */

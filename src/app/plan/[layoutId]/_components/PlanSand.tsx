@@ -9,18 +9,19 @@ import { Shapes } from '@/components/Sand/Shapes';
 import type { Arena, Item, LayoutHorse, PointM } from '@/core';
 import type { ArenaMarks } from '@/files/arenaMarks';
 import { memo, useMemo, useRef, type FocusEvent, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
-import { useLiveValue } from '../_state/liveShown';
-import { movedNames, partsNamed, partsOf, type Parts } from '../_state/movedParts';
+import { useMoved } from '../_hand/liveShown';
+import { partsNamed, partsOf, type Parts } from '../_hand/movedParts';
+import { SandCanvas } from '../_hand/SandCanvas';
 import { selectThing, type LegPlace, type Selection } from '../_state/selection';
-import { itemLabels, itemsOf, middleOf, orderNumbers, thingOf } from '../_state/thingsShown';
+import { itemLabels, itemsOf, middleOf, thingOf } from '../_state/thingsShown';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { useSandGestures, type Marquee } from '../_state/useSandGestures';
 import type { SandWindow } from '../_state/useSandView';
 import { GroundMarks } from './GroundMarks';
 import { knobShapes, outlineShapes, viaShapes } from './handleShapes';
-import { LiveCanvas } from './LiveCanvas';
 import classes from './PlanSand.module.css';
-import { SandItem, type ItemNaming } from './SandItem';
+import { itemNaming, type ItemNaming } from './nameShapes';
+import { SandItem } from './SandItem';
 import { Stands } from './Stands';
 import { TrackLayer } from './TrackLayer';
 import type { Seen } from './trackShapes';
@@ -53,7 +54,7 @@ export function PlanSand(props: PlanSandProps) {
   const { view, box, share } = sand;
   const textM = sandTextM(arena) * share;
   const marquee = useSandGestures({
-    ...{ svg, ground, arena, controls, window: sand, selection, horse, riding, onSelect },
+    ...{ svg, ground, controls, window: sand, selection, horse, riding, onSelect },
     onRide: (item, from) => onRide(item, from, false),
   });
   const standing = useMemo(() => partsOf(controls.shown), [controls.shown]);
@@ -70,6 +71,9 @@ export function PlanSand(props: PlanSandProps) {
   const { labels, naming } = useNaming(props);
   const hand = useRef<SVGSVGElement>(null);
   const layer = { ...props, standing, view, textM };
+  const { chosenTrack, marked } = props;
+  const { orientation } = view;
+  const scene = { orientation, box, textM, chosenTrack, horse: horse?.name ?? null, selection, marked };
   return (
     <div
       ref={ground}
@@ -87,7 +91,7 @@ export function PlanSand(props: PlanSandProps) {
       <GroundLayer arena={arena} marks={marks} view={view} box={box} textM={textM} svg={svg} />
       <StillLayer {...layer} labels={labels} naming={naming} />
       <HandLayer {...layer} marquee={marquee} svg={hand} />
-      <LiveCanvas live={controls.live} scene={{ ...layer, box, naming }} svg={hand} />
+      <SandCanvas painting={controls.painting} live={controls.live} svg={hand} scene={scene} />
     </div>
   );
 }
@@ -104,17 +108,7 @@ function useNaming({ controls, selection, chosenTrack, horse }: PlanSandProps) {
     () => itemLabels(resolved, tracks, horse?.name ?? null, format),
     [resolved, tracks, horse?.name, format],
   );
-  const chosen = resolved.layout.tracks.find(({ id }) => id === chosenTrack);
-  const numbers = chosen?.kind === 'items' ? orderNumbers(chosen.through) : null;
-  const { lockedIds } = controls.present.plan;
-  const naming = ({ id }: Item): ItemNaming => {
-    const thing = thingOf(resolved, id);
-    return {
-      number: numbers?.get(id) ?? null,
-      selected: selection.ids.includes(thing),
-      locked: lockedIds.includes(thing),
-    };
-  };
+  const naming = itemNaming(resolved, { chosenTrack, selection, lockedIds: controls.present.plan.lockedIds });
   return { labels, naming };
 }
 
@@ -125,7 +119,7 @@ type StillLayerProps = LayerProps & { labels: ReadonlyMap<string, string>; namin
 /** What lies as it stands: while something is dragged, all but what the drag moves. */
 function StillLayer({ labels, naming, ...props }: StillLayerProps) {
   const { controls, standing, chosenTrack, horse, selection, marked, view, textM } = props;
-  const moved = useLiveValue(controls.live, live => movedNames(standing, live?.shown ?? null));
+  const moved = useMoved(controls.live) ?? '';
   const away = useMemo(() => partsNamed(standing, moved), [standing, moved]);
   const isStill = (part: unknown) => !away.has(part);
   const { resolved, tracks } = controls.shown;
@@ -148,7 +142,7 @@ function StillLayer({ labels, naming, ...props }: StillLayerProps) {
 /** What the hand takes hold of, and what the eye is led to: outlines, handles, the walker. A drag draws its own. */
 function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject<SVGSVGElement | null> }) {
   const { controls, selection, chosenTrack, marked, walkedM, view, textM, marquee, svg } = props;
-  const isOnItsWay = useLiveValue(controls.live, live => live !== null);
+  const isOnItsWay = useMoved(controls.live) !== null;
   const { shown } = controls;
   const { layout } = shown.resolved;
   const selected = itemsOf(shown.resolved, selection.ids);

@@ -1,8 +1,7 @@
 import { Shapes } from '@/components/Sand/Shapes';
-import { drawn } from '@/components/Sand/sandView';
-import type { Shape } from '@/components/Sand/shape';
-import type { PointM, ResolvedExercise } from '@/core';
+import type { ResolvedExercise } from '@/core';
 import classes from './PlanSand.module.css';
+import { standShape } from './standShape';
 import type { Seen } from './trackShapes';
 
 type StandsProps = { exercises: readonly ResolvedExercise[] } & Seen;
@@ -15,14 +14,4 @@ export function Stands({ exercises, ...seen }: StandsProps) {
       <Shapes shapes={[standShape(laid.stand, seen)]} />
     </g>
   ));
-}
-
-/** Somebody who watches: a head and shoulders. */
-export function standShape(at: PointM, { view, textM }: Seen): Shape {
-  const { x, y } = view.toPaper(at);
-  const place = (a: number, b: number) => `${drawn(x + a * textM * 0.9)} ${drawn(y + b * textM * 0.9)}`;
-  const r = drawn(0.32 * textM * 0.9);
-  const head = `M${place(0, -0.1)}A${r} ${r} 0 1 0 ${place(0, -0.74)}A${r} ${r} 0 1 0 ${place(0, -0.1)}`;
-  const shoulders = `M${place(-0.45, 0.75)}Q${place(-0.45, 0)} ${place(0, 0)}Q${place(0.45, 0)} ${place(0.45, 0.75)}Z`;
-  return { kind: 'path', d: head + shoulders, look: 'watcher' };
 }

@@ -1,22 +1,15 @@
 import { Shapes } from '@/components/Sand/Shapes';
 import { chainPath } from '@/components/Sand/trackPath';
-import type { Layout, LayoutHorse, ReckonedFigureTrack, ReckonedLeg, ReckonedTrack, RidePiece } from '@/core';
+import type { LayoutHorse, ReckonedFigureTrack, ReckonedLeg, RidePiece } from '@/core';
 import { memo } from 'react';
-import type { LegPlace } from '../_state/selection';
 import classes from './PlanSand.module.css';
-import { legShapes, sessionShapes, type LegOnSand, type Seen } from './trackShapes';
+import { legShapes, legsOnSand, sessionShapes, type InSight, type LegOnSand, type Seen } from './trackShapes';
 
-type TrackLayerProps = Seen & {
-  layout: Layout;
-  tracks: readonly ReckonedTrack[];
-  /** The track that is looked at: its strides are shown. */
-  chosenTrack: string | null;
-  horse: LayoutHorse | null;
-  /** The leg that is selected, or pointed at. */
-  marked: LegPlace | null;
-  /** Which of the legs and sessions are drawn here. */
-  isHere: (part: ReckonedLeg | ReckonedFigureTrack) => boolean;
-};
+type TrackLayerProps = Seen &
+  InSight & {
+    /** Which of the legs and sessions are drawn here. */
+    isHere: (part: ReckonedLeg | ReckonedFigureTrack) => boolean;
+  };
 
 /** Tracks with the way they are ridden, and on the chosen one the strides of the chosen horse. */
 export function TrackLayer({ isHere, ...props }: TrackLayerProps) {
@@ -35,22 +28,6 @@ export function TrackLayer({ isHere, ...props }: TrackLayerProps) {
       </g>
     );
   });
-}
-
-/** The legs of a track as they lie on the sand. */
-export function legsOnSand(
-  { layout, tracks, chosenTrack, horse, marked }: Omit<TrackLayerProps, 'isHere' | keyof Seen>,
-  id: string,
-): LegOnSand[] {
-  const planned = layout.tracks.find(one => one.id === id);
-  const track = tracks.find(one => one.id === id);
-  if (track?.kind !== 'items' || planned?.kind !== 'items') return [];
-  const chosen = id === chosenTrack;
-  return track.legs.map((leg, index) => ({
-    ...{ layout, track: planned, index, leg, chosen },
-    horse: chosen ? (horse?.name ?? null) : null,
-    marked: marked?.track === id && marked.leg === index,
-  }));
 }
 
 type LegLayerProps = LegOnSand & Seen;

@@ -2,11 +2,10 @@ import { sandView } from '@/components/Sand/sandView';
 import type { PathShape, Shape, TextShape } from '@/components/Sand/shape';
 import { headingFromFacing, moveThings, newItem, turnThings } from '@/core';
 import { ARENA, LINE, MAYFLY, shows } from '../_state/testShown';
-import { guideShapes } from './guideShapes';
+import { guideShapes } from '../_hand/guideShapes';
 import { knobShapes, outlineShapes, viaShapes } from './handleShapes';
-import { nameShapes } from './SandItem';
-import { legsOnSand } from './TrackLayer';
-import { legShapes, sessionShapes, type Seen } from './trackShapes';
+import { nameShapes } from './nameShapes';
+import { legShapes, legsOnSand, sessionShapes, type Seen } from './trackShapes';
 
 // "Along" has A at the left: x on the paper is the distance from A, y that from the left long side.
 const SEEN: Seen = { view: sandView(ARENA, 'along'), textM: 1.3 };

@@ -15,8 +15,10 @@ import {
   type Pose,
   type ReckonedFigureTrack,
   type ReckonedLeg,
+  type ReckonedTrack,
 } from '@/core';
 import { legMarksOf } from '../_state/legMarksOf';
+import type { LegPlace } from '../_state/selection';
 
 /** How the sand is seen: the metres of paper of its text among it. */
 export type Seen = { view: SandView; textM: number };
@@ -32,6 +34,30 @@ export type LegOnSand = {
   horse: string | null;
   marked: boolean;
 };
+
+/** A layout as it is looked at. */
+export type InSight = {
+  layout: Layout;
+  tracks: readonly ReckonedTrack[];
+  /** The track that is looked at: its strides are shown. */
+  chosenTrack: string | null;
+  horse: LayoutHorse | null;
+  /** The leg that is selected, or pointed at. */
+  marked: LegPlace | null;
+};
+
+/** The legs of a track as they lie on the sand. */
+export function legsOnSand({ layout, tracks, chosenTrack, horse, marked }: InSight, id: string): LegOnSand[] {
+  const planned = layout.tracks.find(one => one.id === id);
+  const track = tracks.find(one => one.id === id);
+  if (track?.kind !== 'items' || planned?.kind !== 'items') return [];
+  const chosen = id === chosenTrack;
+  return track.legs.map((leg, index) => ({
+    ...{ layout, track: planned, index, leg, chosen },
+    horse: chosen ? (horse?.name ?? null) : null,
+    marked: marked?.track === id && marked.leg === index,
+  }));
+}
 
 /** A leg of a track: its line, which way and on which lead it is ridden, and the strides of a horse. */
 export function legShapes({ layout, track, index, leg, chosen, horse, marked }: LegOnSand, seen: Seen): Shape[] {

@@ -15,12 +15,24 @@ import {
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Edited } from './autosaver';
 import { commit, redo, startHistory, undo } from './history';
-import { liveStore, type DragView } from './liveShown';
+import { madeByHand, type Hand } from '../_hand/hand';
+import { liveStore, whenAsked } from '../_hand/liveShown';
+import { useHandPainter } from '../_hand/useHandPainter';
 
 export type EditorGround = Omit<PlanGround, 'name'>;
 
 /** A layout as it stands on the screen: what it comes to, and every track of it reckoned. */
 export type Shown = { plan: Plan; resolved: ResolvedPlan; tracks: ReckonedTrack[] };
+
+const numbers = new WeakMap<Shown, number>();
+let lastNumber = 0;
+
+/** Tells one standing layout from another. */
+export function standNumber(shown: Shown): number {
+  const known = numbers.get(shown) ?? (lastNumber += 1);
+  numbers.set(shown, known);
+  return known;
+}
 
 /**
  * The layout being edited, with undo and redo over everything, its name included. While something is dragged a preview is
@@ -42,6 +54,7 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   );
   const shown = useMemo(() => show(present.plan), [show, present.plan]);
   const cautions = useStandingCautions(shown, made.cautions);
+  const painting = useHandPainter({ live, shown, ground, layOut });
 
   const put = useCallback(
     (next: Edited) => {
@@ -66,14 +79,26 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
     (edits: readonly LayoutEdit[]) => change(stood => editPlan(stood, shown.resolved, edits)),
     [change, shown.resolved],
   );
-  /** Shows a plan without making it: what a drag shows on its way. */
-  const preview = useCallback(
-    (plan: Plan, drag: DragView | null = null) => live.set({ shown: show(plan), drag }),
-    [live, show],
+  /** Shows what a hand makes of what stands, without making it. */
+  const follow = useCallback(
+    (hand: Hand) => {
+      const made = whenAsked(() => {
+        const result = madeByHand(hand, shown, ground.arena);
+        if (!result) return null;
+        const { plan, guides, words } = result;
+        return { shown: show(plan), drag: hand.kind === 'things' ? { guides, words, item: hand.item } : null };
+      });
+      live.set({ hand, stand: standNumber(shown), made });
+    },
+    [live, shown, show, ground.arena],
   );
-  const previewEdit = useCallback(
-    (edits: readonly LayoutEdit[]) => preview(soundPlan(editPlan(shown.plan, shown.resolved, edits))),
-    [preview, shown],
+  /** What a hand made, as one undo step. */
+  const letGo = useCallback(
+    (hand: Hand) => {
+      const made = madeByHand(hand, shown, ground.arena);
+      change(stood => made?.plan ?? stood);
+    },
+    [change, shown, ground.arena],
   );
   const step = useCallback(
     (way: typeof undo) => {
@@ -88,18 +113,19 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
       present,
       shown,
       live,
+      painting,
       cautions,
       put,
       change,
       edit,
-      preview,
-      previewEdit,
+      follow,
+      letGo,
       undo: () => step(undo),
       redo: () => step(redo),
       canUndo: history.past.length > 0,
       canRedo: history.future.length > 0,
     }),
-    [present, shown, live, cautions, put, change, edit, preview, previewEdit, step, history],
+    [present, shown, live, painting, cautions, put, change, edit, follow, letGo, step, history],
   );
 }
 

@@ -1,12 +1,12 @@
-import { headingFromFacing, turnThings, type Arena, type LayoutHorse, type PointM } from '@/core';
+import type { LayoutHorse, PointM } from '@/core';
 import type { SandView } from '@/components/Sand/sandView';
 import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { flushSync } from 'react-dom';
-import { dragThings, snapHeading } from './dragThings';
+import type { Hand } from '../_hand/hand';
 import { selectThing, type Selection } from './selection';
-import { itemsOf, middleOf, thingOf } from './thingsShown';
-import type { PlanControls, Shown } from './usePlanEditor';
+import { middleOf, thingOf } from './thingsShown';
+import type { PlanControls } from './usePlanEditor';
 import type { SandWindow } from './useSandView';
 
 export type Marquee = { from: PointM; to: PointM };
@@ -15,7 +15,6 @@ export type GestureSetting = {
   svg: RefObject<SVGSVGElement | null>;
   /** What the hand is listened to on. */
   ground: RefObject<HTMLDivElement | null>;
-  arena: Arena;
   controls: PlanControls;
   window: SandWindow;
   selection: Selection;
@@ -32,8 +31,8 @@ const REACH_SHARE = 0.009;
 const LONG_PRESS_MS = 500;
 
 type Hold =
-  | { kind: 'things'; ids: string[]; item: string; base: Shown }
-  | { kind: 'turn'; ids: string[]; about: PointM; base: Shown }
+  | { kind: 'things'; ids: string[]; item: string }
+  | { kind: 'turn'; ids: string[]; about: PointM }
   | { kind: 'via'; track: string; leg: number }
   | { kind: 'marquee' }
   | { kind: 'sand' };
@@ -47,6 +46,8 @@ export function useSandGestures(setting: GestureSetting) {
 
   /** At most once a frame, and shown in that frame: the strides move with the hand. */
   const inFrame = (work: () => void) => {
+    // A painter beside the page is told at once: it has its own frames.
+    if (setting.controls.painting.place === 'worker') return work();
     cancelAnimationFrame(frame.current);
     frame.current = requestAnimationFrame(() => flushSync(work));
   };
@@ -136,7 +137,7 @@ function takeHold(setting: GestureSetting, target: Element | null, shift: boolea
   const base = controls.shown;
   if (target?.closest('[data-knob]')) {
     const about = middleOf(base, selection.ids);
-    if (about) return { kind: 'turn', ids: selection.ids, about, base };
+    if (about) return { kind: 'turn', ids: selection.ids, about };
   }
   const via = target?.closest<SVGElement>('[data-via]');
   if (via && selection.leg) return { kind: 'via', ...selection.leg };
@@ -145,49 +146,34 @@ function takeHold(setting: GestureSetting, target: Element | null, shift: boolea
     const thing = thingOf(base.resolved, item);
     const ids = selection.ids.includes(thing) ? selection.ids : [thing];
     if (ids !== selection.ids) onSelect({ ids, leg: null });
-    return { kind: 'things', ids, item, base };
+    return { kind: 'things', ids, item };
   }
   return shift ? { kind: 'marquee' } : { kind: 'sand' };
 }
 
 type Way = { from: PointM; to: PointM; free: boolean };
 
-/** What stands after a drag so far, or null where it is no change of the plan. */
-function dragged(setting: GestureSetting, hold: Hold, { from, to, free }: Way) {
-  if (hold.kind === 'things') {
-    const { arena, horse, window: sand } = setting;
-    const grabbed = hold.base.resolved.layout.items.find(({ id }) => id === hold.item);
-    if (!grabbed) return null;
-    const by = { xM: to.xM - from.xM, yM: to.yM - from.yM };
-    const reachM = Math.max(sand.box.width, sand.box.height) * REACH_SHARE;
-    return dragThings(hold.base, hold.ids, grabbed, by, { arena, horse, reachM, free });
+/** What the hand does with what it holds; null where that is no change of the plan. */
+function handOf({ window: sand, horse }: GestureSetting, hold: Hold, { from, to, free }: Way): Hand | null {
+  switch (hold.kind) {
+    case 'things': {
+      const by = { xM: to.xM - from.xM, yM: to.yM - from.yM };
+      const reachM = Math.max(sand.box.width, sand.box.height) * REACH_SHARE;
+      return { ...hold, by, free, reachM, horse: horse?.name ?? null };
+    }
+    case 'turn':
+      return { ...hold, towards: to, free };
+    case 'via':
+      return { kind: 'edits', edits: [viaEdit(hold, to)] };
+    default:
+      return null;
   }
-  if (hold.kind === 'turn') {
-    const { about, ids, base } = hold;
-    const before = headingOfFirst(base, ids) ?? headingFromFacing(0);
-    const wanted = Math.atan2(to.yM - about.yM, to.xM - about.xM);
-    const turned = snapHeading(wanted, free) - before;
-    return { plan: turnThings(base.plan, ids, turned, about), guides: [], words: null };
-  }
-  return null;
-}
-
-/** The heading that the knob stands for: that of the first thing that has one. */
-function headingOfFirst({ resolved, plan }: Shown, ids: readonly string[]): number | null {
-  const exercise = plan.exercises.find(({ id }) => id === ids[0]);
-  if (exercise) return exercise.place.headingRad;
-  const item = itemsOf(resolved, ids).find(one => 'headingRad' in one);
-  return item && 'headingRad' in item ? item.headingRad : null;
 }
 
 function follow(setting: GestureSetting, hold: Hold, way: Way, setMarquee: (marquee: Marquee) => void): void {
-  const { controls } = setting;
   if (hold.kind === 'marquee') return setMarquee({ from: way.from, to: way.to });
-  if (hold.kind === 'via') return controls.previewEdit([viaEdit(hold, way.to)]);
-  const result = dragged(setting, hold, way);
-  if (!result) return;
-  const { plan, guides, words } = result;
-  controls.preview(plan, hold.kind === 'things' ? { guides, words, item: hold.item } : null);
+  const hand = handOf(setting, hold, way);
+  if (hand) setting.controls.follow(hand);
 }
 
 function letGo(setting: GestureSetting, hold: Hold, way: Way): void {
@@ -200,9 +186,8 @@ function letGo(setting: GestureSetting, hold: Hold, way: Way): void {
     );
     return onSelect({ ids: [...new Set(inside.map(({ id }) => thingOf(resolved, id)))], leg: null });
   }
-  if (hold.kind === 'via') return controls.edit([viaEdit(hold, way.to)]);
-  const result = dragged(setting, hold, way);
-  if (result) controls.change(() => result.plan);
+  const hand = handOf(setting, hold, way);
+  if (hand) controls.letGo(hand);
 }
 
 function viaEdit(hold: Extract<Hold, { kind: 'via' }>, to: PointM) {

@@ -29,7 +29,7 @@ export const PostHandle = memo(function PostHandle(props: PostHandleProps) {
       const { controls, track } = latest.current;
       const edits = slid(controls.shown, track.id, index, Math.round((dx / pxPerM) * 100) / 100);
       if (last) controls.edit(edits);
-      else controls.previewEdit(edits);
+      else controls.follow({ kind: 'edits', edits });
     },
     { filterTaps: true, axis: 'x', pointer: { keys: false } },
   );

@@ -6,7 +6,8 @@ import { drawn } from '@/components/Sand/sandView';
 import { stopsAlongM, type ItemTrack, type LayoutHorse, type ReckonedItemTrack } from '@/core';
 import { useElementSize, useMergedRef } from '@mantine/hooks';
 import { useMemo } from 'react';
-import { useLiveValue, useRested } from '../../_state/liveShown';
+import { useIsLive, useRested } from '../../_hand/liveShown';
+import { PaintedCanvas } from '../../_hand/PaintedCanvas';
 import type { LegPlace } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
 import { HorseNames } from './HorseNames';
@@ -14,7 +15,7 @@ import { LegHandle } from './LegHandle';
 import { PostHandle } from './PostHandle';
 import classes from './Ribbon.module.css';
 import { alongPx, ribbonFrame, SEEN_PX } from './ribbonFrame';
-import { useRibbonCanvas } from './useRibbonCanvas';
+import { useRibbonScene } from './useRibbonScene';
 
 export type RibbonProps = {
   controls: PlanControls;
@@ -44,9 +45,10 @@ export function Ribbon(props: RibbonProps) {
   const chosen = horse?.name ?? null;
   const { lengthM } = reckoned;
   const frame = useMemo(() => ribbonFrame(width, horses.length, lengthM), [width, horses.length, lengthM]);
-  const { canvas, rolled } = useRibbonCanvas({ controls, trackId: track.id, frame, horses, chosen, format });
+  const { painting } = controls;
+  const rolled = useRibbonScene({ painting, trackId: track.id, frame, chosen });
   const rested = useRested(controls.live)?.shown.tracks.find(({ id }) => id === track.id);
-  const isOnItsWay = useLiveValue(controls.live, live => live !== null);
+  const isOnItsWay = useIsLive(controls.live);
   const stops = stopsAlongM(reckoned);
   const x = (alongM: number) => drawn(alongPx(frame, alongM));
   return (
@@ -63,11 +65,11 @@ export function Ribbon(props: RibbonProps) {
         aria-label={`${track.id} unrolled, ${format(lengthM)}`}
         data-live={isOnItsWay || undefined}
       >
-        <canvas
-          ref={canvas}
+        <PaintedCanvas
+          painting={painting}
+          part="ribbon"
           className={classes.canvas}
           style={{ height: Math.min(frame.heightPx, SEEN_PX) }}
-          aria-hidden="true"
         />
         <HorseNames horses={horses} chosen={chosen} latest={latest} />
         {reckoned.legs.map((leg, index) => {

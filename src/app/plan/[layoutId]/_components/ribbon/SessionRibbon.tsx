@@ -11,7 +11,7 @@ import {
   type RidePiece,
 } from '@/core';
 import { useElementSize } from '@mantine/hooks';
-import { useLive } from '../../_state/liveShown';
+import { useLive } from '../../_hand/liveShown';
 import type { PlanControls } from '../../_state/usePlanEditor';
 import classes from './Ribbon.module.css';
 import { SEEN_PX } from './ribbonFrame';
@@ -43,7 +43,9 @@ const GAIT_TONES: Record<string, string> = {
 export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM, ...stands }: SessionRibbonProps) {
   const { format } = useLengths();
   const { ref, width } = useElementSize();
-  const onItsWay = useLive(controls.live)?.shown.tracks.find(({ id }) => id === track.id);
+  const onItsWay = useLive(controls.live)
+    ?.made()
+    ?.shown.tracks.find(({ id }) => id === track.id);
   const reckoned = onItsWay?.kind === 'figures' ? onItsWay : stands.reckoned;
   const { session } = reckoned;
   if (!session.ok)

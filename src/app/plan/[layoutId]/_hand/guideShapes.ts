@@ -1,8 +1,8 @@
 import { circlePath, linePath, type Shape } from '@/components/Sand/shape';
 import { distanceM, wallName, type Arena, type Layout, type PointM, type Wall } from '@/core';
-import type { DragView } from '../_state/liveShown';
+import type { DragView } from './liveShown';
 import { nearestOther } from '../_state/thingsShown';
-import type { Seen } from './trackShapes';
+import type { Seen } from '../_components/trackShapes';
 
 export type DragOnSand = {
   drag: DragView;

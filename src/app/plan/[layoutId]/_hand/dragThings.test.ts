@@ -1,8 +1,8 @@
 import { lockThings } from '@/core';
 import { dragThings, snapHeading, type DragSetting } from './dragThings';
-import { ARENA, LINE, MAYFLY, shows } from './testShown';
-import { itemLabels, itemsOf, middleOf, nearestOther, orderNumbers, stridesWords } from './thingsShown';
-import { arrowWay, nudgeM, PLAN_KEYS } from './planKeys';
+import { ARENA, LINE, MAYFLY, shows } from '../_state/testShown';
+import { itemLabels, itemsOf, middleOf, nearestOther, orderNumbers, stridesWords } from '../_state/thingsShown';
+import { arrowWay, nudgeM, PLAN_KEYS } from '../_state/planKeys';
 
 const SETTING: DragSetting = { arena: ARENA, horse: MAYFLY, reachM: 0.4, free: false };
 

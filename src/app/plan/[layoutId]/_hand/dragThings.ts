@@ -9,8 +9,8 @@ import {
   type PointM,
   type SnapGuide,
 } from '@/core';
-import { thingOf } from './thingsShown';
-import type { Shown } from './usePlanEditor';
+import { thingOf } from '../_state/thingsShown';
+import type { Shown } from '../_state/usePlanEditor';
 
 export type Dragged = { plan: Plan; guides: SnapGuide[]; words: string | null };
 

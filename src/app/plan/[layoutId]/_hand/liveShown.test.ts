@@ -1,7 +1,7 @@
 import { moveThings } from '@/core';
-import { liveStore } from './liveShown';
+import { liveStore, whenAsked, type Live } from './liveShown';
 import { movedNames, partsNamed, partsOf } from './movedParts';
-import { LINE, shows } from './testShown';
+import { LINE, shows } from '../_state/testShown';
 
 test('what a drag moves is the fence and its own legs; the rest lies as it lay', () => {
   const show = shows();
@@ -26,11 +26,33 @@ test('those who listen hear of every change, and of nothing once they stopped', 
   const store = liveStore();
   const heard: unknown[] = [];
   const stop = store.subscribe(() => heard.push(store.get()));
-  const live = { shown: shows()(LINE), drag: null };
+  const live: Live = { hand: { kind: 'edits', edits: [] }, stand: 1, made: () => null };
   store.set(live);
   store.set(live);
   store.set(null);
   stop();
   store.set(live);
   expect(heard).toEqual([live, null]);
+});
+
+test('what is painted as moved is forgotten when the hand lets go, and what comes late is not heard', () => {
+  const store = liveStore();
+  let heard = 0;
+  store.subscribe(() => (heard += 1));
+  store.setMoved('item ash');
+  expect([store.moved(), heard]).toEqual([null, 0]);
+  store.set({ hand: { kind: 'edits', edits: [] }, stand: 1, made: () => null });
+  expect(store.moved()).toBeNull();
+  store.setMoved('item ash');
+  store.setMoved('item ash');
+  expect([store.moved(), heard]).toEqual(['item ash', 2]);
+  store.set(null);
+  expect(store.moved()).toBeNull();
+});
+
+test('what is asked for is reckoned once, and not before', () => {
+  let times = 0;
+  const asked = whenAsked(() => (times += 1));
+  expect(times).toBe(0);
+  expect([asked(), asked(), times]).toEqual([1, 1, 1]);
 });

@@ -1,0 +1,49 @@
+import { editPlan, soundPlan, turnThings, type Arena, type LayoutEdit, type PointM } from '@/core';
+import { itemsOf } from '../_state/thingsShown';
+import type { Shown } from '../_state/usePlanEditor';
+import { dragThings, snapHeading, type Dragged } from './dragThings';
+
+/** What a hand does with what stands, as data: the page sends it to where it is reckoned and painted. */
+export type Hand =
+  | {
+      kind: 'things';
+      ids: string[];
+      /** The item under the hand. */
+      item: string;
+      /** How far the hand went. */
+      by: PointM;
+      /** Nothing draws what is dragged. */
+      free: boolean;
+      /** How near something draws it, metres. */
+      reachM: number;
+      /** The name of the horse whose whole strides draw a fence. */
+      horse: string | null;
+    }
+  | { kind: 'turn'; ids: string[]; about: PointM; towards: PointM; free: boolean }
+  | { kind: 'edits'; edits: LayoutEdit[] };
+
+/** The plan that a hand makes of what stands; null where what it held is gone. */
+export function madeByHand(hand: Hand, base: Shown, arena: Arena): Dragged | null {
+  if (hand.kind === 'edits')
+    return { plan: soundPlan(editPlan(base.plan, base.resolved, hand.edits)), guides: [], words: null };
+  if (hand.kind === 'turn') {
+    const { about, towards, ids, free } = hand;
+    const before = headingOfFirst(base, ids);
+    if (before === null) return null;
+    const wantedRad = Math.atan2(towards.yM - about.yM, towards.xM - about.xM);
+    return { plan: turnThings(base.plan, ids, snapHeading(wantedRad, free) - before, about), guides: [], words: null };
+  }
+  const { layout } = base.resolved;
+  const grabbed = layout.items.find(({ id }) => id === hand.item);
+  if (!grabbed) return null;
+  const horse = layout.horses.find(({ name }) => name === hand.horse) ?? null;
+  return dragThings(base, hand.ids, grabbed, hand.by, { arena, horse, reachM: hand.reachM, free: hand.free });
+}
+
+/** The heading that the knob stands for: that of the first thing that has one. */
+function headingOfFirst({ resolved, plan }: Shown, ids: readonly string[]): number | null {
+  const exercise = plan.exercises.find(({ id }) => id === ids[0]);
+  if (exercise) return exercise.place.headingRad;
+  const item = itemsOf(resolved, ids).find(one => 'headingRad' in one);
+  return item && 'headingRad' in item ? item.headingRad : null;
+}

@@ -1,0 +1,110 @@
+import { formatReading, layoutReckoner, planResolver, type LayOut, type Plan } from '@/core';
+import type { Shown } from '../_state/usePlanEditor';
+import { madeByHand, type Hand } from './hand';
+import type { Made } from './liveShown';
+import { movedNames, partsOf, type Parts } from './movedParts';
+import { ribbonPicture } from './ribbonPicture';
+import { sameParts } from './sameParts';
+import { clearSand, paintSand } from './sandPicture';
+import type { PaintedOn, Part, Said, Told } from './told';
+
+export type PainterWays = {
+  layOut: LayOut;
+  /** An empty canvas to draw parts on. */
+  blank: () => PaintedOn;
+  /** Runs work once everything is told that is told now. */
+  later: (work: () => void) => void;
+  say: (said: Said) => void;
+};
+
+type Of<Kind extends Told['kind']> = Extract<Told, { kind: Kind }>;
+
+/** All that was told last, by its kind. */
+type Known = { [Kind in Exclude<Told['kind'], 'canvas' | 'letters'>]?: Of<Kind> };
+
+type Standing = { shown: Shown; parts: Parts };
+
+/**
+ * Reckons and paints what a hand makes of a layout: what moves on the sand, and the ribbon. It knows nothing of the page and
+ * is told everything, so that it runs in a worker as well as in the page.
+ */
+export function handPainter(ways: PainterWays): (told: Told) => void {
+  const known: Known = {};
+  const canvases: Record<Part, PaintedOn | null> = { sand: null, ribbon: null };
+  const show = shower(ways.layOut);
+  const ribbon = ribbonPicture(ways.blank);
+  let standing: Standing | null = null;
+  /** What the page knows of this hand; a hand that lets go is forgotten. */
+  let said: Said | null = null;
+  let isDue = false;
+  // Always the same: what it wrote is kept as long as it does.
+  const format = (lengthM: number) => formatReading(lengthM, known.ground?.unit ?? 'm');
+
+  const make = (hand: Hand): Made | null => {
+    const made = madeByHand(hand, standing!.shown, known.ground!.ground.arena);
+    if (!made) return null;
+    const drag = hand.kind === 'things' ? { guides: made.guides, words: made.words, item: hand.item } : null;
+    return { shown: show(made.plan, known.ground!), drag };
+  };
+  const tellMoved = (stand: number, names: string) => {
+    if (said?.stand === stand && said.names === names) return;
+    said = { kind: 'moved', stand, names };
+    ways.say(said);
+  };
+  const paint = () => {
+    isDue = false;
+    const { ground, stand, hand } = known;
+    if (!ground || !stand) return;
+    standing ??= standingOf(show(stand.plan, ground));
+    const isHeld = hand !== undefined && hand.hand !== null;
+    // A hand moves what stood when it took hold. Once it let go, what it made stands, and its picture stays until it is told.
+    if (isHeld && hand.stand !== stand.number) return;
+    const made = isHeld ? make(hand.hand!) : null;
+    const { sand, ribbon: unrolled } = known;
+    const looks = known['sand-looks']?.looks;
+    if (canvases.sand && made && sand && looks)
+      paintSand(
+        canvases.sand,
+        made,
+        { ...sand.scene, standing: standing.parts, arena: ground.ground.arena, format },
+        looks,
+      );
+    else if (canvases.sand) clearSand(canvases.sand);
+    const look = known['ribbon-look']?.look;
+    if (canvases.ribbon && unrolled && look)
+      ribbon.paint(canvases.ribbon, { ...unrolled.scene, shown: made?.shown ?? standing.shown, format, look });
+    if (made) tellMoved(stand.number, movedNames(standing.parts, made.shown));
+  };
+  const hear = (told: Told) => {
+    if (told.kind === 'letters') return ribbon.forget();
+    if (told.kind === 'canvas') {
+      canvases[told.part] = told.canvas;
+      if (told.part === 'ribbon') ribbon.forget();
+      return;
+    }
+    if (told.kind === 'hand' && told.hand === null) said = null;
+    if (told.kind === 'stand' || told.kind === 'ground') standing = null;
+    if (told.kind === 'ground') ribbon.forget();
+    // What came again as it was stays the same object, so that it is neither reckoned nor drawn anew.
+    Object.assign(known, { [told.kind]: sameParts(known[told.kind], told) });
+  };
+  return told => {
+    hear(told);
+    if (isDue) return;
+    isDue = true;
+    ways.later(paint);
+  };
+}
+
+function standingOf(shown: Shown): Standing {
+  return { shown, parts: partsOf(shown) };
+}
+
+/** Lays a plan out and reckons it; what was not touched since the last time stays the same object. */
+function shower(layOut: LayOut): (plan: Plan, of: Of<'ground'>) => Shown {
+  const [resolve, reckon] = [planResolver(layOut), layoutReckoner()];
+  return (plan, { ground }) => {
+    const resolved = resolve(plan, { ...ground, name: '' });
+    return { plan, resolved, tracks: reckon(resolved.layout) };
+  };
+}

@@ -1,0 +1,58 @@
+import type { Looks } from '@/components/Sand/paintShapes';
+import type { PaperBox } from '@/components/Sand/Sand';
+import type { SandOrientation } from '@/components/Sand/sandView';
+import type { LengthUnit, Plan } from '@/core';
+import type { RibbonLook } from '../_components/ribbon/paintColumn';
+import type { RibbonFrame } from '../_components/ribbon/ribbonFrame';
+import type { LegPlace, Selection } from '../_state/selection';
+import type { EditorGround } from '../_state/usePlanEditor';
+import type { Hand } from './hand';
+
+/** What is painted: what moves on the sand, and the ribbon. */
+export type Part = 'sand' | 'ribbon';
+
+export type PaintedOn = HTMLCanvasElement | OffscreenCanvas;
+
+/** How the sand is looked at. */
+export type SandScene = {
+  orientation: SandOrientation;
+  box: PaperBox;
+  /** The size of text, metres of paper. */
+  textM: number;
+  /** In pixels of the screen. */
+  widthPx: number;
+  heightPx: number;
+  chosenTrack: string | null;
+  /** The horse whose strides are shown. */
+  horse: string | null;
+  selection: Selection;
+  marked: { items: readonly string[]; leg: LegPlace | null };
+};
+
+/** How the ribbon is looked at. */
+export type RibbonScene = {
+  trackId: string;
+  frame: RibbonFrame;
+  /** The horse whose strides are drawn strongest. */
+  chosen: string | null;
+  rolledPx: number;
+  /** Pixels of the screen to one of the page. */
+  sharpness: number;
+};
+
+/** What the painter is told. All of it is data or can be handed over to a worker. */
+export type Told =
+  | { kind: 'ground'; ground: EditorGround; unit: LengthUnit }
+  | { kind: 'stand'; number: number; plan: Plan }
+  /** What a hand makes of the standing layout of that number; null once it let go. */
+  | { kind: 'hand'; hand: Hand | null; stand: number }
+  | { kind: 'canvas'; part: Part; canvas: PaintedOn | null }
+  | { kind: 'sand'; scene: SandScene }
+  | { kind: 'sand-looks'; looks: Looks }
+  | { kind: 'ribbon'; scene: RibbonScene }
+  | { kind: 'ribbon-look'; look: RibbonLook }
+  /** Other letters are there: what is drawn in the old ones is drawn anew. */
+  | { kind: 'letters' };
+
+/** What the painter says: the names of what it painted as moved, a line for each. */
+export type Said = { kind: 'moved'; stand: number; names: string };

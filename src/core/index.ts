@@ -298,7 +298,7 @@ export { freshName } from './plan/names';
 export { arrangementOf, placeArrangement, placeExercise } from './plan/placeExercise';
 export { ITEM_CHOICES, newItem, type ItemChoice } from './plan/newItem';
 export { planChanges, type PlanChange } from './plan/planChanges';
-export { snapPlace, type SnapGuide } from './plan/snap';
+export { isOnGuide, snapPlace, type SnapGuide } from './plan/snap';
 export { snapToCount } from './plan/snapToCount';
 export { soundPlan } from './plan/soundPlan';
 export {

@@ -12,7 +12,7 @@ import { reckonItemTrack, reckonLayout, type ReckonedItemTrack } from '../layout
 import { callSheet } from './callSheet';
 import { newItem } from './newItem';
 import { planChanges } from './planChanges';
-import { snapPlace } from './snap';
+import { isOnGuide, snapPlace } from './snap';
 import { snapToCount } from './snapToCount';
 
 const ARENA: Arena = { widthM: 20, lengthM: 60, letters: '20x60' };
@@ -201,4 +201,14 @@ describe('parameters of exercises', () => {
     const usual = recipe.wishes(ground)[0]!;
     expect(paramsFault(recipe, usual, { [key]: value })).toContain(key);
   });
+});
+
+test('a place lies on a line or a ring to the half centimetre', () => {
+  const line = { kind: 'line', words: '', from: { xM: 0, yM: 0 }, to: { xM: 30, yM: 40 } } as const;
+  expect(isOnGuide(line, { xM: 3, yM: 4 })).toBe(true);
+  // 1 cm to the left of a line that runs 3 across on 4 along: 8 mm back across, 6 mm on along.
+  expect(isOnGuide(line, { xM: 3 - 0.008, yM: 4 + 0.006 })).toBe(false);
+  const ring = { kind: 'ring', words: '', centre: { xM: 10, yM: 10 }, radiusM: 10 } as const;
+  expect(isOnGuide(ring, { xM: 16, yM: 18 })).toBe(true);
+  expect(isOnGuide(ring, { xM: 16, yM: 18.02 })).toBe(false);
 });

@@ -9,6 +9,18 @@ export type SnapGuide =
   | { kind: 'line'; words: string; from: PointM; to: PointM }
   | { kind: 'ring'; words: string; centre: PointM; radiusM: number };
 
+/** A guide is met to the half centimetre. */
+const ON_GUIDE_M = 0.005;
+
+/** Whether a place lies on a guide. */
+export function isOnGuide(guide: SnapGuide, at: PointM): boolean {
+  if (guide.kind === 'ring') return Math.abs(distanceM(at, guide.centre) - guide.radiusM) <= ON_GUIDE_M;
+  const { from, to } = guide;
+  const [alongX, alongY] = [to.xM - from.xM, to.yM - from.yM];
+  const crossed = alongX * (at.yM - from.yM) - alongY * (at.xM - from.xM);
+  return Math.abs(crossed) <= ON_GUIDE_M * Math.hypot(alongX, alongY);
+}
+
 export type Snapped = { at: PointM; guides: SnapGuide[] };
 
 export type SnapScene = { arena: Arena; others: readonly Item[]; reachM: number };

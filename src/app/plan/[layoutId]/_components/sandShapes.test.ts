@@ -99,12 +99,14 @@ test('what is dragged is measured to the nearer walls and to its nearest neighbo
   // 3 m across and 4 m along from where the pole lies: 5 m away.
   const items = layout.items.map(item => (item.id === 'ash' ? { ...item, at: { xM: 6, yM: 7 } } : item));
   const drag = { item: 'ash', guides: [], words: 'easy four for Mayfly' };
-  const told = words(guideShapes({ drag, layout: { ...layout, items }, arena: ARENA, ids: ['ash'], format }, SEEN));
+  const told = words(
+    guideShapes({ drag, layout: { ...layout, items }, arena: ARENA, ids: ['ash'], format, taken: [] }, SEEN),
+  );
   expect(told).toEqual([
+    'easy four for Mayfly',
     '6.00 m from left long side',
     '7.00 m from near short side',
     '5.00 m to pole 1',
-    'easy four for Mayfly',
   ]);
 });
 
@@ -112,9 +114,13 @@ test('at the other end it is measured from there', () => {
   const { layout } = shows()(LINE).resolved;
   const items = layout.items.map(item => (item.id === 'elm' ? { ...item, at: { xM: 18, yM: 58 } } : item));
   const drag = { item: 'elm', guides: [], words: null };
-  const told = words(guideShapes({ drag, layout: { ...layout, items }, arena: ARENA, ids: ['elm'], format }, SEEN));
+  const told = words(
+    guideShapes({ drag, layout: { ...layout, items }, arena: ARENA, ids: ['elm'], format, taken: [] }, SEEN),
+  );
   expect(told.slice(0, 2)).toEqual(['2.00 m from right long side', '2.00 m from far short side']);
-  expect(guideShapes({ drag: { ...drag, item: 'gone' }, layout, arena: ARENA, ids: [], format }, SEEN)).toEqual([]);
+  expect(
+    guideShapes({ drag: { ...drag, item: 'gone' }, layout, arena: ARENA, ids: [], format, taken: [] }, SEEN),
+  ).toEqual([]);
 });
 
 test('an outline lies 30 cm round what an item covers, however it is turned', () => {

@@ -39,6 +39,17 @@ test('a pole is drawn to the lines of the arena, and the line is told', () => {
   expect(alone.at).toEqual({ xM: expect.closeTo(7.2, 9), yM: expect.closeTo(13.1, 9) });
 });
 
+test('a count that draws a fence off a line does not have it said to be on the line', () => {
+  // Across to the quarter line 5 m from the left side: a leg at a slant, drawn along itself.
+  const places = Array.from({ length: 30 }, (_, step) => dragged('elm', { xM: -5.05, yM: -3 + step * 0.2 }));
+  const counted = places.filter(({ words }) => words !== null);
+  const saysLine = ({ guides }: (typeof places)[number]) => guides.some(({ words }) => words === 'left quarter line');
+  const isOnLine = ({ at }: (typeof places)[number]) => Math.abs(at.xM - 5) <= 0.005;
+  expect(counted.some(place => !isOnLine(place))).toBe(true);
+  counted.forEach(place => expect(saysLine(place)).toBe(isOnLine(place)));
+  expect(places.some(saysLine)).toBe(true);
+});
+
 test('what is locked is not moved, whatever the hand does', () => {
   const { at, words } = dragged('elm', { xM: 0, yM: 3.4 }, {}, lockThings(LINE, ['elm'], true));
   expect(at).toEqual({ xM: 10, yM: 41 });

@@ -1,4 +1,5 @@
 import {
+  isOnGuide,
   moveThings,
   snapPlace,
   snapToCount,
@@ -50,7 +51,8 @@ export function dragThings(
   if (!count) return { plan: moved, guides, words: null };
   const to = count.edits.find(edit => edit.kind === 'move-item')?.to ?? at;
   const drawn = moveThings(plan, ids, { xM: to.xM - grabbed.at.xM, yM: to.yM - grabbed.at.yM });
-  return { plan: drawn, guides, words: count.words };
+  // A count may draw it off a line that it was drawn to.
+  return { plan: drawn, guides: guides.filter(guide => isOnGuide(guide, to)), words: count.words };
 }
 
 function layoutWith({ resolved }: Shown, grabbed: Item, at: PointM) {

@@ -1,5 +1,7 @@
-import { circlePath, linePath, type Shape } from '@/components/Sand/shape';
-import { distanceM, wallName, type Arena, type Layout, type PointM, type Wall } from '@/core';
+import type { SandView } from '@/components/Sand/sandView';
+import { circlePath, linePath, type PathShape, type Shape, type TextShape } from '@/components/Sand/shape';
+import { distanceM, wallName, type Arena, type Layout, type PointM, type SnapGuide, type Wall } from '@/core';
+import { apart } from './apart';
 import type { DragView } from './liveShown';
 import { nearestOther } from '../_state/thingsShown';
 import type { Seen } from '../_components/trackShapes';
@@ -11,30 +13,39 @@ export type DragOnSand = {
   /** What is dragged: it is not measured against itself. */
   ids: readonly string[];
   format: (lengthM: number) => string;
+  /** What is written already: what is said of the hand keeps off it. */
+  taken: readonly TextShape[];
 };
 
 /** While something is dragged: what draws it, and how far it is from two walls and from its nearest neighbour. */
-export function guideShapes({ drag, layout, arena, ids, format }: DragOnSand, seen: Seen): Shape[] {
+export function guideShapes({ drag, layout, arena, ids, format, taken }: DragOnSand, seen: Seen): Shape[] {
   const item = layout.items.find(({ id }) => id === drag.item);
   if (!item) return [];
   const { view, textM } = seen;
   const other = nearestOther(layout.items, item, ids);
   const { x, y } = view.toPaper(item.at);
-  const measure = (to: PointM, after: string) =>
-    measureShapes(item.at, to, `${format(distanceM(item.at, to))}${after}`, seen);
+  const measures = [
+    ...wallsBeside(arena, item.at).map(({ wall, to }) => ({ to, after: ` from ${wallName(arena, wall)}` })),
+    ...(other ? [{ to: other.at, after: ` to ${other.id}` }] : []),
+  ].map(({ to, after }) => measureShapes(item.at, to, `${format(distanceM(item.at, to))}${after}`, seen));
+  const drawnTo: TextShape = {
+    ...{ kind: 'text', x, y: y - textM * 2.25, sizeM: textM, look: 'drawnTo' },
+    runs: [{ words: drawnWords(drag) }],
+  };
+  const words = drawnTo.runs[0]!.words === '' ? [] : [drawnTo];
   return [
-    ...drag.guides.map((guide): Shape => {
-      if (guide.kind === 'line')
-        return { kind: 'path', d: linePath(view.toPaper(guide.from), view.toPaper(guide.to)), look: 'pull' };
-      return { kind: 'path', d: circlePath(view.toPaper(guide.centre), guide.radiusM), look: 'pull' };
-    }),
-    ...wallsBeside(arena, item.at).flatMap(({ wall, to }) => measure(to, ` from ${wallName(arena, wall)}`)),
-    ...(other ? measure(other.at, ` to ${other.id}`) : []),
-    {
-      ...{ kind: 'text', x, y: y - textM * 2.25, sizeM: textM, look: 'drawnTo' },
-      runs: [{ words: drawnWords(drag) }],
-    },
+    ...drag.guides.map(guide => guideShape(guide, view)),
+    ...measures.map(({ line }) => line),
+    ...apart(taken, [...words, ...measures.map(({ text }) => text)]),
   ];
+}
+
+function guideShape(guide: SnapGuide, view: SandView): Shape {
+  const d =
+    guide.kind === 'line'
+      ? linePath(view.toPaper(guide.from), view.toPaper(guide.to))
+      : circlePath(view.toPaper(guide.centre), guide.radiusM);
+  return { kind: 'path', d, look: 'pull' };
 }
 
 /** "easy five for Juniper · left quarter line". */
@@ -52,11 +63,13 @@ function wallsBeside(arena: Arena, { xM, yM }: PointM): { wall: Wall; to: PointM
   ];
 }
 
-function measureShapes(from: PointM, to: PointM, words: string, { view, textM }: Seen): Shape[] {
+type Measure = { line: PathShape; text: TextShape };
+
+function measureShapes(from: PointM, to: PointM, words: string, { view, textM }: Seen): Measure {
   const [a, b] = [view.toPaper(from), view.toPaper(to)];
   const [x, y] = [(a.x + b.x) / 2, (a.y + b.y) / 2 - textM * 0.68];
-  return [
-    { kind: 'path', d: linePath(a, b), look: 'measure' },
-    { kind: 'text', x, y, sizeM: textM * 0.8, look: 'measureText', runs: [{ words }] },
-  ];
+  return {
+    line: { kind: 'path', d: linePath(a, b), look: 'measure' },
+    text: { kind: 'text', x, y, sizeM: textM * 0.8, look: 'measureText', runs: [{ words }] },
+  };
 }

@@ -59,7 +59,7 @@ export function movedShapes({ shown, drag }: Made, scene: SandSeen): Shape[] {
   const naming = itemNaming(resolved, { chosenTrack, selection, lockedIds: plan.lockedIds });
   const selected = itemsOf(resolved, selection.ids);
   const pointedAt = layout.items.filter(({ id }) => marked.items.includes(id));
-  return [
+  const moved = [
     ...ways,
     ...resolved.exercises.filter(isMoved).map(({ laid }) => standShape(laid.stand, seen)),
     ...outlineShapes(pointedAt, seen.view, 'marked'),
@@ -69,6 +69,8 @@ export function movedShapes({ shown, drag }: Made, scene: SandSeen): Shape[] {
     ),
     ...knobShapes(middleOf(shown, selection.ids), selected, seen),
     ...viaShapes(shown, selection, seen),
-    ...(drag ? guideShapes({ drag, layout, arena, format, ids: selection.ids }, seen) : []),
   ];
+  if (!drag) return moved;
+  const taken = moved.filter(shape => shape.kind === 'text');
+  return [...moved, ...guideShapes({ drag, layout, arena, format, taken, ids: selection.ids }, seen)];
 }

@@ -206,14 +206,14 @@ test('put away and taken back; kit, marks on the sand', async ({ demoYard, stric
 
   await page.getByRole('link', { name: 'Lower school' }).click();
   await page.getByRole('button', { name: 'Or put it at the far end, and type it right' }).click();
-  await page.getByLabel('Radius, m').fill('3.5');
-  await page.getByLabel('Radius, m').press('Enter');
+  await page.getByLabel('Radius').fill('3.5');
+  await page.getByLabel('Radius').press('Enter');
   await page.getByLabel('A bad patch', { exact: true }).last().fill('frozen in winter');
   await page.getByLabel('A bad patch', { exact: true }).last().press('Enter');
   await expect(page.getByText('frozen in winter')).toBeVisible();
   await page.waitForTimeout(500);
   await page.reload();
-  await expect(page.getByLabel('Radius, m')).toHaveValue('3.5');
+  await expect(page.getByLabel('Radius')).toHaveValue('3.50 m');
 });
 
 test('where an arena lies on the earth is three numbers together: two are not kept, and a wrong one is told', async ({

@@ -12,20 +12,35 @@ export type LessonSheet = {
 /** The sheet of a lesson: what was planned, and pair by pair what was ridden. */
 export function lessonPdf(sheet: LessonSheet, size: PaperSize): Promise<Buffer> {
   const paper = begun(sheet, size, sheet.name);
-  paper.line({ text: 'Stages', bold: true, sizePt: 12 }, 0.5);
-  sheet.stages.forEach(({ name, line }, index) => paper.line({ text: `${index + 1}. ${name}. ${line}` }, 0.6));
-  for (const pair of sheet.pairs) pairPart(paper, pair);
+  stagesPart(paper, sheet);
+  for (const pair of sheet.pairs) {
+    if (!paper.fits(30)) paper.newPage();
+    paper.rule();
+    paper.line({ text: `${pair.horse} with ${pair.rider}`, bold: true, sizePt: 13 }, 0.3);
+    pairPart(paper, pair);
+  }
   paper.line({ text: DISCLAIMER, sizePt: 8.5 });
   return paper.bytes();
 }
 
-/** A rider's own sheet: what you rode, how, and what is next. */
+/** A rider's own sheet: what is planned until something is ridden; then what you rode, how, and what is next. */
 export function riderPdf(sheet: LessonSheet, pair: LessonSheet['pairs'][number], size: PaperSize): Promise<Buffer> {
   const paper = begun(sheet, size, `${pair.rider} with ${pair.horse}`);
   paper.line({ text: sheet.name }, 1);
-  pairPart(paper, pair);
+  paper.rule();
+  if (pair.summary.stages.length === 0) stagesPart(paper, sheet);
+  else {
+    paper.line({ text: 'What you rode', bold: true, sizePt: 12 }, 0.5);
+    pairPart(paper, pair);
+  }
   paper.line({ text: DISCLAIMER, sizePt: 8.5 });
   return paper.bytes();
+}
+
+function stagesPart(paper: PdfPaper, { stages }: LessonSheet): void {
+  paper.line({ text: 'Stages', bold: true, sizePt: 12 }, 0.5);
+  stages.forEach(({ name, line }, index) => paper.line({ text: `${index + 1}. ${name}. ${line}` }, 0.6));
+  paper.yMm += 1.5;
 }
 
 function begun({ when }: LessonSheet, size: PaperSize, title: string): PdfPaper {
@@ -35,12 +50,9 @@ function begun({ when }: LessonSheet, size: PaperSize, title: string): PdfPaper 
   return paper;
 }
 
-function pairPart(paper: PdfPaper, { horse, rider, work, summary }: LessonSheet['pairs'][number]): void {
-  if (!paper.fits(30)) paper.newPage();
-  paper.rule();
-  paper.line({ text: `${horse} with ${rider}`, bold: true, sizePt: 13 }, 0.3);
+function pairPart(paper: PdfPaper, { work, summary }: LessonSheet['pairs'][number]): void {
+  if (summary.stages.length === 0) return paper.line({ text: 'Nothing was recorded.' }, 1.5);
   paper.line({ text: work, grey: true }, 1);
-  if (summary.stages.length === 0) paper.line({ text: 'Nothing was recorded.' });
   for (const { stage, left, right, clean, passes } of summary.stages) {
     paper.line({ text: `${stage}: ${left} on the left rein, ${right} on the right, ${clean} clean`, bold: true }, 0.4);
     passes.forEach((words, index) => paper.line({ text: `${index + 1}. ${words}`, sizePt: 9.5 }, 0.2));

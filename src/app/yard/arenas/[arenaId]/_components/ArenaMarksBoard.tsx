@@ -2,6 +2,8 @@
 
 import { Card } from '@/components/Card/Card';
 import { CommitField, type Read } from '@/components/CommitField/CommitField';
+import { LengthField } from '@/components/LengthField/LengthField';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import { Sand } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
@@ -83,7 +85,7 @@ export function ArenaMarksBoard({ arena }: { arena: NamedArena }) {
           </Sand>
         </div>
       </div>
-      <div>
+      <div className={classes.cards}>
         <MarkList marks={marks} onChange={save} />
         <PlaceOnEarth place={marks.place} onChange={place => save({ ...marks, place })} />
       </div>
@@ -157,7 +159,7 @@ function MarksDrawing({ arena, marks }: { arena: NamedArena; marks: ArenaMarks }
           </g>
         );
       })}
-      {entrance && <circle cx={entrance.x} cy={entrance.y} r="0.9" className={classes.entrance} />}
+      {entrance && <circle cx={entrance.x} cy={entrance.y} r="0.5" className={classes.entrance} />}
       {marks.homeFacingDeg !== null && (
         <Pointer arena={arena} facingDeg={marks.homeFacingDeg} className={classes.home} words="home" share={0.32} />
       )}
@@ -225,6 +227,7 @@ const number =
 /** The marks as text: each to be typed or taken away. */
 function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: ArenaMarks) => void }) {
   const { entrance, homeFacingDeg, fall, patches } = marks;
+  const { format } = useLengths();
   const none = !entrance && homeFacingDeg === null && !fall && patches.length === 0;
   const changePatch = (id: string, changes: Partial<ArenaMarks['patches'][number]>) =>
     onChange({ ...marks, patches: patches.map(patch => (patch.id === id ? { ...patch, ...changes } : patch)) });
@@ -240,7 +243,7 @@ function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: Ar
         {entrance && (
           <Group justify="space-between">
             <span>
-              Entrance at {entrance.xM} m across, {entrance.yM} m up
+              Entrance at {format(entrance.xM)} across, {format(entrance.yM)} up
             </span>
             {away('the entrance', { ...marks, entrance: null })}
           </Group>
@@ -276,28 +279,31 @@ function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: Ar
         {patches.map(({ id, words, radiusM, at }) => (
           <Group key={id} align="flex-end" gap="xs" className={classes.patchRow}>
             <PatchWords words={words} onCommit={changed => changePatch(id, { words: changed })} />
-            <CommitField
-              label="Across, m"
-              text={String(at.xM)}
-              read={number('A place', 0, 200)}
+            <LengthField
+              label="Across"
+              lengthM={at.xM}
+              minM={0}
+              maxM={200}
               onCommit={xM => {
                 changePatch(id, { at: { ...at, xM } });
                 return null;
               }}
             />
-            <CommitField
-              label="Up the arena, m"
-              text={String(at.yM)}
-              read={number('A place', 0, 200)}
+            <LengthField
+              label="Up the arena"
+              lengthM={at.yM}
+              minM={0}
+              maxM={200}
               onCommit={yM => {
                 changePatch(id, { at: { ...at, yM } });
                 return null;
               }}
             />
-            <CommitField
-              label="Radius, m"
-              text={String(radiusM)}
-              read={number('A radius', 0.5, 20)}
+            <LengthField
+              label="Radius"
+              lengthM={radiusM}
+              minM={0.5}
+              maxM={20}
               onCommit={value => {
                 changePatch(id, { radiusM: value });
                 return null;

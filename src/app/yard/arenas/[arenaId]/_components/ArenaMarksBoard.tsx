@@ -241,7 +241,7 @@ function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: Ar
       <div className={classes.marks}>
         {none && <p className={classes.quiet}>Nothing is marked yet.</p>}
         {entrance && (
-          <Group justify="space-between">
+          <Group justify="space-between" wrap="nowrap">
             <span>
               Entrance at {format(entrance.xM)} across, {format(entrance.yM)} up
             </span>

@@ -1,3 +1,4 @@
+import type { CSSProperties } from 'react';
 import classes from './RunLesson.module.css';
 
 type KeysProps<Value extends string | number> = {
@@ -6,9 +7,12 @@ type KeysProps<Value extends string | number> = {
   options: readonly { value: Value; label: string }[];
   onChoose: (value: Value) => void;
   disabled?: boolean;
-  /** Six short keys in a row. */
+  /** Short keys: up to six in a row. */
   short?: boolean;
 };
+
+/** Short keys fill their row. */
+const inARow = (keys: number) => ({ '--keys': Math.min(6, keys) }) as CSSProperties;
 
 /** Large keys of which one holds. */
 export function Keys<Value extends string | number>({
@@ -20,7 +24,12 @@ export function Keys<Value extends string | number>({
   short,
 }: KeysProps<Value>) {
   return (
-    <div role="group" aria-label={label} className={short ? classes.counts : classes.keys}>
+    <div
+      role="group"
+      aria-label={label}
+      className={short ? classes.counts : classes.keys}
+      style={inARow(options.length)}
+    >
       {options.map(option => (
         <button
           key={option.value}

@@ -62,6 +62,7 @@ export function MorePad({ layout, faults, riderMarks, marks, ready, onMark }: Mo
       <h2>Quality</h2>
       <Keys
         label="Quality, 1 to 5"
+        short
         value={said('quality')?.value ?? null}
         disabled={!ready}
         options={QUALITIES.map(value => ({ value, label: String(value) }))}

@@ -232,7 +232,13 @@ function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: Ar
   const changePatch = (id: string, changes: Partial<ArenaMarks['patches'][number]>) =>
     onChange({ ...marks, patches: patches.map(patch => (patch.id === id ? { ...patch, ...changes } : patch)) });
   const away = (label: string, next: ArenaMarks) => (
-    <Button size="compact-sm" variant="subtle" onClick={() => onChange(next)} aria-label={`Take away: ${label}`}>
+    <Button
+      size="compact-sm"
+      variant="subtle"
+      flex="none"
+      onClick={() => onChange(next)}
+      aria-label={`Take away: ${label}`}
+    >
       Take away
     </Button>
   );
@@ -243,7 +249,7 @@ function MarkList({ marks, onChange }: { marks: ArenaMarks; onChange: (marks: Ar
         {entrance && (
           <Group justify="space-between" wrap="nowrap">
             <span>
-              Entrance at {format(entrance.xM)} across, {format(entrance.yM)} up
+              Entrance {format(entrance.xM)} across, {format(entrance.yM)} up
             </span>
             {away('the entrance', { ...marks, entrance: null })}
           </Group>

@@ -41,7 +41,7 @@ test('what was put away, or is another yard’s, is not on this shelf', async ()
     const yard = await currentYard(database);
     const other = randomUUID();
     await write(async tx => {
-      const [{ id: _own, ...row }] = (await tx.select().from(yards)) as [typeof yards.$inferSelect];
+      const [row] = (await tx.select().from(yards)) as [typeof yards.$inferSelect];
       await tx.insert(yards).values({ ...row, id: other, name: 'Over the hill' });
       const away = await addOwnExercise(tx, yard.id, own('Put away'));
       await tx

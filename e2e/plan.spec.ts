@@ -345,6 +345,54 @@ test('a painter beside the page that does not come, or breaks, is done without',
   expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
 });
 
+test('an exercise is laid out and painted under the hand; what is undone meanwhile stays undone', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('link', { name: /Four on the bend/ }).click();
+  await paintedIn(page, 'worker');
+  const places = async () =>
+    Promise.all(['alder b1', 'alder b2', 'alder b3', 'alder b4'].map(id => drawnAt(drawing(page, id))));
+  const before = await places();
+  // Held by its second fence, it goes 2 m along and 1 m across, all four with it; Alt keeps lines from drawing it.
+  const held = before[1]!;
+  const to = { xM: held.xM - 1, yM: held.yM - 2 };
+  const [start, end] = [await onScreen(page, held), await onScreen(page, to)];
+  await page.keyboard.down('Alt');
+  await page.mouse.move(start.x, start.y);
+  await page.mouse.down();
+  await page.mouse.move(end.x, end.y, { steps: 6 });
+  const fourth = await onScreen(page, { xM: before[3]!.xM - 1, yM: before[3]!.yM - 2 });
+  await expect.poll(() => inkAt(page, fourth)).toBe(true);
+  await expect(drawing(page, 'alder b4')).toHaveCount(0);
+  await page.mouse.up();
+  await page.keyboard.up('Alt');
+  const after = await places();
+  after.forEach((at, index) => {
+    expect(at.xM - before[index]!.xM).toBeCloseTo(-1, 1);
+    expect(at.yM - before[index]!.yM).toBeCloseTo(-2, 1);
+  });
+
+  // Taken up again, undone while it is held, and let go half a metre on: it goes on from where it stands then.
+  const again = await onScreen(page, after[1]!);
+  const onWards = await onScreen(page, { xM: after[1]!.xM - 0.5, yM: after[1]!.yM });
+  await page.keyboard.down('Alt');
+  await page.mouse.move(again.x, again.y);
+  await page.mouse.down();
+  await page.mouse.move(onWards.x, onWards.y, { steps: 4 });
+  await page.keyboard.press('Control+z');
+  await page.mouse.move(onWards.x, onWards.y + 1);
+  await page.mouse.move(onWards.x, onWards.y);
+  await page.mouse.up();
+  await page.keyboard.up('Alt');
+  const last = await places();
+  last.forEach((at, index) => {
+    expect(at.xM - before[index]!.xM).toBeCloseTo(-0.5, 1);
+    expect(at.yM - before[index]!.yM).toBeCloseTo(0, 1);
+  });
+});
+
 test('a fence goes where the hand lets it, and the ribbon slides it along its track', async ({
   demoYard,
   strictPage: page,

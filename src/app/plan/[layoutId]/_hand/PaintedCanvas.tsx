@@ -5,7 +5,7 @@ import type { Painting } from './useHandPainter';
 
 type PaintedCanvasProps = { painting: Painting; part: Part; className?: string; style?: CSSProperties };
 
-/** How long a canvas stays under the one that comes after it, milliseconds: until that one is painted. */
+/** How long a ribbon stays under the one that comes after it, milliseconds: until that one is painted. */
 const UNDER_MS = 300;
 
 /** Where a painter paints. A canvas that was handed over cannot be had back: another painter gets another one. */
@@ -19,7 +19,8 @@ export function PaintedCanvas({ painting, part, className, style }: PaintedCanva
     painting.tell({ kind: 'canvas', part, canvas: handed });
     return () => {
       painting.tell({ kind: 'canvas', part, canvas: null });
-      setTimeout(() => canvas.remove(), UNDER_MS);
+      if (part === 'sand') canvas.remove();
+      else setTimeout(() => canvas.remove(), UNDER_MS);
     };
   }, [painting, part]);
   return (

@@ -1,10 +1,11 @@
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { LayOut } from '@/core';
 import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
-import { standNumber, type EditorGround, type Shown } from '../_state/usePlanEditor';
+import type { EditorGround, Shown } from '../_state/usePlanEditor';
 import { facesOf, type FontFaceData } from './fontFaces';
 import { handPainter } from './handPainter';
 import type { LiveStore } from './liveShown';
+import { standNumber } from './standNumber';
 import type { Said, Told } from './told';
 
 export type ToPainter = Told | { kind: 'faces'; faces: FontFaceData[] };

@@ -17,22 +17,13 @@ import type { Edited } from './autosaver';
 import { commit, redo, startHistory, undo } from './history';
 import { madeByHand, type Hand } from '../_hand/hand';
 import { liveStore, whenAsked } from '../_hand/liveShown';
+import { standNumber } from '../_hand/standNumber';
 import { useHandPainter } from '../_hand/useHandPainter';
 
 export type EditorGround = Omit<PlanGround, 'name'>;
 
 /** A layout as it stands on the screen: what it comes to, and every track of it reckoned. */
 export type Shown = { plan: Plan; resolved: ResolvedPlan; tracks: ReckonedTrack[] };
-
-const numbers = new WeakMap<Shown, number>();
-let lastNumber = 0;
-
-/** Tells one standing layout from another. */
-export function standNumber(shown: Shown): number {
-  const known = numbers.get(shown) ?? (lastNumber += 1);
-  numbers.set(shown, known);
-  return known;
-}
 
 /**
  * The layout being edited, with undo and redo over everything, its name included. While something is dragged a preview is

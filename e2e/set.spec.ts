@@ -182,3 +182,28 @@ test('from one layout to the next: what is carried, what comes out of the store'
   const over = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Over the sand' }) });
   await expect(over.locator('tbody tr')).toHaveCount(5);
 });
+
+test('what a coming lesson goes on to is chosen already, and says whose plan that is', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/ride/lessons/new`);
+  await page.getByLabel('What it is called').fill('Tomorrow, poles and the bend');
+  await choose(page, 'Arena', 'Lower school');
+  await choose(page, 'Pairs', 'Barley with Bas Tamsin');
+  await page.keyboard.press('Escape');
+  await choose(page, 'Add the stages of a layout', 'Five trot poles, quarter line');
+  await choose(page, 'Add the stages of a layout', 'Four on the bend for three');
+  await page.getByRole('button', { name: 'Plan the lesson' }).click();
+  await expect(page.getByRole('heading', { name: 'Tomorrow, poles and the bend' })).toBeVisible();
+
+  await openSheet(page, demoYard.url, /Five trot poles/);
+  await page.getByRole('link', { name: /On to another layout/ }).click();
+  await expect(page.getByText('Comes next in “Tomorrow, poles and the bend”')).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'On to' })).toHaveValue('Four on the bend for three');
+  await expect(page.getByText(/carried in all/)).toBeVisible();
+  // Another one can be chosen still; then no lesson is named.
+  await choose(page, 'On to', 'Raised walk poles for the small ones');
+  await expect(page.getByText(/to “Raised walk poles for the small ones”/)).toBeVisible();
+  await expect(page.getByText(/Comes next in/)).toHaveCount(0);
+});

@@ -342,6 +342,7 @@ export {
   type TappedMark,
 } from './record/passMark';
 export { isVoid, lineRidden } from './record/passJudged';
+export { layoutAfter } from './lesson/layoutAfter';
 export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } from './lesson/lesson';
 export { repeatedFaults, type FaultAnswer, type RepeatedFault } from './lesson/repeatedFault';
 export { afterFailure } from './lesson/afterFailure';

@@ -1,5 +1,6 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { isComing } from '@/app/_server/comingLessons';
 import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { lessonMinutes } from '@/core';
@@ -19,9 +20,6 @@ import { RideChoice } from './_components/RideChoice';
 
 export const metadata: Metadata = { title: 'Ride' };
 
-/** A lesson is still coming while it may be ridden: half a day after its start. */
-const STILL_COMING_MS = 12 * 3600 * 1000;
-
 export default async function RidePage() {
   await connection();
   const { db, yard } = await yardContext();
@@ -33,7 +31,7 @@ export default async function RidePage() {
   ]);
   const riding = present(pairs);
   const missing = present(layouts).length === 0 ? 'layout' : riding.length === 0 ? 'pair' : null;
-  const sinceMs = nowMs() - STILL_COMING_MS;
+  const atMs = nowMs();
   return (
     <>
       <PageHead
@@ -57,7 +55,7 @@ export default async function RidePage() {
             lessons={present(lessons).map(({ id, name, startsAtMs, plan }) => ({
               ...{ id, name, when: yardTime(startsAtMs, yard.timeZone, 'ddd D MMM YYYY, HH:mm') },
               line: `${plan.pairIds.length} ${plan.pairIds.length === 1 ? 'pair' : 'pairs'}, ${plan.stages.length} stages, ${lessonMinutes(plan)} min`,
-              coming: startsAtMs >= sinceMs,
+              coming: isComing({ startsAtMs }, atMs),
             }))}
           />
           <Title order={2} size="h3" mb="sm">

@@ -2,11 +2,14 @@ import { FollowThread } from '@/components/Shell/thread';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { nowMs } from '@/components/nowMs';
 import { carryPlan } from '@/core';
+import { nextInLessons } from '@/app/_server/comingLessons';
 import { settingSetup } from '@/app/_server/settingSetup';
 import { yardContext } from '@/app/_server/yardContext';
 import { present } from '@/data/present';
 import { listLayouts } from '@/data/queries/layouts';
+import { listLessons } from '@/data/queries/lessons';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { CarryBoard } from './_components/CarryBoard';
@@ -27,7 +30,9 @@ export default async function NextLayoutPage({ params, searchParams }: NextPageP
   const others = present(await listLayouts(db, yard.id)).filter(
     ({ id, arena }) => id !== layoutId && arena.id === here.yardLayout.arena.id,
   );
-  const wanted = typeof to === 'string' && others.some(({ id }) => id === to) ? to : null;
+  const isHere = (id: string) => others.some(other => other.id === id);
+  const coming = nextInLessons(present(await listLessons(db, yard.id)), layoutId, nowMs(), isHere);
+  const wanted = typeof to === 'string' && isHere(to) ? to : (coming?.layoutId ?? null);
   const next = wanted === null ? null : await settingSetup(db, yard.id, wanted);
   const stands = here.standing?.layout ?? here.layout;
   return (
@@ -49,6 +54,7 @@ export default async function NextLayoutPage({ params, searchParams }: NextPageP
         <CarryBoard
           layoutId={layoutId}
           others={others.map(({ id, name }) => ({ id, name }))}
+          coming={coming}
           next={
             next && {
               id: next.yardLayout.id,

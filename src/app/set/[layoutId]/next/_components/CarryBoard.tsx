@@ -15,13 +15,15 @@ type CarryBoardProps = {
   layoutId: string;
   /** Layouts of the same arena. */
   others: { id: string; name: string }[];
+  /** What a coming lesson goes on to. */
+  coming: { layoutId: string; lesson: string } | null;
   /** What stands now. */
   from: Layout;
   next: { id: string; name: string; layout: Layout; plan: CarryPlan } | null;
 };
 
 /** What is carried where from one layout to the next, with the fewest metres. */
-export function CarryBoard({ layoutId, others, from, next }: CarryBoardProps) {
+export function CarryBoard({ layoutId, others, coming, from, next }: CarryBoardProps) {
   const router = useRouter();
   const { format } = useLengths();
   return (
@@ -29,6 +31,7 @@ export function CarryBoard({ layoutId, others, from, next }: CarryBoardProps) {
       <Select
         className="roan-no-print"
         label="On to"
+        description={next && next.id === coming?.layoutId ? `Comes next in “${coming.lesson}”` : undefined}
         placeholder="Choose the next layout"
         searchable
         value={next?.id ?? null}

@@ -10,14 +10,14 @@ type LayoutDrawingProps = {
   view: SandView;
   /** Metres of paper for the text. */
   textM: number;
-  /** Numbers the items beside them, in the order they are listed. */
-  numbers?: ReadonlyMap<string, number>;
+  /** What is written beside items: their number in a list, or a name. */
+  labels?: ReadonlyMap<string, number | string>;
   /** Drawn in black and white, for paper. */
   plain?: boolean;
 };
 
 /** A layout as it lies: items and tracks, to scale. */
-export function LayoutDrawing({ layout, tracks, view, textM, numbers, plain }: LayoutDrawingProps) {
+export function LayoutDrawing({ layout, tracks, view, textM, labels, plain }: LayoutDrawingProps) {
   return (
     <g data-plain={plain || undefined}>
       {tracks.map(track => (
@@ -31,14 +31,14 @@ export function LayoutDrawing({ layout, tracks, view, textM, numbers, plain }: L
       {layout.items.map(item => (
         <ItemDrawing key={item.id} item={item} view={view} />
       ))}
-      {numbers &&
+      {labels &&
         layout.items.map(item => {
-          const number = numbers.get(item.id);
+          const label = labels.get(item.id);
           const { x, y } = view.toPaper(item.at);
           return (
-            number !== undefined && (
+            label !== undefined && (
               <text key={item.id} x={x + textM * 0.75} y={y - textM * 0.6} fontSize={textM} className={classes.number}>
-                {number}
+                {label}
               </text>
             )
           );

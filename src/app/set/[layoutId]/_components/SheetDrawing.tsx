@@ -34,7 +34,7 @@ export function SheetDrawing({ layout, tracks, steps, isTicked, onPiece }: Sheet
   return (
     <figure className={classes.figure} style={{ '--print-width': `${box.width * mmPerM(scale)}mm` } as CSSProperties}>
       <Sand arena={arena} view={view} label={`${layout.name}, with the pieces numbered`} className={classes.drawing}>
-        <LayoutDrawing layout={layout} tracks={tracks} view={view} textM={textM} numbers={numbers} plain />
+        <LayoutDrawing layout={layout} tracks={tracks} view={view} textM={textM} labels={numbers} plain />
         {pieces.map(({ id, label, name, place }) => {
           const { x, y } = view.toPaper(items.find(item => item.id === id)!.at);
           const stands = isTicked(id, place);

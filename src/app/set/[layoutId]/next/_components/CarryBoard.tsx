@@ -105,6 +105,9 @@ function Carries({ title, carries }: { title: string; carries: readonly Carry[] 
   );
 }
 
+/** Items as they are told apart within their layout: "p3" of "sorrel p3". */
+const shortNames = ({ items }: Layout) => new Map(items.map(({ id }) => [id, id.split(' ').pop() ?? id]));
+
 /** The next layout over what stands now, with a line for every way over the sand. */
 function CarryDrawing({ from, next }: { from: Layout; next: NonNullable<CarryBoardProps['next']> }) {
   const view = sandView(from.arena, 'along');
@@ -120,10 +123,10 @@ function CarryDrawing({ from, next }: { from: Layout; next: NonNullable<CarryBoa
   return (
     <Sand arena={from.arena} view={view} label={`What is carried to ${next.name}`} className={classes.drawing}>
       <g className={classes.before}>
-        <LayoutDrawing layout={from} tracks={[]} view={view} textM={textM} />
+        <LayoutDrawing layout={from} tracks={[]} view={view} textM={textM} labels={shortNames(from)} />
       </g>
       <path d={[...new Set(ways)].join('')} className={classes.way} strokeWidth={textM * 0.1} />
-      <LayoutDrawing layout={next.layout} tracks={[]} view={view} textM={textM} />
+      <LayoutDrawing layout={next.layout} tracks={[]} view={view} textM={textM} labels={shortNames(next.layout)} />
     </Sand>
   );
 }

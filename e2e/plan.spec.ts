@@ -4,6 +4,7 @@ import {
   drawing,
   drawnAt,
   fromShelf,
+  hold,
   hoofsAt,
   inkAt,
   item,
@@ -308,11 +309,8 @@ for (const place of ['worker', 'page'] as const)
     await page.getByRole('link', { name: /Course of eight/ }).click();
     await expect(item(page, 'heron')).toBeVisible();
     await paintedIn(page, place);
-    const start = await onScreen(page, { xM: 8.75, yM: 34.5 });
-    await page.mouse.move(start.x, start.y);
-    await page.mouse.down();
+    await hold(page, { xM: 8.75, yM: 34.5 }, { xM: 8.85, yM: 38.2 });
     const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
-    await page.mouse.move(end.x, end.y, { steps: 6 });
     // On its way it says what draws it, and the horse's words change under the hand; the fence is drawn on the canvas.
     await expect(drawing(page, 'willow')).toHaveCount(0);
     await expect.poll(() => inkAt(page, end)).toBe(true);
@@ -336,10 +334,8 @@ test('a painter beside the page that does not come, or breaks, is done without',
   await paintedIn(page, 'worker');
   await page.evaluate(`window.painter.dispatchEvent(new ErrorEvent('error', { message: 'broken' }))`);
   await paintedIn(page, 'page');
-  const [start, end] = [await onScreen(page, { xM: 8.75, yM: 34.5 }), await onScreen(page, { xM: 8.85, yM: 38.2 })];
-  await page.mouse.move(start.x, start.y);
-  await page.mouse.down();
-  await page.mouse.move(end.x, end.y, { steps: 6 });
+  await hold(page, { xM: 8.75, yM: 34.5 }, { xM: 8.85, yM: 38.2 });
+  const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
   await expect.poll(() => inkAt(page, end)).toBe(true);
   await page.mouse.up();
   expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
@@ -358,11 +354,8 @@ test('an exercise is laid out and painted under the hand; what is undone meanwhi
   // Held by its second fence, it goes 2 m along and 1 m across, all four with it; Alt keeps lines from drawing it.
   const held = before[1]!;
   const to = { xM: held.xM - 1, yM: held.yM - 2 };
-  const [start, end] = [await onScreen(page, held), await onScreen(page, to)];
   await page.keyboard.down('Alt');
-  await page.mouse.move(start.x, start.y);
-  await page.mouse.down();
-  await page.mouse.move(end.x, end.y, { steps: 6 });
+  await hold(page, held, to);
   const fourth = await onScreen(page, { xM: before[3]!.xM - 1, yM: before[3]!.yM - 2 });
   await expect.poll(() => inkAt(page, fourth)).toBe(true);
   await expect(drawing(page, 'alder b4')).toHaveCount(0);
@@ -375,12 +368,10 @@ test('an exercise is laid out and painted under the hand; what is undone meanwhi
   });
 
   // Taken up again, undone while it is held, and let go half a metre on: it goes on from where it stands then.
-  const again = await onScreen(page, after[1]!);
-  const onWards = await onScreen(page, { xM: after[1]!.xM - 0.5, yM: after[1]!.yM });
+  const further = { xM: after[1]!.xM - 0.5, yM: after[1]!.yM };
+  const onWards = await onScreen(page, further);
   await page.keyboard.down('Alt');
-  await page.mouse.move(again.x, again.y);
-  await page.mouse.down();
-  await page.mouse.move(onWards.x, onWards.y, { steps: 4 });
+  await hold(page, after[1]!, further);
   await page.keyboard.press('Control+z');
   await page.mouse.move(onWards.x, onWards.y + 1);
   await page.mouse.move(onWards.x, onWards.y);

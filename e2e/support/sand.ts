@@ -74,13 +74,18 @@ export async function paintedIn(page: Page, place: 'page' | 'worker'): Promise<v
   await page.locator(`[data-painted="sand"][data-painted-in="${place}"]`).waitFor({ state: 'attached' });
 }
 
-/** Drags from one place on the sand to another, as a hand does: in several moves. */
-export async function drag(page: Page, from: PointM, to: PointM): Promise<void> {
+/** Takes hold of what lies at one place on the sand and goes to another, as a hand does: in several moves. */
+export async function hold(page: Page, from: PointM, to: PointM): Promise<void> {
   const [start, end] = [await onScreen(page, from), await onScreen(page, to)];
   await page.mouse.move(start.x, start.y);
   await page.mouse.down();
   await page.mouse.move((start.x + end.x) / 2, (start.y + end.y) / 2, { steps: 4 });
   await page.mouse.move(end.x, end.y, { steps: 4 });
+}
+
+/** Drags from one place on the sand to another. */
+export async function drag(page: Page, from: PointM, to: PointM): Promise<void> {
+  await hold(page, from, to);
   await page.mouse.up();
 }
 

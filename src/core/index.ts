@@ -110,6 +110,7 @@ export {
   type Item,
   type RiddenItem,
 } from './items/item';
+export { shortName } from './items/shortName';
 export {
   aimFromFlagM,
   footprint,

@@ -1,7 +1,15 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { callSheet, TURN_WORDS, type CallLine, type ItemTrack, type Layout, type ReckonedItemTrack } from '@/core';
+import {
+  callSheet,
+  TURN_WORDS,
+  shortName,
+  type CallLine,
+  type ItemTrack,
+  type Layout,
+  type ReckonedItemTrack,
+} from '@/core';
 import { Button, Group, Modal, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import classes from './CallSheet.module.css';
@@ -55,7 +63,7 @@ function Line({ line }: { line: CallLine }) {
   return (
     <li>
       <strong>
-        {number}. {item.split(' ').pop()}
+        {number}. {shortName(item)}
       </strong>{' '}
       {what.replace('-', ' ')}
       {fromBehind && ', from behind'}

@@ -13,12 +13,12 @@ import { useMoved } from '../_hand/liveShown';
 import { partsNamed, partsOf, type Parts } from '../_hand/movedParts';
 import { SandCanvas } from '../_hand/SandCanvas';
 import { selectThing, type LegPlace, type Selection } from '../_state/selection';
-import { itemLabels, itemsOf, middleOf, thingOf } from '../_state/thingsShown';
+import { itemLabels, thingOf } from '../_state/thingsShown';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { useSandGestures, type Marquee } from '../_state/useSandGestures';
 import type { SandWindow } from '../_state/useSandView';
 import { GroundMarks } from './GroundMarks';
-import { knobShapes, outlineShapes, viaShapes } from './handleShapes';
+import { handShapes } from './handleShapes';
 import classes from './PlanSand.module.css';
 import { itemNaming, type ItemNaming } from './nameShapes';
 import { SandItem } from './SandItem';
@@ -141,30 +141,26 @@ function StillLayer({ labels, naming, ...props }: StillLayerProps) {
 
 /** What the hand takes hold of, and what the eye is led to: outlines, handles, the walker. A drag draws its own. */
 function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject<SVGSVGElement | null> }) {
-  const { controls, selection, chosenTrack, marked, walkedM, view, textM, marquee, svg } = props;
+  const { controls, chosenTrack, walkedM, view, textM, marquee, svg } = props;
   const isOnItsWay = useMoved(controls.live) !== null;
   const { shown } = controls;
-  const { layout } = shown.resolved;
-  const selected = itemsOf(shown.resolved, selection.ids);
-  const knob = knobShapes(middleOf(shown, selection.ids), selected, props);
-  const via = viaShapes(shown, selection, props);
-  const pointedAt = layout.items.filter(({ id }) => marked.items.includes(id));
+  const hand = handShapes(shown, props, props);
   return (
     <svg ref={svg} viewBox={viewBox(props.window)} className={classes.layer} data-layer="hand">
       {!isOnItsWay && (
         <>
-          <Outlines shapes={outlineShapes(pointedAt, view, 'marked')} kind="marked" />
-          <Outlines shapes={outlineShapes(selected, view, 'selected')} kind="selected" />
-          {knob.length > 0 && (
+          <Outlines shapes={hand.marked} kind="marked" />
+          <Outlines shapes={hand.selected} kind="selected" />
+          {hand.knob.length > 0 && (
             <g className={classes.knob} data-knob="">
               <title>Drag to turn</title>
-              <Shapes shapes={knob} />
+              <Shapes shapes={hand.knob} />
             </g>
           )}
-          {via.length > 0 && (
+          {hand.via.length > 0 && (
             <g className={classes.via} data-via="">
               <title>Drag to ride through another point</title>
-              <Shapes shapes={via} />
+              <Shapes shapes={hand.via} />
             </g>
           )}
         </>

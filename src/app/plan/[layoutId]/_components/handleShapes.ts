@@ -3,8 +3,23 @@ import type { LookName } from '@/components/Sand/looks';
 import { circlePath, linePath, type PathShape, type Shape } from '@/components/Sand/shape';
 import { footprintCorners, pointAlong, poseAt, type Chain, type Item, type PointM } from '@/core';
 import type { Selection } from '../_state/selection';
+import { itemsOf, middleOf } from '../_state/thingsShown';
 import type { Shown } from '../_state/usePlanEditor';
 import type { Seen } from './trackShapes';
+
+type LookedAt = { selection: Selection; marked: { items: readonly string[] } };
+
+/** What the eye is led to, and what the hand takes hold of: outlines, the knob, the point of a leg. */
+export function handShapes(shown: Shown, { selection, marked }: LookedAt, seen: Seen) {
+  const selected = itemsOf(shown.resolved, selection.ids);
+  const pointedAt = shown.resolved.layout.items.filter(({ id }) => marked.items.includes(id));
+  return {
+    marked: outlineShapes(pointedAt, seen.view, 'marked'),
+    selected: outlineShapes(selected, seen.view, 'selected'),
+    knob: knobShapes(middleOf(shown, selection.ids), selected, seen),
+    via: viaShapes(shown, selection, seen),
+  };
+}
 
 /** Round an item, so far outside what it covers that it stays to be seen. */
 const ROUND_M = 0.3;
@@ -61,7 +76,7 @@ export function viaShapes(shown: Shown, { leg }: Selection, { view, textM }: See
   const choice = planned.legs[leg.leg]?.track;
   const ridden = reckoned.legs[leg.leg];
   if (!ridden || planned.legs[leg.leg]?.circle) return [];
-  const at = view.toPaper(typeof choice === 'object' ? choice.via : middleOf(ridden.chain));
+  const at = view.toPaper(typeof choice === 'object' ? choice.via : middleOfLeg(ridden.chain));
   const corners = [
     [-0.4, -0.4],
     [0.4, -0.4],
@@ -74,6 +89,6 @@ export function viaShapes(shown: Shown, { leg }: Selection, { view, textM }: See
   ];
 }
 
-function middleOf(chain: Chain): PointM {
+function middleOfLeg(chain: Chain): PointM {
   return poseAt(chain, chain.lengthM / 2).at;
 }

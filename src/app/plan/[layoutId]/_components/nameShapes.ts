@@ -1,6 +1,6 @@
 import type { SandView } from '@/components/Sand/sandView';
 import type { Shape } from '@/components/Sand/shape';
-import { pointAlong, type Item, type ResolvedPlan } from '@/core';
+import { pointAlong, shortName, type Item, type ResolvedPlan } from '@/core';
 import type { Selection } from '../_state/selection';
 import { orderNumbers, thingOf } from '../_state/thingsShown';
 import type { Seen } from './trackShapes';
@@ -39,7 +39,7 @@ export function nameShapes(item: Item, { number, selected, locked }: ItemNaming,
   if (!named && number === null) return [];
   const at = view.toPaper(item.at);
   const { x, y } = 'headingRad' in item ? namePlace(item, view, textM) : { x: at.x, y: at.y + textM * 1.1 };
-  const name = `${named ? ` ${item.id.split(' ').pop()}` : ''}${locked ? ' (locked)' : ''}`;
+  const name = `${named ? ` ${shortName(item.id)}` : ''}${locked ? ' (locked)' : ''}`;
   const runs = [
     ...(number === null ? [] : [{ words: number, look: 'order' as const }]),
     ...(name ? [{ words: name }] : []),

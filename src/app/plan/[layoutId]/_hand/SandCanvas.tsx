@@ -4,7 +4,7 @@ import { useLayoutEffect, type RefObject } from 'react';
 import { useRested, type LiveStore } from './liveShown';
 import { drawnWords } from './guideShapes';
 import { PaintedCanvas } from './PaintedCanvas';
-import classes from './PaintedCanvas.module.css';
+import classes from '../_components/PlanSand.module.css';
 import type { SandScene } from './told';
 import type { Painting } from './useHandPainter';
 
@@ -34,7 +34,7 @@ export function SandCanvas({ painting, live, scene, svg }: SandCanvasProps) {
   const rested = useRested(live)?.drag;
   return (
     <>
-      <div ref={ref} className={classes.over}>
+      <div ref={ref} className={classes.layer}>
         <PaintedCanvas painting={painting} part="sand" />
       </div>
       <p role="status" className="roan-visually-hidden">

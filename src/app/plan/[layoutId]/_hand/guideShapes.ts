@@ -28,15 +28,15 @@ export function guideShapes({ drag, layout, arena, ids, format, taken }: DragOnS
     ...wallsBeside(arena, item.at).map(({ wall, to }) => ({ to, after: ` from ${wallName(arena, wall)}` })),
     ...(other ? [{ to: other.at, after: ` to ${other.id}` }] : []),
   ].map(({ to, after }) => measureShapes(item.at, to, `${format(distanceM(item.at, to))}${after}`, seen));
+  const words = drawnWords(drag);
   const drawnTo: TextShape = {
     ...{ kind: 'text', x, y: y - textM * 2.25, sizeM: textM, look: 'drawnTo' },
-    runs: [{ words: drawnWords(drag) }],
+    runs: [{ words }],
   };
-  const words = drawnTo.runs[0]!.words === '' ? [] : [drawnTo];
   return [
     ...drag.guides.map(guide => guideShape(guide, view)),
     ...measures.map(({ line }) => line),
-    ...apart(taken, [...words, ...measures.map(({ text }) => text)]),
+    ...apart(taken, [...(words === '' ? [] : [drawnTo]), ...measures.map(({ text }) => text)]),
   ];
 }
 

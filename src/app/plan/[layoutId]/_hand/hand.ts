@@ -1,7 +1,8 @@
-import { editPlan, soundPlan, turnThings, type Arena, type LayoutEdit, type PointM } from '@/core';
+import { editPlan, soundPlan, turnThings, type Arena, type LayoutEdit, type Plan, type PointM } from '@/core';
 import { itemsOf } from '../_state/thingsShown';
 import type { Shown } from '../_state/usePlanEditor';
 import { dragThings, snapHeading, type Dragged } from './dragThings';
+import type { Made } from './liveShown';
 
 /** What a hand does with what stands, as data: the page sends it to where it is reckoned and painted. */
 export type Hand =
@@ -38,6 +39,14 @@ export function madeByHand(hand: Hand, base: Shown, arena: Arena): Dragged | nul
   if (!grabbed) return null;
   const horse = layout.horses.find(({ name }) => name === hand.horse) ?? null;
   return dragThings(base, hand.ids, grabbed, hand.by, { arena, horse, reachM: hand.reachM, free: hand.free });
+}
+
+/** The same, shown: `show` lays a plan out and reckons it. */
+export function shownByHand(hand: Hand, base: Shown, arena: Arena, show: (plan: Plan) => Shown): Made | null {
+  const made = madeByHand(hand, base, arena);
+  if (!made) return null;
+  const { plan, guides, words } = made;
+  return { shown: show(plan), drag: hand.kind === 'things' ? { guides, words, item: hand.item } : null };
 }
 
 /** The heading that the knob stands for: that of the first thing that has one. */

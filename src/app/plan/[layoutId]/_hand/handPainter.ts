@@ -1,7 +1,7 @@
-import { formatReading, layoutReckoner, planResolver, type LayOut, type Plan } from '@/core';
+import { formatReading, type LayOut, type Plan } from '@/core';
+import { planShower } from '../_state/planShower';
 import type { Shown } from '../_state/usePlanEditor';
-import { madeByHand, type Hand } from './hand';
-import type { Made } from './liveShown';
+import { shownByHand } from './hand';
 import { movedNames, partsOf, type Parts } from './movedParts';
 import { ribbonPicture } from './ribbonPicture';
 import { sameParts } from './sameParts';
@@ -22,7 +22,8 @@ type Of<Kind extends Told['kind']> = Extract<Told, { kind: Kind }>;
 /** All that was told last, by its kind. */
 type Known = { [Kind in Exclude<Told['kind'], 'canvas' | 'letters'>]?: Of<Kind> };
 
-type Standing = { shown: Shown; parts: Parts };
+/** `still`: all its parts; what is none of them moved. */
+type Standing = { shown: Shown; parts: Parts; still: ReadonlySet<unknown> };
 
 /**
  * Reckons and paints what a hand makes of a layout: what moves on the sand, and the ribbon. It knows nothing of the page and
@@ -31,7 +32,7 @@ type Standing = { shown: Shown; parts: Parts };
 export function handPainter(ways: PainterWays): (told: Told) => void {
   const known: Known = {};
   const canvases: Record<Part, PaintedOn | null> = { sand: null, ribbon: null };
-  const show = shower(ways.layOut);
+  const showOn = planShower(ways.layOut);
   const ribbon = ribbonPicture(ways.blank);
   let standing: Standing | null = null;
   /** What the page knows of this hand; a hand that lets go is forgotten. */
@@ -40,12 +41,6 @@ export function handPainter(ways: PainterWays): (told: Told) => void {
   // Always the same: what it wrote is kept as long as it does.
   const format = (lengthM: number) => formatReading(lengthM, known.ground?.unit ?? 'm');
 
-  const make = (hand: Hand): Made | null => {
-    const made = madeByHand(hand, standing!.shown, known.ground!.ground.arena);
-    if (!made) return null;
-    const drag = hand.kind === 'things' ? { guides: made.guides, words: made.words, item: hand.item } : null;
-    return { shown: show(made.plan, known.ground!), drag };
-  };
   const tellMoved = (stand: number, names: string) => {
     if (said?.stand === stand && said.names === names) return;
     said = { kind: 'moved', stand, names };
@@ -53,22 +48,19 @@ export function handPainter(ways: PainterWays): (told: Told) => void {
   };
   const paint = () => {
     isDue = false;
-    const { ground, stand, hand } = known;
+    const { stand, hand } = known;
+    const ground = known.ground?.ground;
     if (!ground || !stand) return;
-    standing ??= standingOf(show(stand.plan, ground));
+    const show = (plan: Plan) => showOn(plan, { ...ground, name: '' });
+    standing ??= standingOf(show(stand.plan));
     const isHeld = hand !== undefined && hand.hand !== null;
     // A hand moves what stood when it took hold. Once it let go, what it made stands, and its picture stays until it is told.
     if (isHeld && hand.stand !== stand.number) return;
-    const made = isHeld ? make(hand.hand!) : null;
+    const made = isHeld ? shownByHand(hand.hand!, standing.shown, ground.arena, show) : null;
     const { sand, ribbon: unrolled } = known;
     const looks = known['sand-looks']?.looks;
     if (canvases.sand && made && sand && looks)
-      paintSand(
-        canvases.sand,
-        made,
-        { ...sand.scene, standing: standing.parts, arena: ground.ground.arena, format },
-        looks,
-      );
+      paintSand(canvases.sand, made, { ...sand.scene, still: standing.still, arena: ground.arena, format }, looks);
     else if (canvases.sand) clearSand(canvases.sand);
     const look = known['ribbon-look']?.look;
     if (canvases.ribbon && unrolled && look)
@@ -97,14 +89,6 @@ export function handPainter(ways: PainterWays): (told: Told) => void {
 }
 
 function standingOf(shown: Shown): Standing {
-  return { shown, parts: partsOf(shown) };
-}
-
-/** Lays a plan out and reckons it; what was not touched since the last time stays the same object. */
-function shower(layOut: LayOut): (plan: Plan, of: Of<'ground'>) => Shown {
-  const [resolve, reckon] = [planResolver(layOut), layoutReckoner()];
-  return (plan, { ground }) => {
-    const resolved = resolve(plan, { ...ground, name: '' });
-    return { plan, resolved, tracks: reckon(resolved.layout) };
-  };
+  const parts = partsOf(shown);
+  return { shown, parts, still: new Set(parts.values()) };
 }

@@ -1,6 +1,6 @@
 import { layOutPlaced } from '@/core';
 import { handPainter } from './handPainter';
-import type { FromPainter, ToPainter } from './useHandPainter';
+import type { FromPainter, ToPainter } from './told';
 
 /** The painter beside the page: it is told the same, and paints on canvases that the page handed over. */
 const paint = handPainter({
@@ -29,14 +29,8 @@ async function loaded({ family, source, ...descriptors }: Extract<ToPainter, { k
 /** Work is done once everything is heard that was said by then: of several moves of a hand only the last is painted. */
 function inNextTask(): (work: () => void) => void {
   const { port1, port2 } = new MessageChannel();
-  let due: (() => void) | null = null;
-  port1.onmessage = () => {
-    const work = due;
-    due = null;
-    work?.();
-  };
   return work => {
-    due = work;
+    port1.onmessage = work;
     port2.postMessage(null);
   };
 }

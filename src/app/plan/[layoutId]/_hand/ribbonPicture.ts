@@ -1,4 +1,4 @@
-import { stopsAlongM, type ItemTrack, type Layout, type LayoutHorse, type ReckonedLeg } from '@/core';
+import { shortName, stopsAlongM, type ItemTrack, type Layout, type ReckonedLeg } from '@/core';
 import { callWords } from '../_components/ribbon/callWords';
 import { paintColumn, paintPosts, type RibbonColumn, type RibbonLook } from '../_components/ribbon/paintColumn';
 import { alongPx, isInSight, SEEN_PX, type RibbonFrame } from '../_components/ribbon/ribbonFrame';
@@ -13,7 +13,6 @@ type KeptColumn = {
   column: RibbonColumn;
   picture: PaintedOn | ImageBitmap | null;
   leftPx: number;
-  roundPx: number;
   from: readonly unknown[];
 };
 
@@ -28,6 +27,8 @@ type Context = Pick<
 const LENGTH_FROM_PX = 48;
 /** What is drawn round a column, so that no line is cut off. */
 const ROUND_PX = 2;
+/** The same, in whole pixels of the screen. */
+const roundPx = (sharpness: number) => Math.ceil(ROUND_PX * sharpness) / sharpness;
 
 /**
  * Draws ribbons. Legs that only move are kept as they were drawn and put in their place, so that a drag draws those anew that it
@@ -77,7 +78,7 @@ function paintFrom(first: number, canvas: PaintedOn, { kept, stops, track, ribbo
   paper.clearRect(fromPx, 0, frame.widthPx - fromPx, frame.heightPx);
   for (const column of kept.slice(Math.max(0, first - 1))) putColumn(paper, column, ribbon);
   paper.translate(0, -rolledPx);
-  const posts = track.through.map(({ item }, index) => ({ xPx: stops[index]!, name: item.split(' ').pop() ?? '' }));
+  const posts = track.through.map(({ item }, index) => ({ xPx: stops[index]!, name: shortName(item) }));
   paintPosts(paper, posts, frame.heightPx, look);
   paper.restore();
 }
@@ -97,8 +98,7 @@ type ColumnOf = Ribbon & {
 /** A leg as it lies now; one that lies where it lay as it was stays the same object. */
 function keptColumn(before: KeptColumn | null, of: ColumnOf): KeptColumn {
   const { leg, layout, stopPx, frame, chosen, format, look, rolledPx, sharpness } = of;
-  const roundPx = Math.ceil(ROUND_PX * sharpness) / sharpness;
-  const leftPx = stopPx - roundPx;
+  const leftPx = stopPx - roundPx(sharpness);
   const from = [leg, frame, layout.horses, chosen, format, look, rolledPx, sharpness];
   if (before?.from.every((part, at) => part === from[at])) {
     if (before.leftPx === leftPx) return before;
@@ -106,35 +106,35 @@ function keptColumn(before: KeptColumn | null, of: ColumnOf): KeptColumn {
   }
   if (before?.picture && 'close' in before.picture) before.picture.close();
   const column = columnOf(of);
-  return { column, roundPx, leftPx, from, picture: null };
+  return { column, leftPx, from, picture: null };
 }
 
 /** A leg that only moved is drawn once, as a picture that changes no more: to draw from a canvas makes a copy each time. */
-function pictureOf({ column, roundPx }: KeptColumn, canvas: PaintedOn, of: ColumnOf): PaintedOn | ImageBitmap {
+function pictureOf({ column }: KeptColumn, canvas: PaintedOn, of: ColumnOf): PaintedOn | ImageBitmap {
   const { frame, rolledPx, sharpness, look } = of;
-  const paper = paperOf(canvas, column.widthPx + 2 * roundPx, seenPx(frame), sharpness);
-  paper.translate(roundPx, -rolledPx);
+  const paper = paperOf(canvas, column.widthPx + 2 * roundPx(sharpness), seenPx(frame), sharpness);
+  paper.translate(roundPx(sharpness), -rolledPx);
   paintColumn(paper, column, look);
   paper.restore();
   return 'transferToImageBitmap' in canvas ? canvas.transferToImageBitmap() : canvas;
 }
 
 /** Puts a leg in its place: its picture, or drawn right there while a hand changes it in every frame. */
-function putColumn(paper: Context, { column, roundPx, leftPx, picture }: KeptColumn, ribbon: Ribbon): void {
+function putColumn(paper: Context, { column, leftPx, picture }: KeptColumn, ribbon: Ribbon): void {
   const { frame, rolledPx, sharpness, look } = ribbon;
   if (picture) return paper.drawImage(picture, leftPx, 0, picture.width / sharpness, picture.height / sharpness);
   paper.save();
   paper.beginPath();
-  paper.rect(leftPx, 0, column.widthPx + 2 * roundPx, seenPx(frame));
+  paper.rect(leftPx, 0, column.widthPx + 2 * roundPx(sharpness), seenPx(frame));
   paper.clip();
-  paper.translate(leftPx + roundPx, -rolledPx);
+  paper.translate(leftPx + roundPx(sharpness), -rolledPx);
   paintColumn(paper, column, look);
   paper.restore();
 }
 
 function columnOf({ leg, index, layout, track, frame, chosen, format, rolledPx }: ColumnOf): RibbonColumn {
   const widthPx = leg.trackM * frame.pxPerM;
-  const rowOf = (name: string) => layout.horses.findIndex((one: LayoutHorse) => one.name === name);
+  const rowOf = (name: string) => layout.horses.findIndex(one => one.name === name);
   const readings = leg.readings.filter(({ horse }) => isInSight(rowOf(horse), rolledPx, seenPx(frame)));
   return {
     widthPx,

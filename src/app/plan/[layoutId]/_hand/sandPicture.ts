@@ -3,20 +3,18 @@ import { fitted, paintShapes, type Looks, type Paper } from '@/components/Sand/p
 import { sandView } from '@/components/Sand/sandView';
 import type { Shape } from '@/components/Sand/shape';
 import type { Arena } from '@/core';
-import { knobShapes, outlineShapes, viaShapes } from '../_components/handleShapes';
+import { handShapes } from '../_components/handleShapes';
 import { itemNaming, nameShapes } from '../_components/nameShapes';
 import { standShape } from '../_components/standShape';
 import { legShapes, legsOnSand, sessionShapes } from '../_components/trackShapes';
-import { itemsOf, middleOf } from '../_state/thingsShown';
 import { guideShapes } from './guideShapes';
 import type { Made } from './liveShown';
-import type { Parts } from './movedParts';
 import type { PaintedOn, SandScene } from './told';
 
 export type SandSeen = SandScene & {
   arena: Arena;
   /** What lies as it stands is not drawn here. */
-  standing: Parts;
+  still: ReadonlySet<unknown>;
   format: (lengthM: number) => string;
 };
 
@@ -25,9 +23,9 @@ export function paintSand(canvas: PaintedOn, made: Made, seen: SandSeen, looks: 
   const { widthPx, heightPx, box } = seen;
   if (canvas.width !== widthPx) canvas.width = widthPx;
   if (canvas.height !== heightPx) canvas.height = heightPx;
-  const paper = canvas.getContext('2d') as (Paper & { resetTransform: () => void }) | null;
+  const paper = canvas.getContext('2d') as Paper | null;
   if (!paper) return;
-  paper.resetTransform();
+  paper.setTransform(1, 0, 0, 1, 0, 0);
   paper.clearRect(0, 0, widthPx, heightPx);
   paintShapes(paper, movedShapes(made, seen), fitted(box, widthPx, heightPx), looks);
 }
@@ -42,11 +40,10 @@ export function clearSand(canvas: PaintedOn): void {
 
 /** Everything that moved, with what is shown of the hand: outlines, handles and guides. */
 export function movedShapes({ shown, drag }: Made, scene: SandSeen): Shape[] {
-  const { arena, standing, selection, marked, chosenTrack, format, textM } = scene;
+  const { arena, still, selection, marked, chosenTrack, format, textM } = scene;
   const seen = { view: sandView(arena, scene.orientation), textM };
   const { resolved, tracks, plan } = shown;
   const { layout } = resolved;
-  const still = new Set(standing.values());
   const isMoved = (part: unknown) => !still.has(part);
   const horse = layout.horses.find(({ name }) => name === scene.horse) ?? null;
   const inSight = { layout, tracks, chosenTrack, horse, marked: selection.leg ?? marked.leg };
@@ -57,18 +54,17 @@ export function movedShapes({ shown, drag }: Made, scene: SandSeen): Shape[] {
     return legsOnSand(inSight, track.id).flatMap(on => (isMoved(on.leg) ? legShapes(on, seen) : []));
   });
   const naming = itemNaming(resolved, { chosenTrack, selection, lockedIds: plan.lockedIds });
-  const selected = itemsOf(resolved, selection.ids);
-  const pointedAt = layout.items.filter(({ id }) => marked.items.includes(id));
+  const hand = handShapes(shown, scene, seen);
   const moved = [
     ...ways,
     ...resolved.exercises.filter(isMoved).map(({ laid }) => standShape(laid.stand, seen)),
-    ...outlineShapes(pointedAt, seen.view, 'marked'),
-    ...outlineShapes(selected, seen.view, 'selected'),
+    ...hand.marked,
+    ...hand.selected,
     ...layout.items.flatMap(item =>
       isMoved(item) ? [...itemShapes(item, seen.view), ...nameShapes(item, naming(item), seen)] : [],
     ),
-    ...knobShapes(middleOf(shown, selection.ids), selected, seen),
-    ...viaShapes(shown, selection, seen),
+    ...hand.knob,
+    ...hand.via,
   ];
   if (!drag) return moved;
   const taken = moved.filter(shape => shape.kind === 'text');

@@ -6,6 +6,7 @@ import type { RibbonLook } from '../_components/ribbon/paintColumn';
 import type { RibbonFrame } from '../_components/ribbon/ribbonFrame';
 import type { LegPlace, Selection } from '../_state/selection';
 import type { EditorGround } from '../_state/usePlanEditor';
+import type { FontFaceData } from './fontFaces';
 import type { Hand } from './hand';
 
 /** What is painted: what moves on the sand, and the ribbon. */
@@ -56,3 +57,7 @@ export type Told =
 
 /** What the painter says: the names of what it painted as moved, a line for each. */
 export type Said = { kind: 'moved'; stand: number; names: string };
+
+/** What goes to and fro where the painter is beside the page: it needs letters of its own, and says when it has them. */
+export type ToPainter = Told | { kind: 'faces'; faces: FontFaceData[] };
+export type FromPainter = Said | { kind: 'ready' };

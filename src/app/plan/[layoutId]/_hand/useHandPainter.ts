@@ -2,14 +2,11 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { LayOut } from '@/core';
 import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import type { EditorGround, Shown } from '../_state/usePlanEditor';
-import { facesOf, type FontFaceData } from './fontFaces';
+import { facesOf } from './fontFaces';
 import { handPainter } from './handPainter';
 import type { LiveStore } from './liveShown';
 import { standNumber } from './standNumber';
-import type { Said, Told } from './told';
-
-export type ToPainter = Told | { kind: 'faces'; faces: FontFaceData[] };
-export type FromPainter = Said | { kind: 'ready' };
+import type { FromPainter, Said, Told, ToPainter } from './told';
 
 /** Where hands are painted: told everything, in the page or beside it. */
 export type Painting = {

@@ -1,13 +1,5 @@
-import {
-  DEFAULT_LEG,
-  EMPTY_PLAN,
-  layoutReckoner,
-  newItem,
-  planResolver,
-  type Item,
-  type Plan,
-  type PlanHorse,
-} from '@/core';
+import { DEFAULT_LEG, EMPTY_PLAN, newItem, type Item, type Plan, type PlanHorse } from '@/core';
+import { planShower } from './planShower';
 import type { EditorGround, Shown } from './usePlanEditor';
 
 /** A test's horse: 3.6 m a stride on a course. */
@@ -41,10 +33,7 @@ export const LINE: Plan = {
 
 /** Shows plans one after the other, as the editor does: what was not touched is the same object. */
 export function shows(): (plan: Plan) => Shown {
-  const [resolve, reckon] = [planResolver(() => null), layoutReckoner()];
+  const show = planShower(() => null);
   const ground: EditorGround = { arena: ARENA, horses: [MAYFLY], fall: null, kit: null };
-  return plan => {
-    const resolved = resolve(plan, { ...ground, name: 'A line' });
-    return { plan, resolved, tracks: reckon(resolved.layout) };
-  };
+  return plan => show(plan, { ...ground, name: 'A line' });
 }

@@ -1,7 +1,6 @@
 import {
   editPlan,
   layoutReckoner,
-  planResolver,
   soundPlan,
   type Caution,
   type LaidOut,
@@ -14,8 +13,9 @@ import {
 } from '@/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Edited } from './autosaver';
+import { planShower } from './planShower';
 import { commit, redo, startHistory, undo } from './history';
-import { madeByHand, type Hand } from '../_hand/hand';
+import { madeByHand, shownByHand, type Hand } from '../_hand/hand';
 import { liveStore, whenAsked } from '../_hand/liveShown';
 import { standNumber } from '../_hand/standNumber';
 import { useHandPainter } from '../_hand/useHandPainter';
@@ -33,15 +33,12 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   const [history, setHistory] = useState(() => startHistory(first));
   const [live] = useState(liveStore);
   const layOut = useLayOut(made.laid);
-  const resolve = useMemo(() => planResolver(layOut), [layOut]);
   const [reckon] = useState(layoutReckoner);
+  const showOn = useMemo(() => planShower(layOut, reckon), [layOut, reckon]);
   const { present } = history;
   const show = useCallback(
-    (plan: Plan): Shown => {
-      const resolved = resolve(plan, { ...ground, name: present.name });
-      return { plan, resolved, tracks: reckon(resolved.layout) };
-    },
-    [resolve, reckon, ground, present.name],
+    (plan: Plan) => showOn(plan, { ...ground, name: present.name }),
+    [showOn, ground, present.name],
   );
   const shown = useMemo(() => show(present.plan), [show, present.plan]);
   const cautions = useStandingCautions(shown, made.cautions);
@@ -73,12 +70,7 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   /** Shows what a hand makes of what stands, without making it. */
   const follow = useCallback(
     (hand: Hand) => {
-      const made = whenAsked(() => {
-        const result = madeByHand(hand, shown, ground.arena);
-        if (!result) return null;
-        const { plan, guides, words } = result;
-        return { shown: show(plan), drag: hand.kind === 'things' ? { guides, words, item: hand.item } : null };
-      });
+      const made = whenAsked(() => shownByHand(hand, shown, ground.arena, show));
       live.set({ hand, stand: standNumber(shown), made });
     },
     [live, shown, show, ground.arena],

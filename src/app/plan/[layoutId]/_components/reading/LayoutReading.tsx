@@ -2,7 +2,7 @@
 
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { layoutWork, type ReckonedItemTrack, type TrackWork } from '@/core';
+import { layoutWork, shortName, type ReckonedItemTrack, type TrackWork } from '@/core';
 import { Stack, Text, Title } from '@mantine/core';
 import type { LegPlace } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
@@ -99,7 +99,7 @@ function GroupTable({ reckoned, onSelectLeg }: { reckoned: ReckonedItemTrack; on
             <tr key={index}>
               <th scope="row">
                 <button type="button" onClick={() => onSelectLeg({ track: reckoned.id, leg: index })}>
-                  {leg.from.split(' ').pop()} to {leg.to.split(' ').pop()}
+                  {shortName(leg.from)} to {shortName(leg.to)}
                 </button>
               </th>
               <td>{format(leg.groundM)}</td>

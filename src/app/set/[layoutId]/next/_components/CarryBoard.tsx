@@ -5,7 +5,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
-import type { Carry, CarryPlan, Layout } from '@/core';
+import { shortName, type Carry, type CarryPlan, type Layout } from '@/core';
 import { Button, Select } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
@@ -105,8 +105,7 @@ function Carries({ title, carries }: { title: string; carries: readonly Carry[] 
   );
 }
 
-/** Items as they are told apart within their layout: "p3" of "sorrel p3". */
-const shortNames = ({ items }: Layout) => new Map(items.map(({ id }) => [id, id.split(' ').pop() ?? id]));
+const shortNames = ({ items }: Layout) => new Map(items.map(({ id }) => [id, shortName(id)]));
 
 /** The next layout over what stands now, with a line for every way over the sand. */
 function CarryDrawing({ from, next }: { from: Layout; next: NonNullable<CarryBoardProps['next']> }) {

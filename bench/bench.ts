@@ -30,7 +30,14 @@ function course(movedM: number): RiddenEnd[] {
     const row = index % 3;
     const at = { xM: 6 + Math.floor(index / 3) * 7, yM: 15 + (up ? row : 2 - row) * 19 + (index === 7 ? movedM : 0) };
     const fence: Fence = {
-      ...{ kind: 'fence', id: `f${index}`, form: 'vertical', at, headingRad: up ? Math.PI / 2 : -Math.PI / 2 },
+      ...{
+        kind: 'fence',
+        id: `f${index}`,
+        name: null,
+        form: 'vertical',
+        at,
+        headingRad: up ? Math.PI / 2 : -Math.PI / 2,
+      },
       ...{ widthM: 3.5, heightM: 0.9, spreadM: 0, ridden: 'both-ways', filler: false },
       ...{ groundLineBeforeM: null, sideHeightM: null, corner: null },
     };

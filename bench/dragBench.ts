@@ -31,7 +31,15 @@ function benchPlan(horseIds: string[]): Plan {
     newItem('pole', `p${index}`, { xM: 3 + (index % 9) * 4, yM: 3 + Math.floor(index / 9) * 2 }, Math.PI / 2),
   );
   const through = fences.map(({ id }) => ({ item: id, reversed: false }));
-  const track = { kind: 'items', id: 'course', gait: 'course-canter', course: null, passes: 1, through } as const;
+  const track = {
+    kind: 'items',
+    id: 'course',
+    name: null,
+    gait: 'course-canter',
+    course: null,
+    passes: 1,
+    through,
+  } as const;
   const legs = through.slice(1).map(() => DEFAULT_LEG);
   return { ...EMPTY_PLAN, groupIds: horseIds, items: [...fences, ...poles], tracks: [{ ...track, through, legs }] };
 }

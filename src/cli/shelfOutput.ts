@@ -63,7 +63,7 @@ export function shelfLayout(kind: string, options: Record<string, unknown>): Lay
   const arena = arenaOf(sides);
   const fault = arenaFault(arena);
   if (fault) return `arena: ${fault.reason}`;
-  const horse = { name: 'Horse', heightM: wish.data['height-cm'] / 100, type, level, strides: {} };
+  const horse = { id: 'horse', name: 'Horse', heightM: wish.data['height-cm'] / 100, type, level, strides: {} };
   const ground: ExerciseGround = { arena, school, horses: [horse] };
   const { exercise } = layOutExercise(recipe, ground, { rein });
   const chosen = exercise.stages[(stage ?? exercise.stages.length) - 1];

@@ -110,7 +110,6 @@ export {
   type Item,
   type RiddenItem,
 } from './items/item';
-export { shortName } from './items/shortName';
 export {
   aimFromFlagM,
   footprint,
@@ -121,7 +120,7 @@ export {
 } from './items/footprint';
 export { RAILS_ACROSS } from './items/railsAcross';
 export { kitOf, kitOfAll, type Kit } from './items/kit';
-export { itemWords, nameWords } from './items/itemWords';
+export { itemWords, kindWords, nameWords } from './items/itemWords';
 
 export type { Approach, School, Setting } from './stride/school';
 export type { DistanceCase } from './stride/distanceRule';
@@ -187,6 +186,7 @@ export {
   type PlannedLeg,
   type PlannedTrack,
 } from './layout/layout';
+export { layoutLabels, type Labels } from './layout/labels';
 export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
   distanceCaseOf,
@@ -272,6 +272,7 @@ export { riddenRow, type RiddenRow } from './layout/riddenRow';
 export { EMPTY_PLAN, type PlacedRecipe, type Plan, type PlanHorse } from './plan/plan';
 export {
   exerciseGround,
+  exerciseLabel,
   groupOf,
   planResolver,
   type LaidOut,
@@ -295,7 +296,6 @@ export { layOutPlaced, resolvePlan } from './plan/layOutPlaced';
 export { breakApart, brokenBy, editPlan } from './plan/breakApart';
 export { callSheet, TURN_WORDS, type CallLine } from './plan/callSheet';
 export { copyThings } from './plan/copyThings';
-export { freshName } from './plan/names';
 export { arrangementOf, placeArrangement, placeExercise } from './plan/placeExercise';
 export { ITEM_CHOICES, newItem, type ItemChoice } from './plan/newItem';
 export { planChanges, type PlanChange } from './plan/planChanges';
@@ -309,7 +309,7 @@ export {
   moveStop,
   removeStop,
   removeTrack,
-  renameItem,
+  renameThing,
   withTrack,
 } from './plan/tracksByHand';
 

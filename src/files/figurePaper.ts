@@ -15,24 +15,27 @@ import type { DeedOnPaper, FigureOnPaper, PoseOnPaper, StartOnPaper } from './la
 
 /**
  * A figure from paper, with its letters found in the arena.
+ * @param index - its place in its session, from 0
  * @returns a sentence that says which place is none, where one is
  */
-export function figureFromPaper(paper: FigureOnPaper, arena: Arena): PlannedFigure | string {
-  const gait = paper.gait ?? null;
-  const { parts } = paper;
+export function figureFromPaper(paper: FigureOnPaper, arena: Arena, index: number): PlannedFigure | string {
+  const { parts, gait = null, name = null } = paper;
+  const own = { id: paper.id ?? figureId(index), name, gait, parts };
   if (paper.kind === 'change-rein') {
     const figure = changeFromPaper(paper, arena);
-    return typeof figure === 'string' ? figure : { figure, gait, parts };
+    return typeof figure === 'string' ? figure : { ...own, figure };
   }
   const start = poseFromPaper(paper.start, paper.rein, arena);
   if (typeof start === 'string') return start;
-  return { figure: bare(paper, start), gait, parts };
+  return { ...own, figure: bare(paper, start) };
 }
 
+/** The id of a figure that has none on paper, by its place in its session, from 0. */
+export const figureId = (index: number): string => `f${index + 1}`;
+
 function bare(paper: Exclude<FigureOnPaper, { kind: 'change-rein' }>, start: Pose): Figure {
-  const rest = { ...paper, start, gait: undefined, parts: undefined };
-  delete rest.gait;
-  delete rest.parts;
+  const { gait: _, parts: __, id: ___, name: ____, ...figure } = paper;
+  const rest = { ...figure, start };
   return rest.kind === 'station' ? { ...rest, deed: deedFromPaper(rest.deed) } : rest;
 }
 
@@ -66,8 +69,9 @@ function deedFromPaper(deed: DeedOnPaper): StationDeed {
 }
 
 /** A figure as the file has it; its places are written as numbers. */
-export function figureToPaper({ figure, gait, parts }: PlannedFigure): FigureOnPaper {
-  const shared = { ...(gait === null ? {} : { gait }), parts, start: poseToPaper(figure.start) };
+export function figureToPaper({ id, name, figure, gait, parts }: PlannedFigure): FigureOnPaper {
+  const own = { id, ...(name === null ? {} : { name }), ...(gait === null ? {} : { gait }) };
+  const shared = { ...own, parts, start: poseToPaper(figure.start) };
   if (figure.kind === 'change-rein') return { ...figure, ...shared, end: poseToPaper(figure.end) };
   if (figure.kind === 'station') return { ...figure, ...shared, deed: deedToPaper(figure.deed) };
   return { ...figure, ...shared };

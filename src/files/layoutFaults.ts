@@ -1,5 +1,5 @@
 import { arenaFault, type Arena } from '@/core';
-import { figureFromPaper } from './figurePaper';
+import { figureFromPaper, figureId } from './figurePaper';
 import type { LayoutOnPaper, TrackOnPaper } from './layoutOnPaper';
 
 /** What the parts say of each other: ids, legs, circles, and the arena. */
@@ -24,11 +24,13 @@ function repeatedId(where: string, list: { id: string }[]): string | null {
   return null;
 }
 
+/** A horse is known by its id, or, without one, by its name. */
 function horsesFault({ horses }: LayoutOnPaper): string | null {
   const seen = new Set<string>();
-  for (const [index, { name }] of horses.entries()) {
-    if (seen.has(name)) return `horses.${index}.name: “${name}” is there twice.`;
-    seen.add(name);
+  for (const [index, { id, name }] of horses.entries()) {
+    const known = id ?? name;
+    if (seen.has(known)) return `horses.${index}.${id === undefined ? 'name' : 'id'}: “${known}” is there twice.`;
+    seen.add(known);
   }
   return null;
 }
@@ -87,8 +89,11 @@ function legsFault({ legs, through }: TrackOnPaper): string | null {
 function figuresFault({ figure, figures }: TrackOnPaper, arena: Arena): string | null {
   const list = figure ? [figure] : (figures ?? []);
   for (const [index, paper] of list.entries()) {
-    const read = figureFromPaper(paper, arena);
+    const read = figureFromPaper(paper, arena, index);
     if (typeof read === 'string') return `${figure ? 'figure' : `figures.${index}`}.${read}`;
   }
-  return null;
+  return repeatedId(
+    'figures',
+    list.map(({ id }, index) => ({ id: id ?? figureId(index) })),
+  );
 }

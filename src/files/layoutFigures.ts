@@ -33,6 +33,8 @@ const Deed = z.discriminatedUnion('kind', [
 ]);
 
 const common = {
+  id: z.string().min(1).max(60).optional(),
+  name: z.string().trim().min(1).max(60).optional(),
   start: Start,
   rein: Rein,
   gait: z.enum(TRACK_GAITS).optional(),

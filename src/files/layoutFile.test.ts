@@ -37,9 +37,69 @@ test('the example is read', () => {
   expect(read.ok && read.layout.items.map(item => item.id)).toEqual(['heron', 'willow', 'p1', 'c1']);
 });
 
+test('what version 1 calls a thing is its id and its name', () => {
+  const read = readLayoutText(EXAMPLE);
+  if (!read.ok) throw new Error(read.reason);
+  expect(read.layout.items.map(({ id, name }) => id === name)).toEqual([true, true, true, true]);
+  expect(read.layout.tracks.map(({ id, name }) => [id, name])).toEqual([['line', 'line']]);
+  expect(read.layout.horses.map(({ id, name }) => [id, name])).toEqual([['Juniper', 'Juniper']]);
+});
+
+describe('version 2', () => {
+  const second = (change: (json: ReturnType<typeof example>) => void = () => undefined) =>
+    changed(json => {
+      json.version = 2;
+      change(json);
+    });
+
+  test('has names beside ids: they may be missing, or be there twice', () => {
+    const read = second(json => (json.items[0].name = json.items[1].name = 'gate'));
+    if (!read.ok) throw new Error(read.reason);
+    expect(read.layout.items.map(({ id, name }) => [id, name])).toEqual([
+      ['heron', 'gate'],
+      ['willow', 'gate'],
+      ['p1', null],
+      ['c1', null],
+    ]);
+  });
+
+  test('has horses of one name, told apart by their ids', () => {
+    const twins = second(json => (json.horses = [1, 2].map(n => ({ ...json.horses[0], id: `h${n}` }))));
+    if (!twins.ok) throw new Error(twins.reason);
+    const [track] = reckonLayout(twins.layout);
+    const readings = track?.kind === 'items' ? track.legs[0]!.readings : [];
+    expect(readings.map(({ horseId, horse }) => [horseId, horse])).toEqual([
+      ['h1', 'Juniper'],
+      ['h2', 'Juniper'],
+    ]);
+    const same = second(json => (json.horses = [json.horses[0], json.horses[0]].map(h => ({ ...h, id: 'h1' }))));
+    expect(same.ok ? 'read' : same.reason).toContain('horses.1.id: “h1” is there twice');
+  });
+
+  test('has figures with ids, each its own in a session', () => {
+    const circle = { kind: 'circle', start: 'A', rein: 'left', diameterM: 20 };
+    const session = (figures: object[]) =>
+      second(json => {
+        json.arena = { widthM: 20, lengthM: 60, letters: '20x60' };
+        json.tracks.push({ id: 'flat', gait: 'trot', figures });
+      });
+    const read = session([circle, { ...circle, id: 'c', name: 'at A' }]);
+    if (!read.ok) throw new Error(read.reason);
+    const flat = read.layout.tracks.find(({ id }) => id === 'flat');
+    expect(flat?.kind === 'figures' && flat.figures.map(({ id, name }) => [id, name])).toEqual([
+      ['f1', null],
+      ['c', 'at A'],
+    ]);
+    const twice = session([circle, { ...circle, id: 'f1' }]);
+    expect(twice.ok ? 'read' : twice.reason).toContain('figures.1.id: “f1” is there twice');
+  });
+});
+
 test.each([
   ['another format', j => (j.format = 'something-else'), 'format'],
-  ['an unknown version', j => (j.version = 2), 'version 1'],
+  ['an unknown version', j => (j.version = 3), 'versions 1 and 2'],
+  ['a name in version 1', j => (j.items[0].name = 'gate'), 'items.0: unknown key “name”'],
+  ['an id of a horse in version 1', j => (j.horses[0].id = 'h1'), 'horses.0: unknown key “id”'],
   ['an unknown key', j => (j.items[0].colour = 'red'), 'items.0: unknown key “colour”'],
   ['an unknown key at the top', j => (j.notes = ''), 'unknown key “notes”'],
   ['an infinity', j => (j.items[0].at.xM = Infinity), 'items.0.at.xM'],
@@ -220,17 +280,26 @@ const parts = fc.array(
   { maxLength: 2 },
 );
 
+/** A name may be missing, or be there twice. */
+const anyName = fc.constantFrom(null, 'gate', 'blue');
+
 const anyLayout: fc.Arbitrary<Layout> = fc
   .record({
-    items: fc.array(bodies, { maxLength: 8 }).map(list => list.map(withShape)),
+    items: fc
+      .array(bodies, { maxLength: 8 })
+      .map(list =>
+        list.map((item, index) => ({ ...withShape(item, index), name: [null, 'gate', 'blue'][index % 3]! })),
+      ),
     gait: fc.constantFrom(...TRACK_GAITS),
     school: fc.constantFrom('whole-stride' as const, 'two-metre' as const),
     asked: fc.option(fc.integer({ min: 0, max: 9 })),
     heightM: fc.integer({ min: 60, max: 220 }).map(cm => cm / 100),
     passes: fc.integer({ min: 1, max: 9 }),
-    figures: fc.array(fc.record({ figure: anyFigure, gait: fc.option(fc.constantFrom(...TRACK_GAITS)), parts }), {
-      maxLength: 4,
-    }),
+    figures: fc
+      .array(fc.record({ name: anyName, figure: anyFigure, gait: fc.option(fc.constantFrom(...TRACK_GAITS)), parts }), {
+        maxLength: 4,
+      })
+      .map(list => list.map((figure, index) => ({ ...figure, id: `g${index}` }))),
     course: fc.option(fc.record({ speedMPerMin: millis(200, 500), startM: millis(0, 20), finishM: millis(0, 20) })),
     fall: fc.option(fc.record({ headingRad, percent: millis(0, 8) })),
     kit: fc.option(
@@ -248,8 +317,8 @@ const anyLayout: fc.Arbitrary<Layout> = fc
       asked,
       circle: null,
     }));
-    const overItems: PlannedTrack = { kind: 'items', id: 't', gait, through, legs, course, passes };
-    const flat: PlannedTrack = { kind: 'figures', id: 'f', gait, figures, passes };
+    const overItems: PlannedTrack = { kind: 'items', id: 't', name: null, gait, through, legs, course, passes };
+    const flat: PlannedTrack = { kind: 'figures', id: 'f', name: null, gait, figures, passes };
     return {
       name: 'any',
       arena: { widthM: 20, lengthM: 60, letters: '20x60' as const },
@@ -259,6 +328,7 @@ const anyLayout: fc.Arbitrary<Layout> = fc
       tracks: [...(through.length === 0 ? [] : [overItems]), ...(figures.length === 0 ? [] : [flat])],
       horses: [
         {
+          id: 'h1',
           name: 'h',
           heightM,
           type: 'cob' as const,

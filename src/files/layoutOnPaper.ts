@@ -3,19 +3,23 @@ import { z } from 'zod';
 import { FigureOnPaper } from './layoutFigures';
 
 /**
- * The shape of the layout file, version 1. docs/layout-file.md describes it; the JSON Schema beside it is made from this.
+ * The shape of the layout file. docs/layout-file.md describes it; the JSON Schema beside it is made from this. Version 1 has no
+ * names beside ids and no ids of horses and figures: layoutFile.ts refuses them there.
  */
 
 const MOST_ITEMS = 2000;
 const MOST_M = 1000;
-const Id = z.string().min(1).max(60);
+export const PaperId = z.string().min(1).max(60);
+/** What somebody called it; left out where nobody did. */
+export const PaperName = z.string().trim().min(1).max(60);
+const own = { id: PaperId, name: PaperName.optional() };
 const Metres = (min: number, max: number) => z.number().min(min).max(max);
 const Point = z.strictObject({ xM: Metres(-MOST_M, MOST_M), yM: Metres(-MOST_M, MOST_M) });
 const Facing = z.number().min(0).lt(360);
 
 const PoleOnPaper = z.strictObject({
   kind: z.literal('pole'),
-  id: Id,
+  ...own,
   at: Point,
   facingDeg: Facing,
   lengthM: Metres(0.1, 20),
@@ -23,7 +27,7 @@ const PoleOnPaper = z.strictObject({
 });
 const FenceOnPaper = z.strictObject({
   kind: z.literal('fence'),
-  id: Id,
+  ...own,
   form: z.enum(FENCE_FORMS),
   at: Point,
   facingDeg: Facing,
@@ -38,19 +42,19 @@ const FenceOnPaper = z.strictObject({
 });
 const GuideOnPaper = z.strictObject({
   kind: z.literal('guide'),
-  id: Id,
+  ...own,
   at: Point,
   facingDeg: Facing,
   lengthM: Metres(0.1, 20),
 });
-const ConeOnPaper = z.strictObject({ kind: z.literal('cone'), id: Id, at: Point });
+const ConeOnPaper = z.strictObject({ kind: z.literal('cone'), ...own, at: Point });
 const BlockOnPaper = z.strictObject({
   kind: z.literal('block'),
-  id: Id,
+  ...own,
   at: Point,
   heightM: Metres(0, 2).default(0.15),
 });
-const MarkerOnPaper = z.strictObject({ kind: z.literal('marker'), id: Id, at: Point });
+const MarkerOnPaper = z.strictObject({ kind: z.literal('marker'), ...own, at: Point });
 
 export const ItemOnPaper = z.discriminatedUnion('kind', [
   PoleOnPaper,
@@ -79,10 +83,10 @@ const CourseOnPaper = z.strictObject({
 
 /** Over items, or a figure, or a session of figures. */
 export const TrackOnPaper = z.strictObject({
-  id: Id,
+  ...own,
   gait: z.enum(TRACK_GAITS),
   through: z
-    .array(z.strictObject({ item: Id, reversed: z.boolean().default(false) }))
+    .array(z.strictObject({ item: PaperId, reversed: z.boolean().default(false) }))
     .min(1)
     .max(500)
     .optional(),
@@ -117,6 +121,8 @@ const StrideOnPaper = z
   });
 
 const HorseOnPaper = z.strictObject({
+  /** Left out, a horse is known by its name. */
+  id: PaperId.optional(),
   name: z.string().min(1).max(60),
   heightCm: z.number().min(60).max(220),
   type: z.enum(HORSE_TYPES).default('all-round'),
@@ -127,7 +133,7 @@ const HorseOnPaper = z.strictObject({
 /** The shape of the file; what ties its parts together is checked behind it. */
 export const LayoutOnPaper = z.strictObject({
   format: z.literal('roan-layout'),
-  version: z.literal(1),
+  version: z.literal([1, 2]),
   name: z.string().min(1).max(120),
   arena: z.strictObject({
     widthM: z.number(),

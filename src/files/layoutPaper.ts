@@ -25,21 +25,26 @@ export function layoutFromPaper(paper: LayoutOnPaper): Layout {
     school: paper.school,
     items: paper.items.map(itemFromPaper),
     tracks: paper.tracks.map(track => trackFromPaper(track, arena)),
-    horses: paper.horses.map(({ heightCm, ...horse }) => ({ ...horse, heightM: heightCm / 100 })),
+    horses: paper.horses.map(({ id, heightCm, ...horse }) => ({
+      ...horse,
+      id: id ?? horse.name,
+      heightM: heightCm / 100,
+    })),
     kit: paper.kit ?? null,
   };
 }
 
 /** A track as the core has it; figures at letters find their place in the arena. */
 export function trackFromPaper(paper: TrackOnPaper, arena: Layout['arena']): PlannedTrack {
-  const { id, gait, passes, through, legs, course, figure, figures } = paper;
+  const { id, name = null, gait, passes, through, legs, course, figure, figures } = paper;
   if (!through) {
-    const list = (figure ? [figure] : (figures ?? [])).map(one => figureFromPaper(one, arena));
-    return { kind: 'figures', id, gait, passes, figures: list as PlannedFigure[] };
+    const list = (figure ? [figure] : (figures ?? [])).map((one, index) => figureFromPaper(one, arena, index));
+    return { kind: 'figures', id, name, gait, passes, figures: list as PlannedFigure[] };
   }
   return {
     kind: 'items',
     id,
+    name,
     gait,
     passes,
     through,
@@ -55,17 +60,18 @@ function legFromPaper({ track, setting, approach, asked, rein, radiusM }: LegOnP
 
 /** An item as the core has it. */
 export function itemFromPaper(paper: ItemOnPaper): Item {
+  const name = paper.name ?? null;
   switch (paper.kind) {
     case 'pole': {
       const { facingDeg, raisedM, ...pole } = paper;
       const raised = typeof raisedM === 'number' ? { leftM: raisedM, rightM: raisedM } : raisedM;
-      return { ...pole, headingRad: headingFromFacing(facingDeg), raised };
+      return { ...pole, name, headingRad: headingFromFacing(facingDeg), raised };
     }
     case 'fence': {
       const { facingDeg, groundLine, sideHeightM, corner, ...fence } = paper;
       const narrowEnd = corner?.narrowEnd ?? 'left';
       return {
-        ...fence,
+        ...{ ...fence, name },
         headingRad: headingFromFacing(facingDeg),
         groundLineBeforeM: groundLine?.beforeM ?? null,
         sideHeightM: sideHeightM ?? null,
@@ -74,18 +80,23 @@ export function itemFromPaper(paper: ItemOnPaper): Item {
     }
     case 'guide': {
       const { facingDeg, ...guide } = paper;
-      return { ...guide, headingRad: headingFromFacing(facingDeg) };
+      return { ...guide, name, headingRad: headingFromFacing(facingDeg) };
     }
     default:
-      return paper;
+      return { ...paper, name };
   }
+}
+
+/** Version 1 had no names: what it calls a thing is both its id and its name, as it was shown. Anything newer as it is. */
+export function withNames<Part extends { id: string; name?: string }>(parts: readonly Part[]): Part[] {
+  return parts.map(part => ({ ...part, name: part.id }));
 }
 
 /** Writes a layout as the file has it; read back it is the same layout. */
 export function writeLayout(layout: Layout): LayoutOnPaper {
   return {
     format: 'roan-layout',
-    version: 1,
+    version: 2,
     name: layout.name,
     arena: {
       ...layout.arena,
@@ -105,9 +116,10 @@ export function writeLayout(layout: Layout): LayoutOnPaper {
 /** A track as the file has it. */
 export function trackToPaper(track: PlannedTrack): TrackOnPaper {
   const { id, gait, passes } = track;
-  if (track.kind === 'figures') return { id, gait, passes, figures: track.figures.map(figureToPaper) };
+  const own = { id, ...nameToPaper(track) };
+  if (track.kind === 'figures') return { ...own, gait, passes, figures: track.figures.map(figureToPaper) };
   const { through, legs, course } = track;
-  return { id, gait, passes, through, legs: legs.map(legToPaper), ...(course ? { course } : {}) };
+  return { ...own, gait, passes, through, legs: legs.map(legToPaper), ...(course ? { course } : {}) };
 }
 
 function legToPaper({ track, setting, approach, asked, circle }: PlannedLeg): LegOnPaper {
@@ -118,27 +130,32 @@ function cornerToPaper({ narrowEnd, aimFromFlagM }: CornerShape) {
   return { narrowEnd, ...(aimFromFlagM === null ? {} : { aimFromFlagM }) };
 }
 
+/** What is not named is written without a name. */
+const nameToPaper = ({ name }: { name: string | null }) => (name === null ? {} : { name });
+
 /** An item as the file has it. */
 export function itemToPaper(item: Item): ItemOnPaper {
+  const named = nameToPaper(item);
   if (item.kind === 'guide' || isRidden(item)) {
     const facingDeg = facingFromHeading(item.headingRad);
     if (item.kind === 'guide') {
       const { kind, id, at, lengthM } = item;
-      return { kind, id, at, facingDeg, lengthM };
+      return { kind, id, ...named, at, facingDeg, lengthM };
     }
     if (item.kind === 'pole') {
       const { kind, id, at, lengthM, raised } = item;
-      return { kind, id, at, facingDeg, lengthM, raisedM: raised };
+      return { kind, id, ...named, at, facingDeg, lengthM, raisedM: raised };
     }
     const { kind, id, form, at, widthM, heightM, spreadM, ridden, filler, groundLineBeforeM, sideHeightM, corner } =
       item;
     return {
-      ...{ kind, id, form, at, widthM, heightM, spreadM, ridden, filler },
+      ...{ kind, id, ...named, form, at, widthM, heightM, spreadM, ridden, filler },
       facingDeg,
       ...(groundLineBeforeM === null ? {} : { groundLine: { beforeM: groundLineBeforeM } }),
       ...(sideHeightM === null ? {} : { sideHeightM }),
       ...(corner === null ? {} : { corner: cornerToPaper(corner) }),
     };
   }
-  return item;
+  const { name: _, ...rest } = item;
+  return { ...rest, ...named };
 }

@@ -7,7 +7,7 @@ const LAYOUT: Layout = {
   items: [newItem('pole', 'p', { xM: 10, yM: 12 }, Math.PI / 2), newItem('pole', 'q', { xM: 10, yM: 16 }, Math.PI / 2)],
   tracks: [
     {
-      ...{ kind: 'items', id: 't', gait: 'trot', course: null, passes: 1 },
+      ...{ kind: 'items', id: 't', name: null, gait: 'trot', course: null, passes: 1 },
       through: [
         { item: 'p', reversed: false },
         { item: 'q', reversed: false },

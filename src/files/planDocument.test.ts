@@ -2,7 +2,7 @@ import { EMPTY_PLAN, findRecipe, newItem, SHELF, type Arena, type Plan } from '@
 import { readPlan, upgradedPlan, writePlan } from './planDocument';
 
 const ARENA: Arena = { widthM: 20, lengthM: 40, letters: '20x40' };
-const HORSE = { name: 'any', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;
+const HORSE = { id: 'any', name: 'any', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;
 
 const written = (plan: Plan) => JSON.parse(JSON.stringify(writePlan(plan))) as Record<string, unknown>;
 const read = (json: unknown) => readPlan(json, ARENA);
@@ -15,13 +15,20 @@ test('every exercise of the shelf, with fences and a track by hand, reads back a
     items: [newItem('vertical', 'heron', { xM: 5, yM: 10 }, 1.2345), newItem('cone', 'cone 1', { xM: 2, yM: 3 }, 0)],
     tracks: [
       {
-        ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 2 },
+        ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 2 },
         through: [{ item: 'heron', reversed: true }],
         legs: [],
       },
     ],
     exercises: SHELF.map((recipe, index) => ({
-      ...{ id: `set ${index}`, kind: recipe.kind, rein: 'right', session: null, horseIds: index % 2 ? ['a'] : null },
+      ...{
+        id: `set ${index}`,
+        name: index % 3 ? null : 'warm-up',
+        kind: recipe.kind,
+        rein: 'right',
+        session: null,
+        horseIds: index % 2 ? ['a'] : null,
+      },
       params: recipe.wishes({ arena: ARENA, school: 'whole-stride', horses: [HORSE] })[0]!,
       place: { at: { xM: 1, yM: 2 }, headingRad: 1 },
     })),
@@ -42,7 +49,7 @@ const EXERCISE = {
 };
 
 test.each([
-  [{ version: 3 }, 'version'],
+  [{ version: 4 }, 'version'],
   [{ group: 'everybody' }, 'group'],
   [{ items: [{ kind: 'cone', id: 'c', at: { xM: 0 } }] }, 'items.0.at.yM'],
   [{ exercises: [{ ...EXERCISE, kind: 'somersault' }] }, 'no exercise “somersault”'],
@@ -81,6 +88,20 @@ test('a layout of one row, as Roan stored it first, becomes the same row as an e
   expect(row!.place.at).toEqual({ xM: expect.closeTo(5, 9), yM: expect.closeTo(18.7, 9) });
   expect(row!.params).toMatchObject({ poles: 3, spacingM: 1.3, raised: ['right', 'ground', 'both'], blockM: 0.15 });
   expect(findRecipe(row!.kind)?.guidance.title).toBe('A row of trot poles');
+});
+
+test('a plan from when ids were names keeps every id, and what was shown as a name is the name', () => {
+  const { items, exercises } = {
+    items: [{ kind: 'cone', id: 'cone 1', at: { xM: 2, yM: 3 } }],
+    exercises: [EXERCISE],
+  };
+  const track = { id: 'line', gait: 'trot', passes: 1, through: [{ item: 'alder p1' }] };
+  const back = read(upgradedPlan({ ...written(EMPTY_PLAN), version: 2, items, exercises, tracks: [track] }, () => 1));
+  if (!back.ok) throw new Error(back.reason);
+  const called = (things: readonly { id: string; name: string | null }[]) => things.map(({ id, name }) => [id, name]);
+  expect(called(back.plan.items)).toEqual([['cone 1', 'cone 1']]);
+  expect(called(back.plan.exercises)).toEqual([['alder', 'alder']]);
+  expect(called(back.plan.tracks)).toEqual([['line', 'line']]);
 });
 
 test('a plan of today is not touched by the upgrade', () => {

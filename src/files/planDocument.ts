@@ -10,8 +10,8 @@ import {
 } from '@/core';
 import { z } from 'zod';
 import { trackFault } from './layoutFaults';
-import { ItemOnPaper, TrackOnPaper } from './layoutOnPaper';
-import { itemFromPaper, trackFromPaper } from './layoutPaper';
+import { ItemOnPaper, PaperName, TrackOnPaper } from './layoutOnPaper';
+import { itemFromPaper, trackFromPaper, withNames } from './layoutPaper';
 import { RowPlanOnPaper, type RowOnPaper } from './rowPlan';
 
 export { writePlan } from './planPaper';
@@ -29,6 +29,7 @@ const Param = z.union([
 /** On paper a direction is `facingDeg`, clockwise from "towards C". */
 const ExerciseOnPaper = z.strictObject({
   id: Id,
+  name: PaperName.optional(),
   kind: z.string().min(1).max(60),
   rein: z.enum(['left', 'right']),
   params: z.record(z.string().max(40), Param),
@@ -40,7 +41,7 @@ const ExerciseOnPaper = z.strictObject({
 
 export const PlanOnPaper = z.strictObject({
   format: z.literal('roan-plan'),
-  version: z.literal(2),
+  version: z.literal(3),
   school: z.enum(['whole-stride', 'two-metre']),
   group: z.array(Id).max(200),
   items: z.array(ItemOnPaper).max(2000),
@@ -80,8 +81,8 @@ export function readPlan(json: unknown, arena: Arena): ReadPlan {
   };
 }
 
-function exerciseFromPaper({ at, facingDeg, horses, ...placed }: z.infer<typeof ExerciseOnPaper>): PlacedRecipe {
-  return { ...placed, place: { at, headingRad: headingFromFacing(facingDeg) }, horseIds: horses };
+function exerciseFromPaper({ at, facingDeg, horses, name, ...placed }: z.infer<typeof ExerciseOnPaper>): PlacedRecipe {
+  return { ...placed, name: name ?? null, place: { at, headingRad: headingFromFacing(facingDeg) }, horseIds: horses };
 }
 
 /** What the parts say of each other. A track may name what an exercise no longer has: it is skipped when it is ridden. */
@@ -104,7 +105,7 @@ function planTiesFault({ items, tracks, exercises }: PlanOnPaper, arena: Arena):
 }
 
 /** Any horse will do to know which parameters a recipe has. */
-const ANY_HORSE = { name: 'any', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;
+const ANY_HORSE = { id: 'any', name: 'any', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;
 
 function exerciseFault(kind: string, params: ExerciseParams, arena: Arena): string | null {
   const recipe = findRecipe(kind);
@@ -114,13 +115,28 @@ function exerciseFault(kind: string, params: ExerciseParams, arena: Arena): stri
   return fault ? `params.${fault}` : null;
 }
 
+/** A plan as Roan stored it when ids were names, as it would be stored now; anything else as it is. */
+export function namedPlan(json: unknown): unknown {
+  if (typeof json !== 'object' || json === null || (json as { version?: unknown }).version !== 2) return json;
+  const named = (parts: unknown) =>
+    Array.isArray(parts) && parts.every(part => typeof (part as { id?: unknown } | null)?.id === 'string')
+      ? withNames(parts as { id: string }[])
+      : parts;
+  const old = json as Record<string, unknown>;
+  return {
+    ...{ ...old, version: 3 },
+    ...{ items: named(old.items), tracks: named(old.tracks), exercises: named(old.exercises) },
+  };
+}
+
 /**
- * A plan as Roan stored it when a layout was one row of poles, as it would be stored now; anything else as it is.
+ * A plan as an older Roan stored it, as it would be stored now; anything else as it is. Older ones had ids for names, and
+ * before that a layout was one row of poles.
  * @param spacingOf - how far apart the poles of the row lie, metres: it places its first pole
  */
 export function upgradedPlan(json: unknown, spacingOf: (row: RowOnPaper) => number): unknown {
   const old = RowPlanOnPaper.safeParse(json);
-  if (!old.success) return json;
+  if (!old.success) return namedPlan(json);
   const row = old.data.rows[0]!;
   const headingRad = headingFromFacing(row.facingDeg);
   const at = pointAlong(row.at, headingRad, (-(row.raised.length - 1) * spacingOf(row)) / 2);
@@ -129,7 +145,7 @@ export function upgradedPlan(json: unknown, spacingOf: (row: RowOnPaper) => numb
   );
   const blockM = Math.max(...row.raised.flatMap(({ leftM, rightM }) => [leftM, rightM]));
   const plan: PlanOnPaper = {
-    ...{ format: 'roan-plan', version: 2, school: 'whole-stride', group: [row.horseId] },
+    ...{ format: 'roan-plan', version: 3, school: 'whole-stride', group: [row.horseId] },
     ...{ items: [], tracks: [], locked: [] },
     exercises: [
       {

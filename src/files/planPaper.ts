@@ -6,13 +6,14 @@ import type { PlanOnPaper } from './planDocument';
 export function writePlan(plan: Plan): PlanOnPaper {
   return {
     format: 'roan-plan',
-    version: 2,
+    version: 3,
     school: plan.school,
     group: plan.groupIds,
     items: plan.items.map(itemToPaper),
     tracks: plan.tracks.map(trackToPaper),
-    exercises: plan.exercises.map(({ place, horseIds, params, ...placed }) => ({
+    exercises: plan.exercises.map(({ place, horseIds, params, name, ...placed }) => ({
       ...placed,
+      ...(name === null ? {} : { name }),
       params: Object.fromEntries(
         Object.entries(params).map(([key, value]) => [key, typeof value === 'object' ? [...value] : value]),
       ),

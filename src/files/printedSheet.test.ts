@@ -5,7 +5,10 @@ import { printedSheet } from './printedSheet';
 import { settingCsv } from './settingCsv';
 
 const UP = Math.PI / 2;
-const heron = { ...(newItem('vertical', 'heron', { xM: 10, yM: 15 }, UP) as Fence), widthM: 3.5, heightM: 0.8 };
+const heron = {
+  ...(newItem('vertical', 'heron', { xM: 10, yM: 15 }, UP) as Fence),
+  ...{ name: 'heron', widthM: 3.5, heightM: 0.8 },
+};
 const LAYOUT = {
   ...{ name: 'one', arena: { widthM: 20, lengthM: 60, letters: '20x60' }, fall: null, school: 'whole-stride' },
   ...{ items: [heron, newItem('cone', 'c, left', { xM: 4, yM: 30 }, 0)], tracks: [], horses: [] },

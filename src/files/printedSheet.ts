@@ -73,7 +73,8 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
     pieces: sheet.pieces.map(piece => ({
       id: piece.item.id,
       number: piece.number,
-      name: itemWords(piece.item, format),
+      // The number beside it is the order of setting: a second one would only confuse.
+      name: itemWords(piece.item, piece.item.name, format),
       lines: pieceLines(arena, piece, numberOf, lengthOf).map(line),
       check: piece.check && {
         words: checkWords(arena, piece, numberOf)!,

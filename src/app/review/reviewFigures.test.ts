@@ -18,7 +18,7 @@ const layout: Layout = {
   items: poles,
   tracks: [
     {
-      ...{ kind: 'items', id: 'row', gait: 'trot', course: null, passes: 1 },
+      ...{ kind: 'items', id: 'row', name: null, gait: 'trot', course: null, passes: 1 },
       through: poles.map(({ id }) => ({ item: id, reversed: false })),
       legs: [1, 2, 3].map(() => ({
         track: 'natural',

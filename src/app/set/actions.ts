@@ -1,6 +1,6 @@
 'use server';
 
-import { applyEdits, editsToStand, itemsAsSet, reckonLayout, stepRounding, type LegChange } from '@/core';
+import { applyEdits, editsToStand, itemsAsSet, layoutLabels, reckonLayout, stepRounding, type LegChange } from '@/core';
 import { keepStanding, putBack } from '@/data/queries/standings';
 import type { FormOutcome } from '@/files/formOutcome';
 import { readLayout, writeLayout } from '@/files/layoutFile';
@@ -56,7 +56,9 @@ export async function keepStandingAction(sent: unknown): Promise<FormOutcome> {
   );
   const measures = new Map(Object.entries(typed.measures));
   const asSet = itemsAsSet(layout, sheetOf(setup, typed.measureBy), { measures, legs });
-  if (!asSet.ok) return refuse(`From ${asSet.from} to ${asSet.to} cannot be that long: nothing was kept.`);
+  const { inWords } = layoutLabels(layout);
+  if (!asSet.ok)
+    return refuse(`From ${inWords(asSet.from)} to ${inWords(asSet.to)} cannot be that long: nothing was kept.`);
   const edits = editsToStand(layout, asSet.items);
   const stands = applyEdits(layout, edits);
   const fault = standingFault(stands);

@@ -3,8 +3,8 @@
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   callSheet,
+  layoutLabels,
   TURN_WORDS,
-  shortName,
   type CallLine,
   type ItemTrack,
   type Layout,
@@ -23,7 +23,7 @@ export default function CallSheet({ layout, track, reckoned, onClose }: CallShee
   const [at, setAt] = useState(0);
   const shown = way === 'all' ? lines : lines.slice(at, at + 1);
   return (
-    <Modal opened onClose={onClose} size="xl" title={`Called out: ${track.id}`}>
+    <Modal opened onClose={onClose} size="xl" title={`Called out: ${layoutLabels(layout).track(track.id)}`}>
       <Group justify="space-between" mb="sm" className="roan-no-print">
         <SegmentedControl
           aria-label="How much is shown"
@@ -59,11 +59,11 @@ export default function CallSheet({ layout, track, reckoned, onClose }: CallShee
 
 function Line({ line }: { line: CallLine }) {
   const { format } = useLengths();
-  const { number, item, what, fromBehind, next } = line;
+  const { number, name, what, fromBehind, next } = line;
   return (
     <li>
       <strong>
-        {number}. {shortName(item)}
+        {number}.{name === null ? '' : ` ${name}`}
       </strong>{' '}
       {what.replace('-', ' ')}
       {fromBehind && ', from behind'}

@@ -5,10 +5,13 @@ import type { Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
 import {
   allLegs,
+  called,
+  fromTo,
   itemTracks,
   legOfCaution,
   metres,
   riddenItem,
+  sentence,
   type CautionContext,
   type CautionRule,
 } from './cautionRule';
@@ -52,7 +55,7 @@ function turns(context: CautionContext): Caution[] {
         level: 'warn',
         items: [leg.from, leg.to],
         place: { track: plan.id, part: index },
-        text: `The turn from ${leg.from} to ${leg.to} goes against the fall of the ground: it wants a radius of ${radiusM} m and more.`,
+        text: `The turn ${fromTo(context, leg)} goes against the fall of the ground: it wants a radius of ${radiusM} m and more.`,
         mend: 'Give the turn more room, or ride it the other way round.',
       },
     ];
@@ -78,7 +81,7 @@ function downhill(context: CautionContext): Caution[] {
         level: 'warn' as const,
         items: [item.id],
         place: { track: track.plan.id, part: null },
-        text: `${item.id} is ridden downhill with ${metres(room.roomM)} behind it; downhill, ${metres(wantedM)} is better.`,
+        text: `${sentence(called(context, item.id))} is ridden downhill with ${metres(room.roomM)} behind it; downhill, ${metres(wantedM)} is better.`,
         mend: 'Move the line back, or ride it uphill.',
       },
     ];

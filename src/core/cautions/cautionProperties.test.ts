@@ -10,7 +10,7 @@ import { offerMend } from './offerMend';
 const WIDTH_M = 40;
 const dm = (min: number, max: number) => fc.integer({ min: min * 10, max: max * 10 }).map(value => value / 10);
 
-const anyFence: fc.Arbitrary<Omit<Fence, 'id'>> = fc.record({
+const anyFence: fc.Arbitrary<Omit<Fence, 'id' | 'name'>> = fc.record({
   kind: fc.constant('fence' as const),
   form: fc.constantFrom('vertical' as const, 'oxer' as const, 'narrow' as const),
   at: fc.record({ xM: dm(3, 37), yM: dm(3, 67) }),
@@ -33,7 +33,7 @@ const anyLayout: fc.Arbitrary<Layout> = fc
     fall: fc.option(fc.record({ headingRad: fc.constantFrom(0, 1.2, Math.PI / 2), percent: fc.constantFrom(1, 3) })),
   })
   .map(({ fences, asked, passes, fall }) => {
-    const items: Item[] = fences.map((fence, index) => ({ ...fence, id: `f${index}` }));
+    const items: Item[] = fences.map((fence, index) => ({ ...fence, id: `f${index}`, name: null }));
     return {
       ...{
         name: 'any',
@@ -41,10 +41,10 @@ const anyLayout: fc.Arbitrary<Layout> = fc
         school: 'whole-stride' as const,
       },
       ...{ items, fall, kit: null },
-      horses: [{ name: 'h', heightM: 1.6, type: 'all-round' as const, level: 'novice' as const, strides: {} }],
+      horses: [{ id: 'h', name: 'h', heightM: 1.6, type: 'all-round' as const, level: 'novice' as const, strides: {} }],
       tracks: [
         {
-          ...{ kind: 'items' as const, id: 't', gait: 'course-canter' as const, course: null, passes },
+          ...{ kind: 'items' as const, id: 't', name: null, gait: 'course-canter' as const, course: null, passes },
           through: items.map(({ id }) => ({ item: id, reversed: false })),
           legs: items.slice(1).map(() => ({ ...DEFAULT_LEG, asked })),
         },

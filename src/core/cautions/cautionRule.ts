@@ -9,11 +9,28 @@ import type {
   ReckonedLeg,
   ReckonedTrack,
 } from '../layout/reckonLayout';
+import { layoutLabels } from '../layout/labels';
 import type { Caution, CautionCode } from './caution';
 import type { CautionLimits } from './cautionLimits';
 
 /** A layout as it was reckoned, and the limits it is judged by. */
 export type CautionContext = { layout: Layout; tracks: readonly ReckonedTrack[]; limits: CautionLimits };
+
+/** What an item is called in a sentence. */
+export const called = ({ layout }: CautionContext, itemId: string): string => layoutLabels(layout).inWords(itemId);
+
+/** What a track is called in a sentence. */
+export const trackCalled = ({ layout }: CautionContext, trackId: string): string => layoutLabels(layout).track(trackId);
+
+/** What Roan calls a thing begins with a capital in a sentence; a name that a person gave stays as it was given. */
+export const sentence = (words: string): string =>
+  /^(from|fence|pole|cone|block|marker|guide rail|track|course|flat work)\b/.test(words)
+    ? words.charAt(0).toUpperCase() + words.slice(1)
+    : words;
+
+/** From where to where a leg goes, in a sentence. */
+export const fromTo = (context: CautionContext, { from, to }: Pick<ReckonedLeg, 'from' | 'to'>): string =>
+  `from ${called(context, from)} to ${called(context, to)}`;
 
 /** One rule: what it finds, and what might mend a thing it found, the likeliest first. */
 export type CautionRule = {

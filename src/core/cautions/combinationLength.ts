@@ -2,9 +2,11 @@ import { totalTurnRad } from '../geometry/chain';
 import { settingAt } from '../layout/reckonLayout';
 import {
   allLegs,
+  fromTo,
   legOfCaution,
   metres,
   riddenItem,
+  sentence,
   type CautionContext,
   type CautionRule,
   type LegInTrack,
@@ -42,7 +44,7 @@ export const combinationLength: CautionRule = {
           level: 'note',
           items: [from, to],
           place: { track: leg.plan.id, part: leg.index },
-          text: `From ${from} to ${to} is ${metres(groundM)}: inside a combination, competitions allow ${leastM} to ${mostM} m.`,
+          text: `${sentence(fromTo(context, leg.leg))} is ${metres(groundM)}: inside a combination, competitions allow ${leastM} to ${mostM} m.`,
           mend: `Set them ${groundM < leastM ? leastM : mostM} m apart, or call it a line of its own.`,
         },
       ];

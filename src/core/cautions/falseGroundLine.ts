@@ -1,7 +1,7 @@
 import type { Fence } from '../items/item';
 import type { Layout } from '../layout/layout';
 import { NOWHERE } from './caution';
-import type { CautionRule } from './cautionRule';
+import { called, sentence, type CautionContext, type CautionRule } from './cautionRule';
 
 /** Common practice, no source: out before a vertical, in against the front rail of everything else. */
 const OUT_M = 0.3;
@@ -13,19 +13,20 @@ function riddenFromBehind(layout: Layout, id: string): boolean {
 }
 
 /** A ground line behind the front is false; so is the one before it once the fence is ridden from behind. */
-function whyFalse(layout: Layout, { id, groundLineBeforeM }: Fence): string | null {
+function whyFalse(context: CautionContext, { id, groundLineBeforeM }: Fence): string | null {
   if (groundLineBeforeM === null) return null;
-  if (groundLineBeforeM < 0) return `The ground line of ${id} lies behind its front: a horse takes off too near.`;
-  return groundLineBeforeM > 0 && riddenFromBehind(layout, id)
-    ? `${id} is ridden from behind too, and from there its ground line is false.`
+  if (groundLineBeforeM < 0)
+    return `The ground line of ${called(context, id)} lies behind its front: a horse takes off too near.`;
+  return groundLineBeforeM > 0 && riddenFromBehind(context.layout, id)
+    ? `${sentence(called(context, id))} is ridden from behind too, and from there its ground line is false.`
     : null;
 }
 
 export const falseGroundLine: CautionRule = {
   code: 'false-ground-line',
-  find: ({ layout }) =>
-    layout.items.flatMap(item => {
-      const text = item.kind === 'fence' ? whyFalse(layout, item) : null;
+  find: context =>
+    context.layout.items.flatMap(item => {
+      const text = item.kind === 'fence' ? whyFalse(context, item) : null;
       if (text === null) return [];
       return [
         {

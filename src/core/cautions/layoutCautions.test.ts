@@ -19,23 +19,33 @@ import { offerMend } from './offerMend';
 /** A twelve-foot horse: 3.66 m between fences, short 3.11, long 4.1. Thresholds are common practice, no source. */
 const S = 3.66;
 const JUNIPER: LayoutHorse = {
-  ...{ name: 'Juniper', heightM: 1.63, type: 'all-round', level: 'novice' },
+  ...{ id: 'Juniper', name: 'Juniper', heightM: 1.63, type: 'all-round', level: 'novice' },
   strides: { 'course-canter': { shortM: 0.85 * S, normalM: S, longM: 1.12 * S } },
 };
 
 const UP = Math.PI / 2;
 const fence = (id: string, xM: number, yM: number, changes: Partial<Fence> = {}): Fence => ({
-  ...{ kind: 'fence', id, form: 'vertical', at: { xM, yM }, headingRad: UP, widthM: 3, heightM: 0.8, spreadM: 0 },
+  ...{
+    kind: 'fence',
+    id,
+    name: null,
+    form: 'vertical',
+    at: { xM, yM },
+    headingRad: UP,
+    widthM: 3,
+    heightM: 0.8,
+    spreadM: 0,
+  },
   ...{ ridden: 'both-ways', filler: false, groundLineBeforeM: null, sideHeightM: null, corner: null },
   ...changes,
 });
 const pole = (id: string, xM: number, yM: number): Pole => ({
-  ...{ kind: 'pole', id, at: { xM, yM }, headingRad: UP, lengthM: 3, raised: { leftM: 0, rightM: 0 } },
+  ...{ kind: 'pole', id, name: null, at: { xM, yM }, headingRad: UP, lengthM: 3, raised: { leftM: 0, rightM: 0 } },
 });
 
 function track(order: string[], gait: TrackGait, leg: Partial<PlannedLeg>, changes: Partial<ItemTrack>): ItemTrack {
   return {
-    ...{ kind: 'items', id: 'line', gait, course: null, passes: 1 },
+    ...{ kind: 'items', id: 'line', name: null, gait, course: null, passes: 1 },
     through: order.map(item => ({ item, reversed: false })),
     legs: order.slice(1).map(() => ({ ...DEFAULT_LEG, ...leg })),
     ...changes,
@@ -59,10 +69,10 @@ const pair = (groundM: number, options: Line = {}) =>
   line([fence('alder', 20, 15), fence('birch', 20, 15 + groundM)], options);
 
 function flat(figures: Figure[], changes: Partial<FigureTrack> = {}): Layout {
-  const planned: PlannedFigure[] = figures.map(figure => ({ figure, gait: null, parts: [] }));
+  const planned: PlannedFigure[] = figures.map(figure => ({ id: 'f1', name: null, figure, gait: null, parts: [] }));
   return line([], {
     layout: {
-      tracks: [{ kind: 'figures', id: 'flat', gait: 'trot', figures: planned, passes: 1, ...changes }],
+      tracks: [{ kind: 'figures', id: 'flat', name: null, gait: 'trot', figures: planned, passes: 1, ...changes }],
     },
   });
 }
@@ -222,8 +232,8 @@ const CASES: Case[] = [
   {
     code: 'off-arena',
     name: 'an item',
-    raises: line([fence('alder', 20, 30), { kind: 'cone', id: 'cone', at: { xM: 39.9, yM: 30 } }]),
-    quiet: line([fence('alder', 20, 30), { kind: 'cone', id: 'cone', at: { xM: 39.85, yM: 30 } }]),
+    raises: line([fence('alder', 20, 30), { kind: 'cone', id: 'cone', name: null, at: { xM: 39.9, yM: 30 } }]),
+    quiet: line([fence('alder', 20, 30), { kind: 'cone', id: 'cone', name: null, at: { xM: 39.85, yM: 30 } }]),
   },
   {
     code: 'off-arena',
@@ -240,8 +250,8 @@ const CASES: Case[] = [
   {
     code: 'overlap',
     name: 'a cone on a pole',
-    raises: line([pole('p', 20, 30), { kind: 'cone', id: 'cone', at: { xM: 20, yM: 30.19 } }]),
-    quiet: line([pole('p', 20, 30), { kind: 'cone', id: 'cone', at: { xM: 20, yM: 30.2 } }]),
+    raises: line([pole('p', 20, 30), { kind: 'cone', id: 'cone', name: null, at: { xM: 20, yM: 30.19 } }]),
+    quiet: line([pole('p', 20, 30), { kind: 'cone', id: 'cone', name: null, at: { xM: 20, yM: 30.2 } }]),
   },
   {
     code: 'one-way-from-behind',
@@ -396,9 +406,9 @@ test('a landing pole at 3 m is not judged', () => {
 test('guides leaning on a fence, and blocks under a pole, lie there on purpose', () => {
   const layout = line([
     fence('alder', 20, 30),
-    { kind: 'guide', id: 'v', at: { xM: 19, yM: 29 }, headingRad: 1.2, lengthM: 3 },
+    { kind: 'guide', id: 'v', name: null, at: { xM: 19, yM: 29 }, headingRad: 1.2, lengthM: 3 },
     pole('p', 20, 40),
-    { kind: 'block', id: 'b', at: { xM: 18.5, yM: 40 }, heightM: 0.15 },
+    { kind: 'block', id: 'b', name: null, at: { xM: 18.5, yM: 40 }, heightM: 0.15 },
   ]);
   expect(codesOf(layout)).not.toContain('overlap');
 });
@@ -407,6 +417,7 @@ test('two thousand things are looked over', () => {
   const items: Item[] = Array.from({ length: 2000 }, (_, i) => ({
     kind: 'cone',
     id: `c${i}`,
+    name: null,
     at: { xM: (i % 50) * 0.75 + 1, yM: Math.floor(i / 50) + 5 },
   }));
   expect(codesOf(line(items, { layout: { tracks: [] } }))).toEqual([]);

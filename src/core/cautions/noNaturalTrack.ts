@@ -1,6 +1,14 @@
 import type { LayoutEdit } from '../layout/layoutEdit';
 import type { Caution } from './caution';
-import { allLegs, figureTracks, legOfCaution, type CautionContext, type CautionRule } from './cautionRule';
+import {
+  allLegs,
+  figureTracks,
+  fromTo,
+  legOfCaution,
+  trackCalled,
+  type CautionContext,
+  type CautionRule,
+} from './cautionRule';
 import { ringMoves } from './mendMoves';
 
 function inLegs(context: CautionContext): Caution[] {
@@ -8,8 +16,8 @@ function inLegs(context: CautionContext): Caution[] {
     if (leg.instead === null) return [];
     const text =
       leg.instead === 'no-natural-track'
-        ? `No natural line leads from ${leg.from} to ${leg.to} on this sand: the shortest possible one is reckoned.`
-        : `No wide line fits from ${leg.from} to ${leg.to}: the natural one is reckoned.`;
+        ? `No natural line leads ${fromTo(context, leg)} on this sand: the shortest possible one is reckoned.`
+        : `No wide line fits ${fromTo(context, leg)}: the natural one is reckoned.`;
     return [
       {
         code: 'no-natural-track',
@@ -32,7 +40,7 @@ function inFigures(context: CautionContext): Caution[] {
         level: 'stop',
         items: [],
         place: { track: plan.id, part: session.figure },
-        text: `Figure ${session.figure + 1} of ${plan.id} cannot be ridden. ${session.reason}`,
+        text: `Figure ${session.figure + 1} of ${trackCalled(context, plan.id)} cannot be ridden. ${session.reason}`,
         mend: 'Change it, move it, or leave it out.',
       },
     ];

@@ -8,6 +8,7 @@ import { ROUNDING } from './cautionLimits';
 import { groundForGroup } from './distanceMends';
 import {
   allLegs,
+  called,
   itemTracks,
   metres,
   riddenItem,
@@ -60,7 +61,7 @@ function judge(context: CautionContext, track: TrackOfItems, index: number): Cau
         level: 'warn',
         items,
         place,
-        text: `Only ${metres(straightM)} straight before ${id}; ${context.limits.straightStrides} strides, ${metres(wantedM)}, are usual before a ${item.form} fence.`,
+        text: `Only ${metres(straightM)} straight before ${called(context, id)}; ${context.limits.straightStrides} strides, ${metres(wantedM)}, are usual before a ${item.form} fence.`,
         mend: 'Move it on along its line, or turn onto it sooner.',
       },
     ];
@@ -73,7 +74,7 @@ function judge(context: CautionContext, track: TrackOfItems, index: number): Cau
       level: 'note',
       items,
       place,
-      text: `The last turn before ${id} has a radius of ${metres(radiusM)}: it leaves little time to see the fence.`,
+      text: `The last turn before ${called(context, id)} has a radius of ${metres(radiusM)}: it leaves little time to see the fence.`,
       mend: 'Move the fence so that the turn before it is rounder.',
     },
   ];

@@ -8,7 +8,17 @@ import type { LayoutEdit } from '../layout/layoutEdit';
 import type { Figure } from '../figures/figure';
 import { NOWHERE, type Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
-import { allLegs, figureTracks, legOfCaution, type CautionContext, type CautionRule } from './cautionRule';
+import {
+  allLegs,
+  called,
+  figureTracks,
+  fromTo,
+  legOfCaution,
+  sentence,
+  trackCalled,
+  type CautionContext,
+  type CautionRule,
+} from './cautionRule';
 import { lineOf, ringMoves } from './mendMoves';
 import { shiftItems } from '../layout/shiftItems';
 
@@ -16,17 +26,18 @@ function caution(items: string[], text: string, place = NOWHERE): Caution {
   return { code: 'off-arena', level: 'stop', items, place, text, mend: 'Move it inside the walls.' };
 }
 
-function strayItems({ arena, items }: Layout): Caution[] {
+function strayItems(context: CautionContext): Caution[] {
+  const { arena, items } = context.layout;
   return items
     .filter(item => !footprintCorners(item).every(corner => isInsideArena(arena, corner, -ROUNDING)))
-    .map(({ id }) => caution([id], `${id} does not lie on the sand.`));
+    .map(({ id }) => caution([id], sentence(`${called(context, id)} does not lie on the sand.`)));
 }
 
 function strayLegs(context: CautionContext): Caution[] {
   return allLegs(context)
     .filter(({ leg }) => !isChainInside(context.layout.arena, leg.chain, -ROUNDING))
     .map(({ plan, leg, index }) =>
-      caution([leg.from, leg.to], `The line from ${leg.from} to ${leg.to} leaves the sand.`, {
+      caution([leg.from, leg.to], `The line ${fromTo(context, leg)} leaves the sand.`, {
         track: plan.id,
         part: index,
       }),
@@ -36,7 +47,9 @@ function strayLegs(context: CautionContext): Caution[] {
 function strayFigures(context: CautionContext): Caution[] {
   return figureTracks(context)
     .filter(({ reckoned }) => overhang(context.layout.arena, segmentsOf(reckoned)) !== null)
-    .map(({ plan }) => caution([], `${plan.id} leaves the sand.`, { track: plan.id, part: null }));
+    .map(({ plan }) =>
+      caution([], sentence(`${trackCalled(context, plan.id)} leaves the sand.`), { track: plan.id, part: null }),
+    );
 }
 
 function segmentsOf({ session }: ReturnType<typeof figureTracks>[number]['reckoned']): Segment[] {
@@ -58,7 +71,7 @@ function overhang({ widthM, lengthM }: Arena, segments: readonly Segment[]): Poi
 /** An item, a line or a figure that does not stay on the sand. */
 export const offArena: CautionRule = {
   code: 'off-arena',
-  find: context => [...strayItems(context.layout), ...strayLegs(context), ...strayFigures(context)],
+  find: context => [...strayItems(context), ...strayLegs(context), ...strayFigures(context)],
   mends: function* (context, found): Generator<LayoutEdit[]> {
     const { layout } = context;
     const session = figureTracks(context).find(({ plan }) => plan.id === found.place.track);

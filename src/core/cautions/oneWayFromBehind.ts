@@ -1,5 +1,5 @@
 import { mayRideFromBehind } from '../items/footprint';
-import { itemTracks, riddenItem, type CautionRule } from './cautionRule';
+import { called, itemTracks, riddenItem, sentence, trackCalled, type CautionRule } from './cautionRule';
 
 /** A one-way fence in a track that rides it from its back. */
 export const oneWayFromBehind: CautionRule = {
@@ -15,7 +15,7 @@ export const oneWayFromBehind: CautionRule = {
             level: 'stop' as const,
             items: [id],
             place: { track: plan.id, part: index },
-            text: `${id} is built to be ridden one way, and ${plan.id} rides it from its back.`,
+            text: `${sentence(called(context, id))} is built to be ridden one way, and ${trackCalled(context, plan.id)} rides it from its back.`,
             mend: 'Ride it from its front, turn it round, or build it both ways.',
           },
         ];

@@ -2,7 +2,7 @@ import type { PointM } from '../geometry/pointM';
 import { footprintCorners } from '../items/footprint';
 import type { Item } from '../items/item';
 import { NOWHERE } from './caution';
-import type { CautionRule } from './cautionRule';
+import { called, sentence, type CautionRule } from './cautionRule';
 import { ringMoves } from './mendMoves';
 
 /** What belongs together touches on purpose: a guide leans on its fence, a block lies under a pole's end. */
@@ -18,13 +18,13 @@ const TOUCHING_M = 1e-6;
 /** Two things that lie on each other. */
 export const overlap: CautionRule = {
   code: 'overlap',
-  find: ({ layout }) =>
-    overlapping(layout.items).map(([a, b]) => ({
+  find: context =>
+    overlapping(context.layout.items).map(([a, b]) => ({
       code: 'overlap' as const,
       level: 'warn' as const,
       items: [a.id, b.id],
       place: NOWHERE,
-      text: `${a.id} and ${b.id} lie on each other.`,
+      text: sentence(`${called(context, a.id)} and ${called(context, b.id)} lie on each other.`),
       mend: 'Move one of the two.',
     })),
   mends: function* ({ layout }, { items: [a, b] }) {

@@ -5,9 +5,11 @@ import { layoutStride } from '../layout/reckonLayout';
 import { groundForGroup, groundMends } from './distanceMends';
 import {
   allLegs,
+  called,
   legOfCaution,
   metres,
   riddenItem,
+  sentence,
   type CautionContext,
   type CautionRule,
   type LegInTrack,
@@ -49,7 +51,7 @@ export const placingPole: CautionRule = {
           level: 'stop',
           items: [leg.leg.from, leg.leg.to],
           place: { track: leg.plan.id, part: leg.index },
-          text: `${leg.leg.from} lies ${metres(leg.leg.groundM)} before ${leg.leg.to}: no horse here can use it as a placing pole.`,
+          text: `${sentence(called(context, leg.leg.from))} lies ${metres(leg.leg.groundM)} before ${called(context, leg.leg.to)}: no horse here can use it as a placing pole.`,
           mend: wantedM === null ? 'Take it away.' : `Lay it ${metres(wantedM)} before the fence.`,
         },
       ];

@@ -1,8 +1,12 @@
 import type { Caution } from './caution';
-import type { ReadLeg } from './cautionRule';
+import { fromTo, sentence, type CautionContext, type ReadLeg } from './cautionRule';
 
 /** A caution where the asked count, or the only one there is, has this word for a horse. */
-export function outOfReach({ leg, reading, plan, index }: ReadLeg, word: 'too tight' | 'too far'): Caution[] {
+export function outOfReach(
+  context: CautionContext,
+  { leg, reading, plan, index }: ReadLeg,
+  word: 'too tight' | 'too far',
+): Caution[] {
   const found = reading.asked?.word ?? (reading.options.length === 1 ? reading.options[0]!.word : null);
   if (found !== word) return [];
   const wanted = reading.asked ? `${reading.asked.strides} asked` : reading.call;
@@ -12,7 +16,7 @@ export function outOfReach({ leg, reading, plan, index }: ReadLeg, word: 'too ti
       level: 'stop',
       items: [leg.from, leg.to],
       place: { track: plan.id, part: index },
-      text: `From ${leg.from} to ${leg.to} is ${word} for ${reading.horse} (${wanted}).`,
+      text: `${sentence(fromTo(context, leg))} is ${word} for ${reading.horse} (${wanted}).`,
       mend:
         word === 'too tight' ? 'Set them farther apart, or ask one stride fewer.' : 'Set them closer, or ask one more.',
     },

@@ -1,7 +1,7 @@
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { minutesOnSmallCircles } from '../layout/smallCircles';
 import type { Rein } from '../track/rein';
-import { figureTracks, itemTracks, type CautionContext, type CautionRule } from './cautionRule';
+import { figureTracks, itemTracks, sentence, trackCalled, type CautionContext, type CautionRule } from './cautionRule';
 import { ROUNDING } from './cautionLimits';
 
 type OnCircles = { track: string; minutes: Record<Rein, number> };
@@ -27,7 +27,7 @@ export const smallCircleLong: CautionRule = {
           level: 'warn' as const,
           items: [],
           place: { track, part: null },
-          text: `${track} spends ${minutes[rein].toFixed(1)} minutes on circles of ${most.diameterM} m and less on the ${rein} rein; ${most.minutes} are enough.`,
+          text: `${sentence(trackCalled(context, track))} spends ${minutes[rein].toFixed(1)} minutes on circles of ${most.diameterM} m and less on the ${rein} rein; ${most.minutes} are enough.`,
           mend: 'Ride it fewer times, with a walk break, or make the circles larger.',
         })),
     );

@@ -9,7 +9,7 @@ import { offerMend } from './offerMend';
 // Common practice, no source: a green horse carries a canter turn of 8 m radius, an advanced one of 3 m.
 const GREEN_M = 8;
 const horse = (name: string, level: LayoutHorse['level']): LayoutHorse => ({
-  ...{ name, heightM: 1.6, type: 'all-round', level, strides: {} },
+  ...{ id: name, name, heightM: 1.6, type: 'all-round', level, strides: {} },
 });
 const GREEN = horse('Mayfly', 'green');
 const ADVANCED = horse('Juniper', 'advanced');
@@ -18,8 +18,8 @@ const at = (xM: number, yM: number, headingRad = Math.PI / 2) => ({ at: { xM, yM
 
 function session(figure: Figure, changes: Partial<FigureTrack> = {}, horses = [GREEN]): Layout {
   const track: FigureTrack = {
-    ...{ kind: 'figures', id: 'flat', gait: 'canter', passes: 1 },
-    figures: [{ figure, gait: null, parts: [] }],
+    ...{ kind: 'figures', id: 'flat', name: null, gait: 'canter', passes: 1 },
+    figures: [{ id: 'f1', name: null, figure, gait: null, parts: [] }],
     ...changes,
   };
   return {
@@ -119,7 +119,7 @@ test('a circle back to the same fence is ridden larger, and the leg is told', ()
     items,
     tracks: [
       {
-        ...{ kind: 'items', id: 'line', gait: 'canter', course: null, passes: 1, legs: [leg] },
+        ...{ kind: 'items', id: 'line', name: null, gait: 'canter', course: null, passes: 1, legs: [leg] },
         through: ['ash', 'ash'].map(item => ({ item, reversed: false })),
       },
     ],

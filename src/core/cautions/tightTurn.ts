@@ -6,7 +6,17 @@ import { gaitRadiusM } from '../track/gaitRadius';
 import type { Figure } from '../figures/figure';
 import type { Caution } from './caution';
 import { ROUNDING, type CautionLimits } from './cautionLimits';
-import { allLegs, figureTracks, legOfCaution, metres, type CautionContext, type CautionRule } from './cautionRule';
+import {
+  allLegs,
+  figureTracks,
+  fromTo,
+  legOfCaution,
+  metres,
+  sentence,
+  trackCalled,
+  type CautionContext,
+  type CautionRule,
+} from './cautionRule';
 import { ringMoves } from './mendMoves';
 
 /** The tightest turn that every horse of a layout carries at a gait, metres, and which horse sets it. */
@@ -38,7 +48,7 @@ function inLegs(context: CautionContext): Caution[] {
         level: 'warn',
         items: [leg.from, leg.to],
         place: { track: plan.id, part: index },
-        text: text(`The line from ${leg.from} to ${leg.to}`, radiusM, least),
+        text: text(`The line ${fromTo(context, leg)}`, radiusM, least),
         mend: 'Ride it wider, set the two farther apart, or turn one of them.',
       },
     ];
@@ -59,7 +69,7 @@ function inFigures(context: CautionContext): Caution[] {
             level: 'warn' as const,
             items: [],
             place: { track: plan.id, part: null },
-            text: text(plan.id, radiusM, least),
+            text: text(sentence(trackCalled(context, plan.id)), radiusM, least),
             mend: 'Make the figure larger, or ride it in a slower gait.',
           },
         ];

@@ -5,7 +5,7 @@ import { outOfReach } from './reach';
 /** A count that was asked, or the only one there is, that the horse cannot lengthen to. */
 export const tooFar: CautionRule = {
   code: 'too-far',
-  find: context => allReadings(context).flatMap(reading => outOfReach(reading, 'too far')),
+  find: context => allReadings(context).flatMap(reading => outOfReach(context, reading, 'too far')),
   mends: (context, caution) => {
     const leg = legOfCaution(context, caution);
     return leg ? countMends(context, leg) : [];

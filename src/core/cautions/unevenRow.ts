@@ -1,6 +1,7 @@
 import { joinChains, poseAt } from '../geometry/chain';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import {
+  called,
   itemTracks,
   legOfCaution,
   riddenItem,
@@ -51,7 +52,7 @@ export const unevenRow: CautionRule = {
           level: 'warn',
           items,
           place: { track: track.plan.id, part: firstLeg },
-          text: `The gaps from ${items[0]} to ${items[items.length - 1]} differ by ${Math.round(offM * 100)} cm.`,
+          text: `The gaps from ${called(context, items[0]!)} to ${called(context, items[items.length - 1]!)} differ by ${Math.round(offM * 100)} cm.`,
           mend: 'Share the row out evenly between its first and its last pole.',
         },
       ];

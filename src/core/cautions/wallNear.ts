@@ -2,18 +2,18 @@ import { footprintCorners, ridingPose } from '../items/footprint';
 import { isRidden, type Item } from '../items/item';
 import type { Arena } from '../arena/arena';
 import type { PointM } from '../geometry/pointM';
-import type { Layout } from '../layout/layout';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { NOWHERE } from './caution';
-import { ROUNDING, type CautionLimits } from './cautionLimits';
-import { metres, type CautionRule } from './cautionRule';
+import { ROUNDING } from './cautionLimits';
+import { called, metres, type CautionContext, type CautionRule } from './cautionRule';
 import { lineOf } from './mendMoves';
 import { shiftItems } from '../layout/shiftItems';
 
 type Wanting = { wantingM: number; text: string };
 
 /** How much room an item lacks to the walls: its stands, and the line over it where it is jumped or cantered over. */
-function wanting(layout: Layout, item: Item, limits: CautionLimits): Wanting | null {
+function wanting(context: CautionContext, item: Item): Wanting | null {
+  const { layout, limits } = context;
   if (!isRidden(item)) return null;
   const cantered = layout.tracks.some(
     track =>
@@ -29,8 +29,8 @@ function wanting(layout: Layout, item: Item, limits: CautionLimits): Wanting | n
   if (Math.max(standWantsM, trackWantsM) <= ROUNDING) return null;
   const text =
     standWantsM >= trackWantsM
-      ? `A stand of ${item.id} is ${metres(Math.max(0, standM))} from the wall; ${limits.standToWallM} m is usual.`
-      : `The line over ${item.id} is ${metres(Math.max(0, trackM))} from the wall; ${limits.trackToWallM} m of free track is usual.`;
+      ? `A stand of ${called(context, item.id)} is ${metres(Math.max(0, standM))} from the wall; ${limits.standToWallM} m is usual.`
+      : `The line over ${called(context, item.id)} is ${metres(Math.max(0, trackM))} from the wall; ${limits.trackToWallM} m of free track is usual.`;
   return { wantingM: Math.max(standWantsM, trackWantsM), text };
 }
 
@@ -41,9 +41,9 @@ function toWallM({ widthM, lengthM }: Arena, { xM, yM }: PointM): number {
 /** A stand or a ridden line with too little room beside the wall. */
 export const wallNear: CautionRule = {
   code: 'wall-near',
-  find: ({ layout, limits }) =>
-    layout.items.flatMap(item => {
-      const found = wanting(layout, item, limits);
+  find: context =>
+    context.layout.items.flatMap(item => {
+      const found = wanting(context, item);
       if (!found) return [];
       return [
         {
@@ -56,9 +56,10 @@ export const wallNear: CautionRule = {
         },
       ];
     }),
-  mends: function* ({ layout, limits }, caution): Generator<LayoutEdit[]> {
+  mends: function* (context, caution): Generator<LayoutEdit[]> {
+    const { layout } = context;
     const item = layout.items.find(({ id }) => id === caution.items[0]);
-    const found = item && wanting(layout, item, limits);
+    const found = item && wanting(context, item);
     if (!item || !found) return;
     const { widthM, lengthM } = layout.arena;
     const inward: PointM[] = [

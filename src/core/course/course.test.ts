@@ -7,7 +7,7 @@ import { reinsRidden } from './changesOfRein';
 import { courseTime } from './courseTime';
 
 const fence = (id: string, xM: number, yM: number, degrees: number, changes: Partial<Fence> = {}): Fence => ({
-  ...{ kind: 'fence', id, form: 'vertical', at: { xM, yM }, headingRad: (degrees * Math.PI) / 180 },
+  ...{ kind: 'fence', id, name: null, form: 'vertical', at: { xM, yM }, headingRad: (degrees * Math.PI) / 180 },
   ...{ widthM: 3.5, heightM: 0.8, spreadM: 0, ridden: 'both-ways', filler: false },
   ...{ groundLineBeforeM: null, sideHeightM: null, corner: null },
   ...changes,
@@ -53,7 +53,7 @@ function course(order: string[], changes: Partial<Layout> = {}): Layout {
     kit: null,
     tracks: [
       {
-        ...{ kind: 'items', id: 'course', gait: 'course-canter', passes: 1 },
+        ...{ kind: 'items', id: 'course', name: null, gait: 'course-canter', passes: 1 },
         through: order.map(item => ({ item, reversed: false })),
         legs: order.slice(1).map(() => DEFAULT_LEG),
         course: { speedMPerMin: 350, startM: 12, finishM: 10 },

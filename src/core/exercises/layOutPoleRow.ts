@@ -12,6 +12,7 @@ export function layOutPoleRow(row: PoleRow, spacingM: number): Pole[] {
   const middle = (row.raised.length - 1) / 2;
   return row.raised.map((raised, index) => ({
     kind: 'pole',
+    name: null,
     id: `${row.id}-${index + 1}`,
     at: pointAlong(row.centre, row.headingRad, (index - middle) * spacingM),
     headingRad: row.headingRad,

@@ -6,19 +6,28 @@ import { exerciseAt, mirrorExercise } from './mirrorExercise';
 const EXERCISE: LaidExercise = {
   items: [
     {
-      ...{ kind: 'pole', id: 'p', at: { xM: 2, yM: 1 }, headingRad: 0.3, lengthM: 3 },
+      ...{ kind: 'pole', id: 'p', name: null, at: { xM: 2, yM: 1 }, headingRad: 0.3, lengthM: 3 },
       raised: { leftM: 0.2, rightM: 0 },
     },
     {
-      ...{ kind: 'fence', id: 'c', form: 'corner', at: { xM: 9, yM: -2 }, headingRad: 0, widthM: 3, heightM: 0.8 },
+      ...{
+        kind: 'fence',
+        id: 'c',
+        name: null,
+        form: 'corner',
+        at: { xM: 9, yM: -2 },
+        headingRad: 0,
+        widthM: 3,
+        heightM: 0.8,
+      },
       ...{ spreadM: 1, ridden: 'one-way', filler: false, groundLineBeforeM: null, sideHeightM: null },
       corner: { narrowEnd: 'left', aimFromFlagM: 0.9 },
     },
-    { kind: 'cone', id: 'k', at: { xM: 4, yM: 2 } },
+    { kind: 'cone', id: 'k', name: null, at: { xM: 4, yM: 2 } },
   ],
   tracks: [
     {
-      ...{ kind: 'items', id: 't', gait: 'canter', course: null, passes: 1 },
+      ...{ kind: 'items', id: 't', name: null, gait: 'canter', course: null, passes: 1 },
       through: ['p', 'c', 'c'].map(item => ({ item, reversed: false })),
       legs: [
         { ...DEFAULT_LEG, track: { via: { xM: 5, yM: 3 } } },
@@ -26,9 +35,10 @@ const EXERCISE: LaidExercise = {
       ],
     },
     {
-      ...{ kind: 'figures', id: 'f', gait: 'walk', passes: 1 },
+      ...{ kind: 'figures', id: 'f', name: null, gait: 'walk', passes: 1 },
       figures: [
         {
+          ...{ id: 'f1', name: null },
           figure: {
             ...{ kind: 'sideways', start: { at: { xM: 1, yM: 2 }, headingRad: 0 }, rein: 'left' },
             ...{ movement: 'leg-yield', towards: 'right', aheadM: 6, asideM: 3 },
@@ -37,6 +47,7 @@ const EXERCISE: LaidExercise = {
           parts: [],
         },
         {
+          ...{ id: 'f2', name: null },
           figure: {
             ...{ kind: 'station', start: { at: { xM: 7, yM: -1 }, headingRad: 0 }, rein: 'left' },
             deed: { kind: 'turn-on-haunches', turnRad: 1.5 },

@@ -19,7 +19,7 @@ const FIELD: Arena = { widthM: 35, lengthM: 60, letters: 'none' };
 
 /** A medium horse of common practice: 12 ft between fences, 10 ft over canter poles, steps of 4 ft 6 in. */
 const TWELVE_FT: LayoutHorse = {
-  ...{ name: 'Juniper', heightM: 1.6, type: 'all-round', level: 'novice' },
+  ...{ id: 'Juniper', name: 'Juniper', heightM: 1.6, type: 'all-round', level: 'novice' },
   strides: {
     'course-canter': { shortM: 12 * FT * 0.85, normalM: 12 * FT, longM: 12 * FT * 1.12 },
     'canter-poles': { shortM: 10 * FT * 0.75, normalM: 10 * FT, longM: 10 * FT * 1.12 },

@@ -35,8 +35,8 @@ function itemAtStage(item: Item, set: StageSet): Item | null {
   return builtAs(item, set);
 }
 
-function asPole({ id, at, headingRad, widthM }: Fence): Pole {
-  return { kind: 'pole', id, at, headingRad, lengthM: widthM, raised: { leftM: 0, rightM: 0 } };
+function asPole({ id, name, at, headingRad, widthM }: Fence): Pole {
+  return { kind: 'pole', id, name, at, headingRad, lengthM: widthM, raised: { leftM: 0, rightM: 0 } };
 }
 
 /** Another form keeps its place; a spread belongs to the forms that have one. */

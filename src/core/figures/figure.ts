@@ -93,4 +93,10 @@ export type FigurePart = {
 };
 
 /** A figure as it is planned in a session: its gait (null: the track's) and what is asked where. */
-export type PlannedFigure = { figure: Figure; gait: TrackGait | null; parts: FigurePart[] };
+export type PlannedFigure = {
+  id: string;
+  name: string | null;
+  figure: Figure;
+  gait: TrackGait | null;
+  parts: FigurePart[];
+};

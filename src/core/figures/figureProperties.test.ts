@@ -76,6 +76,8 @@ const anyParts = fc.constantFrom<FigurePart[]>(
   [{ fromM: 1, toM: 2, gait: 'walk' as const }],
 );
 const planned: fc.Arbitrary<PlannedFigure> = fc.record({
+  id: fc.constant('f1'),
+  name: fc.constant(null),
   figure: anyFigure,
   gait: fc.option(fc.constantFrom<TrackGait>('walk', 'trot', 'canter')),
   parts: anyParts,
@@ -104,7 +106,7 @@ function expectContinuous(pieces: readonly RidePiece[]): void {
 test('every figure is continuous, and tangent-continuous within each of its stretches', () => {
   fc.assert(
     fc.property(anyFigure, figure => {
-      const ride = rideFigure({ figure, gait: null, parts: [] }, 'trot', ARENA);
+      const ride = rideFigure({ id: 'f1', name: null, figure, gait: null, parts: [] }, 'trot', ARENA);
       if (ride.ok) expectContinuous(ride.pieces);
     }),
   );
@@ -113,14 +115,14 @@ test('every figure is continuous, and tangent-continuous within each of its stre
 test('what is asked on a part changes no length and leaves no gap', () => {
   fc.assert(
     fc.property(anyFigure, figure => {
-      const plain = rideFigure({ figure, gait: null, parts: [] }, 'trot', ARENA);
+      const plain = rideFigure({ id: 'f1', name: null, figure, gait: null, parts: [] }, 'trot', ARENA);
       fc.pre(plain.ok);
       const lengthM = (pieces: readonly RidePiece[]) =>
         stretches(pieces).reduce((sum, { chain }) => sum + chain.lengthM, 0);
       const wholeM = plain.ok ? lengthM(plain.pieces) : 0;
       fc.pre(wholeM > 2);
       const parts = [{ fromM: wholeM * 0.2, toM: wholeM * 0.7, sideways: 'shoulder-in' as const }];
-      const asked = rideFigure({ figure, gait: null, parts }, 'trot', ARENA);
+      const asked = rideFigure({ id: 'f1', name: null, figure, gait: null, parts }, 'trot', ARENA);
       if (!asked.ok || !plain.ok) throw new Error('a ride');
       expect(lengthM(asked.pieces)).toBeCloseTo(wholeM, 6);
       expectContinuous(asked.pieces.filter(piece => piece.kind === 'stretch' && piece.sideways === null).slice(0, 1));
@@ -172,7 +174,9 @@ test('the mirror image of a figure is as long, on the other rein, and twice mirr
     fc.property(planned, figure => {
       const exercise = {
         ...{ items: [], stages: [], facts: [], stand: { xM: 0, yM: 0 } },
-        tracks: [{ kind: 'figures' as const, id: 'f', gait: 'trot' as const, passes: 1, figures: [figure] }],
+        tracks: [
+          { kind: 'figures' as const, id: 'f', name: null, gait: 'trot' as const, passes: 1, figures: [figure] },
+        ],
       };
       const mirrored = mirrorExercise(exercise);
       const [track] = mirrored.tracks;
@@ -203,6 +207,7 @@ test('a place mirrored twice is the place', () => {
 test('a chain that is ridden once round ends where it began', () => {
   const ride = rideFigure(
     {
+      ...{ id: 'f1', name: null },
       figure: {
         kind: 'circle',
         start: { at: { xM: 20, yM: 40 }, headingRad: 0.7 },

@@ -16,7 +16,7 @@ const FIELD: Arena = { widthM: 35, lengthM: 60, letters: 'none' };
 const ARENAS = [SMALL, LONG, FIELD];
 
 function pieces(figure: Figure, arena = LONG, parts: FigurePart[] = [], gait: TrackGait = 'trot'): RidePiece[] {
-  const ride = rideFigure({ figure, gait: null, parts }, gait, arena);
+  const ride = rideFigure({ id: 'f1', name: null, figure, gait: null, parts }, gait, arena);
   if (!ride.ok) throw new Error(ride.reason);
   return ride.pieces;
 }
@@ -245,7 +245,11 @@ test('a circle with shoulder-in, then larger strides and a counter-bend, keeps i
 
 test('a part that does not lie on the figure is refused with a sentence', () => {
   const circle: Figure = { kind: 'circle', start: at(LONG, 'C'), rein: 'left', diameterM: 10, rounds: 1 };
-  const ride = rideFigure({ figure: circle, gait: null, parts: [{ fromM: 20, toM: 40 }] }, 'trot', LONG);
+  const ride = rideFigure(
+    { id: 'f1', name: null, figure: circle, gait: null, parts: [{ fromM: 20, toM: 40 }] },
+    'trot',
+    LONG,
+  );
   expect(ride).toEqual({ ok: false, reason: expect.stringContaining('31.42 m long') });
 });
 
@@ -319,7 +323,7 @@ test.each([
     { kind: 'change-rein', start: at(LONG, 'F'), end: at(LONG, 'P', 'right'), rein: 'left', radiusM: 9 },
   ],
 ] as [string, Figure][])('%s: a value that says why', (_, figure) => {
-  const ride = rideFigure({ figure, gait: null, parts: [] }, 'trot', LONG);
+  const ride = rideFigure({ id: 'f1', name: null, figure, gait: null, parts: [] }, 'trot', LONG);
   expect(ride.ok).toBe(false);
   if (!ride.ok) expect(ride.reason).toMatch(/^[A-Z].*\.$/);
 });

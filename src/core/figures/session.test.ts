@@ -11,6 +11,7 @@ import type { RidePiece } from './stretch';
 const ARENA: Arena = { widthM: 20, lengthM: 60, letters: '20x60' };
 const at = (letter: string, rein: 'left' | 'right' = 'left') => letterPose(ARENA, letter, rein)!;
 const plan = (figure: Figure, changes: Partial<PlannedFigure> = {}): PlannedFigure => ({
+  ...{ id: 'f1', name: null },
   figure,
   gait: null,
   parts: [],

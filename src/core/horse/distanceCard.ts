@@ -23,7 +23,16 @@ const EASY = { from: 0.97, to: 1.03 };
 
 /** A vertical of 0.8 m: what a card is written for. */
 const CARD_FENCE: Fence = {
-  ...{ kind: 'fence', id: 'card', form: 'vertical', at: { xM: 0, yM: 0 }, headingRad: 0, widthM: 3, heightM: 0.8 },
+  ...{
+    kind: 'fence',
+    id: 'card',
+    name: null,
+    form: 'vertical',
+    at: { xM: 0, yM: 0 },
+    headingRad: 0,
+    widthM: 3,
+    heightM: 0.8,
+  },
   ...{ spreadM: 0, ridden: 'both-ways', filler: false, groundLineBeforeM: null, sideHeightM: null, corner: null },
 };
 

@@ -17,6 +17,7 @@ export const FENCE_FORMS: readonly FenceForm[] = [
 export type Fence = {
   kind: 'fence';
   id: string;
+  name: string | null;
   form: FenceForm;
   at: PointM;
   headingRad: number;
@@ -41,14 +42,24 @@ export type Fence = {
 export type CornerShape = { narrowEnd: 'left' | 'right'; aimFromFlagM: number | null };
 
 /** A pole that guides, lying along `headingRad` or leaning on a fence. */
-export type GuideRail = { kind: 'guide'; id: string; at: PointM; headingRad: number; lengthM: number };
+export type GuideRail = {
+  kind: 'guide';
+  id: string;
+  name: string | null;
+  at: PointM;
+  headingRad: number;
+  lengthM: number;
+};
 
-export type Cone = { kind: 'cone'; id: string; at: PointM };
-export type Block = { kind: 'block'; id: string; at: PointM; heightM: number };
+export type Cone = { kind: 'cone'; id: string; name: string | null; at: PointM };
+export type Block = { kind: 'block'; id: string; name: string | null; at: PointM; heightM: number };
 /** Something to look or ride at: a flag, a sight mark, a helper. */
-export type Marker = { kind: 'marker'; id: string; at: PointM };
+export type Marker = { kind: 'marker'; id: string; name: string | null; at: PointM };
 
-/** Everything that lies or stands on the sand. */
+/**
+ * Everything that lies or stands on the sand. An `id` is made once, means nothing and is never shown; a `name` is what
+ * somebody gave, null where nobody did.
+ */
 export type Item = Pole | Fence | GuideRail | Cone | Block | Marker;
 
 /** What is ridden over. */

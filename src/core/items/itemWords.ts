@@ -15,15 +15,19 @@ export function kindWords(item: Item): string {
   }
 }
 
-/** What it is and what it is called; what is called after its kind says so once: "cone 2". */
-export function nameWords(item: Item): string {
+/**
+ * What it is and what it is called; what is called after its kind says so once: "vertical 3", "oxer gate", "cone 2".
+ * @param label - its name, number or letter; null where only its kind is told
+ */
+export function nameWords(item: Item, label: string | null): string {
   const kind = kindWords(item);
-  return item.id.startsWith(kind) ? item.id : `${kind} ${item.id}`;
+  if (label === null) return kind;
+  return label.startsWith(kind) ? label : `${kind} ${label}`;
 }
 
 /** An item in words: what it is, what it is called, and how it is built. */
-export function itemWords(item: Item, format: (lengthM: number) => string): string {
-  const name = nameWords(item);
+export function itemWords(item: Item, label: string | null, format: (lengthM: number) => string): string {
+  const name = nameWords(item, label);
   switch (item.kind) {
     case 'pole':
       return isRaised(item.raised) ? `${name}, ${raisedWords(item.raised, format)}` : name;

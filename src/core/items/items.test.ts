@@ -6,6 +6,7 @@ const at = { xM: 10, yM: 20 };
 const fence = (changes: Partial<Fence> = {}): Fence => ({
   kind: 'fence',
   id: 'f',
+  name: null,
   form: 'vertical',
   at,
   headingRad: Math.PI / 2,
@@ -22,16 +23,17 @@ const fence = (changes: Partial<Fence> = {}): Fence => ({
 const pole: Item = {
   kind: 'pole',
   id: 'p',
+  name: null,
   at,
   headingRad: Math.PI / 2,
   lengthM: 3,
   raised: { leftM: 0.2, rightM: 0 },
 };
 const OTHERS: Item[] = [
-  { kind: 'guide', id: 'g', at, headingRad: 0, lengthM: 3 },
-  { kind: 'cone', id: 'c', at },
-  { kind: 'block', id: 'b', at, heightM: 0.15 },
-  { kind: 'marker', id: 'm', at },
+  { kind: 'guide', id: 'g', name: null, at, headingRad: 0, lengthM: 3 },
+  { kind: 'cone', id: 'c', name: null, at },
+  { kind: 'block', id: 'b', name: null, at, heightM: 0.15 },
+  { kind: 'marker', id: 'm', name: null, at },
 ];
 
 test('a pole ridden up the arena lies across it, 3 m wide and 10 cm thick', () => {

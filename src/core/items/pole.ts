@@ -7,6 +7,7 @@ export type RaisedEnds = { leftM: number; rightM: number };
 export type Pole = {
   kind: 'pole';
   id: string;
+  name: string | null;
   at: PointM;
   headingRad: number;
   lengthM: number;

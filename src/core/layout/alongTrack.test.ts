@@ -17,7 +17,7 @@ const ARENA: Arena = { widthM: 30, lengthM: 60, letters: 'none' };
 
 /** Common practice, no source: a horse of 12 ft strides, and one of 11. */
 const horse = (name: string, normalM: number): LayoutHorse => ({
-  ...{ name, heightM: 1.63, type: 'all-round', level: 'novice' },
+  ...{ id: name, name, heightM: 1.63, type: 'all-round', level: 'novice' },
   strides: { 'course-canter': { shortM: normalM * 0.85, normalM, longM: normalM * 1.12 } },
 });
 const TWELVE = horse('Twelve', 12 * FT);
@@ -28,7 +28,7 @@ const fence = (id: string, xM: number, yM: number, facingDeg: number, form: Item
 
 function layoutOf(items: Layout['items'], changes: Partial<ItemTrack> = {}, horses = [TWELVE]): Layout {
   const track: ItemTrack = {
-    ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+    ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
     through: items.map(({ id }) => ({ item: id, reversed: false })),
     legs: items.slice(1).map(() => DEFAULT_LEG),
     ...changes,

@@ -30,6 +30,7 @@ export type CoursePlan = { speedMPerMin: number; startM: number; finishM: number
 export type ItemTrack = {
   kind: 'items';
   id: string;
+  name: string | null;
   gait: TrackGait;
   through: { item: string; reversed: boolean }[];
   /** One fewer than `through`. */
@@ -40,11 +41,19 @@ export type ItemTrack = {
 };
 
 /** A session of figures on the flat, ridden one after the other. */
-export type FigureTrack = { kind: 'figures'; id: string; gait: TrackGait; figures: PlannedFigure[]; passes: number };
+export type FigureTrack = {
+  kind: 'figures';
+  id: string;
+  name: string | null;
+  gait: TrackGait;
+  figures: PlannedFigure[];
+  passes: number;
+};
 
 export type PlannedTrack = ItemTrack | FigureTrack;
 
 export type LayoutHorse = {
+  id: string;
   name: string;
   heightM: number;
   type: HorseType;

@@ -5,11 +5,20 @@ import { moveForGround } from './moveForGround';
 import { reckonItemTrack } from './reckonLayout';
 
 const fence = (id: string, yM: number): Fence => ({
-  ...{ kind: 'fence', id, form: 'vertical', at: { xM: 20, yM }, headingRad: Math.PI / 2, widthM: 3, heightM: 0.8 },
+  ...{
+    kind: 'fence',
+    id,
+    name: null,
+    form: 'vertical',
+    at: { xM: 20, yM },
+    headingRad: Math.PI / 2,
+    widthM: 3,
+    heightM: 0.8,
+  },
   ...{ spreadM: 0, ridden: 'both-ways', filler: false, groundLineBeforeM: null, sideHeightM: null, corner: null },
 });
 const TRACK: ItemTrack = {
-  ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+  ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
   through: ['a', 'b', 'c'].map(item => ({ item, reversed: false })),
   legs: [
     { ...DEFAULT_LEG, asked: 3 },

@@ -15,6 +15,8 @@ import type { FigureTrack, ItemTrack, Layout, LayoutHorse, PlannedLeg } from './
 import type { TrackGait } from './trackGait';
 
 export type HorseReading = DistanceReading & {
+  horseId: string;
+  /** What the horse is called. */
   horse: string;
   /** The asked count judged by itself, or null where none was asked. */
   asked: { strides: number; q: number; word: StrideWord } | null;
@@ -153,7 +155,7 @@ function reckonLeg(
   const distance = distanceCase(layout, setting, leg.approach, from.item, to.item);
   const readings = layout.horses.flatMap(horse => {
     const stride = layoutStride(horse, gait, setting);
-    return stride ? [horseReading(horse.name, measures.groundM, distance, stride, leg.asked)] : [];
+    return stride ? [horseReading(horse, measures.groundM, distance, stride, leg.asked)] : [];
   });
   return { from: from.item.id, to: to.item.id, ...measures, chain: track.chain, instead: track.instead, readings };
 }
@@ -176,7 +178,7 @@ export function distanceCaseOf(layout: Layout, track: ItemTrack, leg: number): D
 }
 
 function horseReading(
-  horse: string,
+  horse: LayoutHorse,
   groundM: number,
   distance: DistanceCase,
   stride: TestedStride,
@@ -184,7 +186,7 @@ function horseReading(
 ): HorseReading {
   const judged = asked === null ? null : readCount(groundM, asked, distance, stride);
   return {
-    horse,
+    ...{ horseId: horse.id, horse: horse.name },
     ...readDistance(groundM, distance, stride),
     asked: asked === null || !judged ? null : { strides: asked, ...judged },
   };

@@ -100,7 +100,7 @@ describe('what a horse has done', () => {
   });
   const raised = newItem('raised pole', 'p', { xM: 10, yM: 30 }, Math.PI / 2);
   const track: ItemTrack = {
-    ...{ kind: 'items', id: 't', gait: 'canter', course: null, passes: 1 },
+    ...{ kind: 'items', id: 't', name: null, gait: 'canter', course: null, passes: 1 },
     through: ['a', 'b', 'p', 'p'].map(item => ({ item, reversed: false })),
     legs: [DEFAULT_LEG, DEFAULT_LEG, { ...DEFAULT_LEG, circle: { rein: 'left', radiusM: 5 } }],
   };

@@ -8,6 +8,8 @@ import { countInWords } from '../stride/countInWords';
 export type CallLine = {
   number: number;
   item: string;
+  /** What a person called it; null where nobody did. */
+  name: string | null;
   /** "oxer, 0.80 m", or "pole". */
   what: string;
   fromBehind: boolean;
@@ -29,6 +31,7 @@ export function callSheet(layout: Layout, track: ItemTrack, reckoned: ReckonedIt
     return {
       number: index + 1,
       item: item.id,
+      name: item.name,
       what: item.kind === 'pole' ? 'pole' : item.form,
       fromBehind: stop.reversed,
       next: leg ? nextWay(leg, track.legs[index]!.asked) : null,

@@ -18,7 +18,7 @@ import { snapToCount } from './snapToCount';
 const ARENA: Arena = { widthM: 20, lengthM: 60, letters: '20x60' };
 const UP = Math.PI / 2;
 const HORSE: LayoutHorse = {
-  ...{ name: 'Twelve', heightM: 1.63, type: 'all-round', level: 'novice' },
+  ...{ id: 'Twelve', name: 'Twelve', heightM: 1.63, type: 'all-round', level: 'novice' },
   strides: { 'course-canter': { shortM: 3.1, normalM: 3.6576, longM: 4.1 } },
 };
 
@@ -28,7 +28,7 @@ const layoutOf = (...items: Layout['items']): Layout => ({
   items,
   tracks: [
     {
-      ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
       through: items.map(({ id }) => ({ item: id, reversed: false })),
       legs: items.slice(1).map(() => DEFAULT_LEG),
     },
@@ -37,7 +37,8 @@ const layoutOf = (...items: Layout['items']): Layout => ({
 
 describe('drawn to', () => {
   const others = [fence('heron', 5, 15), fence('linnet', 12, 40, UP + 0.5)];
-  const snap = (xM: number, yM: number) => snapPlace({ xM, yM }, { arena: ARENA, others, reachM: 0.3 });
+  const snap = (xM: number, yM: number) =>
+    snapPlace({ xM, yM }, { arena: ARENA, others, labelOf: String, reachM: 0.3 });
   const words = (xM: number, yM: number) => snap(xM, yM).guides.map(guide => guide.words);
 
   test('the centre line and the letters (facts of a 20 × 60 arena: E and B at 30 m)', () => {
@@ -50,14 +51,17 @@ describe('drawn to', () => {
   test('the line of another fence, straight or slanting', () => {
     expect(words(5.1, 22.3)).toEqual(['left quarter line']);
     const ahead = { xM: 12 + 6 * Math.cos(UP + 0.5) + 0.1, yM: 40 + 6 * Math.sin(UP + 0.5) };
-    const slanting = snapPlace(ahead, { arena: ARENA, others, reachM: 0.3 });
+    const slanting = snapPlace(ahead, { arena: ARENA, others, labelOf: String, reachM: 0.3 });
     expect(slanting.guides.map(guide => guide.words)).toEqual(['straight from linnet']);
     const { at } = slanting;
     expect((at.xM - 12) * Math.sin(UP + 0.5) - (at.yM - 40) * Math.cos(UP + 0.5)).toBeCloseTo(0, 9);
   });
 
   test('a usual circle, else the whole centimetre', () => {
-    const onRing = snapPlace({ xM: 10 + 7.15, yM: 10 + 7.15 }, { arena: ARENA, others: [], reachM: 0.3 });
+    const onRing = snapPlace(
+      { xM: 10 + 7.15, yM: 10 + 7.15 },
+      { arena: ARENA, others: [], labelOf: String, reachM: 0.3 },
+    );
     expect(onRing.guides.map(guide => guide.words)).toEqual(['on the 20 m circle']);
     expect(distanceM(onRing.at, { xM: 10, yM: 10 })).toBeCloseTo(10, 9);
     expect(snap(1.2345, 26.7891)).toEqual({ at: { xM: 1.23, yM: 26.79 }, guides: [] });
@@ -68,7 +72,7 @@ describe('drawn to', () => {
     fc.assert(
       fc.property(metres, metres, (x, yM) => {
         const from = { xM: x / 3, yM };
-        const { at, guides } = snapPlace(from, { arena: ARENA, others, reachM: 0.3 });
+        const { at, guides } = snapPlace(from, { arena: ARENA, others, labelOf: String, reachM: 0.3 });
         expect(distanceM(from, at)).toBeLessThanOrEqual(guides.length === 0 ? 0.0072 : 0.3 * Math.SQRT2 + 1e-9);
       }),
     );
@@ -115,13 +119,13 @@ describe('what changed', () => {
     expect(changes(before)).toEqual([]);
     const [heron, willow] = before.items;
     const moved = { ...willow!, at: { xM: 5, yM: 34 } };
-    expect(changes({ ...before, items: [heron!, moved] })).toEqual(['willow moved 0.50']);
-    expect(changes({ ...before, items: [heron!], tracks: [] })).toEqual(['willow taken away', 'line taken away']);
+    expect(changes({ ...before, items: [heron!, moved] })).toEqual(['fence 2 moved 0.50']);
+    expect(changes({ ...before, items: [heron!], tracks: [] })).toEqual(['fence 2 taken away', 'track taken away']);
     expect(changes({ ...before, items: [...before.items, newItem('cone', 'cone 1', { xM: 1, yM: 1 }, 0)] })).toEqual([
-      'cone 1 added',
+      'cone A added',
     ]);
     const higher = heron?.kind === 'fence' ? { ...heron, heightM: 0.9, headingRad: 0 } : heron!;
-    expect(changes({ ...before, items: [higher, willow!] })).toEqual(['heron turned', 'heron built anew']);
+    expect(changes({ ...before, items: [higher, willow!] })).toEqual(['fence 1 turned', 'fence 1 built anew']);
     expect(changes({ ...before, name: 'other', horses: [] })).toEqual([
       'called “other”, before “line”',
       'for nobody, before for Twelve',

@@ -28,18 +28,26 @@ export function newItem(choice: ItemChoice, id: string, at: PointM, headingRad: 
     case 'pole':
     case 'raised pole': {
       const raisedM = choice === 'pole' ? 0 : RAISED_M;
-      return { kind: 'pole', id, at, headingRad, lengthM: POLE_M, raised: { leftM: raisedM, rightM: raisedM } };
+      return {
+        kind: 'pole',
+        id,
+        name: null,
+        at,
+        headingRad,
+        lengthM: POLE_M,
+        raised: { leftM: raisedM, rightM: raisedM },
+      };
     }
     case 'guide':
-      return { kind: 'guide', id, at, headingRad, lengthM: POLE_M };
+      return { kind: 'guide', id, name: null, at, headingRad, lengthM: POLE_M };
     case 'cone':
     case 'marker':
-      return { kind: choice, id, at };
+      return { kind: choice, id, name: null, at };
     case 'block':
-      return { kind: 'block', id, at, heightM: RAISED_M };
+      return { kind: 'block', id, name: null, at, heightM: RAISED_M };
     default:
       return {
-        ...{ kind: 'fence', id, form: choice, at, headingRad },
+        ...{ kind: 'fence', id, name: null, form: choice, at, headingRad },
         widthM: choice === 'narrow' ? NARROW_WIDTH_M : FENCE_WIDTH_M,
         heightM: HEIGHT_M,
         spreadM: SPREAD_M[choice] ?? 0,

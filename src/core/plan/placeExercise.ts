@@ -4,12 +4,13 @@ import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import type { PlannedTrack } from '../layout/layout';
 import type { Rein } from '../track/rein';
-import { copyName, freshName } from './names';
 import type { PlacedRecipe, Plan } from './plan';
 import { exerciseGround, type PlanGround } from './resolvePlan';
 import { moveThings } from './things';
 
 export type ExerciseWanted = {
+  /** An id that nothing else has. */
+  id: string;
   recipe: Recipe;
   rein: Rein;
   horseIds: string[] | null;
@@ -23,12 +24,12 @@ export type PlacedOnSand = { plan: Plan; id: string; adapted: boolean };
 export function placeExercise(
   plan: Plan,
   ground: Pick<PlanGround, 'arena' | 'horses'>,
-  { recipe, rein, horseIds, session }: ExerciseWanted,
+  { id, recipe, rein, horseIds, session }: ExerciseWanted,
 ): PlacedOnSand {
   const made = layOutExercise(recipe, exerciseGround(plan, { horseIds }, ground), { rein });
-  const id = freshName(plan, 'exercise');
   const placed: PlacedRecipe = {
     id,
+    name: null,
     kind: recipe.kind,
     rein,
     params: made.params,
@@ -40,31 +41,31 @@ export function placeExercise(
 }
 
 /**
- * Puts an arrangement of the yard's own on the sand, its middle at a point. Names that are taken already get a number.
+ * Puts an arrangement of the yard's own on the sand, its middle at a point; its parts get ids of their own there.
  * @param items - about their middle
  */
 export function placeArrangement(
   plan: Plan,
   { items, tracks }: { items: readonly Item[]; tracks: readonly PlannedTrack[] },
   at: PointM,
+  newId: () => string,
 ): { plan: Plan; ids: string[] } {
   let next = plan;
-  const names = new Map<string, string>();
-  const taken = (id: string) => [...next.items, ...next.exercises, ...next.tracks].some(one => one.id === id);
+  const idOf = new Map<string, string>();
   for (const item of items) {
-    const id = taken(item.id) ? copyName(next, item.id) : item.id;
-    names.set(item.id, id);
+    const id = newId();
+    idOf.set(item.id, id);
     next = { ...next, items: [...next.items, { ...item, id }] };
   }
   for (const track of tracks) {
-    const id = taken(track.id) ? copyName(next, track.id) : track.id;
-    const renamed =
+    const id = newId();
+    const own =
       track.kind === 'figures'
         ? { ...track, id }
-        : { ...track, id, through: track.through.map(stop => ({ ...stop, item: names.get(stop.item) ?? stop.item })) };
-    next = { ...next, tracks: [...next.tracks, renamed] };
+        : { ...track, id, through: track.through.map(stop => ({ ...stop, item: idOf.get(stop.item) ?? stop.item })) };
+    next = { ...next, tracks: [...next.tracks, own] };
   }
-  const ids = [...names.values()];
+  const ids = [...idOf.values()];
   return { plan: moveThings(next, ids, at), ids };
 }
 

@@ -9,14 +9,13 @@ import { reckonLayout } from '../layout/reckonLayout';
 import { breakApart, editPlan } from './breakApart';
 import { copyThings } from './copyThings';
 import { layOutPlaced, resolvePlan } from './layOutPlaced';
-import { freshName } from './names';
 import { newItem, ITEM_CHOICES } from './newItem';
 import { EMPTY_PLAN, type Plan, type PlanHorse } from './plan';
 import { arrangementOf, placeArrangement, placeExercise } from './placeExercise';
 import { planResolver, type PlanGround } from './resolvePlan';
 import { soundPlan } from './soundPlan';
 import { alignThings, lockThings, mirrorThings, moveThings, removeThings, spaceThings, turnThings } from './things';
-import { appendStop, comesFromBehind, dropLastStop, moveStop, removeStop, renameItem } from './tracksByHand';
+import { appendStop, comesFromBehind, dropLastStop, moveStop, removeStop, renameThing } from './tracksByHand';
 
 const ARENA: Arena = { widthM: 20, lengthM: 60, letters: '20x60' };
 const UP = Math.PI / 2;
@@ -31,7 +30,7 @@ const GROUND: PlanGround = {
 };
 
 const track = (changes: Partial<ItemTrack> = {}): ItemTrack => ({
-  ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+  ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
   through: [
     { item: 'heron', reversed: false },
     { item: 'willow', reversed: false },
@@ -53,9 +52,12 @@ const PLAN: Plan = {
 
 const at = (plan: Plan, id: string) => plan.items.find(item => item.id === id)!.at;
 const close = ({ xM, yM }: PointM) => ({ xM: expect.closeTo(xM, 9), yM: expect.closeTo(yM, 9) });
+let made = 0;
+const newId = () => `n${(made += 1)}`;
+const NOBODY: ReadonlyMap<string, string> = new Map();
 const recipe = (kind: string) => SHELF.find(one => one.kind === kind)!;
 const placed = (plan: Plan, kind: string, session: string | null = null) =>
-  placeExercise(plan, GROUND, { recipe: recipe(kind), rein: 'left', horseIds: null, session });
+  placeExercise(plan, GROUND, { id: newId(), recipe: recipe(kind), rein: 'left', horseIds: null, session });
 
 describe('things', () => {
   test('move together, and what is locked stays', () => {
@@ -137,28 +139,57 @@ describe('things', () => {
         }),
       ],
     };
-    const left = removeThings(three, ['willow']);
+    const left = removeThings(three, ['willow'], NOBODY);
     expect((left.tracks[0] as ItemTrack).through.map(({ item }) => item)).toEqual(['heron', 'plover']);
     expect((left.tracks[0] as ItemTrack).legs).toHaveLength(1);
-    expect(removeThings(left, ['heron', 'plover']).tracks).toEqual([]);
+    expect(removeThings(left, ['heron', 'plover'], NOBODY).tracks).toEqual([]);
   });
 
-  test('copies are called differently, and a track over them alone is copied too', () => {
-    const { plan, ids } = copyThings(PLAN, ['heron', 'willow'], { xM: 1, yM: 0 });
-    expect(ids).toEqual(['heron 2', 'willow 2']);
-    expect(plan.tracks.map(({ id }) => id)).toEqual(['line', 'line 2']);
+  test('copies have ids of their own and the same names, and a track over them alone is copied too', () => {
+    const named = renameThing(PLAN, 'heron', 'gate');
+    const { plan, ids } = copyThings(named, ['heron', 'willow'], { xM: 1, yM: 0 }, newId);
+    expect(new Set(plan.items.map(({ id }) => id)).size).toBe(5);
+    expect(plan.items.filter(({ id }) => ids.includes(id)).map(({ name }) => name)).toEqual(['gate', null]);
+    expect(plan.tracks).toHaveLength(2);
     expect((plan.tracks[1] as ItemTrack).through.map(({ item }) => item)).toEqual(ids);
-    expect(copyThings(PLAN, ['heron'], { xM: 0, yM: 0 }).plan.tracks).toHaveLength(1);
+    expect(copyThings(PLAN, ['heron'], { xM: 0, yM: 0 }, newId).plan.tracks).toHaveLength(1);
+  });
+
+  test('taking “heron” off the sand leaves “heron 2” in its track: what belongs to what is asked of its owner', () => {
+    const both: Plan = {
+      ...PLAN,
+      items: [...PLAN.items, newItem('vertical', 'heron 2', { xM: 5, yM: 50 }, UP)],
+      tracks: [
+        track({
+          through: ['heron', 'willow', 'heron 2'].map(item => ({ item, reversed: false })),
+          legs: [DEFAULT_LEG, DEFAULT_LEG],
+        }),
+      ],
+    };
+    const left = removeThings(both, ['heron'], resolvePlan(both, GROUND).ownerOf);
+    expect((left.tracks[0] as ItemTrack).through.map(({ item }) => item)).toEqual(['willow', 'heron 2']);
+  });
+
+  test('an exercise taken off the sand takes its own pieces out of a track by hand, and nothing else', () => {
+    const { plan, id } = placed({ ...PLAN, groupIds: ['medium'] }, 'trot-poles');
+    const over = {
+      ...plan,
+      tracks: [
+        track({
+          through: ['heron', `${id} p1`].map(item => ({ item, reversed: false })),
+          legs: [DEFAULT_LEG],
+        }),
+      ],
+    };
+    const left = removeThings(over, [id], resolvePlan(over, GROUND).ownerOf);
+    expect((left.tracks[0] as ItemTrack).through.map(({ item }) => item)).toEqual(['heron']);
   });
 });
 
-test('every kind of item can be laid down, each under a name of its own', () => {
-  let plan: Plan = EMPTY_PLAN;
-  for (const choice of [...ITEM_CHOICES, ...ITEM_CHOICES, ...ITEM_CHOICES, ...ITEM_CHOICES]) {
-    const item = newItem(choice, '', { xM: 1, yM: 1 }, 0);
-    plan = { ...plan, items: [...plan.items, { ...item, id: freshName(plan, item.kind) }] };
-  }
-  expect(new Set(plan.items.map(({ id }) => id)).size).toBe(4 * ITEM_CHOICES.length);
+test('every kind of item can be laid down, and is called nothing until somebody names it', () => {
+  const items = ITEM_CHOICES.map(choice => newItem(choice, newId(), { xM: 1, yM: 1 }, 0));
+  expect(items.map(({ name }) => name)).toEqual(ITEM_CHOICES.map(() => null));
+  expect(new Set(items.map(({ id }) => id)).size).toBe(ITEM_CHOICES.length);
 });
 
 describe('tracks by hand', () => {
@@ -202,11 +233,13 @@ describe('tracks by hand', () => {
     expect(moveStop(three, 'line', 0, -1)).toBe(three);
   });
 
-  test('an item is called differently everywhere at once', () => {
-    const renamed = renameItem(lockThings(PLAN, ['heron'], true), 'heron', 'blue one');
-    expect(renamed.items[0]!.id).toBe('blue one');
-    expect((renamed.tracks[0] as ItemTrack).through[0]!.item).toBe('blue one');
-    expect(renamed.lockedIds).toEqual(['blue one']);
+  test('a name changes nothing but the name, may be there twice, and may be taken away', () => {
+    const locked = lockThings(PLAN, ['heron'], true);
+    const twice = renameThing(renameThing(locked, 'heron', 'blue one'), 'willow', 'blue one');
+    expect(twice.items.map(({ name }) => name)).toEqual(['blue one', 'blue one', null]);
+    expect({ ...twice, items: [] }).toEqual({ ...locked, items: [] });
+    expect(renameThing(renameThing(twice, 'heron', null), 'willow', null)).toEqual(locked);
+    expect(renameThing(PLAN, 'line', 'first line').tracks[0]).toMatchObject({ id: 'line', name: 'first line' });
   });
 
   test('a plan is made sound where turning a fence round makes or ends a circle', () => {
@@ -357,8 +390,8 @@ test('an arrangement is kept about its middle, and lies again as it lay', () => 
   const kept = arrangementOf(PLAN.items.slice(0, 2), PLAN.tracks);
   expect(kept.items.map(item => item.at)).toEqual([close({ xM: 0, yM: -9.3 }), close({ xM: 0, yM: 9.3 })]);
   expect(kept.tracks).toHaveLength(1);
-  const again = placeArrangement(PLAN, kept, { xM: 10, yM: 30 });
-  expect(again.ids).toEqual(['heron 2', 'willow 2']);
-  expect(at(again.plan, 'willow 2')).toEqual(close({ xM: 10, yM: 39.3 }));
+  const again = placeArrangement(PLAN, kept, { xM: 10, yM: 30 }, newId);
+  expect(again.ids).toHaveLength(2);
+  expect(at(again.plan, again.ids[1]!)).toEqual(close({ xM: 10, yM: 39.3 }));
   expect((again.plan.tracks[1] as ItemTrack).through.map(({ item }) => item)).toEqual(again.ids);
 });

@@ -8,6 +8,7 @@ import type { Rein } from '../track/rein';
 /** An exercise of the shelf as it was put on the sand. It stays parametric: its items follow horses and parameters. */
 export type PlacedRecipe = {
   id: string;
+  name: string | null;
   kind: string;
   rein: Rein;
   params: ExerciseParams;
@@ -33,7 +34,7 @@ export type Plan = {
   lockedIds: string[];
 };
 
-export type PlanHorse = LayoutHorse & { id: string };
+export type PlanHorse = LayoutHorse;
 
 export const EMPTY_PLAN: Plan = {
   school: 'whole-stride',

@@ -1,5 +1,6 @@
 import { distanceM } from '../geometry/pointM';
 import type { Item } from '../items/item';
+import { layoutLabels, type Labels } from '../layout/labels';
 import type { Layout, PlannedTrack } from '../layout/layout';
 
 /** How a change is told: what changed, and by how much where it moved. */
@@ -15,45 +16,52 @@ export function planChanges(before: Layout, after: Layout): PlanChange[] {
   if (before.school !== after.school) tell(`reckoned in the ${after.school} school`);
   const group = (layout: Layout) => layout.horses.map(({ name }) => name).join(', ') || 'nobody';
   if (group(before) !== group(after)) tell(`for ${group(after)}, before for ${group(before)}`);
-  compare(before.items, after.items, tell, (was, is) => itemChange(was, is, tell));
-  compare(before.tracks, after.tracks, tell, (was, is) => trackChange(was, is, tell));
+  const [was, now] = [layoutLabels(before), layoutLabels(after)];
+  const wordsOf = (labels: Labels) => (part: Item | PlannedTrack) =>
+    part.kind === 'items' || part.kind === 'figures' ? labels.track(part.id) : labels.inWords(part.id);
+  const words = { before: wordsOf(was), after: wordsOf(now) };
+  compare(before.items, after.items, words, tell, (a, b) => itemChange(a, b, words.after(b), tell));
+  compare(before.tracks, after.tracks, words, tell, (a, b) => trackChange(a, b, words.after(b), tell));
   return changes;
 }
 
 type Tell = (what: string, movedM?: number | null) => void;
 
-function compare<Part extends { id: string; kind: string }>(
+function compare<Part extends Item | PlannedTrack>(
   before: readonly Part[],
   after: readonly Part[],
+  words: { before: (part: Part) => string; after: (part: Part) => string },
   tell: Tell,
   changed: (was: Part, is: Part) => void,
 ): void {
   for (const is of after) {
     const was = before.find(({ id }) => id === is.id);
-    if (!was) tell(`${is.id} added`);
+    if (!was) tell(`${words.after(is)} added`);
     else if (was !== is) changed(was, is);
   }
-  for (const was of before) if (!after.some(({ id }) => id === was.id)) tell(`${was.id} taken away`);
+  for (const was of before) if (!after.some(({ id }) => id === was.id)) tell(`${words.before(was)} taken away`);
 }
 
-function itemChange(was: Item, is: Item, tell: Tell): void {
+function itemChange(was: Item, is: Item, words: string, tell: Tell): void {
+  if (was.name !== is.name && is.name !== null)
+    tell(`${words} called so, ${was.name === null ? 'before without a name' : `before “${was.name}”`}`);
   const movedM = distanceM(was.at, is.at);
-  if (movedM > HAIR_M) tell(`${is.id} moved`, movedM);
+  if (movedM > HAIR_M) tell(`${words} moved`, movedM);
   const turned =
     'headingRad' in was && 'headingRad' in is && Math.abs(Math.sin((was.headingRad - is.headingRad) / 2)) > 1e-4;
-  if (turned) tell(`${is.id} turned`);
-  if (built(was) !== built(is)) tell(`${is.id} built anew`);
+  if (turned) tell(`${words} turned`);
+  if (built(was) !== built(is)) tell(`${words} built anew`);
 }
 
 /** An item without its place. */
 function built(item: Item): string {
-  return JSON.stringify({ ...item, at: null, headingRad: null });
+  return JSON.stringify({ ...item, at: null, headingRad: null, name: null });
 }
 
-function trackChange(was: PlannedTrack, is: PlannedTrack, tell: Tell): void {
-  if (was.gait !== is.gait) tell(`${is.id} in ${is.gait}, before in ${was.gait}`);
-  if (order(was) !== order(is)) tell(`${is.id} ridden over other items, or in another order`);
-  else if (ridden(was) !== ridden(is)) tell(`${is.id} ridden another way`);
+function trackChange(was: PlannedTrack, is: PlannedTrack, words: string, tell: Tell): void {
+  if (was.gait !== is.gait) tell(`${words} in ${is.gait}, before in ${was.gait}`);
+  if (order(was) !== order(is)) tell(`${words} ridden over other items, or in another order`);
+  else if (ridden(was) !== ridden(is)) tell(`${words} ridden another way`);
 }
 
 function order(track: PlannedTrack): string {
@@ -61,5 +69,5 @@ function order(track: PlannedTrack): string {
 }
 
 function ridden(track: PlannedTrack): string {
-  return JSON.stringify({ ...track, gait: null });
+  return JSON.stringify({ ...track, gait: null, name: null });
 }

@@ -39,6 +39,7 @@ export type ResolvedPlan = {
 
 /** For whom an exercise is laid out when nobody is named (common practice, no source: a middling horse). */
 const USUAL_HORSE: LayoutHorse = {
+  id: 'usual',
   name: 'a horse of 160 cm',
   heightM: 1.6,
   type: 'all-round',
@@ -65,7 +66,7 @@ export function planResolver(layOut: LayOut): (plan: Plan, ground: PlanGround) =
     const next: typeof known = new Map();
     if (lastGroup?.ids !== plan.groupIds || lastGroup.of !== ground.horses) {
       const found = groupOf(plan, ground.horses);
-      lastGroup = { ids: plan.groupIds, of: ground.horses, group: found, horses: found.map(withoutId) };
+      lastGroup = { ids: plan.groupIds, of: ground.horses, group: found, horses: toldApart(found) };
     }
     const { group, horses } = lastGroup;
     const made = plan.exercises.map(placed => {
@@ -96,7 +97,7 @@ function entryFor(placed: PlacedRecipe, ground: ExerciseGround, before: Entry | 
 function madeOf(placed: PlacedRecipe, laidOut: LaidOut | null): Made {
   if (!laidOut) return { ok: false, id: placed.id, reason: 'The shelf is not open yet.' };
   if (!laidOut.ok) return { ok: false, id: placed.id, reason: laidOut.reason };
-  return { ok: true, exercise: { placed, guidance: laidOut.guidance, laid: named(placed, laidOut.laid) } };
+  return { ok: true, exercise: { placed, guidance: laidOut.guidance, laid: ownIds(placed, laidOut.laid) } };
 }
 
 /** What an exercise of a plan is laid out for. */
@@ -107,46 +108,55 @@ export function exerciseGround(
   group: readonly PlanHorse[] = groupOf(plan, horses),
 ): ExerciseGround {
   const own = placed.horseIds?.flatMap(id => horses.find(horse => horse.id === id) ?? []) ?? [];
-  const named = (own.length > 0 ? own : group).map(withoutId);
-  return { arena, school: plan.school, horses: named.length > 0 ? named : [USUAL_HORSE] };
+  const wanted = own.length > 0 ? own : group;
+  return { arena, school: plan.school, horses: wanted.length > 0 ? wanted : [USUAL_HORSE] };
 }
 
-function withoutId({ name, heightM, type, level, strides }: PlanHorse): LayoutHorse {
-  return { name, heightM, type, level, strides };
+/** Horses of one name are told apart by their height. */
+function toldApart(horses: readonly PlanHorse[]): LayoutHorse[] {
+  return horses.map(horse =>
+    horses.some(({ id, name }) => id !== horse.id && name === horse.name)
+      ? { ...horse, name: `${horse.name} (${Math.round(horse.heightM * 100)} cm)` }
+      : horse,
+  );
 }
 
 type Made = { ok: true; exercise: ResolvedExercise } | { ok: false; id: string; reason: string };
 
-/** Ids that no other exercise has: the exercise's own before what the recipe calls them. */
-function named(placed: PlacedRecipe, laid: LaidExercise): LaidExercise {
-  const name = (id: string) => `${placed.id} ${id}`;
-  // An exercise that is one track is called by its own name.
-  const trackName = (id: string) => (laid.tracks.length === 1 ? placed.id : name(id));
+/** Ids that no other exercise has: the same for the same part however often it is laid out. */
+function ownIds(placed: PlacedRecipe, laid: LaidExercise): LaidExercise {
+  const own = (id: string) => `${placed.id} ${id}`;
+  // An exercise that is one track has one id for both.
+  const trackId = (id: string) => (laid.tracks.length === 1 ? placed.id : own(id));
   return {
     ...laid,
-    items: laid.items.map(item => ({ ...item, id: name(item.id) })),
+    items: laid.items.map(item => ({ ...item, id: own(item.id) })),
     tracks: laid.tracks.map(track =>
       track.kind === 'figures'
-        ? { ...track, id: trackName(track.id) }
+        ? {
+            ...track,
+            id: trackId(track.id),
+            figures: track.figures.map(figure => ({ ...figure, id: own(figure.id) })),
+          }
         : {
             ...track,
-            id: trackName(track.id),
-            through: track.through.map(stop => ({ ...stop, item: name(stop.item) })),
+            id: trackId(track.id),
+            through: track.through.map(stop => ({ ...stop, item: own(stop.item) })),
           },
     ),
     stages: laid.stages.map(stage => ({
       ...stage,
       set: {
         ...stage.set,
-        only: stage.set.only?.map(name) ?? null,
-        asPoles: typeof stage.set.asPoles === 'string' ? stage.set.asPoles : stage.set.asPoles.map(name),
+        only: stage.set.only?.map(own) ?? null,
+        asPoles: typeof stage.set.asPoles === 'string' ? stage.set.asPoles : stage.set.asPoles.map(own),
       },
     })),
   };
 }
 
 function assembled(plan: Plan, ground: PlanGround, horses: LayoutHorse[], made: readonly Made[]): ResolvedPlan {
-  const exercises = made.flatMap(one => (one.ok ? [one.exercise] : []));
+  const exercises = withTrackNames(made.flatMap(one => (one.ok ? [one.exercise] : [])));
   const items = [...plan.items, ...exercises.flatMap(({ laid }) => laid.items)];
   const tracks = [...plan.tracks.flatMap(track => present(track, items)), ...exerciseTracks(exercises)];
   const ownerOf = new Map<string, string>();
@@ -159,6 +169,33 @@ function assembled(plan: Plan, ground: PlanGround, horses: LayoutHorse[], made: 
     ownerOf,
     faults: made.flatMap(one => (one.ok ? [] : [{ id: one.id, reason: one.reason }])),
   };
+}
+
+/** What an exercise is called: by its name, else its title, numbered where the plan has several of it. */
+export function exerciseLabel(exercises: readonly Pick<ResolvedExercise, 'placed' | 'guidance'>[], id: string): string {
+  const found = exercises.find(({ placed }) => placed.id === id);
+  if (!found) return 'exercise';
+  if (found.placed.name !== null) return found.placed.name;
+  const { title } = found.guidance;
+  const alike = exercises.filter(({ placed, guidance }) => placed.name === null && guidance.title === title);
+  return alike.length > 1 ? `${title} ${alike.indexOf(found) + 1}` : title;
+}
+
+/** The track of an exercise is called what the exercise is called. */
+function withTrackNames(exercises: readonly ResolvedExercise[]): ResolvedExercise[] {
+  return exercises.map(exercise => withTrackName(exercise, exerciseLabel(exercises, exercise.placed.id)));
+}
+
+const namedBefore = new WeakMap<ResolvedExercise, ResolvedExercise>();
+
+/** The same object for the same exercise and name, so that what was reckoned of it holds. */
+function withTrackName(exercise: ResolvedExercise, name: string): ResolvedExercise {
+  const before = namedBefore.get(exercise);
+  if (before && before.laid.tracks.every(track => track.name === name)) return before;
+  const { laid } = exercise;
+  const now = { ...exercise, laid: { ...laid, tracks: laid.tracks.map(track => ({ ...track, name })) } };
+  namedBefore.set(exercise, now);
+  return now;
 }
 
 /** A track by hand over what is there: an item that its exercise no longer has is skipped. */
@@ -179,7 +216,7 @@ function exerciseTracks(exercises: readonly ResolvedExercise[]): PlannedTrack[] 
       const begun = session === null ? undefined : tracks.find(({ id }) => id === session);
       if (begun?.kind === 'figures' && track.kind === 'figures') begun.figures.push(...ownGait(track));
       else if (session !== null && track.kind === 'figures')
-        tracks.push({ ...track, id: session, figures: [...ownGait(track)] });
+        tracks.push({ ...track, id: session, name: null, figures: [...ownGait(track)] });
       else tracks.push(track);
     }
   return tracks;

@@ -23,7 +23,13 @@ export function isOnGuide(guide: SnapGuide, at: PointM): boolean {
 
 export type Snapped = { at: PointM; guides: SnapGuide[] };
 
-export type SnapScene = { arena: Arena; others: readonly Item[]; reachM: number };
+export type SnapScene = {
+  arena: Arena;
+  others: readonly Item[];
+  /** What another item is called. */
+  labelOf: (itemId: string) => string;
+  reachM: number;
+};
 
 /** Common practice, no source: the circles that are ridden most. */
 const RING_RADII_M = [10, 7.5, 5];
@@ -57,17 +63,17 @@ function nearest(value: number, pulls: readonly Pull[], reachM: number): Pull | 
 }
 
 /** Lines along the arena: its own, and those through other items. */
-function acrossPulls({ arena, others }: SnapScene): Pull[] {
+function acrossPulls({ arena, others, labelOf }: SnapScene): Pull[] {
   const line = (xM: number, words: string): Pull => ({
     value: xM,
     guide: { kind: 'line', words, from: { xM, yM: 0 }, to: { xM, yM: arena.lengthM } },
   });
   const own = arenaLines(arena).flatMap(({ name, from, to }) => (from.xM === to.xM ? [line(from.xM, name)] : []));
-  return [...own, ...others.map(({ id, at }) => line(at.xM, `in line with ${id}`))];
+  return [...own, ...others.map(({ id, at }) => line(at.xM, `in line with ${labelOf(id)}`))];
 }
 
 /** Lines across the arena: its own, from letter to letter, and those through other items. */
-function alongPulls({ arena, others }: SnapScene): Pull[] {
+function alongPulls({ arena, others, labelOf }: SnapScene): Pull[] {
   const line = (yM: number, words: string): Pull => ({
     value: yM,
     guide: { kind: 'line', words, from: { xM: 0, yM }, to: { xM: arena.widthM, yM } },
@@ -76,13 +82,13 @@ function alongPulls({ arena, others }: SnapScene): Pull[] {
   const letters = arenaLetters(arena).flatMap(({ letter, at }) =>
     at.yM > 0 && at.yM < arena.lengthM ? [line(at.yM, `level with ${letter}`)] : [],
   );
-  return [...own, ...letters, ...others.map(({ id, at }) => line(at.yM, `level with ${id}`))];
+  return [...own, ...letters, ...others.map(({ id, at }) => line(at.yM, `level with ${labelOf(id)}`))];
 }
 
 const SLANT_RAD = 0.02;
 
 /** The line straight ahead of another item that is not square to the arena. */
-function slantedLine(at: PointM, { others, reachM, arena }: SnapScene): Snapped | null {
+function slantedLine(at: PointM, { others, labelOf, reachM, arena }: SnapScene): Snapped | null {
   for (const item of others) {
     if (!('headingRad' in item)) continue;
     const [cos, sin] = [Math.cos(item.headingRad), Math.sin(item.headingRad)];
@@ -93,7 +99,7 @@ function slantedLine(at: PointM, { others, reachM, arena }: SnapScene): Snapped 
     const reach = arena.widthM + arena.lengthM;
     const from = { xM: item.at.xM - reach * cos, yM: item.at.yM - reach * sin };
     const to = { xM: item.at.xM + reach * cos, yM: item.at.yM + reach * sin };
-    return { at: on, guides: [{ kind: 'line', words: `straight from ${item.id}`, from, to }] };
+    return { at: on, guides: [{ kind: 'line', words: `straight from ${labelOf(item.id)}`, from, to }] };
   }
   return null;
 }

@@ -102,10 +102,13 @@ export function mirrorThings(plan: Plan, ids: readonly string[], widthM: number)
   });
 }
 
-/** Takes things off the sand and out of the tracks by hand. */
-export function removeThings(plan: Plan, ids: readonly string[]): Plan {
+/**
+ * Takes things off the sand and out of the tracks by hand.
+ * @param ownerOf - the exercise that an item belongs to
+ */
+export function removeThings(plan: Plan, ids: readonly string[], ownerOf: ReadonlyMap<string, string>): Plan {
   const gone = new Set(ids.filter(id => !plan.lockedIds.includes(id)));
-  const isGone = (item: string) => gone.has(item) || [...gone].some(id => item.startsWith(`${id} `));
+  const isGone = (item: string) => gone.has(ownerOf.get(item) ?? item);
   const exercises = plan.exercises.filter(({ id }) => !gone.has(id));
   return {
     ...plan,

@@ -20,7 +20,7 @@ export function appendStop(plan: Plan, id: string, gait: TrackGait, stop: Stop):
 }
 
 function begun(id: string, gait: TrackGait, stop: Stop): ItemTrack {
-  return { kind: 'items', id, gait, through: [stop], legs: [], course: null, passes: 1 };
+  return { kind: 'items', id, name: null, gait, through: [stop], legs: [], course: null, passes: 1 };
 }
 
 /** A leg like the one before it; back to the same item, the same way, it is a circle. */
@@ -91,17 +91,14 @@ export function comesFromBehind(item: RiddenItem, from: PointM): boolean {
   return ahead > 0;
 }
 
-/** Gives an item another name, wherever it is named. */
-export function renameItem(plan: Plan, id: string, name: string): Plan {
-  const renamed = (other: string) => (other === id ? name : other);
+/** Gives an item, a track or an exercise a name, or takes it away: null. What it is held by is its id, which stays. */
+export function renameThing(plan: Plan, id: string, name: string | null): Plan {
+  const renamed = <Thing extends { id: string; name: string | null }>(things: readonly Thing[]): Thing[] =>
+    things.map(thing => (thing.id === id ? { ...thing, name } : thing));
   return {
     ...plan,
-    items: plan.items.map(item => (item.id === id ? { ...item, id: name } : item)),
-    lockedIds: plan.lockedIds.map(renamed),
-    tracks: plan.tracks.map(track =>
-      track.kind === 'figures'
-        ? track
-        : { ...track, through: track.through.map(stop => ({ ...stop, item: renamed(stop.item) })) },
-    ),
+    items: renamed(plan.items),
+    tracks: renamed(plan.tracks),
+    exercises: renamed(plan.exercises),
   };
 }

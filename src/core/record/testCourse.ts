@@ -1,7 +1,14 @@
 import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from '../layout/layout';
 import { newItem } from '../plan/newItem';
 
-export const JUNIPER: LayoutHorse = { name: 'Juniper', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} };
+export const JUNIPER: LayoutHorse = {
+  id: 'juniper',
+  name: 'Juniper',
+  heightM: 1.6,
+  type: 'all-round',
+  level: 'novice',
+  strides: {},
+};
 
 /** For tests: eight fences on a field: two lines up and down, a diagonal each way, a fence at the end. */
 export function course(): { layout: Layout; track: ItemTrack } {
@@ -18,11 +25,12 @@ export function course(): { layout: Layout; track: ItemTrack } {
   ];
   const items = places.map(([id, xM, yM, headingRad]) => ({
     ...newItem('vertical', id, { xM, yM }, headingRad),
+    name: id,
     ridden: 'one-way' as const,
   }));
   const order = ['alder', 'heron', 'rowan', 'willow', 'linnet', 'hazel'];
   const track: ItemTrack = {
-    ...{ kind: 'items', id: 'course', gait: 'course-canter', course: null, passes: 1 },
+    ...{ kind: 'items', name: null, id: 'course', gait: 'course-canter', course: null, passes: 1 },
     through: order.map(item => ({ item, reversed: false })),
     legs: order.slice(1).map(() => DEFAULT_LEG),
   };

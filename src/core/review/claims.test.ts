@@ -20,7 +20,7 @@ function line(lengthM: number, asked: number | null): Layout {
     items: [fence('heron', 15), fence('willow', 15 + lengthM)],
     tracks: [
       {
-        ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+        ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
         through: ['heron', 'willow'].map(item => ({ item, reversed: false })),
         legs: [{ ...DEFAULT_LEG, asked }],
       },
@@ -110,7 +110,7 @@ describe('strides', () => {
       items: poles,
       tracks: [
         {
-          ...{ kind: 'items', id: 'row', gait: 'trot', course: null, passes: 1 },
+          ...{ kind: 'items', id: 'row', name: null, gait: 'trot', course: null, passes: 1 },
           through: poles.map(({ id: item }) => ({ item, reversed: false })),
           legs: [1, 2, 3].map(() => ({ ...DEFAULT_LEG, setting: 'poles' as const })),
         },

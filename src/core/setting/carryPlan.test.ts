@@ -7,7 +7,7 @@ import { cheapestAssignment } from './assignment';
 import { carryPlan } from './carryPlan';
 
 const STORE: PointM = { xM: 0, yM: 0 };
-const cone = (id: string, xM: number, yM: number): Item => ({ kind: 'cone', id, at: { xM, yM } });
+const cone = (id: string, xM: number, yM: number): Item => ({ kind: 'cone', id, name: null, at: { xM, yM } });
 const apart = (a: PointM, b: PointM) => Math.sqrt((a.xM - b.xM) ** 2 + (a.yM - b.yM) ** 2);
 
 function cones(count: number, random: () => number, name: string): Item[] {

@@ -14,7 +14,7 @@ const LAYOUT: Layout = {
   ...{ horses: [], kit: null, items: [vertical('ash', 5), vertical('birch', 23), vertical('elm', 41)] },
   tracks: [
     {
-      ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1, through },
+      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, through },
       legs: [DEFAULT_LEG, DEFAULT_LEG],
     },
   ],

@@ -1,4 +1,5 @@
 import type { Item } from '../items/item';
+import { layoutLabels } from '../layout/labels';
 import type { Layout } from '../layout/layout';
 import { countInWords } from '../stride/countInWords';
 import { reckonLayout, type HorseReading } from '../layout/reckonLayout';
@@ -7,6 +8,7 @@ import { reckonLayout, type HorseReading } from '../layout/reckonLayout';
 export type LegChange = {
   track: string;
   leg: number;
+  /** What its two ends are called. */
   from: string;
   to: string;
   groundM: number;
@@ -23,6 +25,7 @@ const WORTH_SAYING_M = 0.01;
  * @throws {RangeError} pieces that stand on each other, so that there is nothing to ride between them
  */
 export function changedLegs(layout: Layout, items: readonly Item[]): LegChange[] {
+  const { inWords } = layoutLabels(layout);
   const planned = reckonLayout(layout);
   const standing = reckonLayout({ ...layout, items: [...items] });
   return planned.flatMap((track, index) => {
@@ -36,7 +39,7 @@ export function changedLegs(layout: Layout, items: readonly Item[]): LegChange[]
         return is === null ? [] : [{ horse: reading.horse, before: was, after: is, changed: was !== is }];
       });
       if (Math.abs(longerM) < WORTH_SAYING_M && !horses.some(({ changed }) => changed)) return [];
-      const { from, to } = leg;
+      const [from, to] = [inWords(leg.from), inWords(leg.to)];
       return [{ track: track.id, leg: at, from, to, groundM: now.legs[at]!.groundM, longerM, horses }];
     });
   });

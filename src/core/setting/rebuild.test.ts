@@ -23,7 +23,7 @@ const ARENAS: Arena[] = [
   { widthM: 35, lengthM: 60, letters: 'none' },
 ];
 const horse = (name: string, heightM: number): LayoutHorse => ({
-  ...{ name, heightM, type: 'all-round', level: 'novice', strides: {} },
+  ...{ id: name, name, heightM, type: 'all-round', level: 'novice', strides: {} },
 });
 const HORSES = [horse('Fen', 1.32), horse('Juniper', 1.6)];
 
@@ -230,7 +230,7 @@ test('walked in steps, every piece comes out within the error that its sheet sta
 
 test('a cone by itself, worked by hand: 10 m along and 5 m in, with a step known to 3 %', () => {
   const arena = ARENAS[2]!;
-  const items: Item[] = [{ kind: 'cone', id: 'c', at: { xM: 5, yM: 10 } }];
+  const items: Item[] = [{ kind: 'cone', id: 'c', name: null, at: { xM: 5, yM: 10 } }];
   const sheet = settingSheet({ arena, items }, { measureBy: 'walls', from: { xM: 0, yM: 0 } });
   expect(sheet.measures.map(({ lengthM }) => lengthM)).toEqual([10, 5]);
   // Steps of 1 m: 10 and 5 of them, 0.30 and 0.15 m off, and what the hand adds.

@@ -11,7 +11,7 @@ import { settingSheet } from './settingSheet';
 import { stepRounding } from './stepRounding';
 
 const horse = (name: string, normalM: number): LayoutHorse => ({
-  ...{ name, heightM: 1.6, type: 'all-round', level: 'novice' },
+  ...{ id: name, name, heightM: 1.6, type: 'all-round', level: 'novice' },
   strides: { 'course-canter': { shortM: normalM * 0.85, normalM, longM: normalM * 1.12 } },
 });
 
@@ -19,7 +19,7 @@ const horse = (name: string, normalM: number): LayoutHorse => ({
 function inLine(yM: number[], horses: LayoutHorse[]): Layout {
   const items = yM.map((y, i) => newItem('vertical', `f${i + 1}`, { xM: 10, yM: y }, Math.PI / 2));
   const track: ItemTrack = {
-    ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+    ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
     through: items.map(({ id }) => ({ item: id, reversed: false })),
     legs: items.slice(1).map(() => DEFAULT_LEG),
   };

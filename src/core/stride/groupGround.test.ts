@@ -7,6 +7,7 @@ import { readCount } from './readDistance';
 const pole: Pole = {
   kind: 'pole',
   id: 'p',
+  name: null,
   at: { xM: 0, yM: 0 },
   headingRad: 0,
   lengthM: 3,

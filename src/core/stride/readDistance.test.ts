@@ -11,6 +11,7 @@ const YD = 0.9144;
 const fence = (heightM = 1): Fence => ({
   kind: 'fence',
   id: `f${heightM}`,
+  name: null,
   form: 'vertical',
   at: { xM: 0, yM: 0 },
   headingRad: 0,
@@ -26,6 +27,7 @@ const fence = (heightM = 1): Fence => ({
 const pole: Pole = {
   kind: 'pole',
   id: 'p',
+  name: null,
   at: { xM: 0, yM: 0 },
   headingRad: 0,
   lengthM: 3,

@@ -14,6 +14,7 @@ const fence = (id: string, xM: number, yM: number, degrees: number, changes: Par
   item: {
     kind: 'fence',
     id,
+    name: null,
     form: 'vertical',
     at: { xM, yM },
     headingRad: (degrees * Math.PI) / 180,

@@ -26,7 +26,7 @@ const ARENAS: Arena[] = [
 ];
 
 const HORSES: LayoutHorse[] = DEMO_HORSES.map(({ name, heightM, type, trotStepM }) => ({
-  ...{ name, heightM, type, level: 'novice' },
+  ...{ id: name, name, heightM, type, level: 'novice' },
   strides:
     trotStepM === undefined
       ? {}

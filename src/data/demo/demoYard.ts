@@ -312,7 +312,7 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
     ],
     tracks: [
       {
-        ...{ kind: 'items', id: 'course', gait: 'course-canter', passes: 1 },
+        ...{ kind: 'items', id: 'course', name: null, gait: 'course-canter', passes: 1 },
         course: { speedMPerMin: 325, startM: 12, finishM: 12 },
         through: ['heron', 'willow', 'plover', 'alder', 'linnet', 'hazel', 'willow', 'rowan'].map((item, index) => ({
           item,
@@ -332,7 +332,7 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
     items: [fence('tansy', 'vertical', 22, 18, 0), fence('sedge', 'vertical', 22, 37.4, 0)],
     tracks: [
       {
-        ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1 },
+        ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
         through: ['tansy', 'sedge'].map(item => ({ item, reversed: false })),
         legs: [leg()],
       },

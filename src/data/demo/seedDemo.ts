@@ -185,7 +185,7 @@ function placedDemo(
   const place = first && { at: { xM: first.xM, yM: first.yM }, headingRad: headingFromFacing(first.facingDeg) };
   const own = Object.keys(params).length > 0 ? { params } : {};
   const laid = layOutExercise(recipe, ground, { rein, ...own, ...(place ? { place } : {}) });
-  return { id, kind, rein, session, horseIds: null, params: laid.params, place: laid.place };
+  return { id, name: null, kind, rein, session, horseIds: null, params: laid.params, place: laid.place };
 }
 
 type RidePlace = { pairId: string; layoutId: string; nowMs: number };

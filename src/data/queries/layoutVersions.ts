@@ -209,7 +209,7 @@ function frozenRow(name: string, document: unknown, frozen: unknown): CoreLayout
     items: poles,
     tracks: [
       {
-        ...{ kind: 'items', id: 'row', gait: row.gait, course: null, passes: 1 },
+        ...{ kind: 'items', id: 'row', name: null, gait: row.gait, course: null, passes: 1 },
         through: poles.map(({ id }) => ({ item: id, reversed: false })),
         legs: poles.slice(1).map(() => leg),
       },

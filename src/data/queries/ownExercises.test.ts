@@ -12,7 +12,7 @@ const ITEMS: Item[] = [
 ];
 const TRACKS: PlannedTrack[] = [
   {
-    ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1, legs: [DEFAULT_LEG] },
+    ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, legs: [DEFAULT_LEG] },
     through: ITEMS.map(({ id }) => ({ item: id, reversed: false })),
   },
 ];

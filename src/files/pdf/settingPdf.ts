@@ -3,6 +3,7 @@ import {
   DISCLAIMER,
   distanceCard,
   formatReading,
+  layoutLabels,
   layoutStride,
   TURN_WORDS,
   usualCautions,
@@ -115,11 +116,11 @@ function callPages(paper: PdfPaper, { layout, tracks, unit }: SettingPdfInput): 
     const reckoned = tracks.find((one): one is ReckonedItemTrack => one.id === track.id && one.kind === 'items');
     if (track.kind !== 'items' || !reckoned || track.through.length < 2) continue;
     paper.newPage();
-    paper.line({ text: `Called out: ${track.id}`, bold: true, sizePt: 18 }, 4);
-    for (const { number, item, what, fromBehind, next } of callSheet(layout, track, reckoned)) {
+    paper.line({ text: `Called out: ${layoutLabels(layout).track(track.id)}`, bold: true, sizePt: 18 }, 4);
+    for (const { number, name, what, fromBehind, next } of callSheet(layout, track, reckoned)) {
       paper.line(
         {
-          text: `${number}. ${item}, ${what.replace('-', ' ')}${fromBehind ? ', from behind' : ''}`,
+          text: `${number}. ${name === null ? '' : `${name}, `}${what.replace('-', ' ')}${fromBehind ? ', from behind' : ''}`,
           bold: true,
           sizePt: 14,
         },

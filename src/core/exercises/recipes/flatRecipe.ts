@@ -1,9 +1,9 @@
-import type { Figure, PlannedFigure } from '../../figures/figure';
+import type { Figure } from '../../figures/figure';
 import type { PointM } from '../../geometry/pointM';
 import type { TrackGait } from '../../layout/trackGait';
 import type { ExerciseFact, ExerciseGround, ExerciseParams, Guidance, Recipe, Stage } from '../exercise';
 import type { Cone } from '../../items/item';
-import { ON_THE_SAND, sessionOf } from './parts';
+import { ON_THE_SAND, sessionOf, type AskedFigure } from './parts';
 
 /** What most figures share; each recipe says what is its own. */
 export function flatGuidance(
@@ -25,7 +25,7 @@ type Flat<P extends ExerciseParams> = {
   wishes: (ground: ExerciseGround) => P[];
   gait: TrackGait;
   /** The figures at their places on the sand, on the left rein. */
-  figures: (ground: ExerciseGround, params: P) => readonly (Figure | PlannedFigure)[];
+  figures: (ground: ExerciseGround, params: P) => readonly (Figure | AskedFigure)[];
   stages: (params: P, ground: ExerciseGround) => Stage[];
   cones?: (ground: ExerciseGround, params: P) => readonly PointM[];
   facts?: (ground: ExerciseGround, params: P) => ExerciseFact[];
@@ -41,6 +41,7 @@ export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
     layOut: (ground, params) => ({
       items: (flat.cones?.(ground, params) ?? []).map((at, index): Cone => ({
         kind: 'cone',
+        name: null,
         id: `cone-${index + 1}`,
         at,
       })),

@@ -173,7 +173,7 @@ function layOut(ground: ExerciseGround, params: Params): LaidExercise {
     stages: [...built, stage('All of it', 'Let the grid do the work', 'half-seat')],
     stand: { xM: lengthOf(items) / 2, yM: 7 },
     facts: items.slice(1).map((item, index) => ({
-      what: `from ${order[index]} to ${item.id}`,
+      what: `from ${index + 1} to ${index + 2}`,
       horse: null,
       lengthM: item.at.xM - items[index]!.at.xM - (ridingDepthM(item) + ridingDepthM(items[index]!)) / 2,
     })),
@@ -190,7 +190,13 @@ function guidesOf(fence: Fence): (GuideRail & Item)[] {
     const endM = { xM: fence.at.xM - fence.spreadM / 2, yM: side * (FENCE_WIDTH_M / 2 - 0.7) };
     const headingRad = side * leanRad;
     return {
-      ...{ kind: 'guide' as const, id: `${fence.id}-guide-${side === 1 ? 'left' : 'right'}`, lengthM, headingRad },
+      ...{
+        kind: 'guide' as const,
+        id: `${fence.id}-guide-${side === 1 ? 'left' : 'right'}`,
+        name: null,
+        lengthM,
+        headingRad,
+      },
       at: pointAlong(endM, headingRad + Math.PI, lengthM / 2),
     };
   });
@@ -205,7 +211,7 @@ function tunnelBehind(fence: Fence, next: RiddenItem | null): (GuideRail & Item)
   const clearM = 0.5;
   if (next && next.at.xM - ridingDepthM(next) / 2 < startM + TUNNEL.lengthM + clearM) return [];
   return ([1, -1] as const).map(side => ({
-    ...{ kind: 'guide' as const, id: `${fence.id}-tunnel-${side === 1 ? 'left' : 'right'}`, headingRad: 0 },
+    ...{ kind: 'guide' as const, id: `${fence.id}-tunnel-${side === 1 ? 'left' : 'right'}`, name: null, headingRad: 0 },
     lengthM: TUNNEL.lengthM,
     at: { xM: startM + TUNNEL.lengthM / 2, yM: side * TUNNEL.halfWidthM },
   }));

@@ -95,13 +95,13 @@ function layOut(ground: ExerciseGround, { form, widthM, aimFromFlagM, guides }: 
   const fence = { ...bare, at: { xM: frontM + ridingDepthM(bare) / 2, yM: asideM } };
   const gates = GATES.flatMap(({ strides, halfM }) =>
     ([1, -1] as const).map((side): Cone => ({
-      ...{ kind: 'cone', id: `gate-${strides}-${side === 1 ? 'left' : 'right'}` },
+      ...{ kind: 'cone', id: `gate-${strides}-${side === 1 ? 'left' : 'right'}`, name: null },
       at: { xM: frontM - strides * longestM(ground), yM: side * halfM },
     })),
   );
-  const sight: Marker = { kind: 'marker', id: 'sight-mark', at: { xM: frontM + SIGHT_MARK_M, yM: 0 } };
+  const sight: Marker = { kind: 'marker', id: 'sight-mark', name: null, at: { xM: frontM + SIGHT_MARK_M, yM: 0 } };
   const rail = (side: 1 | -1) => ({
-    ...{ kind: 'guide' as const, id: `rail-${side === 1 ? 'left' : 'right'}`, lengthM: 2, headingRad: 0 },
+    ...{ kind: 'guide' as const, id: `rail-${side === 1 ? 'left' : 'right'}`, name: null, lengthM: 2, headingRad: 0 },
     at: { xM: frontM - 1.2, yM: side === 1 ? asideM + widthM / 2 : asideM - widthM / 2 },
   });
   return {

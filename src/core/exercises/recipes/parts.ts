@@ -23,7 +23,7 @@ const FLAT = { leftM: 0, rightM: 0 };
 
 export function poleAt(id: string, { at, headingRad }: Pose, lengthM = POLE_LENGTH_M, raisedM = 0): Pole {
   const raised = raisedM > 0 ? { leftM: raisedM, rightM: raisedM } : FLAT;
-  return { kind: 'pole', id, at, headingRad, lengthM, raised };
+  return { kind: 'pole', id, name: null, at, headingRad, lengthM, raised };
 }
 
 export function fenceAt(
@@ -36,7 +36,7 @@ export function fenceAt(
 ): Fence {
   const heightM = changes.heightM ?? 0.6;
   return {
-    ...{ kind: 'fence', id, form, at, headingRad, widthM: FENCE_WIDTH_M, spreadM: 0, ridden: 'both-ways' },
+    ...{ kind: 'fence', id, name: null, form, at, headingRad, widthM: FENCE_WIDTH_M, spreadM: 0, ridden: 'both-ways' },
     ...{ groundLineBeforeM: null, filler: false, corner: null },
     ...changes,
     heightM,
@@ -96,7 +96,7 @@ export function trackThrough(
   passes = 1,
 ): ItemTrack {
   return {
-    ...{ kind: 'items', id, gait, course: null, passes },
+    ...{ kind: 'items', id, name: null, gait, course: null, passes },
     through: order.map(item => ({ item, reversed: false })),
     legs: order
       .slice(1)
@@ -104,15 +104,21 @@ export function trackThrough(
   };
 }
 
+/** A figure with its gait and what is asked on its parts, before it has an id in its session. */
+export type AskedFigure = Omit<PlannedFigure, 'id' | 'name'>;
+
 /** A session of figures. */
 export function sessionOf(
   id: string,
   gait: TrackGait,
-  figures: readonly (Figure | PlannedFigure)[],
+  figures: readonly (Figure | AskedFigure)[],
   passes = 1,
 ): FigureTrack {
-  const planned = figures.map(figure => ('figure' in figure ? figure : { figure, gait: null, parts: [] }));
-  return { kind: 'figures', id, gait, figures: planned, passes };
+  const planned = figures.map((figure, index) => ({
+    ...{ id: `f${index + 1}`, name: null },
+    ...('figure' in figure ? figure : { figure, gait: null, parts: [] }),
+  }));
+  return { kind: 'figures', id, name: null, gait, figures: planned, passes };
 }
 
 export function stage(

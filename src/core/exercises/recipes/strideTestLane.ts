@@ -35,7 +35,7 @@ export const strideTestLane: Recipe<Params> = {
   layOut: (_, { lengthM, gait }) => {
     const cones = [0, lengthM].flatMap((xM, end) =>
       [1, -1].map((side): Cone => ({
-        ...{ kind: 'cone', id: `${end === 0 ? 'start' : 'finish'}-${side === 1 ? 'left' : 'right'}` },
+        ...{ kind: 'cone', id: `${end === 0 ? 'start' : 'finish'}-${side === 1 ? 'left' : 'right'}`, name: null },
         at: { xM, yM: side * HALF_WIDTH_M },
       })),
     );

@@ -1,11 +1,11 @@
 'use client';
 
 import { FollowThread } from '@/components/Shell/thread';
+import { newId } from '@/components/newId';
 import {
   appendStop,
   comesFromBehind,
   dropLastStop,
-  freshName,
   headingFromFacing,
   isRidden,
   lockThings,
@@ -100,7 +100,7 @@ export function PlanEditor(props: PlanEditorProps) {
   const trackId = layout.tracks[trackAt]?.id ?? null;
   const track = layout.tracks[trackAt] ?? null;
   const reckoned = tracks[trackAt] ?? null;
-  const horse = layout.horses.find(one => one.name === horseWish) ?? layout.horses[0] ?? null;
+  const horse = layout.horses.find(one => one.id === horseWish) ?? layout.horses[0] ?? null;
 
   const pointAtItem = useCallback(
     (item: string | null) => setPointed(item === null ? NOWHERE : { items: [item], leg: null }),
@@ -112,11 +112,9 @@ export function PlanEditor(props: PlanEditorProps) {
     setTrackWish(leg.track);
   }, []);
   const layDown = (choice: ItemChoice) => {
-    const { plan: current } = controls.present;
-    const item = newItem(choice, '', nextPlace(controls.shown, selection, ground.arena), headingFromFacing(0));
-    const named = { ...item, id: freshName(current, item.kind) };
-    controls.change(before => ({ ...before, items: [...before.items, named] }));
-    setSelected({ ids: [named.id], leg: null });
+    const item = newItem(choice, newId(), nextPlace(controls.shown, selection, ground.arena), headingFromFacing(0));
+    controls.change(before => ({ ...before, items: [...before.items, item] }));
+    setSelected({ ids: [item.id], leg: null });
   };
   const ride = useCallback(
     (id: string, from: PointM | null, behind: boolean) => {
@@ -131,7 +129,7 @@ export function PlanEditor(props: PlanEditorProps) {
   );
   const toggleRiding = () => {
     if (riding !== null) return setRiding(null);
-    setRiding(freshName(controls.present.plan, 'track'));
+    setRiding(newId());
     setSelected(NOTHING_SELECTED);
   };
   const walk = () => {
@@ -161,7 +159,7 @@ export function PlanEditor(props: PlanEditorProps) {
     },
     remove: () => {
       if (riding !== null) return controls.change(current => dropLastStop(current, riding));
-      controls.change(current => removeThings(current, selectedIds));
+      controls.change(current => removeThings(current, selectedIds, resolved.ownerOf));
     },
     letters: {
       a: () => setSelected({ ids: things, leg: null }),
@@ -177,8 +175,8 @@ export function PlanEditor(props: PlanEditorProps) {
       },
       r: toggleRiding,
       h: () => {
-        const at = layout.horses.findIndex(one => one.name === horse?.name);
-        setHorseWish(layout.horses[(at + 1) % Math.max(1, layout.horses.length)]?.name ?? null);
+        const at = layout.horses.findIndex(one => one.id === horse?.id);
+        setHorseWish(layout.horses[(at + 1) % Math.max(1, layout.horses.length)]?.id ?? null);
       },
       p: walk,
       s: () => setOpen('shelf'),

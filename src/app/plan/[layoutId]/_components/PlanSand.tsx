@@ -73,7 +73,7 @@ export function PlanSand(props: PlanSandProps) {
   const layer = { ...props, standing, view, textM };
   const { chosenTrack, marked } = props;
   const { orientation } = view;
-  const scene = { orientation, box, textM, chosenTrack, horse: horse?.name ?? null, selection, marked };
+  const scene = { orientation, box, textM, chosenTrack, horse: horse?.id ?? null, selection, marked };
   return (
     <div
       ref={ground}
@@ -105,8 +105,8 @@ function useNaming({ controls, selection, chosenTrack, horse }: PlanSandProps) {
   const { resolved, tracks } = controls.shown;
   const { format } = useLengths();
   const labels = useMemo(
-    () => itemLabels(resolved, tracks, horse?.name ?? null, format),
-    [resolved, tracks, horse?.name, format],
+    () => itemLabels(resolved, tracks, horse?.id ?? null, format),
+    [resolved, tracks, horse?.id, format],
   );
   const naming = itemNaming(resolved, { chosenTrack, selection, lockedIds: controls.present.plan.lockedIds });
   return { labels, naming };
@@ -133,7 +133,12 @@ function StillLayer({ labels, naming, ...props }: StillLayerProps) {
       />
       <Stands exercises={resolved.exercises.filter(isStill)} view={view} textM={textM} />
       {layout.items.filter(isStill).map(item => (
-        <SandItem key={item.id} {...{ item, view, textM }} {...naming(item)} label={labels.get(item.id) ?? item.id} />
+        <SandItem
+          key={item.id}
+          {...{ item, view, textM }}
+          {...namingOf(naming(item))}
+          label={labels.get(item.id) ?? ''}
+        />
       ))}
     </svg>
   );
@@ -209,3 +214,8 @@ const GroundLayer = memo(function GroundLayer({ arena, marks, view, box, textM, 
     </Sand>
   );
 });
+
+/** What is written beside an item is one thing, what is read aloud of it another. */
+function namingOf({ label, ...naming }: ItemNaming) {
+  return { ...naming, written: label };
+}

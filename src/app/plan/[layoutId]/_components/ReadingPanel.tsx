@@ -1,7 +1,7 @@
 'use client';
 
 import { CautionList } from '@/components/Caution/CautionList';
-import { brokenBy, type Arena, type Caution, type LayoutHorse } from '@/core';
+import { brokenBy, exerciseLabel, layoutLabels, type Arena, type Caution, type LayoutHorse, type Plan } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import { Button, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
@@ -40,7 +40,7 @@ type ReadingPanelProps = {
  */
 export function ReadingPanel(props: ReadingPanelProps) {
   const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint, onRideOn } = props;
-  const { resolved } = controls.shown;
+  const { plan, resolved } = controls.shown;
   const { tracks } = resolved.layout;
   return (
     <div className={classes.reading}>
@@ -55,7 +55,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
               aria-pressed={id === trackId}
               onClick={() => onTrack(id)}
             >
-              {id}
+              {layoutLabels(resolved.layout).track(id)}
             </Button>
           ))}
         </div>
@@ -65,7 +65,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
       <OnTheSand controls={controls} onSelect={onSelect} />
       {resolved.faults.map(({ id, reason }) => (
         <p key={id} role="alert" className={classes.fault}>
-          {id}: {reason}{' '}
+          {exerciseName(plan, id)}: {reason}{' '}
           <button type="button" onClick={() => onSelect({ ids: [id], leg: null })}>
             Show what it asks
           </button>
@@ -129,6 +129,12 @@ function Selected(props: ReadingPanelProps) {
   return exercise ? <ExerciseReading key={exercise.placed.id} {...thing} exercise={exercise} horses={horses} /> : null;
 }
 
+/** An exercise that could not be laid out: by its name, else by what it is on the shelf. */
+function exerciseName({ exercises }: Plan, id: string): string {
+  const placed = exercises.find(one => one.id === id);
+  return placed?.name ?? placed?.kind.replaceAll('-', ' ') ?? 'An exercise';
+}
+
 /** Exercises on the sand by name: figures on the flat have nothing to take hold of there. */
 function OnTheSand({ controls, onSelect }: Pick<ReadingPanelProps, 'controls' | 'onSelect'>) {
   const { exercises } = controls.shown.resolved;
@@ -139,14 +145,14 @@ function OnTheSand({ controls, onSelect }: Pick<ReadingPanelProps, 'controls' | 
         From the shelf
       </Title>
       <div className={readingClasses.tracks}>
-        {exercises.map(({ placed, guidance }) => (
+        {exercises.map(({ placed }) => (
           <Button
             key={placed.id}
             size="compact-xs"
             variant="default"
             onClick={() => onSelect({ ids: [placed.id], leg: null })}
           >
-            {placed.id}: {guidance.title.toLowerCase()}
+            {exerciseLabel(exercises, placed.id)}
           </Button>
         ))}
       </div>

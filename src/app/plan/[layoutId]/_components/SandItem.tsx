@@ -7,10 +7,10 @@ import { nameShapes, type ItemNaming } from './nameShapes';
 import classes from './PlanSand.module.css';
 import type { Seen } from './trackShapes';
 
-type SandItemProps = ItemNaming & Seen & { item: Item; label: string };
+type SandItemProps = Omit<ItemNaming, 'label'> & Seen & { item: Item; written: string | null; label: string };
 
 /** One item: drawn, named, and reached by keys. */
-export const SandItem = memo(function SandItem({ item, label, ...props }: SandItemProps) {
+export const SandItem = memo(function SandItem({ item, label, written, ...props }: SandItemProps) {
   const { view, textM, selected, locked } = props;
   const { x, y } = view.toPaper(item.at);
   return (
@@ -25,7 +25,7 @@ export const SandItem = memo(function SandItem({ item, label, ...props }: SandIt
       <circle cx={x} cy={y} r={Math.max(0.7, textM)} className={classes.grip} />
       <ItemGrip item={item} view={view} />
       <ItemDrawing item={item} view={view} />
-      <Shapes shapes={nameShapes(item, props, props)} />
+      <Shapes shapes={nameShapes(item, { ...props, label: written }, props)} />
     </g>
   );
 });

@@ -7,6 +7,7 @@ import {
   exerciseGround,
   exerciseSketch,
   HORSE_LEVELS,
+  layoutLabels,
   placeArrangement,
   placeExercise,
   PURPOSES,
@@ -18,6 +19,7 @@ import {
   type Recipe,
   type Rein,
 } from '@/core';
+import { newId } from '@/components/newId';
 import type { OwnExercise } from '@/data/queries/ownExercises';
 import type { Horse } from '@/data/queries/horses';
 import {
@@ -60,7 +62,7 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
   const { plan } = controls.present;
   const on = useMemo(() => exerciseGround(plan, { horseIds: null }, ground), [plan, ground]);
   const place = (recipe: Recipe, rein: Rein, horseIds: string[] | null, session: string | null) => {
-    const placed = placeExercise(plan, ground, { recipe, rein, horseIds, session });
+    const placed = placeExercise(plan, ground, { id: newId(), recipe, rein, horseIds, session });
     controls.change(() => placed.plan);
     if (placed.adapted)
       notifications.show({ message: 'Laid out smaller than usual: the arena or the horses ask for it.' });
@@ -69,7 +71,7 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
   };
   const placeOwn = (exercise: OwnExercise) => {
     const middle = { xM: ground.arena.widthM / 2, yM: ground.arena.lengthM / 2 };
-    const placed = placeArrangement(plan, exercise, middle);
+    const placed = placeArrangement(plan, exercise, middle, newId);
     controls.change(() => placed.plan);
     onPlaced({ ids: placed.ids, leg: null }, null);
     onClose();
@@ -227,7 +229,9 @@ function Taking({ recipe, controls, horses, onBack, onPlace }: TakingProps) {
   const [rein, setRein] = useState<Rein>('left');
   const [horseIds, setHorseIds] = useState<string[]>([]);
   const sessions = [...new Set(plan.exercises.flatMap(({ session }) => session ?? []))];
-  const [session, setSession] = useState<string | null>(sessions[0] ?? NEW_SESSION);
+  const [fresh] = useState(newId);
+  const [session, setSession] = useState<string | null>(sessions[0] ?? fresh);
+  const { track: called } = layoutLabels(controls.shown.resolved.layout);
   const isFlat = useMemo(
     () => exerciseSketch(recipe, anyGround(controls))?.tracks.every(({ kind }) => kind === 'figures') ?? false,
     [recipe, controls],
@@ -264,10 +268,8 @@ function Taking({ recipe, controls, horses, onBack, onPlace }: TakingProps) {
         <Select
           label="Ridden"
           data={[
-            ...sessions.map(name => ({ value: name, label: `in ${name}, after what is there` })),
-            ...(sessions.includes(NEW_SESSION)
-              ? []
-              : [{ value: NEW_SESSION, label: `as the beginning of ${NEW_SESSION}` }]),
+            ...sessions.map(id => ({ value: id, label: `in ${called(id)}, after what is there` })),
+            { value: fresh, label: sessions.length === 0 ? 'as the beginning of flat work' : 'as another session' },
             { value: '', label: 'as a track of its own' },
           ]}
           value={session ?? ''}
@@ -289,10 +291,8 @@ function Taking({ recipe, controls, horses, onBack, onPlace }: TakingProps) {
   );
 }
 
-const NEW_SESSION = 'flat work';
-
 function anyGround(controls: PlanControls) {
   const { arena, horses, school } = controls.shown.resolved.layout;
-  const usual = { name: 'any', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;
+  const usual = { id: 'any', name: 'any', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;
   return { arena, school, horses: horses.length > 0 ? horses : [usual] };
 }

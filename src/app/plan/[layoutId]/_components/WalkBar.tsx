@@ -4,6 +4,7 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   distanceCaseOf,
   gaitSpeedMPerMin,
+  layoutLabels,
   legMarks,
   stopsAlongM,
   type Layout,
@@ -71,7 +72,7 @@ export default function WalkBar(props: WalkBarProps) {
         max={reckoned.lengthM}
         step={0.1}
         value={walkedM}
-        aria-label={`Along ${track.id}`}
+        aria-label={`Along ${layoutLabels(props.layout).track(track.id)}`}
         onChange={event => onWalk(Number(event.currentTarget.value))}
       />
       <Text size="sm" role="status">
@@ -144,8 +145,9 @@ function whereWords({ layout, track, reckoned, horse, walkedM }: WalkBarProps): 
   );
   const ridden = reckoned.legs[leg];
   if (!ridden) return '';
-  const where = `${ridden.from} to ${ridden.to}`;
-  const reading = horse && ridden.readings.find(one => one.horse === horse.name);
+  const { inWords } = layoutLabels(layout);
+  const where = `${inWords(ridden.from)} to ${inWords(ridden.to)}`;
+  const reading = horse && ridden.readings.find(one => one.horseId === horse.id);
   if (!reading) return where;
   const marks = legMarks(ridden, distanceCaseOf(layout, track, leg), reading);
   const done = marks.filter(({ alongM }) => alongM > (marks[0]?.alongM ?? 0) && stops[leg]! + alongM <= walkedM).length;

@@ -24,7 +24,7 @@ export function chancesOf(
   horse: LayoutHorse,
 ): LegChances {
   const stride = layoutStride(horse, track.gait, settingAt(track.gait, track.legs[leg]!));
-  const reading = reckoned.readings.find(one => one.horse === horse.name);
+  const reading = reckoned.readings.find(one => one.horseId === horse.id);
   if (!stride || !reading) return [];
   const distance = distanceCaseOf(layout, track, leg);
   const middle = Math.max(0, Math.round(reading.evenCount));

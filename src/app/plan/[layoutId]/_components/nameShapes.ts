@@ -1,6 +1,6 @@
 import type { SandView } from '@/components/Sand/sandView';
 import type { Shape } from '@/components/Sand/shape';
-import { pointAlong, shortName, type Item, type ResolvedPlan } from '@/core';
+import { layoutLabels, pointAlong, type Item, type ResolvedPlan } from '@/core';
 import type { Selection } from '../_state/selection';
 import { orderNumbers, thingOf } from '../_state/thingsShown';
 import type { Seen } from './trackShapes';
@@ -11,6 +11,8 @@ export type ItemNaming = {
   number: string | null;
   selected: boolean;
   locked: boolean;
+  /** Its name, or the letter of what nobody rides; null where its place in the order says enough. */
+  label: string | null;
 };
 
 type NamedFor = { chosenTrack: string | null; selection: Selection; lockedIds: readonly string[] };
@@ -22,10 +24,13 @@ export function itemNaming(
 ): (item: Item) => ItemNaming {
   const chosen = resolved.layout.tracks.find(({ id }) => id === chosenTrack);
   const numbers = chosen?.kind === 'items' ? orderNumbers(chosen.through) : null;
-  return ({ id }) => {
+  const labels = layoutLabels(resolved.layout);
+  return ({ id, name }) => {
     const thing = thingOf(resolved, id);
+    const number = numbers?.get(id) ?? null;
     return {
-      number: numbers?.get(id) ?? null,
+      number,
+      label: name ?? (number === null ? labels.short(id) : null),
       selected: selection.ids.includes(thing),
       locked: lockedIds.includes(thing),
     };
@@ -33,13 +38,17 @@ export function itemNaming(
 }
 
 /** The order and the name of an item, beside it. */
-export function nameShapes(item: Item, { number, selected, locked }: ItemNaming, { view, textM }: Seen): Shape[] {
+export function nameShapes(
+  item: Item,
+  { number, label, selected, locked }: ItemNaming,
+  { view, textM }: Seen,
+): Shape[] {
   // The poles of a row lie close: their order says enough.
   const named = item.kind === 'fence' || (selected && number === null);
   if (!named && number === null) return [];
   const at = view.toPaper(item.at);
   const { x, y } = 'headingRad' in item ? namePlace(item, view, textM) : { x: at.x, y: at.y + textM * 1.1 };
-  const name = `${named ? ` ${shortName(item.id)}` : ''}${locked ? ' (locked)' : ''}`;
+  const name = `${named && label !== null ? ` ${label}` : ''}${locked ? ' (locked)' : ''}`;
   const runs = [
     ...(number === null ? [] : [{ words: number, look: 'order' as const }]),
     ...(name ? [{ words: name }] : []),

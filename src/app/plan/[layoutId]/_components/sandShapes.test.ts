@@ -85,7 +85,7 @@ test('which lead a turn is ridden on is said beside it, inside the turn', () => 
 });
 
 test('a session that cannot be ridden is drawn without a way', () => {
-  const broken = { kind: 'figures', id: 'x', lengthM: 0, smallestRadiusM: null, measure: null } as const;
+  const broken = { kind: 'figures', id: 'x', name: null, lengthM: 0, smallestRadiusM: null, measure: null } as const;
   const shapes = sessionShapes(
     { ...broken, session: { ok: false, figure: 0, reason: 'no room' } } as never,
     { chosen: true, horse: MAYFLY },
@@ -181,12 +181,13 @@ test('a selected leg is taken hold of in its middle, or where it goes through', 
 
 test('a fence has its order and its name beside it, a pole of a row its order alone', () => {
   const [ash, , , pole] = shows()(LINE).resolved.layout.items;
-  const naming = { number: '1', selected: false, locked: false };
+  const naming = { number: '1', label: 'ash', selected: false, locked: false };
   expect(words(nameShapes(ash!, naming, SEEN))).toEqual(['1 ash']);
   expect(words(nameShapes(ash!, { ...naming, locked: true }, SEEN))).toEqual(['1 ash (locked)']);
+  expect(words(nameShapes(ash!, { ...naming, label: null }, SEEN))).toEqual(['1']);
   expect(words(nameShapes(pole!, naming, SEEN))).toEqual(['1']);
   expect(words(nameShapes(pole!, { ...naming, number: null }, SEEN))).toEqual([]);
-  expect(words(nameShapes(pole!, { ...naming, number: null, selected: true }, SEEN))).toEqual([' 1']);
+  expect(words(nameShapes(pole!, { ...naming, label: 'A', number: null, selected: true }, SEEN))).toEqual([' A']);
 });
 
 test('a fence moved half a metre on has its prints moved with it', () => {

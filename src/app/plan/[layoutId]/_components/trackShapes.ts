@@ -54,7 +54,7 @@ export function legsOnSand({ layout, tracks, chosenTrack, horse, marked }: InSig
   const chosen = id === chosenTrack;
   return track.legs.map((leg, index) => ({
     ...{ layout, track: planned, index, leg, chosen },
-    horse: chosen ? (horse?.name ?? null) : null,
+    horse: chosen ? (horse?.id ?? null) : null,
     marked: marked?.track === id && marked.leg === index,
   }));
 }

@@ -1,5 +1,6 @@
 import {
   isOnGuide,
+  layoutLabels,
   moveThings,
   snapPlace,
   snapToCount,
@@ -44,7 +45,9 @@ export function dragThings(
   if (ids.every(id => plan.lockedIds.includes(id))) return { plan, guides: [], words: null };
   const hand = { xM: grabbed.at.xM + by.xM, yM: grabbed.at.yM + by.yM };
   const others = resolved.layout.items.filter(({ id }) => !ids.includes(thingOf(resolved, id)));
-  const { at, guides } = free ? { at: hand, guides: [] } : snapPlace(hand, { arena, others, reachM });
+  const { at, guides } = free
+    ? { at: hand, guides: [] }
+    : snapPlace(hand, { arena, others, labelOf: layoutLabels(base.resolved.layout).inWords, reachM });
   const moved = moveThings(plan, ids, { xM: at.xM - grabbed.at.xM, yM: at.yM - grabbed.at.yM });
   const alone = !free && horse !== null && ids.length === 1 && ids[0] === grabbed.id;
   const count = alone ? snapToCount(layoutWith(base, grabbed, at), grabbed.id, horse, reachM) : null;

@@ -17,7 +17,7 @@ export type Hand =
       free: boolean;
       /** How near something draws it, metres. */
       reachM: number;
-      /** The name of the horse whose whole strides draw a fence. */
+      /** The id of the horse whose whole strides draw a fence. */
       horse: string | null;
     }
   | { kind: 'turn'; ids: string[]; about: PointM; towards: PointM; free: boolean }
@@ -37,7 +37,7 @@ export function madeByHand(hand: Hand, base: Shown, arena: Arena): Dragged | nul
   const { layout } = base.resolved;
   const grabbed = layout.items.find(({ id }) => id === hand.item);
   if (!grabbed) return null;
-  const horse = layout.horses.find(({ name }) => name === hand.horse) ?? null;
+  const horse = layout.horses.find(({ id }) => id === hand.horse) ?? null;
   return dragThings(base, hand.ids, grabbed, hand.by, { arena, horse, reachM: hand.reachM, free: hand.free });
 }
 

@@ -1,4 +1,4 @@
-import { shortName, stopsAlongM, type ItemTrack, type Layout, type ReckonedLeg } from '@/core';
+import { layoutLabels, stopsAlongM, type ItemTrack, type Layout, type ReckonedLeg } from '@/core';
 import { callWords } from '../_components/ribbon/callWords';
 import { paintColumn, paintPosts, type RibbonColumn, type RibbonLook } from '../_components/ribbon/paintColumn';
 import { alongPx, isInSight, SEEN_PX, type RibbonFrame } from '../_components/ribbon/ribbonFrame';
@@ -69,6 +69,7 @@ type Painted = { kept: readonly KeptColumn[]; stops: readonly number[]; track: I
 
 /** Draws the ribbon from a leg on: what lies before it is there. */
 function paintFrom(first: number, canvas: PaintedOn, { kept, stops, track, ribbon }: Painted): void {
+  const labels = layoutLabels(ribbon.shown.resolved.layout);
   const { frame, sharpness, rolledPx, look } = ribbon;
   const paper = paperOf(canvas, frame.widthPx, seenPx(frame), sharpness);
   const fromPx = first === 0 ? 0 : stops[first]!;
@@ -78,7 +79,7 @@ function paintFrom(first: number, canvas: PaintedOn, { kept, stops, track, ribbo
   paper.clearRect(fromPx, 0, frame.widthPx - fromPx, frame.heightPx);
   for (const column of kept.slice(Math.max(0, first - 1))) putColumn(paper, column, ribbon);
   paper.translate(0, -rolledPx);
-  const posts = track.through.map(({ item }, index) => ({ xPx: stops[index]!, name: shortName(item) }));
+  const posts = track.through.map(({ item }, index) => ({ xPx: stops[index]!, name: labels.short(item) }));
   paintPosts(paper, posts, frame.heightPx, look);
   paper.restore();
 }
@@ -134,15 +135,15 @@ function putColumn(paper: Context, { column, leftPx, picture }: KeptColumn, ribb
 
 function columnOf({ leg, index, layout, track, frame, chosen, format, rolledPx }: ColumnOf): RibbonColumn {
   const widthPx = leg.trackM * frame.pxPerM;
-  const rowOf = (name: string) => layout.horses.findIndex(one => one.name === name);
-  const readings = leg.readings.filter(({ horse }) => isInSight(rowOf(horse), rolledPx, seenPx(frame)));
+  const rowOf = (horseId: string) => layout.horses.findIndex(({ id }) => id === horseId);
+  const readings = leg.readings.filter(({ horseId }) => isInSight(rowOf(horseId), rolledPx, seenPx(frame)));
   return {
     widthPx,
     length: widthPx > LENGTH_FROM_PX ? format(leg.groundM) : '',
     rows: readings.map(reading => ({
-      row: rowOf(reading.horse),
-      feetPx: legMarksOf(layout, track, index, leg, reading.horse).map(({ alongM }) => alongM * frame.pxPerM),
-      chosen: reading.horse === chosen,
+      row: rowOf(reading.horseId),
+      feetPx: legMarksOf(layout, track, index, leg, reading.horseId).map(({ alongM }) => alongM * frame.pxPerM),
+      chosen: reading.horseId === chosen,
       ...callWords(reading, widthPx),
     })),
   };

@@ -45,7 +45,7 @@ export function movedShapes({ shown, drag }: Made, scene: SandSeen): Shape[] {
   const { resolved, tracks, plan } = shown;
   const { layout } = resolved;
   const isMoved = (part: unknown) => !still.has(part);
-  const horse = layout.horses.find(({ name }) => name === scene.horse) ?? null;
+  const horse = layout.horses.find(({ id }) => id === scene.horse) ?? null;
   const inSight = { layout, tracks, chosenTrack, horse, marked: selection.leg ?? marked.leg };
   const ways = tracks.flatMap(track => {
     const chosen = track.id === chosenTrack;

@@ -15,7 +15,7 @@ export function legMarksOf(
   known.set(leg, ofLeg);
   const before = ofLeg.get(horse);
   if (before) return before;
-  const reading = leg.readings.find(one => one.horse === horse);
+  const reading = leg.readings.find(one => one.horseId === horse);
   const marks = reading ? legMarks(leg, distanceCaseOf(layout, track, index), reading) : [];
   ofLeg.set(horse, marks);
   return marks;

@@ -10,7 +10,10 @@ export const MAYFLY: PlanHorse = {
 
 export const ARENA = { widthM: 20, lengthM: 60, letters: 'none' as const };
 
-const vertical = (id: string, yM: number): Item => newItem('vertical', id, { xM: 10, yM }, Math.PI / 2);
+const vertical = (id: string, yM: number): Item => ({
+  ...newItem('vertical', id, { xM: 10, yM }, Math.PI / 2),
+  name: id,
+});
 const through = ['ash', 'birch', 'elm'].map(item => ({ item, reversed: false }));
 
 /** Three verticals up the centre line at 5, 23 and 41 m, ridden in their order, and a pole in a corner. */
@@ -25,7 +28,7 @@ export const LINE: Plan = {
   ],
   tracks: [
     {
-      ...{ kind: 'items', id: 'line', gait: 'course-canter', course: null, passes: 1, through },
+      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, through },
       legs: [DEFAULT_LEG, DEFAULT_LEG],
     },
   ],

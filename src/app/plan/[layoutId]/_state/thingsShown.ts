@@ -2,7 +2,9 @@ import {
   countInWords,
   distanceM,
   itemWords,
+  layoutLabels,
   type Item,
+  type Labels,
   type PointM,
   type ReckonedItemTrack,
   type ReckonedTrack,
@@ -37,13 +39,15 @@ export function itemLabels(
   horse: string | null,
   format: (lengthM: number) => string,
 ): Map<string, string> {
+  const labels = layoutLabels(resolved.layout);
   const incoming = new Map<string, string>();
   for (const track of tracks)
     if (track.kind === 'items')
-      for (const leg of track.legs) if (!incoming.has(leg.to)) incoming.set(leg.to, incomingWords(leg, horse, format));
+      for (const leg of track.legs)
+        if (!incoming.has(leg.to)) incoming.set(leg.to, incomingWords(leg, labels, horse, format));
   return new Map(
     resolved.layout.items.map(item => {
-      const words = itemWords(item, format);
+      const words = itemWords(item, labels.short(item.id), format);
       return [item.id, incoming.has(item.id) ? `${words}, ${incoming.get(item.id)}` : words];
     }),
   );
@@ -51,11 +55,12 @@ export function itemLabels(
 
 function incomingWords(
   leg: ReckonedItemTrack['legs'][number],
+  { inWords }: Labels,
   horse: string | null,
   format: (lengthM: number) => string,
 ): string {
-  const from = `${format(leg.groundM)} from ${leg.from}`;
-  const reading = leg.readings.find(one => one.horse === horse) ?? leg.readings[0];
+  const from = `${format(leg.groundM)} from ${inWords(leg.from)}`;
+  const reading = leg.readings.find(one => one.horseId === horse) ?? leg.readings[0];
   return reading ? `${from}, ${reading.call} for ${reading.horse}` : from;
 }
 

@@ -159,7 +159,7 @@ function handOf({ window: sand, horse }: GestureSetting, hold: Hold, { from, to,
     case 'things': {
       const by = { xM: to.xM - from.xM, yM: to.yM - from.yM };
       const reachM = Math.max(sand.box.width, sand.box.height) * REACH_SHARE;
-      return { ...hold, by, free, reachM, horse: horse?.name ?? null };
+      return { ...hold, by, free, reachM, horse: horse?.id ?? null };
     }
     case 'turn':
       return { ...hold, towards: to, free };

@@ -48,6 +48,9 @@ export function GroundPanel(props: GroundPanelProps) {
   const legs = tracks.flatMap(track =>
     track.kind === 'items' ? track.legs.map((leg, index) => ({ ...leg, track: track.id, index })) : [],
   );
+  // A piece without a name is told by its number on this sheet.
+  const called = (id: string) =>
+    layout.items.find(item => item.id === id)?.name ?? `piece ${steps.find(step => step.id === id)?.label ?? ''}`;
   return (
     <section className={`${classes.ground} roan-no-print`} aria-label="As measured">
       <p>
@@ -60,7 +63,7 @@ export function GroundPanel(props: GroundPanelProps) {
           {legs.map(({ track, index, from, to, groundM }) => (
             <Length
               key={`${track} ${index}`}
-              label={`${from} to ${to}`}
+              label={`${called(from)} to ${called(to)}`}
               planned={formatTape(groundM, unit)}
               typed={truth.leg(track, index)}
               onType={text => truth.typeLeg(track, index, text)}

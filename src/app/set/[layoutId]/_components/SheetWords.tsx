@@ -21,7 +21,7 @@ const TOUCHIEST = 3;
 /** Beside the drawing: what to carry out, what is lacking, and where to be most exact. */
 export function SheetWords({ layoutId, printed, tolerances, walker, hasWalkers }: SheetWordsProps) {
   const { format, formatChange } = useLengths();
-  const numberOf = (id: string) => printed.pieces.find(piece => piece.id === id)?.number ?? id;
+  const pieceOf = (id: string) => printed.pieces.find(piece => piece.id === id);
   const touchiest = tolerances.slice(0, TOUCHIEST);
   return (
     <div className={classes.words}>
@@ -44,8 +44,8 @@ export function SheetWords({ layoutId, printed, tolerances, walker, hasWalkers }
           <ul className={classes.kit} aria-label="Touchiest pieces">
             {touchiest.map(({ item, offM, way, horse, after }) => (
               <li key={item}>
-                <strong>{numberOf(item)}</strong> {item}: {formatChange(offM).slice(1)} {way}, and {horse} reads “
-                {after}”
+                <strong>{pieceOf(item)?.number}</strong> {pieceOf(item)?.name}: {formatChange(offM).slice(1)} {way}, and{' '}
+                {horse} reads “{after}”
               </li>
             ))}
           </ul>

@@ -42,7 +42,7 @@ export function StandingBanner({ layoutId, standing, steps, onPiece }: StandingB
         {away.map(({ item, offM, back }) => (
           <li key={item}>
             <button type="button" className={classes.piece} onClick={() => onPiece(item)}>
-              {steps.find(({ id }) => id === item)?.label} {item}
+              {steps.find(({ id }) => id === item)?.label} {steps.find(({ id }) => id === item)?.name}
             </button>{' '}
             {formatChange(offM).slice(1)} {backWords(back)}
           </li>

@@ -1,6 +1,7 @@
 import {
   changedLegs,
   itemsAsSet,
+  layoutLabels,
   parseLength,
   type Item,
   type Layout,
@@ -83,7 +84,9 @@ function reckonGround(
   const typed = { measureBy, measures: Object.fromEntries(lengths), legs: grounds };
   try {
     const asSet = itemsAsSet(layout, sheet, { measures: new Map(lengths), legs: grounds });
-    if (!asSet.ok) return { kind: 'faulty', problem: `From ${asSet.from} to ${asSet.to} cannot be that long.` };
+    const { inWords } = layoutLabels(layout);
+    if (!asSet.ok)
+      return { kind: 'faulty', problem: `From ${inWords(asSet.from)} to ${inWords(asSet.to)} cannot be that long.` };
     return { kind: 'measured', items: asSet.items, changes: changedLegs(layout, asSet.items), typed };
   } catch (error) {
     if (error instanceof RangeError)

@@ -4,6 +4,7 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { breakApart, type PlacedRecipe, type ResolvedExercise } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import { Button, MultiSelect, SegmentedControl, Stack, Text, Title } from '@mantine/core';
+import { NameField } from './NameField';
 import { ParamField } from './ParamField';
 import { PlaceFields } from './PlaceFields';
 import { ThingActions, type ThingProps } from './ThingActions';
@@ -30,8 +31,9 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
   return (
     <Stack gap="xs" component="section" aria-label={guidance.title}>
       <Title order={2} size="h4">
-        {guidance.title}
+        {placed.name ?? guidance.title}
       </Title>
+      <NameField thing={placed} controls={controls} />
       <SegmentedControl
         size="xs"
         aria-label="Rein"

@@ -1,12 +1,11 @@
 'use client';
 
-import { CommitField } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
-import { nameWords } from '@/core';
 import {
   FENCE_FORMS,
+  layoutLabels,
+  nameWords,
   newItem,
-  renameItem,
   type Fence,
   type FenceForm,
   type Item,
@@ -14,31 +13,23 @@ import {
   type RaisedEnds,
 } from '@/core';
 import { Group, Select, Stack, Switch, Title } from '@mantine/core';
+import { NameField } from './NameField';
 import { PlaceFields } from './PlaceFields';
 import { ThingActions, type ThingProps } from './ThingActions';
 
-const MOST_LETTERS = 40;
-
 /** One item in numbers: every length can be typed in any unit. */
 export function ItemReading({ item, ...props }: ThingProps & { item: Item }) {
-  const { controls, arena, onSelect } = props;
+  const { controls, arena } = props;
   const { plan } = controls.present;
   const locked = plan.lockedIds.includes(item.id);
   const put = (next: Item) => controls.change(standing => withItem(standing, next));
-  const rename = (name: string) => {
-    if (name === item.id) return null;
-    if ([...plan.items, ...plan.exercises, ...plan.tracks].some(({ id }) => id === name))
-      return `Something else is called “${name}” already.`;
-    controls.change(standing => renameItem(standing, item.id, name));
-    onSelect({ ids: [name], leg: null });
-    return null;
-  };
+  const words = nameWords(item, layoutLabels(controls.shown.resolved.layout).short(item.id));
   return (
-    <Stack gap="xs" component="section" aria-label={nameWords(item)}>
+    <Stack gap="xs" component="section" aria-label={words}>
       <Title order={2} size="h4">
-        {nameWords(item)}
+        {words}
       </Title>
-      <CommitField label="Called" text={item.id} read={readName} onCommit={rename} />
+      <NameField thing={item} controls={controls} />
       <PlaceFields
         arena={arena}
         pose={{ at: item.at, headingRad: 'headingRad' in item ? item.headingRad : 0 }}
@@ -54,13 +45,6 @@ export function ItemReading({ item, ...props }: ThingProps & { item: Item }) {
 
 function withItem(plan: Plan, item: Item): Plan {
   return { ...plan, items: plan.items.map(one => (one.id === item.id ? item : one)) };
-}
-
-function readName(typed: string) {
-  const name = typed.trim();
-  if (name === '') return { ok: false as const, reason: 'Give it a name to call it by.' };
-  if (name.length > MOST_LETTERS) return { ok: false as const, reason: `A name has at most ${MOST_LETTERS} letters.` };
-  return { ok: true as const, value: name };
 }
 
 type FieldsProps<Kind extends Item = Item> = { item: Kind; put: (item: Item) => void };
@@ -215,7 +199,7 @@ function FenceFields({ item, put }: FieldsProps<Fence>) {
 /** Another form in the same place: what only the other form has is as it usually is. */
 function rebuilt(fence: Fence, form: FenceForm): Fence {
   const usual = newItem(form, fence.id, fence.at, fence.headingRad) as Fence;
-  const { heightM, widthM, groundLineBeforeM } = fence;
+  const { name, heightM, widthM, groundLineBeforeM } = fence;
   const narrow = form === 'narrow' || fence.form === 'narrow';
-  return { ...usual, heightM, widthM: narrow ? usual.widthM : widthM, groundLineBeforeM };
+  return { ...usual, name, heightM, widthM: narrow ? usual.widthM : widthM, groundLineBeforeM };
 }

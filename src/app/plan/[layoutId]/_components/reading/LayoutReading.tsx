@@ -2,7 +2,7 @@
 
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { layoutWork, shortName, type ReckonedItemTrack, type TrackWork } from '@/core';
+import { layoutLabels, layoutWork, type Labels, type ReckonedItemTrack, type TrackWork } from '@/core';
 import { Stack, Text, Title } from '@mantine/core';
 import type { LegPlace } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
@@ -14,16 +14,17 @@ type LayoutReadingProps = { controls: PlanControls; trackId: string | null; onSe
 /** The whole layout: what one ride of each track is, and every leg for every horse. */
 export function LayoutReading({ controls, trackId, onSelectLeg }: LayoutReadingProps) {
   const { tracks, resolved } = controls.shown;
+  const labels = layoutLabels(resolved.layout);
   const work = layoutWork(resolved.layout, tracks);
   const reckoned = tracks.find(({ id }) => id === trackId);
   return (
     <Stack gap="xs" component="section" aria-label="The layout">
       {work.map(one => (
-        <Work key={one.id} work={one} />
+        <Work key={one.id} work={one} called={labels.track(one.id)} />
       ))}
       {work.length > 1 && <Sum work={work} />}
       {reckoned?.kind === 'items' && reckoned.legs.length > 0 && (
-        <GroupTable reckoned={reckoned} onSelectLeg={onSelectLeg} />
+        <GroupTable reckoned={reckoned} labels={labels} onSelectLeg={onSelectLeg} />
       )}
       {work.length === 0 && (
         <Text size="sm" c="slate.7">
@@ -40,16 +41,16 @@ function minutesWords(minutes: number): string {
   return seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${seconds % 60} s`;
 }
 
-function Work({ work }: { work: TrackWork }) {
+function Work({ work, called }: { work: TrackWork; called: string }) {
   const { format } = useLengths();
-  const { id, gait, passes, lengthM, minutes, efforts, raised, changesOfRein, minutesByGait } = work;
+  const { gait, passes, lengthM, minutes, efforts, raised, changesOfRein, minutesByGait } = work;
   const gaits = Object.entries(minutesByGait).map(
     ([name, share]) => `${name.replace('-', ' ')} ${minutesWords(share)}`,
   );
   return (
     <div>
       <Title order={3} size="h5">
-        {id}, in {gait.replace('-', ' ')}
+        {called}, in {gait.replace('-', ' ')}
       </Title>
       <Text size="sm">
         {format(lengthM)}, {minutesWords(minutes)}
@@ -78,10 +79,12 @@ function Sum({ work }: { work: readonly TrackWork[] }) {
   );
 }
 
+type GroupTableProps = { reckoned: ReckonedItemTrack; labels: Labels; onSelectLeg: (leg: LegPlace) => void };
+
 /** Every leg for every horse, words first. */
-function GroupTable({ reckoned, onSelectLeg }: { reckoned: ReckonedItemTrack; onSelectLeg: (leg: LegPlace) => void }) {
+function GroupTable({ reckoned, labels, onSelectLeg }: GroupTableProps) {
   const { format } = useLengths();
-  const names = reckoned.legs[0]?.readings.map(({ horse }) => horse) ?? [];
+  const horses = reckoned.legs[0]?.readings ?? [];
   return (
     <div className={classes.table}>
       <table aria-label="Every leg for every horse">
@@ -89,8 +92,8 @@ function GroupTable({ reckoned, onSelectLeg }: { reckoned: ReckonedItemTrack; on
           <tr>
             <th>Leg</th>
             <th>Ground</th>
-            {names.map(name => (
-              <th key={name}>{name}</th>
+            {horses.map(({ horseId, horse }) => (
+              <th key={horseId}>{horse}</th>
             ))}
           </tr>
         </thead>
@@ -99,12 +102,12 @@ function GroupTable({ reckoned, onSelectLeg }: { reckoned: ReckonedItemTrack; on
             <tr key={index}>
               <th scope="row">
                 <button type="button" onClick={() => onSelectLeg({ track: reckoned.id, leg: index })}>
-                  {shortName(leg.from)} to {shortName(leg.to)}
+                  {labels.short(leg.from)} to {labels.short(leg.to)}
                 </button>
               </th>
               <td>{format(leg.groundM)}</td>
               {leg.readings.map(reading => (
-                <td key={reading.horse}>
+                <td key={reading.horseId}>
                   {reading.asked ? (
                     <>
                       <FitMark word={reading.asked.word} /> {stridesWords(reading.asked.strides)}

@@ -4,7 +4,15 @@ import { CommitField } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { editPlan, makeItSo, type ItemTrack, type LayoutHorse, type PlannedLeg, type ReckonedItemTrack } from '@/core';
+import {
+  editPlan,
+  layoutLabels,
+  makeItSo,
+  type ItemTrack,
+  type LayoutHorse,
+  type PlannedLeg,
+  type ReckonedItemTrack,
+} from '@/core';
 import { Alert, Button, Group, SegmentedControl, Select, Stack, Table, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { PlanControls } from '../../_state/usePlanEditor';
@@ -22,14 +30,19 @@ type LegReadingProps = {
 /** One leg: its ground, how it is ridden, the count that is meant, and every horse's words for it. */
 export function LegReading({ controls, track, reckoned, leg, horse }: LegReadingProps) {
   const { format } = useLengths();
+  const labels = layoutLabels(controls.shown.resolved.layout);
   const planned = track.legs[leg]!;
   const ridden = reckoned.legs[leg]!;
   const change = (changes: Partial<PlannedLeg>) =>
     controls.edit([{ kind: 'change-leg', track: track.id, leg, changes }]);
   return (
-    <Stack gap="xs" component="section" aria-label={`From ${ridden.from} to ${ridden.to}`}>
+    <Stack
+      gap="xs"
+      component="section"
+      aria-label={`From ${labels.inWords(ridden.from)} to ${labels.inWords(ridden.to)}`}
+    >
       <Title order={2} size="h4">
-        {ridden.from} to {ridden.to}
+        {labels.inWords(ridden.from)} to {labels.inWords(ridden.to)}
       </Title>
       <Text size="sm">
         <strong>{format(ridden.groundM)}</strong> of ground, {format(ridden.trackM)} centre to centre
@@ -145,7 +158,7 @@ function Asked({ controls, track, leg, horse, onAsk }: AskedProps) {
     setProblem(null);
     controls.change(plan => editPlan(plan, controls.shown.resolved, made.edits));
   };
-  const second = track.through[leg + 1]!.item;
+  const second = layoutLabels(layout).inWords(track.through[leg + 1]!.item);
   return (
     <>
       <CommitField
@@ -201,9 +214,9 @@ function HorsesOnLeg({
     <Table verticalSpacing={3} fz="sm" aria-label="What each horse makes of it">
       <Table.Tbody>
         {ridden.readings.map(reading => {
-          const horse = layout.horses.find(({ name }) => name === reading.horse)!;
+          const horse = layout.horses.find(({ id }) => id === reading.horseId)!;
           return (
-            <Table.Tr key={reading.horse}>
+            <Table.Tr key={reading.horseId}>
               <Table.Th scope="row">{reading.horse}</Table.Th>
               <Table.Td>
                 {reading.asked ? (

@@ -1,5 +1,6 @@
 'use client';
 
+import { newId } from '@/components/newId';
 import { copyThings, lockThings, mirrorThings, removeThings, type Arena } from '@/core';
 import { Button, Group } from '@mantine/core';
 import type { Selection } from '../../_state/selection';
@@ -17,7 +18,7 @@ const BESIDE = { xM: 1, yM: 1 };
 
 /** Copies what is selected and selects the copies. */
 export function copySelected({ controls, ids, onSelect }: Omit<ThingProps, 'arena'>): void {
-  const copied = copyThings(controls.present.plan, ids, BESIDE);
+  const copied = copyThings(controls.present.plan, ids, BESIDE, newId);
   controls.change(() => copied.plan);
   onSelect({ ids: copied.ids, leg: null });
 }
@@ -47,7 +48,7 @@ export function ThingActions({ controls, arena, ids, onSelect }: ThingProps) {
         variant="default"
         disabled={locked}
         onClick={() => {
-          controls.change(plan => removeThings(plan, ids));
+          controls.change(plan => removeThings(plan, ids, controls.shown.resolved.ownerOf));
           onSelect({ ids: [], leg: null });
         }}
       >

@@ -7,18 +7,22 @@ import {
   breakApart,
   gaitRadiusM,
   isRidden,
+  kindWords,
+  layoutLabels,
   moveStop,
   removeStop,
   removeTrack,
   TRACK_GAITS,
   withTrack,
   type ItemTrack,
+  type Layout,
   type PlannedTrack,
   type TrackGait,
 } from '@/core';
 import { ActionIcon, Button, Group, Select, Stack, Switch, Text, Title } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconArrowsExchange, IconX } from '@tabler/icons-react';
 import type { PlanControls } from '../../_state/usePlanEditor';
+import { NameField } from './NameField';
 import classes from './Reading.module.css';
 
 type TrackReadingProps = {
@@ -35,27 +39,14 @@ const COURSE = { speedMPerMin: 350, startM: 12, finishM: 12 };
 export function TrackReading({ controls, trackId, onTrack, onRideOn }: TrackReadingProps) {
   const track = controls.shown.resolved.layout.tracks.find(({ id }) => id === trackId);
   if (!track) return null;
+  const called = layoutLabels(controls.shown.resolved.layout).track(track.id);
   const byHand = controls.present.plan.tracks.some(({ id }) => id === trackId);
   const put = (next: PlannedTrack) => controls.change(plan => withTrack(plan, next));
-  if (!byHand) return <OfExercise controls={controls} track={track} />;
+  if (!byHand) return <OfExercise controls={controls} track={track} called={called} />;
   return (
-    <Stack gap="xs" component="section" aria-label={`Track ${track.id}`}>
+    <Stack gap="xs" component="section" aria-label={`Track ${called}`}>
       <Group grow gap="xs" align="flex-end">
-        <CommitField
-          label="Track called"
-          text={track.id}
-          read={readName}
-          onCommit={id => {
-            if (controls.shown.resolved.layout.tracks.some(other => other.id === id))
-              return `A track is called “${id}” already.`;
-            controls.change(plan => ({
-              ...plan,
-              tracks: plan.tracks.map(one => (one.id === track.id ? { ...one, id } : one)),
-            }));
-            onTrack(id);
-            return null;
-          }}
-        />
+        <NameField label="Track called" thing={track} controls={controls} />
         <Select
           label="Gait"
           value={track.gait}
@@ -99,22 +90,15 @@ export function TrackReading({ controls, trackId, onTrack, onRideOn }: TrackRead
   );
 }
 
-function readName(typed: string) {
-  const id = typed.trim();
-  return id.length >= 1 && id.length <= 40
-    ? { ok: true as const, value: id }
-    : { ok: false as const, reason: 'A track has a name of 1 to 40 letters.' };
-}
-
-function OfExercise({ controls, track }: { controls: PlanControls; track: PlannedTrack }) {
+function OfExercise({ controls, track, called }: { controls: PlanControls; track: PlannedTrack; called: string }) {
   const { resolved } = controls.shown;
   const owners = resolved.exercises.filter(
     ({ placed }) => placed.session === track.id || resolved.ownerOf.get(track.id) === placed.id,
   );
   return (
-    <Stack gap={4} component="section" aria-label={`Track ${track.id}`}>
+    <Stack gap={4} component="section" aria-label={`Track ${called}`}>
       <Title order={3} size="h5">
-        {track.id}
+        {called}
       </Title>
       <Text size="sm" c="slate.7">
         Ridden in {track.gait.replace('-', ' ')}, as{' '}
@@ -191,6 +175,7 @@ function CourseFields({ track, put }: PartProps) {
 /** What the track goes over, in order: earlier, later, from the other side, or left out. */
 function Stops({ controls, track, put }: PartProps & { controls: PlanControls }) {
   const { layout } = controls.shown.resolved;
+  const labels = layoutLabels(layout);
   const shortest = () => {
     const stops = track.through.flatMap(({ item }) => {
       const found = layout.items.find(({ id }) => id === item);
@@ -205,28 +190,28 @@ function Stops({ controls, track, put }: PartProps & { controls: PlanControls })
   return (
     <>
       <ol className={classes.stops}>
-        {track.through.map(({ item, reversed }, index) => (
+        {track.through.map(({ item: id, reversed }, index) => (
           <li key={index}>
             <span>
-              {index + 1} {item}
+              {index + 1} {stopWords(layout, id)}
               {reversed && ', from behind'}
             </span>
             <StopButton
-              label={`Ride ${item} earlier`}
+              label={`Ride ${labels.inWords(id)} earlier`}
               disabled={index === 0}
               onClick={() => controls.change(plan => moveStop(plan, track.id, index, index - 1))}
             >
               <IconArrowUp size={14} />
             </StopButton>
             <StopButton
-              label={`Ride ${item} later`}
+              label={`Ride ${labels.inWords(id)} later`}
               disabled={index === track.through.length - 1}
               onClick={() => controls.change(plan => moveStop(plan, track.id, index, index + 1))}
             >
               <IconArrowDown size={14} />
             </StopButton>
             <StopButton
-              label={`Ride ${item} from the other side`}
+              label={`Ride ${labels.inWords(id)} from the other side`}
               onClick={() =>
                 put({
                   ...track,
@@ -239,7 +224,7 @@ function Stops({ controls, track, put }: PartProps & { controls: PlanControls })
               <IconArrowsExchange size={14} />
             </StopButton>
             <StopButton
-              label={`Leave ${item} out`}
+              label={`Leave ${labels.inWords(id)} out`}
               onClick={() => controls.change(plan => removeStop(plan, track.id, index))}
             >
               <IconX size={14} />
@@ -254,6 +239,12 @@ function Stops({ controls, track, put }: PartProps & { controls: PlanControls })
       )}
     </>
   );
+}
+
+/** What stands at a stop beside its number: its name, else its kind. */
+function stopWords({ items }: Layout, id: string): string {
+  const item = items.find(one => one.id === id);
+  return item ? (item.name ?? kindWords(item)) : '';
 }
 
 function StopButton({

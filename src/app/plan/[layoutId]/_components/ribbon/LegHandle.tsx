@@ -11,6 +11,9 @@ type LegHandleProps = {
   track: ItemTrack;
   index: number;
   leg: ReckonedLeg;
+  /** What its two ends are called. */
+  from: string;
+  to: string;
   /** What a drag has made of it, once the hand rests; null while there is none. */
   rested: ReckonedLeg | null;
   xPx: number;
@@ -22,7 +25,7 @@ type LegHandleProps = {
 
 /** A leg to press and to read: pressed, it is read beside the sand; pointed at, it tells every horse's chances. */
 export const LegHandle = memo(function LegHandle(props: LegHandleProps) {
-  const { track, index, leg, rested, xPx, widthPx, selected, marked, latest } = props;
+  const { track, index, leg, from, to, rested, xPx, widthPx, selected, marked, latest } = props;
   const { format } = useLengths();
   const wordsId = useId();
   const place = { track: track.id, leg: index };
@@ -36,7 +39,7 @@ export const LegHandle = memo(function LegHandle(props: LegHandleProps) {
   return (
     <button
       type="button"
-      aria-label={`From ${leg.from} to ${leg.to}, ${format(leg.groundM)}${asked === null ? '' : `, asked in ${asked}`}`}
+      aria-label={`From ${from} to ${to}, ${format(leg.groundM)}${asked === null ? '' : `, asked in ${asked}`}`}
       aria-describedby={wordsId}
       aria-pressed={selected}
       className={classes.leg}
@@ -50,7 +53,7 @@ export const LegHandle = memo(function LegHandle(props: LegHandleProps) {
     >
       <span id={wordsId} hidden>
         {(rested ?? leg).readings.map(reading => (
-          <span key={reading.horse}>
+          <span key={reading.horseId}>
             {reading.horse}: <span data-call={reading.horse}>{fullWords(reading)}</span>.{' '}
           </span>
         ))}
@@ -63,7 +66,7 @@ export const LegHandle = memo(function LegHandle(props: LegHandleProps) {
 function horsesWords(layout: Layout, track: ItemTrack, index: number, leg: ReckonedLeg): string {
   return layout.horses
     .flatMap(horse => {
-      const reading = leg.readings.find(one => one.horse === horse.name);
+      const reading = leg.readings.find(one => one.horseId === horse.id);
       return reading
         ? `${horse.name}: ${reading.call}. ${chanceWords(chancesOf(layout, track, index, leg, horse))}`
         : [];

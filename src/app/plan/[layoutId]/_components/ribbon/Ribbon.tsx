@@ -3,7 +3,7 @@
 import { useLatest } from '@/components/useLatest';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { drawn } from '@/components/Sand/sandView';
-import { stopsAlongM, type ItemTrack, type LayoutHorse, type ReckonedItemTrack } from '@/core';
+import { layoutLabels, stopsAlongM, type ItemTrack, type LayoutHorse, type ReckonedItemTrack } from '@/core';
 import { useElementSize, useMergedRef } from '@mantine/hooks';
 import { useMemo } from 'react';
 import { useIsLive, useRested } from '../../_hand/liveShown';
@@ -42,13 +42,14 @@ export function Ribbon(props: RibbonProps) {
   const { format } = useLengths();
   const { ref: measured, width } = useElementSize();
   const latest = useLatest(props);
-  const chosen = horse?.name ?? null;
+  const chosen = horse?.id ?? null;
   const { lengthM } = reckoned;
   const frame = useMemo(() => ribbonFrame(width, horses.length, lengthM), [width, horses.length, lengthM]);
   const { painting } = controls;
   const rolled = useRibbonScene({ painting, trackId: track.id, frame, chosen });
   const rested = useRested(controls.live)?.shown.tracks.find(({ id }) => id === track.id);
   const isOnItsWay = useIsLive(controls.live);
+  const labels = layoutLabels(controls.shown.resolved.layout);
   const stops = stopsAlongM(reckoned);
   const x = (alongM: number) => drawn(alongPx(frame, alongM));
   return (
@@ -62,7 +63,7 @@ export function Ribbon(props: RibbonProps) {
         className={classes.strip}
         style={{ height: frame.heightPx }}
         role="group"
-        aria-label={`${track.id} unrolled, ${format(lengthM)}`}
+        aria-label={`${labels.track(track.id)} unrolled, ${format(lengthM)}`}
         data-live={isOnItsWay || undefined}
       >
         <PaintedCanvas
@@ -78,6 +79,8 @@ export function Ribbon(props: RibbonProps) {
             <LegHandle
               key={index}
               {...{ track, index, leg, latest }}
+              from={labels.inWords(leg.from)}
+              to={labels.inWords(leg.to)}
               rested={rested?.kind === 'items' ? (rested.legs[index] ?? null) : null}
               xPx={x(stops[index]!)}
               widthPx={drawn(leg.trackM * frame.pxPerM)}
@@ -92,7 +95,7 @@ export function Ribbon(props: RibbonProps) {
             {...{ index, item, latest, onPoint }}
             xPx={x(stops[index]!)}
             pxPerM={frame.pxPerM}
-            words={`${item}, number ${index + 1} of ${track.id}`}
+            words={`${labels.inWords(item)}, number ${index + 1} of ${labels.track(track.id)}`}
             along={format(stops[index]!)}
             alongCm={Math.round(stops[index]! * 100)}
             isMarked={marked.items.includes(item)}

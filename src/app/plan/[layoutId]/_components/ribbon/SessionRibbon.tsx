@@ -4,6 +4,7 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { drawn } from '@/components/Sand/sandView';
 import {
   laneStride,
+  layoutLabels,
   strideMarks,
   type FigureTrack,
   type LayoutHorse,
@@ -61,7 +62,12 @@ export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM
   const heightPx = HEAD_PX + horses.length * ROW_PX + 6;
   return (
     <div ref={ref} className={classes.ribbon} style={{ maxHeight: SEEN_PX }} data-testid="ribbon">
-      <svg width="100%" height={heightPx} role="group" aria-label={`${track.id} unrolled, ${format(reckoned.lengthM)}`}>
+      <svg
+        width="100%"
+        height={heightPx}
+        role="group"
+        aria-label={`${layoutLabels(controls.shown.resolved.layout).track(track.id)} unrolled, ${format(reckoned.lengthM)}`}
+      >
         {bandsOf(session.pieces).map(({ fromM, toM, gait, words }, index) => (
           <g key={index}>
             <title>{`${words}, ${gait}, ${format(toM - fromM)}`}</title>
@@ -81,9 +87,9 @@ export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM
         {horses.map((row, index) => {
           const topPx = HEAD_PX + index * ROW_PX;
           const marks = strideMarks(session.pieces, gait => laneStride(row, gait));
-          const chosen = row.name === horse?.name;
+          const chosen = row.id === horse?.id;
           return (
-            <g key={row.name} className={classes.row} data-chosen={chosen || undefined} data-horse={row.name}>
+            <g key={row.id} className={classes.row} data-chosen={chosen || undefined} data-horse={row.name}>
               <g
                 role="button"
                 tabIndex={0}

@@ -3,6 +3,7 @@ import {
   callSheet,
   headingFromFacing,
   layoutCautions,
+  layoutLabels,
   nameWords,
   passWork,
   reckonLayout,
@@ -75,7 +76,7 @@ function trackOf(layout: Layout, tracks: ReturnType<typeof reckonLayout>): RunTr
     reckoned,
     stops: track.through.map(({ item }) => ({
       item,
-      words: nameWords(itemOf(item)),
+      words: nameWords(itemOf(item), layoutLabels(layout).short(item)),
       isFence: itemOf(item).kind === 'fence',
     })),
     legs: reckoned.legs.map((leg, index) => ({

@@ -5,7 +5,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
-import { shortName, type Carry, type CarryPlan, type Layout } from '@/core';
+import { layoutLabels, type Carry, type CarryPlan, type Layout } from '@/core';
 import { Button, Select } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
@@ -26,6 +26,10 @@ type CarryBoardProps = {
 export function CarryBoard({ layoutId, others, coming, from, next }: CarryBoardProps) {
   const router = useRouter();
   const { format } = useLengths();
+  const called = {
+    fromOf: layoutLabels(from).inWords,
+    toOf: next ? layoutLabels(next.layout).inWords : String,
+  };
   return (
     <article className={classes.board}>
       <Select
@@ -45,13 +49,25 @@ export function CarryBoard({ layoutId, others, coming, from, next }: CarryBoardP
             {cupsWords(next.plan.moreCups)}
           </p>
           <CarryDrawing from={from} next={next} />
-          <Carries title="Over the sand" carries={next.plan.carries.filter(({ from: a, to: b }) => a && b)} />
-          <Carries title="Back to the store" carries={next.plan.carries.filter(({ to: b }) => b === null)} />
-          <Carries title="Out of the store" carries={next.plan.carries.filter(({ from: a }) => a === null)} />
+          <Carries
+            title="Over the sand"
+            {...called}
+            carries={next.plan.carries.filter(({ from: a, to: b }) => a && b)}
+          />
+          <Carries
+            title="Back to the store"
+            {...called}
+            carries={next.plan.carries.filter(({ to: b }) => b === null)}
+          />
+          <Carries
+            title="Out of the store"
+            {...called}
+            carries={next.plan.carries.filter(({ from: a }) => a === null)}
+          />
           {next.plan.stays.length > 0 && (
             <section>
               <h2>Stays</h2>
-              <p>{next.plan.stays.map(({ item, count }) => `${count} of ${item}`).join(', ')}</p>
+              <p>{next.plan.stays.map(({ item, count }) => `${count} of ${called.toOf(item)}`).join(', ')}</p>
             </section>
           )}
           <div className={`${classes.actions} roan-no-print`}>
@@ -72,7 +88,11 @@ function cupsWords(more: number): string {
   return more > 0 ? `Bring ${more} more ${cups}.` : `Take ${-more} ${cups} back.`;
 }
 
-function Carries({ title, carries }: { title: string; carries: readonly Carry[] }) {
+type CarriesProps = { title: string; carries: readonly Carry[]; fromOf: Called; toOf: Called };
+/** What a piece is called in the layout it is carried from, or to. */
+type Called = (item: string) => string;
+
+function Carries({ title, carries, fromOf, toOf }: CarriesProps) {
   const { format } = useLengths();
   if (carries.length === 0) return null;
   return (
@@ -94,8 +114,8 @@ function Carries({ title, carries }: { title: string; carries: readonly Carry[] 
                 {count} {count === 1 ? kind : `${kind}s`}
                 {sizeM !== null && `, ${format(sizeM)}`}
               </th>
-              <td>{from ?? 'the store'}</td>
-              <td>{to ?? 'the store'}</td>
+              <td>{from === null ? 'the store' : fromOf(from)}</td>
+              <td>{to === null ? 'the store' : toOf(to)}</td>
               <td>{format(eachM)}</td>
             </tr>
           ))}
@@ -105,7 +125,10 @@ function Carries({ title, carries }: { title: string; carries: readonly Carry[] 
   );
 }
 
-const shortNames = ({ items }: Layout) => new Map(items.map(({ id }) => [id, shortName(id)]));
+const shortNames = (layout: Layout) => {
+  const { short } = layoutLabels(layout);
+  return new Map(layout.items.map(({ id }) => [id, short(id)]));
+};
 
 /** The next layout over what stands now, with a line for every way over the sand. */
 function CarryDrawing({ from, next }: { from: Layout; next: NonNullable<CarryBoardProps['next']> }) {

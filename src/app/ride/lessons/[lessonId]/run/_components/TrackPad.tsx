@@ -9,7 +9,6 @@ import {
   lineRidden,
   standingMarks,
   TAKE_OFFS,
-  shortName,
   type Layout,
   type PassMark,
   type TappedMark,
@@ -61,7 +60,7 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
             data-marked={standing.some(mark => stopOf(mark) === index + 1) || undefined}
             onClick={() => setAt(index + 1)}
           >
-            {index + 1} <small>{shortName(item)}</small>
+            {index + 1} <small>{item}</small>
           </button>
         ))}
         <button type="button" className={classes.stop} onClick={() => setCalling(true)}>

@@ -67,14 +67,7 @@ export { layOutPoleRow } from './exercises/layOutPoleRow';
 export { rowFit, type RowFit } from './exercises/rowFit';
 
 export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';
-export {
-  applyRecordEvent,
-  passFootfalls,
-  polesHit,
-  type PassRecord,
-  type RecordEvent,
-  type RideDirection,
-} from './record/passRecord';
+export { applyRecordEvent, passFootfalls, polesHit, type PassRecord, type RecordEvent } from './record/passRecord';
 export { polesKeptHitting } from './record/polesKeptHitting';
 export {
   footfallDirection,
@@ -163,6 +156,7 @@ export {
   type StationDeed,
 } from './figures/figure';
 export { changeOfRein, CHANGES_OF_REIN, letterPose, wallPose, type ChangeOfReinWay } from './figures/figurePlaces';
+export { figureWords } from './figures/figureWords';
 export { rideFigure } from './figures/rideFigure';
 export { rideSession, type Session } from './figures/rideSession';
 export { measureSession, type SessionMeasure } from './figures/measureSession';
@@ -342,33 +336,48 @@ export {
   type PassMarkKind,
   type TappedMark,
 } from './record/passMark';
-export { isVoid, lineRidden } from './record/passJudged';
+export { RIDE_DIRECTIONS, type RideDirection } from './record/rideDirection';
+export { isVoid, lineRidden, passFaults, type PassFault } from './record/passJudged';
+export { passEnd, stopsRidden, type PassEnd } from './record/passEnd';
+export { askedLayout } from './question/askedLayout';
+export { AS_LAID_OUT, HOLE_M, overState, type BuiltState } from './question/builtState';
+export { leftOut, madeQuestion, withStop, type MadeStops } from './question/madeQuestion';
+export { countsAsked, offeredQuestions, questionToday, type OfferedQuestion } from './question/offeredQuestions';
+export { AS_OF_ALL, questionOfPair, type AskedQuestion, type PairAsk } from './question/pairAsk';
+export { UNTOLD_QUESTION, type Question, type QuestionWhat, type TrackOrFigures } from './question/question';
+export { questionKey, trackKey } from './question/questionKey';
+export { questionWords } from './question/questionWords';
+export { readForPairs, saidOfPair, type PairLeg, type PairReading, type ReadPair } from './question/readForPairs';
+export { goesBothWays, hasReins, nearestWay, waysToRide, type RideWay } from './question/waysToRide';
+export { strideSpread } from './record/strideSpread';
 export { layoutAfter } from './lesson/layoutAfter';
 export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } from './lesson/lesson';
 export { repeatedFaults, type FaultAnswer, type RepeatedFault } from './lesson/repeatedFault';
 export { afterFailure } from './lesson/afterFailure';
-export { expectedWork } from './lesson/expectedWork';
+export { expectedWork, plannedWork, type PlannedWork } from './work/expectedWork';
+export { NO_WORK, passWork, sumWork, type Work } from './work/passWork';
+export { questionWork, type QuestionWork } from './work/questionWork';
 export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHere';
 export { USUAL_RULES, type YardRules } from './lesson/yardRules';
-export { stageGate, USUAL_GATE, type GateRule, type StageGate } from './lesson/stageGate';
+export { stageGate, USUAL_GATE, type GatedQuestion, type GateRule, type StageGate } from './lesson/stageGate';
 export {
+  jumps,
   NO_EARLIER_WORK,
-  passWork,
   workCounts,
   workOfPasses,
   workWarnings,
   type EarlierWork,
-  type PassWork,
   type WorkCounts,
   type WorkLimits,
-} from './lesson/workCounts';
-export { applyLessonEvent, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
+} from './work/workCounts';
+export { applyLessonEvent, type AskOnTheDay, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
+export { questionsNow } from './lesson/questionsNow';
 export { fractionShort, fractionWords, markWords } from './record/markWords';
 export { recordedPass, type RecordedPass } from './record/recordedPass';
 export { USUAL_MANNER, type StandInManner } from './record/standInMarks';
-export { goesBothWays, markedTrack, standInRide, USUAL_MISTAKES, type StandInRide } from './record/standInRide';
+export { standInRide, USUAL_MISTAKES, type StandInRide } from './record/standInRide';
 export { USUAL_NOISE, type TrackPoint } from './record/simulatePass';
-export { pairSummary, type PairSummary, type StageSummary, type ToldStage } from './lesson/pairSummary';
+export { pairSummary, type PairSummary, type StageSummary, type ToldPass, type ToldStage } from './lesson/pairSummary';
 
 export { riddenGround, type RiddenGround } from './review/ground';
 export { reviewPass, type ReviewPass } from './review/reviewPass';

@@ -7,6 +7,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { claimFile } from './claimFile';
 import { asSentence, DatabaseRefused } from './databaseRefused';
 import * as schema from './schema';
+import { upgradeRecords } from './upgrade/upgradeRecords';
 import { createWriteQueue, type WriteQueue } from './writeQueue';
 
 export type RoanDatabase = LibSQLDatabase<typeof schema>;
@@ -40,6 +41,7 @@ export async function openDatabase(url: string, authToken?: string): Promise<Ope
     await migrate(db, { migrationsFolder: MIGRATIONS });
     const opened = client;
     const write = createWriteQueue(db);
+    await write(upgradeRecords);
     return {
       db,
       write,

@@ -171,6 +171,8 @@ export const strideRanges = sqliteTable(
     testId: text('test_id').references(() => strideTests.id),
     lowM: real('low_m'),
     highM: real('high_m'),
+    /** How much it varies from stride to stride, a share of normal, as the test found it. */
+    spread: real('spread'),
     /** A range that was taken back keeps its row, so that the history stays whole. */
     withdrawnAt: instant('withdrawn_at'),
     createdAt: createdAt(),
@@ -327,6 +329,37 @@ export const walkBreaks = sqliteTable(
   table => [index('walk_breaks_by_lesson').on(table.lessonId, table.walkedAt)],
 );
 
+/** What was asked: a question as it was asked of a pair. The same one is kept once, under the hash of what it says. */
+export const questions = sqliteTable('questions', {
+  id: id(),
+  yardId: yardId(),
+  /** A question (src/files/questionPaper.ts). */
+  document: text('document', { mode: 'json' }).notNull(),
+  createdAt: createdAt(),
+});
+
+/** What was asked on the day: another question at a stage of a lesson, or one asked otherwise, of a pair or (null) of all. */
+export const lessonAsks = sqliteTable(
+  'lesson_asks',
+  {
+    id: id(),
+    yardId: yardId(),
+    lessonId: text('lesson_id')
+      .notNull()
+      .references(() => lessons.id),
+    /** The stage in the lesson's document. */
+    stageId: text('stage_id').notNull(),
+    pairId: text('pair_id').references(() => pairs.id),
+    questionId: text('question_id')
+      .notNull()
+      .references(() => questions.id),
+    askedAt: instant('asked_at').notNull(),
+    undoneAt: instant('undone_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('lesson_asks_by_lesson').on(table.lessonId, table.askedAt)],
+);
+
 export const passes = sqliteTable(
   'passes',
   {
@@ -338,9 +371,16 @@ export const passes = sqliteTable(
       .references(() => layoutVersions.id),
     /** The lesson it was ridden in; null for a ride by itself. */
     lessonId: text('lesson_id').references(() => lessons.id),
+    /** The stage in the lesson's document, and what it was called then. */
+    stageId: text('stage_id'),
     stage: text('stage').notNull(),
-    rein: text('rein', { enum: ['left', 'right'] }).notNull(),
-    direction: text('direction', { enum: ['as-drawn', 'other-way'] }).notNull(),
+    /** What was asked of the pair. */
+    questionId: text('question_id').references(() => questions.id),
+    /** Null where the track changes the rein. */
+    rein: text('rein', { enum: ['left', 'right'] }),
+    direction: text('direction', { enum: ['as-drawn', 'other-way', 'mirrored'] }).notNull(),
+    /** Rein and direction as they were tapped, where an upgrade found that they contradict each other. */
+    tapped: text('tapped', { mode: 'json' }),
     riddenAt: instant('ridden_at').notNull(),
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),

@@ -5,18 +5,21 @@ import {
   HEAD_HEIGHTS,
   LANDINGS,
   LEADS,
+  RIDE_DIRECTIONS,
   TAKE_OFFS,
   TRACK_GAITS,
+  UNTOLD_QUESTION,
   type PassMark,
   type RecordEvent,
 } from '@/core';
 import { z } from 'zod';
+import { QuestionOnPaper } from './questionPaper';
 
 const Id = z.uuid();
 const RowId = z.string().min(1).max(60);
 const Place = z.number().int().min(1).max(2000);
 const Rein = z.enum(['left', 'right']);
-const Direction = z.enum(['as-drawn', 'other-way']);
+const Direction = z.enum(RIDE_DIRECTIONS);
 const AtMs = z.number().int().min(0).max(8.64e15);
 
 export const MAX_NOTE_LENGTH = 500;
@@ -70,18 +73,26 @@ const Event = z.discriminatedUnion('type', [
       pairId: RowId,
       layoutVersionId: RowId,
       lessonId: RowId.nullable(),
-      rein: Rein,
+      stageId: RowId.nullable().default(null),
+      /** What a device kept from before questions were kept has none. */
+      question: QuestionOnPaper.default(UNTOLD_QUESTION as z.infer<typeof QuestionOnPaper>),
+      rein: Rein.nullable(),
       direction: Direction,
       stage: z.string().min(1).max(60),
       riddenAtMs: AtMs,
     }),
   }),
-  z.strictObject({ type: z.literal('amend'), id: Id, passId: Id, rein: Rein, direction: Direction }),
+  z.strictObject({ type: z.literal('amend'), id: Id, passId: Id, rein: Rein.nullable(), direction: Direction }),
   z.strictObject({ type: z.literal('mark'), id: Id, passId: Id, mark: MarkOnPaper, atMs: AtMs }),
   z.strictObject({ type: z.literal('undo-mark'), id: Id, passId: Id, markId: Id, atMs: AtMs }),
   z.strictObject({ type: z.literal('undo-pass'), id: Id, passId: Id, atMs: AtMs }),
   z.strictObject({ type: z.literal('break'), id: Id, lessonId: RowId, pairId: RowId, atMs: AtMs }),
   z.strictObject({ type: z.literal('undo-break'), id: Id, breakId: Id, atMs: AtMs }),
+  z.strictObject({
+    type: z.literal('ask'),
+    ...{ id: Id, lessonId: RowId, stageId: RowId, pairId: RowId.nullable(), question: QuestionOnPaper, atMs: AtMs },
+  }),
+  z.strictObject({ type: z.literal('undo-ask'), id: Id, askId: Id, atMs: AtMs }),
   z.strictObject({ type: z.literal('acknowledge'), id: Id, lessonId: RowId, atMs: AtMs }),
 ]) satisfies z.ZodType<RecordEvent>;
 

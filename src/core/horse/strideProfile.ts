@@ -6,7 +6,12 @@ import type { StrideEntryKey, StrideRange } from './strideEntry';
 export type StrideSource = 'default' | 'typed' | 'tested' | 'learned';
 
 /** `interval`: where a test puts the true normal stride, 95 times in 100. */
-export type ProfileStride = StrideRange & { source: StrideSource; interval?: StrideInterval };
+export type ProfileStride = StrideRange & {
+  source: StrideSource;
+  interval?: StrideInterval;
+  /** How much it varies from stride to stride, a share of normal, as a test found it; left out where none did. */
+  spread?: number;
+};
 
 export type StrideInterval = { lowM: number; highM: number };
 

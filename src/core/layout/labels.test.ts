@@ -22,9 +22,9 @@ test('a name comes first, then the number in the order ridden, then a letter; an
 });
 
 test('a fence that is ridden twice is told by its first number', () =>
-  expect(
-    layoutLabels({ items: [item('a'), item('b')], tracks: [track('t', ['a', 'b', 'a'])] }).inWords('a'),
-  ).toBe('fence 1'));
+  expect(layoutLabels({ items: [item('a'), item('b')], tracks: [track('t', ['a', 'b', 'a'])] }).inWords('a')).toBe(
+    'fence 1',
+  ));
 
 test('where two tracks number their own, a sentence says of which', () => {
   const items = [item('a'), item('b')];

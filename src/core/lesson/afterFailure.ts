@@ -1,7 +1,6 @@
 import { assertNever } from '../assertNever';
 import type { FailurePolicy } from '../exercises/exercise';
-import { isVoid, passFaults } from '../record/passJudged';
-import type { PassRecord } from '../record/passRecord';
+import { isVoid, passFaults, type JudgedPass } from '../record/passJudged';
 import type { FaultAnswer } from './repeatedFault';
 
 /** What the yard's policy says after a pass that went wrong. */
@@ -12,20 +11,19 @@ export const MOST_TRIES = 3;
 
 /**
  * What to do now, by the policy of the stage; null where the last pass that counts had no fault.
- * @param passes - of one pair at one stage, oldest first
+ * @param passes - of one pair and one question, oldest first
  * @param nameOf - what stands at a place, from 1
  */
 export function afterFailure(
   policy: FailurePolicy,
-  passes: readonly Pick<PassRecord, 'marks'>[],
-  asked: readonly (number | null)[],
+  passes: readonly JudgedPass[],
   nameOf: (place: number) => string,
 ): AfterFailure | null {
   const counted = passes.filter(pass => !isVoid(pass));
   const last = counted[counted.length - 1];
-  const fault = last && passFaults(last, asked).find(Boolean);
+  const fault = last && passFaults(last).find(Boolean);
   if (!last || !fault) return null;
-  const failures = failuresAtEnd(counted, asked);
+  const failures = failuresAtEnd(counted);
   // Strides are marked on the leg that leads to the next place.
   const place = fault.place === null ? null : fault.what.startsWith('strides') ? fault.place + 1 : fault.place;
   const where = place === null ? 'what failed' : nameOf(place);
@@ -54,7 +52,7 @@ export function afterFailure(
   }
 }
 
-function failuresAtEnd(passes: readonly Pick<PassRecord, 'marks'>[], asked: readonly (number | null)[]): number {
-  const clean = passes.findLastIndex(pass => passFaults(pass, asked).length === 0);
+function failuresAtEnd(passes: readonly JudgedPass[]): number {
+  const clean = passes.findLastIndex(pass => passFaults(pass).length === 0);
   return passes.length - 1 - clean;
 }

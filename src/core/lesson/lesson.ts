@@ -1,15 +1,17 @@
 import type { FailurePolicy, Seat, StopRule } from '../exercises/exercise';
+import type { AskedQuestion } from '../question/pairAsk';
 
-/** One stage of a lesson: a layout as it is built then, what to think of, and how often it is ridden. */
+/** One stage of a lesson: the questions it asks over a layout, what to think of, and how often each is ridden. */
 export type LessonStage = {
   id: string;
   name: string;
   /** The warm-up is a stage of its own, without a layout. */
   layoutId: string | null;
-  /** Which exercise of the layout, and which of its stages; null for the layout as it is planned. */
-  exercise: { id: string; stage: number } | null;
+  /** In order; what a question does not say of its own is as the layout has it on the day. */
+  questions: AskedQuestion[];
   focus: string;
   seat: Seat;
+  /** On each rein, or in all where the track changes the rein. */
   eachRein: number;
   minutes: number;
   policy: FailurePolicy;

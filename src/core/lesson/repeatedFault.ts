@@ -1,6 +1,5 @@
-import { isVoid, passFaults, type PassFault } from '../record/passJudged';
+import { isVoid, passFaults, type JudgedPass, type PassFault } from '../record/passJudged';
 import { standingMarks } from '../record/passMark';
-import type { PassRecord } from '../record/passRecord';
 
 /** What can be done about a fault with one tap. Legs count from 0, places from 1. */
 export type FaultAnswer =
@@ -83,35 +82,42 @@ for (const side of ['left', 'right']) {
     answers: lineTo,
   };
 }
+const HEAD: Advice = {
+  words: 'Ask for a slower gait until the head is where it is wanted; look at the contact and at the back.',
+  answers: stageDown,
+};
 const NO_ADVICE: Advice = { words: 'Look at the distance, the line, the footing, and the rider, in that order.' };
 
+/** Another gait than was asked is a break of it. */
+function adviceFor(what: string): Advice {
+  if (what.startsWith('in ')) return ADVICE['break of gait']!;
+  return what.startsWith('head ') ? HEAD : (ADVICE[what] ?? NO_ADVICE);
+}
+
 /** What went wrong in a pass, and a landing that was close: no fault, but worth a pole when it comes back. */
-function troubles(pass: Pick<PassRecord, 'marks'>, asked: readonly (number | null)[]): PassFault[] {
+function troubles(pass: JudgedPass): PassFault[] {
   const close = standingMarks(pass.marks).flatMap(mark =>
     mark.kind === 'landing' && mark.where === 'close' ? [{ what: 'landed close', place: mark.place }] : [],
   );
-  return [...passFaults(pass, asked), ...close];
+  return [...passFaults(pass), ...close];
 }
 
 /**
  * Faults that a pair had at the same place in three passes or more of those that count, the most frequent first.
- * @param passes - of one pair at one stage, oldest first
+ * @param passes - of one pair and one question, oldest first
  */
-export function repeatedFaults(
-  passes: readonly Pick<PassRecord, 'marks'>[],
-  asked: readonly (number | null)[] = [],
-): RepeatedFault[] {
+export function repeatedFaults(passes: readonly JudgedPass[]): RepeatedFault[] {
   const counts = new Map<string, PassFault & { times: number }>();
   for (const pass of passes) {
     if (isVoid(pass)) continue;
-    const once = new Map(troubles(pass, asked).map(fault => [`${fault.what} ${fault.place}`, fault]));
+    const once = new Map(troubles(pass).map(fault => [`${fault.what} ${fault.place}`, fault]));
     for (const [key, fault] of once) counts.set(key, { ...fault, times: (counts.get(key)?.times ?? 0) + 1 });
   }
   return [...counts.values()]
     .filter(({ times }) => times >= TIMES)
     .sort((a, b) => b.times - a.times)
     .map(fault => {
-      const { words, answers } = ADVICE[fault.what] ?? NO_ADVICE;
+      const { words, answers } = adviceFor(fault.what);
       return { ...fault, suggestion: words, answers: answers?.(fault.place) ?? [] };
     });
 }

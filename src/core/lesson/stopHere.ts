@@ -15,54 +15,57 @@ export function stopRule(when: string | null, minutes: number): StopRule {
   return { when: when === 'first clear improvement' ? when : 'repetitions' };
 }
 
-type Ridden = Pick<PassRecord, 'rein' | 'marks' | 'riddenAtMs'>;
+type Ridden = Pick<PassRecord, 'rein' | 'marks' | 'question' | 'riddenAtMs'>;
 
 export type StopPlan = {
   stop: StopRule;
   /** Passes planned on each rein; 0 where none are. */
   eachRein: number;
-  asked: readonly (number | null)[];
+  /** Whether the question is asked on each rein; a track that changes the rein is ridden so often in all. */
+  hasReins: boolean;
   nowMs: number;
 };
 
 /**
  * Whether a stage is over for a pair by its stop rule, and why; null while it is not. Nobody ends on a failure: where the
  * last pass went wrong it says so.
- * @param passes - of one pair at one stage, oldest first
+ * @param passes - of one pair and one question at a stage, oldest first
  */
-export function stopHere(passes: readonly Ridden[], { stop, eachRein, asked, nowMs }: StopPlan): string | null {
+export function stopHere(passes: readonly Ridden[], plan: StopPlan): string | null {
   const counted = passes.filter(pass => !isVoid(pass));
   const last = counted[counted.length - 1];
   if (!last) return null;
-  const reason = reasonToStop(counted, { stop, eachRein, asked, nowMs });
+  const reason = reasonToStop(counted, plan);
   if (reason === null) return null;
-  const failed = passFaults(last, asked).length > 0;
+  const failed = passFaults(last).length > 0;
   return failed ? `${reason} Not on a failure: one easier pass first.` : reason;
 }
 
-function reasonToStop(counted: readonly Ridden[], { stop, eachRein, asked, nowMs }: StopPlan): string | null {
+function reasonToStop(counted: readonly Ridden[], { stop, eachRein, hasReins, nowMs }: StopPlan): string | null {
   switch (stop.when) {
     case 'repetitions': {
       const whole = counted.filter(pass => lineRidden(pass) === null);
       const on = (rein: Rein) => whole.filter(pass => pass.rein === rein).length;
-      if (eachRein === 0 || Math.min(on('left'), on('right')) < eachRein) return null;
-      return `${eachRein} ${eachRein === 1 ? 'pass' : 'passes'} on each rein: that is what was planned.`;
+      const ridden = hasReins ? Math.min(on('left'), on('right')) : whole.length;
+      if (eachRein === 0 || ridden < eachRein) return null;
+      const passes = `${eachRein} ${eachRein === 1 ? 'pass' : 'passes'}`;
+      return `${passes}${hasReins ? ' on each rein' : ''}: that is what was planned.`;
     }
     case 'minutes': {
       const minutes = (nowMs - counted[0]!.riddenAtMs) / 60_000;
       return minutes < stop.minutes ? null : `${Math.floor(minutes)} minutes at this: ${stop.minutes} were planned.`;
     }
     case 'first clear improvement':
-      return isImprovement(counted, asked) ? 'That was clearly better: a good place to stop.' : null;
+      return isImprovement(counted) ? 'That was clearly better: a good place to stop.' : null;
   }
 }
 
 /** Clean after a fault on the same rein, or a better mark for quality than any before on it. */
-function isImprovement(counted: readonly Ridden[], asked: readonly (number | null)[]): boolean {
+function isImprovement(counted: readonly Ridden[]): boolean {
   const last = counted[counted.length - 1]!;
   const before = counted.slice(0, -1).filter(({ rein }) => rein === last.rein);
-  if (before.length === 0 || passFaults(last, asked).length > 0) return false;
-  if (passFaults(before[before.length - 1]!, asked).length > 0) return true;
+  if (before.length === 0 || passFaults(last).length > 0) return false;
+  if (passFaults(before[before.length - 1]!).length > 0) return true;
   const [now, best] = [qualityOf(last), Math.max(...before.map(pass => qualityOf(pass) ?? 0))];
   return now !== null && best > 0 && now > best;
 }

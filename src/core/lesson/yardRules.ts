@@ -1,6 +1,6 @@
 import { RIDE_FAULTS, RIDER_MARKS } from '../record/passMark';
 import { USUAL_GATE, type GateRule } from './stageGate';
-import { USUAL_WORK_LIMITS, type WorkLimits } from './workCounts';
+import { USUAL_WORK_LIMITS, type WorkLimits } from '../work/workCounts';
 
 /** How a yard teaches: when a stage is earned, what a horse may do in a day, and the words it marks with. */
 export type YardRules = { gate: GateRule; limits: WorkLimits; faults: string[]; riderMarks: string[] };

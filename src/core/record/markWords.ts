@@ -12,8 +12,16 @@ export function fractionWords(fraction: number): string {
   return `${Math.round(fraction * 100)} %`;
 }
 
-/** A mark in a few words. `nameOf` says what stands at a place, from 1: "heron". */
-export function markWords(mark: TappedMark, nameOf: (place: number) => string = String): string {
+/**
+ * A mark in a few words.
+ * @param nameOf - what stands at a place of the pass's own track, from 1; on the flat, what its figure is called
+ * @param nameOfItem - what an item is called
+ */
+export function markWords(
+  mark: TappedMark,
+  nameOf: (place: number) => string = String,
+  nameOfItem: (itemId: string) => string = String,
+): string {
   switch (mark.kind) {
     case 'footfall':
       return `${fractionWords(mark.fraction)}${mark.place === null ? '' : `, gap ${mark.place}`}`;
@@ -44,7 +52,7 @@ export function markWords(mark: TappedMark, nameOf: (place: number) => string = 
     case 'head':
       return mark.height === 'as wanted' ? 'head as wanted' : `head ${mark.height}`;
     case 'figure':
-      return `${mark.point} ${mark.kept ? 'kept' : 'lost'} in figure ${mark.place}`;
+      return `${mark.point} ${mark.kept ? 'kept' : 'lost'} in ${nameOf(mark.place)}`;
     case 'quality':
       return `quality ${mark.value} of 5`;
     case 'spot':
@@ -56,7 +64,9 @@ export function markWords(mark: TappedMark, nameOf: (place: number) => string = 
     case 'line':
       return `only from ${nameOf(mark.from)} to ${nameOf(mark.to)}`;
     case 'track':
-      return mark.missed.length === 0 ? 'track recorded' : `track recorded, without ${mark.missed.join(', ')}`;
+      return mark.missed.length === 0
+        ? 'track recorded'
+        : `track recorded, without ${mark.missed.map(nameOfItem).join(', ')}`;
     default:
       return assertNever(mark);
   }

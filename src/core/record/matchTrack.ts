@@ -170,12 +170,14 @@ function crossingsOf(item: RiddenItem, points: readonly TrackPoint[], sdM: numbe
   });
 }
 
-function toldOf({ ridden }: Hypothesis, track: ItemTrack): MatchedTrack {
-  const planned = track.through.map(({ item }) => item);
-  const over = ridden.map(({ item }) => item.id);
+function toldOf({ ridden, planned }: Hypothesis, track: ItemTrack): MatchedTrack {
+  const there = new Set(track.through.map(({ item }) => item));
   return {
-    ridden: ridden.map(({ item, fromBehind, timeS }) => ({ item: item.id, fromBehind, timeS })),
-    missed: planned.filter(id => !over.includes(id)),
-    extra: over.filter(id => !planned.includes(id)),
+    ridden: ridden.map(({ item, fromBehind, timeS }, index) => ({
+      ...{ item: item.id, fromBehind, timeS, stop: planned[index] ?? null },
+    })),
+    // A fence that is ridden twice may be missed once.
+    missed: track.through.flatMap(({ item }, stop) => (planned.includes(stop) ? [] : [item])),
+    extra: ridden.flatMap(({ item }) => (there.has(item.id) ? [] : [item.id])),
   };
 }

@@ -1,12 +1,16 @@
 import { assertNever } from '../assertNever';
 import { standingMarks, type PassMark } from './passMark';
+import type { TrackGait } from '../layout/trackGait';
 import type { PassRecord } from './passRecord';
 
 /** A fault of a pass: what, and where (from 1; null for the pass as a whole). */
 export type PassFault = { what: string; place: number | null };
 
+/** A pass with what was asked of it: all that judging it needs. */
+export type JudgedPass = { marks: readonly PassMark[]; question: Pick<PassRecord['question'], 'asked' | 'gait'> };
+
 /** Whether a pass counts at all: one that was given up before the line does not. */
-export function isVoid({ marks }: Pick<PassRecord, 'marks'>): boolean {
+export function isVoid({ marks }: { marks: readonly PassMark[] }): boolean {
   return marks.some(({ kind }) => kind === 'void');
 }
 
@@ -17,18 +21,17 @@ export function lineRidden({ marks }: { marks: readonly PassMark[] }): { from: n
 }
 
 /**
- * What went wrong in a pass. A rub is no fault: it may make the next jump better. Strides are one only where another
- * count was asked.
- * @param asked - the count asked of each leg, in order; null where none was
+ * What went wrong in a pass, by what was asked of it. A rub is no fault: it may make the next jump better. Strides are one
+ * only where another count was asked, a gait where it is not the one that was.
  */
-export function passFaults({ marks }: Pick<PassRecord, 'marks'>, asked: readonly (number | null)[] = []): PassFault[] {
+export function passFaults({ marks, question }: JudgedPass): PassFault[] {
   return standingMarks(marks).flatMap(mark => {
-    const what = faultOf(mark, asked);
+    const what = faultOf(mark, question);
     return what === null ? [] : [{ what, place: 'place' in mark ? mark.place : null }];
   });
 }
 
-function faultOf(mark: PassMark, asked: readonly (number | null)[]): string | null {
+function faultOf(mark: PassMark, { asked, gait }: JudgedPass['question']): string | null {
   switch (mark.kind) {
     case 'hit':
       return 'hit';
@@ -51,11 +54,13 @@ function faultOf(mark: PassMark, asked: readonly (number | null)[]): string | nu
       if (wanted === null || wanted === mark.count) return null;
       return mark.count > wanted ? 'strides added' : 'strides left out';
     }
+    case 'gait':
+      return sameGait(mark.ridden, gait) ? null : `in ${mark.ridden.replace('-', ' ')}`;
+    case 'head':
+      return mark.height === 'as wanted' ? null : `head ${mark.height}`;
     case 'footfall':
     case 'note':
     case 'landing':
-    case 'gait':
-    case 'head':
     case 'quality':
     case 'spot':
     case 'rider':
@@ -69,6 +74,12 @@ function faultOf(mark: PassMark, asked: readonly (number | null)[]): string | nu
 }
 
 /** Whether nothing went wrong in a pass that counts. */
-export function isClean(pass: Pick<PassRecord, 'marks'>, asked?: readonly (number | null)[]): boolean {
-  return !isVoid(pass) && passFaults(pass, asked).length === 0;
+export function isClean(pass: JudgedPass): boolean {
+  return !isVoid(pass) && passFaults(pass).length === 0;
+}
+
+/** The canter of a course is a canter. */
+function sameGait(a: TrackGait, b: TrackGait): boolean {
+  const plain = (gait: TrackGait) => (gait === 'course-canter' ? 'canter' : gait);
+  return plain(a) === plain(b);
 }

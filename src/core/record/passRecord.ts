@@ -1,9 +1,8 @@
+import type { Question } from '../question/question';
 import type { Rein } from '../track/rein';
 import type { Footfall } from './footfall';
 import type { PassMark } from './passMark';
-
-/** "As drawn" runs the way the row faces on the plan. */
-export type RideDirection = 'as-drawn' | 'other-way';
+import type { RideDirection } from './rideDirection';
 
 export type PassRecord = {
   id: string;
@@ -11,9 +10,14 @@ export type PassRecord = {
   layoutVersionId: string;
   /** The lesson it was ridden in; null for a ride by itself. */
   lessonId: string | null;
-  rein: Rein;
-  direction: RideDirection;
+  /** The stage of the lesson it belongs to, and what that was called then; null for a ride by itself. */
+  stageId: string | null;
   stage: string;
+  /** What was asked, as it was asked of this pair: names, judgement and work of the pass come from it and its version. */
+  question: Question;
+  /** The rein it was ridden or approached on; null where the track changes the rein. */
+  rein: Rein | null;
+  direction: RideDirection;
   riddenAtMs: number;
   marks: PassMark[];
 };
@@ -21,13 +25,24 @@ export type PassRecord = {
 /** What happens while a pair rides, in order. Every event has an id of its own, so that none is counted twice. */
 export type RecordEvent =
   | { type: 'pass'; id: string; pass: Omit<PassRecord, 'marks'> }
-  | { type: 'amend'; id: string; passId: string; rein: Rein; direction: RideDirection }
+  | { type: 'amend'; id: string; passId: string; rein: Rein | null; direction: RideDirection }
   | { type: 'mark'; id: string; passId: string; mark: PassMark; atMs: number }
   | { type: 'undo-mark'; id: string; passId: string; markId: string; atMs: number }
   | { type: 'undo-pass'; id: string; passId: string; atMs: number }
   /** A pair walks. */
   | { type: 'break'; id: string; lessonId: string; pairId: string; atMs: number }
   | { type: 'undo-break'; id: string; breakId: string; atMs: number }
+  /** Another question at a stage of a lesson, or the same one asked otherwise: of one pair, or (null) of all. */
+  | {
+      type: 'ask';
+      id: string;
+      lessonId: string;
+      stageId: string;
+      pairId: string | null;
+      question: Question;
+      atMs: number;
+    }
+  | { type: 'undo-ask'; id: string; askId: string; atMs: number }
   /** The cautions of a lesson were read. */
   | { type: 'acknowledge'; id: string; lessonId: string; atMs: number };
 
@@ -43,6 +58,8 @@ export function applyRecordEvent(passes: readonly PassRecord[], event: RecordEve
       return passes.filter(pass => pass.id !== event.passId);
     case 'break':
     case 'undo-break':
+    case 'ask':
+    case 'undo-ask':
     case 'acknowledge':
       return [...passes];
     default:

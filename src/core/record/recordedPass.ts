@@ -7,7 +7,7 @@ import type { TappedMark } from './passMark';
 import type { WanderingNoise } from './receiverError';
 import type { RiddenStop, TrackPoint } from './simulatePass';
 import type { Foot, FootLanding } from './simulateRide';
-import type { RideDirection } from './passRecord';
+import type { RideDirection } from './rideDirection';
 import { reversedTrack } from './reversedTrack';
 
 /** What a recording of a ride comes to: what was ridden over, and strides where feet were recorded. */
@@ -34,7 +34,7 @@ export function recordedPass(
   noise: WanderingNoise,
   most: number,
 ): RecordedPass {
-  const ridden = direction === 'as-drawn' ? track : reversedTrack(track);
+  const ridden = direction === 'other-way' ? reversedTrack(track) : track;
   const match = matchTrack(layout, ridden, points, noise);
   const path = thinned(points, most).map(({ at }) => at);
   const strides = stridesOfLegs(layout, track, match, footfalls, direction);
@@ -63,20 +63,16 @@ function stridesOfLegs(
 ): { place: number; count: number }[] {
   const landings = countedFoot(footfalls);
   if (landings.length === 0) return [];
-  const order = track.through.map(({ item }) => item);
   const pauses = pausesOf(landings);
   const crossed = pausesCrossed(
     pauses,
     ridden.map(stop => pauseCosts(layout, stop, landings, pauses)),
   );
-  let from = 0;
-  return ridden.slice(0, -1).flatMap(({ item }, index) => {
-    const next = ridden[index + 1]!.item;
-    const [first, second] = direction === 'as-drawn' ? [item, next] : [next, item];
-    const legs = order.slice(0, -1).map((id, leg) => (id === first && order[leg + 1] === second ? leg : -1));
-    const leg = direction === 'as-drawn' ? legs.find(one => one >= from) : legs.findLast(one => one >= 0);
-    if (leg === undefined || leg < 0) return [];
-    if (direction === 'as-drawn') from = leg + 1;
+  return ridden.slice(0, -1).flatMap(({ stop }, index) => {
+    const next = ridden[index + 1]!.stop;
+    // A leg of the track lies between two stops that follow each other; ridden the other way they are numbered from its end.
+    if (stop === null || next !== stop + 1) return [];
+    const leg = direction === 'other-way' ? track.legs.length - 1 - stop : stop;
     return [{ place: leg + 1, count: crossed[index + 1]! - crossed[index]! }];
   });
 }

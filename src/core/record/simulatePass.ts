@@ -15,8 +15,11 @@ import type { FootLanding } from './simulateRide';
 /** Where a pair was at a time: seconds from the start of the recording. */
 export type TrackPoint = { timeS: number; at: PointM };
 
-/** Something that was ridden over, and when its middle was crossed. */
-export type RiddenStop = { item: string; fromBehind: boolean; timeS: number };
+/**
+ * Something that was ridden over, and when its middle was crossed. `stop`: which stop of the track it was, from 0, since a
+ * fence may be ridden twice; null for what the track does not have there.
+ */
+export type RiddenStop = { item: string; fromBehind: boolean; timeS: number; stop: number | null };
 
 export type PassMistakes = {
   /** How likely something is run out of, and something else is ridden instead, each time. */
@@ -63,23 +66,22 @@ export function simulatePass(
   const speedMPerS = gaitSpeedMPerMin(track.gait) / 60;
   const ridden = stops.flatMap((stop, index) =>
     stop.beside === null
-      ? [{ item: stop.item.id, fromBehind: stop.reversed, timeS: stopsAtM[index]! / speedMPerS }]
+      ? [
+          {
+            ...{ item: stop.item.id, fromBehind: stop.reversed, timeS: stopsAtM[index]! / speedMPerS },
+            stop: stop.instead ? null : index,
+          },
+        ]
       : [],
   );
   const strides: number[] = [];
   const footfalls: FootLanding[] = [];
-  const atM = stopsAtM.filter((_, index) => stops[index]!.beside === null);
-  for (let leg = 0; leg + 1 < atM.length; leg += 1) {
-    const count = countRidden(
-      layout,
-      track,
-      stops.filter(({ beside }) => beside === null),
-      leg,
-      horse,
-      random,
-    );
+  const over = stops.flatMap(({ beside }, index) => (beside === null ? [index] : []));
+  for (const [at, index] of over.slice(0, -1).entries()) {
+    const next = over[at + 1]!;
+    const count = countRidden(layout, track, stops, [index, next], horse, random);
     strides.push(count);
-    footfalls.push(...strideFalls(chain, [atM[leg]!, atM[leg + 1]!], count, speedMPerS));
+    footfalls.push(...strideFalls(chain, [stopsAtM[index]!, stopsAtM[next]!], count, speedMPerS));
   }
   return { points: noisyTrack(chain, speedMPerS, noise, random), footfalls, ridden, strides };
 }
@@ -87,23 +89,26 @@ export function simulatePass(
 /** An item as a pair rides it; `beside`: passed on this side instead of over it. */
 export type RiddenWay = { item: RiddenItem; reversed: boolean; beside: 'left' | 'right' | null };
 
+/** `instead`: something else than the track has there. */
+type StopRidden = RiddenWay & { instead: boolean };
+
 /** What is ridden in fact: the first and the last always, between them a mistake now and then. */
-function stopsRidden(layout: Layout, track: ItemTrack, mistakes: PassMistakes, random: () => number): RiddenWay[] {
+function stopsRidden(layout: Layout, track: ItemTrack, mistakes: PassMistakes, random: () => number): StopRidden[] {
   const ridden = layout.items.filter(isRidden);
   return track.through.map(({ item: id, reversed }, index) => {
     const item = ridden.find(one => one.id === id)!;
     const isInner = index > 0 && index < track.through.length - 1;
     const lot = random();
     const side = random() < 0.5 ? 'left' : 'right';
-    if (!isInner) return { item, reversed, beside: null };
-    if (lot < mistakes.missing) return { item, reversed, beside: side };
+    if (!isInner) return { item, reversed, beside: null, instead: false };
+    if (lot < mistakes.missing) return { item, reversed, beside: side, instead: false };
     if (lot < mistakes.missing + mistakes.wrong) {
       const about = [track.through[index - 1]!.item, id, track.through[index + 1]!.item];
       const others = ridden.filter(other => !about.includes(other.id));
       const other = others[Math.floor(random() * others.length)];
-      if (other) return { item: other, reversed: false, beside: null };
+      if (other) return { item: other, reversed: false, beside: null, instead: true };
     }
-    return { item, reversed, beside: null };
+    return { item, reversed, beside: null, instead: false };
   });
 }
 
@@ -160,27 +165,34 @@ export function wayPose({ item, reversed, beside }: RiddenWay): Pose {
   return { ...pose, at: pointAlong(pose.at, pose.headingRad + (side * Math.PI) / 2, asideM) };
 }
 
+/** The strides from one stop that was ridden over to the next: along the planned leg where they follow each other. */
 function countRidden(
   layout: Layout,
   track: ItemTrack,
   stops: readonly RiddenWay[],
-  leg: number,
+  [at, next]: readonly [number, number],
   horse: LayoutHorse,
   random: () => number,
 ): number {
-  const index = Math.min(leg, track.legs.length - 1);
-  const planned = track.legs[index]!;
-  const [from, to] = [stops[leg]!, stops[leg + 1]!];
-  const way = legTrack(from, to, freeLeg(from, to), groundOf(layout, track));
+  const planned = track.legs[at]!;
+  const [from, to] = [stops[at]!, stops[next]!];
+  const isPlanned = next === at + 1;
   const stride = layoutStride(horse, track.gait, settingAt(track.gait, planned));
-  if (!way.ok || !stride) return 1;
-  const { groundM } = measureLeg(from.item, to.item, way.chain);
-  const distance = { ...distanceCaseOf(layout, track, index), from: from.item, to: to.item };
+  if (!stride) return 1;
+  const way = isPlanned ? wayBetween(layout, track, from, to, at) : freeWay(layout, track, from, to);
+  if (!way) return 1;
+  const { groundM } = measureLeg(from.item, to.item, way);
+  const distance = { ...distanceCaseOf(layout, track, at), from: from.item, to: to.item };
   const spread = stride.spread ?? USUAL_SPREAD;
   const onTheDay = { ...stride, normalM: stride.normalM * Math.max(0.7, 1 + spread * seededNormal(random)) };
   const itself = Math.max(0, Math.round(readDistance(groundM, distance, onTheDay).evenCount));
-  if (planned.asked === null || random() < MISSES_ASKED) return itself;
+  if (!isPlanned || planned.asked === null || random() < MISSES_ASKED) return itself;
   return planned.asked;
+}
+
+function freeWay(layout: Layout, track: ItemTrack, from: RiddenWay, to: RiddenWay): Chain | null {
+  const way = legTrack(from, to, freeLeg(from, to), groundOf(layout, track));
+  return way.ok ? way.chain : null;
 }
 
 const FEET_IN_STRIDE = [

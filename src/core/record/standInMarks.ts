@@ -37,7 +37,7 @@ export function standInMarks(
   track: ItemTrack,
   horse: LayoutHorse,
   pass: SimulatedPass,
-  rein: Rein,
+  rein: Rein | null,
   manner: StandInManner,
   random: () => number,
 ): TappedMark[] {
@@ -47,7 +47,7 @@ export function standInMarks(
     ...track.through.flatMap(({ item: id }, index) => {
       const item = layout.items.find(one => one.id === id)!;
       const place = index + 1;
-      if (!pass.ridden.some(({ item: over }) => over === id))
+      if (!pass.ridden.some(({ stop }) => stop === index))
         return [
           {
             kind: 'fence' as const,
@@ -80,7 +80,8 @@ function fenceMarks(place: number, goesWrong: boolean, random: () => number): Ta
 }
 
 /** A horse lands on the lead of the rein it is ridden on, but for now and then, more often on its worse one. */
-function leadMark(place: number, rein: Rein, times: number, random: () => number): TappedMark[] {
+function leadMark(place: number, rein: Rein | null, times: number, random: () => number): TappedMark[] {
+  if (rein === null) return [];
   const other: Rein = rein === 'left' ? 'right' : 'left';
   const wrong = random() < 0.15 * times;
   return [{ kind: 'lead', place, lead: wrong ? other : rein }];
@@ -94,13 +95,13 @@ function lineMarks(
   pass: SimulatedPass,
   random: () => number,
 ): TappedMark[] {
-  const order = pass.ridden.map(({ item }) => item);
   const legs = reckonItemTrack(layout, track).legs;
   const entry = 0.5 + 0.05 * seededNormal(random);
   let gap = 0;
   return legs.flatMap((leg, index): TappedMark[] => {
-    const at = order.indexOf(leg.from);
-    const wasRidden = at >= 0 && order[at + 1] === leg.to && pass.strides[at] !== undefined;
+    // By its two stops: a fence that is ridden twice has a leg of its own each time.
+    const at = pass.ridden.findIndex(({ stop }) => stop === index);
+    const wasRidden = at >= 0 && pass.ridden[at + 1]?.stop === index + 1 && pass.strides[at] !== undefined;
     const planned = track.legs[index]!;
     const stride = layoutStride(horse, track.gait, settingAt(track.gait, planned));
     if (!wasRidden || !stride) return [];

@@ -1,5 +1,6 @@
 import type { StrideInterval } from '../horse/strideProfile';
 import { M_PER_FT } from '../units/lengthUnits';
+import { strideSpread } from './strideSpread';
 import { strideOfLane, stridesInLane, type CountedPass, type StridesInLane } from './strideInterval';
 
 /** Common practice, no source: most counts are told for a lane of 60 ft. */
@@ -18,6 +19,8 @@ export type PaceReading = {
   passes: number;
   voided: number;
   strides: StridesInLane;
+  /** How much the counts say that it varies from pass to pass, a share of the stride. */
+  spread: number;
   /** Null in a lane that was not taped. */
   stride: ({ strideM: number } & StrideInterval) | null;
 };
@@ -37,7 +40,13 @@ export function readStrideTest(lane: TestLane, passes: readonly TestPass[]): Str
     if (counted.length === 0) continue;
     const strides = stridesInLane(counted);
     const stride = lane.kind === 'taped' ? strideOfLane(lane.lengthM, strides) : null;
-    paces[pace] = { passes: counted.length, voided: ridden.length - counted.length, strides, stride };
+    paces[pace] = {
+      passes: counted.length,
+      voided: ridden.length - counted.length,
+      strides,
+      spread: strideSpread(counted),
+      stride,
+    };
   }
   const { short, long } = paces;
   const adjustability =

@@ -26,6 +26,7 @@ export function profileFromTest(
     longM: Math.max(normalM, long?.stride?.strideM ?? normalM * share.long),
     source: 'tested',
     interval: { lowM: normal.stride.lowM, highM: normal.stride.highM },
+    spread: normal.spread,
   };
 }
 

@@ -5,7 +5,7 @@ import type { Rein } from '../track/rein';
 import { byChance } from './byChance';
 import { dayNames, daysOf } from './byDay';
 import type { AskedReview } from './countReview';
-import type { FaultCount } from './faultReview';
+import { timesOf, type FaultCount } from './faultReview';
 import { cleanShare, dayQualities, reinReview, type ReinReview } from './reinReview';
 import type { ReviewPass } from './reviewPass';
 import { offeredStride, type StrideReview } from './strideReview';
@@ -192,14 +192,14 @@ export function askedClaims({ adding, leavingOut }: AskedReview, { horse }: Clai
 export function faultClaims(faults: readonly FaultCount[], passes: number, { horse }: ClaimWords): Claim[] {
   const [most, next] = faults;
   if (!most || passes < 2 * LEAST_PASSES) return [];
-  const [a, b] = [most.left + most.right, next ? next.left + next.right : 0];
+  const [a, b] = [timesOf(most), next ? timesOf(next) : 0];
   // As likely as a coin that falls this way so often: the two most frequent against each other.
   const even = wilsonInterval({ of: a + b, hits: a });
   if (a < LEAST_PASSES || even.low <= 0.5) return [];
   return [
     {
       text: `What goes wrong most often for ${horse} is ${most.what}: ${a} times in ${passes} passes.`,
-      because: `${most.left} times on the left rein, ${most.right} on the right${next ? `; next comes ${next.what}, ${b} times` : ''}.`,
+      because: `${most.left} times on the left rein, ${most.right} on the right${most.without > 0 ? `, ${most.without} on tracks that change the rein` : ''}${next ? `; next comes ${next.what}, ${b} times` : ''}.`,
       p: null,
     },
   ];

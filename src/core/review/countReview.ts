@@ -5,6 +5,8 @@ import type { ReviewPass } from './reviewPass';
 /** How a leg was ridden, count by count, beside what was reckoned for it. */
 export type LegReview = {
   layoutVersionId: string;
+  /** What was asked. */
+  question: string;
   from: string;
   to: string;
   groundM: number;
@@ -39,7 +41,7 @@ const countsOf = readDays(day => {
 });
 
 function legCounts(legs: Map<string, LegCounts>, pass: ReviewPass, place: number): Map<number, number> {
-  const key = `${pass.layoutVersionId} ${place}`;
+  const key = `${pass.layoutVersionId} ${pass.key} ${place}`;
   const leg = legs.get(key) ?? { pass, place, counts: new Map<number, number>() };
   legs.set(key, leg);
   return leg.counts;
@@ -77,7 +79,7 @@ export function legReviews(passes: readonly ReviewPass[], thoughtM: ThoughtM): L
       const { from, to, groundM, asked, entry } = leg;
       const strideM = entry ? thoughtM(entry) : null;
       return {
-        ...{ layoutVersionId: pass.layoutVersionId, from, to, groundM, asked },
+        ...{ layoutVersionId: pass.layoutVersionId, question: pass.questionWords, from, to, groundM, asked },
         predicted: strideM === null ? null : evenCount(leg, strideM),
         counts: [...counts].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count),
       };

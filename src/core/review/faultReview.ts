@@ -1,34 +1,45 @@
 import { mean } from '../statistics/moments';
-import { workOfPasses, type PassWork } from '../lesson/workCounts';
-import type { Rein } from '../track/rein';
+import type { Work } from '../work/passWork';
+import { workOfPasses } from '../work/workCounts';
 import { daysOf, readDays } from './byDay';
 import { grouped, type ReviewPass } from './reviewPass';
 import { qualities } from './reinReview';
 
 /** How often one thing went wrong, on each rein. */
-export type FaultCount = { what: string; left: number; right: number };
+export type FaultCount = {
+  what: string;
+  left: number;
+  right: number;
+  /** On tracks that change the rein. */ without: number;
+};
 
 /** Faults by kind, the most frequent first; one of a kind counts once for each place in a pass. */
 export function faultCounts(passes: readonly ReviewPass[]): FaultCount[] {
-  const counts = new Map<string, Record<Rein, number>>();
+  const counts = new Map<string, OnReins>();
   for (const day of daysOf(passes))
-    for (const [what, { left, right }] of faultsOf(day)) {
-      const count = counts.get(what) ?? { left: 0, right: 0 };
-      counts.set(what, { left: count.left + left, right: count.right + right });
+    for (const [what, { left, right, without }] of faultsOf(day)) {
+      const count = counts.get(what) ?? NONE;
+      counts.set(what, { left: count.left + left, right: count.right + right, without: count.without + without });
     }
   return [...counts]
     .map(([what, count]) => ({ what, ...count }))
-    .sort((a, b) => b.left + b.right - (a.left + a.right) || a.what.localeCompare(b.what));
+    .sort((a, b) => timesOf(b) - timesOf(a) || a.what.localeCompare(b.what));
 }
+
+type OnReins = Omit<FaultCount, 'what'>;
+const NONE: OnReins = { left: 0, right: 0, without: 0 };
+
+/** How often a fault was seen in all. */
+export const timesOf = ({ left, right, without }: OnReins): number => left + right + without;
 
 /** The faults of a day. */
 const faultsOf = readDays(day => {
-  const counts = new Map<string, Record<Rein, number>>();
+  const counts = new Map<string, OnReins>();
   for (const pass of day) {
     if (pass.isVoid) continue;
     for (const { what } of pass.faults) {
-      const count = counts.get(what) ?? { left: 0, right: 0 };
-      count[pass.rein] += 1;
+      const count = { ...(counts.get(what) ?? NONE) };
+      count[pass.rein ?? 'without'] += 1;
       counts.set(what, count);
     }
   }
@@ -36,7 +47,7 @@ const faultsOf = readDays(day => {
 });
 
 /** A day of riding: what it asked of the horse, and how good it was. */
-export type RiddenDay = ReturnType<typeof workOfPasses> & {
+export type RiddenDay = Work & {
   day: string;
   passes: number;
   clean: number;
@@ -53,11 +64,10 @@ export function riddenDays(passes: readonly ReviewPass[]): RiddenDay[] {
 }
 
 const riddenDay = readDays((own): RiddenDay => {
-  const works = new Map<string, PassWork>(own.map(({ layoutVersionId, ground }) => [layoutVersionId, ground.work]));
   const counted = own.filter(pass => !pass.isVoid);
   const marked = qualities(counted);
   return {
-    ...workOfPasses(own, version => works.get(version) ?? null),
+    ...workOfPasses(own, ({ ground }) => ground.work),
     ...{ day: own[0]!.day, passes: counted.length, quality: marked.length > 0 ? mean(marked) : null },
     clean: counted.filter(({ faults }) => faults.length === 0).length,
   };

@@ -3,12 +3,14 @@ import type { StrideEntryKey } from '../horse/strideEntry';
 import type { Layout } from '../layout/layout';
 import { distanceCaseOf, reckonItemTrack, settingAt } from '../layout/reckonLayout';
 import type { TrackGait } from '../layout/trackGait';
-import { passWork, type PassWork } from '../lesson/workCounts';
-import { markedTrack } from '../record/standInRide';
+import { figureWords } from '../figures/figureWords';
+import { layoutLabels } from '../layout/labels';
+import { questionWork, type QuestionWork } from '../work/questionWork';
 import { distanceRule, type DistanceRule } from '../stride/distanceRule';
 
 /** A leg as the record needs it: how much ground, by which rule strides are counted in it, and what was asked. */
 export type RiddenLeg = {
+  /** What its ends are called. */
   from: string;
   to: string;
   groundM: number;
@@ -19,15 +21,15 @@ export type RiddenLeg = {
   betweenPoles: boolean;
 };
 
-/** A layout version as the review needs it. It never changes, so it is reckoned once. */
+/** A question over a layout version as the review needs it. Neither ever changes, so it is reckoned once. */
 export type RiddenGround = {
   gait: TrackGait | null;
   legs: RiddenLeg[];
   /** The count asked of each leg. */
   asked: (number | null)[];
-  stops: { id: string; at: PointM; isFence: boolean }[];
+  stops: { id: string; name: string; at: PointM; isFence: boolean }[];
   figures: string[];
-  work: PassWork;
+  work: QuestionWork;
 };
 
 const POLE_ENTRIES: Partial<Record<TrackGait, StrideEntryKey>> = {
@@ -37,25 +39,36 @@ const POLE_ENTRIES: Partial<Record<TrackGait, StrideEntryKey>> = {
   'course-canter': 'canter-poles',
 };
 
-/** What of a layout the record hangs on. */
-export function riddenGround(layout: Layout): RiddenGround {
-  const track = markedTrack(layout);
-  const figures = layout.tracks.flatMap(one =>
-    one.kind === 'figures' ? one.figures.map(({ figure }) => figure.kind) : [],
-  );
-  const work = passWork(layout);
-  if (!track) return { gait: layout.tracks[0]?.gait ?? null, legs: [], asked: [], stops: [], figures, work };
-  const itemOf = (id: string) => layout.items.find(item => item.id === id)!;
-  const legs = reckonItemTrack({ ...layout, horses: [] }, track).legs.map((leg, index): RiddenLeg => {
+/** Nothing is known of what was ridden: its layout does not have it. */
+const NOTHING: RiddenGround = {
+  ...{ gait: null, legs: [], asked: [], stops: [], figures: [] },
+  work: { stops: [], legCircles: [], figureCircles: { left: 0, right: 0 } },
+};
+
+/**
+ * What of an asked layout the record hangs on.
+ * @param asked - as drawn, or its mirror image where that was ridden; null where the layout does not have it
+ * @param drawn - as drawn
+ */
+export function riddenGround(asked: Layout | null, drawn: Layout | null = asked): RiddenGround {
+  const track = asked?.tracks[0];
+  if (!asked || !track) return NOTHING;
+  const work = questionWork(drawn ?? asked);
+  if (track.kind === 'figures') return { ...NOTHING, gait: track.gait, figures: track.figures.map(figureWords), work };
+  const itemOf = (id: string) => asked.items.find(item => item.id === id)!;
+  const { inWords } = layoutLabels(asked);
+  const legs = reckonItemTrack({ ...asked, horses: [] }, track).legs.map((leg, index): RiddenLeg => {
     const planned = track.legs[index]!;
     const setting = settingAt(track.gait, planned);
     return {
-      ...{ from: leg.from, to: leg.to, groundM: leg.groundM, asked: planned.asked },
-      rule: distanceRule(distanceCaseOf(layout, track, index)),
+      ...{ from: inWords(leg.from), to: inWords(leg.to), groundM: leg.groundM, asked: planned.asked },
+      rule: distanceRule(distanceCaseOf(asked, track, index)),
       entry: setting === 'poles' ? (POLE_ENTRIES[track.gait] ?? null) : setting === 'course' ? 'course-canter' : null,
       betweenPoles: [leg.from, leg.to].every(id => itemOf(id).kind === 'pole'),
     };
   });
-  const stops = track.through.map(({ item: id }) => ({ id, at: itemOf(id).at, isFence: itemOf(id).kind === 'fence' }));
-  return { gait: track.gait, legs, asked: legs.map(({ asked }) => asked), stops, figures, work };
+  const stops = track.through.map(({ item: id }) => ({
+    ...{ id, name: inWords(id), at: itemOf(id).at, isFence: itemOf(id).kind === 'fence' },
+  }));
+  return { gait: track.gait, legs, asked: legs.map(({ asked: count }) => count), stops, figures: [], work };
 }

@@ -1,6 +1,6 @@
 import type { StrideEntryKey } from '../horse/strideEntry';
 import type { Rein } from '../track/rein';
-import { workOfPasses } from '../lesson/workCounts';
+import { workOfPasses } from '../work/workCounts';
 import type { ReviewPass } from './reviewPass';
 
 /** A pair as a group is looked at: who it is, and the stride it goes by. */
@@ -66,8 +66,7 @@ function sharedGroups(pairs: readonly GroupPair[], entry: StrideEntryKey): Group
 function balanceOf(pairId: string, own: readonly ReviewPass[]): PairBalance {
   const counted = own.filter(pass => !pass.isVoid);
   const on = (rein: Rein) => counted.filter(pass => pass.rein === rein).length;
-  const works = new Map(counted.map(({ layoutVersionId, ground }) => [layoutVersionId, ground.work]));
-  const { lowEfforts, highEfforts } = workOfPasses(counted, version => works.get(version) ?? null);
+  const { lowEfforts, highEfforts } = workOfPasses(counted, ({ ground }) => ground.work);
   const isJumping = ({ ground }: ReviewPass) => ground.stops.some(({ isFence }) => isFence);
   const isFlat = ({ ground }: ReviewPass) => ground.stops.length === 0;
   return {

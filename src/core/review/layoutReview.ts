@@ -7,7 +7,9 @@ import { qualities } from './reinReview';
 export type SettingReview = {
   pairId: string;
   layoutVersionId: string;
-  stage: string;
+  /** What was asked, in words, and what tells it from another. */
+  question: string;
+  key: string;
   firstDay: string;
   lastDay: string;
   clean: Share;
@@ -20,24 +22,30 @@ export type SettingReview = {
 export type LayoutReview = {
   settings: SettingReview[];
   /** Pairs that rode it on two or more days: the first of them against the last. */
-  beforeAfter: { pairId: string; stage: string; firstDay: string; lastDay: string; first: Share; last: Share }[];
+  beforeAfter: {
+    pairId: string;
+    question: string;
+    key: string;
+    firstDay: string;
+    lastDay: string;
+    first: Share;
+    last: Share;
+  }[];
 };
 
 /** A layout as it was ridden: pair by pair, setting by setting, and each pair's first day against its last. */
 export function layoutReview(passes: readonly ReviewPass[]): LayoutReview {
   const counted = passes.filter(pass => !pass.isVoid && pass.line === null);
-  const settings = [
-    ...grouped(counted, ({ pairId, layoutVersionId, stage }) => `${pairId} ${layoutVersionId} ${stage}`),
-  ];
-  const byStage = [...grouped(counted, ({ pairId, stage }) => `${pairId} ${stage}`)];
+  const settings = [...grouped(counted, ({ pairId, layoutVersionId, key }) => `${pairId} ${layoutVersionId} ${key}`)];
+  const byQuestion = [...grouped(counted, ({ pairId, key }) => `${pairId} ${key}`)];
   return {
     settings: settings.map(([, own]) => settingReview(own)),
-    beforeAfter: byStage.flatMap(([, own]) => {
+    beforeAfter: byQuestion.flatMap(([, own]) => {
       const [firstDay, lastDay] = [own[0]!.day, own[own.length - 1]!.day];
       if (firstDay === lastDay) return [];
       const on = (day: string) => cleanOf(own.filter(pass => pass.day === day));
-      const { pairId, stage } = own[0]!;
-      return [{ pairId, stage, firstDay, lastDay, first: on(firstDay), last: on(lastDay) }];
+      const { pairId, questionWords: question, key } = own[own.length - 1]!;
+      return [{ pairId, question, key, firstDay, lastDay, first: on(firstDay), last: on(lastDay) }];
     }),
   };
 }
@@ -47,10 +55,18 @@ function cleanOf(passes: readonly ReviewPass[]): Share {
 }
 
 function settingReview(own: readonly ReviewPass[]): SettingReview {
-  const { pairId, layoutVersionId, stage, ground, day } = own[0]!;
+  const { pairId, layoutVersionId, questionWords: question, key, ground, day } = own[0]!;
   const marked = qualities(own);
   return {
-    ...{ pairId, layoutVersionId, stage, firstDay: day, lastDay: own[own.length - 1]!.day, clean: cleanOf(own) },
+    ...{
+      pairId,
+      layoutVersionId,
+      question,
+      key,
+      firstDay: day,
+      lastDay: own[own.length - 1]!.day,
+      clean: cleanOf(own),
+    },
     quality: marked.length > 0 ? mean(marked) : null,
     counts: ground.legs.map((_, leg) => mostOften(own, leg + 1)),
     groundsM: ground.legs.map(({ groundM }) => groundM),

@@ -9,6 +9,10 @@ import type { RiddenGround } from './ground';
  */
 export type ReviewPass = Omit<PassRecord, 'marks'> & {
   ground: RiddenGround;
+  /** What its question is called. */
+  questionWords: string;
+  /** The same for passes of one question, over whichever setting of a layout: they may be compared. */
+  key: string;
   day: string;
   marks: PassMark[];
   faults: PassFault[];
@@ -17,10 +21,23 @@ export type ReviewPass = Omit<PassRecord, 'marks'> & {
 };
 
 /** A pass as the review looks at it. */
-export function reviewPass(pass: PassRecord, ground: RiddenGround, day: string): ReviewPass {
+export function reviewPass(
+  pass: PassRecord,
+  ground: RiddenGround,
+  asked: Pick<ReviewPass, 'questionWords' | 'key'>,
+  day: string,
+): ReviewPass {
   return {
-    ...{ ...pass, ground, day, marks: standingMarks(pass.marks), isVoid: isVoid(pass), line: lineRidden(pass) },
-    faults: passFaults(pass, ground.asked),
+    ...{
+      ...pass,
+      ...asked,
+      ground,
+      day,
+      marks: standingMarks(pass.marks),
+      isVoid: isVoid(pass),
+      line: lineRidden(pass),
+    },
+    faults: passFaults(pass),
   };
 }
 

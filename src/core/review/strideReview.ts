@@ -49,7 +49,7 @@ type Evidence = {
 
 const noEvidence = (): Evidence => ({ counts: new Map(), steps: [], days: new Set(), times: 0, riddenAtMs: 0 });
 
-type DayEvidence = { entry: StrideEntryKey; rein: Rein; evidence: Evidence };
+type DayEvidence = { entry: StrideEntryKey; rein: Rein | null; evidence: Evidence };
 
 /**
  * The strides that the passes of one horse point to, by profile entry. Counts that were asked for are left out: they say

@@ -21,6 +21,8 @@ export const ARCHIVE_TABLES = [
   schema.ownExercises,
   schema.lessons,
   schema.walkBreaks,
+  schema.questions,
+  schema.lessonAsks,
   schema.passes,
   schema.marks,
   schema.videos,

@@ -4,6 +4,7 @@ import { sql } from 'drizzle-orm';
 import JSZip from 'jszip';
 import { DatabaseRefused } from '../databaseRefused';
 import type { OpenDatabase } from '../openDatabase';
+import { upgradeRecords } from '../upgrade/upgradeRecords';
 import type { Transaction } from '../writeQueue';
 import { ARCHIVE_TABLES, archiveColumns, tableName, type ArchiveColumn, type ArchiveTable } from './archiveTables';
 import { Manifest, MANIFEST_FILE } from './manifest';
@@ -47,8 +48,8 @@ function readManifest(text: string): Manifest {
     return refuse(`${MANIFEST_FILE} cannot be read: the archive is damaged.`);
   }
   const version = (json as { version?: unknown } | null)?.version;
-  if (typeof version === 'number' && version !== 1)
-    return refuse(`This archive is of version ${version}, which this Roan does not know: it reads version 1.`);
+  if (typeof version === 'number' && version !== 1 && version !== 2)
+    return refuse(`This archive is of version ${version}, which this Roan does not know: it reads versions 1 and 2.`);
   const read = Manifest.safeParse(json);
   return read.success
     ? read.data
@@ -65,9 +66,13 @@ async function fileOf(zip: JSZip, { files }: Manifest, name: string): Promise<Bu
   return bytes;
 }
 
+/** Tables that archives of version 1 do not have. */
+const NEWER_TABLES: ReadonlySet<string> = new Set(['questions', 'lesson_asks']);
+
 async function readTable(zip: JSZip, manifest: Manifest, table: ArchiveTable): Promise<ArchiveRow[]> {
   const name = tableName(table);
   const file = `tables/${name}.json`;
+  if (manifest.version === 1 && NEWER_TABLES.has(name)) return [];
   let rows: unknown;
   try {
     rows = JSON.parse((await fileOf(zip, manifest, file)).toString('utf8'));
@@ -118,7 +123,10 @@ export async function restoreArchive(database: OpenDatabase, archive: ReadArchiv
     );
   const written = keepVideos(archive, videoFolder);
   try {
-    await database.write(tx => insertAll(tx, archive));
+    await database.write(async tx => {
+      await insertAll(tx, archive);
+      await upgradeRecords(tx);
+    });
   } catch (error) {
     for (const file of written) rmSync(file, { force: true });
     throw error;

@@ -15,7 +15,7 @@ export const SEASON_LESSONS = [
     stages: (week: number) => (week < 8 ? [0, 1] : week < 16 ? [1, 2] : [2, 3]),
   },
   {
-    ...{ name: 'Saturday, the course', layout: 'course', dayOfWeek: 6, every: 2, from: 1, eachRein: 2 },
+    ...{ name: 'Saturday, the course', layout: 'course', dayOfWeek: 6, every: 2, from: 1, eachRein: 4 },
     pairs: ['ode-quill', 'ode-larkspur', 'maud-osprey'],
     stages: () => [0],
   },

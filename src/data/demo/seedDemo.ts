@@ -21,7 +21,7 @@ import type { OpenDatabase } from '../openDatabase';
 import { findArena } from '../queries/arenas';
 import { findHorse, listHorses } from '../queries/horses';
 import { addLayout, findLayout, freezeLayout } from '../queries/layouts';
-import { layoutStages } from '../queries/layoutStages';
+import { layoutOffers } from '../queries/layoutStages';
 import { saveLesson } from '../queries/lessons';
 import { findVersion } from '../queries/layoutVersions';
 import { addStepWalk } from '../queries/people';
@@ -76,9 +76,9 @@ export async function seedDemo({ write }: OpenDatabase, nowMs: number, season = 
 async function seedLesson(tx: Transaction, yardId: string, ids: Ids, layoutIds: Ids, nowMs: number): Promise<void> {
   const { name, layout: key, pairs: riding, eachRein } = DEMO_LESSON;
   const layout = (await findLayout(tx, yardId, layoutIds.get(key)!))!;
-  const stages = (await layoutStages(tx, yardId, layout)).map(({ work: _, ...stage }) => ({
-    ...stage,
-    ...{ id: randomUUID(), eachRein },
+  const stages = (await layoutOffers(tx, yardId, layout)).stages.map(({ asks, ...stage }) => ({
+    ...{ ...stage, id: randomUUID(), eachRein },
+    questions: [{ question: { id: randomUUID(), ...asks }, ofPairs: {} }],
   }));
   await saveLesson(tx, yardId, {
     ...{ name, arenaId: layout.arena.id },

@@ -1,24 +1,26 @@
 import { randomUUID } from 'node:crypto';
 import {
-  goesBothWays,
-  markedTrack,
+  askedLayout,
+  hasReins,
   seededRandom,
   standInRide,
   USUAL_BREAK_MIN,
   USUAL_MISTAKES,
+  waysToRide,
+  type Layout as CoreLayout,
   type LayoutHorse,
   type LessonStage,
   type PassMark,
-  type Rein,
+  type RideWay,
   type StandInManner,
 } from '@/core';
 import { writeLesson } from '@/files/lessonPaper';
 import { listHorses } from '../queries/horses';
-import { findLayout, type Layout } from '../queries/layouts';
-import { layoutStages } from '../queries/layoutStages';
-import { keepStages } from '../queries/layoutVersions';
-import { versionsRidden, type KeptVersions } from '../queries/passes';
+import { findLayout } from '../queries/layouts';
+import { asToday, layoutOffers, type OfferedStage, type QuestionToday } from '../queries/layoutStages';
+import { findVersion, keepVersion } from '../queries/layoutVersions';
 import { markRow } from '../queries/markRow';
+import { keepQuestion } from '../queries/questions';
 import { planHorses } from '../queries/planGround';
 import { lessons, marks, passes } from '../schema';
 import type { Transaction } from '../writeQueue';
@@ -54,17 +56,20 @@ export async function seedSeason(
   const rows: SeasonRows = { lessons: [], passes: [], marks: [] };
   for (const plan of SEASON_LESSONS) {
     const layout = (await findLayout(tx, yardId, layoutIds.get(plan.layout)!))!;
-    const offered = await layoutStages(tx, yardId, layout);
-    const exercises = offered.map(({ exercise }) => exercise);
-    const versionIds = await keepStages(tx, yardId, layout, exercises);
-    const versions = await versionsRidden(tx, yardId, versionIds);
+    const offers = await layoutOffers(tx, yardId, layout);
+    const versionId = await keepVersion(tx, yardId, layout, 'ridden');
+    const version = (await findVersion(tx, yardId, versionId))!;
     for (let week = plan.from; week < SEASON_WEEKS; week += plan.every) {
       const startsAtMs = mondayMs(nowMs) + ((week - SEASON_WEEKS) * 7 + plan.dayOfWeek - 1) * DAY_MS + LESSON_MS;
-      const stages = plan.stages(week).map(stage => ({ stage, versionId: versionIds[stage]! }));
+      const stages: SeasonStage[] = [];
+      for (const index of plan.stages(week)) {
+        const stage = asStage(offers.stages[index]!, plan.eachRein);
+        const today = asToday(stage.questions[0]!.question, offers.resolved)!;
+        stages.push({ plan: stage, today, questionId: await keepQuestion(tx, yardId, today.question) });
+      }
       rideLesson(rows, {
-        ...{ yardId, ids, layout, startsAtMs, horses, versions, random, arenaId: layout.arena.id },
-        ...{ name: plan.name, pairs: plan.pairs, eachRein: plan.eachRein, share: week / (SEASON_WEEKS - 1) },
-        stages: stages.map(({ stage, versionId }) => ({ versionId, plan: asStage(offered[stage]!, plan.eachRein) })),
+        ...{ yardId, ids, layout: version.layout, versionId, startsAtMs, horses, random, arenaId: layout.arena.id },
+        ...{ name: plan.name, pairs: plan.pairs, share: week / (SEASON_WEEKS - 1), stages },
         isBadArena: layout.arena.id === ids.get(SEASON_BAD_PLACE.arena),
       });
     }
@@ -84,26 +89,27 @@ function mondayMs(nowMs: number): number {
   return (today - ((today + 3) % 7)) * DAY_MS;
 }
 
-type Offered = Awaited<ReturnType<typeof layoutStages>>[number];
-
-function asStage({ work: _, ...stage }: Offered, eachRein: number): LessonStage {
-  return { ...stage, id: randomUUID(), eachRein };
+function asStage({ asks, ...stage }: OfferedStage, eachRein: number): LessonStage {
+  const questions = [{ question: { id: randomUUID(), ...asks }, ofPairs: {} }];
+  return { ...stage, id: randomUUID(), eachRein, questions };
 }
+
+type SeasonStage = { plan: LessonStage; today: QuestionToday; questionId: string };
 
 type SeasonLesson = {
   yardId: string;
   ids: Ids;
-  layout: Layout;
+  /** As it was kept. */
+  layout: CoreLayout;
+  versionId: string;
   arenaId: string;
   name: string;
   startsAtMs: number;
   pairs: readonly string[];
-  eachRein: number;
   /** How far the season has come, 0 to 1. */
   share: number;
-  stages: { versionId: string; plan: LessonStage }[];
+  stages: SeasonStage[];
   horses: ReturnType<typeof planHorses>;
-  versions: KeptVersions;
   isBadArena: boolean;
   random: () => number;
 };
@@ -116,29 +122,37 @@ function rideLesson(rows: SeasonRows, lesson: SeasonLesson): void {
   const document = writeLesson({ ...plan, breakEveryMin: USUAL_BREAK_MIN });
   rows.lessons.push({ id: lessonId, yardId, name, arenaId, startsAt, document, acknowledgedAt: startsAt });
   let passesSoFar = 0;
-  for (const { versionId, plan: stage } of stages)
-    for (let index = 0; index < 2 * stage.eachRein; index += 1)
+  for (const stage of stages) {
+    const ways = waysRidden(lesson, stage);
+    for (let index = 0; index < ways.length * stage.plan.eachRein; index += 1)
       for (const pair of pairs) {
-        const rein: Rein = index % 2 === 0 ? 'left' : 'right';
-        ridePass(rows, lesson, { lessonId, versionId, stage: stage.name, pair, rein, number: passesSoFar });
+        ridePass(rows, lesson, { lessonId, stage, pair, way: ways[index % ways.length]!, number: passesSoFar });
         passesSoFar += 1;
       }
+  }
 }
 
-type SeasonPass = { lessonId: string; versionId: string; stage: string; pair: string; rein: Rein; number: number };
+/** Each rein in turn, the first way of it; where the track changes the rein there is only one. */
+function waysRidden({ layout }: SeasonLesson, { today: { question } }: SeasonStage): RideWay[] {
+  const ways = waysToRide(askedLayout(layout, question)!);
+  if (!hasReins(ways)) return ways.slice(0, 1);
+  return (['left', 'right'] as const).map(rein => ways.find(way => way.rein === rein)!);
+}
+
+type SeasonPass = { lessonId: string; stage: SeasonStage; pair: string; way: RideWay; number: number };
 
 function ridePass(rows: SeasonRows, lesson: SeasonLesson, pass: SeasonPass): void {
-  const { yardId, ids, startsAtMs, versions, random } = lesson;
-  const { lessonId, versionId: layoutVersionId, stage, pair, rein, number } = pass;
-  const { layout } = versions.get(layoutVersionId)!;
-  const track = markedTrack(layout);
-  const direction = rein === 'right' && track && goesBothWays(layout, track) ? 'other-way' : 'as-drawn';
-  const wish = { rein, direction, manner: mannerOf(lesson, pair), mistakes: USUAL_MISTAKES } as const;
-  const ridden = standInRide(layout, horseOf(lesson, pair), wish, random);
+  const { yardId, ids, layout, versionId: layoutVersionId, startsAtMs, random } = lesson;
+  const { lessonId, stage, pair, way, number } = pass;
+  const { question } = stage.today;
+  const asked = askedLayout(layout, question, way.direction)!;
+  const wish = { ...way, manner: mannerOf(lesson, pair), mistakes: USUAL_MISTAKES };
+  const ridden = standInRide(asked, horseOf(lesson, pair), wish, random);
   const id = randomUUID();
   const riddenAt = new Date(startsAtMs + number * PASS_MS);
   rows.passes.push({
-    ...{ id, yardId, pairId: ids.get(pair)!, layoutVersionId, lessonId, stage, rein, direction, riddenAt },
+    ...{ id, yardId, pairId: ids.get(pair)!, layoutVersionId, lessonId, riddenAt, ...way },
+    ...{ stageId: stage.plan.id, stage: stage.plan.name, questionId: stage.questionId },
   });
   for (const [order, mark] of ridden.marks.entries()) {
     const row = markRow({ id: randomUUID(), ...mark } as PassMark);

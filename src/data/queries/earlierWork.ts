@@ -1,25 +1,75 @@
-import { NO_EARLIER_WORK, passWork, workOfPasses, type EarlierWork, type PassRecord, type PassWork } from '@/core';
+import {
+  askedLayout,
+  hasReins,
+  jumps,
+  NO_EARLIER_WORK,
+  plannedWork,
+  questionOfPair,
+  questionToday,
+  questionWork,
+  resolvePlan,
+  sumWork,
+  waysToRide,
+  workOfPasses,
+  type EarlierWork,
+  type PassRecord,
+  type ResolvedPlan,
+  type Work,
+} from '@/core';
 import { and, eq, gte, isNull, lt } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
-import { pairs, passes } from '../schema';
-import { passesWithMarks, versionsRidden } from './passes';
+import { lessons, pairs, passes } from '../schema';
+import { listHorses } from './horses';
+import { findLayout } from './layouts';
+import { lessonOf, type Lesson } from './lessons';
+import { planGround } from './planGround';
+import { passesWithMarks } from './passes';
+import { passWorks } from './passWorks';
 
 /** The days that count, each from its first instant up to the next: the last one is the day of the lesson. */
 export type DaysMs = readonly number[];
 
+/** Something a horse did, or is planned to do: when, and how much of what. */
+type DoneAt = { horseId: string; atMs: number; work: Work };
+
 /**
- * What each horse did before a lesson: on its day, and on how many of the days before it jumped. Horses without a row did
- * nothing.
+ * What each horse does besides a lesson: on its day, and on how many of the days before it jumps. What was ridden counts as it
+ * was ridden; a lesson of these days that nobody has ridden yet counts as it is planned. Horses without an entry do nothing.
  * @param daysMs - the first instant of each day, oldest first, and the end of the last one
- * @param notLessonId - the lesson that is being ridden: its own passes are counted there
+ * @param notLessonId - the lesson itself: what is ridden or planned in it is counted there
  */
 export async function earlierWork(
-  db: RoanDatabase,
+  db: Pick<RoanDatabase, 'select' | 'selectDistinct'>,
   yardId: string,
   daysMs: DaysMs,
   notLessonId: string,
 ): Promise<Map<string, EarlierWork>> {
-  const [startMs, todayMs, endMs] = [daysMs[0]!, daysMs[daysMs.length - 2]!, daysMs[daysMs.length - 1]!];
+  const done = [
+    ...(await riddenWork(db, yardId, daysMs, notLessonId)),
+    ...(await plannedLessonsWork(db, yardId, daysMs, notLessonId)),
+  ];
+  const byHorse = new Map<string, DoneAt[]>();
+  for (const one of done) byHorse.set(one.horseId, [...(byHorse.get(one.horseId) ?? []), one]);
+  return new Map([...byHorse].map(([horseId, own]) => [horseId, earlierOf(own, daysMs)]));
+}
+
+function earlierOf(own: readonly DoneAt[], daysMs: DaysMs): EarlierWork {
+  const on = (day: number) =>
+    sumWork(own.filter(({ atMs }) => atMs >= daysMs[day]! && atMs < daysMs[day + 1]!).map(({ work }) => work));
+  const today = daysMs.length - 2;
+  const otherJumpingDays = daysMs.slice(0, today).filter((_, day) => jumps(on(day))).length;
+  return { ...NO_EARLIER_WORK, ...on(today), otherJumpingDays };
+}
+
+const span = (daysMs: DaysMs) => [new Date(daysMs[0]!), new Date(daysMs[daysMs.length - 1]!)] as const;
+
+async function riddenWork(
+  db: Pick<RoanDatabase, 'select' | 'selectDistinct'>,
+  yardId: string,
+  daysMs: DaysMs,
+  notLessonId: string,
+): Promise<DoneAt[]> {
+  const [from, to] = span(daysMs);
   const rows = await db
     .select({ pass: passes, horseId: pairs.horseId })
     .from(passes)
@@ -27,50 +77,86 @@ export async function earlierWork(
     .where(
       and(
         ...[eq(passes.yardId, yardId), isNull(passes.undoneAt)],
-        ...[gte(passes.riddenAt, new Date(startMs)), lt(passes.riddenAt, new Date(endMs))],
+        ...[gte(passes.riddenAt, from), lt(passes.riddenAt, to)],
       ),
     );
   const others = rows.filter(({ pass }) => pass.lessonId !== notLessonId);
-  const ridden = await passesWithMarks(
+  const ridden: PassRecord[] = await passesWithMarks(
     db,
     others.map(({ pass }) => pass),
   );
-  const works = await worksOfVersions(db, yardId, ridden);
-  const byHorse = new Map<string, PassRecord[]>();
-  others.forEach(({ horseId }, index) => byHorse.set(horseId, [...(byHorse.get(horseId) ?? []), ridden[index]!]));
-  return new Map([...byHorse].map(([horseId, own]) => [horseId, earlierOf(own, works, daysMs, todayMs)]));
+  const workOf = await passWorks(db, yardId, ridden);
+  return ridden.map((pass, index) => ({
+    ...{ horseId: others[index]!.horseId, atMs: pass.riddenAtMs },
+    work: workOfPasses([pass], workOf),
+  }));
 }
 
-function earlierOf(
-  own: readonly PassRecord[],
-  works: ReadonlyMap<string, PassWork>,
-  daysMs: DaysMs,
-  todayMs: number,
-): EarlierWork {
-  const workOf = (version: string) => works.get(version) ?? null;
-  const before = daysMs.slice(0, -2);
-  const otherJumpingDays = before.filter((startMs, day) => {
-    const endMs = daysMs[day + 1]!;
-    const { lowEfforts, highEfforts } = workOfPasses(
-      own.filter(({ riddenAtMs }) => riddenAtMs >= startMs && riddenAtMs < endMs),
-      workOf,
-    );
-    return lowEfforts + highEfforts > 0;
-  }).length;
-  const today = own.filter(({ riddenAtMs }) => riddenAtMs >= todayMs);
-  return { ...NO_EARLIER_WORK, ...workOfPasses(today, workOf), otherJumpingDays };
-}
-
-/** The work of one pass over each layout version that was ridden. */
-export async function worksOfVersions(
-  db: RoanDatabase,
+/** Lessons of these days without a pass, as they are planned, by horse. */
+async function plannedLessonsWork(
+  db: Pick<RoanDatabase, 'select' | 'selectDistinct'>,
   yardId: string,
-  ridden: readonly Pick<PassRecord, 'layoutVersionId'>[],
-): Promise<Map<string, PassWork>> {
-  const versions = await versionsRidden(
-    db,
-    yardId,
-    ridden.map(({ layoutVersionId }) => layoutVersionId),
+  daysMs: DaysMs,
+  notLessonId: string,
+): Promise<DoneAt[]> {
+  const [from, to] = span(daysMs);
+  const rows = await db
+    .select()
+    .from(lessons)
+    .where(
+      and(
+        ...[eq(lessons.yardId, yardId), isNull(lessons.archivedAt)],
+        ...[gte(lessons.startsAt, from), lt(lessons.startsAt, to)],
+      ),
+    );
+  const others = rows.filter(({ id }) => id !== notLessonId);
+  if (others.length === 0) return [];
+  const begun = await db
+    .selectDistinct({ lessonId: passes.lessonId })
+    .from(passes)
+    .where(and(eq(passes.yardId, yardId), isNull(passes.undoneAt), gte(passes.riddenAt, from)));
+  const ridden = new Set(begun.map(({ lessonId }) => lessonId));
+  const planned = others.filter(({ id }) => !ridden.has(id)).map(lessonOf);
+  const riders = await db.select({ id: pairs.id, horseId: pairs.horseId }).from(pairs).where(eq(pairs.yardId, yardId));
+  const resolvedOf = await plansOf(db, yardId, planned);
+  return planned.flatMap(({ plan, startsAtMs }) =>
+    plan.pairIds.flatMap(pairId => {
+      const horseId = riders.find(({ id }) => id === pairId)?.horseId;
+      return horseId === undefined ? [] : [{ horseId, atMs: startsAtMs, work: lessonWork(plan, pairId, resolvedOf) }];
+    }),
   );
-  return new Map([...versions].map(([id, { layout }]) => [id, passWork(layout)]));
+}
+
+/** What a planned lesson asks of one pair. */
+export function lessonWork(
+  { stages }: Pick<Lesson['plan'], 'stages'>,
+  pairId: string,
+  resolvedOf: ReadonlyMap<string, ResolvedPlan>,
+): Work {
+  return plannedWork(
+    stages.flatMap(({ layoutId, questions, eachRein }) => {
+      const resolved = layoutId === null ? undefined : resolvedOf.get(layoutId);
+      if (!resolved) return [];
+      return questions.flatMap(({ question, ofPairs }) => {
+        const today = questionToday(question, resolved);
+        const asked = today && askedLayout(resolved.layout, questionOfPair({ question: today, ofPairs }, pairId));
+        return asked ? [{ work: questionWork(asked), hasReins: hasReins(waysToRide(asked)), times: eachRein }] : [];
+      });
+    }),
+  );
+}
+
+async function plansOf(
+  db: Pick<RoanDatabase, 'select' | 'selectDistinct'>,
+  yardId: string,
+  planned: readonly Lesson[],
+): Promise<Map<string, ResolvedPlan>> {
+  const ids = new Set(planned.flatMap(({ plan }) => plan.stages.flatMap(({ layoutId }) => layoutId ?? [])));
+  const horses = await listHorses(db, yardId);
+  const resolved = new Map<string, ResolvedPlan>();
+  for (const id of ids) {
+    const layout = await findLayout(db, yardId, id);
+    if (layout) resolved.set(id, resolvePlan(layout.plan, planGround(layout.name, layout.arena, horses, null)));
+  }
+  return resolved;
 }

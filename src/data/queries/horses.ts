@@ -52,9 +52,10 @@ async function listRanges(db: Pick<RoanDatabase, 'select'>, yardId: string): Pro
     .orderBy(asc(strideRanges.createdAt));
   const byHorse = new Map<string, DatedStride[]>();
   for (const row of rows) {
-    const { id, horseId, shortM, normalM, longM, source, lowM, highM, testId, createdAt } = row;
+    const { id, horseId, shortM, normalM, longM, source, lowM, highM, spread, testId, createdAt } = row;
     const interval = lowM === null || highM === null ? {} : { interval: { lowM, highM } };
-    const stride = { id, shortM, normalM, longM, source, testId, ...interval };
+    const found = spread === null ? {} : { spread };
+    const stride = { id, shortM, normalM, longM, source, testId, ...interval, ...found };
     const dated = { ...stride, entry: Entry.parse(row.entry), sinceMs: createdAt.getTime() };
     byHorse.set(horseId, [...(byHorse.get(horseId) ?? []), dated]);
   }
@@ -64,9 +65,13 @@ async function listRanges(db: Pick<RoanDatabase, 'select'>, yardId: string): Pro
 /** What counts of an entry: the newest that was typed in, which nothing overwrites; else the newest test or record. */
 function standing(ranges: readonly DatedStride[]): Horse['strides'] {
   const strides: Horse['strides'] = {};
-  for (const { entry, shortM, normalM, longM, source, interval } of ranges) {
+  for (const { entry, shortM, normalM, longM, source, interval, spread } of ranges) {
     if (source !== 'typed' && strides[entry]?.source === 'typed') continue;
-    strides[entry] = { shortM, normalM, longM, source, ...(interval ? { interval } : {}) };
+    strides[entry] = {
+      ...{ shortM, normalM, longM, source },
+      ...(interval ? { interval } : {}),
+      ...(spread === undefined ? {} : { spread }),
+    };
   }
   return strides;
 }

@@ -1,56 +1,103 @@
 import {
-  exerciseGround,
-  passWork,
+  askedLayout,
+  hasReins,
+  layoutLabels,
+  offeredQuestions,
+  questionToday,
+  questionWords,
+  questionWork,
   resolvePlan,
-  stageLayout,
   USUAL_STAGE_MIN,
+  waysToRide,
+  type Layout as CoreLayout,
   type LessonStage,
-  type PassWork,
+  type OfferedQuestion,
+  type Question,
+  type QuestionWork,
+  type ResolvedPlan,
 } from '@/core';
 import type { RoanDatabase } from '../openDatabase';
-import { listHorses } from './horses';
+import { listHorses, type Horse } from './horses';
 import type { Layout } from './layouts';
 import { planGround } from './planGround';
 
-/** A stage that a layout offers to a lesson, before it has an id of its own there, and what one pass of it is. */
-export type OfferedStage = Omit<LessonStage, 'id'> & { work: PassWork };
+/** A question of a layout as it is today: what it is called, what riding it once is, and whether it is asked on each rein. */
+export type QuestionToday = { question: Question; words: string; work: QuestionWork; hasReins: boolean };
 
-/** The stages of a layout: those of its exercises, or the layout as it is planned. */
-export async function layoutStages(
+/** A stage that a layout offers to a lesson, with the question it asks, before they have ids there. */
+export type OfferedStage = Omit<LessonStage, 'id' | 'questions'> & { asks: OfferedQuestion };
+
+/** A layout as a lesson is planned over it. */
+export type LayoutOffers = {
+  resolved: ResolvedPlan;
+  /** Everything that can be asked over it. */
+  questions: OfferedQuestion[];
+  /** The stages that are usual: those of its exercises, and each track that is ridden beside them. */
+  stages: OfferedStage[];
+};
+
+/** What a layout offers to a lesson. */
+export async function layoutOffers(
   db: Pick<RoanDatabase, 'select'>,
   yardId: string,
   layout: Layout,
-): Promise<OfferedStage[]> {
-  const ground = planGround(layout.name, layout.arena, await listHorses(db, yardId), null);
-  const { exercises, layout: made } = resolvePlan(layout.plan, ground);
-  const staged = exercises.flatMap(({ placed, laid, guidance }) =>
-    laid.stages.map((at, stage): OfferedStage => {
-      const { name, focus, seat } = at;
-      const work = passWork(stageLayout(layout.name, laid, exerciseGround(layout.plan, placed, ground), at));
-      return {
-        ...{
-          work,
-          name,
-          focus,
-          seat,
-          layoutId: layout.id,
-          exercise: { id: placed.id, stage },
-          minutes: USUAL_STAGE_MIN,
-        },
-        ...{ eachRein: guidance.repetitions.eachRein, policy: guidance.failure, stop: guidance.repetitions.stop },
-      };
-    }),
-  );
-  if (staged.length > 0) return staged;
+  horses?: readonly Horse[],
+): Promise<LayoutOffers> {
+  const ground = planGround(layout.name, layout.arena, horses ?? (await listHorses(db, yardId)), null);
+  const resolved = resolvePlan(layout.plan, ground);
+  const questions = offeredQuestions(resolved);
+  const isFirstOf = ({ what }: OfferedQuestion) =>
+    what.kind === 'stage' || what.kind === 'track' || isWholeSession(what, resolved.layout);
+  const stages = questions.filter(isFirstOf).flatMap(asks => stageOf(layout.id, asks, resolved));
+  return { resolved, questions, stages };
+}
+
+/** A session that no exercise of it is asked by itself: one broken apart, or laid by hand. */
+function isWholeSession(what: OfferedQuestion['what'], { tracks }: CoreLayout): boolean {
+  if (what.kind !== 'figures') return false;
+  const track = tracks.find(({ id }) => id === what.trackId);
+  return track?.kind === 'figures' && track.figures.length === what.figureIds.length;
+}
+
+function stageOf(layoutId: string, asks: OfferedQuestion, resolved: ResolvedPlan): OfferedStage[] {
+  const { what } = asks;
+  if (what.kind === 'stage') {
+    const exercise = resolved.exercises.find(({ placed }) => placed.id === what.exerciseId)!;
+    const { name, focus, seat } = exercise.laid.stages[what.stage]!;
+    const { repetitions, failure } = exercise.guidance;
+    const called = layoutLabels(resolved.layout).track(what.over.trackId);
+    // On the flat the stages of one figure after the other are told apart by the figure.
+    const own = what.over.kind === 'figures' ? `${exercise.guidance.title}: ${lower(name)}` : name;
+    return [
+      {
+        ...{ asks, layoutId, name: (own || called).slice(0, 60), focus, seat, minutes: USUAL_STAGE_MIN },
+        ...{ eachRein: repetitions.eachRein, policy: failure, stop: repetitions.stop },
+      },
+    ];
+  }
+  // A session that is made of exercises is asked by their stages.
+  if (
+    what.kind === 'figures' &&
+    resolved.exercises.some(({ placed }) => (placed.session ?? placed.id) === what.trackId)
+  )
+    return [];
   return [
     {
-      ...{ name: 'as planned', focus: '', seat: 'half-seat', layoutId: layout.id, exercise: null, eachRein: 2 },
-      ...{
-        work: passWork(made),
-        minutes: USUAL_STAGE_MIN,
-        policy: 'same question again',
-        stop: { when: 'repetitions' },
-      },
+      ...{ asks, layoutId, name: questionWords(resolved.layout, asks), focus: '', seat: 'half-seat', eachRein: 2 },
+      ...{ minutes: USUAL_STAGE_MIN, policy: 'same question again', stop: { when: 'repetitions' } },
     },
   ];
+}
+
+const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
+
+/** A planned question as its layout has it today; null where the layout no longer has what it goes over. */
+export function asToday(question: Question, resolved: ResolvedPlan): QuestionToday | null {
+  const today = questionToday(question, resolved);
+  const asked = today && askedLayout(resolved.layout, today);
+  if (!today || !asked) return null;
+  return {
+    ...{ question: today, words: questionWords(resolved.layout, today), work: questionWork(asked) },
+    hasReins: hasReins(waysToRide(asked)),
+  };
 }

@@ -1,16 +1,12 @@
 import { createHash, randomUUID } from 'node:crypto';
 import {
   applyEdits,
-  exerciseGround,
   layOutPoleRow,
   headingFromFacing,
   resolvePlan,
-  stageLayout,
   type Arena,
   type Layout as CoreLayout,
   type Plan,
-  type PlanGround,
-  type ResolvedPlan,
 } from '@/core';
 import { readLayout, writeLayout } from '@/files/layoutFile';
 import { writePlan } from '@/files/planDocument';
@@ -76,51 +72,6 @@ export async function keepVersion(
 ): Promise<string> {
   const make = reason === 'ridden' ? standingLayout : madeLayout;
   return keepMade(tx, yardId, layout, await make(tx, yardId, layout), reason);
-}
-
-type StageOfLayout = { id: string; stage: number } | null;
-
-/**
- * Keeps a layout at stages of the exercises in it (null: as it is planned), as it really stands: what is ridden in a
- * lesson. The same state is kept once. Returns the ids of the versions, in order.
- */
-export async function keepStages(
-  tx: Transaction,
-  yardId: string,
-  layout: Layout,
-  stages: readonly StageOfLayout[],
-): Promise<string[]> {
-  const horses = await listHorses(tx, yardId);
-  const ground = planGround(layout.name, layout.arena, horses, kitCounts(await listKit(tx, yardId)));
-  const resolved = resolvePlan(layout.plan, ground);
-  const found = await findStanding(tx, yardId, layout.id, layout.revision);
-  const edits = found ? standingEdits(found.standing) : [];
-  const ids: string[] = [];
-  for (const stage of stages) {
-    const made = applyEdits(madeAtStage(layout, resolved, ground, stage), edits);
-    ids.push(await keepMade(tx, yardId, layout, made, 'ridden'));
-  }
-  return ids;
-}
-
-/** What a plan comes to at a stage: the exercise as it is built then, everything else as it lies. */
-function madeAtStage(
-  { name, plan }: Layout,
-  { exercises, layout }: ResolvedPlan,
-  ground: PlanGround,
-  stage: StageOfLayout,
-): CoreLayout {
-  const exercise = exercises.find(({ placed }) => placed.id === stage?.id);
-  const at = stage && exercise?.laid.stages[stage.stage];
-  if (!exercise || !at) return layout;
-  const built = stageLayout(name, exercise.laid, exerciseGround(plan, exercise.placed, ground), at);
-  const own = new Set(exercise.laid.items.map(item => item.id));
-  const ownTracks = new Set(exercise.laid.tracks.map(track => track.id));
-  return {
-    ...layout,
-    items: [...built.items, ...layout.items.filter(item => !own.has(item.id))],
-    tracks: [...built.tracks, ...layout.tracks.filter(track => !ownTracks.has(track.id))],
-  };
 }
 
 async function keepMade(

@@ -4,9 +4,10 @@ import { lessonFromPaper, LessonOnPaper, writeLesson } from '@/files/lessonPaper
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
-import { lessons, walkBreaks } from '../schema';
+import { lessonAsks, lessons, walkBreaks } from '../schema';
 import type { Transaction } from '../writeQueue';
 import { passesOfLesson } from './passes';
+import { questionsById } from './questions';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 
@@ -38,7 +39,8 @@ export async function findLesson(db: Reader, yardId: string, lessonId: string): 
   return row ? lessonOf(row) : null;
 }
 
-function lessonOf(row: typeof lessons.$inferSelect): Lesson {
+/** A lesson as its row holds it. */
+export function lessonOf(row: typeof lessons.$inferSelect): Lesson {
   const read = LessonOnPaper.safeParse(row.document);
   if (!read.success) throw new DatabaseRefused(`The plan of the lesson “${row.name}” cannot be read.`);
   return {
@@ -71,9 +73,22 @@ export async function lessonRecord(db: Reader, yardId: string, lesson: Lesson): 
     .from(walkBreaks)
     .where(and(eq(walkBreaks.yardId, yardId), eq(walkBreaks.lessonId, lesson.id), isNull(walkBreaks.undoneAt)))
     .orderBy(asc(walkBreaks.walkedAt), sql`rowid`);
+  const asked = await db
+    .select()
+    .from(lessonAsks)
+    .where(and(eq(lessonAsks.yardId, yardId), eq(lessonAsks.lessonId, lesson.id), isNull(lessonAsks.undoneAt)))
+    .orderBy(asc(lessonAsks.askedAt), sql`rowid`);
+  const questions = await questionsById(
+    db,
+    yardId,
+    asked.map(({ questionId }) => questionId),
+  );
   return {
     passes: await passesOfLesson(db, yardId, lesson.id),
     breaks: walked.map(({ id, pairId, walkedAt }) => ({ id, pairId, atMs: walkedAt.getTime() })),
+    asks: asked.map(({ id, stageId, pairId, questionId, askedAt }) => ({
+      ...{ id, stageId, pairId, question: questions.get(questionId)!, atMs: askedAt.getTime() },
+    })),
     acknowledgedAtMs: lesson.acknowledgedAtMs,
   };
 }

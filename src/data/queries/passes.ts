@@ -1,14 +1,24 @@
-import { assertNever, riddenRow, type PassMark, type PassRecord, type RecordEvent } from '@/core';
+import {
+  askedLayout,
+  assertNever,
+  UNTOLD_QUESTION,
+  type PassMark,
+  type PassRecord,
+  type Question,
+  type RecordEvent,
+} from '@/core';
 import { MarkOnPaper, type RecordBatch } from '@/files/recordEvent';
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import { trustedTime } from '../trustedTime';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
-import { layoutVersions, lessons, marks, passes, walkBreaks } from '../schema';
+import { layoutVersions, lessonAsks, lessons, marks, passes, walkBreaks } from '../schema';
+import { versionQuestion } from '../upgrade/versionQuestion';
 import type { Transaction } from '../writeQueue';
 import { asVersion, findVersion, type LayoutVersion } from './layoutVersions';
 import { markRow } from './markRow';
 import { findPair } from './pairs';
+import { keepQuestion, questionsById } from './questions';
 import { newRecordRevision } from './recordRevision';
 
 /** An event that can never be taken, however often it is sent. */
@@ -60,11 +70,22 @@ export async function passesWithMarks(
     db,
     rows.map(({ id }) => id),
   );
-  return rows.map(({ id, pairId, layoutVersionId, lessonId, rein, direction, stage, riddenAt }) => ({
-    ...{ id, pairId, layoutVersionId, lessonId, rein, direction, stage },
-    riddenAtMs: riddenAt.getTime(),
-    marks: marksOf.get(id) ?? [],
-  }));
+  const questions = await questionsOf(db, rows);
+  return rows.map(row => {
+    const { id, pairId, layoutVersionId, lessonId, stageId, rein, direction, stage, riddenAt } = row;
+    return {
+      ...{ id, pairId, layoutVersionId, lessonId, stageId, rein, direction, stage },
+      question: questions.get(row.questionId ?? '') ?? UNTOLD_QUESTION,
+      riddenAtMs: riddenAt.getTime(),
+      marks: marksOf.get(id) ?? [],
+    };
+  });
+}
+
+/** What was asked in some passes, by the ids of the rows. */
+function questionsOf(db: Pick<RoanDatabase, 'select'>, rows: readonly (typeof passes.$inferSelect)[]) {
+  const ids = rows.flatMap(({ questionId }) => questionId ?? []);
+  return rows[0] ? questionsById(db, rows[0].yardId, ids) : Promise.resolve(new Map<string, Question>());
 }
 
 /** A statement takes a limited number of values. */
@@ -142,8 +163,11 @@ function passOf(event: RecordEvent): string[] {
   return 'passId' in event ? [event.passId] : [];
 }
 
-/** `placesOf`: how many items each layout version is ridden over, once looked up. */
-type Recording = { yardId: string; nowMs: number; placesOf: Map<string, number> };
+/** How many stops the track of a pass has, or how many figures. */
+type Places = { stops: number; figures: number };
+
+/** `placesOf`: of each pass that is spoken of, once looked up. */
+type Recording = { yardId: string; nowMs: number; placesOf: Map<string, Places> };
 
 async function recordEvent(tx: Transaction, recording: Recording, event: RecordEvent): Promise<void> {
   const { yardId, nowMs } = recording;
@@ -167,6 +191,24 @@ async function recordEvent(tx: Transaction, recording: Recording, event: RecordE
         .set({ undoneAt: trustedTime(event.atMs, nowMs) })
         .where(and(eq(walkBreaks.yardId, yardId), eq(walkBreaks.id, event.breakId), isNull(walkBreaks.undoneAt)));
       return;
+    case 'ask':
+      await requireLesson(tx, yardId, event.lessonId);
+      if (event.pairId !== null) await requirePair(tx, yardId, event.pairId);
+      await tx
+        .insert(lessonAsks)
+        .values({
+          ...{ id: event.id, yardId, lessonId: event.lessonId, stageId: event.stageId, pairId: event.pairId },
+          questionId: await keepQuestion(tx, yardId, event.question),
+          askedAt: trustedTime(event.atMs, nowMs),
+        })
+        .onConflictDoNothing();
+      return;
+    case 'undo-ask':
+      await tx
+        .update(lessonAsks)
+        .set({ undoneAt: trustedTime(event.atMs, nowMs) })
+        .where(and(eq(lessonAsks.yardId, yardId), eq(lessonAsks.id, event.askId), isNull(lessonAsks.undoneAt)));
+      return;
     case 'acknowledge':
       await requireLesson(tx, yardId, event.lessonId);
       await tx
@@ -185,15 +227,21 @@ async function recordPass(
   pass: Extract<RecordEvent, { type: 'pass' }>['pass'],
 ): Promise<void> {
   const { yardId, nowMs } = recording;
-  const { id, pairId, layoutVersionId, lessonId, stage, rein, direction, riddenAtMs } = pass;
-  if (!(await findVersion(tx, yardId, layoutVersionId)))
-    throw new RecordRefused('This layout is not in the yard any more: go back and choose it again.');
+  const { id, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction, riddenAtMs } = pass;
+  const version = await findVersion(tx, yardId, layoutVersionId);
+  if (!version) throw new RecordRefused('This layout is not in the yard any more: go back and choose it again.');
+  const question = pass.question.id === UNTOLD_QUESTION.id ? versionQuestion(version.layout, null, id) : pass.question;
+  if (question && !askedLayout(version.layout, question))
+    throw new RecordRefused('What was asked goes over something that this layout does not have.');
   await requirePair(tx, yardId, pairId);
   if (lessonId !== null) await requireLesson(tx, yardId, lessonId);
   const riddenAt = trustedTime(riddenAtMs, nowMs);
   await tx
     .insert(passes)
-    .values({ id, yardId, pairId, layoutVersionId, lessonId, stage, rein, direction, riddenAt })
+    .values({
+      ...{ id, yardId, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction, riddenAt },
+      questionId: question && (await keepQuestion(tx, yardId, question)),
+    })
     .onConflictDoNothing();
 }
 
@@ -204,7 +252,7 @@ async function recordInPass(
 ): Promise<void> {
   const { yardId, nowMs } = recording;
   const [pass] = await tx
-    .select({ layoutVersionId: passes.layoutVersionId })
+    .select({ layoutVersionId: passes.layoutVersionId, questionId: passes.questionId })
     .from(passes)
     .where(and(eq(passes.id, event.passId), eq(passes.yardId, yardId)));
   if (!pass) throw new RecordRefused('A mark speaks of a pass that was never recorded.');
@@ -213,7 +261,7 @@ async function recordInPass(
       await tx.update(passes).set({ rein: event.rein, direction: event.direction }).where(eq(passes.id, event.passId));
       return;
     case 'mark':
-      refusePlace(event.mark, await placesOf(tx, recording, pass.layoutVersionId));
+      refusePlace(event.mark, await placesOf(tx, recording, event.passId, pass));
       await tx
         .insert(marks)
         .values({ ...markRow(event.mark), yardId, passId: event.passId, markedAt: trustedTime(event.atMs, nowMs) })
@@ -249,26 +297,42 @@ async function requireLesson(tx: Transaction, yardId: string, lessonId: string):
   if (!found) throw new RecordRefused('This lesson is not in the yard any more.');
 }
 
-async function placesOf(tx: Transaction, { yardId, placesOf: known }: Recording, versionId: string): Promise<number> {
-  const before = known.get(versionId);
-  if (before !== undefined) return before;
-  const version = await findVersion(tx, yardId, versionId);
-  const places = version ? (riddenRow(version.layout)?.items ?? 0) : 0;
-  known.set(versionId, places);
+async function placesOf(
+  tx: Transaction,
+  { yardId, placesOf: known }: Recording,
+  passId: string,
+  pass: { layoutVersionId: string; questionId: string | null },
+): Promise<Places> {
+  const before = known.get(passId);
+  if (before) return before;
+  const version = await findVersion(tx, yardId, pass.layoutVersionId);
+  const { questionId } = pass;
+  const question = questionId === null ? null : (await questionsById(tx, yardId, [questionId])).get(questionId);
+  const track = version && question ? askedLayout(version.layout, question)?.tracks[0] : undefined;
+  const places = {
+    stops: track?.kind === 'items' ? track.through.length : 0,
+    figures: track?.kind === 'figures' ? track.figures.length : 0,
+  };
+  known.set(passId, places);
   return places;
 }
 
-/** Marks of a place must name one that the track has; figures are counted by themselves. */
-function refusePlace(mark: PassMark, places: number): void {
-  if (mark.kind === 'line' && !(mark.from < mark.to && mark.to <= places))
-    throw new RecordRefused(`The track goes over ${places}: there is no line from ${mark.from} to ${mark.to}.`);
-  if (!('place' in mark) || mark.place === null || mark.kind === 'figure') return;
+/** Marks of a place must name one that the pass's own track has. */
+function refusePlace(mark: PassMark, { stops, figures }: Places): void {
+  if (mark.kind === 'line' && !(mark.from < mark.to && mark.to <= stops))
+    throw new RecordRefused(`The track goes over ${stops}: there is no line from ${mark.from} to ${mark.to}.`);
+  if (!('place' in mark) || mark.place === null) return;
+  if (mark.kind === 'figure') {
+    if (mark.place > figures)
+      throw new RecordRefused(`There are ${figures} figures: there is no figure ${mark.place}.`);
+    return;
+  }
   const isGap = mark.kind === 'footfall' || mark.kind === 'strides';
   // A fault may be of the flat, where nothing is ridden over.
-  if (mark.kind === 'fault' && places === 0) return;
-  if (mark.place > (isGap ? places - 1 : places))
+  if (mark.kind === 'fault' && stops === 0) return;
+  if (mark.place > (isGap ? stops - 1 : stops))
     throw new RecordRefused(
-      `The track goes over ${places}: there is no ${isGap ? 'gap' : 'pole or fence'} ${mark.place}.`,
+      `The track goes over ${stops}: there is no ${isGap ? 'gap' : 'pole or fence'} ${mark.place}.`,
     );
 }
 

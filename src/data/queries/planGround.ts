@@ -3,22 +3,15 @@ import type { NamedArena } from './arenas';
 import type { Horse } from './horses';
 import type { KitPiece } from './kit';
 
-/** The yard's horses as a plan names them. Two of one name are told apart by a number. */
+/** A horse of the yard as layouts have it: held by its id, so that two may bear one name. */
+export function planHorse(horse: Horse): PlanHorse {
+  const { id, name, heightM, type, level } = horse;
+  return { id, name, heightM, type, level, strides: strides(horse) };
+}
+
+/** The yard's horses as plans have them. */
 export function planHorses(horses: readonly Horse[]): PlanHorse[] {
-  const seen = new Map<string, number>();
-  return horses.map(horse => {
-    const times = (seen.get(horse.name) ?? 0) + 1;
-    seen.set(horse.name, times);
-    const { id, heightM, type, level } = horse;
-    return {
-      id,
-      name: times === 1 ? horse.name : `${horse.name} (${times})`,
-      heightM,
-      type,
-      level,
-      strides: strides(horse),
-    };
-  });
+  return horses.map(planHorse);
 }
 
 /** Every stride that is known or that practice has for the height, so that a layout file stands by itself. */
@@ -26,8 +19,8 @@ function strides(horse: Horse): PlanHorse['strides'] {
   const known = STRIDE_ENTRY_KEYS.flatMap(entry => {
     const stride = profileStride(horse, entry);
     if (!stride) return [];
-    const { shortM, normalM, longM } = stride;
-    return [[entry, { shortM, normalM, longM }] as const];
+    const { shortM, normalM, longM, spread } = stride;
+    return [[entry, { shortM, normalM, longM, ...(spread === undefined ? {} : { spread }) }] as const];
   });
   return Object.fromEntries(known);
 }

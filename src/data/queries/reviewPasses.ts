@@ -1,9 +1,23 @@
-import { reviewPass, riddenGround, type PassMark, type PassRecord, type ReviewPass, type RiddenGround } from '@/core';
+import {
+  askedLayout,
+  questionKey,
+  questionWords,
+  reviewPass,
+  riddenGround,
+  UNTOLD_QUESTION,
+  type Layout,
+  type PassMark,
+  type PassRecord,
+  type Question,
+  type ReviewPass,
+  type RideDirection,
+} from '@/core';
 import { MARK_KINDS } from '@/files/recordEvent';
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { layouts, layoutVersions, marks, passes } from '../schema';
 import { versionsRidden } from './passes';
+import { questionsById } from './questions';
 import { passesChanged, recordRevision } from './recordRevision';
 
 type Reader = Pick<RoanDatabase, 'select'>;
@@ -89,21 +103,28 @@ async function readPasses(
     )
     .groupBy(passes.id)
     .orderBy(asc(passes.riddenAt), sql`${passes}.rowid`);
+  const questions = await questionsById(
+    db,
+    yardId,
+    rows.flatMap(({ pass }) => pass.questionId ?? []),
+  );
+  const questionOf = (id: string | null) => questions.get(id ?? '') ?? UNTOLD_QUESTION;
   const groundOf = await groundsOf(
     db,
     yardId,
-    rows.map(({ pass }) => pass.layoutVersionId),
+    rows.map(({ pass }) => ({ ...pass, question: questionOf(pass.questionId) })),
   );
   const dayOf = daysBy(clock);
   return rows.flatMap(({ pass, marks: text }) => {
-    const ground = groundOf.get(pass.layoutVersionId);
-    const { id, pairId, layoutVersionId, lessonId, stage, rein, direction } = pass;
+    const { id, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction } = pass;
+    const ground = groundOf(pass);
     const riddenAtMs = pass.riddenAt.getTime();
     const own = (JSON.parse(text) as MarkRow[]).map(markOf);
     const record: PassRecord = {
-      ...{ id, pairId, layoutVersionId, lessonId, stage, rein, direction, riddenAtMs, marks: own },
+      ...{ id, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction, riddenAtMs, marks: own },
+      question: questionOf(pass.questionId),
     };
-    return ground ? [reviewPass(record, ground, dayOf(riddenAtMs))] : [];
+    return ground ? [reviewPass(record, ground.ground, ground, dayOf(riddenAtMs))] : [];
   });
 }
 
@@ -141,21 +162,45 @@ function wanted(db: Reader, wish: ReviewWish): SQL | undefined {
   return inArray(passes.layoutVersionId, own);
 }
 
-/** A version never changes, so what is reckoned of it holds as long as Roan runs. */
-const grounds = new Map<string, RiddenGround>();
-const MOST_GROUNDS = 2000;
+/** A question over a version: what it was ridden over, what it is called, and what tells it from another. */
+type Ground = Pick<ReviewPass, 'ground' | 'questionWords' | 'key'>;
+
+/** Neither a version nor a question ever changes, so what is reckoned of the two holds as long as Roan runs. */
+const grounds = new Map<string, Ground>();
+const MOST_GROUNDS = 4000;
+
+type OverGround = { layoutVersionId: string; questionId: string | null; direction: RideDirection };
+
+const groundName = ({ layoutVersionId, questionId, direction }: OverGround) =>
+  `${layoutVersionId} ${questionId ?? ''} ${direction === 'mirrored' ? 'mirrored' : ''}`;
 
 async function groundsOf(
   db: Reader,
   yardId: string,
-  versionIds: readonly string[],
-): Promise<Map<string, RiddenGround>> {
-  const wished = [...new Set(versionIds)];
-  const missing = wished.filter(id => !grounds.has(id));
-  const versions = await versionsRidden(db, yardId, missing);
-  const found = new Map(wished.flatMap(id => (grounds.has(id) ? [[id, grounds.get(id)!] as const] : [])));
-  for (const [id, { layout }] of versions) found.set(id, riddenGround(layout));
-  if (grounds.size + versions.size > MOST_GROUNDS) grounds.clear();
-  for (const id of versions.keys()) grounds.set(id, found.get(id)!);
-  return found;
+  passes: readonly (OverGround & { question: Question })[],
+): Promise<(pass: OverGround) => Ground | null> {
+  const missing = new Map(passes.filter(pass => !grounds.has(groundName(pass))).map(pass => [groundName(pass), pass]));
+  const versions = await versionsRidden(
+    db,
+    yardId,
+    [...missing.values()].map(({ layoutVersionId }) => layoutVersionId),
+  );
+  const fresh = new Map<string, Ground>();
+  for (const [name, pass] of missing) {
+    const version = versions.get(pass.layoutVersionId);
+    if (version) fresh.set(name, groundOver(version.layout, pass.question, pass.direction));
+  }
+  if (grounds.size + fresh.size > MOST_GROUNDS) grounds.clear();
+  for (const [name, ground] of fresh) grounds.set(name, ground);
+  return pass => grounds.get(groundName(pass)) ?? null;
+}
+
+function groundOver(layout: Layout, question: Question, direction: RideDirection): Ground {
+  const drawn = askedLayout(layout, question);
+  const asked = direction === 'mirrored' ? askedLayout(layout, question, 'mirrored') : drawn;
+  return {
+    ground: riddenGround(asked, drawn),
+    questionWords: questionWords(layout, question),
+    key: drawn ? questionKey(drawn) : '',
+  };
 }

@@ -128,7 +128,7 @@ export async function addTestedStride(
   const { horseId, testId, entry, stride, knownAtMs } = range;
   await tx.insert(strideRanges).values({
     ...{ id: randomUUID(), yardId, horseId, testId, entry, source: 'tested', createdAt: new Date(knownAtMs) },
-    ...{ shortM: stride.shortM, normalM: stride.normalM, longM: stride.longM },
+    ...{ shortM: stride.shortM, normalM: stride.normalM, longM: stride.longM, spread: stride.spread ?? null },
     lowM: stride.interval?.lowM ?? null,
     highM: stride.interval?.highM ?? null,
   });

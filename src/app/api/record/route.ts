@@ -3,6 +3,7 @@ import { yardContext } from '@/app/_server/yardContext';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findLesson, lessonRecord } from '@/data/queries/lessons';
 import { RecordRefused, recordBatch } from '@/data/queries/passes';
+import { packRecord } from '@/files/packedRecord';
 import { RecordBatch } from '@/files/recordEvent';
 
 /**
@@ -18,7 +19,7 @@ export async function POST(request: Request) {
     const lesson = sent.body.lessonId === null ? null : await findLesson(db, yard.id, sent.body.lessonId);
     return Response.json({
       taken: sent.body.events.length,
-      record: lesson && (await lessonRecord(db, yard.id, lesson)),
+      record: lesson && packRecord(await lessonRecord(db, yard.id, lesson)),
     });
   } catch (error) {
     if (error instanceof RecordRefused) return Response.json({ problem: error.message }, { status: 422 });

@@ -6,8 +6,9 @@ import { findArena } from '@/data/queries/arenas';
 import { findLayout } from '@/data/queries/layouts';
 import { findLesson, saveLesson } from '@/data/queries/lessons';
 import { keepStanding } from '@/data/queries/standings';
-import { applyEdits, editsToStand, moveForGround, reckonItemTrack, type ItemTrack } from '@/core';
+import { applyEdits, editsToStand, isRidden, moveForGround, reckonItemTrack, type ItemTrack } from '@/core';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
+import { PlannedLegOnPaper } from '@/files/questionPaper';
 import { writeStanding } from '@/files/standing';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
@@ -87,10 +88,15 @@ export async function copyLessonAction(id: unknown): Promise<FormOutcome<{ lesso
   });
 }
 
+const ItemId = z.string().min(1).max(80);
+const Stop = z.strictObject({ item: ItemId, reversed: z.boolean() });
 const Adjust = z.strictObject({
   layoutId: z.string().min(1).max(60),
-  track: z.string().max(80),
-  leg: z.number().int().min(0).max(2000),
+  from: Stop,
+  to: Stop,
+  leg: PlannedLegOnPaper,
+  /** What comes behind on the track, and goes along. */
+  behind: z.array(ItemId).max(200),
   byM: z.number().min(-0.5).max(0.5),
 });
 
@@ -98,24 +104,26 @@ const Adjust = z.strictObject({
 export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> {
   const asked = Adjust.safeParse(sent);
   if (!asked.success) return refuse('A distance is changed by at most half a metre at a time.');
-  const { layoutId, track: trackId, leg, byM } = asked.data;
+  const { layoutId, from, to, leg, behind, byM } = asked.data;
   const { db, write, yard } = await yardContext();
   const setup = await settingSetup(db, yard.id, layoutId);
   if (!setup) return refuse('This layout is not in the yard any more.');
   const { layout: planned, standing: kept } = setup;
   const { revision } = setup.yardLayout;
   const stands = kept?.layout ?? planned;
-  const track = stands.tracks.find((one): one is ItemTrack => one.kind === 'items' && one.id === trackId);
-  if (!track?.legs[leg]) return refuse('This distance is not in the layout any more.');
-  const groundM = reckonItemTrack(stands, track).legs[leg]!.groundM + byM;
-  // What comes later moves along; what the track comes back to stays.
-  const before = new Set(track.through.slice(0, leg + 1).map(({ item }) => item));
-  const behind = track.through.slice(leg + 1).flatMap(({ item }) => (before.has(item) ? [] : [item]));
-  const moved = groundM > 0 ? moveForGround(stands, track, leg, groundM, [...new Set(behind)], true) : null;
+  const isThere = (id: string) => stands.items.some(item => item.id === id && isRidden(item));
+  if (!isThere(from.item) || !isThere(to.item) || from.item === to.item)
+    return refuse('This distance is not in the layout any more.');
+  const line: ItemTrack = {
+    ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
+    ...{ through: [from, to], legs: [leg] },
+  };
+  const groundM = reckonItemTrack({ ...stands, horses: [] }, line).legs[0]!.groundM + byM;
+  const moved = groundM > 0 ? moveForGround(stands, line, 0, groundM, behind.filter(isThere), true) : null;
   if (!moved?.ok) return refuse('It cannot be changed along its line: move the piece in the plan.');
   const now = applyEdits(stands, moved.edits);
   return attempt(async () => {
-    const typed = { measureBy: 'walls' as const, measures: {}, legs: [{ track: trackId, leg, groundM }] };
+    const typed = { measureBy: 'walls' as const, measures: {}, legs: [] };
     const standing = writeStanding(typed, editsToStand(planned, now.items), now.items);
     await write(tx => keepStanding(tx, yard.id, { id: layoutId, revision }, standing, Date.now()));
     return { ok: true };

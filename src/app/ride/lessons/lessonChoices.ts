@@ -1,36 +1,88 @@
 import 'server-only';
-import { layoutStages } from '@/data/queries/layoutStages';
-import { NO_EARLIER_WORK, type EarlierWork } from '@/core';
+import { asToday, layoutOffers, type QuestionToday } from '@/data/queries/layoutStages';
+import {
+  NO_EARLIER_WORK,
+  questionWords,
+  type EarlierWork,
+  type Layout,
+  type LessonPlan,
+  type LessonStage,
+} from '@/core';
 import { yardContext } from '@/app/_server/yardContext';
 import { weekOf } from '@/app/_server/yardTime';
 import { earlierWork } from '@/data/queries/earlierWork';
+import { lessonClashes, type Clash } from '@/data/queries/lessonClashes';
+import { listHorses } from '@/data/queries/horses';
 import { yardRules } from '@/data/queries/settings';
 import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';
 import { listLayouts } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
+import { planHorse } from '@/data/queries/planGround';
 
-/** What a lesson can be made of, and, for one that is planned, what its horses do elsewhere that day. */
-export async function lessonChoices(planned: { id: string; startsAtMs: number } | null) {
+/** A question as an editor offers it: as it would be planned, and as the layout has it today. */
+export type OfferedHere = { planned: Omit<QuestionToday['question'], 'id'>; today: QuestionToday };
+
+/** A layout that a lesson may be ridden over. */
+export type LayoutHere = {
+  id: string;
+  name: string;
+  arenaId: string;
+  layout: Layout;
+  stages: (Omit<LessonStage, 'id' | 'questions'> & { asks: OfferedHere })[];
+  questions: OfferedHere[];
+};
+
+/** What a lesson can be made of, and, for one that is planned, what its horses do besides and who is double-booked. */
+export async function lessonChoices(planned: { id: string; startsAtMs: number; plan: LessonPlan } | null) {
   const { db, yard } = await yardContext();
   const pairs = present(await listPairs(db, yard.id));
+  const horses = await listHorses(db, yard.id);
   const byHorse = planned
     ? await earlierWork(db, yard.id, weekOf(planned.startsAtMs, yard.timeZone), planned.id)
     : new Map<string, EarlierWork>();
-  const layouts = present(await listLayouts(db, yard.id));
+  const today: Record<string, QuestionToday> = {};
+  const layouts: LayoutHere[] = [];
+  for (const layout of present(await listLayouts(db, yard.id))) {
+    const { resolved, questions, stages } = await layoutOffers(db, yard.id, layout, horses);
+    const offered = (asks: OfferedHere['planned']): OfferedHere[] => {
+      const now = asToday({ ...asks, id: 'offered' }, resolved);
+      return now ? [{ planned: asks, today: now }] : [];
+    };
+    for (const stage of planned?.plan.stages ?? [])
+      if (stage.layoutId === layout.id)
+        for (const { question } of stage.questions) {
+          const now = asToday(question, resolved);
+          if (now) today[question.id] = now;
+        }
+    layouts.push({
+      ...{ id: layout.id, name: layout.name, arenaId: layout.arena.id, layout: { ...resolved.layout, horses: [] } },
+      stages: stages.flatMap(({ asks, ...stage }) => offered(asks).map(one => ({ ...stage, asks: one }))),
+      questions: questions.flatMap(asks =>
+        offered(asks).map(one => ({
+          ...one,
+          today: { ...one.today, words: wordsOfOffer(asks, resolved.layout, one.today.words) },
+        })),
+      ),
+    });
+  }
   return {
     arenas: present(await listArenas(db, yard.id)).map(({ id, name }) => ({ id, name })),
     limits: (await yardRules(db, yard.id)).limits,
-    earlier: Object.fromEntries(pairs.map(({ id, horseId }) => [id, byHorse.get(horseId) ?? NO_EARLIER_WORK])),
-    pairs: pairs.map(({ id, riderName, horseName }) => ({
-      id,
-      name: `${horseName} with ${riderName}`,
+    pairs: pairs.map(({ id, riderName, horseName, horseId }) => ({
+      ...{ id, horseId, name: `${horseName} with ${riderName}`, horse: horseName },
+      ...{ earlier: byHorse.get(horseId) ?? NO_EARLIER_WORK },
+      strides: planHorse(horses.find(horse => horse.id === horseId)!),
     })),
-    layouts: await Promise.all(
-      layouts.map(async layout => ({
-        ...{ id: layout.id, name: layout.name, arenaId: layout.arena.id },
-        stages: await layoutStages(db, yard.id, layout),
-      })),
-    ),
+    layouts,
+    /** What is planned, as its layout has it today, by the id of the question. */
+    today,
+    clashes: planned ? await lessonClashes(db, yard.id, planned.id) : ([] as Clash[]),
   };
+}
+
+/** In a list, a stage says which exercise it is of. */
+function wordsOfOffer({ what }: OfferedHere['planned'], layout: Layout, words: string): string {
+  if (what.kind !== 'stage') return words;
+  return `${questionWords(layout, { name: null, what: what.over })}: ${words.charAt(0).toLowerCase()}${words.slice(1)}`;
 }

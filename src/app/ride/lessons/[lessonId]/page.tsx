@@ -18,7 +18,7 @@ export default async function LessonPage({ params }: { params: Promise<{ lessonI
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
   const { name, arenaId, startsAtMs, plan } = lesson;
-  const choices = await lessonChoices({ id: lessonId, startsAtMs });
+  const choices = await lessonChoices({ id: lessonId, startsAtMs, plan });
   const riding = choices.pairs.filter(({ id }) => plan.pairIds.includes(id));
   return (
     <>

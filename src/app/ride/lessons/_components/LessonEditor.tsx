@@ -3,16 +3,17 @@
 import { newId } from '@/components/newId';
 import {
   FAILURE_POLICIES,
-  expectedWork,
-  lessonMinutes,
+  overState,
+  questionWords,
   SEATS,
   STOP_RULES,
   stopRule,
-  workWarnings,
+  type AskedQuestion,
   type EarlierWork,
+  type LayoutHorse,
   type LessonPlan,
   type LessonStage,
-  type PassWork,
+  type Question,
   type WorkLimits,
 } from '@/core';
 import { writeLesson } from '@/files/lessonPaper';
@@ -21,25 +22,41 @@ import { IconArrowDown, IconArrowUp, IconX } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { saveLessonAction } from '../actions';
+import type { LayoutHere, OfferedHere } from '../lessonChoices';
+import { Expected } from './Expected';
+import { StageQuestions } from './StageQuestions';
 import classes from './LessonEditor.module.css';
 
 type Named = { id: string; name: string };
-type Offered = Omit<LessonStage, 'id'> & { work: PassWork };
+export type LessonPair = Named & {
+  horseId: string;
+  horse: string;
+  strides: LayoutHorse;
+  /** What its horse does besides, that day and on other days of the week, as it was last kept. */
+  earlier: EarlierWork;
+};
+
+type Today = { question: Question; words: string };
+/** A planned question as its layout has it today; null where the layout no longer has it. */
+export type TodayOf = (question: Question) => Today | null;
 
 type LessonEditorProps = {
   lessonId: string | null;
   first: { name: string; arenaId: string; startsAt: string; plan: LessonPlan };
   arenas: Named[];
-  pairs: Named[];
-  /** Every layout with its arena and the stages it offers. */
-  layouts: { id: string; name: string; arenaId: string; stages: Offered[] }[];
+  pairs: LessonPair[];
+  /** Every layout with its arena and what it offers. */
+  layouts: LayoutHere[];
   limits: WorkLimits;
-  /** What each pair’s horse does elsewhere on the day of the lesson, as it was last kept. */
-  earlier: Record<string, EarlierWork>;
+  /** What is planned, as its layout has it today, by the id of the question. */
+  today: Record<string, Today>;
+  /** What another lesson wants at the same time. */
+  clashes: { what: string; name: string; lessonId: string; lesson: string }[];
 };
 
 /** Plans a lesson: when, where, who, and stage by stage what. */
-export function LessonEditor({ lessonId, first, arenas, pairs, layouts, limits, earlier }: LessonEditorProps) {
+export function LessonEditor(props: LessonEditorProps) {
+  const { lessonId, first, arenas, pairs, layouts, limits, clashes } = props;
   const router = useRouter();
   const [name, setName] = useState(first.name);
   const [arenaId, setArenaId] = useState(first.arenaId);
@@ -48,6 +65,11 @@ export function LessonEditor({ lessonId, first, arenas, pairs, layouts, limits, 
   const [faults, setFaults] = useState<Record<string, string>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
+  const [offered, setOffered] = useState<Record<string, Today>>({});
+  const todayOf = questionsToday(layouts, { ...props.today, ...offered }, plan);
+  const keepOffered = (id: string, { today }: OfferedHere) =>
+    setOffered(before => ({ ...before, [id]: { ...today, question: { ...today.question, id } } }));
+  const riding = pairs.filter(({ id }) => plan.pairIds.includes(id));
   const setStages = (stages: LessonStage[]) => setPlan({ ...plan, stages });
   const here = layouts.filter(layout => layout.arenaId === arenaId);
   const save = () =>
@@ -122,8 +144,12 @@ export function LessonEditor({ lessonId, first, arenas, pairs, layouts, limits, 
           value={null}
           data={here.map(({ id, name: layout }) => ({ value: id, label: layout }))}
           onChange={id => {
-            const offered = here.find(layout => layout.id === id)?.stages ?? [];
-            setStages(offered.reduce((stages, stage) => [...stages, withOwnName(stage, stages)], plan.stages));
+            const stages = (here.find(layout => layout.id === id)?.stages ?? []).map(({ asks, ...stage }) => {
+              const question = { id: newId(), ...asks.planned };
+              keepOffered(question.id, asks);
+              return { ...stage, id: newId(), questions: [{ question, ofPairs: {} }] };
+            });
+            setStages([...plan.stages, ...stages]);
           }}
         />
         <Button
@@ -141,14 +167,21 @@ export function LessonEditor({ lessonId, first, arenas, pairs, layouts, limits, 
             key={stage.id}
             stage={stage}
             number={index + 1}
-            layoutName={layouts.find(({ id }) => id === stage.layoutId)?.name ?? null}
+            layout={layouts.find(({ id }) => id === stage.layoutId) ?? null}
+            {...{ todayOf, pairs: riding }}
+            onOffered={keepOffered}
             onChange={changed => setStages(plan.stages.map(one => (one.id === stage.id ? changed : one)))}
             onMove={by => setStages(moved(plan.stages, index, by))}
             onRemove={() => setStages(plan.stages.filter(({ id }) => id !== stage.id))}
           />
         ))}
       </ol>
-      <Expected plan={plan} layouts={layouts} pairs={pairs} limits={limits} earlier={earlier} />
+      <Expected {...{ plan, layouts, limits, todayOf }} pairs={riding} />
+      {clashes.map(({ what, name: wanted, lesson, lessonId: other }) => (
+        <p key={`${what} ${wanted} ${other}`} role="status" className={classes.clash}>
+          <strong>At the same time:</strong> the {what} {wanted} is in “{lesson}” too.
+        </p>
+      ))}
       {problem && (
         <Alert color="chestnut" role="alert">
           {problem}
@@ -163,19 +196,36 @@ export function LessonEditor({ lessonId, first, arenas, pairs, layouts, limits, 
   );
 }
 
-/** Stages are told apart by their names: a second one of a name is numbered. */
-function withOwnName({ work: _, ...stage }: Offered, stages: readonly LessonStage[]): LessonStage {
-  const taken = new Set(stages.map(({ name }) => name));
-  let name = stage.name;
-  for (let number = 2; taken.has(name); number += 1) name = `${stage.name} (${number})`;
-  return { ...stage, name, id: newId() };
+/**
+ * Planned questions as their layouts have them today. What was changed here since the page was opened lies over that: counts,
+ * heights, what is a pole.
+ */
+function questionsToday(
+  layouts: readonly LayoutHere[],
+  known: Readonly<Record<string, Today>>,
+  plan: LessonPlan,
+): TodayOf {
+  return question => {
+    if (question.what.kind === 'made') {
+      const layout = layouts.find(({ id }) =>
+        plan.stages.some(
+          stage => stage.layoutId === id && stage.questions.some(asked => asked.question.id === question.id),
+        ),
+      );
+      return layout ? { question, words: questionWords(layout.layout, question) } : null;
+    }
+    const today = known[question.id];
+    if (!today) return null;
+    const asked = question.asked.length > 0 ? question.asked : today.question.asked;
+    return { ...today, question: { ...today.question, asked, state: overState(today.question.state, question.state) } };
+  };
 }
 
 const WARM_UP = 'Warm-up';
 
 function warmUp(): LessonStage {
   return {
-    ...{ id: newId(), name: WARM_UP, layoutId: null, exercise: null, focus: 'Loose and forward', seat: 'rising' },
+    ...{ id: newId(), name: WARM_UP, layoutId: null, questions: [], focus: 'Loose and forward', seat: 'rising' },
     ...{ eachRein: 0, minutes: 10, policy: 'let it go', stop: { when: 'minutes', minutes: 10 } },
   };
 }
@@ -190,19 +240,23 @@ function moved(stages: readonly LessonStage[], index: number, by: number): Lesso
 type StageFieldsProps = {
   stage: LessonStage;
   number: number;
-  layoutName: string | null;
+  layout: LayoutHere | null;
+  todayOf: TodayOf;
+  pairs: readonly LessonPair[];
+  onOffered: (id: string, offered: OfferedHere) => void;
   onChange: (stage: LessonStage) => void;
   onMove: (by: number) => void;
   onRemove: () => void;
 };
 
-function StageFields({ stage, number, layoutName, onChange, onMove, onRemove }: StageFieldsProps) {
+function StageFields(props: StageFieldsProps) {
+  const { stage, number, layout, todayOf, pairs, onOffered, onChange, onMove, onRemove } = props;
   const count = (value: number | string) => (typeof value === 'number' ? value : 0);
   return (
     <li className={classes.stage} aria-label={`Stage ${number}`}>
       <div className={classes.stageHead}>
         <strong>{number}</strong>
-        <span>{layoutName ?? 'without a layout'}</span>
+        <span>{layout?.name ?? 'without a layout'}</span>
         <Button
           variant="subtle"
           size="compact-sm"
@@ -268,44 +322,13 @@ function StageFields({ stage, number, layoutName, onChange, onMove, onRemove }: 
           onChange={when => onChange({ ...stage, stop: stopRule(when, stage.minutes) })}
         />
       </div>
+      {layout && (
+        <StageQuestions
+          {...{ layout, todayOf, pairs, onOffered }}
+          questions={stage.questions}
+          onChange={(questions: AskedQuestion[]) => onChange({ ...stage, questions })}
+        />
+      )}
     </li>
   );
-}
-
-type ExpectedProps = { plan: LessonPlan } & Pick<LessonEditorProps, 'layouts' | 'pairs' | 'limits' | 'earlier'>;
-
-/** What the plan asks of each horse with what else it does that day, against the yard's limits, before anyone mounts. */
-function Expected({ plan, layouts, pairs, limits, earlier }: ExpectedProps) {
-  const stages = plan.stages.map(stage => ({
-    stage,
-    work:
-      layouts
-        .find(({ id }) => id === stage.layoutId)
-        ?.stages.find(({ exercise }) => sameExercise(exercise, stage.exercise))?.work ?? null,
-  }));
-  const alone = expectedWork(stages);
-  const efforts = alone.lowEfforts + alone.highEfforts;
-  const warned = plan.pairIds.flatMap(id => {
-    const warnings = workWarnings(expectedWork(stages, earlier[id]), Infinity, limits);
-    return warnings.length > 0 ? [{ id, name: pairs.find(pair => pair.id === id)?.name ?? '', warnings }] : [];
-  });
-  return (
-    <section className={classes.expected} aria-label="Work expected">
-      <p>
-        For each horse: <strong>{efforts}</strong> {efforts === 1 ? 'effort' : 'efforts'}, {alone.highEfforts} of them
-        at 0.9 m and over; {alone.raisedPasses} passes over raised poles; {alone.smallCircleMin.left.toFixed(1)} minutes
-        on small circles on each rein; {lessonMinutes(plan)} minutes in all.
-      </p>
-      {plan.pairIds.length > 0 && warned.length === 0 && <p>Within the yard’s limits for every horse that day.</p>}
-      {warned.map(({ id, name, warnings }) => (
-        <p key={id} role="status">
-          <strong>Look again: {name}.</strong> {warnings.join(' ')}
-        </p>
-      ))}
-    </section>
-  );
-}
-
-function sameExercise(a: LessonStage['exercise'], b: LessonStage['exercise']): boolean {
-  return a === null || b === null ? a === b : a.id === b.id && a.stage === b.stage;
 }

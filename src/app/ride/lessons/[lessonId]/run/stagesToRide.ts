@@ -1,115 +1,91 @@
 import 'server-only';
 import {
-  callSheet,
-  headingFromFacing,
+  askedLayout,
   layoutCautions,
-  layoutLabels,
-  nameWords,
-  passWork,
+  questionWords,
+  readForPairs,
   reckonLayout,
   usualCautions,
+  type AskedQuestion,
   type Layout,
-  type LessonRecord,
-  type PassWork,
-  type ReckonedItemTrack,
+  type LayoutHorse,
 } from '@/core';
 import { yardContext } from '@/app/_server/yardContext';
+import { listHorses } from '@/data/queries/horses';
 import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
-import { worksOfVersions } from '@/data/queries/earlierWork';
-import { keepStages } from '@/data/queries/layoutVersions';
+import { asToday, layoutOffers } from '@/data/queries/layoutStages';
+import { keepVersion } from '@/data/queries/layoutVersions';
 import type { Lesson } from '@/data/queries/lessons';
 import { versionsRidden } from '@/data/queries/passes';
-import type { RunStage, RunTrack } from './runStage';
+import type { RunStage } from './runStage';
 
 /**
- * The stages of a lesson as they stand today. Opening a lesson keeps what is ridden in it, so that its records have
- * something to hang on; the same state is kept once.
+ * The stages of a lesson as they stand today. Opening a lesson keeps each layout that is ridden in it as it stands, so that
+ * its records have something to hang on; the same state is kept once.
  */
 export async function stagesToRide({ plan }: Lesson): Promise<RunStage[]> {
   const { db, write, yard } = await yardContext();
   const layoutIds = [...new Set(plan.stages.flatMap(({ layoutId }) => layoutId ?? []))];
   const layouts = (await Promise.all(layoutIds.map(id => findLayout(db, yard.id, id)))).filter(one => one !== null);
+  const horses = await listHorses(db, yard.id);
   const kept = new Map<string, string>();
   await write(async tx => {
-    for (const layout of layouts) {
-      const stages = plan.stages.filter(({ layoutId }) => layoutId === layout.id);
-      const exercises = stages.map(({ exercise }) => exercise);
-      const versionIds = await keepStages(tx, yard.id, layout, exercises);
-      stages.forEach(({ id }, index) => kept.set(id, versionIds[index]!));
-    }
+    for (const layout of layouts) kept.set(layout.id, await keepVersion(tx, yard.id, layout, 'ridden'));
   });
   const versions = await versionsRidden(db, yard.id, [...kept.values()]);
-  return plan.stages.map(({ layoutId, exercise: _, ...own }) => {
-    const layout = layouts.find(({ id }) => id === layoutId) ?? null;
-    const version = versions.get(kept.get(own.id) ?? '') ?? null;
+  const offers = new Map<string, Awaited<ReturnType<typeof layoutOffers>>>();
+  for (const layout of layouts) offers.set(layout.id, await layoutOffers(db, yard.id, layout, horses));
+  return plan.stages.map(({ questions, ...stage }) => {
+    const layout: YardLayout | null = layouts.find(({ id }) => id === stage.layoutId) ?? null;
+    const version = versions.get(kept.get(layout?.id ?? '') ?? '') ?? null;
+    const resolved = layout && offers.get(layout.id)?.resolved;
+    const today = questions.flatMap(({ question, ofPairs }): AskedQuestion[] => {
+      const now = resolved ? asToday(question, resolved) : null;
+      return now ? [{ question: now.question, ofPairs }] : [];
+    });
     return {
-      ...own,
-      ...{ layoutId: layout?.id ?? null, layoutName: layout?.name ?? null, versionId: version?.id ?? null },
-      ride: version && layout ? rideOf(version.layout, layout) : null,
+      ...{ ...stage, layoutId: layout?.id ?? null, layoutName: layout?.name ?? null, versionId: version?.id ?? null },
+      ...{ layout: version?.layout ?? null, questions: today, lacks: questions.length - today.length },
     };
   });
 }
 
-function rideOf(layout: Layout, { arena }: YardLayout): NonNullable<RunStage['ride']> {
-  const tracks = reckonLayout(layout);
-  return {
+type CautionedPair = { id: string; name: string; strides: LayoutHorse };
+
+/**
+ * What is looked at before anybody rides: the cautions of everything that is asked, and every pair against every question it
+ * will be asked, with what would mend what it cannot ride.
+ */
+export function lessonCautions(stages: readonly RunStage[], pairs: readonly CautionedPair[]): string[] {
+  const texts = stages.flatMap(stage => {
+    const { layout, questions } = stage;
+    if (!layout) return [];
+    return [
+      ...questions.flatMap(asked => [...ofPairs(layout, asked, pairs), ...ofQuestion(layout, asked)]),
+      ...usualCautions(layout.items),
+    ];
+  });
+  return [...new Set(texts)];
+}
+
+/** What a question raises whoever rides it. */
+function ofQuestion(layout: Layout, asked: AskedQuestion): string[] {
+  const built = askedLayout({ ...layout, horses: [] }, asked.question);
+  return built ? layoutCautions(built, reckonLayout(built)).map(({ text }) => text) : [];
+}
+
+/** What a pair has no usable count for. */
+function ofPairs(layout: Layout, asked: AskedQuestion, pairs: readonly CautionedPair[]): string[] {
+  const readings = readForPairs(
     layout,
-    work: passWork(layout),
-    track: trackOf(layout, tracks),
-    figures: layout.tracks.flatMap(track =>
-      track.kind === 'figures' ? track.figures.map(({ figure }) => figure.kind) : [],
-    ),
-    asDrawnHome: towardsHome(layout, arena.marks.homeFacingDeg),
-    cautions: [...layoutCautions(layout, tracks).map(({ text }) => text), ...usualCautions(layout.items)],
-  };
-}
-
-/** The first track over items, stop by stop. */
-function trackOf(layout: Layout, tracks: ReturnType<typeof reckonLayout>): RunTrack | null {
-  const track = layout.tracks.find(one => one.kind === 'items');
-  const reckoned = tracks.find((one): one is ReckonedItemTrack => one.kind === 'items' && one.id === track?.id);
-  if (track?.kind !== 'items' || !reckoned) return null;
-  const itemOf = (id: string) => layout.items.find(item => item.id === id)!;
-  return {
-    id: track.id,
-    gait: track.gait,
-    reckoned,
-    stops: track.through.map(({ item }) => ({
-      item,
-      words: nameWords(itemOf(item), layoutLabels(layout).short(item)),
-      isFence: itemOf(item).kind === 'fence',
-    })),
-    legs: reckoned.legs.map((leg, index) => ({
-      ...{ from: leg.from, to: leg.to, groundM: leg.groundM, asked: track.legs[index]!.asked },
-      likely: likelyCount(leg.readings.map(({ evenCount }) => evenCount)),
-      betweenPoles: [leg.from, leg.to].every(id => itemOf(id).kind === 'pole'),
-      calls: leg.readings.map(({ horse, call }) => ({ horse, call })),
-    })),
-    calls: callSheet(layout, track, reckoned),
-  };
-}
-
-function likelyCount(evenCounts: readonly number[]): number {
-  if (evenCounts.length === 0) return 2;
-  return Math.max(0, Math.round(evenCounts.reduce((sum, count) => sum + count, 0) / evenCounts.length));
-}
-
-/** Whether the first leg as drawn goes towards home; null where nobody has said which way home lies. */
-function towardsHome(layout: Layout, homeFacingDeg: number | null): boolean | null {
-  const track = layout.tracks.find(one => one.kind === 'items');
-  const [from, to] = (track?.kind === 'items' ? track.through.slice(0, 2) : []).map(
-    ({ item }) => layout.items.find(({ id }) => id === item)?.at,
+    asked,
+    pairs.map(({ id, strides }) => ({ id, horse: strides })),
   );
-  if (homeFacingDeg === null || !from || !to) return null;
-  const homeRad = headingFromFacing(homeFacingDeg);
-  return (to.xM - from.xM) * Math.cos(homeRad) + (to.yM - from.yM) * Math.sin(homeRad) >= 0;
-}
-
-/** The work of one pass over every version that was or will be ridden. */
-export async function worksOf(stages: readonly RunStage[], record: LessonRecord): Promise<Record<string, PassWork>> {
-  const { db, yard } = await yardContext();
-  return Object.fromEntries([
-    ...(await worksOfVersions(db, yard.id, record.passes)),
-    ...stages.flatMap(({ versionId, ride }) => (versionId && ride ? [[versionId, ride.work] as const] : [])),
-  ]);
+  const words = questionWords(layout, asked.question);
+  return readings.flatMap(({ pairId, legs }) => {
+    const { name } = pairs.find(({ id }) => id === pairId)!;
+    return (legs ?? [])
+      .filter(({ usable }) => !usable)
+      .map(leg => `${name}, ${words}: from ${leg.from} to ${leg.to} is ${leg.words}. ${leg.mend ?? ''}`.trim());
+  });
 }

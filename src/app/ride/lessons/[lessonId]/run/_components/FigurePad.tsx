@@ -2,6 +2,7 @@ import { FIGURE_POINTS, standingMarks, type PassMark, type TappedMark } from '@/
 import { Keys } from './Keys';
 
 type FigurePadProps = {
+  /** What the figures that are asked are called, in order. */
   figures: readonly string[];
   marks: readonly PassMark[];
   ready: boolean;
@@ -15,9 +16,7 @@ export function FigurePad({ figures, marks, ready, onMark }: FigurePadProps) {
     <section aria-label="Figures">
       {figures.map((figure, index) => (
         <div key={index}>
-          <h2>
-            {index + 1}. {figure.replaceAll('-', ' ')}
-          </h2>
+          <h2>{figures.length === 1 ? figure : `${index + 1}. ${figure}`}</h2>
           {FIGURE_POINTS.map(point => {
             const said = standing.find(
               mark => mark.kind === 'figure' && mark.place === index + 1 && mark.point === point,
@@ -25,7 +24,7 @@ export function FigurePad({ figures, marks, ready, onMark }: FigurePadProps) {
             return (
               <Keys
                 key={point}
-                label={`${point} of figure ${index + 1}`}
+                label={`${point} of ${figure}`}
                 value={said?.kind === 'figure' ? (said.kept ? 'kept' : 'lost') : null}
                 disabled={!ready}
                 options={[

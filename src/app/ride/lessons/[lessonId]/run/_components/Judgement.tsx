@@ -1,18 +1,27 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { afterFailure, repeatedFaults, stopHere, type FaultAnswer, type PassRecord, type RepeatedFault } from '@/core';
+import {
+  afterFailure,
+  hasReins,
+  repeatedFaults,
+  stopHere,
+  type FaultAnswer,
+  type PassRecord,
+  type RepeatedFault,
+} from '@/core';
 import type { ReactNode } from 'react';
-import { useAdjust } from '../_state/useAdjust';
+import { legEnds, useAdjust } from '../_state/useAdjust';
+import { placeName, type AskedRide } from '../askedRide';
 import type { RunStage } from '../runStage';
 import classes from './RunLesson.module.css';
 
 type JudgementProps = {
   stage: RunStage;
-  /** Of the chosen pair at this stage, oldest first, without the one that is being marked. */
+  /** What is asked. */
+  ride: AskedRide;
+  /** Of the chosen pair and this question, oldest first, without the one that is being marked. */
   passes: readonly PassRecord[];
-  asked: readonly (number | null)[];
-  nameOf: (place: number) => string;
   nowMs: number;
   /** Null at the first stage. */
   onStageDown: (() => void) | null;
@@ -20,12 +29,14 @@ type JudgementProps = {
 };
 
 /** What the passes say should happen now: the policy after a failure, a fault that came back, and when it is enough. */
-export function Judgement({ stage, passes, asked, nameOf, nowMs, onStageDown, onLine }: JudgementProps) {
-  const failed = afterFailure(stage.policy, passes, asked, nameOf);
-  const enough = stopHere(passes, { stop: stage.stop, eachRein: stage.eachRein, asked, nowMs });
-  const again = repeatedFaults(passes, asked);
+export function Judgement({ stage, ride, passes, nowMs, onStageDown, onLine }: JudgementProps) {
+  const nameOf = (place: number) => placeName(ride, place);
+  const { stop, eachRein } = stage;
+  const failed = afterFailure(stage.policy, passes, nameOf);
+  const enough = stopHere(passes, { stop, eachRein, hasReins: hasReins(ride.ways), nowMs });
+  const again = repeatedFaults(passes);
   const answers = (given: readonly FaultAnswer[]) => (
-    <Answers stage={stage} answers={given} nameOf={nameOf} onStageDown={onStageDown} onLine={onLine} />
+    <Answers stage={stage} ride={ride} answers={given} nameOf={nameOf} onStageDown={onStageDown} onLine={onLine} />
   );
   return (
     <>
@@ -85,15 +96,16 @@ function Again({ fault: { what, place, times, suggestion }, nameOf, failed, chil
   );
 }
 
-type AnswersProps = Pick<JudgementProps, 'stage' | 'nameOf' | 'onStageDown' | 'onLine'> & {
+type AnswersProps = Pick<JudgementProps, 'stage' | 'ride' | 'onStageDown' | 'onLine'> & {
+  nameOf: (place: number) => string;
   answers: readonly FaultAnswer[];
 };
 
 /** What can be done with one tap. */
-function Answers({ stage, answers, nameOf, onStageDown, onLine }: AnswersProps) {
+function Answers({ stage, ride, answers, nameOf, onStageDown, onLine }: AnswersProps) {
   const { formatChange } = useLengths();
-  const track = stage.ride?.track;
-  const { adjust, busy, problem } = useAdjust(stage.layoutId, track?.id ?? '');
+  const { track } = ride;
+  const { adjust, busy, problem } = useAdjust(stage.layoutId);
   const key = (label: string, onClick: () => void, disabled = false) => (
     <button key={label} type="button" className={classes.key} disabled={disabled} onClick={onClick}>
       {label}
@@ -105,7 +117,8 @@ function Answers({ stage, answers, nameOf, onStageDown, onLine }: AnswersProps) 
         const leg = track?.legs[answer.leg];
         if (!leg) return [];
         const label = `Set ${leg.from} to ${leg.to} ${formatChange(answer.byM)}`;
-        return [key(label, () => adjust(answer.leg, answer.byM), busy)];
+        const ends = legEnds(track!.planned, answer.leg);
+        return [key(label, () => adjust(ends, answer.byM), busy)];
       }
       case 'stage down':
         return onStageDown ? [key('A stage down', onStageDown)] : [];

@@ -1,4 +1,5 @@
 import { markWords, type PassRecord } from '@/core';
+import { placeName, type AskedRide } from '../askedRide';
 import type { LessonState } from '../_state/useLesson';
 import classes from './RunLesson.module.css';
 
@@ -6,13 +7,14 @@ type LessonFootProps = {
   lesson: LessonState;
   open: PassRecord | null;
   canRide: boolean;
-  nameOf: (place: number) => string;
+  /** What a pass was over: what is undone is told by its own pass. */
+  rideOf: (pass: PassRecord) => AskedRide | null;
   onBreak: () => void;
   onEnd: () => void;
 };
 
 /** Always in reach of the thumb: undo, a walk break, the end of the pass, and whether everything is saved. */
-export function LessonFoot({ lesson, open, canRide, nameOf, onBreak, onEnd }: LessonFootProps) {
+export function LessonFoot({ lesson, open, canRide, rideOf, onBreak, onEnd }: LessonFootProps) {
   const { undoable, ready } = lesson;
   return (
     <footer className={classes.foot}>
@@ -20,7 +22,7 @@ export function LessonFoot({ lesson, open, canRide, nameOf, onBreak, onEnd }: Le
       <div className={classes.footKeys}>
         <button type="button" className={classes.key} disabled={!undoable || !ready} onClick={lesson.undo}>
           Undo
-          <small>{undoWords(undoable, nameOf)}</small>
+          <small>{undoWords(lesson, rideOf)}</small>
         </button>
         <button type="button" className={classes.key} disabled={!ready} onClick={onBreak}>
           Walk break
@@ -35,10 +37,14 @@ export function LessonFoot({ lesson, open, canRide, nameOf, onBreak, onEnd }: Le
   );
 }
 
-function undoWords(undoable: LessonState['undoable'], nameOf: (place: number) => string): string {
+function undoWords({ undoable, record }: LessonState, rideOf: LessonFootProps['rideOf']): string {
   if (!undoable) return 'nothing yet';
-  if (undoable.type === 'mark') return markWords(undoable.mark, nameOf);
-  return undoable.type === 'pass' ? 'the last pass' : 'the walk break';
+  if (undoable.type === 'break') return 'the walk break';
+  if (undoable.type === 'ask') return 'what was asked otherwise';
+  if (undoable.type === 'pass') return 'the last pass';
+  const pass = record.passes.find(({ id }) => id === undoable.passId);
+  const ride = pass ? rideOf(pass) : null;
+  return markWords(undoable.mark, place => placeName(ride, place));
 }
 
 /** Says "saved" only when everything is in the database. */

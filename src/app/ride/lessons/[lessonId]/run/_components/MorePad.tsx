@@ -6,6 +6,7 @@ import {
   DEPARTS,
   HEAD_HEIGHTS,
   standingMarks,
+  TRACK_GAITS,
   type Layout,
   type PassMark,
   type TappedMark,
@@ -17,6 +18,8 @@ import classes from './RunLesson.module.css';
 
 type MorePadProps = {
   layout: Layout;
+  /** The gait that is asked: a gaited horse’s own gaits are offered where it is one of them. */
+  gait: TrackGait;
   /** The yard’s own words. */
   faults: readonly string[];
   riderMarks: readonly string[];
@@ -27,10 +30,16 @@ type MorePadProps = {
 
 const QUALITIES = [1, 2, 3, 4, 5];
 const TROT_STEPS = [0, 1, 2, 3, 4, 5, 6];
-const GAITS: readonly TrackGait[] = ['walk', 'trot', 'canter', 'course-canter'];
+const GAITS: readonly TrackGait[] = ['walk', 'trot', 'canter'];
+
+/** The gaits that may be ridden instead: those of every horse, and, where one of them is asked, a gaited horse’s own. */
+function gaitsAbout(asked: TrackGait): readonly TrackGait[] {
+  const isPlain = asked === 'course-canter' || GAITS.includes(asked);
+  return isPlain ? GAITS : TRACK_GAITS.filter(gait => gait !== 'course-canter');
+}
 
 /** What can be said of a pass as a whole: how it was, what went wrong, the rider, a place on the sand, a word. */
-export function MorePad({ layout, faults, riderMarks, marks, ready, onMark }: MorePadProps) {
+export function MorePad({ layout, gait, faults, riderMarks, marks, ready, onMark }: MorePadProps) {
   const [note, setNote] = useState('');
   const standing = standingMarks(marks);
   const said = <Kind extends PassMark['kind']>(kind: Kind) =>
@@ -97,7 +106,7 @@ export function MorePad({ layout, faults, riderMarks, marks, ready, onMark }: Mo
           label="Ridden gait"
           value={said('gait')?.ridden ?? null}
           disabled={!ready}
-          options={GAITS.map(value => ({ value, label: value.replace('-', ' ') }))}
+          options={gaitsAbout(gait).map(value => ({ value, label: value.replace('-', ' ') }))}
           onChoose={ridden => onMark({ kind: 'gait', ridden })}
         />
         <h2>Head</h2>
@@ -147,7 +156,7 @@ export function MorePad({ layout, faults, riderMarks, marks, ready, onMark }: Mo
 }
 
 /** A tap on the sand says where it was. */
-function SpotOnSand({ layout, marks, ready, onMark }: Omit<MorePadProps, 'faults' | 'riderMarks'>) {
+function SpotOnSand({ layout, marks, ready, onMark }: Omit<MorePadProps, 'faults' | 'riderMarks' | 'gait'>) {
   const svg = useRef<SVGSVGElement>(null);
   const view = sandView(layout.arena, 'along');
   const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark] : []));

@@ -1,26 +1,37 @@
 'use client';
 
 import {
+  hasReins,
+  headingFromFacing,
   isVoid,
+  questionWords,
   stageGate,
+  trackKey,
   workCounts,
   workWarnings,
+  type GatedQuestion,
+  type Layout,
   type LessonRecord,
   type PassRecord,
-  type PassWork,
+  type Question,
   type YardRules,
 } from '@/core';
 import { useEffect, useState } from 'react';
 import { acknowledgeEvent, breakEvent } from '../_state/useLesson';
 import { useRun } from '../_state/useRun';
+import { useVersions } from '../_state/useVersions';
+import { askedRide } from '../askedRide';
 import type { RunPair, RunStage } from '../runStage';
+import { AskSheet } from './AskSheet';
 import { CautionGate } from './CautionGate';
 import { FigurePad } from './FigurePad';
 import { Judgement } from './Judgement';
 import { LessonFoot } from './LessonFoot';
 import { MorePad } from './MorePad';
+import { NewQuestion } from '../../../_components/NewQuestion';
 import { PairKeys } from './PairKeys';
 import { PassesSoFar } from './PassesSoFar';
+import { QuestionKeys } from './QuestionKeys';
 import { StageHead } from './StageHead';
 import { StageToday } from './StageToday';
 import { Steering } from './Steering';
@@ -35,8 +46,10 @@ type RunLessonProps = {
   rules: YardRules;
   pairs: RunPair[];
   stages: RunStage[];
-  /** The work of one pass over each layout version. */
-  works: Record<string, PassWork>;
+  /** What passes were and will be ridden over, by version. */
+  layouts: Record<string, Layout>;
+  homeFacingDeg: number | null;
+  cautions: string[];
   firstRecord: LessonRecord;
 };
 
@@ -45,20 +58,23 @@ const TICK_MS = 15_000;
 /** A lesson while it is ridden: pair by pair, pass by pass, a tap for each thing. Made for a phone and gloves. */
 export function RunLesson(props: RunLessonProps) {
   const { lessonId, name, pairs, stages, rules, firstRecord } = props;
-  const run = useRun(lessonId, pairs, stages, firstRecord);
-  const { lesson, stage, index, pairId, open, round, mark } = run;
+  const run = useRun(lessonId, pairs, stages, props.layouts, firstRecord);
+  const { lesson, stage, index, pair, pairId, open, round, mark, ride, question, questions } = run;
+  const layouts = useVersions(props.layouts, lesson.record.passes);
   const nowMs = useNow(firstRecord);
   const { record } = lesson;
-  const asked = stage.ride?.track?.legs.map(leg => leg.asked) ?? [];
-  const nameOf = (place: number) => stage.ride?.track?.stops[place - 1]?.item ?? String(place);
-  const atStage = (pair: string) => record.passes.filter(pass => pass.pairId === pair && pass.stage === stage.name);
+  const rideOf = rideOfPass(layouts, pairs);
+  const atStage = (of: string) => record.passes.filter(pass => pass.pairId === of && isAtStage(pass, stage));
   const passes = atStage(pairId);
-  const counts = (pair: string) => countsOf(props, record, pair, nowMs);
+  const asAsked = passes.filter(
+    pass => question && trackKey(pass.question) === trackKey(question) && pass.question.id === question.id,
+  );
+  const counts = (of: string) => countsOf(props, record, of, nowMs, rideOf);
   if (record.acknowledgedAtMs === null)
     return (
       <CautionGate
         name={name}
-        cautions={[...new Set(stages.flatMap(({ ride }) => ride?.cautions ?? []))]}
+        cautions={props.cautions}
         ready={lesson.ready}
         onRead={() => lesson.tap([acknowledgeEvent(lessonId)])}
       />
@@ -70,63 +86,105 @@ export function RunLesson(props: RunLessonProps) {
         stages={stages}
         index={index}
         onStage={run.chooseStage}
-        gate={stage.versionId ? stageGate(passes, rules.gate, asked) : null}
+        gate={stage.layout ? stageGate(passes, gatedOf(stage.layout, questions, pair), rules.gate) : null}
       />
       <PairKeys
         pairs={pairs}
         chosenId={pairId}
         onChoose={run.choosePair}
-        ridden={pair => atStage(pair).filter(pass => !isVoid(pass))}
+        ridden={of => atStage(of).filter(pass => !isVoid(pass))}
         counts={counts}
-        warnings={pair => workWarnings(counts(pair), props.breakEveryMin, rules.limits)}
+        warnings={of => workWarnings(counts(of), props.breakEveryMin, rules.limits)}
       />
-      <Judgement
-        stage={stage}
-        passes={passes.filter(({ id }) => id !== open?.id)}
-        asked={asked}
-        nameOf={nameOf}
-        nowMs={nowMs}
-        onStageDown={index > 0 ? () => run.chooseStage(index - 1) : null}
-        onLine={run.startLine}
-      />
-      {stage.versionId && stage.ride ? (
+      {stage.layout && (
         <>
-          <Steering way={run.way} asDrawnHome={stage.ride.asDrawnHome} onSteer={run.steer} />
-          {stage.ride.track && (
+          {stage.lacks > 0 && (
+            <p className={classes.notice}>
+              {stage.lacks === 1 ? 'One question' : `${stage.lacks} questions`} of this stage{' '}
+              {stage.lacks === 1 ? 'goes' : 'go'} over what the layout no longer has.
+            </p>
+          )}
+          <QuestionKeys
+            questions={questions.map(one => ({ id: one.id, words: questionWords(stage.layout!, one) }))}
+            chosenId={question?.id ?? null}
+            onChoose={run.chooseQuestion}
+          />
+        </>
+      )}
+      {ride && question && (
+        <Judgement
+          stage={stage}
+          ride={ride}
+          passes={asAsked.filter(({ id }) => id !== open?.id)}
+          nowMs={nowMs}
+          onStageDown={index > 0 ? () => run.chooseStage(index - 1) : null}
+          onLine={run.startLine}
+        />
+      )}
+      {stage.layout && ride && question ? (
+        <>
+          <Steering
+            ways={ride.ways}
+            way={run.way}
+            homeRad={props.homeFacingDeg === null ? null : headingFromFacing(props.homeFacingDeg)}
+            headingRad={ride.headingRad}
+            onSteer={run.steer}
+          />
+          {ride.track && (
             <TrackPad
-              key={`${stage.id} ${round}`}
+              key={`${stage.id} ${ride.key} ${round}`}
               layoutId={stage.layoutId!}
-              layout={stage.ride.layout}
-              track={stage.ride.track}
+              layout={ride.asked}
+              track={ride.track}
+              direction={run.way.direction}
               marks={open?.marks ?? []}
               ready={lesson.ready}
-              horse={pairs.find(({ id }) => id === pairId)!.horse}
               onMark={mark}
             />
           )}
-          {stage.ride.figures.length > 0 && (
-            <FigurePad figures={stage.ride.figures} marks={open?.marks ?? []} ready={lesson.ready} onMark={mark} />
+          {ride.figures.length > 0 && (
+            <FigurePad figures={ride.figures} marks={open?.marks ?? []} ready={lesson.ready} onMark={mark} />
           )}
           <MorePad
             key={round}
-            layout={stage.ride.layout}
+            layout={ride.asked}
+            gait={question.gait}
             faults={rules.faults}
             riderMarks={rules.riderMarks}
             marks={open?.marks ?? []}
             ready={lesson.ready}
             onMark={mark}
           />
-          <PassesSoFar passes={passes} nameOf={nameOf} />
+          <AskSheet
+            key={`${pairId} ${question.id}`}
+            horse={pair.horse}
+            question={question}
+            ride={ride}
+            layout={stage.layout}
+            ready={lesson.ready}
+            onAsk={run.ask}
+          />
         </>
       ) : (
         <p className={classes.notice}>Nothing is marked in this stage: {stage.focus || 'ride it as you like'}.</p>
       )}
+      {stage.layout && (
+        <NewQuestion
+          key={stage.id}
+          layout={stage.layout}
+          pairs={pairs}
+          gait={question?.gait ?? 'course-canter'}
+          ready={lesson.ready}
+          onAsk={next => run.ask(next, true)}
+        />
+      )}
+      <PassesSoFar passes={passes} rideOf={rideOf} />
       <StageToday key={stage.id} lessonId={lessonId} stage={stage} />
       <LessonFoot
         lesson={lesson}
         open={open}
-        canRide={stage.versionId !== null}
-        nameOf={nameOf}
+        canRide={run.canRide}
+        rideOf={rideOf}
         onBreak={() => lesson.tap([breakEvent(lessonId, pairId)])}
         onEnd={run.endPass}
       />
@@ -134,16 +192,45 @@ export function RunLesson(props: RunLessonProps) {
   );
 }
 
-/** What a pair's horse has done by now, and earlier today. */
-function countsOf({ pairs, works, startsAtMs }: RunLessonProps, record: LessonRecord, pairId: string, nowMs: number) {
-  const own = (one: Pick<PassRecord, 'pairId'>) => one.pairId === pairId;
+/** A pass belongs to a stage by its id; one from before stages had any, by what the stage was called. */
+function isAtStage(pass: PassRecord, { id, name }: RunStage): boolean {
+  return pass.stageId === null ? pass.stage === name : pass.stageId === id;
+}
+
+/** What a pair is asked, for the gate: whether it is asked on each rein. */
+function gatedOf(layout: Layout, questions: readonly Question[], { strides }: RunPair): GatedQuestion[] {
+  return questions.map(question => {
+    const ride = askedRide(layout, question, strides);
+    return { id: question.id, name: ride?.words ?? 'A question', hasReins: ride ? hasReins(ride.ways) : false };
+  });
+}
+
+/** A pass with what it was over: names, judgement and work come from its own version and question. */
+function rideOfPass(layouts: Readonly<Record<string, Layout>>, pairs: readonly RunPair[]) {
+  return ({ layoutVersionId, question, pairId }: Pick<PassRecord, 'layoutVersionId' | 'question' | 'pairId'>) => {
+    const layout = layouts[layoutVersionId];
+    return layout ? askedRide(layout, question, pairs.find(({ id }) => id === pairId)?.strides ?? null) : null;
+  };
+}
+
+/** What the horse of a pair has done by now, with whoever rode it, and what else it does that day. */
+function countsOf(
+  { pairs, startsAtMs }: RunLessonProps,
+  record: LessonRecord,
+  pairId: string,
+  nowMs: number,
+  rideOf: ReturnType<typeof rideOfPass>,
+) {
+  const pair = pairs.find(({ id }) => id === pairId)!;
+  const riders = pairs.filter(({ horseId }) => horseId === pair.horseId).map(({ id }) => id);
+  const own = (one: Pick<PassRecord, 'pairId'>) => riders.includes(one.pairId);
   return workCounts({
     passes: record.passes.filter(own),
-    workOf: version => works[version] ?? null,
+    workOf: pass => rideOf(pass)?.work ?? null,
     breaksMs: record.breaks.filter(own).map(({ atMs }) => atMs),
     startMs: startsAtMs,
     nowMs,
-    earlier: pairs.find(({ id }) => id === pairId)?.earlier,
+    earlier: pair.earlier,
   });
 }
 

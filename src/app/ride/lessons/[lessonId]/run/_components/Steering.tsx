@@ -1,41 +1,73 @@
-import type { Way } from '../_state/useRun';
+import { hasReins, type RideWay } from '@/core';
 import { Keys } from './Keys';
 
 type SteeringProps = {
-  way: Way;
-  /** Whether it goes towards home as drawn; null where nobody has said which way home lies. */
-  asDrawnHome: boolean | null;
-  onSteer: (change: Partial<Way>) => void;
+  /** The ways that there are. */
+  ways: readonly RideWay[];
+  way: RideWay;
+  /** The way home, and the way the first leg goes as drawn, radians; null where nobody has said. */
+  homeRad: number | null;
+  headingRad: number | null;
+  onSteer: (way: RideWay) => void;
 };
 
-/** Which rein, and which way: towards home or from it. */
-export function Steering({ way: { rein, direction }, asDrawnHome, onSteer }: SteeringProps) {
-  const homeWords =
-    asDrawnHome === null
-      ? ['', '']
-      : asDrawnHome
-        ? [', towards home', ', from home']
-        : [', from home', ', towards home'];
+/**
+ * Which rein, and which way. On a straight line they are two things; on a track that turns the rein says the way; a track
+ * that changes the rein has none.
+ */
+export function Steering({ ways, way, homeRad, headingRad, onSteer }: SteeringProps) {
+  const reins = (['left', 'right'] as const).filter(rein => ways.some(one => one.rein === rein));
+  const onRein = ways.filter(({ rein }) => rein === way.rein);
+  const home = (one: RideWay) => homeWords(one, homeRad, headingRad);
+  const turns = hasReins(ways) && onRein.length === 1 && ways.some(({ direction }) => direction !== 'as-drawn');
   return (
     <>
-      <Keys
-        label="Rein"
-        value={rein}
-        options={[
-          { value: 'left', label: 'Left rein' },
-          { value: 'right', label: 'Right rein' },
-        ]}
-        onChoose={value => onSteer({ rein: value })}
-      />
-      <Keys
-        label="Direction"
-        value={direction}
-        options={[
-          { value: 'as-drawn', label: `As drawn${homeWords[0]}` },
-          { value: 'other-way', label: `Other way${homeWords[1]}` },
-        ]}
-        onChoose={value => onSteer({ direction: value })}
-      />
+      {reins.length > 0 && (
+        <Keys
+          label="Rein"
+          value={way.rein}
+          options={reins.map(rein => {
+            const own = ways.find(one => one.rein === rein && one.direction === way.direction);
+            const next = own ?? ways.find(one => one.rein === rein)!;
+            return { value: rein, label: `${ARROWS[rein]} ${rein} rein${turns ? turnWords(next) : ''}` };
+          })}
+          onChoose={rein => {
+            const same = ways.find(one => one.rein === rein && one.direction === way.direction);
+            onSteer(same ?? ways.find(one => one.rein === rein)!);
+          }}
+        />
+      )}
+      {onRein.length > 1 && (
+        <Keys
+          label="Direction"
+          value={way.direction}
+          options={onRein.map(one => ({
+            value: one.direction,
+            label: `${one.direction === 'as-drawn' ? 'As drawn' : 'Other way'}${home(one)}`,
+          }))}
+          onChoose={direction => onSteer(onRein.find(one => one.direction === direction)!)}
+        />
+      )}
     </>
   );
+}
+
+const ARROWS = { left: '↶', right: '↷' } as const;
+
+/** How the other rein is ridden on a track that turns. */
+function turnWords({ direction }: RideWay): string {
+  switch (direction) {
+    case 'as-drawn':
+      return '';
+    case 'other-way':
+      return ', the other way round';
+    case 'mirrored':
+      return ', its mirror image';
+  }
+}
+
+function homeWords({ direction }: RideWay, homeRad: number | null, headingRad: number | null): string {
+  if (homeRad === null || headingRad === null || direction === 'mirrored') return '';
+  const drawnHome = Math.cos(headingRad - homeRad) >= 0;
+  return drawnHome === (direction === 'as-drawn') ? ', towards home' : ', from home';
 }

@@ -11,12 +11,13 @@ import {
   TAKE_OFFS,
   type Layout,
   type PassMark,
+  type RideDirection,
   type TappedMark,
 } from '@/core';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { useAdjust } from '../_state/useAdjust';
-import type { RunTrack } from '../runStage';
+import { legEnds, useAdjust } from '../_state/useAdjust';
+import type { RunTrack } from '../askedRide';
 import { Keys } from './Keys';
 import classes from './RunLesson.module.css';
 
@@ -26,18 +27,24 @@ type TrackPadProps = {
   layoutId: string;
   layout: Layout;
   track: RunTrack;
+  /** Ridden the other way round, the last stop comes first. */
+  direction: RideDirection;
   /** Of the open pass. */
   marks: readonly PassMark[];
   ready: boolean;
-  horse: string;
   onMark: (mark: TappedMark) => void;
 };
 
 /** What is marked along a track: each thing that is ridden over, and the strides to it. */
-export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark }: TrackPadProps) {
+export function TrackPad({ layoutId, layout, track, direction, marks, ready, onMark }: TrackPadProps) {
   const line = lineRidden({ marks });
-  const [first, last] = [line?.from ?? 1, line?.to ?? track.stops.length];
-  const [at, setAt] = useState(line ? line.to : 1);
+  const backwards = direction === 'other-way';
+  const places = placesRidden(line?.from ?? 1, line?.to ?? track.stops.length, backwards);
+  const [wish, setAt] = useState<number | null>(line ? places[places.length - 1]! : null);
+  const at = wish !== null && places.includes(wish) ? wish : places[0]!;
+  const step = places.indexOf(at);
+  /** The leg that leads to this stop the way it is ridden, from 0. */
+  const legTo = step === 0 ? null : backwards ? at - 1 : at - 2;
   const [calling, setCalling] = useState(false);
   const stop = track.stops[at - 1]!;
   const standing = standingMarks(marks);
@@ -46,35 +53,33 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
       (mark): mark is Extract<PassMark, { kind: Kind }> =>
         mark.kind === kind && 'place' in mark && mark.place === place,
     );
-  const planned = layout.tracks.find(({ id }) => id === track.id);
   return (
     <section aria-label="The track">
       <div className={classes.stops} role="group" aria-label="What is ridden over">
-        {track.stops.map(({ item }, index) => (
+        {places.map(place => (
           <button
-            key={index}
+            key={place}
             type="button"
             className={classes.stop}
-            aria-pressed={index + 1 === at}
-            disabled={index + 1 < first || index + 1 > last}
-            data-marked={standing.some(mark => stopOf(mark) === index + 1) || undefined}
-            onClick={() => setAt(index + 1)}
+            aria-pressed={place === at}
+            data-marked={standing.some(mark => stopOf(mark, backwards) === place) || undefined}
+            onClick={() => setAt(place)}
           >
-            {index + 1} <small>{item}</small>
+            {place} {track.stops[place - 1]!.label !== String(place) && <small>{track.stops[place - 1]!.label}</small>}
           </button>
         ))}
         <button type="button" className={classes.stop} onClick={() => setCalling(true)}>
           Call it
         </button>
       </div>
-      {at > first && (
+      {legTo !== null && (
         <LegKeys
           key={at}
-          leg={track.legs[at - 2]!}
-          place={at - 1}
-          horse={horse}
-          counted={here('strides', at - 1)?.count ?? null}
-          fraction={here('footfall', at - 1)?.fraction ?? null}
+          leg={track.legs[legTo]!}
+          place={legTo + 1}
+          backwards={backwards}
+          counted={here('strides', legTo + 1)?.count ?? null}
+          fraction={here('footfall', legTo + 1)?.fraction ?? null}
           ready={ready}
           onMark={onMark}
         />
@@ -85,7 +90,7 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
       {stop.isFence ? (
         <>
           <Keys
-            label={`How ${stop.item} was ridden`}
+            label={`How ${stop.words} was ridden`}
             value={here('fence', at)?.outcome ?? null}
             disabled={!ready}
             options={FENCE_OUTCOMES.map(value => ({ value, label: value }))}
@@ -112,7 +117,7 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
         <button
           type="button"
           className={classes.key}
-          aria-label={`${stop.item} hit`}
+          aria-label={`${stop.words} hit`}
           disabled={!ready}
           onClick={() => onMark({ kind: 'hit', place: at })}
         >
@@ -137,31 +142,43 @@ export function TrackPad({ layoutId, layout, track, marks, ready, horse, onMark 
         onChoose={off => onMark({ kind: 'aim', place: at, off })}
       />
       <div className={classes.keys}>
-        <button type="button" className={classes.key} disabled={at <= first} onClick={() => setAt(at - 1)}>
+        <button type="button" className={classes.key} disabled={step === 0} onClick={() => setAt(places[step - 1]!)}>
           Back one
         </button>
-        <button type="button" className={classes.key} disabled={at >= last} onClick={() => setAt(at + 1)}>
-          On to {at < last ? track.stops[at]!.item : 'the end'}
+        <button
+          type="button"
+          className={classes.key}
+          disabled={step === places.length - 1}
+          onClick={() => setAt(places[step + 1]!)}
+        >
+          On to {step < places.length - 1 ? track.stops[places[step + 1]! - 1]!.words : 'the end'}
         </button>
       </div>
-      {at > 1 && <Adjust layoutId={layoutId} track={track} leg={at - 2} />}
-      {calling && planned?.kind === 'items' && (
-        <CallSheet layout={layout} track={planned} reckoned={track.reckoned} onClose={() => setCalling(false)} />
+      {legTo !== null && <Adjust layoutId={layoutId} track={track} leg={legTo} />}
+      {calling && (
+        <CallSheet layout={layout} track={track.planned} reckoned={track.reckoned} onClose={() => setCalling(false)} />
       )}
     </section>
   );
 }
 
+/** The places of a line in the order they are ridden. */
+function placesRidden(first: number, last: number, backwards: boolean): number[] {
+  const places = Array.from({ length: last - first + 1 }, (_, index) => first + index);
+  return backwards ? places.reverse() : places;
+}
+
 /** The stop that a mark belongs to: strides and footfalls belong to the one they lead to. */
-function stopOf(mark: PassMark): number | null {
-  if (mark.kind === 'strides' || mark.kind === 'footfall') return mark.place === null ? null : mark.place + 1;
+function stopOf(mark: PassMark, backwards: boolean): number | null {
+  if (mark.kind === 'strides' || mark.kind === 'footfall')
+    return mark.place === null ? null : backwards ? mark.place : mark.place + 1;
   return 'place' in mark ? mark.place : null;
 }
 
 type LegKeysProps = {
   leg: RunTrack['legs'][number];
   place: number;
-  horse: string;
+  backwards: boolean;
   counted: number | null;
   fraction: number | null;
   ready: boolean;
@@ -182,9 +199,8 @@ function countsAbout(likely: number): number[] {
 }
 
 /** The strides from one to the next: by taps as the horse goes, or the number; between poles, where the foot fell. */
-function LegKeys({ leg, place, horse, counted, fraction, ready, onMark }: LegKeysProps) {
+function LegKeys({ leg, place, backwards, counted, fraction, ready, onMark }: LegKeysProps) {
   const [tapped, setTapped] = useState(0);
-  const call = leg.calls.find(one => one.horse === horse)?.call;
   const tap = () => {
     setTapped(tapped + 1);
     onMark({ kind: 'strides', place, count: tapped + 1 });
@@ -192,9 +208,8 @@ function LegKeys({ leg, place, horse, counted, fraction, ready, onMark }: LegKey
   return (
     <div>
       <h2>
-        From {leg.from} to {leg.to}
-        {leg.asked !== null && `: ${leg.asked} asked`}
-        {call && <small> ({call})</small>}
+        From {backwards ? leg.to : leg.from} to {backwards ? leg.from : leg.to}
+        {leg.words && <small> {leg.words}</small>}
       </h2>
       {leg.betweenPoles && (
         <Keys
@@ -226,7 +241,8 @@ function LegKeys({ leg, place, horse, counted, fraction, ready, onMark }: LegKey
 /** A few centimetres or inches between passes; from then on it is another setting. */
 function Adjust({ layoutId, track, leg }: { layoutId: string; track: RunTrack; leg: number }) {
   const { format, unit } = useLengths();
-  const { adjust, busy, problem } = useAdjust(layoutId, track.id);
+  const { adjust, busy, problem } = useAdjust(layoutId);
+  const ends = legEnds(track.planned, leg);
   const { from, to, groundM } = track.legs[leg]!;
   const inches = unit === 'ft' || unit === 'yd';
   const stepM = inches ? 2 * 0.0254 : 0.05;
@@ -238,10 +254,10 @@ function Adjust({ layoutId, track, leg }: { layoutId: string; track: RunTrack; l
         setting.
       </p>
       <div className={classes.keys}>
-        <button type="button" className={classes.key} disabled={busy} onClick={() => adjust(leg, -stepM)}>
+        <button type="button" className={classes.key} disabled={busy} onClick={() => adjust(ends, -stepM)}>
           Closer by {words}
         </button>
-        <button type="button" className={classes.key} disabled={busy} onClick={() => adjust(leg, stepM)}>
+        <button type="button" className={classes.key} disabled={busy} onClick={() => adjust(ends, stepM)}>
           Wider by {words}
         </button>
       </div>

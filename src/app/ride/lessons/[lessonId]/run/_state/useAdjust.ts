@@ -1,15 +1,28 @@
+import type { ItemTrack, PlannedLeg } from '@/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { adjustDistanceAction } from '../../../actions';
 
+type Stop = ItemTrack['through'][number];
+
+/** A leg with its two stops, and the stops behind it that go along when it is opened or closed. */
+export type LegEnds = { from: Stop; to: Stop; leg: PlannedLeg; behind: string[] };
+
+/** The ends of a leg of a track; what comes later moves along, what the track comes back to stays. */
+export function legEnds({ through, legs }: Pick<ItemTrack, 'through' | 'legs'>, leg: number): LegEnds {
+  const before = new Set(through.slice(0, leg + 1).map(({ item }) => item));
+  const behind = through.slice(leg + 1).flatMap(({ item }) => (before.has(item) ? [] : [item]));
+  return { from: through[leg]!, to: through[leg + 1]!, leg: legs[leg]!, behind: [...new Set(behind)] };
+}
+
 /** Opens or closes a distance between passes: from the next pass on it is another setting. */
-export function useAdjust(layoutId: string | null, track: string) {
+export function useAdjust(layoutId: string | null) {
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
-  const adjust = (leg: number, byM: number) =>
+  const adjust = (ends: LegEnds, byM: number) =>
     begin(async () => {
-      const answer = await adjustDistanceAction({ layoutId, track, leg, byM }).catch(() => null);
+      const answer = await adjustDistanceAction({ layoutId, ...ends, byM }).catch(() => null);
       setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was moved.'));
       if (answer?.ok) router.refresh();
     });

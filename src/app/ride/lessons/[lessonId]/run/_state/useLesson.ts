@@ -5,11 +5,11 @@ import {
   applyLessonEvent,
   type LessonRecord,
   type PassRecord,
+  type Question,
   type RecordEvent,
-  type Rein,
-  type RideDirection,
   type TappedMark,
 } from '@/core';
+import { unpackRecord, type PackedRecord } from '@/files/packedRecord';
 import { readKeptEvents } from '@/files/recordEvent';
 import { useCallback, useMemo, useState } from 'react';
 
@@ -52,14 +52,7 @@ export function useLesson(lessonId: string, first: LessonRecord) {
 
 export type LessonState = ReturnType<typeof useLesson>;
 
-export type NewPass = {
-  pairId: string;
-  layoutVersionId: string;
-  lessonId: string;
-  stage: string;
-  rein: Rein;
-  direction: RideDirection;
-};
+export type NewPass = Omit<PassRecord, 'id' | 'marks' | 'riddenAtMs'>;
 
 /** A pass that begins now. */
 export function passEvent(pass: NewPass): Extract<RecordEvent, { type: 'pass' }> {
@@ -74,16 +67,24 @@ export function breakEvent(lessonId: string, pairId: string): RecordEvent {
   return { type: 'break', id: newId(), lessonId, pairId, atMs: Date.now() };
 }
 
+type NewAsk = { lessonId: string; stageId: string; pairId: string | null; question: Question };
+
+/** Something else is asked from now on. */
+export function askEvent(ask: NewAsk): RecordEvent {
+  return { type: 'ask', id: newId(), ...ask, atMs: Date.now() };
+}
+
 export function acknowledgeEvent(lessonId: string): RecordEvent {
   return { type: 'acknowledge', id: newId(), lessonId, atMs: Date.now() };
 }
 
-type Undoable = Extract<RecordEvent, { type: 'pass' | 'mark' | 'break' }>;
+type Undoable = Extract<RecordEvent, { type: 'pass' | 'mark' | 'break' | 'ask' }>;
 
 /** The last thing that this device tapped and that still stands; after a reload, the last mark or pass of the lesson. */
 function lastUndoable(tapped: readonly RecordEvent[], record: LessonRecord): Undoable | null {
   const stands = (event: RecordEvent): event is Undoable => {
     if (event.type === 'pass') return record.passes.some(({ id }) => id === event.pass.id);
+    if (event.type === 'ask') return record.asks.some(({ id }) => id === event.id);
     if (event.type === 'break') return record.breaks.some(({ id }) => id === event.id);
     if (event.type !== 'mark') return false;
     return record.passes.some(({ id, marks }) => id === event.passId && marks.some(mark => mark.id === event.mark.id));
@@ -110,6 +111,8 @@ function undoOf(event: Undoable): RecordEvent {
       return { type: 'undo-mark', ...own, passId: event.passId, markId: event.mark.id };
     case 'break':
       return { type: 'undo-break', ...own, breakId: event.id };
+    case 'ask':
+      return { type: 'undo-ask', ...own, askId: event.id };
   }
 }
 
@@ -125,10 +128,10 @@ async function send(
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ lessonId, events }),
     });
-    const said = (await response.json()) as { record?: LessonRecord | null; problem?: string };
+    const said = (await response.json()) as { record?: PackedRecord | null; problem?: string };
     if (!response.ok)
       return { kind: response.status === 422 ? 'never' : 'later', problem: said.problem ?? 'The server refused it.' };
-    if (said.record) know(said.record);
+    if (said.record) know(unpackRecord(said.record));
     return { kind: 'taken' };
   } catch {
     return { kind: 'later', problem: 'The server does not answer. Roan keeps trying.' };
@@ -138,7 +141,7 @@ async function send(
 async function ask(lessonId: string, know: (record: LessonRecord) => void): Promise<void> {
   try {
     const response = await fetch(`/api/lessons/${lessonId}/record`);
-    if (response.ok) know(((await response.json()) as { record: LessonRecord }).record);
+    if (response.ok) know(unpackRecord(((await response.json()) as { record: PackedRecord }).record));
   } catch {
     // Without a connection what is known stays.
   }

@@ -1,17 +1,32 @@
 import { newId } from '@/components/newId';
-import type { LessonRecord, PassRecord, Rein, RideDirection, TappedMark } from '@/core';
+import {
+  nearestWay,
+  questionsNow,
+  type Layout,
+  type LessonRecord,
+  type PassRecord,
+  type Question,
+  type RideWay,
+  type TappedMark,
+} from '@/core';
 import { useState } from 'react';
+import { askedRide } from '../askedRide';
 import type { RunPair, RunStage } from '../runStage';
-import { markEvent, passEvent, useLesson } from './useLesson';
+import { askEvent, markEvent, passEvent, useLesson } from './useLesson';
 
-export type Way = { rein: Rein; direction: RideDirection };
-
-/** Who rides which stage how, which pass is being marked, and what taps do to it. */
-export function useRun(lessonId: string, pairs: readonly RunPair[], stages: readonly RunStage[], first: LessonRecord) {
+/** Who rides which question of which stage how, which pass is being marked, and what taps do to it. */
+export function useRun(
+  lessonId: string,
+  pairs: readonly RunPair[],
+  stages: readonly RunStage[],
+  layouts: Readonly<Record<string, Layout>>,
+  first: LessonRecord,
+) {
   const lesson = useLesson(lessonId, first);
   const [stageIndex, setStageIndex] = useState(() => stageBegun(stages, first));
   const [pairId, setPairId] = useState(pairs[0]!.id);
-  const [way, setWay] = useState<Way>({ rein: 'left', direction: 'as-drawn' });
+  const [questionWish, setQuestionWish] = useState<string | null>(null);
+  const [wish, setWish] = useState<RideWay>({ rein: 'left', direction: 'as-drawn' });
   const [openId, setOpenId] = useState<string | null>(null);
   /** Which pass is being marked, counted here: another one begins at its first fence. */
   const [round, setRound] = useState(0);
@@ -21,34 +36,57 @@ export function useRun(lessonId: string, pairs: readonly RunPair[], stages: read
   };
   const index = Math.min(stageIndex, stages.length - 1);
   const stage = stages[index]!;
+  const pair = pairs.find(({ id }) => id === pairId) ?? pairs[0]!;
+  const questions = questionsNow(stage.questions, lesson.record.asks, stage.id, pair.id);
+  const question = questions.find(({ id }) => id === questionWish) ?? questions[0] ?? null;
   const open: PassRecord | null = lesson.record.passes.find(({ id }) => id === openId) ?? null;
-  const startPass = () => passEvent({ pairId, layoutVersionId: stage.versionId!, lessonId, stage: stage.name, ...way });
+  // An open pass is marked by what it was asked, over what it was begun over.
+  const [layout, asked] = open
+    ? [layouts[open.layoutVersionId] ?? stage.layout, open.question]
+    : [stage.layout, question];
+  const ride = layout && asked ? askedRide(layout, asked, pair.strides) : null;
+  const way: RideWay = open ?? (ride ? nearestWay(ride.ways, wish) : wish);
+  const startPass = () =>
+    passEvent({
+      ...{ pairId: pair.id, layoutVersionId: stage.versionId!, lessonId, stageId: stage.id, stage: stage.name },
+      ...{ question: question!, rein: way.rein, direction: way.direction },
+    });
+  const canRide = stage.versionId !== null && question !== null && ride !== null;
   const mark = (tapped: TappedMark) => {
-    if (!stage.versionId) return;
+    if (!canRide) return;
     const begun = open ? null : startPass();
     const passId = open?.id ?? begun!.pass.id;
     lesson.tap([...(begun ? [begun] : []), markEvent(passId, tapped)]);
     setOpenId(passId);
   };
   return {
-    ...{ lesson, stage, index, pairId, open, round, mark, way: open ?? way },
+    ...{ lesson, stage, index, pair, pairId: pair.id, questions, question, ride, canRide, open, round, mark, way },
     endPass: () => {
-      if (!open && stage.versionId) lesson.tap([startPass()]);
+      if (!open && canRide) lesson.tap([startPass()]);
       toNextPass();
     },
     /** Another pass, over one line of the track only. */
     startLine: (from: number, to: number) => {
-      if (!stage.versionId) return;
+      if (!canRide) return;
       const begun = startPass();
       lesson.tap([begun, markEvent(begun.pass.id, { kind: 'line', from, to })]);
       setOpenId(begun.pass.id);
       setRound(round + 1);
     },
-    steer: (change: Partial<Way>) => {
-      const { rein, direction } = { ...(open ?? way), ...change };
-      setWay({ rein, direction });
+    steer: (chosen: RideWay) => {
+      setWish(chosen);
       // A pass that is open goes the way that is chosen.
-      if (open) lesson.tap([{ type: 'amend', id: newId(), passId: open.id, rein, direction }]);
+      if (open) lesson.tap([{ type: 'amend', id: newId(), passId: open.id, ...chosen }]);
+    },
+    chooseQuestion: (id: string) => {
+      setQuestionWish(id);
+      toNextPass();
+    },
+    /** Asks something else at this stage: of this pair, or of all. */
+    ask: (next: Question, ofAll: boolean) => {
+      lesson.tap([askEvent({ lessonId, stageId: stage.id, pairId: ofAll ? null : pair.id, question: next })]);
+      setQuestionWish(next.id);
+      toNextPass();
     },
     choosePair: (id: string) => {
       setPairId(id);
@@ -56,6 +94,7 @@ export function useRun(lessonId: string, pairs: readonly RunPair[], stages: read
     },
     chooseStage: (chosen: number) => {
       setStageIndex(chosen);
+      setQuestionWish(null);
       toNextPass();
     },
   };
@@ -68,6 +107,6 @@ function stageBegun(stages: readonly RunStage[], { passes }: LessonRecord): numb
   const last = passes[passes.length - 1];
   return Math.max(
     0,
-    stages.findIndex(({ name }) => name === last?.stage),
+    stages.findIndex(({ id }) => id === last?.stageId),
   );
 }

@@ -1,0 +1,116 @@
+import {
+  askedLayout,
+  callSheet,
+  chainsOf,
+  figureWords,
+  layoutLabels,
+  nameWords,
+  questionKey,
+  questionWords,
+  questionWork,
+  reckonLayout,
+  saidOfPair,
+  waysToRide,
+  type CallLine,
+  type ItemTrack,
+  type Layout,
+  type LayoutHorse,
+  type Question,
+  type QuestionWork,
+  type ReckonedItemTrack,
+  type RideWay,
+  type TrackGait,
+} from '@/core';
+
+/** A track as it is marked: its stops, and the legs between them, as one horse rides it. */
+export type RunTrack = {
+  gait: TrackGait;
+  planned: ItemTrack;
+  reckoned: ReckonedItemTrack;
+  stops: { item: string; label: string; words: string; isFence: boolean; heightM: number | null }[];
+  legs: {
+    from: string;
+    to: string;
+    groundM: number;
+    asked: number | null;
+    /** The count that lies nearest for the horse. */
+    likely: number;
+    betweenPoles: boolean;
+    /** "6 asked: short, and meant to be"; null where its stride is not known. */
+    words: string | null;
+  }[];
+  calls: CallLine[];
+};
+
+/** A question over a layout as it is ridden by one horse: all that is shown and marked of it. */
+export type AskedRide = {
+  words: string;
+  /** The layout as it is asked, as drawn. */
+  asked: Layout;
+  ways: RideWay[];
+  work: QuestionWork;
+  track: RunTrack | null;
+  figures: string[];
+  /** The way its first leg goes, radians; null where there is none. */
+  headingRad: number | null;
+  key: string;
+};
+
+const known = new WeakMap<Layout, Map<string, AskedRide | null>>();
+
+/** A question over a kept layout, for a horse; null where the layout does not have it. Reckoned once for the same words. */
+export function askedRide(layout: Layout, question: Question, horse: LayoutHorse | null): AskedRide | null {
+  const rides = known.get(layout) ?? new Map<string, AskedRide | null>();
+  known.set(layout, rides);
+  const name = `${horse?.id ?? ''} ${JSON.stringify(question)}`;
+  const before = rides.get(name);
+  if (before !== undefined) return before;
+  const ride = rideOf({ ...layout, horses: horse ? [horse] : [] }, question);
+  rides.set(name, ride);
+  return ride;
+}
+
+function rideOf(layout: Layout, question: Question): AskedRide | null {
+  const asked = askedLayout(layout, question);
+  const track = asked?.tracks[0];
+  if (!asked || !track) return null;
+  const [reckoned] = reckonLayout(asked);
+  const items = track.kind === 'items' && reckoned?.kind === 'items' ? trackOf(asked, track, reckoned, layout) : null;
+  return {
+    ...{ asked, track: items, words: questionWords(layout, question), key: questionKey(asked) },
+    ...{ ways: waysToRide(asked), work: questionWork(asked) },
+    figures: track.kind === 'figures' ? track.figures.map(figureWords) : [],
+    headingRad: chainsOf(reckoned!)[0]?.start.headingRad ?? null,
+  };
+}
+
+function trackOf(asked: Layout, track: ItemTrack, reckoned: ReckonedItemTrack, whole: Layout): RunTrack {
+  const itemOf = (id: string) => asked.items.find(item => item.id === id)!;
+  // Pieces are called what they are called on the whole layout: a fence keeps its number when another is left out.
+  const labels = layoutLabels(whole);
+  return {
+    ...{ gait: track.gait, planned: track, reckoned },
+    stops: track.through.map(({ item: id }) => {
+      const item = itemOf(id);
+      return {
+        ...{ item: id, label: labels.short(id), words: nameWords(item, labels.short(id)) },
+        ...{ isFence: item.kind === 'fence', heightM: item.kind === 'fence' ? item.heightM : null },
+      };
+    }),
+    legs: reckoned.legs.map((leg, index) => {
+      const reading = leg.readings[0];
+      return {
+        ...{ from: labels.inWords(leg.from), to: labels.inWords(leg.to), groundM: leg.groundM },
+        ...{ asked: track.legs[index]!.asked, likely: Math.max(0, Math.round(reading?.evenCount ?? 2)) },
+        betweenPoles: [leg.from, leg.to].every(id => itemOf(id).kind === 'pole'),
+        words: reading ? saidOfPair(reading) : null,
+      };
+    }),
+    calls: callSheet(asked, track, reckoned),
+  };
+}
+
+/** What stands at a place of a ride's own track, from 1; on the flat, what its figure is called. */
+export function placeName(ride: Pick<AskedRide, 'track' | 'figures'> | null, place: number): string {
+  return ride?.track?.stops[place - 1]?.words ?? ride?.figures[place - 1] ?? String(place);
+}

@@ -1,0 +1,79 @@
+import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
+import { layoutLabels } from '../layout/labels';
+import { reckonItemTrack, settingAt, distanceCaseOf, layoutStride, type HorseReading } from '../layout/reckonLayout';
+import { groundForCountM } from '../stride/readDistance';
+import { countInWords } from '../stride/countInWords';
+import { askedLayout } from './askedLayout';
+import { questionOfPair, type AskedQuestion } from './pairAsk';
+
+/** A pair as its horse is reckoned with. */
+export type ReadPair = { id: string; horse: LayoutHorse };
+
+/** What one leg of a question is for a pair: the words for it, and whether there is a count it can be ridden in. */
+export type PairLeg = {
+  /** What the ends of the leg are called. */
+  from: string;
+  to: string;
+  groundM: number;
+  asked: number | null;
+  /** "6 asked: short, and meant to be"; else the call, "easy five". */
+  words: string;
+  usable: boolean;
+  /** What would mend it; null where nothing is the matter. */
+  mend: string | null;
+};
+
+/** A question read for one pair, leg by leg; null where the layout does not have what it goes over. */
+export type PairReading = { pairId: string; legs: PairLeg[] | null };
+
+/** Reads what is asked of each pair against its own horse: what no pair can ride is told, with what would mend it. */
+export function readForPairs(layout: Layout, asked: AskedQuestion, pairs: readonly ReadPair[]): PairReading[] {
+  return pairs.map(({ id, horse }) => ({ pairId: id, legs: readForPair(layout, asked, { id, horse }) }));
+}
+
+function readForPair(layout: Layout, asked: AskedQuestion, { id, horse }: ReadPair): PairLeg[] | null {
+  const own = askedLayout({ ...layout, horses: [horse] }, questionOfPair(asked, id));
+  const track = own?.tracks[0];
+  if (!own || !track) return null;
+  if (track.kind === 'figures') return [];
+  const { inWords } = layoutLabels(layout);
+  return reckonItemTrack(own, track).legs.flatMap((leg, index) => {
+    const reading = leg.readings[0];
+    if (!reading) return [];
+    const usable = isUsable(reading);
+    return [
+      {
+        ...{ from: inWords(leg.from), to: inWords(leg.to), groundM: leg.groundM, asked: track.legs[index]!.asked },
+        ...{ words: saidOfPair(reading), usable, mend: usable ? null : mendOf(own, track, index, reading, horse) },
+      },
+    ];
+  });
+}
+
+/** What is said of a leg to a pair. A count that is asked is judged as it was asked: short may be meant. */
+export function saidOfPair({ asked, call }: Pick<HorseReading, 'asked' | 'call'>): string {
+  if (!asked) return call;
+  const counted = `${countInWords(asked.strides)} asked: ${asked.word}`;
+  return asked.word === 'short' || asked.word === 'long' ? `${counted}, and meant to be` : counted;
+}
+
+const OUT_OF_REACH: readonly string[] = ['too tight', 'too far'];
+
+/** A leg that gives no count, such as a landing pole, is ridden as it comes. */
+function isUsable({ asked, options }: HorseReading): boolean {
+  if (asked) return !OUT_OF_REACH.includes(asked.word);
+  return options.length === 0 || options.some(({ word }) => !OUT_OF_REACH.includes(word));
+}
+
+/** Another count where one suits the horse, else another distance. */
+function mendOf(layout: Layout, track: ItemTrack, leg: number, reading: HorseReading, horse: LayoutHorse): string {
+  const usable = reading.options.filter(({ word }) => !OUT_OF_REACH.includes(word));
+  const best = [...usable].sort((a, b) => Math.abs(Math.log(a.q)) - Math.abs(Math.log(b.q)))[0];
+  if (reading.asked && best) return `Ask ${horse.name} for ${countInWords(best.strides)}: ${best.word}.`;
+  const stride = layoutStride(horse, track.gait, settingAt(track.gait, track.legs[leg]!));
+  const strides = reading.asked?.strides ?? Math.max(0, Math.round(reading.evenCount));
+  const groundM = stride && groundForCountM(strides, distanceCaseOf(layout, track, leg), stride.normalM);
+  return groundM === null
+    ? 'Leave it out, or ride it on another track.'
+    : `${groundM.toFixed(2)} m would be even for ${horse.name} in ${countInWords(strides)}; or leave it out.`;
+}

@@ -1,0 +1,102 @@
+import type { PassRecord } from '../record/passRecord';
+import { NO_WORK, passWork, sumWork, type Work, type WorkedPass } from './passWork';
+import type { QuestionWork } from './questionWork';
+
+/** What a horse has done in a day, and how long since it walked. */
+export type WorkCounts = Work & {
+  sinceBreakMin: number;
+  /** Days of the last seven on which it jumped, this one among them. */
+  jumpingDays: number;
+};
+
+/**
+ * What a horse does besides: on the day in other lessons, ridden or planned, and in rides by itself; and on which other days
+ * of the last seven it jumped.
+ */
+export type EarlierWork = Work & { otherJumpingDays: number };
+
+export const NO_EARLIER_WORK: EarlierWork = { ...NO_WORK, otherJumpingDays: 0 };
+
+export const jumps = ({ lowEfforts, highEfforts }: Pick<Work, 'lowEfforts' | 'highEfforts'>): boolean =>
+  lowEfforts + highEfforts > 0;
+
+/** In a day, but for the jumping days, which are of seven. */
+export type WorkLimits = {
+  lowEfforts: number;
+  highEfforts: number;
+  raisedPasses: number;
+  /** On each rein. */
+  smallCircleMin: number;
+  jumpingDays: number;
+};
+
+/** Common practice, no source. */
+export const USUAL_WORK_LIMITS: WorkLimits = {
+  ...{ lowEfforts: 60, highEfforts: 30, raisedPasses: 10, smallCircleMin: 3, jumpingDays: 2 },
+};
+
+/** The work of a question over a layout version; null where it is not known. */
+export type WorkOf<Pass> = (pass: Pass) => QuestionWork | null;
+
+/** The work of some passes added up, each by its own question and version. */
+export function workOfPasses<Pass extends WorkedPass>(passes: readonly Pass[], workOf: WorkOf<Pass>): Work {
+  return sumWork(
+    passes.flatMap(pass => {
+      const work = workOf(pass);
+      return work ? [passWork(pass, work)] : [];
+    }),
+  );
+}
+
+type CountedPass = WorkedPass & Pick<PassRecord, 'riddenAtMs'>;
+
+export type WorkSoFar<Pass extends CountedPass> = {
+  /** Of one horse in this lesson, with whoever rode it, any order. */
+  passes: readonly Pass[];
+  workOf: WorkOf<Pass>;
+  /** When it walked. */
+  breaksMs: readonly number[];
+  startMs: number;
+  nowMs: number;
+  earlier?: EarlierWork;
+};
+
+/** What a horse has done by now, with what else it does that day. */
+export function workCounts<Pass extends CountedPass>(soFar: WorkSoFar<Pass>): WorkCounts {
+  const { passes, workOf, breaksMs, startMs, nowMs, earlier = NO_EARLIER_WORK } = soFar;
+  const work = sumWork([workOfPasses(passes, workOf), earlier]);
+  // It has walked since it was last ridden, or is being ridden still.
+  const walkedMs = Math.max(startMs, ...breaksMs);
+  const firstMs = Math.min(nowMs, ...passes.filter(({ riddenAtMs }) => riddenAtMs >= walkedMs).map(p => p.riddenAtMs));
+  return {
+    ...work,
+    sinceBreakMin: Math.max(0, (nowMs - firstMs) / 60_000),
+    jumpingDays: earlier.otherJumpingDays + (jumps(work) ? 1 : 0),
+  };
+}
+
+/** What is at or over its limit, in words; nothing is ever blocked. */
+export function workWarnings(
+  counts: WorkCounts,
+  breakEveryMin: number,
+  limits: WorkLimits = USUAL_WORK_LIMITS,
+): string[] {
+  const { lowEfforts, highEfforts, raisedPasses, smallCircleMin, sinceBreakMin, jumpingDays } = counts;
+  const efforts = lowEfforts + highEfforts;
+  const warnings: string[] = [];
+  if (highEfforts >= limits.highEfforts)
+    warnings.push(`${highEfforts} efforts at 0.9 m and over today: ${limits.highEfforts} is the limit for a day.`);
+  if (efforts >= limits.lowEfforts)
+    warnings.push(`${efforts} efforts today: ${limits.lowEfforts} is the limit for a day.`);
+  if (raisedPasses >= limits.raisedPasses)
+    warnings.push(`${raisedPasses} passes over raised poles today: ${limits.raisedPasses} is the limit for a day.`);
+  for (const rein of ['left', 'right'] as const)
+    if (smallCircleMin[rein] >= limits.smallCircleMin)
+      warnings.push(
+        `${smallCircleMin[rein].toFixed(1)} minutes on small circles on the ${rein} rein: ${limits.smallCircleMin} is the limit.`,
+      );
+  if (jumpingDays > limits.jumpingDays)
+    warnings.push(`It jumps on ${jumpingDays} days of these seven: ${limits.jumpingDays} is the limit.`);
+  if (sinceBreakMin >= breakEveryMin) warnings.push(`${Math.floor(sinceBreakMin)} minutes without a walk break.`);
+  return warnings;
+}

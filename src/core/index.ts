@@ -371,6 +371,7 @@ export {
   type WorkLimits,
 } from './work/workCounts';
 export { applyLessonEvent, type AskOnTheDay, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
+export { isAtStage } from './lesson/atStage';
 export { questionsNow } from './lesson/questionsNow';
 export { fractionShort, fractionWords, markWords } from './record/markWords';
 export { recordedPass, type RecordedPass } from './record/recordedPass';

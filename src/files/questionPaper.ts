@@ -23,7 +23,7 @@ const Track = z.strictObject({ kind: z.literal('track'), trackId: z.string().max
 const Figures = z.strictObject({
   kind: z.literal('figures'),
   trackId: z.string().max(80),
-  figureIds: z.array(Id).min(1).max(200),
+  figureIds: z.array(Id).min(1).max(200).readonly(),
 });
 
 const What = z.discriminatedUnion('kind', [

@@ -101,8 +101,8 @@ export const RecordBatch = z.strictObject({
   events: z.array(Event).min(1).max(200),
   /** The lesson whose record is asked for in answer; null for a ride by itself. */
   lessonId: RowId.nullable().default(null),
-});
-export type RecordBatch = z.infer<typeof RecordBatch>;
+}) satisfies z.ZodType<RecordBatch>;
+export type RecordBatch = { events: RecordEvent[]; lessonId: string | null };
 
 /** Events that a device kept, as far as they can be understood, one by one: more may wait than is sent at once. */
 export function readKeptEvents(kept: unknown): RecordEvent[] {

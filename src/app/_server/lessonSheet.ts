@@ -1,15 +1,27 @@
 import 'server-only';
-import { pairSummary, passWork, workCounts, type Layout, type LessonRecord, type ToldStage } from '@/core';
+import {
+  isAtStage,
+  pairSummary,
+  questionsNow,
+  workCounts,
+  type LessonRecord,
+  type PassRecord,
+  type ToldPass,
+  type ToldStage,
+} from '@/core';
+import { askedRide, placeName } from '@/app/ride/askedRide';
+import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { findArena } from '@/data/queries/arenas';
 import { lessonRecord, type Lesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
+import { versionsRidden, type KeptVersions } from '@/data/queries/passes';
+import { passWorks } from '@/data/queries/passWorks';
 import { yardRules } from '@/data/queries/settings';
-import { versionsRidden } from '@/data/queries/passes';
 import type { LessonSheet } from '@/files/pdf/lessonPdf';
 import { yardTime } from './yardTime';
 
-/** A lesson as its sheet tells it, with the ids of its pairs. */
+/** A lesson as its sheet tells it, with the ids of its pairs: those that are planned, and those that rode. */
 export async function lessonSheet(
   db: RoanDatabase,
   yard: { id: string; timeZone: string },
@@ -18,10 +30,15 @@ export async function lessonSheet(
   const record = await lessonRecord(db, yard.id, lesson);
   const { gate } = await yardRules(db, yard.id);
   const arena = await findArena(db, yard.id, lesson.arenaId);
-  const layouts = await layoutsRidden(db, yard.id, record);
-  const works = new Map([...layouts].map(([id, layout]) => [id, passWork(layout)]));
-  const pairs = (await listPairs(db, yard.id)).filter(({ id }) => lesson.plan.pairIds.includes(id));
-  const stages = lesson.plan.stages.map(({ name }) => toldStage(name, record, layouts));
+  const versions = await versionsRidden(
+    db,
+    yard.id,
+    record.passes.map(({ layoutVersionId }) => layoutVersionId),
+  );
+  const workOf = await passWorks(db, yard.id, record.passes);
+  const all = await listPairs(db, yard.id);
+  const rode = record.passes.map(({ pairId }) => pairId);
+  const pairs = all.filter(({ id }) => lesson.plan.pairIds.includes(id) || rode.includes(id));
   const lastMs = Math.max(lesson.startsAtMs, ...record.passes.map(({ riddenAtMs }) => riddenAtMs));
   return {
     name: lesson.name,
@@ -35,38 +52,35 @@ export async function lessonSheet(
     pairIds: pairs.map(({ id }) => id),
     pairs: pairs.map(({ id, horseName, riderName }) => {
       const passes = record.passes.filter(({ pairId }) => pairId === id);
-      const counts = workCounts({
-        passes,
-        workOf: version => works.get(version) ?? null,
-        breaksMs: [],
-        startMs: lesson.startsAtMs,
-        nowMs: lastMs,
-      });
+      const counts = workCounts({ passes, workOf, breaksMs: [], startMs: lesson.startsAtMs, nowMs: lastMs });
+      const told = passes.map(pass => toldPass(pass, versions));
       return {
-        ...{ horse: horseName, rider: riderName, summary: pairSummary(passes, stages, gate) },
+        ...{ horse: horseName, rider: riderName },
+        summary: pairSummary(told, toldStages(lesson, record, passes, versions), gate),
         work: `${counts.lowEfforts + counts.highEfforts} efforts, ${counts.highEfforts} of them at 0.9 m and over; ${counts.raisedPasses} passes over raised poles.`,
       };
     }),
   };
 }
 
-async function layoutsRidden(db: RoanDatabase, yardId: string, record: LessonRecord): Promise<Map<string, Layout>> {
-  const versions = await versionsRidden(
-    db,
-    yardId,
-    record.passes.map(({ layoutVersionId }) => layoutVersionId),
-  );
-  return new Map([...versions].map(([id, { layout }]) => [id, layout]));
+/** A pass in the names of what it was ridden over then. */
+function toldPass(pass: PassRecord, versions: KeptVersions): ToldPass {
+  const layout = versions.get(pass.layoutVersionId)?.layout;
+  const ride = layout ? askedRide(layout, pass.question, null) : null;
+  return { ...pass, questionWords: ride?.words ?? 'something else', nameOf: place => placeName(ride, place) };
 }
 
-/** A stage in the names and asked counts of what was ridden there last. */
-function toldStage(name: string, { passes }: LessonRecord, layouts: ReadonlyMap<string, Layout>): ToldStage {
-  const last = passes.findLast(({ stage }) => stage === name);
-  const track = (last && layouts.get(last.layoutVersionId))?.tracks.find(one => one.kind === 'items');
-  if (track?.kind !== 'items') return { name, asked: [], nameOf: String };
-  return {
-    name,
-    asked: track.legs.map(({ asked }) => asked),
-    nameOf: place => track.through[place - 1]?.item ?? String(place),
-  };
+/** The stages as a pair was asked them, over what it rode there last. */
+function toldStages(
+  { plan }: Lesson,
+  { asks }: LessonRecord,
+  passes: readonly PassRecord[],
+  versions: KeptVersions,
+): ToldStage[] {
+  return plan.stages.map(stage => {
+    const last = passes.findLast(pass => isAtStage(pass, stage));
+    const layout = last && versions.get(last.layoutVersionId)?.layout;
+    const questions = last ? questionsNow(stage.questions, asks, stage.id, last.pairId) : [];
+    return { id: stage.id, name: stage.name, questions: layout ? gatedQuestions(layout, questions) : [] };
+  });
 }

@@ -1,9 +1,10 @@
 'use server';
 
-import { offeredStride, profileStride, STRIDE_ENTRY_KEYS } from '@/core';
+import { offeredStride, profileStride, resolvePlan, STRIDE_ENTRY_KEYS } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findLayout, saveLayout } from '@/data/queries/layouts';
 import { listPasses, versionsRidden } from '@/data/queries/passes';
+import { planGround } from '@/data/queries/planGround';
 import { findPair } from '@/data/queries/pairs';
 import { addLearnedStride, withdrawLearnedStride } from '@/data/queries/strideTests';
 import type { FormOutcome } from '@/files/formOutcome';
@@ -21,16 +22,23 @@ const ROWS = ['walk-poles', 'trot-poles', 'canter-poles'];
 const GONE = 'These passes are not in the yard any more.';
 
 /** Sets the row of a layout to the spacing that the passes of a pair point to, reckoned anew from the record. */
-export async function trySpacingAction(pairId: unknown, versionId: unknown): Promise<FormOutcome<{ href: string }>> {
+export async function trySpacingAction(
+  pairId: unknown,
+  versionId: unknown,
+  key: unknown,
+): Promise<FormOutcome<{ href: string }>> {
   const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
   if (typeof pairId !== 'string' || typeof versionId !== 'string') return refuse(GONE);
   const { db, write, yard } = await yardContext();
   const passes = await listPasses(db, yard.id, pairId, versionId);
-  const [review] = rowReviews(passes, await versionsRidden(db, yard.id, [versionId]), yard.timeZone);
+  const reviews = rowReviews(passes, await versionsRidden(db, yard.id, [versionId]), yard.timeZone);
+  const review = reviews.find(one => one.key === key);
   if (!review || review.suggestion.kind === 'nothing-noted') return refuse(GONE);
   const layout = await findLayout(db, yard.id, review.layoutId);
   if (!layout) return refuse('This layout is not in the yard any more.');
-  const row = layout.plan.exercises.find(({ kind }) => ROWS.includes(kind));
+  const { ownerOf } = resolvePlan(layout.plan, planGround(layout.name, layout.arena, [], null));
+  const owner = ownerOf.get(review.trackId ?? '');
+  const row = layout.plan.exercises.find(({ id, kind }) => id === owner && ROWS.includes(kind));
   if (!row) return refuse('The poles of this layout lie by hand now: space them in the plan.');
   const params = { ...row.params, spacingM: review.suggestion.nextSpacingM };
   const exercises = layout.plan.exercises.map(one => (one === row ? { ...row, params } : one));

@@ -21,7 +21,7 @@ export async function pairReview(pair: Pair) {
     ...{ ...record, words, rules: await yardRules(db, yard.id) },
     legs: record.legs.map(leg => ({
       ...leg,
-      name: `${leg.from} to ${leg.to}, ${words.format(leg.groundM)}${leg.asked === null ? '' : `, ${leg.asked} asked`}`,
+      name: `${leg.question}, ${leg.from} to ${leg.to}, ${words.format(leg.groundM)}${leg.asked === null ? '' : `, ${leg.asked} asked`}`,
       layoutName: names.get(leg.layoutVersionId)?.name ?? '',
     })),
   };

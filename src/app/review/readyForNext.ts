@@ -1,7 +1,9 @@
 import 'server-only';
-import { stageGate, type GateRule, type StageGate } from '@/core';
+import { isAtStage, questionsNow, stageGate, type GateRule, type StageGate } from '@/core';
+import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { lessonRecord, listLessons } from '@/data/queries/lessons';
+import { versionsRidden } from '@/data/queries/passes';
 
 export type ReadyPair = { pairId: string; lesson: string; stage: string; gate: StageGate };
 
@@ -17,16 +19,20 @@ export async function readyForNext(
     if (found.size === pairIds.length) break;
     const open = lesson.plan.pairIds.filter(id => pairIds.includes(id) && !found.has(id));
     if (open.length === 0) continue;
-    const { passes } = await lessonRecord(db, yardId, lesson);
+    const { passes, asks } = await lessonRecord(db, yardId, lesson);
     for (const pairId of open) {
       const own = passes.filter(pass => pass.pairId === pairId);
-      const stage = own[own.length - 1]?.stage;
-      if (stage === undefined) continue;
+      const last = own[own.length - 1];
+      const stage = last && lesson.plan.stages.find(one => isAtStage(last, one));
+      if (!stage) continue;
+      const version = (await versionsRidden(db, yardId, [last.layoutVersionId])).get(last.layoutVersionId);
+      const questions = questionsNow(stage.questions, asks, stage.id, pairId);
       const gate = stageGate(
-        own.filter(pass => pass.stage === stage),
+        own.filter(pass => isAtStage(pass, stage)),
+        version ? gatedQuestions(version.layout, questions) : [],
         rule,
       );
-      found.set(pairId, { pairId, lesson: lesson.name, stage, gate });
+      found.set(pairId, { pairId, lesson: lesson.name, stage: stage.name, gate });
     }
   }
   return [...found.values()];

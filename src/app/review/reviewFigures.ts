@@ -1,10 +1,13 @@
 import {
+  askedLayout,
   meanFootfall,
   passFootfalls,
   polesHit,
   polesKeptHitting,
+  questionWords,
   riddenRow,
   suggestSpacing,
+  trackKey,
   type Footfall,
   type PassRecord,
   type Rein,
@@ -17,7 +20,8 @@ import { yardTime } from '../_server/yardTime';
 export type PassFigures = {
   id: string;
   number: number;
-  rein: Rein;
+  /** Null where the track changes the rein. */
+  rein: Rein | null;
   otherWay: boolean;
   /** On the yard's clock. */
   when: string;
@@ -30,7 +34,12 @@ export type PassFigures = {
 
 /** A pair's passes over one row at one spacing, and what they say. */
 export type RowReview = {
+  /** The version, and what of it was ridden. */
+  key: string;
+  /** Null on the flat. */
+  trackId: string | null;
   versionId: string;
+  questionWords: string;
   layoutId: string;
   layoutName: string;
   gait: TrackGait | null;
@@ -48,14 +57,16 @@ export type RowReview = {
 
 /** Sorts the passes of a pair by the row and spacing they were ridden over, the latest ridden first. */
 export function rowReviews(passes: PassRecord[], versions: Map<string, LayoutVersion>, timeZone: string): RowReview[] {
-  const byVersion = new Map<string, PassRecord[]>();
-  for (const pass of passes)
-    byVersion.set(pass.layoutVersionId, [...(byVersion.get(pass.layoutVersionId) ?? []), pass]);
-  return [...byVersion]
+  const byRow = new Map<string, PassRecord[]>();
+  for (const pass of passes) {
+    const key = `${pass.layoutVersionId} ${trackKey(pass.question)}`;
+    byRow.set(key, [...(byRow.get(key) ?? []), pass]);
+  }
+  return [...byRow]
     .sort(([, a], [, b]) => lastRidden(b) - lastRidden(a))
-    .flatMap(([versionId, ridden]) => {
-      const version = versions.get(versionId);
-      return version ? [rowReview(version, ridden, timeZone)] : [];
+    .flatMap(([key, ridden]) => {
+      const version = versions.get(ridden[0]!.layoutVersionId);
+      return version ? [rowReview(key, version, ridden, timeZone)] : [];
     });
 }
 
@@ -63,13 +74,16 @@ function lastRidden(ridden: PassRecord[]): number {
   return ridden[ridden.length - 1]?.riddenAtMs ?? 0;
 }
 
-function rowReview(version: LayoutVersion, ridden: PassRecord[], timeZone: string): RowReview {
-  const row = riddenRow(version.layout);
+function rowReview(key: string, version: LayoutVersion, ridden: PassRecord[], timeZone: string): RowReview {
+  const { question } = ridden[ridden.length - 1]!;
+  const asked = askedLayout(version.layout, question);
+  const row = asked && riddenRow(asked);
   const spacingM = row?.spacingM ?? null;
   const passes = ridden.map((pass, index) => passFigures(pass, index, timeZone));
   const lastDay = passes[passes.length - 1]?.day ?? '';
   const ofLastDay = passes.filter(({ day }) => day === lastDay);
   return {
+    ...{ key, trackId: row?.track ?? null, questionWords: questionWords(version.layout, question) },
     versionId: version.id,
     layoutId: version.layoutId,
     layoutName: version.name,

@@ -3,6 +3,7 @@ import { standingMarks } from '../record/passMark';
 import { isVoid, passFaults } from '../record/passJudged';
 import type { PassRecord } from '../record/passRecord';
 import { trackKey } from '../question/questionKey';
+import { isAtStage } from './atStage';
 import { repeatedFaults } from './repeatedFault';
 import { stageGate, type GatedQuestion, type GateRule } from './stageGate';
 
@@ -40,27 +41,23 @@ export function pairSummary(passes: readonly ToldPass[], stages: readonly ToldSt
   const summaries = [...byStage(passes, stages)].flatMap(([stage, own]) =>
     [...byQuestion(own).values()].map(asked => summaryOf(stage, asked)),
   );
-  const ridden = stages.filter(stage => passes.some(pass => isOf(pass, stage)));
+  const ridden = stages.filter(stage => passes.some(pass => isAtStage(pass, stage)));
   const last = ridden[ridden.length - 1];
   const following = last ? (stages[stages.indexOf(last) + 1] ?? null) : null;
-  const own = last ? passes.filter(pass => isOf(pass, last)) : [];
+  const own = last ? passes.filter(pass => isAtStage(pass, last)) : [];
   return { stages: summaries, next: last ? whatNext(last, own, following, rule) : [] };
-}
-
-/** A pass belongs to a stage by its id; one from before stages had any, by what the stage was called. */
-function isOf({ stageId, stage }: PassRecord, { id, name }: ToldStage): boolean {
-  return stageId === null ? stage === name : stageId === id;
 }
 
 /** By what each stage is called now; what belongs to none that is there, by what it was called then. */
 function byStage(passes: readonly ToldPass[], stages: readonly ToldStage[]): Map<string, ToldPass[]> {
   const groups = new Map<string, ToldPass[]>();
   for (const stage of stages) {
-    const own = passes.filter(pass => isOf(pass, stage));
+    const own = passes.filter(pass => isAtStage(pass, stage));
     if (own.length > 0) groups.set(stage.name, [...(groups.get(stage.name) ?? []), ...own]);
   }
   for (const pass of passes)
-    if (!stages.some(stage => isOf(pass, stage))) groups.set(pass.stage, [...(groups.get(pass.stage) ?? []), pass]);
+    if (!stages.some(stage => isAtStage(pass, stage)))
+      groups.set(pass.stage, [...(groups.get(pass.stage) ?? []), pass]);
   return groups;
 }
 

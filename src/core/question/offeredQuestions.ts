@@ -12,7 +12,11 @@ export type OfferedQuestion = Omit<Question, 'id'>;
  * Everything that a plan offers to ask: the stages of each exercise, each track laid by hand, each session of figures as a
  * whole, and its figures one by one.
  */
-export function offeredQuestions({ layout, exercises, ownerOf }: ResolvedPlan): OfferedQuestion[] {
+export function offeredQuestions({
+  layout,
+  exercises,
+  ownerOf,
+}: Pick<ResolvedPlan, 'layout' | 'exercises' | 'ownerOf'>): OfferedQuestion[] {
   const ofStages = exercises.flatMap(exercise =>
     exercise.laid.stages.flatMap((stage, index) => {
       const over = overOfExercise(exercise, layout.tracks);

@@ -28,7 +28,7 @@ function selectPairs(db: Pick<RoanDatabase, 'select'>) {
     .innerJoin(horses, eq(horses.id, pairs.horseId));
 }
 
-export function listPairs(db: RoanDatabase, yardId: string): Promise<Pair[]> {
+export function listPairs(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Pair[]> {
   return selectPairs(db).where(eq(pairs.yardId, yardId)).orderBy(asc(people.name), asc(horses.name));
 }
 

@@ -336,15 +336,18 @@ function refusePlace(mark: PassMark, { stops, figures }: Places): void {
     );
 }
 
-/** Whose a pass is, and what it was ridden over; null where there is none. */
+/** Whose a pass is, and what was asked over which layout; null where there is none. */
 export async function passPlace(
   db: Pick<RoanDatabase, 'select'>,
   yardId: string,
   passId: string,
-): Promise<{ pairId: string; layoutVersionId: string } | null> {
+): Promise<{ pairId: string; layoutVersionId: string; question: Question | null } | null> {
   const [pass] = await db
-    .select({ pairId: passes.pairId, layoutVersionId: passes.layoutVersionId })
+    .select({ pairId: passes.pairId, layoutVersionId: passes.layoutVersionId, questionId: passes.questionId })
     .from(passes)
     .where(and(eq(passes.yardId, yardId), eq(passes.id, passId)));
-  return pass ?? null;
+  if (!pass) return null;
+  const { pairId, layoutVersionId, questionId } = pass;
+  const questions = await questionsById(db, yardId, questionId === null ? [] : [questionId]);
+  return { pairId, layoutVersionId, question: questions.get(questionId ?? '') ?? null };
 }

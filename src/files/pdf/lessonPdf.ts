@@ -1,4 +1,4 @@
-import { DISCLAIMER, type PairSummary } from '@/core';
+import { DISCLAIMER, type PairSummary, type StageSummary } from '@/core';
 import { PdfPaper, type PaperSize } from './pdfPaper';
 
 export type LessonSheet = {
@@ -50,11 +50,20 @@ function begun({ when }: LessonSheet, size: PaperSize, title: string): PdfPaper 
   return paper;
 }
 
+function reinsRidden({ left, right, without }: StageSummary): string {
+  const onReins = `${left} on the left rein, ${right} on the right`;
+  if (without === 0) return onReins;
+  const changing = `${without} ridden`;
+  return left + right === 0 ? changing : `${onReins}, ${without} where the rein changes`;
+}
+
 function pairPart(paper: PdfPaper, { work, summary }: LessonSheet['pairs'][number]): void {
   if (summary.stages.length === 0) return paper.line({ text: 'Nothing was recorded.' }, 1.5);
   paper.line({ text: work, grey: true }, 1);
-  for (const { stage, left, right, clean, passes } of summary.stages) {
-    paper.line({ text: `${stage}: ${left} on the left rein, ${right} on the right, ${clean} clean`, bold: true }, 0.4);
+  for (const one of summary.stages) {
+    const { stage, question, clean, passes } = one;
+    const asked = question === stage ? stage : `${stage}, ${question}`;
+    paper.line({ text: `${asked}: ${reinsRidden(one)}, ${clean} clean`, bold: true }, 0.4);
     passes.forEach((words, index) => paper.line({ text: `${index + 1}. ${words}`, sizePt: 9.5 }, 0.2));
     paper.yMm += 1;
   }

@@ -80,7 +80,7 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
         </EmptyState>
       )}
       {reviews.map(review => (
-        <RowReviewCard key={review.versionId} pairId={pair.id} horseName={pair.horseName} review={review} />
+        <RowReviewCard key={review.key} pairId={pair.id} horseName={pair.horseName} review={review} />
       ))}
     </>
   );

@@ -107,14 +107,15 @@ export function PairCharts({ pairId, review }: PairChartsProps) {
           title="What went wrong"
           fileName={`${horse.name}-faults`}
           table={{
-            columns: ['what', 'left', 'right'],
-            rows: faults.map(({ what, left, right }) => [what, left, right]),
+            columns: ['what', 'left', 'right', 'rein changes'],
+            rows: faults.map(({ what, left, right, without }) => [what, left, right, without]),
           }}
         >
           <ul className={classes.faults}>
-            {faults.slice(0, 8).map(({ what, left, right }) => (
+            {faults.slice(0, 8).map(({ what, left, right, without }) => (
               <li key={what}>
-                <strong>{what}</strong> {left + right} times: {left} on the left rein, {right} on the right
+                <strong>{what}</strong> {left + right + without} times: {left} on the left rein, {right} on the right
+                {without > 0 && `, ${without} where the rein changes`}
               </li>
             ))}
           </ul>

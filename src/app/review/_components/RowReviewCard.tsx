@@ -34,7 +34,7 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
       className={classes.card}
     >
       <Title order={2} size="h4">
-        {review.layoutName}
+        {review.layoutName}: {review.questionWords}
       </Title>
       <Text size="sm" c="slate.7">
         {spacingM === null
@@ -95,7 +95,7 @@ function TryIt({ pairId, review, label }: { pairId: string; review: RowReview; l
     setSending(true);
     setProblem(null);
     try {
-      const outcome = await trySpacingAction(pairId, review.versionId);
+      const outcome = await trySpacingAction(pairId, review.versionId, review.key);
       if (outcome.ok) return router.push(outcome.href);
       setProblem(outcome.problem);
     } catch {
@@ -138,7 +138,7 @@ function PassTable({ review }: { review: RowReview }) {
               <Table.Td>{pass.number}</Table.Td>
               <Table.Td>{pass.when}</Table.Td>
               <Table.Td>
-                {pass.rein}
+                {pass.rein ?? 'changes'}
                 {pass.otherWay && ', other way'}
               </Table.Td>
               <Table.Td>{pass.meanFraction === null ? '' : pass.meanFraction.toFixed(2)}</Table.Td>

@@ -72,12 +72,11 @@ export default async function FilmsPage({ params }: { params: Promise<{ pairId: 
         <FilmList
           title="Passes"
           of="pass"
-          entries={passes.map(({ id, riddenAtMs, rein, layoutVersionId, marks, ground }) => ({
+          entries={passes.map(({ id, riddenAtMs, rein, layoutVersionId, marks, ground, questionWords }) => ({
             id,
-            line: `${when(riddenAtMs)}: ${versions.get(layoutVersionId)?.name ?? ''}, ${rein} rein. ${marks
-
+            line: `${when(riddenAtMs)}: ${versions.get(layoutVersionId)?.name ?? ''}, ${questionWords}${rein === null ? '' : `, ${rein} rein`}. ${marks
               .slice(-4)
-              .map(mark => markWords(mark, place => ground.stops[place - 1]?.id ?? String(place)))
+              .map(mark => markWords(mark, place => ground.stops[place - 1]?.name ?? String(place)))
               .join(', ')}`,
             films: filmsOf(id),
           }))}

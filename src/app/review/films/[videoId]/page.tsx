@@ -1,7 +1,7 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { sizeWords } from '@/components/sizeWords';
-import { riddenGround } from '@/core';
+import { askedLayout, riddenGround } from '@/core';
 import { passPlace } from '@/data/queries/passes';
 import { findVersion } from '@/data/queries/layoutVersions';
 import { filmNotes, findFilm } from '@/data/queries/videos';
@@ -19,7 +19,8 @@ export default async function FilmPage({ params }: { params: Promise<{ videoId: 
   if (!film) notFound();
   const pass = film.passId === null ? null : await passPlace(db, yard.id, film.passId);
   const version = pass && (await findVersion(db, yard.id, pass.layoutVersionId));
-  const legs = version ? riddenGround(version.layout).legs.map(({ from, to }) => `${from} to ${to}`) : [];
+  const asked = version && pass.question ? askedLayout(version.layout, pass.question) : null;
+  const legs = asked ? riddenGround(asked).legs.map(({ from, to }) => `${from} to ${to}`) : [];
   return (
     <>
       <PageHead

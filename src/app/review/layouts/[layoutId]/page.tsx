@@ -75,7 +75,7 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
             table={{
               columns: [
                 'pair',
-                'stage',
+                'question',
                 'first ridden',
                 'last ridden',
                 'clean',
@@ -84,8 +84,8 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
                 'strides',
                 'grounds m',
               ],
-              rows: settings.map(({ pairId, stage, firstDay, lastDay, clean, quality, counts, groundsM }) => [
-                ...[nameOf(pairId), stage, firstDay, lastDay, clean.hits, clean.of],
+              rows: settings.map(({ pairId, question, firstDay, lastDay, clean, quality, counts, groundsM }) => [
+                ...[nameOf(pairId), question, firstDay, lastDay, clean.hits, clean.of],
                 ...[quality === null ? null : Number(quality.toFixed(2)), counts.map(count => count ?? '–').join(' ')],
                 groundsM.map(metres).join(' '),
               ]),
@@ -93,8 +93,8 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
           >
             <SettingShares
               settings={settings.map(one => ({
-                ...{ key: `${one.pairId} ${one.layoutVersionId} ${one.stage}`, clean: one.clean },
-                name: `${nameOf(one.pairId)}, ${one.stage}${one.groundsM.length === 1 ? `, ${words.format(one.groundsM[0]!)}` : ''}`,
+                ...{ key: `${one.pairId} ${one.layoutVersionId} ${one.key}`, clean: one.clean },
+                name: `${nameOf(one.pairId)}, ${one.question}${one.groundsM.length === 1 ? `, ${words.format(one.groundsM[0]!)}` : ''}`,
               }))}
               label={`Clean passes over ${layout.name}`}
             />
@@ -105,16 +105,16 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
             title="The first day and the last"
             fileName={`${layout.name}-before-after`}
             table={{
-              columns: ['pair', 'stage', 'first day', 'clean', 'of', 'last day', 'clean', 'of'],
-              rows: beforeAfter.map(({ pairId, stage, firstDay, lastDay, first, last }) => [
-                ...[nameOf(pairId), stage, firstDay, first.hits, first.of, lastDay, last.hits, last.of],
+              columns: ['pair', 'question', 'first day', 'clean', 'of', 'last day', 'clean', 'of'],
+              rows: beforeAfter.map(({ pairId, question, firstDay, lastDay, first, last }) => [
+                ...[nameOf(pairId), question, firstDay, first.hits, first.of, lastDay, last.hits, last.of],
               ]),
             }}
           >
             <ul>
-              {beforeAfter.map(({ pairId, stage, firstDay, lastDay, first, last }) => (
-                <li key={`${pairId} ${stage}`}>
-                  <strong>{nameOf(pairId)}</strong>, {stage}: {first.hits} of {first.of} clean on{' '}
+              {beforeAfter.map(({ pairId, question, key, firstDay, lastDay, first, last }) => (
+                <li key={`${pairId} ${key}`}>
+                  <strong>{nameOf(pairId)}</strong>, {question}: {first.hits} of {first.of} clean on{' '}
                   {words.dayName(firstDay)}, {last.hits} of {last.of} on {words.dayName(lastDay)}
                 </li>
               ))}
@@ -160,7 +160,7 @@ function nextOf(
     const own = passes.filter(pass => pass.pairId === id && !pass.isVoid);
     const last = own[own.length - 1];
     if (!last) return [];
-    const same = own.filter(pass => pass.layoutVersionId === last.layoutVersionId);
+    const same = own.filter(pass => pass.layoutVersionId === last.layoutVersionId && pass.key === last.key);
     const clean = { of: same.length, hits: same.filter(({ faults }) => faults.length === 0).length };
     const stride = strideOf(id);
     return last.ground.legs.flatMap(leg => {

@@ -1,8 +1,25 @@
 import { FollowThread } from '@/components/Shell/thread';
-import { POLE_GAITS, riddenRow, rowFit, type PoleGait, type TrackGait } from '@/core';
+import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
+import {
+  AS_LAID_OUT,
+  askedLayout,
+  offeredQuestions,
+  POLE_GAITS,
+  questionWords,
+  riddenRow,
+  rowFit,
+  trackKey,
+  waysToRide,
+  type Layout,
+  type PoleGait,
+  type Question,
+  type TrackGait,
+} from '@/core';
+import { firstTrack } from '@/data/upgrade/versionQuestion';
 import { findHorse } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
-import { findVersion, madeLayout, type LayoutVersion } from '@/data/queries/layoutVersions';
+import { findVersion, standingLayout, type LayoutVersion } from '@/data/queries/layoutVersions';
 import { findPair } from '@/data/queries/pairs';
 import { listPasses } from '@/data/queries/passes';
 import { writeLayout } from '@/files/layoutFile';
@@ -13,14 +30,26 @@ import { RidePad } from './_components/RidePad';
 
 export const metadata: Metadata = { title: 'Ride' };
 
-export default async function RidePadPage({ params }: { params: Promise<{ versionId: string; pairId: string }> }) {
+export default async function RidePadPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ versionId: string; pairId: string }>;
+  searchParams: Promise<{ ask?: string | string[] }>;
+}) {
   const { versionId, pairId } = await params;
   const { db, yard } = await yardContext();
   const version = await findVersion(db, yard.id, versionId);
   const pair = await findPair(db, yard.id, pairId);
   const horse = pair && (await findHorse(db, yard.id, pair.horseId));
   if (!version || !pair || !horse) notFound();
-  const row = riddenRow(version.layout);
+  const asks = versionQuestions(version.layout);
+  const { ask } = await searchParams;
+  const askedIndex = asks[Number(ask) - 1] ? Number(ask) - 1 : Math.max(0, asks.findIndex(isUsual(version.layout)));
+  const question = asks[askedIndex];
+  const asked = question ? askedLayout(version.layout, question) : null;
+  if (!question || !asked) return <NothingToRide layoutId={version.layoutId} />;
+  const row = riddenRow(asked);
   const spacingM = row?.spacingM ?? null;
   const gait = row && isPoleGait(row.gait) ? row.gait : null;
   const passes = await listPasses(db, yard.id, pairId, versionId);
@@ -31,6 +60,9 @@ export default async function RidePadPage({ params }: { params: Promise<{ versio
         pair={{ id: pair.id, name: `${pair.horseName} with ${pair.riderName}` }}
       />
       <RidePad
+        key={question.id}
+        {...{ question, askedIndex, ways: waysToRide(asked) }}
+        asks={asks.map(one => questionWords(version.layout, one))}
         pair={pair}
         versionId={version.id}
         layoutName={version.name}
@@ -50,11 +82,41 @@ function isPoleGait(gait: TrackGait): gait is PoleGait {
   return POLE_GAITS.some(one => one === gait);
 }
 
-/** Whether the plan would lie differently today from how it was kept for riding. */
+/** Everything that is ridden over a kept layout: each of its tracks, its sessions and their figures. */
+function versionQuestions(layout: Layout): Question[] {
+  return offeredQuestions({ layout, exercises: [], ownerOf: new Map() }).map((offered, index) => ({
+    ...{ ...offered, id: `ride-${index + 1}` },
+  }));
+}
+
+/** What is ridden where nobody chose: a track over poles or fences before what is on the flat. */
+function isUsual(layout: Layout): (question: Question) => boolean {
+  const usual = firstTrack(layout);
+  return question => usual !== null && trackKey(question) === trackKey({ what: usual, state: AS_LAID_OUT });
+}
+
+function NothingToRide({ layoutId }: { layoutId: string }) {
+  return (
+    <EmptyState
+      title="Nothing to ride on it yet"
+      action={<LinkButton href={`/plan/${layoutId}`}>To the plan</LinkButton>}
+    >
+      This layout has no track and no figures: draw what is ridden first.
+    </EmptyState>
+  );
+}
+
+/** Whether the plan would lie differently today from how it was kept for riding; what its things are called says nothing. */
 async function hasChanged(version: LayoutVersion): Promise<boolean> {
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, version.layoutId);
   if (!layout) return false;
-  const today = await madeLayout(db, yard.id, layout);
-  return JSON.stringify(writeLayout(today)) !== JSON.stringify(writeLayout(version.layout));
+  const today = await standingLayout(db, yard.id, layout);
+  return JSON.stringify(withoutNames(today)) !== JSON.stringify(withoutNames(version.layout));
+}
+
+function withoutNames(layout: Layout): unknown {
+  return JSON.parse(
+    JSON.stringify(writeLayout({ ...layout, name: '' }), (key, value: unknown) => (key === 'name' ? null : value)),
+  );
 }

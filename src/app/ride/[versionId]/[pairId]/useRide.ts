@@ -3,16 +3,28 @@ import type { Delivery } from '@/components/outbox/outbox';
 import { useOutbox } from '@/components/outbox/useOutbox';
 import {
   applyRecordEvent,
+  nearestWay,
+  trackKey,
+  UNTOLD_QUESTION,
   type PassMark,
   type PassRecord,
+  type Question,
   type RecordEvent,
-  type Rein,
-  type RideDirection,
+  type RideWay,
 } from '@/core';
 import { readKeptEvents, type RecordBatch } from '@/files/recordEvent';
 import { useCallback, useMemo, useState } from 'react';
 
-export type RideSetting = { pairId: string; layoutVersionId: string; stage: string; firstPasses: PassRecord[] };
+export type RideSetting = {
+  pairId: string;
+  layoutVersionId: string;
+  stage: string;
+  question: Question;
+  /** The ways in which it may be ridden. */
+  ways: readonly RideWay[];
+  /** Over the whole layout version, whatever was asked. */
+  firstPasses: PassRecord[];
+};
 
 /** A mark before it has an id: what a tap says. */
 export type Tapped =
@@ -22,7 +34,7 @@ export type Tapped =
 
 /** The passes of a pair over a layout, as they are tapped: shown at once, kept on the device, sent in order. */
 export function useRide(setting: RideSetting) {
-  const { pairId, layoutVersionId, stage, firstPasses } = setting;
+  const { pairId, layoutVersionId, stage, question, ways, firstPasses } = setting;
   const [events, setEvents] = useState<RecordEvent[]>([]);
   const { outbox, state: outboxState } = useOutbox<RecordEvent>({
     storeKey: `roan-unsent-${pairId}-${layoutVersionId}`,
@@ -31,9 +43,16 @@ export function useRide(setting: RideSetting) {
     onOpen: kept => setEvents([...kept]),
   });
   const [openPassId, setOpenPassId] = useState<string | null>(null);
-  const [next, setNext] = useState<{ rein: Rein; direction: RideDirection }>({ rein: 'left', direction: 'as-drawn' });
+  const [next, setNext] = useState<RideWay>(() => nearestWay(ways, { rein: 'left', direction: 'as-drawn' }));
 
-  const passes = useMemo(() => events.reduce<PassRecord[]>(applyRecordEvent, firstPasses), [events, firstPasses]);
+  const asked = trackKey(question);
+  const passes = useMemo(
+    () =>
+      events
+        .reduce<PassRecord[]>(applyRecordEvent, firstPasses)
+        .filter(pass => trackKey(pass.question) === asked || pass.question.id === UNTOLD_QUESTION.id),
+    [events, firstPasses, asked],
+  );
   const open = passes.find(pass => pass.id === openPassId) ?? null;
 
   const record = useCallback(
@@ -46,7 +65,10 @@ export function useRide(setting: RideSetting) {
   const newPass = (): Extract<RecordEvent, { type: 'pass' }> => ({
     type: 'pass',
     id: newId(),
-    pass: { id: newId(), pairId, layoutVersionId, lessonId: null, ...next, stage, riddenAtMs: Date.now() },
+    pass: {
+      ...{ id: newId(), pairId, layoutVersionId, lessonId: null, stageId: null, stage, question },
+      ...{ ...next, riddenAtMs: Date.now() },
+    },
   });
   const mark = (tapped: Tapped) => {
     const begun = open ? [] : [newPass()];
@@ -62,10 +84,9 @@ export function useRide(setting: RideSetting) {
     if (!open) record([newPass()]);
     setOpenPassId(null);
   };
-  const steer = (change: Partial<typeof next>) => {
-    const steered = { ...(open ? { rein: open.rein, direction: open.direction } : next), ...change };
-    setNext(steered);
-    if (open) record([{ type: 'amend', id: newId(), passId: open.id, ...steered }]);
+  const steer = (way: RideWay) => {
+    setNext(way);
+    if (open) record([{ type: 'amend', id: newId(), passId: open.id, ...way }]);
   };
   const unmark = (passId: string, markId: string) =>
     record([{ type: 'undo-mark', id: newId(), passId, markId, atMs: Date.now() }]);
@@ -81,8 +102,7 @@ export function useRide(setting: RideSetting) {
     ready: outbox !== null,
     passes,
     open,
-    rein: open?.rein ?? next.rein,
-    direction: open?.direction ?? next.direction,
+    way: open ? { rein: open.rein, direction: open.direction } : next,
     mark,
     unmark,
     endPass,

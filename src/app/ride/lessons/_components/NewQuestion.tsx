@@ -20,7 +20,7 @@ import {
   type TrackGait,
 } from '@/core';
 import { useMemo, useState } from 'react';
-import { Keys } from '../[lessonId]/run/_components/Keys';
+import { Keys } from '@/app/ride/_components/Keys';
 import classes from '../[lessonId]/run/_components/RunLesson.module.css';
 
 type NewQuestionProps = {

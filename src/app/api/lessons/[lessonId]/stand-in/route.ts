@@ -1,5 +1,6 @@
 import { download } from '@/app/_server/download';
 import { stageRider } from '@/app/ride/lessons/[lessonId]/recordings/stageRider';
+import { wayWords } from '@/app/ride/wayWords';
 import { seededRandom, standInRide, USUAL_MISTAKES } from '@/core';
 import { writeFootfalls } from '@/files/footfallCsv';
 import { writeGpx } from '@/files/gpx';
@@ -8,8 +9,12 @@ import { z } from 'zod';
 const Wish = z.object({
   pair: z.string().min(1).max(60),
   stage: z.string().min(1).max(60),
-  rein: z.enum(['left', 'right']),
-  direction: z.enum(['as-drawn', 'other-way']).default('as-drawn'),
+  question: z.string().min(1).max(80),
+  /** Which of the ways of riding it, from 1. */
+  way: z
+    .string()
+    .regex(/^[1-4]$/)
+    .transform(Number),
   seed: z
     .string()
     .regex(/^\d{1,9}$/)
@@ -20,24 +25,24 @@ const Wish = z.object({
 const refused = (status: number, problem: string) => Response.json({ problem }, { status });
 
 /**
- * One ride of the stand-in over a stage of a lesson, as the files that a receiver and sensors would make of it: the track
+ * One ride of the stand-in over what a stage of a lesson asks, as the files that a receiver and sensors would make of it: the track
  * as GPX, the footfalls as CSV (places on the sand). The same seed is the same ride, and both files are of one ride.
  */
 export async function GET(request: Request, { params }: { params: Promise<{ lessonId: string }> }) {
   const { lessonId } = await params;
   const wish = Wish.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!wish.success) return refused(400, `${wish.error.issues[0]?.path.join('.')}: ${wish.error.issues[0]?.message}`);
-  const { pair, stage, rein, direction, seed, file } = wish.data;
-  const rider = await stageRider(lessonId, pair, stage);
+  const { pair: pairId, stage: stageId, question: questionId, way: number, seed, file } = wish.data;
+  const rider = await stageRider({ lessonId, pairId, stageId, questionId });
   if (typeof rider === 'string') return refused(404, rider);
-  if (direction === 'other-way' && !rider.bothWays)
-    return refused(400, 'Something in this layout may be ridden one way only.');
-  const { layout, horse, manner, place, name, lesson } = rider;
-  const wished = { rein, direction, manner, mistakes: USUAL_MISTAKES };
-  const { recording } = standInRide(layout, horse, wished, seededRandom(seed));
+  const way = rider.ways[number - 1];
+  if (!way) return refused(400, `way: there are ${rider.ways.length} ways of riding this.`);
+  const { horse, manner, place, name, lesson } = rider;
+  const wished = { ...way, manner, mistakes: USUAL_MISTAKES };
+  const { recording } = standInRide(rider.asked(way.direction), horse, wished, seededRandom(seed));
   if (!recording)
     return refused(400, 'There is nothing to record on the flat: a track over poles or fences is needed.');
-  const title = `${name} ${rider.stage.name} ${rein} ${seed}`;
+  const title = `${name} ${rider.stage.name} ${wayWords(way)} ${seed}`;
   return file === 'gpx'
     ? download(writeGpx(title, recording.points, place, lesson.startsAtMs), title, '.gpx', 'application/gpx+xml')
     : download(writeFootfalls(recording.footfalls), title, '.csv', 'text/csv');

@@ -10,14 +10,14 @@ export function PassList({ ride }: { ride: Ride }) {
   return (
     <section aria-label="Passes">
       <h2>
-        {ride.passes.length} {ride.passes.length === 1 ? 'pass' : 'passes'} over this row
+        {ride.passes.length} {ride.passes.length === 1 ? 'pass' : 'passes'} so far
       </h2>
       <ol className={classes.passes} reversed start={ride.passes.length}>
         {[...ride.passes].reverse().map(pass => (
           <li key={pass.id} aria-current={pass.id === ride.open?.id}>
             <span>
-              <strong>{pass.rein} rein</strong>
-              {pass.direction === 'other-way' && ', other way'}: {passWords(pass)}
+              <strong>{pass.rein === null ? 'Ridden' : `${pass.rein} rein`}</strong>
+              {directionWords(pass.direction)}: {passWords(pass)}
             </span>
             {pass.id !== ride.open?.id && (
               <button type="button" className={classes.small} onClick={() => ride.reopen(pass.id)}>
@@ -29,6 +29,10 @@ export function PassList({ ride }: { ride: Ride }) {
       </ol>
     </section>
   );
+}
+
+function directionWords(direction: PassRecord['direction']): string {
+  return { 'as-drawn': '', 'other-way': ', other way', mirrored: ', mirror image' }[direction];
 }
 
 function passWords(pass: PassRecord): string {

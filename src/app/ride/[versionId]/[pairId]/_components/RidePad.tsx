@@ -2,11 +2,12 @@
 
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { DISCLAIMER, type PassRecord, type RowFit, type TrackGait } from '@/core';
+import { DISCLAIMER, type PassRecord, type Question, type RideWay, type RowFit, type TrackGait } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useRide, type Ride } from '../useRide';
+import { Steering } from '@/app/ride/_components/Steering';
 import { FootfallPad } from './FootfallPad';
 import { NotePad } from './NotePad';
 import { PassList } from './PassList';
@@ -23,6 +24,11 @@ type RidePadProps = {
   /** From pole to pole, or null where it is no even row of poles. */
   spacingM: number | null;
   stage: string;
+  question: Question;
+  /** Everything that can be ridden over this layout, by its place in the address. */
+  asks: readonly string[];
+  askedIndex: number;
+  ways: readonly RideWay[];
   /** What the row asks of this pair's horse, where it is a row. */
   fit: RowFit | null;
   /** The plan has changed since this ride began. */
@@ -32,8 +38,8 @@ type RidePadProps = {
 
 /** Pass by pass, one tap each, with one undo that always works. Made for a phone and gloves. */
 export function RidePad(props: RidePadProps) {
-  const { pair, versionId, layoutName, poles, spacingM, stage, planChanged, firstPasses } = props;
-  const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, firstPasses });
+  const { pair, versionId, layoutName, poles, spacingM, stage, question, ways, planChanged, firstPasses } = props;
+  const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, question, ways, firstPasses });
   return (
     <div className={classes.pad}>
       <header className={classes.head}>
@@ -49,7 +55,8 @@ export function RidePad(props: RidePadProps) {
           </p>
         )}
       </header>
-      <Steering ride={ride} />
+      <Asked {...props} />
+      <Steering ways={ways} way={ride.way} homeRad={null} headingRad={null} onSteer={ride.steer} />
       {spacingM !== null && <FootfallPad ride={ride} gaps={poles - 1} />}
       {poles > 0 && <PolesHit ride={ride} poles={poles} isRow={spacingM !== null} />}
       <NotePad onNote={words => ride.mark({ kind: 'note', words })} disabled={!ride.ready} />
@@ -60,6 +67,26 @@ export function RidePad(props: RidePadProps) {
       </p>
       <Foot ride={ride} />
     </div>
+  );
+}
+
+/** What is ridden, where the layout has more than one thing. */
+function Asked({ versionId, pair, asks, askedIndex }: RidePadProps) {
+  if (asks.length < 2) return null;
+  return (
+    <nav aria-label="What is ridden" className={classes.asks}>
+      {asks.map((words, index) => (
+        <Link
+          key={words + String(index)}
+          href={`/ride/${versionId}/${pair.id}?ask=${index + 1}`}
+          replace
+          aria-current={index === askedIndex ? 'true' : undefined}
+          className={classes.ask}
+        >
+          {words}
+        </Link>
+      ))}
+    </nav>
   );
 }
 
@@ -78,57 +105,6 @@ function Fit({ pair, gait, poles, spacingM, fit }: RidePadProps) {
         </>
       )}
     </p>
-  );
-}
-
-function Steering({ ride }: { ride: Ride }) {
-  return (
-    <div className={classes.steering}>
-      <Toggle
-        label="Rein"
-        value={ride.rein}
-        options={[
-          { value: 'left', label: 'Left rein' },
-          { value: 'right', label: 'Right rein' },
-        ]}
-        onChoose={rein => ride.steer({ rein })}
-      />
-      <Toggle
-        label="Direction"
-        value={ride.direction}
-        options={[
-          { value: 'as-drawn', label: 'As drawn' },
-          { value: 'other-way', label: 'Other way' },
-        ]}
-        onChoose={direction => ride.steer({ direction })}
-      />
-    </div>
-  );
-}
-
-type ToggleProps<Value extends string> = {
-  label: string;
-  value: Value;
-  options: { value: Value; label: string }[];
-  onChoose: (value: Value) => void;
-};
-
-function Toggle<Value extends string>({ label, value, options, onChoose }: ToggleProps<Value>) {
-  return (
-    <div role="radiogroup" aria-label={label} className={classes.toggle}>
-      {options.map(option => (
-        <button
-          key={option.value}
-          type="button"
-          role="radio"
-          aria-checked={option.value === value}
-          className={classes.key}
-          onClick={() => option.value !== value && onChoose(option.value)}
-        >
-          {option.label}
-        </button>
-      ))}
-    </div>
   );
 }
 

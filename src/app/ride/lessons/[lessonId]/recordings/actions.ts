@@ -2,8 +2,10 @@
 
 import { randomUUID } from 'node:crypto';
 import {
-  markedTrack,
+  hasReins,
+  nearestWay,
   recordedPass,
+  RIDE_DIRECTIONS,
   seededRandom,
   standInRide,
   USUAL_MISTAKES,
@@ -11,8 +13,7 @@ import {
   type FootLanding,
   type RecordedPass,
   type RecordEvent,
-  type Rein,
-  type RideDirection,
+  type RideWay,
   type TappedMark,
   type TrackPoint,
 } from '@/core';
@@ -28,18 +29,17 @@ import { yardContext } from '../../../../_server/yardContext';
 import { stageRider, type StageRider } from './stageRider';
 
 const RowId = z.string().min(1).max(60);
+const Asked = { lessonId: RowId, pairId: RowId, stageId: RowId, questionId: z.string().min(1).max(80) };
 const Rides = z.strictObject({
-  lessonId: RowId,
-  pairId: RowId,
-  stageId: RowId,
+  ...Asked,
   eachRein: z.number().int().min(1).max(20),
   seed: z.number().int().min(0).max(999_999_999),
 });
 const MOST_TEXT = 4_000_000;
 const Recording = z.strictObject({
-  ...{ lessonId: RowId, pairId: RowId, stageId: RowId },
-  rein: z.enum(['left', 'right']),
-  direction: z.enum(['as-drawn', 'other-way']),
+  ...Asked,
+  rein: z.enum(['left', 'right']).nullable(),
+  direction: z.enum(RIDE_DIRECTIONS),
   gpx: z.string().max(MOST_TEXT, 'This track is larger than Roan takes.').nullable(),
   footfalls: z.string().max(MOST_TEXT, 'These footfalls are more than Roan takes.').nullable(),
   keep: z.boolean(),
@@ -50,17 +50,25 @@ const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem }
 /** Common practice, no source: from one pass to the next. */
 const PASS_MS = 90_000;
 
-type RiddenPass = { rein: Rein; direction: RideDirection; marks: readonly TappedMark[]; riddenAtMs: number };
+/** To the left as drawn, to the right from the other side where that goes. */
+const WISHES: readonly RideWay[] = [
+  { rein: 'left', direction: 'as-drawn' },
+  { rein: 'right', direction: 'other-way' },
+];
+
+type RiddenPass = RideWay & { marks: readonly TappedMark[]; riddenAtMs: number };
 
 /** A pass with its marks as the events that a page would have sent. */
-function eventsOf({ lesson, stage, pairId }: StageRider, pass: RiddenPass): RecordEvent[] {
+function eventsOf({ lesson, stage, question, pairId }: StageRider, pass: RiddenPass): RecordEvent[] {
   const { rein, direction, marks, riddenAtMs } = pass;
   const id = randomUUID();
-  const layoutVersionId = stage.versionId;
   return [
     {
       ...{ type: 'pass', id: randomUUID() },
-      pass: { id, pairId, layoutVersionId, lessonId: lesson.id, stage: stage.name, rein, direction, riddenAtMs },
+      pass: {
+        ...{ id, pairId, layoutVersionId: stage.versionId, lessonId: lesson.id, stageId: stage.id, stage: stage.name },
+        ...{ question, rein, direction, riddenAtMs },
+      },
     },
     ...marks.map((mark, order): RecordEvent => {
       const own = { type: 'mark' as const, id: randomUUID(), passId: id };
@@ -69,21 +77,24 @@ function eventsOf({ lesson, stage, pairId }: StageRider, pass: RiddenPass): Reco
   ];
 }
 
-/** Lets the stand-in ride a stage as a pair of the lesson, so often on each rein, into the lesson's record. */
+/**
+ * Lets the stand-in ride a question as a pair of the lesson, so often on each rein, into the lesson's record; where the track
+ * changes the rein, so often in all.
+ */
 export async function standInRidesAction(sent: unknown): Promise<FormOutcome<{ passes: number }>> {
   const wish = Rides.safeParse(sent);
   if (!wish.success) return refuse('One to twenty passes on each rein, and a seed of at most nine digits.');
-  const { lessonId, pairId, stageId, eachRein, seed } = wish.data;
-  const rider = await stageRider(lessonId, pairId, stageId);
+  const { eachRein, seed, ...asked } = wish.data;
+  const rider = await stageRider(asked);
   if (typeof rider === 'string') return refuse(rider);
   const random = seededRandom(seed);
   const nowMs = Date.now();
-  const passes = Array.from({ length: 2 * eachRein }, (_, index): RiddenPass => {
-    const rein = index % 2 === 0 ? 'left' : 'right';
-    const direction = rein === 'right' && rider.bothWays ? 'other-way' : 'as-drawn';
-    const wished = { rein, direction, manner: rider.manner, mistakes: USUAL_MISTAKES } as const;
-    const { marks } = standInRide(rider.layout, rider.horse, wished, random);
-    return { rein, direction, marks, riddenAtMs: nowMs - (2 * eachRein - index) * PASS_MS };
+  const times = hasReins(rider.ways) ? 2 * eachRein : eachRein;
+  const passes = Array.from({ length: times }, (_, index): RiddenPass => {
+    const way = hasReins(rider.ways) ? nearestWay(rider.ways, WISHES[index % 2]!) : rider.ways[0]!;
+    const wished = { ...way, manner: rider.manner, mistakes: USUAL_MISTAKES };
+    const { marks } = standInRide(rider.asked(way.direction), rider.horse, wished, random);
+    return { ...way, marks, riddenAtMs: nowMs - (times - index) * PASS_MS };
   });
   return attempt(async () => {
     const { write, yard } = await yardContext();
@@ -104,19 +115,23 @@ export type ReadRecording = Pick<RecordedPass, 'strides' | 'path'> & {
 
 /** Reads a recording into a pass of the lesson: looked at first, kept when it is right. */
 export async function readRecordingAction(sent: unknown): Promise<FormOutcome<{ recording: ReadRecording }>> {
-  const asked = Recording.safeParse(sent);
-  if (!asked.success) return refuse(asked.error.issues[0]?.message ?? 'This recording cannot be read.');
-  const { lessonId, pairId, stageId, rein, direction, keep } = asked.data;
-  const rider = await stageRider(lessonId, pairId, stageId);
+  const wish = Recording.safeParse(sent);
+  if (!wish.success) return refuse(wish.error.issues[0]?.message ?? 'This recording cannot be read.');
+  const { rein, direction, keep } = wish.data;
+  const rider = await stageRider(wish.data);
   if (typeof rider === 'string') return refuse(rider);
-  const files = readFiles(asked.data, rider);
+  if (!rider.ways.some(way => way.rein === rein && way.direction === direction))
+    return refuse('It is not ridden that way: choose the rein again.');
+  const files = readFiles(wish.data, rider);
   if (typeof files === 'string') return refuse(files);
-  const track = markedTrack(rider.layout);
-  if (!track || track.through.length < 2) return refuse('This stage has no track over poles or fences to lay it over.');
-  const read = recordedPass(rider.layout, track, direction, files, USUAL_NOISE, MOST_PATH_POINTS);
+  const asked = rider.asked(direction);
+  const [track] = asked.tracks;
+  if (track?.kind !== 'items' || track.through.length < 2)
+    return refuse('This has no track over poles or fences to lay it over.');
+  const read = recordedPass(asked, track, direction, files, USUAL_NOISE, MOST_PATH_POINTS);
   const { ridden, missed, extra } = read.match;
   if (ridden.length === 0)
-    return refuse('Nothing of this layout was ridden over in this track: look whether the arena lies where it says.');
+    return refuse('Nothing that is asked was ridden over in this track: look whether the arena lies where it says.');
   const recording: ReadRecording = {
     ...{ kept: keep, missed, extra, strides: read.strides, path: read.path, feet: files.footfalls.length },
     ridden: ridden.map(({ item }) => item),

@@ -2,8 +2,8 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { yardContext } from '@/app/_server/yardContext';
-import { goesBothWays, markedTrack } from '@/core';
-import { findLesson } from '@/data/queries/lessons';
+import { questionsNow } from '@/core';
+import { findLesson, lessonRecord } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -17,10 +17,12 @@ export default async function RecordingsPage({ params }: { params: Promise<{ les
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
+  const { asks } = await lessonRecord(db, yard.id, lesson);
   const pairs = (await listPairs(db, yard.id)).filter(({ id }) => lesson.plan.pairIds.includes(id));
-  const stages = (await stagesToRide(lesson)).flatMap(({ id, name, ride }) => {
-    const track = ride && markedTrack(ride.layout);
-    return ride ? [{ id, name, layout: ride.layout, bothWays: !track || goesBothWays(ride.layout, track) }] : [];
+  const stages = (await stagesToRide(lesson)).flatMap(({ id, name, layout, questions }) => {
+    const askedOf = Object.fromEntries(pairs.map(pair => [pair.id, questionsNow(questions, asks, id, pair.id)]));
+    const isAsked = Object.values(askedOf).some(own => own.length > 0);
+    return layout && isAsked ? [{ id, name, layout: { ...layout, horses: [] }, askedOf }] : [];
   });
   return (
     <>
@@ -38,7 +40,7 @@ export default async function RecordingsPage({ params }: { params: Promise<{ les
           title="Nobody to record yet"
           action={<LinkButton href={`/ride/lessons/${lessonId}`}>To its plan</LinkButton>}
         >
-          A recording belongs to a pair and a stage with a layout: plan both first.
+          A recording belongs to a pair and to what a stage asks over a layout: plan both first.
         </EmptyState>
       ) : (
         <RecordingsBoard

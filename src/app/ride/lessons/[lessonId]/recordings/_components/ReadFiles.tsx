@@ -3,22 +3,23 @@
 import { Card } from '@/components/Card/Card';
 import { Sand } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
-import type { PointM } from '@/core';
-import { Alert, Button, FileButton, Group, SegmentedControl } from '@mantine/core';
+import { placeName, type AskedRide } from '@/app/ride/askedRide';
+import { wayWords } from '@/app/ride/wayWords';
+import { layoutLabels, type Layout, type PointM } from '@/core';
+import { Alert, Button, FileButton, Group, Select } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { readRecordingAction, type ReadRecording } from '../actions';
-import type { RecordedStage } from './RecordingsBoard';
+import type { RiddenAsk } from './RecordingsBoard';
 import classes from './RecordingsBoard.module.css';
 
-type ReadFilesProps = { lessonId: string; pairId: string; stage: RecordedStage };
+type ReadFilesProps = { asked: RiddenAsk; layout: Layout; ride: AskedRide };
 type Chosen = { name: string; text: string } | null;
 
 /** Reads a track and footfalls from files: looked at first, then kept as a pass. */
-export function ReadFiles({ lessonId, pairId, stage }: ReadFilesProps) {
+export function ReadFiles({ asked, layout, ride }: ReadFilesProps) {
   const [gpx, setGpx] = useState<Chosen>(null);
   const [feet, setFeet] = useState<Chosen>(null);
-  const [rein, setRein] = useState('left');
-  const [direction, setDirection] = useState('as-drawn');
+  const [wayIndex, setWayIndex] = useState(0);
   const [found, setFound] = useState<ReadRecording | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
@@ -30,17 +31,13 @@ export function ReadFiles({ lessonId, pairId, stage }: ReadFilesProps) {
   const read = (keep: boolean) =>
     begin(async () => {
       const sent = {
-        ...{ lessonId, pairId, stageId: stage.id, rein, direction, keep },
+        ...{ ...asked, ...ride.ways[wayIndex]!, keep },
         ...{ gpx: gpx?.text ?? null, footfalls: feet?.text ?? null },
       };
       const answer = await readRecordingAction(sent).catch(() => null);
       setFound(answer?.ok ? answer.recording : null);
       setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was kept.'));
     });
-  const change = (set: (value: string) => void) => (value: string) => {
-    setFound(null);
-    set(value);
-  };
   return (
     <Card label="From a file" title="From a file">
       <Group align="flex-end">
@@ -58,23 +55,15 @@ export function ReadFiles({ lessonId, pairId, stage }: ReadFilesProps) {
             </Button>
           )}
         </FileButton>
-        <SegmentedControl
-          aria-label="Rein"
-          value={rein}
-          onChange={change(setRein)}
-          data={[
-            { value: 'left', label: 'Left rein' },
-            { value: 'right', label: 'Right rein' },
-          ]}
-        />
-        <SegmentedControl
-          aria-label="Direction"
-          value={direction}
-          onChange={change(setDirection)}
-          data={[
-            { value: 'as-drawn', label: 'As drawn' },
-            { value: 'other-way', label: 'Other way', disabled: !stage.bothWays },
-          ]}
+        <Select
+          label="How it was ridden"
+          allowDeselect={false}
+          data={ride.ways.map((way, index) => ({ value: String(index), label: wayWords(way) }))}
+          value={String(wayIndex)}
+          onChange={index => {
+            setFound(null);
+            setWayIndex(Number(index));
+          }}
         />
         <Button loading={busy} disabled={!gpx && !feet} onClick={() => read(false)}>
           Look at it
@@ -86,25 +75,25 @@ export function ReadFiles({ lessonId, pairId, stage }: ReadFilesProps) {
           {problem}
         </Alert>
       )}
-      {found && <Found stage={stage} found={found} busy={busy} onKeep={() => read(true)} />}
+      {found && <Found {...{ layout, ride, found, busy }} onKeep={() => read(true)} />}
     </Card>
   );
 }
 
-type FoundProps = { stage: RecordedStage; found: ReadRecording; busy: boolean; onKeep: () => void };
+type FoundProps = { layout: Layout; ride: AskedRide; found: ReadRecording; busy: boolean; onKeep: () => void };
 
 /** What a recording comes to, in words and on the sand. */
-function Found({ stage, found, busy, onKeep }: FoundProps) {
+function Found({ layout, ride, found, busy, onKeep }: FoundProps) {
   const { ridden, missed, extra, strides, feet, kept } = found;
-  const track = stage.layout.tracks.find(one => one.kind === 'items');
-  const nameOf = (place: number) =>
-    (track?.kind === 'items' ? track.through[place - 1]?.item : undefined) ?? String(place);
+  const nameOf = (place: number) => placeName(ride, place);
+  const labels = layoutLabels(layout);
+  const named = (ids: readonly string[]) => ids.map(labels.inWords).join(', ');
   return (
     <div className={classes.read} role="group" aria-label="What was found">
       <div>
-        <p>Ridden over, in order: {ridden.join(', ')}.</p>
-        {missed.length > 0 && <p>Not ridden: {missed.join(', ')}.</p>}
-        {extra.length > 0 && <p>Ridden beside the plan: {extra.join(', ')}.</p>}
+        <p>Ridden over, in order: {named(ridden)}.</p>
+        {missed.length > 0 && <p>Not ridden: {named(missed)}.</p>}
+        {extra.length > 0 && <p>Ridden beside the plan: {named(extra)}.</p>}
         {feet === 0 && <p>No footfalls, so no strides.</p>}
         {strides.length > 0 && (
           <ul>
@@ -123,14 +112,15 @@ function Found({ stage, found, busy, onKeep }: FoundProps) {
           </Button>
         )}
       </div>
-      <Way layout={stage.layout} path={found.path} />
+      <Way layout={layout} path={found.path} />
     </div>
   );
 }
 
 /** Where the pair went, over what stands there. */
-function Way({ layout, path }: { layout: RecordedStage['layout']; path: readonly PointM[] }) {
+function Way({ layout, path }: { layout: Layout; path: readonly PointM[] }) {
   const view = sandView(layout.arena, 'along');
+  const { short } = layoutLabels(layout);
   const d = path.map((at, index) => {
     const { x, y } = view.toPaper(at);
     return `${index === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`;
@@ -143,7 +133,7 @@ function Way({ layout, path }: { layout: RecordedStage['layout']; path: readonly
           <g key={id}>
             <circle cx={x} cy={y} r={0.5} className={classes.item} />
             <text x={x + 0.9} y={y} className={classes.name}>
-              {id}
+              {short(id)}
             </text>
           </g>
         );

@@ -1,7 +1,9 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
-import type { Layout } from '@/core';
+import { askedRide, type AskedRide } from '@/app/ride/askedRide';
+import { hasReins, questionWords, type Layout, type Question } from '@/core';
+import { wayWords } from '@/app/ride/wayWords';
 import { Alert, Button, Group, NumberInput, Select } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { standInRidesAction } from '../actions';
@@ -9,51 +11,74 @@ import { ReadFiles } from './ReadFiles';
 import classes from './RecordingsBoard.module.css';
 
 type Named = { id: string; name: string };
-export type RecordedStage = Named & { layout: Layout; bothWays: boolean };
+export type RecordedStage = Named & {
+  layout: Layout;
+  /** What each pair is asked there, by its id. */
+  askedOf: Readonly<Record<string, Question[]>>;
+};
+
+/** Who rode what of a lesson. */
+export type RiddenAsk = { lessonId: string; pairId: string; stageId: string; questionId: string };
 
 type RecordingsBoardProps = { lessonId: string; pairs: Named[]; stages: RecordedStage[] };
 
-/** Who rode which stage; a recording of it read in, or the stand-in riding it. */
+/** Who rode what; a recording of it read in, or the stand-in riding it. */
 export function RecordingsBoard({ lessonId, pairs, stages }: RecordingsBoardProps) {
   const [pairId, setPairId] = useState(pairs[0]!.id);
-  const [stageId, setStageId] = useState(stages[0]!.id);
-  const stage = stages.find(({ id }) => id === stageId) ?? stages[0]!;
-  const options = (list: readonly Named[]) => list.map(({ id, name }) => ({ value: id, label: name }));
+  const [wish, setWish] = useState<string | null>(null);
+  const choices = stages.flatMap(stage =>
+    (stage.askedOf[pairId] ?? []).map(question => ({ stage, question, value: `${stage.id} ${question.id}` })),
+  );
+  const chosen = choices.find(({ value }) => value === wish) ?? choices[0];
+  const ride = chosen ? askedRide(chosen.stage.layout, chosen.question, null) : null;
+  const asked = chosen && { lessonId, pairId, stageId: chosen.stage.id, questionId: chosen.question.id };
   return (
     <div className={classes.board}>
       <Group align="flex-end">
         <Select
           label="Pair"
           allowDeselect={false}
-          data={options(pairs)}
+          data={pairs.map(({ id, name }) => ({ value: id, label: name }))}
           value={pairId}
           onChange={id => id && setPairId(id)}
         />
         <Select
-          label="Stage"
+          label="What was ridden"
+          w={320}
           allowDeselect={false}
-          data={options(stages)}
-          value={stageId}
-          onChange={id => id && setStageId(id)}
+          data={choices.map(({ stage, question, value }) => ({ value, label: askWords(stage, question) }))}
+          value={chosen?.value ?? null}
+          onChange={value => value && setWish(value)}
         />
       </Group>
-      <ReadFiles key={`${pairId} ${stageId}`} lessonId={lessonId} pairId={pairId} stage={stage} />
-      <StandIn lessonId={lessonId} pairId={pairId} stage={stage} />
+      {ride && asked ? (
+        <>
+          <ReadFiles key={`${pairId} ${chosen.value}`} asked={asked} layout={chosen.stage.layout} ride={ride} />
+          <StandIn asked={asked} ride={ride} />
+        </>
+      ) : (
+        <p>This is not on the layout any more: choose something else.</p>
+      )}
     </div>
   );
 }
 
-type StandInProps = { lessonId: string; pairId: string; stage: RecordedStage };
+function askWords({ name, layout }: RecordedStage, question: Question): string {
+  const words = questionWords(layout, question);
+  return words === name ? name : `${name}: ${words}`;
+}
 
-/** The stand-in rides the stage as this pair: passes for the record, or the files of one ride. */
-function StandIn({ lessonId, pairId, stage }: StandInProps) {
+type StandInProps = { asked: RiddenAsk; ride: AskedRide };
+
+/** The stand-in rides it as this pair: passes for the record, or the files of one ride. */
+function StandIn({ asked, ride }: StandInProps) {
   const [eachRein, setEachRein] = useState<number | string>(3);
   const [seed, setSeed] = useState<number | string>(1);
   const [said, setSaid] = useState<{ ok: boolean; words: string } | null>(null);
   const [busy, begin] = useTransition();
   const ride = () =>
     begin(async () => {
-      const wish = { lessonId, pairId, stageId: stage.id, eachRein: Number(eachRein), seed: Number(seed) };
+      const wish = { ...asked, eachRein: Number(eachRein), seed: Number(seed) };
       const answer = await standInRidesAction(wish).catch(() => null);
       setSaid(
         answer?.ok
@@ -61,8 +86,10 @@ function StandIn({ lessonId, pairId, stage }: StandInProps) {
           : { ok: false, words: answer?.problem ?? 'The server does not answer: nothing was recorded.' },
       );
     });
-  const file = (rein: string, kind: string) =>
-    `/api/lessons/${lessonId}/stand-in?${new URLSearchParams({ pair: pairId, stage: stage.id, rein, seed: String(seed || 0), file: kind })}`;
+  const { lessonId, pairId, stageId, questionId } = asked;
+  const file = (way: number, kind: string) =>
+    `/api/lessons/${lessonId}/stand-in?${new URLSearchParams({ pair: pairId, stage: stageId, question: questionId, way: String(way + 1), seed: String(seed || 0), file: kind })}`;
+  const onEachRein = hasReins(ride.ways);
   return (
     <Card label="The stand-in" title="The stand-in">
       <p>
@@ -70,21 +97,29 @@ function StandIn({ lessonId, pairId, stage }: StandInProps) {
         any other pass: use it to try Roan, and keep it out of the record of a real lesson.
       </p>
       <Group align="flex-end">
-        <NumberInput label="Passes on each rein" w={150} min={1} max={20} value={eachRein} onChange={setEachRein} />
+        <NumberInput
+          label={onEachRein ? 'Passes on each rein' : 'Passes'}
+          w={150}
+          min={1}
+          max={20}
+          value={eachRein}
+          onChange={setEachRein}
+        />
         <NumberInput label="Seed" w={110} min={0} max={999999999} value={seed} onChange={setSeed} />
         <Button loading={busy} onClick={ride}>
           Let it ride
         </Button>
-        {['left', 'right'].map(rein => (
-          <Group key={rein} gap="xs">
-            <Button component="a" variant="default" href={file(rein, 'gpx')} download>
-              One on the {rein} rein: track (GPX)
-            </Button>
-            <Button component="a" variant="default" href={file(rein, 'csv')} download>
-              Footfalls (CSV)
-            </Button>
-          </Group>
-        ))}
+        {ride.track &&
+          ride.ways.map((way, index) => (
+            <Group key={wayWords(way)} gap="xs">
+              <Button component="a" variant="default" href={file(index, 'gpx')} download>
+                {wayWords(way)}: track (GPX)
+              </Button>
+              <Button component="a" variant="default" href={file(index, 'csv')} download>
+                Footfalls (CSV)
+              </Button>
+            </Group>
+          ))}
       </Group>
       {said && (
         <Alert mt="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>

@@ -3,8 +3,8 @@
 import { newId } from '@/components/newId';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { HOLE_M, leftOut, overState, type BuiltState, type Layout, type Question } from '@/core';
-import type { AskedRide } from '../askedRide';
-import { Keys } from './Keys';
+import type { AskedRide } from '@/app/ride/askedRide';
+import { Keys } from '@/app/ride/_components/Keys';
 import classes from './RunLesson.module.css';
 import { useState } from 'react';
 

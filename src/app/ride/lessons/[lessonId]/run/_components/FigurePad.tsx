@@ -1,5 +1,5 @@
 import { FIGURE_POINTS, standingMarks, type PassMark, type TappedMark } from '@/core';
-import { Keys } from './Keys';
+import { Keys } from '@/app/ride/_components/Keys';
 
 type FigurePadProps = {
   /** What the figures that are asked are called, in order. */

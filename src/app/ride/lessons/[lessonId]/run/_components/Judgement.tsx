@@ -12,7 +12,7 @@ import {
 } from '@/core';
 import type { ReactNode } from 'react';
 import { legEnds, useAdjust } from '../_state/useAdjust';
-import { placeName, type AskedRide } from '../askedRide';
+import { placeName, type AskedRide } from '@/app/ride/askedRide';
 import type { RunStage } from '../runStage';
 import classes from './RunLesson.module.css';
 

@@ -1,5 +1,5 @@
 import { markWords, type PassRecord } from '@/core';
-import { placeName, type AskedRide } from '../askedRide';
+import { placeName, type AskedRide } from '@/app/ride/askedRide';
 import type { LessonState } from '../_state/useLesson';
 import classes from './RunLesson.module.css';
 

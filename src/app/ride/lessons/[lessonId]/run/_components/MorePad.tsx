@@ -13,7 +13,7 @@ import {
   type TrackGait,
 } from '@/core';
 import { useRef, useState, type MouseEvent } from 'react';
-import { Keys } from './Keys';
+import { Keys } from '@/app/ride/_components/Keys';
 import classes from './RunLesson.module.css';
 
 type MorePadProps = {

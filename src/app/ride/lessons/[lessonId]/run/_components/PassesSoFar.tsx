@@ -1,5 +1,5 @@
 import { layoutLabels, markWords, standingMarks, type PassRecord } from '@/core';
-import { placeName, type AskedRide } from '../askedRide';
+import { placeName, type AskedRide } from '@/app/ride/askedRide';
 import classes from './RunLesson.module.css';
 
 type PassesSoFarProps = {

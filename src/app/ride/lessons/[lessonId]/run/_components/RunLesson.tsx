@@ -3,13 +3,13 @@
 import {
   hasReins,
   headingFromFacing,
+  isAtStage,
   isVoid,
   questionWords,
   stageGate,
   trackKey,
   workCounts,
   workWarnings,
-  type GatedQuestion,
   type Layout,
   type LessonRecord,
   type PassRecord,
@@ -20,7 +20,8 @@ import { useEffect, useState } from 'react';
 import { acknowledgeEvent, breakEvent } from '../_state/useLesson';
 import { useRun } from '../_state/useRun';
 import { useVersions } from '../_state/useVersions';
-import { askedRide } from '../askedRide';
+import { askedRide } from '@/app/ride/askedRide';
+import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RunPair, RunStage } from '../runStage';
 import { AskSheet } from './AskSheet';
 import { CautionGate } from './CautionGate';
@@ -34,7 +35,7 @@ import { PassesSoFar } from './PassesSoFar';
 import { QuestionKeys } from './QuestionKeys';
 import { StageHead } from './StageHead';
 import { StageToday } from './StageToday';
-import { Steering } from './Steering';
+import { Steering } from '@/app/ride/_components/Steering';
 import { TrackPad } from './TrackPad';
 import classes from './RunLesson.module.css';
 
@@ -86,7 +87,7 @@ export function RunLesson(props: RunLessonProps) {
         stages={stages}
         index={index}
         onStage={run.chooseStage}
-        gate={stage.layout ? stageGate(passes, gatedOf(stage.layout, questions, pair), rules.gate) : null}
+        gate={stage.layout ? stageGate(passes, gatedQuestions(stage.layout, questions), rules.gate) : null}
       />
       <PairKeys
         pairs={pairs}
@@ -190,19 +191,6 @@ export function RunLesson(props: RunLessonProps) {
       />
     </div>
   );
-}
-
-/** A pass belongs to a stage by its id; one from before stages had any, by what the stage was called. */
-function isAtStage(pass: PassRecord, { id, name }: RunStage): boolean {
-  return pass.stageId === null ? pass.stage === name : pass.stageId === id;
-}
-
-/** What a pair is asked, for the gate: whether it is asked on each rein. */
-function gatedOf(layout: Layout, questions: readonly Question[], { strides }: RunPair): GatedQuestion[] {
-  return questions.map(question => {
-    const ride = askedRide(layout, question, strides);
-    return { id: question.id, name: ride?.words ?? 'A question', hasReins: ride ? hasReins(ride.ways) : false };
-  });
 }
 
 /** A pass with what it was over: names, judgement and work come from its own version and question. */

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { changeStageAction } from '../../../actions';
 import type { RunStage } from '../runStage';
-import { Keys } from './Keys';
+import { Keys } from '@/app/ride/_components/Keys';
 import classes from './RunLesson.module.css';
 
 type StageTodayProps = { lessonId: string; stage: RunStage };

@@ -17,8 +17,8 @@ import {
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { legEnds, useAdjust } from '../_state/useAdjust';
-import type { RunTrack } from '../askedRide';
-import { Keys } from './Keys';
+import type { RunTrack } from '@/app/ride/askedRide';
+import { Keys } from '@/app/ride/_components/Keys';
 import classes from './RunLesson.module.css';
 
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });

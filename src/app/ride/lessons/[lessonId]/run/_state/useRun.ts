@@ -10,7 +10,7 @@ import {
   type TappedMark,
 } from '@/core';
 import { useState } from 'react';
-import { askedRide } from '../askedRide';
+import { askedRide } from '@/app/ride/askedRide';
 import type { RunPair, RunStage } from '../runStage';
 import { askEvent, markEvent, passEvent, useLesson } from './useLesson';
 

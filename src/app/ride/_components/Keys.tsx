@@ -1,5 +1,5 @@
 import type { CSSProperties } from 'react';
-import classes from './RunLesson.module.css';
+import classes from './Keys.module.css';
 
 type KeysProps<Value extends string | number> = {
   label: string;

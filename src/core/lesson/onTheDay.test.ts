@@ -1,6 +1,7 @@
 import { FAILURE_POLICIES } from '../exercises/exercise';
 import type { PassMark, TappedMark } from '../record/passMark';
 import type { PassRecord } from '../record/passRecord';
+import { testQuestion } from '../question/testQuestion';
 import type { Rein } from '../track/rein';
 import { afterFailure } from './afterFailure';
 import { repeatedFaults } from './repeatedFault';
@@ -10,7 +11,12 @@ import { stopHere } from './stopHere';
 let count = 0;
 const pass = (rein: Rein, ...marks: TappedMark[]): PassRecord => ({
   ...{ id: `p${(count += 1)}`, pairId: 'pair', layoutVersionId: 'v', lessonId: 'l', direction: 'as-drawn' },
-  ...{ rein, stage: 's', riddenAtMs: 0, marks: marks.map(mark => ({ id: `m${(count += 1)}`, ...mark }) as PassMark) },
+  ...{ rein, stage: 's', stageId: 's', question: testQuestion('line'), riddenAtMs: 0 },
+  ...{ marks: marks.map(mark => ({ id: `m${(count += 1)}`, ...mark }) as PassMark) },
+});
+const asked = (counts: number[], one: PassRecord): PassRecord => ({
+  ...one,
+  question: testQuestion('line', { asked: counts }),
 });
 const DOWN: TappedMark = { kind: 'fence', place: 2, outcome: 'down' };
 const VOID: TappedMark = { kind: 'void' };
@@ -18,7 +24,7 @@ const nameOf = (place: number) => ['alder', 'heron', 'rowan'][place - 1] ?? '?';
 
 describe('after a failure (common practice, no source: instructors differ, and the stage says which way)', () => {
   const told = (policy: (typeof FAILURE_POLICIES)[number], ...passes: PassRecord[]) =>
-    afterFailure(policy, passes, [], nameOf);
+    afterFailure(policy, passes, nameOf);
 
   test('says nothing after a pass without a fault, and what was given up is no failure', () => {
     for (const policy of FAILURE_POLICIES) {
@@ -55,8 +61,7 @@ describe('after a failure (common practice, no source: instructors differ, and t
   test('strides added belong to the line they were ridden in', () => {
     const added = afterFailure(
       'lower only what failed',
-      [pass('left', { kind: 'strides', place: 2, count: 6 })],
-      [5, 5],
+      [asked([5, 5], pass('left', { kind: 'strides', place: 2, count: 6 }))],
       nameOf,
     );
     expect(added!.answers).toEqual([{ kind: 'only this line', from: 2, to: 3 }]);
@@ -64,7 +69,7 @@ describe('after a failure (common practice, no source: instructors differ, and t
 });
 
 describe('when a stage is over', () => {
-  const plan = { stop: { when: 'repetitions' }, eachRein: 2, asked: [], nowMs: 0 } as const;
+  const plan = { stop: { when: 'repetitions' }, eachRein: 2, hasReins: true, nowMs: 0 } as const;
 
   test('after the passes planned on each rein; a line alone is not one of them', () => {
     const three = [pass('left'), pass('left'), pass('right')];
@@ -74,6 +79,12 @@ describe('when a stage is over', () => {
     expect(stopHere([...three, pass('right', { kind: 'line', from: 1, to: 2 })], plan)).toBeNull();
     expect(stopHere([...three, pass('right')], plan)).toBe('2 passes on each rein: that is what was planned.');
     expect(stopHere([...three, pass('right')], { ...plan, eachRein: 0 })).toBeNull();
+  });
+
+  test('so often in all on a track that changes the rein', () => {
+    const onNone = (...marks: TappedMark[]) => ({ ...pass('left', ...marks), rein: null });
+    expect(stopHere([onNone()], { ...plan, hasReins: false })).toBeNull();
+    expect(stopHere([onNone(), onNone()], { ...plan, hasReins: false })).toBe('2 passes: that is what was planned.');
   });
 
   test('never on a failure', () => {
@@ -101,7 +112,7 @@ describe('when a stage is over', () => {
 test('a line ridden alone does not earn the next stage', () => {
   const line = { kind: 'line', from: 1, to: 2 } as const;
   const passes = [pass('left'), pass('left', line), pass('right'), pass('right', line)];
-  expect(stageGate(passes).ready).toBe(false);
+  expect(stageGate(passes, [{ id: 'line', name: 'line', hasReins: true }]).ready).toBe(false);
 });
 
 // Common practice, no source: never more than 10 cm at once.
@@ -112,8 +123,9 @@ test.each([
   [{ kind: 'strides', place: 1, count: 4 }, [5, 5], { kind: 'distance', leg: 0, byM: 0.1 }],
   [{ kind: 'fence', place: 2, outcome: 'refusal' }, [], { kind: 'stage down' }],
   [{ kind: 'landing', place: 2, where: 'close' }, [], { kind: 'only this line', from: 1, to: 2 }],
-] as [TappedMark, number[], object][])('three times %j: what can be done', (mark, asked, answer) => {
-  const [found] = repeatedFaults([pass('left', mark), pass('right', mark), pass('left', mark)], asked);
+] as [TappedMark, number[], object][])('three times %j: what can be done', (mark, counts, answer) => {
+  const passes = (['left', 'right', 'left'] as const).map(rein => asked(counts, pass(rein, mark)));
+  const [found] = repeatedFaults(passes);
   expect(found!.answers).toContainEqual(answer);
 });
 

@@ -45,6 +45,14 @@ export function stopsRidden(pass: EndedPass, stops: number): number[] {
   return upTo.filter(stop => !refused.has(stop));
 }
 
+/** The stops that a pair came to, in the order ridden, with the one that was refused. */
+export function stopsCameTo(pass: EndedPass, stops: number): number[] {
+  const end = passEnd(pass, stops);
+  if (end.at === 'void') return [];
+  const order = ridden(pass, stops);
+  return end.at === 'stop' ? order.slice(0, order.indexOf(end.stop) + 1) : order;
+}
+
 /** The stops of the line that was meant, the way they were ridden. */
 function ridden({ marks, direction }: EndedPass, stops: number): number[] {
   const line = lineRidden({ marks });

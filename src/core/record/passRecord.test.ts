@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { applyRecordEvent, passFootfalls, polesHit, type PassRecord, type RecordEvent } from './passRecord';
 import type { PassMark } from './passMark';
+import { testQuestion } from '../question/testQuestion';
 import { polesKeptHitting } from './polesKeptHitting';
 
 const startPass = (id: string): RecordEvent => ({
@@ -13,7 +14,9 @@ const startPass = (id: string): RecordEvent => ({
     lessonId: null,
     rein: 'left',
     direction: 'as-drawn',
+    stageId: null,
     stage: 'on the ground',
+    question: testQuestion('row'),
     riddenAtMs: 0,
   },
 });

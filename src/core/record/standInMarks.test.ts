@@ -1,7 +1,10 @@
 import { seededRandom } from '../statistics/seededRandom';
 import { simulatePass, USUAL_NOISE } from './simulatePass';
 import { standInMarks, USUAL_MANNER, type StandInManner } from './standInMarks';
-import { goesBothWays, standInRide, USUAL_MISTAKES } from './standInRide';
+import { standInRide, USUAL_MISTAKES } from './standInRide';
+import { DEFAULT_LEG } from '../layout/layout';
+import { readDistance } from '../stride/readDistance';
+import { distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
 import { course, JUNIPER } from './testCourse';
 import type { Rein } from '../track/rein';
 
@@ -55,8 +58,6 @@ test('strides are those that were ridden, leg by leg; what was run out of is mar
 test('ridden the other way, places keep the numbers of the plan', () => {
   const items = layout.items.map(item => (item.kind === 'fence' ? { ...item, ridden: 'both-ways' as const } : item));
   const both = { ...layout, items };
-  expect(goesBothWays(both, track)).toBe(true);
-  expect(goesBothWays(layout, track)).toBe(false);
   const wish = {
     rein: 'left',
     direction: 'other-way',
@@ -75,4 +76,30 @@ test('on the flat it marks figures, and there is nothing to record', () => {
   const { marks, recording } = standInRide(flat, JUNIPER, wish, seededRandom(1));
   expect(recording).toBeNull();
   expect(marks.map(({ kind }) => kind)).toEqual(['quality']);
+});
+
+test('a fence that is ridden twice counts each time for itself, and the last leg is ridden like any other', () => {
+  // Up the line, round, and up it again: the first time must not stand for the second.
+  const order = ['alder', 'heron', 'rowan', 'willow', 'linnet', 'alder', 'heron'];
+  const again = {
+    ...track,
+    through: order.map(item => ({ item, reversed: false })),
+    legs: order.slice(1).map(() => DEFAULT_LEG),
+  };
+  const twice = { ...layout, tracks: [again] };
+  const even = reckonItemTrack(twice, again).legs.map((leg, index) => {
+    const stride = layoutStride(JUNIPER, again.gait, settingAt(again.gait, again.legs[index]!))!;
+    return readDistance(leg.groundM, distanceCaseOf(twice, again, index), stride).evenCount;
+  });
+  const wish = { rein: null, direction: 'as-drawn', manner: USUAL_MANNER, mistakes: { missing: 0, wrong: 0 } } as const;
+  const random = seededRandom(5);
+  const counts = order.slice(1).map((): number[] => []);
+  for (let ride = 0; ride < 60; ride += 1)
+    for (const mark of standInRide(twice, JUNIPER, wish, random).marks)
+      if (mark.kind === 'strides') counts[mark.place - 1]!.push(mark.count);
+  counts.forEach((ridden, leg) => {
+    expect(ridden).toHaveLength(60);
+    const mean = ridden.reduce((sum, count) => sum + count, 0) / ridden.length;
+    expect(Math.abs(mean - even[leg]!)).toBeLessThan(0.6);
+  });
 });

@@ -1,7 +1,10 @@
 import { newItem } from '../plan/newItem';
 import { DEFAULT_LEG, type Layout } from '../layout/layout';
 import type { PassMark, TappedMark } from '../record/passMark';
-import type { PassRecord, RideDirection } from '../record/passRecord';
+import { questionKey } from '../question/questionKey';
+import { testQuestion } from '../question/testQuestion';
+import type { PassRecord } from '../record/passRecord';
+import type { RideDirection } from '../record/rideDirection';
 import { seededNormal, seededRandom } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';
 import { askedClaims, faultClaims, qualityClaims, reinClaims, strideClaims, type ClaimWords } from './claims';
@@ -29,10 +32,11 @@ function line(lengthM: number, asked: number | null): Layout {
   };
 }
 
+const LINES = { free18: line(18.1, null), free22: line(21.9, null), five: line(18.1, 5) };
 const GROUNDS = {
-  free18: riddenGround(line(18.1, null)),
-  free22: riddenGround(line(21.9, null)),
-  five: riddenGround(line(18.1, 5)),
+  free18: riddenGround(LINES.free18),
+  free22: riddenGround(LINES.free22),
+  five: riddenGround(LINES.five),
 };
 
 let id = 0;
@@ -51,10 +55,12 @@ function ridden(
   id += 1;
   const record: PassRecord = {
     ...{ id: `p${id}`, pairId: 'pair', layoutVersionId, lessonId: null, direction, stage: 's', rein },
+    ...{ stageId: null, question: testQuestion('line', { asked: ground.asked }) },
     riddenAtMs: Date.parse(`${day}T10:00:00Z`) + id,
     marks: marks.map((mark, order) => ({ id: `${id}-${order}`, ...mark }) as PassMark),
   };
-  return reviewPass(record, ground, day);
+  const asked = LINES[layoutVersionId as keyof typeof LINES];
+  return reviewPass(record, ground, { questionWords: 'line', key: asked ? questionKey(asked) : 'row' }, day);
 }
 
 const WORDS: ClaimWords = {
@@ -197,32 +203,40 @@ describe('left and right', () => {
   });
 
   test('every measure counts what was marked', () => {
+    const both = (rein: Rein, ...marks: TappedMark[]) => pass('five', '2026-05-01', rein, ...marks);
     const { measures, quality } = reinReview([
-      pass(
-        'free18',
-        '2026-05-01',
-        'left',
-        DOWN,
-        { kind: 'lead', place: 1, lead: 'left' },
-        { kind: 'quality', value: 2 },
-      ),
-      pass('free18', '2026-05-01', 'left', { kind: 'void' }),
-      pass(
-        'five',
-        '2026-05-01',
-        'right',
-        strides(5),
-        { kind: 'lead', place: 1, lead: 'left' },
-        { kind: 'quality', value: 4 },
-      ),
-      pass('five', '2026-05-01', 'left', strides(4)),
+      both('left', DOWN, { kind: 'lead', place: 1, lead: 'left' }, { kind: 'quality', value: 2 }),
+      both('left', { kind: 'void' }),
+      both('right', strides(5), { kind: 'lead', place: 1, lead: 'left' }, { kind: 'quality', value: 4 }),
+      both('left', strides(4)),
+      both('right', { kind: 'fence', place: 1, outcome: 'refusal' }),
     ]);
     const of = (measure: string) => measures.find(one => one.measure === measure)!;
-    expect(of('clean passes')).toMatchObject({ left: { of: 2, hits: 0 }, right: { of: 1, hits: 1 } });
+    expect(of('clean passes')).toMatchObject({ left: { of: 2, hits: 0 }, right: { of: 2, hits: 1 }, excess: -0.5 });
     expect(of('landed on the lead of the rein')).toMatchObject({ left: { of: 1, hits: 1 }, right: { of: 1, hits: 0 } });
-    expect(of('fences left standing')).toMatchObject({ left: { of: 4, hits: 3 }, right: { of: 2, hits: 2 } });
+    // What was refused was come to, what lies behind it was not.
+    expect(of('fences left standing')).toMatchObject({ left: { of: 4, hits: 3 }, right: { of: 3, hits: 2 } });
     expect(of('asked counts ridden')).toMatchObject({ left: { of: 1, hits: 0 }, right: { of: 1, hits: 1 } });
-    expect(quality).toMatchObject({ left: 2, right: 4, passes: 2, p: null });
+    expect(quality).toBeNull();
+  });
+
+  test('a rein on which the harder question was ridden more is not the worse one', () => {
+    // Each question goes alike on both reins: one clean half the time, the other nine times in ten.
+    const passes = (ground: 'free18' | 'five', rein: Rein, clean: number, of: number) =>
+      Array.from({ length: of }, (_, index) =>
+        pass(ground, days(10)[index % 10]!, rein, ...(index < clean ? [] : [DOWN]), {
+          kind: 'quality',
+          value: (ground === 'five' ? 2 : 4) + (index % 2),
+        }),
+      );
+    const all = [
+      ...passes('five', 'left', 30, 60),
+      ...passes('free18', 'left', 9, 10),
+      ...passes('five', 'right', 5, 10),
+      ...passes('free18', 'right', 54, 60),
+    ];
+    expect(reinClaims(all, WORDS)).toEqual([]);
+    expect(reinReview(all).quality!.difference).toBeCloseTo(0, 9);
   });
 });
 
@@ -234,7 +248,7 @@ test('asked against ridden: five in a four is an added stride', () => {
   expect(askedClaims({ ...review, adding: { of: 3, hits: 3 } }, WORDS)).toEqual([]);
   const [leg] = legReviews(passes, () => 3.62);
   // 18.1 m is five strides of ground of 3.62 m: four strides.
-  expect(leg).toMatchObject({ from: 'heron', to: 'willow', predicted: expect.closeTo(4, 6) });
+  expect(leg).toMatchObject({ from: 'fence 1', to: 'fence 2', predicted: expect.closeTo(4, 6) });
   expect(leg!.counts).toEqual([
     { count: 4, times: 1 },
     { count: 5, times: 11 },
@@ -253,8 +267,8 @@ test('what goes wrong most, only where it stands out', () => {
   );
   const faults = faultCounts(passes);
   expect(faults).toEqual([
-    { what: 'down', left: 10, right: 10 },
-    { what: 'rush', left: 2, right: 2 },
+    { what: 'down', left: 10, right: 10, without: 0 },
+    { what: 'rush', left: 2, right: 2, without: 0 },
   ]);
   expect(faultClaims(faults, 20, WORDS)[0]!.text).toBe(
     'What goes wrong most often for Juniper is down: 20 times in 20 passes.',
@@ -262,8 +276,8 @@ test('what goes wrong most, only where it stands out', () => {
   expect(
     faultClaims(
       [
-        { what: 'down', left: 5, right: 5 },
-        { what: 'rush', left: 5, right: 4 },
+        { what: 'down', left: 5, right: 5, without: 0 },
+        { what: 'rush', left: 5, right: 4, without: 0 },
       ],
       40,
       WORDS,

@@ -1,12 +1,12 @@
 import type { StrideEntryKey } from '../horse/strideEntry';
-import { fisherExact, wilsonInterval, type Share } from '../statistics/proportions';
-import { welch } from '../statistics/welch';
+import { wilsonInterval, type Share } from '../statistics/proportions';
 import type { Rein } from '../track/rein';
 import { byChance } from './byChance';
 import { dayNames, daysOf } from './byDay';
 import type { AskedReview } from './countReview';
 import { timesOf, type FaultCount } from './faultReview';
-import { cleanShare, dayQualities, reinReview, type ReinReview } from './reinReview';
+import { comparedByQuestion, differenceByQuestion } from './byQuestion';
+import { cleanShares, qualitiesOf, reinReview, type ReinReview } from './reinReview';
 import type { ReviewPass } from './reviewPass';
 import { offeredStride, type StrideReview } from './strideReview';
 
@@ -95,25 +95,21 @@ export function reinClaims(
 ): Claim[] {
   const enough = measures.filter(({ left, right }) => Math.min(left.of, right.of) >= LEAST_PASSES);
   const seen = enough.filter(({ p }) => p <= LEVEL / Math.max(1, enough.length));
-  const claims = seen.map(({ does, left, right, p }): Claim => {
-    const better: Rein = left.hits / left.of > right.hits / right.of ? 'left' : 'right';
+  const claims = seen.map(({ does, left, right, excess, p }): Claim => {
+    const better: Rein = excess > 0 ? 'left' : 'right';
     return {
       text: `${horse} ${does} more often on the ${better} rein: ${percent(left)} on the left, ${percent(right)} on the right.`,
-      because: `${ofAll(left)} on the left and ${ofAll(right)} on the right (Fisher’s exact test, ${enough.length} things looked at): ${byChance(p)}.`,
+      because: `${ofAll(left)} on the left and ${ofAll(right)} on the right (question by question, an exact test, ${enough.length} things looked at): ${byChance(p)}.`,
       p,
     };
   });
   const caughtUp = catchingUp(passes, horse, dayName);
   const betterQuality =
-    quality.p !== null &&
-    quality.p < LEVEL &&
-    quality.left !== null &&
-    quality.right !== null &&
-    quality.passes >= 2 * LEAST_PASSES
+    quality && quality.p < LEVEL && quality.values >= 2 * LEAST_PASSES
       ? [
           {
-            text: `${horse}’s passes are marked better on the ${quality.left > quality.right ? 'left' : 'right'} rein: ${quality.left.toFixed(1)} on the left, ${quality.right.toFixed(1)} on the right, of 5.`,
-            because: `${quality.passes} marks for quality (Welch’s test): ${byChance(quality.p)}.`,
+            text: `${horse}’s passes are marked better on the ${quality.difference > 0 ? 'left' : 'right'} rein, by ${Math.abs(quality.difference).toFixed(1)} of a mark of 5.`,
+            because: `${quality.values} marks for quality, each question against itself (least squares with blocks): ${byChance(quality.p)}.`,
             p: quality.p,
           },
         ]
@@ -124,27 +120,27 @@ export function reinClaims(
 /** A rein that was the worse one in the first half of the record and is as good in the second. */
 function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day: string) => string): Claim[] {
   const days = daysOf(passes);
-  const counted = days.filter(day => cleanShare([day], 'left').of + cleanShare([day], 'right').of > 0);
+  const counted = days.filter(day => cleanShares([day], 'left').size + cleanShares([day], 'right').size > 0);
   const names = dayNames(counted);
   const half = names[Math.floor(names.length / 2)];
   if (half === undefined) return [];
   const [late, early] = [days.filter(([pass]) => pass!.day >= half), days.filter(([pass]) => pass!.day < half)];
-  const cleanOn = (rein: Rein, since: boolean): Share => cleanShare(since ? late : early, rein);
   return (['left', 'right'] as const).flatMap(rein => {
     const other: Rein = rein === 'left' ? 'right' : 'left';
-    const [before, after] = [cleanOn(rein, false), cleanOn(rein, true)];
-    const [otherBefore, otherAfter] = [cleanOn(other, false), cleanOn(other, true)];
-    if ([before, after, otherBefore, otherAfter].some(({ of }) => of < LEAST_PASSES)) return [];
-    const wasWorse =
-      before.hits / before.of < otherBefore.hits / otherBefore.of && fisherExact(before, otherBefore) < LEVEL;
-    const improved = fisherExact(before, after) < LEVEL && after.hits / after.of > before.hits / before.of;
-    const level = fisherExact(after, otherAfter) > 0.2;
-    if (!wasWorse || !improved || !level) return [];
+    const [before, after] = [cleanShares(early, rein), cleanShares(late, rein)];
+    const first = comparedByQuestion(before, cleanShares(early, other));
+    const second = comparedByQuestion(after, cleanShares(late, other));
+    const change = comparedByQuestion(after, before);
+    const sides = [first, second, change].flatMap(({ a, b }) => [a, b]);
+    if (sides.some(({ of }) => of < LEAST_PASSES)) return [];
+    const wasWorse = first.excess < 0 && first.p < LEVEL;
+    const improved = change.excess > 0 && change.p < LEVEL;
+    if (!wasWorse || !improved || second.p <= 0.2) return [];
     return [
       {
-        text: `${horse}’s ${rein} rein has caught up with the ${other} one: ${percent(after)} of its passes are clean since ${dayName(half)}, ${percent(before)} before.`,
-        because: `${rein}: ${ofAll(before)} before, ${ofAll(after)} since; ${other}: ${ofAll(otherBefore)} and ${ofAll(otherAfter)} (Fisher’s exact tests). The better rein may have stood still meanwhile.`,
-        p: fisherExact(before, after),
+        text: `${horse}’s ${rein} rein has caught up with the ${other} one: ${percent(change.a)} of its passes are clean since ${dayName(half)}, ${percent(change.b)} before.`,
+        because: `${rein}: ${ofAll(change.b)} before, ${ofAll(change.a)} since; ${other}: ${ofAll(first.b)} and ${ofAll(second.b)} (each question against itself, exact tests). The better rein may have stood still meanwhile.`,
+        p: change.p,
       },
     ];
   });
@@ -157,14 +153,15 @@ export function qualityClaims(passes: readonly ReviewPass[], { horse }: ClaimWor
   if (days.length < 2 * LEAST_DAYS) return [];
   const third = Math.floor(days.length / 3);
   const [early, late] = [days[third - 1]!, days[days.length - third]!];
-  const first = all.filter(([pass]) => pass!.day <= early).flatMap(dayQualities);
-  const last = all.filter(([pass]) => pass!.day >= late).flatMap(dayQualities);
-  const test = first.length >= LEAST_PASSES && last.length >= LEAST_PASSES ? welch(last, first) : null;
-  if (!test || test.p >= LEVEL) return [];
+  const test = differenceByQuestion(
+    qualitiesOf(all.filter(([pass]) => pass!.day >= late)),
+    qualitiesOf(all.filter(([pass]) => pass!.day <= early)),
+  );
+  if (!test || test.values < 2 * LEAST_PASSES || test.p >= LEVEL) return [];
   return [
     {
       text: `${horse}’s passes have got ${test.difference > 0 ? 'better' : 'worse'}: by ${Math.abs(test.difference).toFixed(1)} of a mark of 5 from the first third of the days to the last.`,
-      because: `${first.length} marks early and ${last.length} late (Welch’s test): ${byChance(test.p)}.`,
+      because: `${test.values} marks early and late, each question against itself (least squares with blocks): ${byChance(test.p)}.`,
       p: test.p,
     },
   ];

@@ -5,6 +5,7 @@ import { nextSetting } from './nextSetting';
 import { placeClaims } from './placeClaims';
 import { reviewPass } from './reviewPass';
 import type { PassMark, TappedMark } from '../record/passMark';
+import { testQuestion } from '../question/testQuestion';
 import type { Rein } from '../track/rein';
 
 const RULE = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce' } as const;
@@ -13,8 +14,17 @@ const leg = (groundM: number, asked: number | null = null): RiddenLeg => ({
 });
 const ground = (groundM: number): RiddenGround => ({
   ...{ gait: 'course-canter', legs: [leg(groundM)], asked: [null], figures: [] },
-  stops: ['heron', 'willow'].map((id, index) => ({ id, at: { xM: 10, yM: 10 + index * groundM }, isFence: true })),
-  work: { lowEfforts: 2, highEfforts: 0, raised: false, smallCircleMin: { left: 0, right: 0 }, stops: [] },
+  stops: ['heron', 'willow'].map((id, index) => ({
+    id,
+    name: id,
+    at: { xM: 10, yM: 10 + index * groundM },
+    isFence: true,
+  })),
+  work: {
+    stops: ['low effort', 'low effort'],
+    legCircles: [{ left: 0, right: 0 }],
+    figureCircles: { left: 0, right: 0 },
+  },
 });
 let id = 0;
 function pass(pairId: string, version: string, day: string, rein: Rein, ...marks: TappedMark[]) {
@@ -30,9 +40,9 @@ function pass(pairId: string, version: string, day: string, rein: Rein, ...marks
       rein,
       marks: own,
     },
-    ...{ stage: 'all', riddenAtMs: id },
+    ...{ stage: 'all', stageId: null, question: testQuestion('line'), riddenAtMs: id },
   };
-  return reviewPass(record, ground(version === 'a' ? 18.1 : 18.3), day);
+  return reviewPass(record, ground(version === 'a' ? 18.1 : 18.3), { questionWords: 'line', key: 'line' }, day);
 }
 const DOWN: TappedMark = { kind: 'fence', place: 2, outcome: 'down' };
 const strides = (count: number): TappedMark => ({ kind: 'strides', place: 1, count });
@@ -52,7 +62,7 @@ test('pair by pair, setting by setting, and the first day against the last', () 
   ]);
   expect(beforeAfter).toEqual([
     {
-      ...{ pairId: 'quill', stage: 'all', firstDay: '2026-05-01', lastDay: '2026-06-01' },
+      ...{ pairId: 'quill', question: 'line', key: 'line', firstDay: '2026-05-01', lastDay: '2026-06-01' },
       ...{ first: { of: 2, hits: 1 }, last: { of: 1, hits: 1 } },
     },
   ]);

@@ -1,9 +1,9 @@
-import { mean } from '../statistics/moments';
-import { fisherExact, type Share } from '../statistics/proportions';
-import { welch } from '../statistics/welch';
+import type { Share } from '../statistics/proportions';
+import { stopsCameTo } from '../record/passEnd';
 import type { Rein } from '../track/rein';
 import { daysOf, readDays, type ReviewDay } from './byDay';
-import type { ReviewPass } from './reviewPass';
+import { comparedByQuestion, differenceByQuestion, joinedByQuestion, type ByQuestion } from './byQuestion';
+import { grouped, type ReviewPass } from './reviewPass';
 
 /** Left against right in one thing: so many of so many on each, and how likely as great a difference is by chance. */
 export type ReinMeasure = {
@@ -12,18 +12,26 @@ export type ReinMeasure = {
   does: string;
   left: Share;
   right: Share;
+  /** By how many the left rein is over what its questions give it. */
+  excess: number;
   p: number;
 };
 
 export type ReinReview = {
   measures: ReinMeasure[];
-  quality: { left: number | null; right: number | null; p: number | null; passes: number };
+  /** How much better the left rein is marked, of 5; null where no question was marked on both. */
+  quality: { difference: number; p: number; values: number } | null;
 };
+
+/** What a pass came to, up to where it ended. */
+function cameTo(pass: ReviewPass): ReviewPass['ground']['stops'] {
+  return stopsCameTo(pass, pass.ground.stops.length).map(stop => pass.ground.stops[stop]!);
+}
 
 /** What counts on one rein, pass by pass. */
 const MEASURES: { measure: string; does: string; of: (pass: ReviewPass) => Share }[] = [
   {
-    // Stands first: what catches up is measured by it (cleanShare).
+    // Stands first: what catches up is measured by it (cleanShares).
     measure: 'clean passes',
     does: 'goes clean',
     of: ({ faults }) => ({ of: 1, hits: faults.length === 0 ? 1 : 0 }),
@@ -40,7 +48,7 @@ const MEASURES: { measure: string; does: string; of: (pass: ReviewPass) => Share
     measure: 'fences left standing',
     does: 'leaves fences standing',
     of: pass => {
-      const fences = pass.ground.stops.filter(({ isFence }) => isFence).length;
+      const fences = cameTo(pass).filter(({ isFence }) => isFence).length;
       const wrong = new Set(
         pass.marks.flatMap(mark =>
           mark.kind === 'fence' && mark.outcome !== 'clear' && mark.outcome !== 'rub' ? [mark.place] : [],
@@ -53,7 +61,7 @@ const MEASURES: { measure: string; does: string; of: (pass: ReviewPass) => Share
     measure: 'poles not touched',
     does: 'leaves poles untouched',
     of: pass => {
-      const poles = pass.ground.stops.filter(({ isFence }) => !isFence).length;
+      const poles = cameTo(pass).filter(({ isFence }) => !isFence).length;
       const hit = new Set(pass.marks.flatMap(mark => (mark.kind === 'hit' ? [mark.place] : []))).size;
       return { of: poles, hits: Math.max(0, poles - hit) };
     },
@@ -79,54 +87,63 @@ const MEASURES: { measure: string; does: string; of: (pass: ReviewPass) => Share
   },
 ];
 
-/** Left against right in everything that was marked. Passes that do not count, and lines by themselves, are left out. */
+/**
+ * Left against right in everything that was marked, each question compared with itself: what was ridden on one rein only is
+ * left out, and so are passes that do not count, and lines by themselves.
+ */
 export function reinReview(passes: readonly ReviewPass[]): ReinReview {
-  const days = daysOf(passes).map(reinsOf);
-  const [left, right] = [added(days.map(day => day.left)), added(days.map(day => day.right))];
+  const days = daysOf(passes);
+  const [left, right] = [sharesOn(days, 'left'), sharesOn(days, 'right')];
   const measures = MEASURES.flatMap(({ measure, does }, index) => {
-    const [a, b] = [left.shares[index]!, right.shares[index]!];
-    return a.of === 0 || b.of === 0 ? [] : [{ measure, does, left: a, right: b, p: fisherExact(a, b) }];
+    const { a, b, excess, p } = comparedByQuestion(nth(left, index), nth(right, index));
+    return a.of === 0 || b.of === 0 ? [] : [{ measure, does, left: a, right: b, excess, p }];
   });
-  const [ql, qr] = [left.qualities, right.qualities];
-  return {
-    measures,
-    quality: {
-      left: ql.length > 0 ? mean(ql) : null,
-      right: qr.length > 0 ? mean(qr) : null,
-      p: welch(ql, qr)?.p ?? null,
-      passes: ql.length + qr.length,
-    },
-  };
+  return { measures, quality: differenceByQuestion(qualitiesOn(days, 'left'), qualitiesOn(days, 'right')) };
 }
 
-/** Every measure of some passes added up, in their order, and their marks for quality. */
+/** Every measure of some passes of a question added up, in their order, and their marks for quality. */
 type OnRein = { shares: Share[]; qualities: number[] };
 
-/** What the passes of a day that count come to on each rein. */
-const reinsOf = readDays((day): Record<Rein, OnRein> => {
+/** What the passes of a day that count come to on each rein, question by question. */
+const reinsOf = readDays((day): Record<Rein, ByQuestion<OnRein>> => {
   const counted = day.filter(pass => !pass.isVoid && pass.line === null);
-  const on = (rein: Rein): OnRein => {
+  const on = (rein: Rein): ByQuestion<OnRein> => {
     const own = counted.filter(pass => pass.rein === rein);
-    const each = own.map(pass => ({ shares: MEASURES.map(({ of }) => of(pass)), qualities: [] }));
-    return { shares: added(each).shares, qualities: qualities(own) };
+    return new Map([...grouped(own, ({ key }) => key)].map(([key, asked]) => [key, onReinOf(asked)]));
   };
   return { left: on('left'), right: on('right') };
 });
 
-function added(all: readonly OnRein[]): OnRein {
-  const shares = MEASURES.map(() => ({ of: 0, hits: 0 }));
-  for (const one of all)
-    one.shares.forEach(({ of, hits }, index) => {
-      shares[index]!.of += of;
-      shares[index]!.hits += hits;
-    });
-  return { shares, qualities: all.flatMap(one => one.qualities) };
+function onReinOf(passes: readonly ReviewPass[]): OnRein {
+  const each = passes.map(pass => MEASURES.map(({ of }) => of(pass)));
+  return { shares: each.reduce(added), qualities: qualities(passes) };
 }
 
-/** The passes of some days on a rein that count, and how many of them were clean. */
-export function cleanShare(days: readonly ReviewDay[], rein: Rein): Share {
+function added(a: readonly Share[], b: readonly Share[]): Share[] {
+  return a.map(({ of, hits }, index) => ({ of: of + b[index]!.of, hits: hits + b[index]!.hits }));
+}
+
+function sharesOn(days: readonly ReviewDay[], rein: Rein): ByQuestion<Share[]> {
+  return joinedByQuestion(
+    days.map(day => new Map([...reinsOf(day)[rein]].map(([key, { shares }]) => [key, shares]))),
+    added,
+  );
+}
+
+function qualitiesOn(days: readonly ReviewDay[], rein: Rein): ByQuestion<number[]> {
+  return joinedByQuestion(
+    days.map(day => new Map([...reinsOf(day)[rein]].map(([key, { qualities: marked }]) => [key, marked]))),
+    (a, b) => [...a, ...b],
+  );
+}
+
+const nth = (shares: ByQuestion<Share[]>, index: number): ByQuestion<Share> =>
+  new Map([...shares].map(([key, all]) => [key, all[index]!]));
+
+/** The passes of some days on a rein that count, and how many of them were clean, question by question. */
+export function cleanShares(days: readonly ReviewDay[], rein: Rein): ByQuestion<Share> {
   // The first of the measures: every pass is one, clean or not.
-  return added(days.map(day => reinsOf(day)[rein])).shares[0]!;
+  return nth(sharesOn(days, rein), 0);
 }
 
 /** The marks for quality of some passes, in order. */
@@ -134,5 +151,12 @@ export function qualities(passes: readonly ReviewPass[]): number[] {
   return passes.flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'quality' ? [mark.value] : [])));
 }
 
-/** The marks for quality of a day, read once. */
-export const dayQualities = readDays(qualities);
+const dayQualities = readDays(
+  (day): ByQuestion<number[]> =>
+    new Map([...grouped(day, ({ key }) => key)].map(([key, asked]) => [key, qualities(asked)])),
+);
+
+/** The marks for quality of some days, question by question. */
+export function qualitiesOf(days: readonly ReviewDay[]): ByQuestion<number[]> {
+  return joinedByQuestion(days.map(dayQualities), (a, b) => [...a, ...b]);
+}

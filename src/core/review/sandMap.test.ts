@@ -1,6 +1,7 @@
 import { seededRandom } from '../statistics/seededRandom';
 import type { PassMark, TappedMark } from '../record/passMark';
 import type { RiddenGround } from './ground';
+import { testQuestion } from '../question/testQuestion';
 import { reviewPass } from './reviewPass';
 import { sandMap, visitsOf, type Visit } from './sandMap';
 
@@ -23,7 +24,14 @@ function season(random: () => number, planted: Planted, rides = 30): Visit[] {
         if (pairId === 'c' && index < 8 && random() < 0.8) return;
         const isBad = planted?.place === index && planted.pairs.includes(pairId);
         const chance = isBad ? planted.rate : index % 2 === 0 ? rate : rate * 0.8;
-        visits.push({ at, pairId, isFence: index % 2 === 0, rides: 1, troubles: random() < chance ? 1 : 0 });
+        visits.push({
+          at,
+          pairId,
+          key: 'course',
+          isFence: index % 2 === 0,
+          rides: 1,
+          troubles: random() < chance ? 1 : 0,
+        });
       });
   return visits;
 }
@@ -70,7 +78,14 @@ test('a place that only a clumsy pair rides does not stand out', () => {
   const random = seededRandom(8);
   const visits = season(random, null);
   const lonely = Array.from({ length: 40 }, () => ({
-    ...{ at: { xM: 30, yM: 30 }, pairId: 'c', isFence: true, rides: 1, troubles: random() < RATES.c! ? 1 : 0 },
+    ...{
+      at: { xM: 30, yM: 30 },
+      pairId: 'c',
+      key: 'course',
+      isFence: true,
+      rides: 1,
+      troubles: random() < RATES.c! ? 1 : 0,
+    },
   }));
   const there = sandMap([...visits, ...lonely]).find(({ at }) => at.xM === 30)!;
   expect(there.troubles / there.visits).toBeGreaterThan(0.15);
@@ -82,6 +97,7 @@ test('few visits say nothing, however bad', () => {
   const bad = Array.from({ length: 8 }, () => ({
     at: { xM: 1, yM: 1 },
     pairId: 'a',
+    key: 'course',
     isFence: true,
     rides: 1,
     troubles: 1,
@@ -94,15 +110,18 @@ test('few visits say nothing, however bad', () => {
 test('what counts as trouble at a place: rails, refusals, spots near it; not counts and take-offs, nor what was not ridden', () => {
   const ground = {
     ...{ gait: 'canter', legs: [], asked: [4, 4], figures: [], work: null },
-    stops: [10, 20, 30].map(yM => ({ id: `f${yM}`, at: { xM: 10, yM }, isFence: true })),
+    stops: [10, 20, 30].map(yM => ({ id: `f${yM}`, name: `f${yM}`, at: { xM: 10, yM }, isFence: true })),
   } as unknown as RiddenGround;
   const ridden = (...marks: TappedMark[]) => {
     const own = marks.map((mark, id) => ({ id: String(id), ...mark }) as PassMark);
-    const pass = { id: 'p', pairId: 'a', layoutVersionId: 'v', lessonId: null, stage: 's', riddenAtMs: 0 };
+    const pass = {
+      ...{ id: 'p', pairId: 'a', layoutVersionId: 'v', lessonId: null, stageId: null, stage: 's', riddenAtMs: 0 },
+      question: testQuestion('line'),
+    };
     const way = { rein: 'left', direction: 'as-drawn' } as const;
-    return visitsOf([reviewPass({ ...pass, ...way, marks: own }, ground, '2026-05-01')]).map(
-      ({ troubles }) => troubles === 1,
-    );
+    return visitsOf([
+      reviewPass({ ...pass, ...way, marks: own }, ground, { questionWords: 'line', key: 'line' }, '2026-05-01'),
+    ]).map(({ troubles }) => troubles === 1);
   };
   expect(ridden()).toEqual([false, false, false]);
   expect(ridden({ kind: 'fence', place: 2, outcome: 'down' })).toEqual([false, true, false]);
@@ -115,4 +134,23 @@ test('what counts as trouble at a place: rails, refusals, spots near it; not cou
   expect(ridden({ kind: 'spot', at: { xM: 11, yM: 31 } })).toEqual([false, false, true]);
   expect(ridden({ kind: 'line', from: 1, to: 2 })).toEqual([false, false]);
   expect(ridden({ kind: 'void' })).toEqual([]);
+  // A pass that ended at a refusal did not come to what lies behind it.
+  expect(ridden({ kind: 'fence', place: 2, outcome: 'refusal' })).toEqual([false, true]);
+});
+
+test('a place where only a harder question is ridden is held against that question', () => {
+  const random = seededRandom(13);
+  const hard = PLACES.slice(0, 3).flatMap(at =>
+    Array.from({ length: 60 }, () => ({
+      ...{ at, pairId: 'a', key: 'five in the line', isFence: true, rides: 1 },
+      troubles: random() < 0.4 ? 1 : 0,
+    })),
+  );
+  const easy = PLACES.slice(3).flatMap(at =>
+    Array.from({ length: 60 }, () => ({
+      ...{ at, pairId: 'a', key: 'poles', isFence: true, rides: 1 },
+      troubles: random() < 0.03 ? 1 : 0,
+    })),
+  );
+  expect(sandMap([...hard, ...easy]).filter(({ standsOut }) => standsOut)).toEqual([]);
 });

@@ -1,10 +1,11 @@
 import { distanceM, type PointM } from '../geometry/pointM';
+import { stopsCameTo } from '../record/passEnd';
 import { poissonAtLeast } from '../statistics/proportions';
 import { daysOf, readDays } from './byDay';
 import type { ReviewPass } from './reviewPass';
 
-/** Rides past a place: by whom, over what, how many, and in how many of them something went wrong there. */
-export type Visit = { at: PointM; pairId: string; isFence: boolean; rides: number; troubles: number };
+/** Rides past a place: by whom, in which question, over what, how many, and in how many of them something went wrong there. */
+export type Visit = { at: PointM; pairId: string; key: string; isFence: boolean; rides: number; troubles: number };
 
 /** A place on the sand, with what was ridden there and what would have gone wrong if it were like any other. */
 export type SandPlace = {
@@ -45,14 +46,15 @@ const dayVisits = readDays(day => together(day.flatMap(passVisits)));
 
 function passVisits(pass: ReviewPass): Visit[] {
   if (pass.isVoid) return [];
-  const { pairId, ground, marks, line } = pass;
+  const { pairId, key, ground, marks } = pass;
   const wrong = new Set(pass.faults.flatMap(({ what, place }) => (isOfDistance(what) ? [] : (place ?? []))));
+  const came = new Set(stopsCameTo(pass, ground.stops.length));
   const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
   return ground.stops.flatMap(({ at, isFence }, index) => {
     const place = index + 1;
-    if (line && (place < line.from || place > line.to)) return [];
+    if (!came.has(index)) return [];
     const near = spots.some(spot => distanceM(spot, at) <= PLACE_M);
-    return [{ at, pairId, isFence, rides: 1, troubles: near || wrong.has(place) ? 1 : 0 }];
+    return [{ at, pairId, key, isFence, rides: 1, troubles: near || wrong.has(place) ? 1 : 0 }];
   });
 }
 
@@ -72,8 +74,8 @@ function together(visits: readonly Visit[]): Visit[] {
 }
 
 /**
- * Where on the sand more goes wrong than elsewhere. Each pair over each kind of thing is compared with itself at all other
- * places (what is expected is that of Mantel and Haenszel 1959, J. Natl. Cancer Inst. 22:719-748; from memory), so that a
+ * Where on the sand more goes wrong than elsewhere. Each pair in each question, over each kind of thing, is compared with itself
+ * at all other places (what is expected is that of Mantel and Haenszel 1959, J. Natl. Cancer Inst. 22:719-748; from memory), so that a
  * place that only a clumsy pair rides does not stand out; and so many places are looked at that the level is shared among
  * them (Holm 1979, Scand. J. Stat. 6:65-70; from memory).
  */
@@ -111,14 +113,14 @@ function clustersOf(visits: readonly Visit[]): { at: PointM; own: Visit[] }[] {
   return clusters;
 }
 
-type Stratum = { visits: number; troubles: number };
+type Stratum = { pairId: string; visits: number; troubles: number };
 
-const stratumOf = ({ pairId, isFence }: Visit) => `${pairId} ${isFence}`;
+const stratumOf = ({ pairId, key, isFence }: Visit) => `${pairId} ${isFence} ${key}`;
 
 function strataOf(visits: readonly Visit[]): Map<string, Stratum> {
   const strata = new Map<string, Stratum>();
   for (const visit of visits) {
-    const stratum = strata.get(stratumOf(visit)) ?? { visits: 0, troubles: 0 };
+    const stratum = strata.get(stratumOf(visit)) ?? { pairId: visit.pairId, visits: 0, troubles: 0 };
     stratum.visits += visit.rides;
     stratum.troubles += visit.troubles;
     strata.set(stratumOf(visit), stratum);
@@ -143,11 +145,12 @@ function whoseTrouble(own: readonly Visit[], strata: ReadonlyMap<string, Stratum
   const excess = new Map<string, { visits: number; over: number }>();
   for (const [key, here] of strataOf(own)) {
     const all = strata.get(key)!;
-    const pairId = key.slice(0, key.lastIndexOf(' '));
+    const { pairId } = here;
     const before = excess.get(pairId) ?? { visits: 0, over: 0 };
     const elsewhere = all.visits - here.visits;
-    const rate = elsewhere > 0 ? (all.troubles - here.troubles) / elsewhere : 0;
-    excess.set(pairId, { visits: before.visits + here.visits, over: before.over + here.troubles - here.visits * rate });
+    // What is ridden nowhere else has nothing to be held against.
+    const over = elsewhere > 0 ? here.troubles - (here.visits * (all.troubles - here.troubles)) / elsewhere : 0;
+    excess.set(pairId, { visits: before.visits + here.visits, over: before.over + over });
   }
   const pairs = [...excess].filter(([, { visits }]) => visits >= LEAST_OF_PAIR).sort((a, b) => b[1].over - a[1].over);
   const total = pairs.reduce((sum, [, { over }]) => sum + Math.max(0, over), 0);

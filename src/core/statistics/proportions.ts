@@ -4,7 +4,8 @@ import { logGamma } from './logGamma';
 /** So many of so many. */
 export type Share = { of: number; hits: number };
 
-function check({ of, hits }: Share): void {
+/** @throws {RangeError} counts that are not whole, or more hits than tries */
+export function checkShare({ of, hits }: Share): void {
   if (!(Number.isInteger(of) && Number.isInteger(hits) && hits >= 0 && of >= hits))
     throw new RangeError(`a share of ${hits} in ${of}`);
 }
@@ -17,7 +18,7 @@ const Z = 1.959963984540054;
  * @throws {RangeError} counts that are not whole, or more hits than tries
  */
 export function wilsonInterval(share: Share): { low: number; high: number } {
-  check(share);
+  checkShare(share);
   const { of, hits } = share;
   if (of === 0) return { low: 0, high: 1 };
   const p = hits / of;
@@ -26,7 +27,8 @@ export function wilsonInterval(share: Share): { low: number; high: number } {
   return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
 }
 
-const logChoose = (n: number, k: number) => logGamma(n + 1) - logGamma(k + 1) - logGamma(n - k + 1);
+/** The logarithm of how many ways there are to take so many of so many. */
+export const logChoose = (n: number, k: number) => logGamma(n + 1) - logGamma(k + 1) - logGamma(n - k + 1);
 
 /** Tables as likely as the one seen, but for rounding. */
 const AS_LIKELY = 1 + 1e-7;
@@ -37,8 +39,8 @@ const AS_LIKELY = 1 + 1e-7;
  * @throws {RangeError} counts that are not whole, or more hits than tries
  */
 export function fisherExact(a: Share, b: Share): number {
-  check(a);
-  check(b);
+  checkShare(a);
+  checkShare(b);
   const hits = a.hits + b.hits;
   const logAll = logChoose(a.of + b.of, hits);
   const chance = (inA: number) => Math.exp(logChoose(a.of, inA) + logChoose(b.of, hits - inA) - logAll);

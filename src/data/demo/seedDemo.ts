@@ -26,9 +26,11 @@ import { saveLesson } from '../queries/lessons';
 import { findVersion } from '../queries/layoutVersions';
 import { addStepWalk } from '../queries/people';
 import { planHorses } from '../queries/planGround';
+import { keepQuestion } from '../queries/questions';
 import { addStrideTest, addTestedStride } from '../queries/strideTests';
 import { arenas, horses, kit, marks, pairs, passes, people, strideRanges, yards } from '../schema';
 import type { Transaction } from '../writeQueue';
+import { versionQuestion } from '../upgrade/versionQuestion';
 import { seedSeason } from './seedSeason';
 import {
   DEMO_ARENAS,
@@ -196,6 +198,8 @@ async function seedRide(tx: Transaction, yardId: string, ride: (typeof DEMO_RIDE
   const row = version && riddenRow(version.layout);
   if (!versionId || !row || row.spacingM === null) throw new Error(`seedRide: no row in ${ride.layout}`);
   const { spacingM } = row;
+  const question = versionQuestion(version.layout, null, randomUUID())!;
+  const questionId = await keepQuestion(tx, yardId, question);
   const random = seededRandom(ride.seed);
   const startMs = (Math.floor(place.nowMs / DAY_MS) - ride.daysAgo) * DAY_MS + LESSON_MS;
   for (let index = 0; index < ride.passes; index += 1) {
@@ -206,6 +210,7 @@ async function seedRide(tx: Transaction, yardId: string, ride: (typeof DEMO_RIDE
       yardId,
       pairId: place.pairId,
       layoutVersionId: versionId,
+      questionId,
       stage: row.raised ? 'raised' : 'on the ground',
       rein: index % 2 === 0 ? 'left' : 'right',
       direction: 'as-drawn',

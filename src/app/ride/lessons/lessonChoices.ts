@@ -1,6 +1,7 @@
 import 'server-only';
 import { asToday, layoutOffers, type QuestionToday } from '@/data/queries/layoutStages';
 import {
+  AS_LAID_OUT,
   NO_EARLIER_WORK,
   questionWords,
   type EarlierWork,
@@ -52,7 +53,8 @@ export async function lessonChoices(planned: { id: string; startsAtMs: number; p
     for (const stage of planned?.plan.stages ?? [])
       if (stage.layoutId === layout.id)
         for (const { question } of stage.questions) {
-          const now = asToday(question, resolved);
+          // What a lesson changes of it is laid over this by whoever edits it.
+          const now = asToday({ ...question, state: AS_LAID_OUT, asked: [] }, resolved);
           if (now) today[question.id] = now;
         }
     layouts.push({

@@ -6,7 +6,7 @@ const key = (layoutId: string) => `roan-draft-${layoutId}`;
 /** Keeps on this device what the server has not taken yet, in case the tab is closed or the server is gone. */
 export function keepDraft(layoutId: string, baseRevision: number, { name, plan }: Edited): void {
   try {
-    localStorage.setItem(key(layoutId), JSON.stringify({ draft: 2, baseRevision, name, plan }));
+    localStorage.setItem(key(layoutId), JSON.stringify({ draft: 3, baseRevision, name, plan }));
   } catch {
     // A full or forbidden store only takes the safety net away: the page still saves to the server.
   }
@@ -29,8 +29,10 @@ export async function readDraft(
   try {
     const { readPlan, writePlan } = await import('@/files/planDocument');
     const { draft, baseRevision, name, plan } = JSON.parse(kept) as Record<string, unknown>;
-    if (draft !== 2 || typeof baseRevision !== 'number' || typeof name !== 'string') return null;
-    const read = readPlan(writePlan(plan as Plan), arena);
+    if ((draft !== 3 && draft !== 2) || typeof baseRevision !== 'number' || typeof name !== 'string') return null;
+    // Before names were kept beside ids, an id was the name.
+    const version = draft === 2 ? 2 : undefined;
+    const read = readPlan({ ...writePlan(plan as Plan), ...(version && { version }) }, arena);
     return read.ok ? { baseRevision, name, plan: read.plan } : null;
   } catch {
     return null;

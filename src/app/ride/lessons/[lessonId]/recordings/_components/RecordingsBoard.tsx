@@ -76,7 +76,7 @@ function StandIn({ asked, ride }: StandInProps) {
   const [seed, setSeed] = useState<number | string>(1);
   const [said, setSaid] = useState<{ ok: boolean; words: string } | null>(null);
   const [busy, begin] = useTransition();
-  const ride = () =>
+  const letRide = () =>
     begin(async () => {
       const wish = { ...asked, eachRein: Number(eachRein), seed: Number(seed) };
       const answer = await standInRidesAction(wish).catch(() => null);
@@ -106,7 +106,7 @@ function StandIn({ asked, ride }: StandInProps) {
           onChange={setEachRein}
         />
         <NumberInput label="Seed" w={110} min={0} max={999999999} value={seed} onChange={setSeed} />
-        <Button loading={busy} onClick={ride}>
+        <Button loading={busy} onClick={letRide}>
           Let it ride
         </Button>
         {ride.track &&

@@ -355,7 +355,7 @@ export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } fro
 export { repeatedFaults, type FaultAnswer, type RepeatedFault } from './lesson/repeatedFault';
 export { afterFailure } from './lesson/afterFailure';
 export { expectedWork, plannedWork, type PlannedWork } from './work/expectedWork';
-export { NO_WORK, passWork, sumWork, type Work } from './work/passWork';
+export { NO_WORK, passWork, sumWork, workLeft, type Work } from './work/passWork';
 export { questionWork, type QuestionWork } from './work/questionWork';
 export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHere';
 export { USUAL_RULES, type YardRules } from './lesson/yardRules';

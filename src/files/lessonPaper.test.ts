@@ -3,7 +3,7 @@ import { lessonFromPaper, LessonForm, LessonOnPaper, writeLesson } from './lesso
 import type { LessonStage } from '@/core';
 
 const stage = (name: string): LessonStage => ({
-  ...{ id: name, name, layoutId: null, exercise: null, focus: '', seat: 'rising', eachRein: 2, minutes: 10 },
+  ...{ id: name, name, layoutId: null, questions: [], focus: '', seat: 'rising', eachRein: 2, minutes: 10 },
   ...{ policy: 'same question again', stop: { when: 'repetitions' } },
 });
 const plan = { pairIds: ['a', 'b'], stages: [stage('poles'), stage('fences')], breakEveryMin: 10 };
@@ -16,9 +16,9 @@ test('a plan comes back from paper as it was', () => {
 test.each([
   [{ name: ' ' }, 'Give the lesson a name.'],
   [{ startsAt: 'soon' }, 'Say the day and the time.'],
-  [{ plan: writeLesson({ ...plan, stages: [stage('poles'), stage('poles')] }) }, 'Two stages are called “poles”'],
+  [{ plan: writeLesson({ ...plan, stages: [stage('poles'), stage('poles')] }) }, 'One stage is there twice.'],
   [{ plan: writeLesson({ ...plan, stages: [{ ...stage('poles'), minutes: 999 }] }) }, 'At most 240 minutes.'],
-  [{ plan: { ...writeLesson(plan), version: 2 } }, 'Invalid'],
+  [{ plan: { ...writeLesson(plan), version: 3 } }, 'Invalid'],
 ])('%j is refused', (change, words) => {
   const read = LessonForm.safeParse({ ...form, ...change });
   expect(read.success).toBe(false);

@@ -1,4 +1,4 @@
-import { newItem, type Layout, type PassMark, type PassRecord } from '@/core';
+import { AS_LAID_OUT, newItem, type Layout, type PassMark, type PassRecord, type Question } from '@/core';
 import type { LayoutVersion } from '@/data/queries/layoutVersions';
 import { rowReviews } from './reviewFigures';
 
@@ -32,6 +32,11 @@ const layout: Layout = {
 };
 const VERSIONS = new Map([['v', { id: 'v', layoutId: 'l', name: 'row', layout } as unknown as LayoutVersion]]);
 
+const ROW: Question = {
+  ...{ id: 'q', name: null, what: { kind: 'track', trackId: 'row' }, gait: 'trot', rein: null, asked: [] },
+  state: AS_LAID_OUT,
+};
+
 /** A pass whose foot gains so much of a gap from gap to gap, in the order in which they are ridden. */
 function pass(id: string, day: string, otherWay: boolean, gain: number): PassRecord {
   const marks = [0, 1, 2].map((ridden): PassMark => {
@@ -40,6 +45,7 @@ function pass(id: string, day: string, otherWay: boolean, gain: number): PassRec
   });
   return {
     ...{ id, pairId: 'a', layoutVersionId: 'v', lessonId: null, stage: 's', rein: otherWay ? 'right' : 'left', marks },
+    ...{ stageId: null, question: ROW },
     ...{ direction: otherWay ? 'other-way' : 'as-drawn', riddenAtMs: Date.parse(`${day}T10:00:00Z`) },
   };
 }

@@ -54,3 +54,18 @@ export function timesWork(one: Work, times: number, sum: Work = NO_WORK): Work {
     },
   };
 }
+
+/** What of some work is still to come when some of it is done; done more than planned is nothing to come. */
+export function workLeft(planned: Work, done: Work): Work {
+  const left = timesWork(done, -1, planned);
+  const atLeastNone = (count: number) => Math.max(0, count);
+  return {
+    lowEfforts: atLeastNone(left.lowEfforts),
+    highEfforts: atLeastNone(left.highEfforts),
+    raisedPasses: atLeastNone(left.raisedPasses),
+    smallCircleMin: {
+      left: atLeastNone(left.smallCircleMin.left),
+      right: atLeastNone(left.smallCircleMin.right),
+    },
+  };
+}

@@ -3,15 +3,17 @@ import { USUAL_RULES, type RecordEvent, type TappedMark } from '@/core';
 import { RecordBatch } from '@/files/recordEvent';
 import { earlierWork } from './earlierWork';
 import { findLayout } from './layouts';
-import { keepStages } from './layoutVersions';
-import { listLessons } from './lessons';
-import { listPairs } from './pairs';
+import { keepVersion } from './layoutVersions';
+import { listLessons, saveLesson } from './lessons';
+import { addPair, listPairs } from './pairs';
 import { recordBatch } from './passes';
 import { saveYardRules, yardRules } from './settings';
 import { testYard, type TestYard } from './testYard';
 
 const DAY_MS = 24 * 3600 * 1000;
 const TODAY_MS = Date.parse('2026-06-01T00:00:00Z');
+/** In the evening, when the demo's own lesson is not of these days. */
+const NOW_MS = TODAY_MS + 20 * 3600 * 1000;
 /** Seven days, today last, and the end of today. */
 const DAYS_MS = Array.from({ length: 8 }, (_, index) => TODAY_MS + (index - 6) * DAY_MS);
 
@@ -34,8 +36,9 @@ test('what a horse did earlier on the day and in the week, without the lesson it
     const lesson = (await listLessons(db, yard.yardId))[0]!;
     const pair = (await listPairs(db, yard.yardId)).find(({ id }) => id === lesson.plan.pairIds[0])!;
     // The third stage: every fence of the bend is one, and the circle comes back to the first: five efforts a pass.
-    const [layoutVersionId] = await write(tx => keepStages(tx, yard.yardId, layout, [lesson.plan.stages[2]!.exercise]));
-    const own = { pairId: pair.id, layoutVersionId, lessonId: null };
+    const layoutVersionId = await write(tx => keepVersion(tx, yard.yardId, layout, 'ridden'));
+    const { question } = lesson.plan.stages[2]!.questions[0]!;
+    const own = { pairId: pair.id, layoutVersionId, lessonId: null, question };
     const at = (days: number, hour: number) => TODAY_MS - days * DAY_MS + hour * 3600 * 1000;
     await ride(yard, { ...own, riddenAtMs: at(0, 8) });
     await ride(yard, { ...own, riddenAtMs: at(0, 9) }, { kind: 'void' });
@@ -44,10 +47,47 @@ test('what a horse did earlier on the day and in the week, without the lesson it
     await ride(yard, { ...own, riddenAtMs: at(2, 18) });
     await ride(yard, { ...own, riddenAtMs: at(5, 8) });
     await ride(yard, { ...own, riddenAtMs: at(7, 8) });
-    const work = (await earlierWork(db, yard.yardId, DAYS_MS, lesson.id)).get(pair.horseId)!;
+    const work = (await earlierWork(db, yard.yardId, DAYS_MS, lesson.id, NOW_MS)).get(pair.horseId)!;
     expect(work).toMatchObject({ lowEfforts: 5, highEfforts: 0, otherJumpingDays: 2 });
-    const all = (await earlierWork(db, yard.yardId, DAYS_MS, 'another lesson')).get(pair.horseId)!;
+    const all = (await earlierWork(db, yard.yardId, DAYS_MS, 'another lesson', NOW_MS)).get(pair.horseId)!;
     expect(all.lowEfforts).toBe(10);
+  });
+});
+
+test('a horse with three riders in one lesson, and another lesson that day: all of it, of planned lessons what is to come', async () => {
+  await testYard('Four on the bend', async yard => {
+    const { db, write } = yard.database;
+    const { yardId } = yard;
+    const [planned] = await listLessons(db, yardId);
+    const stage = { ...planned!.plan.stages[2]!, eachRein: 6 };
+    const pairs = await listPairs(db, yardId);
+    const [own] = pairs.filter(({ id }) => planned!.plan.pairIds.includes(id));
+    const riders = pairs.filter(({ horseId }) => horseId !== own!.horseId).slice(0, 2);
+    await write(async tx => {
+      for (const { riderId } of riders) await addPair(tx, yardId, riderId, own!.horseId);
+    });
+    const threeRiders = (await listPairs(db, yardId)).filter(({ horseId }) => horseId === own!.horseId);
+    expect(threeRiders).toHaveLength(3);
+    const lesson = (name: string, hour: number) => ({
+      ...{ name, arenaId: planned!.arenaId, startsAtMs: TODAY_MS + hour * 3600 * 1000 },
+      plan: { pairIds: threeRiders.map(({ id }) => id), stages: [stage], breakEveryMin: 10 },
+    });
+    const morning = await write(tx => saveLesson(tx, yardId, lesson('morning', 9)));
+    const efforts = async (notLesson: string, hour: number) =>
+      (await earlierWork(db, yardId, DAYS_MS, notLesson, TODAY_MS + hour * 3600 * 1000)).get(own!.horseId)
+        ?.lowEfforts ?? 0;
+    // Three riders, six times on each rein, five efforts a time.
+    expect(await efforts('another', 8)).toBe(3 * 12 * 5);
+    expect(await efforts(morning, 8)).toBe(0);
+    // Two passes of it are ridden: what is ridden and what is to come are the same in all.
+    const layout = (await findLayout(db, yardId, yard.layoutId))!;
+    const layoutVersionId = await write(tx => keepVersion(tx, yardId, layout, 'ridden'));
+    const { question } = stage.questions[0]!;
+    const ridden = { pairId: own!.id, layoutVersionId, lessonId: morning, stageId: stage.id, question };
+    for (const minute of [1, 2]) await ride(yard, { ...ridden, riddenAtMs: TODAY_MS + 9 * 3600_000 + minute * 60_000 });
+    expect(await efforts('another', 9)).toBe(3 * 12 * 5);
+    // Once it is over only what was ridden counts.
+    expect(await efforts('another', 12)).toBe(10);
   });
 });
 

@@ -2,6 +2,7 @@ import {
   askedLayout,
   hasReins,
   jumps,
+  lessonMinutes,
   NO_EARLIER_WORK,
   plannedWork,
   questionOfPair,
@@ -10,6 +11,7 @@ import {
   resolvePlan,
   sumWork,
   waysToRide,
+  workLeft,
   workOfPasses,
   type EarlierWork,
   type PassRecord,
@@ -29,12 +31,12 @@ import { passWorks } from './passWorks';
 /** The days that count, each from its first instant up to the next: the last one is the day of the lesson. */
 export type DaysMs = readonly number[];
 
-/** Something a horse did, or is planned to do: when, and how much of what. */
-type DoneAt = { horseId: string; atMs: number; work: Work };
+/** Something a horse did, or is planned to do: when, with whom, and how much of what. */
+type DoneAt = { horseId: string; pairId: string; lessonId: string | null; atMs: number; work: Work };
 
 /**
  * What each horse does besides a lesson: on its day, and on how many of the days before it jumps. What was ridden counts as it
- * was ridden; a lesson of these days that nobody has ridden yet counts as it is planned. Horses without an entry do nothing.
+ * was ridden; of a lesson that is not over, what is still to come counts as it is planned. Horses without an entry do nothing.
  * @param daysMs - the first instant of each day, oldest first, and the end of the last one
  * @param notLessonId - the lesson itself: what is ridden or planned in it is counted there
  */
@@ -43,11 +45,10 @@ export async function earlierWork(
   yardId: string,
   daysMs: DaysMs,
   notLessonId: string,
+  nowMs: number,
 ): Promise<Map<string, EarlierWork>> {
-  const done = [
-    ...(await riddenWork(db, yardId, daysMs, notLessonId)),
-    ...(await plannedLessonsWork(db, yardId, daysMs, notLessonId)),
-  ];
+  const ridden = await riddenWork(db, yardId, daysMs, notLessonId);
+  const done = [...ridden, ...(await workToCome(db, yardId, daysMs, { notLessonId, nowMs, ridden }))];
   const byHorse = new Map<string, DoneAt[]>();
   for (const one of done) byHorse.set(one.horseId, [...(byHorse.get(one.horseId) ?? []), one]);
   return new Map([...byHorse].map(([horseId, own]) => [horseId, earlierOf(own, daysMs)]));
@@ -87,17 +88,19 @@ async function riddenWork(
   );
   const workOf = await passWorks(db, yardId, ridden);
   return ridden.map((pass, index) => ({
-    ...{ horseId: others[index]!.horseId, atMs: pass.riddenAtMs },
+    ...{ horseId: others[index]!.horseId, pairId: pass.pairId, lessonId: pass.lessonId, atMs: pass.riddenAtMs },
     work: workOfPasses([pass], workOf),
   }));
 }
 
-/** Lessons of these days without a pass, as they are planned, by horse. */
-async function plannedLessonsWork(
+type ToCome = { notLessonId: string; nowMs: number; ridden: readonly DoneAt[] };
+
+/** What the lessons of these days that are not over still ask, as they are planned, by horse. */
+async function workToCome(
   db: Pick<RoanDatabase, 'select' | 'selectDistinct'>,
   yardId: string,
   daysMs: DaysMs,
-  notLessonId: string,
+  { notLessonId, nowMs, ridden }: ToCome,
 ): Promise<DoneAt[]> {
   const [from, to] = span(daysMs);
   const rows = await db
@@ -109,20 +112,19 @@ async function plannedLessonsWork(
         ...[gte(lessons.startsAt, from), lt(lessons.startsAt, to)],
       ),
     );
-  const others = rows.filter(({ id }) => id !== notLessonId);
-  if (others.length === 0) return [];
-  const begun = await db
-    .selectDistinct({ lessonId: passes.lessonId })
-    .from(passes)
-    .where(and(eq(passes.yardId, yardId), isNull(passes.undoneAt), gte(passes.riddenAt, from)));
-  const ridden = new Set(begun.map(({ lessonId }) => lessonId));
-  const planned = others.filter(({ id }) => !ridden.has(id)).map(lessonOf);
+  const planned = rows
+    .map(lessonOf)
+    .filter(({ id, startsAtMs, plan }) => id !== notLessonId && startsAtMs + lessonMinutes(plan) * 60_000 > nowMs);
+  if (planned.length === 0) return [];
   const riders = await db.select({ id: pairs.id, horseId: pairs.horseId }).from(pairs).where(eq(pairs.yardId, yardId));
   const resolvedOf = await plansOf(db, yardId, planned);
-  return planned.flatMap(({ plan, startsAtMs }) =>
-    plan.pairIds.flatMap(pairId => {
+  return planned.flatMap(({ id: lessonId, plan, startsAtMs: atMs }) =>
+    plan.pairIds.flatMap((pairId): DoneAt[] => {
       const horseId = riders.find(({ id }) => id === pairId)?.horseId;
-      return horseId === undefined ? [] : [{ horseId, atMs: startsAtMs, work: lessonWork(plan, pairId, resolvedOf) }];
+      if (horseId === undefined) return [];
+      const done = ridden.filter(one => one.lessonId === lessonId && one.pairId === pairId);
+      const work = workLeft(lessonWork(plan, pairId, resolvedOf), sumWork(done.map(one => one.work)));
+      return [{ horseId, pairId, lessonId, atMs, work }];
     }),
   );
 }

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { distanceM, moveThings } from '@/core';
+import { moveThings } from '@/core';
 import { eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { layoutVersions } from '../schema';
 import { findLayout, saveLayout, type Layout } from './layouts';
-import { findVersion, keepStages, keepVersion, listVersions, madeLayout } from './layoutVersions';
+import { findVersion, keepVersion, listVersions } from './layoutVersions';
 import { testYard, type TestYard } from './testYard';
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
@@ -51,27 +51,6 @@ test('a version is of its own yard, and one that is not there is none', async ()
   });
 });
 
-test('the stages of an exercise are kept as they are built then, the rest of the layout with them', async () => {
-  await testYard('Four on the bend', async yard => {
-    const { db, write } = yard.database;
-    const layout = await layoutOf(yard);
-    const exercise = layout.plan.exercises[0]!.id;
-    const wanted = [{ id: exercise, stage: 0 }, { id: exercise, stage: 2 }, null];
-    const ids = await write(tx => keepStages(tx, yard.yardId, layout, wanted));
-    const versions = await Promise.all(ids.map(id => findVersion(db, yard.yardId, id)));
-    const kinds = versions.map(version => new Set(version!.layout.items.map(({ kind }) => kind)));
-    // Common practice, no source: poles on the ground first, then one fence after the other.
-    expect([kinds[0]!.has('fence'), kinds[1]!.has('fence')]).toEqual([false, true]);
-    const whole = await madeLayout(db, yard.yardId, layout);
-    const places = (items: typeof whole.items) => items.map(({ at }) => at);
-    places(whole.items).forEach((at, index) =>
-      expect(distanceM(at, places(versions[2]!.layout.items)[index]!)).toBeLessThan(1e-6),
-    );
-    // Asked again, they are the same versions.
-    expect(await write(tx => keepStages(tx, yard.yardId, layout, wanted))).toEqual(ids);
-  });
-});
-
 test('a version that is damaged says which it is, and does not take the page down unnamed', async () => {
   await testYard('Course of eight', async yard => {
     const { db, write } = yard.database;
@@ -83,7 +62,7 @@ test('a version that is damaged says which it is, and does not take the page dow
     const failing = expect(findVersion(db, yard.yardId, id)).rejects;
     await failing.toThrow(DatabaseRefused);
     await expect(findVersion(db, yard.yardId, id)).rejects.toThrow(
-      `The kept version of “${layout.name}” cannot be read: version: this Roan reads version 1`,
+      `The kept version of “${layout.name}” cannot be read: version: this Roan reads versions 1 and 2`,
     );
     // From before versions had a layout: without its row there is nothing to read.
     await damage({ arena: layout.arena });

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import type { RecordEvent } from '@/core';
+import { askedLayout, type Question, type RecordEvent } from '@/core';
 import { RecordBatch } from '@/files/recordEvent';
 import { findLayout, saveLayout } from './layouts';
-import { layoutStages } from './layoutStages';
-import { findVersion, keepStages } from './layoutVersions';
+import { layoutOffers } from './layoutStages';
+import { findVersion, keepVersion } from './layoutVersions';
 import { findLesson, lessonRecord, listLessons, saveLesson } from './lessons';
 import { listPairs } from './pairs';
 import { recordBatch, RecordRefused } from './passes';
@@ -12,45 +12,46 @@ import { testYard, type TestYard } from './testYard';
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
 
 async function withLesson(
-  test: (yard: TestYard & { lessonId: string; pairId: string; versionId: string }) => Promise<void>,
+  test: (yard: TestYard & { lessonId: string; pairId: string; versionId: string; question: Question }) => Promise<void>,
 ) {
   await testYard('Four on the bend', async yard => {
     const { db, write } = yard.database;
     const lesson = (await listLessons(db, yard.yardId)).find(({ name }) => name === 'The bend, built up')!;
     const layout = (await findLayout(db, yard.yardId, yard.layoutId))!;
-    const [versionId] = await write(tx => keepStages(tx, yard.yardId, layout, [lesson.plan.stages[0]!.exercise]));
+    const versionId = await write(tx => keepVersion(tx, yard.yardId, layout, 'ridden'));
     const pairId = lesson.plan.pairIds[0]!;
-    await test({ ...yard, lessonId: lesson.id, pairId, versionId: versionId! });
+    const { question } = lesson.plan.stages[3]!.questions[0]!;
+    await test({ ...yard, lessonId: lesson.id, pairId, versionId, question });
   });
 }
 
 type InLesson = Parameters<Parameters<typeof withLesson>[0]>[0];
 
-const pass = ({ pairId, lessonId, versionId }: InLesson, id: string): RecordEvent => ({
+const pass = ({ pairId, lessonId, versionId, question }: InLesson, id: string): RecordEvent => ({
   ...{ type: 'pass', id: randomUUID() },
   pass: {
     ...{ id, pairId, lessonId, layoutVersionId: versionId, rein: 'left', direction: 'as-drawn' },
-    ...{ stage: 'poles', riddenAtMs: NOW_MS },
+    ...{ stage: 'poles', stageId: null, question, riddenAtMs: NOW_MS },
   },
 });
 const send = ({ database, yardId }: InLesson, events: RecordEvent[]) =>
   database.write(tx => recordBatch(tx, yardId, RecordBatch.parse({ events }), NOW_MS));
 
-test('the stages of a layout are those of its exercise, each kept as it is built then, once', async () => {
-  await withLesson(async ({ database: { db, write }, yardId, layoutId }) => {
+test('the stages of a layout are those of its exercise; a layout is kept once, and each stage is asked over it', async () => {
+  await withLesson(async ({ database: { db, write }, yardId, layoutId, versionId }) => {
     const layout = (await findLayout(db, yardId, layoutId))!;
-    const stages = await layoutStages(db, yardId, layout);
-    expect(stages.map(({ work }) => work.lowEfforts > 0)).toEqual([false, true, true, true]);
-    const exercises = stages.map(({ exercise }) => exercise);
-    const versions = await write(tx => keepStages(tx, yardId, layout, exercises));
-    expect(new Set(versions).size).toBe(4);
-    expect(await write(tx => keepStages(tx, yardId, layout, exercises))).toEqual(versions);
-    const kinds = async (id: string) => (await findVersion(db, yardId, id))!.layout.items.map(({ kind }) => kind);
-    expect(new Set(await kinds(versions[0]!))).toEqual(new Set(['pole']));
-    expect(await kinds(versions[3]!)).toContain('fence');
-    // A stage that the exercise does not have any more is the layout as it is planned.
-    const [gone] = await write(tx => keepStages(tx, yardId, layout, [{ id: 'nothing', stage: 7 }]));
-    expect(await kinds(gone!)).toContain('fence');
+    const { stages } = await layoutOffers(db, yardId, layout);
+    expect(stages).toHaveLength(4);
+    expect(await write(tx => keepVersion(tx, yardId, layout, 'ridden'))).toBe(versionId);
+    const version = (await findVersion(db, yardId, versionId))!;
+    const found = (await findLesson(db, yardId, (await listLessons(db, yardId))[0]!.id))!;
+    const kinds = found.plan.stages.map(({ questions: [asked] }) => {
+      const track = askedLayout(version.layout, asked!.question)!.tracks[0]!;
+      return track.kind === 'items' ? track.through.length : 0;
+    });
+    // What each stage asks goes over something that stands there, and the last over all of it.
+    expect(Math.min(...kinds)).toBeGreaterThan(0);
+    expect(Math.max(...kinds)).toBe(kinds[3]);
   });
 });
 
@@ -64,9 +65,7 @@ test('a changed plan is another version; a lesson keeps its record when its plan
     await write(tx => saveLayout(tx, yardId, change, NOW_MS));
     const renamed = (await findLayout(db, yardId, layoutId))!;
     const planned = (await findLesson(db, yardId, lessonId))!;
-    expect(await write(tx => keepStages(tx, yardId, renamed, [planned.plan.stages[0]!.exercise]))).not.toEqual([
-      versionId,
-    ]);
+    expect(await write(tx => keepVersion(tx, yardId, renamed, 'ridden'))).not.toBe(versionId);
     const { id, arenaId, plan } = planned;
     await write(tx =>
       saveLesson(tx, yardId, { id, name: 'New', arenaId, startsAtMs: NOW_MS, plan: { ...plan, stages: [] } }),
@@ -91,7 +90,6 @@ test('every kind of mark comes back as it was said', async () => {
       { kind: 'depart', how: 'wrong lead', trotSteps: 3 },
       { kind: 'gait', ridden: 'trot' },
       { kind: 'head', height: 'high' },
-      { kind: 'figure', place: 3, point: 'bend', kept: false },
       { kind: 'quality', value: 4 },
       { kind: 'spot', at: { xM: 3.25, yM: 17.5 } },
       { kind: 'rider', what: 'eyes late' },
@@ -141,5 +139,41 @@ test('what belongs to nothing is refused, and nothing of its batch stays', async
     const found = (await findLesson(database.db, yardId, lessonId))!;
     expect((await lessonRecord(database.db, yardId, found)).passes).toEqual([]);
     expect((await listPairs(database.db, yardId)).length).toBeGreaterThan(2);
+  });
+});
+
+test('what is asked on the day is there once, of a pair or of all, and can be taken back', async () => {
+  await withLesson(async lesson => {
+    const { database, yardId, lessonId, pairId, question } = lesson;
+    const stageId = (await findLesson(database.db, yardId, lessonId))!.plan.stages[0]!.id;
+    const ask = (id: string, ofPair: string | null, asked: Question): RecordEvent => ({
+      ...{ type: 'ask', id, lessonId, stageId, pairId: ofPair, question: asked, atMs: NOW_MS },
+    });
+    const [first, second] = [randomUUID(), randomUUID()];
+    const three: Question = { ...question, asked: [3] };
+    await send(lesson, [ask(first, null, question), ask(first, null, question), ask(second, pairId, three)]);
+    const record = async () => lessonRecord(database.db, yardId, (await findLesson(database.db, yardId, lessonId))!);
+    expect((await record()).asks).toEqual([
+      { id: first, stageId, pairId: null, question, atMs: NOW_MS },
+      { id: second, stageId, pairId, question: three, atMs: NOW_MS },
+    ]);
+    await send(lesson, [{ type: 'undo-ask', id: randomUUID(), askId: second, atMs: NOW_MS }]);
+    expect((await record()).asks).toHaveLength(1);
+  });
+});
+
+test('a question over what the layout does not have is refused, and a pass from before questions were kept is told', async () => {
+  await withLesson(async lesson => {
+    const { database, yardId, lessonId } = lesson;
+    const stray: Question = { ...lesson.question, what: { kind: 'track', trackId: 'nowhere' } };
+    await send(lesson, [pass(lesson, randomUUID())]);
+    await expect(send(lesson, [pass({ ...lesson, question: stray }, randomUUID())])).rejects.toThrow('does not have');
+    const old = pass(lesson, randomUUID()) as { pass: Partial<{ question: Question; stageId: null }> };
+    delete old.pass.question;
+    delete old.pass.stageId;
+    await send(lesson, [old as RecordEvent]);
+    const { passes } = await lessonRecord(database.db, yardId, (await findLesson(database.db, yardId, lessonId))!);
+    expect(passes).toHaveLength(2);
+    expect(passes[1]!.question.what.kind).toBe('track');
   });
 });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { RecordBatch } from '@/files/recordEvent';
-import { riddenRow, type RecordEvent } from '@/core';
+import { riddenRow, UNTOLD_QUESTION, type RecordEvent } from '@/core';
 import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../openDatabase';
 import { withTestDatabase } from '../testDatabase';
@@ -45,7 +45,9 @@ const startPass = (passId: string, riddenAtMs = NOW_MS): RecordEvent => ({
   id: randomUUID(),
   pass: {
     ...{ id: passId, pairId: '', layoutVersionId: '', lessonId: null },
-    ...{ rein: 'left', direction: 'as-drawn', stage: 'on the ground', riddenAtMs },
+    ...{ rein: 'left', direction: 'as-drawn', stage: 'on the ground', stageId: null, riddenAtMs },
+    // As a device from before questions were kept has it.
+    question: UNTOLD_QUESTION,
   },
 });
 const footfall = (passId: string, place: number | null, fraction: number): RecordEvent => ({

@@ -60,13 +60,15 @@ test('the season, read for the review, is the same as read for a ride; what is m
     // Only that pass was read again: the others are the very same.
     expect(again[1]).toBe(read[1]);
     expect(again.map(({ id }) => id)).toEqual(read.map(({ id }) => id));
-    const { pairId, layoutVersionId, lessonId, stage, rein, direction, riddenAtMs } = plain[1]!;
+    const { pairId, layoutVersionId, lessonId, stageId, stage, question, rein, direction, riddenAtMs } = plain[1]!;
     const pass = {
       id: randomUUID(),
       pairId,
       layoutVersionId,
       lessonId,
+      stageId,
       stage,
+      question,
       rein,
       direction,
       riddenAtMs: riddenAtMs + 1,
@@ -107,8 +109,8 @@ test('whatever happens to the record, what is read of a change is what is read o
       const counted = pass.marks.filter(({ kind }) => kind === 'strides');
       const id = randomUUID();
       const own = { id, passId: pass.id, atMs: NOW_MS };
-      const { layoutVersionId, pairId, stage } = pass;
-      const another = { id: randomUUID(), pairId, layoutVersionId, lessonId: null, stage };
+      const { layoutVersionId, pairId, stageId, stage, question } = pass;
+      const another = { id: randomUUID(), pairId, layoutVersionId, lessonId: null, stageId, stage, question };
       const whatever: RecordEvent[] = [
         { ...own, type: 'mark', mark: { id, kind: 'strides', place: 1, count: 3 + Math.floor(random() * 4) } },
         { ...own, type: 'mark', mark: { id, kind: 'fence', place: 1, outcome: 'down' } },

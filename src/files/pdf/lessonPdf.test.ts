@@ -25,7 +25,16 @@ const passes = (count: number) => Array.from({ length: count }, (_, at) => `left
 const RIDDEN: LessonSheet['pairs'][number] = {
   ...{ horse: 'Juniper', rider: 'Wren Asher', work: '6 efforts, 0 of them at 0.9 m and over.' },
   summary: {
-    stages: [{ stage: 'Poles on the curve', left: 2, right: 1, clean: 3, passes: passes(3) }],
+    stages: [
+      {
+        ...{ stage: 'Poles on the curve', question: 'Poles on the curve', clean: 3, passes: passes(3) },
+        ...{ left: 2, right: 1, without: 0 },
+      },
+      {
+        ...{ stage: 'Four fences', question: '1, 3, 2', clean: 1, passes: ['clean', 'down at fence 3'] },
+        ...{ left: 0, right: 0, without: 2 },
+      },
+    ],
     next: ['One more clean pass on the right rein.'],
   },
 };
@@ -47,6 +56,8 @@ test('the sheet of a lesson has its stages in their order, and what every pair r
   expect(words.indexOf('2. Four fences.')).toBeGreaterThan(words.indexOf('1. Poles on the curve.'));
   expect(words).toContain('Poles on the curve: 2 on the left rein, 1 on the right, 3 clean');
   expect(words).toContain('3. left rein, pass number 3');
+  expect(words).toContain('Four fences, 1, 3, 2: 2 ridden, 1 clean');
+  expect(words).toContain('2. down at fence 3');
   expect(words).toContain('Next: One more clean pass on the right rein.');
   expect(words.indexOf('Nothing was recorded.')).toBeGreaterThan(words.indexOf('Mayfly with'));
   expect(words).toMatch(/qualified instructor/);

@@ -9,6 +9,7 @@ import {
   type LessonPlan,
   type LessonStage,
 } from '@/core';
+import { nowMs } from '@/components/nowMs';
 import { yardContext } from '@/app/_server/yardContext';
 import { weekOf } from '@/app/_server/yardTime';
 import { earlierWork } from '@/data/queries/earlierWork';
@@ -40,7 +41,7 @@ export async function lessonChoices(planned: { id: string; startsAtMs: number; p
   const pairs = present(await listPairs(db, yard.id));
   const horses = await listHorses(db, yard.id);
   const byHorse = planned
-    ? await earlierWork(db, yard.id, weekOf(planned.startsAtMs, yard.timeZone), planned.id)
+    ? await earlierWork(db, yard.id, weekOf(planned.startsAtMs, yard.timeZone), planned.id, nowMs())
     : new Map<string, EarlierWork>();
   const today: Record<string, QuestionToday> = {};
   const layouts: LayoutHere[] = [];

@@ -6,8 +6,10 @@ import path from 'node:path';
 import { createOutbox, type Delivery, type Outbox } from '@/components/outbox/outbox';
 import { seededRandom, USUAL_BREAK_MIN, type PassMark, type RecordEvent } from '@/core';
 import { seedDemo } from '@/data/demo/seedDemo';
+import { versionQuestion } from '@/data/upgrade/versionQuestion';
 import { openDatabase } from '@/data/openDatabase';
 import { freezeLayout, listLayouts } from '@/data/queries/layouts';
+import { findVersion } from '@/data/queries/layoutVersions';
 import { findLesson, lessonRecord, saveLesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';
@@ -105,6 +107,8 @@ test('through hundreds of cuts and kills every tapped mark is there exactly once
   const layout = (await listLayouts(first.db, yard.id)).find(({ name }) => name.startsWith('Course'))!;
   const pairIds = (await listPairs(first.db, yard.id)).slice(0, 3).map(({ id }) => id);
   const versionId = (await first.write(tx => freezeLayout(tx, yard.id, layout.id)))!;
+  const version = (await findVersion(first.db, yard.id, versionId))!;
+  const question = versionQuestion(version.layout, null, 'course')!;
   const lessonId = await first.write(tx =>
     saveLesson(tx, yard.id, {
       ...{ name: 'Faults', arenaId: layout.arena.id, startsAtMs: Date.now() },
@@ -170,7 +174,10 @@ test('through hundreds of cuts and kills every tapped mark is there exactly once
     const marks: PassMark[] = Array.from({ length: 1 + Math.floor(random() * 3) }, (_, i) => ({
       ...{ id: randomUUID(), kind: 'strides', place: i + 1, count: Math.floor(random() * 8) },
     }));
-    const own = { layoutVersionId: versionId, lessonId, stage: 'course', rein: 'left', direction: 'as-drawn' } as const;
+    const own = {
+      ...{ layoutVersionId: versionId, lessonId, stageId: null, stage: 'course', question },
+      ...({ rein: 'left', direction: 'as-drawn' } as const),
+    };
     device.outbox!.add([
       { type: 'pass', id: randomUUID(), pass: { id: passId, pairId, ...own, riddenAtMs: Date.now() } },
     ]);

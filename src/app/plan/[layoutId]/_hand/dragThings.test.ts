@@ -75,10 +75,11 @@ test('a heading comes to a quarter turn when it is near, and to whole degrees el
 
 test('an item is named with what it is, how far it is from the one before and how it rides', () => {
   const { resolved, tracks } = shows()(LINE);
-  const labels = itemLabels(resolved, tracks, 'Mayfly', lengthM => `${lengthM.toFixed(1)} m`);
+  const labels = itemLabels(resolved, tracks, MAYFLY.id, lengthM => `${lengthM.toFixed(1)} m`);
   expect(labels.get('birch')).toContain('18.0 m from ash, easy four for Mayfly');
   expect(labels.get('ash')).not.toContain('from');
-  expect(labels.get('pole 1')).toBe('pole 1');
+  // Nobody called it anything, and nothing goes over it: it has a letter.
+  expect(labels.get('pole 1')).toBe('pole A');
 });
 
 test('what stands nearest, what is in the middle, and in which order', () => {

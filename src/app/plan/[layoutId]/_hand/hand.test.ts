@@ -1,11 +1,11 @@
 import { headingFromFacing } from '@/core';
-import { ARENA, LINE, shows } from '../_state/testShown';
+import { ARENA, LINE, MAYFLY, shows } from '../_state/testShown';
 import { madeByHand, type Hand } from './hand';
 
 const itemAfter = (hand: Hand, id: string) =>
   madeByHand(hand, shows()(LINE), ARENA)?.plan.items.find(item => item.id === id);
 
-const drag = { kind: 'things', item: 'elm', ids: ['elm'], free: false, reachM: 0.4, horse: 'Mayfly' } as const;
+const drag = { kind: 'things', item: 'elm', ids: ['elm'], free: false, reachM: 0.4, horse: MAYFLY.id } as const;
 
 test('a hand that drags a fence is drawn to the whole count of the horse it names, if there is one', () => {
   // Common practice, no source: five strides of 3.6 m and half a stride at either end are 21.6 m.

@@ -2,7 +2,7 @@ import { createCanvas, type Canvas } from '@napi-rs/canvas';
 import fc from 'fast-check';
 import { moveThings, type Plan } from '@/core';
 import { HEAD_PX, ribbonFrame } from '../_components/ribbon/ribbonFrame';
-import { LINE, shows } from '../_state/testShown';
+import { LINE, MAYFLY, shows } from '../_state/testShown';
 import type { Shown } from '../_state/usePlanEditor';
 import { ribbonPicture, type Ribbon } from './ribbonPicture';
 import type { PaintedOn } from './told';
@@ -73,7 +73,7 @@ test('whatever a hand did before, the ribbon looks as if it were painted for the
 test('another horse, another width, further rows and a sharper screen are painted anew', () => {
   const shown = shows()(LINE);
   const wishes: Wish[] = [
-    { chosen: 'Mayfly' },
+    { chosen: MAYFLY.id },
     { frame: ribbonFrame(700, 1, 40) },
     { frame: ribbonFrame(900, 12, 40), rolledPx: 90 },
     { sharpness: 2 },
@@ -82,7 +82,7 @@ test('another horse, another width, further rows and a sharper screen are painte
     const after = painted([seen(shown), seen(shown, wish)]);
     expect(different(after, painted([seen(shown, wish)]))).toBe(0);
   }
-  expect(different(painted([seen(shown)]), painted([seen(shown, { chosen: 'Mayfly' })]))).toBeGreaterThan(50);
+  expect(different(painted([seen(shown)]), painted([seen(shown, { chosen: MAYFLY.id })]))).toBeGreaterThan(50);
 });
 
 test('as many pixels as the screen has: twice as sharp is twice as wide', () => {

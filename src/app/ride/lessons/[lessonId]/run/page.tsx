@@ -1,5 +1,6 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { nowMs } from '@/components/nowMs';
 import { yardContext } from '@/app/_server/yardContext';
 import { weekOf } from '@/app/_server/yardTime';
 import { NO_EARLIER_WORK, type Layout } from '@/core';
@@ -41,7 +42,7 @@ export default async function RunLessonPage({ params }: { params: Promise<{ less
   const [record, rules, earlier, horses, arena] = await Promise.all([
     lessonRecord(db, yard.id, lesson),
     yardRules(db, yard.id),
-    earlierWork(db, yard.id, weekOf(startsAtMs, yard.timeZone), lessonId),
+    earlierWork(db, yard.id, weekOf(startsAtMs, yard.timeZone), lessonId, nowMs()),
     listHorses(db, yard.id),
     findArena(db, yard.id, arenaId),
   ]);

@@ -199,6 +199,7 @@ export {
 export { sessionStrides, type HorseStrides } from './layout/sessionStrides';
 export type { Caution, CautionCode, CautionLevel, CautionPlace } from './cautions/caution';
 export { USUAL_LIMITS, type CautionLimits } from './cautions/cautionLimits';
+export { withDayLimits } from './cautions/plannedWork';
 export { layoutCautions } from './cautions/layoutCautions';
 export { offerMend } from './cautions/offerMend';
 export { applyEdits, type LayoutEdit } from './layout/layoutEdit';

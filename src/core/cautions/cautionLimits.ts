@@ -1,4 +1,7 @@
 import type { HorseLevel } from '../horse/horseLevel';
+import { SMALL_CIRCLE_M } from '../layout/smallCircles';
+import { HIGH_FROM_M } from '../work/questionWork';
+import { USUAL_WORK_LIMITS } from '../work/workCounts';
 
 /** Where cautions begin. All are common practice with no source but where it is named, and the yard may change them. */
 export type CautionLimits = {
@@ -19,6 +22,8 @@ export type CautionLimits = {
   slope: { percent: number; radiusM: number };
   efforts: { low: number; high: number; highFromM: number };
   smallCircle: { diameterM: number; minutes: number };
+  /** Passes over raised poles in a day. */
+  raisedPasses: number;
   yieldSlopeRad: number;
 };
 
@@ -37,8 +42,9 @@ export const USUAL_LIMITS: CautionLimits = {
     advanced: { trot: 3, canter: 3 },
   },
   slope: { percent: 2, radiusM: 10 },
-  efforts: { low: 60, high: 30, highFromM: 0.9 },
-  smallCircle: { diameterM: 10, minutes: 3 },
+  efforts: { low: USUAL_WORK_LIMITS.lowEfforts, high: USUAL_WORK_LIMITS.highEfforts, highFromM: HIGH_FROM_M },
+  smallCircle: { diameterM: SMALL_CIRCLE_M, minutes: USUAL_WORK_LIMITS.smallCircleMin },
+  raisedPasses: USUAL_WORK_LIMITS.raisedPasses,
   yieldSlopeRad: (40 * Math.PI) / 180,
 };
 

@@ -12,9 +12,13 @@ import {
 import { applyEdits } from '../layout/layoutEdit';
 import { reckonLayout } from '../layout/reckonLayout';
 import type { TrackGait } from '../layout/trackGait';
+import { newItem } from '../plan/newItem';
+import { USUAL_WORK_LIMITS, type WorkLimits } from '../work/workCounts';
 import type { CautionCode } from './caution';
+import { USUAL_LIMITS, type CautionLimits } from './cautionLimits';
 import { CAUTION_RULES, layoutCautions } from './layoutCautions';
 import { offerMend } from './offerMend';
+import { withDayLimits } from './plannedWork';
 
 /** A twelve-foot horse: 3.66 m between fences, short 3.11, long 4.1. Thresholds are common practice, no source. */
 const S = 3.66;
@@ -280,19 +284,19 @@ const CASES: Case[] = [
   { code: 'placing-pole', name: 'too far', raises: grid(3.1), quiet: grid(3.07) },
   {
     code: 'too-many-efforts',
-    name: '62 low ones',
-    raises: pair(5 * S, { changes: { passes: 31 } }),
-    quiet: pair(5 * S, { changes: { passes: 30 } }),
+    name: '60 low ones',
+    raises: pair(5 * S, { changes: { passes: 30 } }),
+    quiet: pair(5 * S, { changes: { passes: 29 } }),
   },
   {
     code: 'too-many-efforts',
-    name: '32 at 0.9 m',
+    name: '30 at 0.9 m',
     raises: pair(5 * S, {
-      changes: { passes: 16 },
+      changes: { passes: 15 },
       layout: { items: [fence('alder', 20, 15, { heightM: 0.9 }), fence('birch', 20, 15 + 5 * S, { heightM: 0.9 })] },
     }),
     quiet: pair(5 * S, {
-      changes: { passes: 15 },
+      changes: { passes: 14 },
       layout: { items: [fence('alder', 20, 15, { heightM: 0.9 }), fence('birch', 20, 15 + 5 * S, { heightM: 0.9 })] },
     }),
   },
@@ -421,4 +425,42 @@ test('two thousand things are looked over', () => {
     at: { xM: (i % 50) * 0.75 + 1, yM: Math.floor(i / 50) + 5 },
   }));
   expect(codesOf(line(items, { layout: { tracks: [] } }))).toEqual([]);
+});
+
+describe('what a horse may do in a day, by the yard’s own limits', () => {
+  const own = (changes: Partial<WorkLimits>) => withDayLimits(USUAL_LIMITS, { ...USUAL_WORK_LIMITS, ...changes });
+  const said = (layout: Layout, limits: CautionLimits) =>
+    layoutCautions(layout, reckonLayout(layout), limits).filter(({ code }) => code === 'too-many-efforts');
+
+  test('a yard that allows twenty low efforts hears of twenty', () => {
+    const layout = pair(5 * S, { changes: { passes: 10 } });
+    expect(said(layout, USUAL_LIMITS)).toEqual([]);
+    const [caution] = said(layout, own({ lowEfforts: 20 }));
+    expect(caution!.text).toContain('20 jumping efforts are planned for each horse; 20 low ones or 30 from 0.9 m');
+    const mend = offerMend(layout, caution!, own({ lowEfforts: 20 }));
+    expect(mend).toEqual([{ kind: 'set-passes', track: expect.any(String) as string, passes: 9 }]);
+  });
+
+  test('passes over raised poles count, low ones lying on the ground do not', () => {
+    const poles = [0, 1, 2].map(index =>
+      newItem('raised pole', `p${index}`, { xM: 10, yM: 20 + index * 1.3 }, Math.PI / 2),
+    );
+    const layout: Layout = {
+      ...pair(5 * S),
+      items: poles,
+      tracks: [
+        {
+          ...{ kind: 'items', id: 'row', name: null, gait: 'trot', course: null, passes: 10 },
+          through: poles.map(({ id: item }) => ({ item, reversed: false })),
+          legs: [0, 1].map(() => ({ ...DEFAULT_LEG, setting: 'poles' as const })),
+        },
+      ],
+    };
+    expect(said(layout, USUAL_LIMITS).map(({ text }) => text)).toEqual([
+      '10 passes over raised poles are planned for each horse; 10 are enough for a day.',
+    ]);
+    expect(said(layout, own({ raisedPasses: 11 }))).toEqual([]);
+    const flat = { ...layout, items: poles.map(pole => ({ ...pole, raised: { leftM: 0, rightM: 0 } })) };
+    expect(said(flat as Layout, USUAL_LIMITS)).toEqual([]);
+  });
 });

@@ -1,59 +1,45 @@
-import type { Fence } from '../items/item';
-import type { ItemTrack, Layout } from '../layout/layout';
 import type { LayoutEdit } from '../layout/layoutEdit';
+import { dayShare } from '../work/workCounts';
 import { NOWHERE } from './caution';
 import type { CautionContext, CautionRule } from './cautionRule';
-
-type Efforts = { low: number; high: number };
-
-/** The fences of one pass of a track, low and high. */
-function effortsOf(layout: Layout, track: ItemTrack, highFromM: number): Efforts {
-  const fences = track.through.flatMap(
-    ({ item }) => layout.items.find((found): found is Fence => found.id === item && found.kind === 'fence') ?? [],
-  );
-  const high = fences.filter(({ heightM }) => heightM >= highFromM).length;
-  return { low: fences.length - high, high };
-}
-
-/** Every pass of every track, in shares of a day's work: so many low efforts or so many high ones. */
-function dayShare({ layout, limits }: CautionContext): { share: number; efforts: number } {
-  const { low, high, highFromM } = limits.efforts;
-  let share = 0;
-  let efforts = 0;
-  for (const track of layout.tracks) {
-    if (track.kind !== 'items') continue;
-    const once = effortsOf(layout, track, highFromM);
-    share += track.passes * (once.low / low + once.high / high);
-    efforts += track.passes * (once.low + once.high);
-  }
-  return { share, efforts };
-}
+import { dayLimits, workOfLayout } from './plannedWork';
 
 const ROUNDING_SHARE = 1e-9;
 
-/** More jumps than a horse should make in a day; low and high ones each count as their share of it. */
+/** Every pass of every track, in shares of a day's work: of efforts, or of passes over raised poles. */
+function shares(context: CautionContext) {
+  const work = workOfLayout(context);
+  const limits = dayLimits(context.limits);
+  return { work, limits, efforts: dayShare(work, limits), raised: work.raisedPasses / limits.raisedPasses };
+}
+
+/** More than a horse should do in a day: jumps, of which low and high ones each count as their share, or raised poles. */
 export const tooManyEfforts: CautionRule = {
   code: 'too-many-efforts',
   find: context => {
-    const { share, efforts } = dayShare(context);
-    if (share <= 1 + ROUNDING_SHARE) return [];
-    const { low, high, highFromM } = context.limits.efforts;
-    return [
-      {
-        code: 'too-many-efforts',
-        level: 'warn',
-        items: [],
-        place: NOWHERE,
-        text: `${efforts} jumping efforts are planned for each horse; ${low} low ones or ${high} from ${highFromM} m are enough for a day.`,
+    const { work, limits, efforts, raised } = shares(context);
+    const about = { code: 'too-many-efforts' as const, level: 'warn' as const, items: [], place: NOWHERE };
+    const told = [];
+    if (efforts >= 1 - ROUNDING_SHARE)
+      told.push({
+        ...about,
+        text: `${work.lowEfforts + work.highEfforts} jumping efforts are planned for each horse; ${limits.lowEfforts} low ones or ${limits.highEfforts} from ${context.limits.efforts.highFromM} m are enough for a day.`,
         mend: 'Plan fewer passes, or leave fences out.',
-      },
-    ];
+      });
+    if (raised >= 1 - ROUNDING_SHARE)
+      told.push({
+        ...about,
+        text: `${work.raisedPasses} passes over raised poles are planned for each horse; ${limits.raisedPasses} are enough for a day.`,
+        mend: 'Plan fewer passes, or lay the poles on the ground.',
+      });
+    return told;
   },
   mends: function* (context): Generator<LayoutEdit[]> {
     const { layout } = context;
-    const { share } = dayShare(context);
+    const { efforts, raised } = shares(context);
     const fewer = layout.tracks.flatMap((track): LayoutEdit[] => {
-      const passes = Math.max(1, Math.floor(track.passes / share));
+      // Below the limit: at it, the day is full.
+      const passes = Math.max(1, Math.ceil(track.passes / Math.max(efforts, raised)) - 1);
       return track.kind === 'items' && passes < track.passes ? [{ kind: 'set-passes', track: track.id, passes }] : [];
     });
     if (fewer.length > 0) yield fewer;

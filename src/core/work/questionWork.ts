@@ -1,7 +1,7 @@
-import type { Layout } from '../layout/layout';
+import type { Layout, PlannedTrack } from '../layout/layout';
 import type { Item } from '../items/item';
 import { isRaised } from '../items/pole';
-import { reckonLayout } from '../layout/reckonLayout';
+import { reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
 import { minutesOnSmallCircles } from '../layout/smallCircles';
 import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
 import type { Rein } from '../track/rein';
@@ -36,13 +36,23 @@ export function questionWork(asked: Layout, highFromM = HIGH_FROM_M): QuestionWo
   if (!track) return { stops: [], legCircles: [], figureCircles: NO_MINUTES };
   // No horse's reading is asked for.
   const [reckoned] = reckonLayout({ ...asked, tracks: [track], horses: [] });
+  return trackWork(asked.items, track, reckoned!, highFromM);
+}
+
+/** The work of a track that is reckoned already. */
+export function trackWork(
+  items: Layout['items'],
+  track: PlannedTrack,
+  reckoned: ReckonedTrack,
+  highFromM = HIGH_FROM_M,
+): QuestionWork {
   if (track.kind === 'figures')
-    return { stops: [], legCircles: [], figureCircles: minutesOnSmallCircles(track, reckoned!) };
-  const legs = reckoned!.kind === 'items' ? reckoned!.legs : [];
+    return { stops: [], legCircles: [], figureCircles: minutesOnSmallCircles(track, reckoned) };
+  const legs = reckoned.kind === 'items' ? reckoned.legs : [];
   return {
     stops: track.through.map(({ item: id }) =>
       stopWork(
-        asked.items.find(item => item.id === id),
+        items.find(item => item.id === id),
         highFromM,
       ),
     ),

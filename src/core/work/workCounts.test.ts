@@ -88,7 +88,10 @@ test.each([
   [{ lowEfforts: 59, highEfforts: 0 }, 0],
   [{ lowEfforts: 60, highEfforts: 0 }, 1],
   [{ lowEfforts: 0, highEfforts: 30 }, 1],
-  [{ lowEfforts: 40, highEfforts: 30 }, 2],
+  [{ lowEfforts: 40, highEfforts: 30 }, 1],
+  // Half a day of low ones and half a day of high ones are a day.
+  [{ lowEfforts: 30, highEfforts: 15 }, 1],
+  [{ lowEfforts: 30, highEfforts: 14 }, 0],
   [{ jumpingDays: 3 }, 1],
   [{ smallCircleMin: { left: 3, right: 3.5 } }, 2],
   [{ sinceBreakMin: 10 }, 1],

@@ -1,6 +1,7 @@
 import type { PassRecord } from '../record/passRecord';
 import { NO_WORK, passWork, sumWork, type Work, type WorkedPass } from './passWork';
-import type { QuestionWork } from './questionWork';
+import { SMALL_CIRCLE_M } from '../layout/smallCircles';
+import { HIGH_FROM_M, type QuestionWork } from './questionWork';
 
 /** What a horse has done in a day, and how long since it walked. */
 export type WorkCounts = Work & {
@@ -75,26 +76,44 @@ export function workCounts<Pass extends CountedPass>(soFar: WorkSoFar<Pass>): Wo
   };
 }
 
-/** What is at or over its limit, in words; nothing is ever blocked. */
+/** How full a day is with efforts: each low and each high one counts as its share of it; 1 is a day's work. */
+export function dayShare(
+  { lowEfforts, highEfforts }: Pick<Work, 'lowEfforts' | 'highEfforts'>,
+  limits: Pick<WorkLimits, 'lowEfforts' | 'highEfforts'>,
+): number {
+  return lowEfforts / limits.lowEfforts + highEfforts / limits.highEfforts;
+}
+
+const ROUNDING = 1e-9;
+
+/** What of a day's work has come to its limit, in words: the same in a plan, in a planned lesson and while it is ridden. */
+export function dayWarnings(
+  { lowEfforts, highEfforts, raisedPasses, smallCircleMin }: Work,
+  limits: WorkLimits = USUAL_WORK_LIMITS,
+): string[] {
+  const warnings: string[] = [];
+  if (dayShare({ lowEfforts, highEfforts }, limits) >= 1 - ROUNDING)
+    warnings.push(
+      `${lowEfforts + highEfforts} efforts, ${highEfforts} of them at ${HIGH_FROM_M} m and over: ${limits.lowEfforts} low ones or ${limits.highEfforts} high ones are enough for a day.`,
+    );
+  if (raisedPasses >= limits.raisedPasses)
+    warnings.push(`${raisedPasses} passes over raised poles: ${limits.raisedPasses} are enough for a day.`);
+  for (const rein of ['left', 'right'] as const)
+    if (smallCircleMin[rein] >= limits.smallCircleMin - ROUNDING)
+      warnings.push(
+        `${smallCircleMin[rein].toFixed(1)} minutes on circles of ${SMALL_CIRCLE_M} m and less on the ${rein} rein: ${limits.smallCircleMin} are enough for a day.`,
+      );
+  return warnings;
+}
+
+/** What has come to its limit, in words; nothing is ever blocked. */
 export function workWarnings(
   counts: WorkCounts,
   breakEveryMin: number,
   limits: WorkLimits = USUAL_WORK_LIMITS,
 ): string[] {
-  const { lowEfforts, highEfforts, raisedPasses, smallCircleMin, sinceBreakMin, jumpingDays } = counts;
-  const efforts = lowEfforts + highEfforts;
-  const warnings: string[] = [];
-  if (highEfforts >= limits.highEfforts)
-    warnings.push(`${highEfforts} efforts at 0.9 m and over today: ${limits.highEfforts} is the limit for a day.`);
-  if (efforts >= limits.lowEfforts)
-    warnings.push(`${efforts} efforts today: ${limits.lowEfforts} is the limit for a day.`);
-  if (raisedPasses >= limits.raisedPasses)
-    warnings.push(`${raisedPasses} passes over raised poles today: ${limits.raisedPasses} is the limit for a day.`);
-  for (const rein of ['left', 'right'] as const)
-    if (smallCircleMin[rein] >= limits.smallCircleMin)
-      warnings.push(
-        `${smallCircleMin[rein].toFixed(1)} minutes on small circles on the ${rein} rein: ${limits.smallCircleMin} is the limit.`,
-      );
+  const { sinceBreakMin, jumpingDays } = counts;
+  const warnings = dayWarnings(counts, limits);
   if (jumpingDays > limits.jumpingDays)
     warnings.push(`It jumps on ${jumpingDays} days of these seven: ${limits.jumpingDays} is the limit.`);
   if (sinceBreakMin >= breakEveryMin) warnings.push(`${Math.floor(sinceBreakMin)} minutes without a walk break.`);

@@ -6,6 +6,7 @@ import { exerciseGround, layoutCautions, layOutPlaced, reckonLayout, resolvePlan
 import { kitCounts, planGround } from '@/data/queries/planGround';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { yardCautionLimits } from '../../_server/yardCautionLimits';
 import { yardContext } from '../../_server/yardContext';
 import { PlanEditor } from './_components/PlanEditor';
 
@@ -27,7 +28,8 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
   const horses = all.filter(({ id, archived }) => !archived || named.has(id));
   const ground = planGround(layout.name, layout.arena, horses, kitCounts(kit));
   const made = resolvePlan(layout.plan, ground).layout;
-  const cautions = layoutCautions(made, reckonLayout(made));
+  const limits = await yardCautionLimits(db, yard.id);
+  const cautions = layoutCautions(made, reckonLayout(made), limits);
   const laid = exercises.map(one => [one.id, layOutPlaced(one, exerciseGround(layout.plan, one, ground))] as const);
   return (
     <PlanEditor
@@ -40,7 +42,7 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
       horses={horses}
       ground={ground}
       own={own}
-      made={{ laid: Object.fromEntries(laid), cautions }}
+      made={{ laid: Object.fromEntries(laid), cautions, limits }}
     />
   );
 }

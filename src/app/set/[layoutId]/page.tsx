@@ -7,6 +7,7 @@ import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup
 import { listTicks } from '@/data/queries/settingTicks';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { yardCautionLimits } from '../../_server/yardCautionLimits';
 import { yardContext } from '../../_server/yardContext';
 import { SettingSheet } from './_components/SettingSheet';
 
@@ -40,7 +41,7 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
           layout={layout}
           from={setup.from}
           tracks={tracks}
-          cautions={layoutCautions(layout, tracks)}
+          cautions={layoutCautions(layout, tracks, await yardCautionLimits(db, yard.id))}
           tolerances={placingTolerance(layout)}
           horseIds={yardLayout.plan.groupIds}
           walkers={walkers}

@@ -93,7 +93,7 @@ function Mend({ caution, controls }: { caution: Caution; controls: PlanControls 
   const mend = async () => {
     const { plan, resolved } = controls.shown;
     const { offerMend } = await import('../_state/judge');
-    const edits = offerMend(resolved.layout, caution);
+    const edits = offerMend(resolved.layout, caution, controls.limits);
     if (!edits)
       return void notifications.show({
         message: 'Nothing that Roan can move mends this: it wants a decision of yours.',

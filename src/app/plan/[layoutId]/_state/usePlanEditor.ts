@@ -3,6 +3,7 @@ import {
   layoutReckoner,
   soundPlan,
   type Caution,
+  type CautionLimits,
   type LaidOut,
   type LayoutEdit,
   type LayOut,
@@ -41,7 +42,7 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
     [showOn, ground, present.name],
   );
   const shown = useMemo(() => show(present.plan), [show, present.plan]);
-  const cautions = useStandingCautions(shown, made.cautions);
+  const cautions = useStandingCautions(shown, made);
   const painting = useHandPainter({ live, shown, ground, layOut });
 
   const put = useCallback(
@@ -98,6 +99,7 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
       live,
       painting,
       cautions,
+      limits: made.limits,
       put,
       change,
       edit,
@@ -108,14 +110,19 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
       canUndo: history.past.length > 0,
       canRedo: history.future.length > 0,
     }),
-    [present, shown, live, painting, cautions, put, change, edit, follow, letGo, step, history],
+    [present, shown, live, painting, cautions, made.limits, put, change, edit, follow, letGo, step, history],
   );
 }
 
 export type PlanControls = ReturnType<typeof usePlanEditor>;
 
 /** What the server made of the layout for the page to open with. */
-export type MadeOnServer = { laid: Record<string, LaidOut>; cautions: Caution[] };
+export type MadeOnServer = {
+  laid: Record<string, LaidOut>;
+  cautions: Caution[];
+  /** What the yard allows. */
+  limits: CautionLimits;
+};
 
 /** Lays out exercises: at first as the server did, and by the shelf once it is there. */
 function useLayOut(laid: Record<string, LaidOut>): LayOut {
@@ -136,16 +143,16 @@ function useLayOut(laid: Record<string, LaidOut>): LayOut {
 }
 
 /** Cautions of what stands: what is on its way in a drag is judged when it is let go. */
-function useStandingCautions(shown: Shown, first: Caution[]): Caution[] {
+function useStandingCautions(shown: Shown, { cautions: first, limits }: MadeOnServer): Caution[] {
   const [cautions, setCautions] = useState(first);
   useEffect(() => {
     let gone = false;
     void import('./judge').then(({ layoutCautions }) => {
-      if (!gone) setCautions(layoutCautions(shown.resolved.layout, shown.tracks));
+      if (!gone) setCautions(layoutCautions(shown.resolved.layout, shown.tracks, limits));
     });
     return () => {
       gone = true;
     };
-  }, [shown]);
+  }, [shown, limits]);
   return cautions;
 }

@@ -68,9 +68,10 @@ export function lessonCautions(stages: readonly RunStage[], pairs: readonly Caut
   return [...new Set(texts)];
 }
 
-/** What a question raises whoever rides it. */
+/** What a question raises whoever rides it, once: how often it is ridden is the lesson's to count. */
 function ofQuestion(layout: Layout, asked: AskedQuestion): string[] {
-  const built = askedLayout({ ...layout, horses: [] }, asked.question);
+  const drawn = askedLayout({ ...layout, horses: [] }, asked.question);
+  const built = drawn && { ...drawn, tracks: drawn.tracks.map(track => ({ ...track, passes: 1 })) };
   return built ? layoutCautions(built, reckonLayout(built)).map(({ text }) => text) : [];
 }
 

@@ -45,20 +45,20 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   await key(page, 'first clear improvement').click();
   await expect(key(page, 'first clear improvement')).toHaveAttribute('aria-pressed', 'true');
 
-  const second = page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: /^2 / });
+  const second = page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: '2', exact: true });
   await second.click();
   await key(page, 'down').click();
   await key(page, /^Pass done/).click();
   await expect(page.getByText('The same question again: try 2 of 3.')).toBeVisible();
-  await key(page, 'Only alder b1 to alder b2').click();
+  await key(page, /^Only .* 1 to .* 2$/).click();
   // The rest of the track is out of reach in such a pass.
   await expect(
-    page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: /^4 / }),
+    page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: '4', exact: true }),
   ).toBeDisabled();
   await key(page, 'clear').click();
   await key(page, /^Pass done/).click();
   const ridden = page.getByRole('region', { name: 'Ridden at this stage' }).getByRole('listitem');
-  await expect(ridden.nth(1)).toContainText('only from alder b1 to alder b2');
+  await expect(ridden.nth(1)).toContainText(/only from .* 1 to .* 2/);
   await expect(page.getByText('That was clearly better: a good place to stop.')).toBeVisible();
 
   for (let pass = 0; pass < 2; pass += 1) {
@@ -71,16 +71,16 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   await page.getByText('More to mark').click();
   await key(page, 'late to the leg').click();
   await key(page, /^Pass done/).click();
-  await expect(page.getByText('deep take-off at alder b2, 3 times.')).toBeVisible();
-  await key(page, 'Set alder b1 to alder b2 +10 cm').click();
+  await expect(page.getByText(/^deep take-off at .* 2, 3 times\.$/)).toBeVisible();
+  await key(page, /^Set .* 1 to .* 2 \+10 cm$/).click();
   // From the next pass on it is another setting, in the plan’s own words.
   await second.click();
-  await expect(page.getByRole('group', { name: 'From alder b1 to alder b2 for the next pass' })).toContainText(
+  await expect(page.getByRole('group', { name: /^From .* 1 to .* 2 for the next pass$/ })).toContainText(
     'stands at',
   );
-  await key(page, 'Right rein').click();
+  await key(page, /right rein/).click();
   await key(page, /^Clean pass/).click();
-  await key(page, 'Left rein').click();
+  await key(page, /left rein/).click();
   await key(page, /^Clean pass/).click();
   await expect(page.getByText('The last pass was clean on both reins.')).toBeVisible();
 });
@@ -91,12 +91,12 @@ test('the stand-in rides a lesson; its track and footfalls go out, and are read 
 }) => {
   const lesson = await openLesson(page, demoYard.url);
   await page.getByRole('link', { name: 'Recordings' }).click();
-  await choose(page, 'Stage', 'All cross-rails');
+  await choose(page, 'What was ridden', 'All cross-rails');
   await key(page, 'Let it ride').click();
   await expect(page.getByText('6 passes are in the record of this lesson.')).toBeVisible();
 
   const files = await Promise.all(
-    [/One on the left rein/, 'Footfalls (CSV)'].map(async name => {
+    [/Left rein: track/, 'Footfalls (CSV)'].map(async name => {
       const href = await page.getByRole('link', { name }).first().getAttribute('href');
       return Buffer.from(await (await page.request.get(`${demoYard.url}${href}`)).body());
     }),
@@ -109,7 +109,7 @@ test('the stand-in rides a lesson; its track and footfalls go out, and are read 
   await feet!.setInputFiles({ name: 'ride.csv', mimeType: 'text/csv', buffer: files[1]! });
   await key(page, 'Look at it').click();
   const found = page.getByRole('group', { name: 'What was found' });
-  await expect(found).toContainText('Ridden over, in order: alder b1, alder b2, alder b3, alder b4, alder b1.');
+  await expect(found).toContainText('Ridden over, in order: fence 1, fence 2, fence 3, fence 4, fence 1.');
   await expect(found.getByRole('listitem')).toHaveCount(4);
   await key(page, 'Keep it as a pass').click();
   await expect(page.getByText('It is a pass of this lesson now.')).toBeVisible();

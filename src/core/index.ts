@@ -348,7 +348,14 @@ export { AS_OF_ALL, questionOfPair, type AskedQuestion, type PairAsk } from './q
 export { UNTOLD_QUESTION, type Question, type QuestionWhat, type TrackOrFigures } from './question/question';
 export { questionKey, trackKey } from './question/questionKey';
 export { questionWords } from './question/questionWords';
-export { readForPairs, saidOfPair, type PairLeg, type PairReading, type ReadPair } from './question/readForPairs';
+export {
+  readForPairs,
+  outOfReachWords,
+  saidOfPair,
+  type PairLeg,
+  type PairReading,
+  type ReadPair,
+} from './question/readForPairs';
 export { goesBothWays, hasReins, nearestWay, waysToRide, type RideWay } from './question/waysToRide';
 export { strideSpread } from './record/strideSpread';
 export { layoutAfter } from './lesson/layoutAfter';

@@ -57,6 +57,34 @@ export function saidOfPair({ asked, call }: Pick<HorseReading, 'asked' | 'call'>
   return asked.word === 'short' || asked.word === 'long' ? `${counted}, and meant to be` : counted;
 }
 
+/**
+ * What cannot be ridden, in sentences: pair by pair, what is alike said once, with what would mend it; first of all what no
+ * pair can ride.
+ * @param nameOf - a pair by its id
+ */
+export function outOfReachWords(readings: readonly PairReading[], nameOf: (pairId: string) => string): string[] {
+  const legsOf = ({ legs }: PairReading) => legs ?? [];
+  const ofNobody = legsOf(readings[0] ?? { pairId: '', legs: null }).flatMap(({ from, to }, at) =>
+    readings.length > 1 && readings.every(reading => legsOf(reading)[at]?.usable === false)
+      ? [`No pair can ride it from ${from} to ${to}.`]
+      : [],
+  );
+  const ofPairs = readings.flatMap(reading => {
+    const alike = new Map<string, string[]>();
+    for (const { from, to, words, mend, usable } of legsOf(reading)) {
+      if (usable) continue;
+      const said = `${words}. ${mend ?? ''}`.trim();
+      alike.set(said, [...(alike.get(said) ?? []), `from ${from} to ${to}`]);
+    }
+    return [...alike].map(([said, places]) => `${nameOf(reading.pairId)}, ${inOneList(places)}: ${said}`);
+  });
+  return [...ofNobody, ...ofPairs];
+}
+
+function inOneList(words: readonly string[]): string {
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]!}`;
+}
+
 const OUT_OF_REACH: readonly string[] = ['too tight', 'too far'];
 
 /** A leg that gives no count, such as a landing pole, is ridden as it comes. */

@@ -1,7 +1,15 @@
 'use client';
 
 import { newId } from '@/components/newId';
-import { AS_OF_ALL, askedLayout, readForPairs, type AskedQuestion, type PairAsk, type Question } from '@/core';
+import {
+  AS_OF_ALL,
+  askedLayout,
+  outOfReachWords,
+  readForPairs,
+  type AskedQuestion,
+  type PairAsk,
+  type Question,
+} from '@/core';
 import { Button, NumberInput, Select, Switch } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
@@ -76,14 +84,7 @@ function OneQuestion({ asked, layout, pairs, today, onChange, onRemove }: OneQue
         pairs.map(({ id, strides }) => ({ id, horse: strides })),
       )
     : [];
-  const mends = readings.flatMap(({ pairId, legs }) =>
-    (legs ?? [])
-      .filter(({ usable }) => !usable)
-      .map(leg => {
-        const pair = pairs.find(({ id }) => id === pairId)!;
-        return `${pair.horse}, from ${leg.from} to ${leg.to}: ${leg.words}. ${leg.mend ?? ''}`;
-      }),
-  );
+  const horseOf = (pairId: string) => pairs.find(({ id }) => id === pairId)!.horse;
   return (
     <section className={classes.question} aria-label={today?.words ?? 'A question that is gone'}>
       <div className={classes.stageHead}>
@@ -113,9 +114,9 @@ function OneQuestion({ asked, layout, pairs, today, onChange, onRemove }: OneQue
           </tbody>
         </table>
       )}
-      {mends.map(words => (
+      {outOfReachWords(readings, horseOf).map(words => (
         <p key={words} role="status">
-          <strong>Nobody rides it so:</strong> {words}
+          <strong>Out of reach.</strong> {words}
         </p>
       ))}
       {today && <ByPair {...{ asked, layout, pairs, today }} onChange={onChange} />}

@@ -2,6 +2,7 @@ import 'server-only';
 import {
   askedLayout,
   layoutCautions,
+  outOfReachWords,
   questionWords,
   readForPairs,
   reckonLayout,
@@ -82,11 +83,7 @@ function ofPairs(layout: Layout, asked: AskedQuestion, pairs: readonly Cautioned
     asked,
     pairs.map(({ id, strides }) => ({ id, horse: strides })),
   );
-  const words = questionWords(layout, asked.question);
-  return readings.flatMap(({ pairId, legs }) => {
-    const { name } = pairs.find(({ id }) => id === pairId)!;
-    return (legs ?? [])
-      .filter(({ usable }) => !usable)
-      .map(leg => `${name}, ${words}: from ${leg.from} to ${leg.to} is ${leg.words}. ${leg.mend ?? ''}`.trim());
-  });
+  const nameOf = (pairId: string) => pairs.find(({ id }) => id === pairId)!.name;
+  const question = questionWords(layout, asked.question);
+  return outOfReachWords(readings, nameOf).map(words => `${question}: ${words}`);
 }

@@ -22,7 +22,6 @@ export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }
         {pairs.map(({ id, horse, rider }) => {
           const { lowEfforts, highEfforts, sinceBreakMin } = counts(id);
           const passes = ridden(id);
-          const on = (rein: string) => passes.filter(pass => pass.rein === rein).length;
           return (
             <button
               key={id}
@@ -34,8 +33,7 @@ export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }
             >
               <strong>{horse}</strong> {rider}
               <small>
-                {on('left')} left, {on('right')} right · {lowEfforts + highEfforts} efforts ·{' '}
-                {Math.floor(sinceBreakMin)} min
+                {riddenWords(passes)} · {lowEfforts + highEfforts} efforts · {Math.floor(sinceBreakMin)} min
               </small>
             </button>
           );
@@ -53,4 +51,13 @@ export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }
       )}
     </section>
   );
+}
+
+/** How often, rein by rein; on a track that changes the rein just how often. */
+function riddenWords(passes: readonly PassRecord[]): string {
+  const on = (rein: PassRecord['rein']) => passes.filter(pass => pass.rein === rein).length;
+  if (on(null) === 0) return `${on('left')} left, ${on('right')} right`;
+  return passes.length === on(null)
+    ? `${on(null)} ridden`
+    : `${on('left')} left, ${on('right')} right, ${on(null)} more`;
 }

@@ -84,9 +84,7 @@ export function TrackPad({ layoutId, layout, track, direction, marks, ready, onM
           onMark={onMark}
         />
       )}
-      <h2>
-        {at}. {stop.words}
-      </h2>
+      <h2>{stop.label === String(at) ? stop.words : `${at}. ${stop.words}`}</h2>
       {stop.isFence ? (
         <>
           <Keys

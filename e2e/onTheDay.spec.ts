@@ -45,7 +45,9 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   await key(page, 'first clear improvement').click();
   await expect(key(page, 'first clear improvement')).toHaveAttribute('aria-pressed', 'true');
 
-  const second = page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: '2', exact: true });
+  const second = page
+    .getByRole('group', { name: 'What is ridden over' })
+    .getByRole('button', { name: '2', exact: true });
   await second.click();
   await key(page, 'down').click();
   await key(page, /^Pass done/).click();
@@ -75,9 +77,7 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   await key(page, /^Set .* 1 to .* 2 \+10 cm$/).click();
   // From the next pass on it is another setting, in the plan’s own words.
   await second.click();
-  await expect(page.getByRole('group', { name: /^From .* 1 to .* 2 for the next pass$/ })).toContainText(
-    'stands at',
-  );
+  await expect(page.getByRole('group', { name: /^From .* 1 to .* 2 for the next pass$/ })).toContainText('stands at');
   await key(page, /right rein/).click();
   await key(page, /^Clean pass/).click();
   await key(page, /left rein/).click();

@@ -347,6 +347,7 @@ export { countsAsked, offeredQuestions, questionToday, type OfferedQuestion } fr
 export { AS_OF_ALL, questionOfPair, type AskedQuestion, type PairAsk } from './question/pairAsk';
 export { UNTOLD_QUESTION, type Question, type QuestionWhat, type TrackOrFigures } from './question/question';
 export { questionKey, trackKey } from './question/questionKey';
+export { labelsAsBuilt } from './question/labelsAsBuilt';
 export { questionWords } from './question/questionWords';
 export {
   readForPairs,

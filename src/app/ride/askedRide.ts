@@ -3,7 +3,7 @@ import {
   callSheet,
   chainsOf,
   figureWords,
-  layoutLabels,
+  labelsAsBuilt,
   nameWords,
   questionKey,
   questionWords,
@@ -45,6 +45,8 @@ export type RunTrack = {
 /** A question over a layout as it is ridden by one horse: all that is shown and marked of it. */
 export type AskedRide = {
   words: string;
+  /** What an item is called in a sentence. */
+  inWords: (itemId: string) => string;
   /** The layout as it is asked, as drawn. */
   asked: Layout;
   ways: RideWay[];
@@ -77,7 +79,13 @@ function rideOf(layout: Layout, question: Question): AskedRide | null {
   const [reckoned] = reckonLayout(asked);
   const items = track.kind === 'items' && reckoned?.kind === 'items' ? trackOf(asked, track, reckoned, layout) : null;
   return {
-    ...{ asked, track: items, words: questionWords(layout, question), key: questionKey(asked) },
+    ...{
+      asked,
+      track: items,
+      inWords: labelsAsBuilt(layout, asked).inWords,
+      words: questionWords(layout, question),
+      key: questionKey(asked),
+    },
     ...{ ways: waysToRide(asked), work: questionWork(asked) },
     figures: track.kind === 'figures' ? track.figures.map(figureWords) : [],
     headingRad: chainsOf(reckoned!)[0]?.start.headingRad ?? null,
@@ -86,8 +94,7 @@ function rideOf(layout: Layout, question: Question): AskedRide | null {
 
 function trackOf(asked: Layout, track: ItemTrack, reckoned: ReckonedItemTrack, whole: Layout): RunTrack {
   const itemOf = (id: string) => asked.items.find(item => item.id === id)!;
-  // Pieces are called what they are called on the whole layout: a fence keeps its number when another is left out.
-  const labels = layoutLabels(whole);
+  const labels = labelsAsBuilt(whole, asked);
   return {
     ...{ gait: track.gait, planned: track, reckoned },
     stops: track.through.map(({ item: id }) => {

@@ -1,9 +1,9 @@
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
-import { layoutLabels } from '../layout/labels';
 import { reckonItemTrack, settingAt, distanceCaseOf, layoutStride, type HorseReading } from '../layout/reckonLayout';
 import { groundForCountM } from '../stride/readDistance';
 import { countInWords } from '../stride/countInWords';
 import { askedLayout } from './askedLayout';
+import { labelsAsBuilt } from './labelsAsBuilt';
 import { questionOfPair, type AskedQuestion } from './pairAsk';
 
 /** A pair as its horse is reckoned with. */
@@ -36,7 +36,7 @@ function readForPair(layout: Layout, asked: AskedQuestion, { id, horse }: ReadPa
   const track = own?.tracks[0];
   if (!own || !track) return null;
   if (track.kind === 'figures') return [];
-  const { inWords } = layoutLabels(layout);
+  const { inWords } = labelsAsBuilt(layout, own);
   return reckonItemTrack(own, track).legs.flatMap((leg, index) => {
     const reading = leg.readings[0];
     if (!reading) return [];

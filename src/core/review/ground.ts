@@ -4,7 +4,7 @@ import type { Layout } from '../layout/layout';
 import { distanceCaseOf, reckonItemTrack, settingAt } from '../layout/reckonLayout';
 import type { TrackGait } from '../layout/trackGait';
 import { figureWords } from '../figures/figureWords';
-import { layoutLabels } from '../layout/labels';
+import { labelsAsBuilt } from '../question/labelsAsBuilt';
 import { questionWork, type QuestionWork } from '../work/questionWork';
 import { distanceRule, type DistanceRule } from '../stride/distanceRule';
 
@@ -49,14 +49,19 @@ const NOTHING: RiddenGround = {
  * What of an asked layout the record hangs on.
  * @param asked - as drawn, or its mirror image where that was ridden; null where the layout does not have it
  * @param drawn - as drawn
+ * @param whole - the layout that it was asked over: its things are called as they are there
  */
-export function riddenGround(asked: Layout | null, drawn: Layout | null = asked): RiddenGround {
+export function riddenGround(
+  asked: Layout | null,
+  drawn: Layout | null = asked,
+  whole: Layout | null = drawn,
+): RiddenGround {
   const track = asked?.tracks[0];
   if (!asked || !track) return NOTHING;
   const work = questionWork(drawn ?? asked);
   if (track.kind === 'figures') return { ...NOTHING, gait: track.gait, figures: track.figures.map(figureWords), work };
   const itemOf = (id: string) => asked.items.find(item => item.id === id)!;
-  const { inWords } = layoutLabels(asked);
+  const { inWords } = labelsAsBuilt(whole ?? asked, asked);
   const legs = reckonItemTrack({ ...asked, horses: [] }, track).legs.map((leg, index): RiddenLeg => {
     const planned = track.legs[index]!;
     const setting = settingAt(track.gait, planned);

@@ -199,7 +199,7 @@ function groundOver(layout: Layout, question: Question, direction: RideDirection
   const drawn = askedLayout(layout, question);
   const asked = direction === 'mirrored' ? askedLayout(layout, question, 'mirrored') : drawn;
   return {
-    ground: riddenGround(asked, drawn),
+    ground: riddenGround(asked, drawn, layout),
     questionWords: questionWords(layout, question),
     key: drawn ? questionKey(drawn) : '',
   };

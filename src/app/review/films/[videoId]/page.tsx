@@ -20,7 +20,7 @@ export default async function FilmPage({ params }: { params: Promise<{ videoId: 
   const pass = film.passId === null ? null : await passPlace(db, yard.id, film.passId);
   const version = pass && (await findVersion(db, yard.id, pass.layoutVersionId));
   const asked = version && pass.question ? askedLayout(version.layout, pass.question) : null;
-  const legs = asked ? riddenGround(asked).legs.map(({ from, to }) => `${from} to ${to}`) : [];
+  const legs = asked ? riddenGround(asked, asked, version!.layout).legs.map(({ from, to }) => `${from} to ${to}`) : [];
   return (
     <>
       <PageHead

@@ -1,4 +1,4 @@
-import { layoutLabels, markWords, standingMarks, type PassRecord } from '@/core';
+import { markWords, standingMarks, type PassRecord } from '@/core';
 import { placeName, type AskedRide } from '@/app/ride/askedRide';
 import classes from './RunLesson.module.css';
 
@@ -18,7 +18,7 @@ export function PassesSoFar({ passes, rideOf }: PassesSoFarProps) {
         {passes.map(pass => {
           const ride = rideOf(pass);
           const words = standingMarks(pass.marks).map(mark =>
-            markWords(mark, place => placeName(ride, place), ride ? layoutLabels(ride.asked).inWords : String),
+            markWords(mark, place => placeName(ride, place), ride?.inWords ?? String),
           );
           return (
             <li key={pass.id}>

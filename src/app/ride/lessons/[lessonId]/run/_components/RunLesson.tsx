@@ -87,6 +87,7 @@ export function RunLesson(props: RunLessonProps) {
         stages={stages}
         index={index}
         onStage={run.chooseStage}
+        onReins={ride === null || hasReins(ride.ways)}
         gate={stage.layout ? stageGate(passes, gatedQuestions(stage.layout, questions), rules.gate) : null}
       />
       <PairKeys

@@ -7,12 +7,14 @@ type StageHeadProps = {
   stages: readonly RunStage[];
   index: number;
   onStage: (index: number) => void;
+  /** Whether what is asked has a rein. */
+  onReins: boolean;
   /** Whether the chosen pair has earned the next stage; null where nothing is marked. */
   gate: StageGate | null;
 };
 
 /** The stage, the one thing to think of, and whether the next one is offered and why. */
-export function StageHead({ lessonName, stages, index, onStage, gate }: StageHeadProps) {
+export function StageHead({ lessonName, stages, index, onStage, onReins, gate }: StageHeadProps) {
   const stage = stages[index]!;
   const next = stages[index + 1];
   return (
@@ -42,7 +44,12 @@ export function StageHead({ lessonName, stages, index, onStage, gate }: StageHea
         </button>
       </div>
       <p>
-        {[stage.layoutName, stage.focus, stage.seat, stage.eachRein > 0 ? `${stage.eachRein} times on each rein` : '']
+        {[
+          stage.layoutName,
+          stage.focus,
+          stage.seat,
+          stage.eachRein > 0 ? `${stage.eachRein} times${onReins ? ' on each rein' : ''}` : '',
+        ]
           .filter(Boolean)
           .join(' · ')}
       </p>

@@ -55,7 +55,7 @@ async function onPhone(browser: Browser, run: string) {
 }
 
 const fence = (id: string, xM: number, yM: number, facingDeg: number) => ({
-  ...{ id, name: null, kind: 'fence', form: 'vertical', at: { xM, yM }, facingDeg, widthM: 3, heightM: 0.6 },
+  ...{ id, kind: 'fence', form: 'vertical', at: { xM, yM }, facingDeg, widthM: 3, heightM: 0.6 },
 });
 const over = (id: string, name: string, items: string[], asked: number | null = null) => ({
   ...{ id, name, gait: 'course-canter', through: items.map(item => ({ item })) },

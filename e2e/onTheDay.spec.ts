@@ -56,7 +56,7 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   // The rest of the track is out of reach in such a pass.
   await expect(
     page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: '4', exact: true }),
-  ).toBeDisabled();
+  ).toHaveCount(0);
   await key(page, 'clear').click();
   await key(page, /^Pass done/).click();
   const ridden = page.getByRole('region', { name: 'Ridden at this stage' }).getByRole('listitem');

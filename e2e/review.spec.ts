@@ -124,7 +124,7 @@ test('a film beside a pass: played picture by picture, strides counted by tappin
     .getByRole('button', { name: 'Take back' })
     .click();
   await expect(page.getByRole('heading', { name: '2 strides counted' })).toBeVisible();
-  await choose(page, 'Counted from', 'sorrel p2 to sorrel p3');
+  await choose(page, 'Counted from', 'pole 2 to pole 3');
   await page.getByRole('button', { name: 'Give it to the pass' }).click();
   await expect(page.getByText('The count is in the record of the pass now.')).toBeVisible();
 
@@ -133,7 +133,7 @@ test('a film beside a pass: played picture by picture, strides counted by tappin
   await page.getByRole('button', { name: 'Remove the film from the data folder' }).click();
   await expect(page.getByText('Removed; its notes and counts are kept.')).toBeVisible();
   await page.getByRole('link', { name: 'All films of the pair' }).click();
-  await expect(card(page, 'Passes').getByRole('listitem').first()).toContainText('2 from sorrel p2');
+  await expect(card(page, 'Passes').getByRole('listitem').first()).toContainText('2 from pole 2');
 });
 
 /** A short film, made by the browser itself: a square that moves, as WebM in base64. */

@@ -31,8 +31,15 @@ export async function hoofsAt(page: Page): Promise<PointM[]> {
   return Promise.all((await prints.all()).map(drawnAt));
 }
 
-export const drawing = (page: Page, id: string) => page.locator(`[data-drawn="${id}"]`);
-export const item = (page: Page, id: string) => page.locator(`[data-item="${id}"]`);
+/** A piece on the sand by its id, or by what it is called: "heron", "pole A". */
+export const item = (page: Page, called: string) =>
+  page
+    .locator(`[data-item="${called}"]`)
+    .or(page.locator('[data-item]').and(page.getByRole('button', { name: new RegExp(`^([a-z -]+ )?${called}(,|$)`) })));
+
+/** Its drawing. */
+export const drawing = (page: Page, called: string) =>
+  page.locator(`[data-drawn="${called}"]`).or(item(page, called).locator('[data-drawn]'));
 
 /** The place on the screen of a place on the sand. */
 export async function onScreen(page: Page, { xM, yM }: PointM): Promise<{ x: number; y: number }> {

@@ -3,7 +3,6 @@ import { isChainInside, segmentExtent } from '../geometry/insideArena';
 import type { PointM } from '../geometry/pointM';
 import type { Segment } from '../geometry/segment';
 import { footprintCorners } from '../items/footprint';
-import type { Layout } from '../layout/layout';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import type { Figure } from '../figures/figure';
 import { NOWHERE, type Caution } from './caution';

@@ -7,7 +7,7 @@ import type { PassRecord, RecordEvent } from '../record/passRecord';
 import type { Rein } from '../track/rein';
 import { applyLessonEvent, EMPTY_LESSON_RECORD } from './lessonRecord';
 import { repeatedFaults } from './repeatedFault';
-import { stageGate, USUAL_GATE, type GatedQuestion } from './stageGate';
+import { stageGate, type GatedQuestion } from './stageGate';
 
 let count = 0;
 const marked = (...marks: TappedMark[]): PassMark[] =>

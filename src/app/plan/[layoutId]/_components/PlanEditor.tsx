@@ -20,6 +20,7 @@ import {
   type ItemChoice,
   type Plan,
   type PointM,
+  layoutLabels,
 } from '@/core';
 import type { NamedArena } from '@/data/queries/arenas';
 import type { Horse } from '@/data/queries/horses';
@@ -207,8 +208,8 @@ export function PlanEditor(props: PlanEditorProps) {
       <p className={classes.phoneHint}>Planning wants a tablet or a desk. Here is how the layout lies.</p>
       {riding !== null && (
         <p className={classes.ridingHint} role="status">
-          Riding {riding}: tap fences and poles in their order, each from the side one comes from. Backspace takes the
-          last away, Escape ends it.
+          Riding {ridingWords(controls.shown, riding)}: tap fences and poles in their order, each from the side one
+          comes from. Backspace takes the last away, Escape ends it.
         </p>
       )}
       <div className={classes.desk}>
@@ -331,4 +332,10 @@ const AHEAD_M = 3;
 function focusedThing(ownerOf: ReadonlyMap<string, string>): string[] {
   const item = document.activeElement?.closest<SVGElement>('[data-item]')?.dataset.item;
   return item === undefined ? [] : [ownerOf.get(item) ?? item];
+}
+
+/** The track that is being laid, by what it is called; before its first stop it is not there yet. */
+function ridingWords({ resolved }: ReturnType<typeof usePlanEditor>['shown'], trackId: string): string {
+  const { layout } = resolved;
+  return layout.tracks.some(({ id }) => id === trackId) ? layoutLabels(layout).track(trackId) : 'a new track';
 }

@@ -1,5 +1,5 @@
 import { Shapes } from '@/components/Sand/Shapes';
-import type { ResolvedExercise } from '@/core';
+import { exerciseLabel, type ResolvedExercise } from '@/core';
 import classes from './PlanSand.module.css';
 import { standShape } from './standShape';
 import type { Seen } from './trackShapes';
@@ -10,7 +10,7 @@ type StandsProps = { exercises: readonly ResolvedExercise[] } & Seen;
 export function Stands({ exercises, ...seen }: StandsProps) {
   return exercises.map(({ placed, laid, guidance }) => (
     <g key={placed.id} className={classes.stand} data-stand={placed.id}>
-      <title>{`Stand here to watch ${placed.id}. ${guidance.stand}`}</title>
+      <title>{`Stand here to watch: ${exerciseLabel(exercises, placed.id)}. ${guidance.stand}`}</title>
       <Shapes shapes={[standShape(laid.stand, seen)]} />
     </g>
   ));

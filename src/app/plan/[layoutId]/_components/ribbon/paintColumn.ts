@@ -132,7 +132,7 @@ export function paintPosts(paper: Paper, posts: readonly RibbonPost[], heightPx:
   let rightPx = -Infinity;
   posts.forEach(({ xPx, name }, index) => {
     const half = (words: string) => paper.measureText(words).width / 2;
-    const whole = `${index + 1} ${name}`;
+    const whole = name === String(index + 1) ? name : `${index + 1} ${name}`;
     const words = xPx - half(whole) >= rightPx + APART_PX ? whole : String(index + 1);
     rightPx = xPx + half(words);
     paper.fillText(words, xPx, 12);

@@ -13,7 +13,6 @@ import {
   type Layout,
   type LessonRecord,
   type PassRecord,
-  type Question,
   type YardRules,
 } from '@/core';
 import { useEffect, useState } from 'react';

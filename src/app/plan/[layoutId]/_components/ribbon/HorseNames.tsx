@@ -8,16 +8,16 @@ type HorseNamesProps = { horses: readonly LayoutHorse[]; chosen: string | null; 
 
 /** The horses down the side: pressed, one shows its strides on the sand. */
 export const HorseNames = memo(function HorseNames({ horses, chosen, latest }: HorseNamesProps) {
-  return horses.map(({ name }, row) => (
+  return horses.map(({ id, name }, row) => (
     <button
-      key={name}
+      key={id}
       type="button"
       aria-label={`Show the strides of ${name}`}
-      aria-pressed={name === chosen}
+      aria-pressed={id === chosen}
       className={classes.name}
       style={{ top: HEAD_PX + row * ROW_PX + 2, width: NAMES_PX - 6, height: ROW_PX - 4 }}
       data-horse={name}
-      onClick={() => latest.current.onHorse(name)}
+      onClick={() => latest.current.onHorse(id)}
     >
       {name}
     </button>

@@ -286,6 +286,10 @@ test('by keys alone: a pole is laid, moved, turned, copied, ridden and taken awa
     'aria-pressed',
     'true',
   );
+  // A horse is chosen by a press on its name, too.
+  await page.getByRole('button', { name: 'Show the strides of Quill' }).click();
+  await expect(page.getByRole('button', { name: 'Show the strides of Quill' })).toHaveAttribute('aria-pressed', 'true');
+  await item(page, 'pole 2').focus();
   await page.keyboard.press('Backspace');
   await expect(page.getByRole('region', { name: /^Track/ }).getByRole('listitem')).toHaveCount(1);
   await page.keyboard.press('Escape');

@@ -109,12 +109,15 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
   await page.getByLabel('A word of note').fill('looked at the wings');
   await page.getByRole('button', { name: 'Note it' }).click();
   await page.getByRole('button', { name: 'Pass done' }).click();
-  await page.getByRole('radio', { name: 'Right rein' }).click();
+  await page
+    .getByRole('group', { name: 'Rein' })
+    .getByRole('button', { name: /right rein/ })
+    .click();
   await page.getByRole('radio', { name: 'Whole row' }).click();
   await page.getByLabel('Exact share').fill('42 %');
   await page.getByLabel('Exact share').press('Enter');
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
-  await expect(page.getByRole('heading', { name: '2 passes over this row' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '2 passes so far' })).toBeVisible();
 
   // Review: from 0.5 to a third is a sixth of a gap back, more than 10 cm, so 10 cm closer and no more.
   await page.getByRole('link', { name: 'Review' }).click();

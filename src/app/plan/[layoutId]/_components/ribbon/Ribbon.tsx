@@ -24,7 +24,7 @@ export type RibbonProps = {
   /** The horses that ride, each a row. */
   horses: readonly LayoutHorse[];
   horse: LayoutHorse | null;
-  onHorse: (name: string) => void;
+  onHorse: (id: string) => void;
   marked: { items: readonly string[]; leg: LegPlace | null };
   selectedLeg: LegPlace | null;
   onPoint: (item: string | null) => void;

@@ -23,7 +23,7 @@ type SessionRibbonProps = {
   reckoned: ReckonedFigureTrack;
   horses: readonly LayoutHorse[];
   horse: LayoutHorse | null;
-  onHorse: (name: string) => void;
+  onHorse: (id: string) => void;
   walkedM: number | null;
 };
 
@@ -96,8 +96,8 @@ export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM
                 aria-label={`Show the strides of ${row.name}`}
                 aria-pressed={chosen}
                 className={classes.horse}
-                onClick={() => onHorse(row.name)}
-                onKeyDown={event => (event.key === 'Enter' || event.key === ' ') && onHorse(row.name)}
+                onClick={() => onHorse(row.id)}
+                onKeyDown={event => (event.key === 'Enter' || event.key === ' ') && onHorse(row.id)}
               >
                 <rect x={0} y={topPx} width={NAMES_PX - 6} height={ROW_PX - 2} rx={3} />
                 <text x={8} y={topPx + ROW_PX / 2} dy="0.35em">

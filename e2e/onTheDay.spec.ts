@@ -39,6 +39,8 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   }
   await key(page, 'The next stage').click();
   await expect(page.getByRole('heading', { name: /^2\./ })).toBeVisible();
+  // Another stage has its own of each part, and nothing of the one before.
+  await expect(page.getByText('Another question')).toHaveCount(1);
   await page.getByText('This stage today').click();
   await key(page, 'same question again').click();
   await expect(key(page, 'same question again')).toHaveAttribute('aria-pressed', 'true');

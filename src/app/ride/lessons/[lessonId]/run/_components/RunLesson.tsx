@@ -171,7 +171,7 @@ export function RunLesson(props: RunLessonProps) {
       )}
       {stage.layout && (
         <NewQuestion
-          key={stage.id}
+          key={`another ${stage.id}`}
           layout={stage.layout}
           pairs={pairs}
           gait={question?.gait ?? 'course-canter'}
@@ -180,7 +180,7 @@ export function RunLesson(props: RunLessonProps) {
         />
       )}
       <PassesSoFar passes={passes} rideOf={rideOf} />
-      <StageToday key={stage.id} lessonId={lessonId} stage={stage} />
+      <StageToday key={`today ${stage.id}`} lessonId={lessonId} stage={stage} />
       <LessonFoot
         lesson={lesson}
         open={open}

@@ -54,7 +54,7 @@ export default async function RidePage() {
           <LessonList
             lessons={present(lessons).map(({ id, name, startsAtMs, plan }) => ({
               ...{ id, name, when: yardTime(startsAtMs, yard.timeZone, 'ddd D MMM YYYY, HH:mm') },
-              line: `${plan.pairIds.length} ${plan.pairIds.length === 1 ? 'pair' : 'pairs'}, ${plan.stages.length} stages, ${lessonMinutes(plan)} min`,
+              line: `${plan.pairIds.length} ${plan.pairIds.length === 1 ? 'pair' : 'pairs'}, ${plan.stages.length} ${plan.stages.length === 1 ? 'stage' : 'stages'}, ${lessonMinutes(plan)} min`,
               coming: isComing({ startsAtMs }, atMs),
             }))}
           />

@@ -97,6 +97,8 @@ test('counts that are said take the place of those of the layout; without any th
   expect(counts([])).toEqual([2, null]);
   expect(counts([3, 1])).toEqual([3, 1]);
   expect(counts([null, null])).toEqual([null, null]);
+  // Said for three legs where there are two by now: they are meant for other legs.
+  expect(counts([5, 4, 3])).toEqual([2, null]);
 });
 
 test('a question over stops in order rides them, without those that are gone', () => {

@@ -32,8 +32,9 @@ function trackAsked(built: Layout, { id, name, what, gait, asked }: Question): P
       : trackOver(built, what.kind === 'stage' ? what.over : what);
   if (!track) return null;
   if (track.kind === 'figures') return { ...track, gait, figures: inGait(track, gait) };
-  // Where no counts are said, those of the layout hold.
-  if (asked.length === 0) return { ...track, gait };
+  // Where no counts are said, those of the layout hold; so they do where something was taken off the sand since, and nobody can
+  // say which leg a count was meant for.
+  if (asked.length === 0 || asked.length > track.legs.length) return { ...track, gait };
   return { ...track, gait, legs: track.legs.map((leg, index) => ({ ...leg, asked: asked[index] ?? null })) };
 }
 

@@ -123,16 +123,17 @@ describe('strides', () => {
       ],
     };
     // The foot gains 5 % of the gap from gap to gap: a step of 1.47 m.
-    const onRow = (day: string, otherWay: boolean) => {
+    const onRow = (day: string, direction: RideDirection) => {
+      const otherWay = direction === 'other-way';
       const falls = [0.4, 0.45, 0.5].map((fraction, index): TappedMark => ({
         kind: 'footfall',
         place: otherWay ? 3 - index : index + 1,
         fraction,
       }));
-      return ridden(riddenGround(row), 'row', day, 'left', otherWay ? 'other-way' : 'as-drawn', ...falls);
+      return ridden(riddenGround(row), 'row', day, 'left', direction, ...falls);
     };
     const [review] = strideReviews(
-      days(8).map((day, index) => onRow(day, index % 2 === 1)),
+      days(9).map((day, index) => onRow(day, (['as-drawn', 'other-way', 'mirrored'] as const)[index % 3]!)),
       () => 1.4,
     );
     expect(review).toMatchObject({ entry: 'trot-poles', from: 'footfalls' });

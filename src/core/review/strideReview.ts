@@ -127,8 +127,8 @@ function stepIn(pass: ReviewPass): { entry: StrideEntryKey; stepM: number } | nu
   const changes = entry && poles.length === ground.legs.length ? footfallChanges(passFootfalls(pass)) : [];
   if (!entry || changes.length === 0) return null;
   const spacingM = mean(poles.map(({ groundM }) => groundM));
-  // Gaps are numbered as drawn: ridden the other way, the foot goes through them backwards.
-  const change = mean(changes) * (direction === 'as-drawn' ? 1 : -1);
+  // Gaps are numbered as drawn: ridden the other way, the foot goes through them backwards; on the mirror image it does not.
+  const change = mean(changes) * (direction === 'other-way' ? -1 : 1);
   return { entry, stepM: spacingM * (1 + change) };
 }
 

@@ -380,6 +380,7 @@ export {
   type WorkLimits,
 } from './work/workCounts';
 export { applyLessonEvent, type AskOnTheDay, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
+export { askedOfAll, type NewlyAsked } from './lesson/askedOtherwise';
 export { isAtStage } from './lesson/atStage';
 export { questionsNow } from './lesson/questionsNow';
 export { fractionShort, fractionWords, markWords } from './record/markWords';

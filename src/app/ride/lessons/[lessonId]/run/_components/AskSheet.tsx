@@ -2,7 +2,16 @@
 
 import { newId } from '@/components/newId';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { HOLE_M, leftOut, overState, type BuiltState, type Layout, type Question } from '@/core';
+import {
+  askedLayout,
+  countsAsked,
+  HOLE_M,
+  leftOut,
+  overState,
+  type BuiltState,
+  type Layout,
+  type Question,
+} from '@/core';
 import type { AskedRide } from '@/app/ride/askedRide';
 import { Keys } from '@/app/ride/_components/Keys';
 import classes from './RunLesson.module.css';
@@ -14,8 +23,8 @@ type AskSheetProps = {
   ride: AskedRide;
   layout: Layout;
   ready: boolean;
-  /** Asks it so from the next pass on: of this pair, or of all. */
-  onAsk: (question: Question, ofAll: boolean) => void;
+  /** Asks it with a change from the next pass on: of this pair, or of all. */
+  onAsk: (change: (question: Question) => Question | null, ofAll: boolean) => void;
 };
 
 const NOTHING_MORE: BuiltState = { out: [], asPole: [], raisedM: {}, heightM: {}, form: {} };
@@ -26,11 +35,25 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
   const [ofAll, setOfAll] = useState(false);
   const { track } = ride;
   if (!track) return null;
-  const asked = track.legs.map(leg => leg.asked);
+  const withCounts = (one: Question): Question => {
+    const own = askedLayout(layout, one);
+    return own ? { ...one, asked: countsAsked(own) } : one;
+  };
   const count = (leg: number, strides: number | null) =>
-    onAsk({ ...question, asked: asked.map((before, at) => (at === leg ? strides : before)) }, ofAll);
+    onAsk(one => {
+      const counted = withCounts(one);
+      return { ...counted, asked: counted.asked.map((before, at) => (at === leg ? strides : before)) };
+    }, ofAll);
   const build = (state: Partial<BuiltState>) =>
-    onAsk({ ...question, asked, state: overState(question.state, { ...NOTHING_MORE, ...state }) }, ofAll);
+    onAsk(one => ({ ...withCounts(one), state: overState(one.state, { ...NOTHING_MORE, ...state }) }), ofAll);
+  /** A hole up or down from where it stands for each: of all, a fence that is lower for the pony stays so. */
+  const raise = (id: string, byM: number) =>
+    onAsk(one => {
+      const item = askedLayout(layout, one)?.items.find(other => other.id === id);
+      if (item?.kind !== 'fence') return one;
+      const heightM = Math.max(HOLE_M, round(item.heightM + byM));
+      return { ...withCounts(one), state: overState(one.state, { ...NOTHING_MORE, heightM: { [id]: heightM } }) };
+    }, ofAll);
   const stands = (id: string) => layout.items.find(item => item.id === id);
   const fences = track.stops.filter((stop, at) => track.stops.findIndex(({ item }) => item === stop.item) === at);
   return (
@@ -104,7 +127,7 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
                   className={classes.small}
                   aria-label={`${stop.words} a hole down`}
                   disabled={!ready || heightM <= HOLE_M}
-                  onClick={() => build({ heightM: { [stop.item]: round(heightM - HOLE_M) } })}
+                  onClick={() => raise(stop.item, -HOLE_M)}
                 >
                   −
                 </button>
@@ -113,7 +136,7 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
                   className={classes.small}
                   aria-label={`${stop.words} a hole up`}
                   disabled={!ready || heightM >= MOST_M}
-                  onClick={() => build({ heightM: { [stop.item]: round(heightM + HOLE_M) } })}
+                  onClick={() => raise(stop.item, HOLE_M)}
                 >
                   +
                 </button>
@@ -143,8 +166,8 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
                 className={classes.key}
                 disabled={!ready}
                 onClick={() => {
-                  const next = leftOut(layout, { ...question, asked }, track.stops.indexOf(stop), newId());
-                  if (next) onAsk(next, ofAll);
+                  const id = newId();
+                  onAsk(one => leftOut(layout, withCounts(one), track.stops.indexOf(stop), id), ofAll);
                 }}
               >
                 leave out

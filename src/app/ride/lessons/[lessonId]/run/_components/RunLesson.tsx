@@ -163,7 +163,7 @@ export function RunLesson(props: RunLessonProps) {
             ride={ride}
             layout={stage.layout}
             ready={lesson.ready}
-            onAsk={run.ask}
+            onAsk={run.askOtherwise}
           />
         </>
       ) : (
@@ -176,7 +176,7 @@ export function RunLesson(props: RunLessonProps) {
           pairs={pairs}
           gait={question?.gait ?? 'course-canter'}
           ready={lesson.ready}
-          onAsk={next => run.ask(next, true)}
+          onAsk={run.askNew}
         />
       )}
       <PassesSoFar passes={passes} rideOf={rideOf} />

@@ -1,9 +1,11 @@
 import { newId } from '@/components/newId';
 import {
+  askedOfAll,
   nearestWay,
   questionsNow,
   type Layout,
   type LessonRecord,
+  type NewlyAsked,
   type PassRecord,
   type Question,
   type RideWay,
@@ -51,6 +53,11 @@ export function useRun(
       ...{ pairId: pair.id, layoutVersionId: stage.versionId!, lessonId, stageId: stage.id, stage: stage.name },
       ...{ question: question!, rein: way.rein, direction: way.direction },
     });
+  const say = (said: readonly NewlyAsked[], chosenId: string) => {
+    lesson.tap(said.map(one => askEvent({ lessonId, stageId: stage.id, ...one })));
+    setQuestionWish(chosenId);
+    toNextPass();
+  };
   const canRide = stage.versionId !== null && question !== null && ride !== null;
   const mark = (tapped: TappedMark) => {
     if (!canRide) return;
@@ -82,11 +89,14 @@ export function useRun(
       setQuestionWish(id);
       toNextPass();
     },
-    /** Asks something else at this stage: of this pair, or of all. */
-    ask: (next: Question, ofAll: boolean) => {
-      lesson.tap([askEvent({ lessonId, stageId: stage.id, pairId: ofAll ? null : pair.id, question: next })]);
-      setQuestionWish(next.id);
-      toNextPass();
+    /** Asks a new question at this stage, of all. */
+    askNew: (next: Question) => say([{ pairId: null, question: next }], next.id),
+    /** Asks the chosen question otherwise: of this pair, or of all, where every pair keeps what is its own of it. */
+    askOtherwise: (change: (question: Question) => Question | null, ofAll: boolean) => {
+      const own = question && change(question);
+      if (!own) return;
+      const asked = { ...stage, asks: lesson.record.asks, pairIds: pairs.map(({ id }) => id) };
+      say(ofAll ? askedOfAll(asked, question.id, change) : [{ pairId: pair.id, question: own }], own.id);
     },
     choosePair: (id: string) => {
       setPairId(id);

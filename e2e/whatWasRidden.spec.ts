@@ -134,6 +134,16 @@ test('four pairs of different size over five fences: five questions, one made on
   await page.getByText('What is asked of Osprey').tap();
   await expect(page.getByRole('group', { name: 'Strides asked from fence 1 to fence 2' })).toContainText('five asked');
 
+  // A hole up for all: the pony's fence is still a hole lower than the others', and its count is still its own.
+  await key(page, 'Of all').tap();
+  await key(page, 'vertical 2 a hole up').tap();
+  await expect(page.getByRole('group', { name: 'vertical 2', exact: true })).toContainText('0.65 m high');
+  await pair(page, 'Thimble').tap();
+  await ask(page, 'first line').tap();
+  await page.getByText('What is asked of Thimble').tap();
+  await expect(page.getByRole('group', { name: 'vertical 2', exact: true })).toContainText('0.60 m high');
+  await expect(page.getByRole('group', { name: 'Strides asked from fence 1 to fence 2' })).toContainText('seven asked');
+
   // A question made on the spot, of all: up the line and round the bend to the third.
   await page.getByText('Another question').tap();
   for (const number of [1, 2, 3]) await page.getByRole('button', { name: `Ride fence ${number} next` }).tap();

@@ -12,7 +12,7 @@ import {
   type Layout,
   type Question,
 } from '@/core';
-import type { AskedRide } from '@/app/ride/askedRide';
+import type { AskedRide, RunTrack } from '@/app/ride/askedRide';
 import { Keys } from '@/app/ride/_components/Keys';
 import classes from './RunLesson.module.css';
 import { useState } from 'react';
@@ -31,7 +31,6 @@ const NOTHING_MORE: BuiltState = { out: [], asPole: [], raisedM: {}, heightM: {}
 
 /** What is asked, changed on the day: counts, heights, a fence as a pole, one left out; of this pair or of all. */
 export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskSheetProps) {
-  const { format } = useLengths();
   const [ofAll, setOfAll] = useState(false);
   const { track } = ride;
   if (!track) return null;
@@ -54,7 +53,6 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
       const heightM = Math.max(HOLE_M, round(item.heightM + byM));
       return { ...withCounts(one), state: overState(one.state, { ...NOTHING_MORE, heightM: { [id]: heightM } }) };
     }, ofAll);
-  const stands = (id: string) => layout.items.find(item => item.id === id);
   const fences = track.stops.filter((stop, at) => track.stops.findIndex(({ item }) => item === stop.item) === at);
   return (
     <details className={classes.more}>
@@ -70,115 +68,132 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
       />
       {track.legs.length > 0 && <h2>Strides asked</h2>}
       {track.legs.map((leg, at) => (
-        <div
-          key={at}
-          role="group"
-          aria-label={`Strides asked from ${leg.from} to ${leg.to}`}
-          className={classes.stepper}
-        >
-          <span>
-            {leg.from} to {leg.to}
-            <small>{leg.words ?? ''}</small>
-          </span>
-          <button
-            type="button"
-            className={classes.small}
-            aria-label="One stride fewer"
-            disabled={!ready || leg.asked === 0}
-            onClick={() => count(at, Math.max(0, (leg.asked ?? leg.likely) - 1))}
-          >
-            −
-          </button>
-          <output aria-label="Strides">{leg.asked ?? 'its own'}</output>
-          <button
-            type="button"
-            className={classes.small}
-            aria-label="One stride more"
-            disabled={!ready}
-            onClick={() => count(at, (leg.asked ?? leg.likely) + 1)}
-          >
-            +
-          </button>
-          <button
-            type="button"
-            className={classes.key}
-            disabled={!ready || leg.asked === null}
-            onClick={() => count(at, null)}
-          >
-            its own
-          </button>
-        </div>
+        <LegAsked key={at} leg={leg} ready={ready} onCount={strides => count(at, strides)} />
       ))}
       <h2>Heights, and what is left out</h2>
-      {fences.map(stop => {
-        const item = stands(stop.item);
-        const heightM = stop.heightM;
-        const wasFence = item?.kind === 'fence';
-        return (
-          <div key={stop.item} role="group" aria-label={stop.words} className={classes.stepper}>
-            <span>
-              {stop.words}
-              {heightM !== null && <small>{format(heightM)} high</small>}
-            </span>
-            {heightM !== null && (
-              <>
-                <button
-                  type="button"
-                  className={classes.small}
-                  aria-label={`${stop.words} a hole down`}
-                  disabled={!ready || heightM <= HOLE_M}
-                  onClick={() => raise(stop.item, -HOLE_M)}
-                >
-                  −
-                </button>
-                <button
-                  type="button"
-                  className={classes.small}
-                  aria-label={`${stop.words} a hole up`}
-                  disabled={!ready || heightM >= MOST_M}
-                  onClick={() => raise(stop.item, HOLE_M)}
-                >
-                  +
-                </button>
-                <button
-                  type="button"
-                  className={classes.key}
-                  disabled={!ready}
-                  onClick={() => build({ asPole: [stop.item] })}
-                >
-                  as a pole
-                </button>
-              </>
-            )}
-            {heightM === null && wasFence && (
-              <button
-                type="button"
-                className={classes.key}
-                disabled={!ready}
-                onClick={() => build({ heightM: { [stop.item]: question.state.heightM[stop.item] ?? item.heightM } })}
-              >
-                as a fence
-              </button>
-            )}
-            {track.stops.length > 1 && (
-              <button
-                type="button"
-                className={classes.key}
-                disabled={!ready}
-                onClick={() => {
+      {fences.map(stop => (
+        <StopAsked
+          key={stop.item}
+          {...{ stop, ready }}
+          isFence={layout.items.some(item => item.id === stop.item && item.kind === 'fence')}
+          onRaise={byM => raise(stop.item, byM)}
+          onPole={() => build({ asPole: [stop.item] })}
+          onFence={() =>
+            build({ heightM: { [stop.item]: question.state.heightM[stop.item] ?? laidOutM(layout, stop.item) } })
+          }
+          onLeaveOut={
+            track.stops.length < 2
+              ? null
+              : () => {
                   const id = newId();
                   onAsk(one => leftOut(layout, withCounts(one), track.stops.indexOf(stop), id), ofAll);
-                }}
-              >
-                leave out
-              </button>
-            )}
-          </div>
-        );
-      })}
+                }
+          }
+        />
+      ))}
     </details>
   );
 }
 
 const MOST_M = 2;
 const round = (heightM: number) => Math.round(heightM * 100) / 100;
+
+/** How high a fence stands on the layout, metres. */
+function laidOutM({ items }: Layout, id: string): number {
+  const item = items.find(one => one.id === id);
+  return item?.kind === 'fence' ? item.heightM : HOLE_M;
+}
+
+type LegAskedProps = {
+  leg: RunTrack['legs'][number];
+  ready: boolean;
+  /** Null for the horse's own. */
+  onCount: (strides: number | null) => void;
+};
+
+/** The count that is asked of a leg: fewer, more, or the horse's own. */
+function LegAsked({ leg, ready, onCount }: LegAskedProps) {
+  const { from, to, asked, likely, words } = leg;
+  const now = asked ?? likely;
+  return (
+    <div role="group" aria-label={`Strides asked from ${from} to ${to}`} className={classes.stepper}>
+      <span>
+        {from} to {to}
+        <small>{words ?? ''}</small>
+      </span>
+      <button
+        type="button"
+        className={classes.small}
+        aria-label="One stride fewer"
+        disabled={!ready || asked === 0}
+        onClick={() => onCount(Math.max(0, now - 1))}
+      >
+        −
+      </button>
+      <output aria-label="Strides">{asked ?? 'its own'}</output>
+      <button
+        type="button"
+        className={classes.small}
+        aria-label="One stride more"
+        disabled={!ready}
+        onClick={() => onCount(now + 1)}
+      >
+        +
+      </button>
+      <button type="button" className={classes.key} disabled={!ready || asked === null} onClick={() => onCount(null)}>
+        its own
+      </button>
+    </div>
+  );
+}
+
+type StopAskedProps = {
+  stop: RunTrack['stops'][number];
+  ready: boolean;
+  /** Whether it stands as a fence on the layout, whatever it lies as now. */
+  isFence: boolean;
+  onRaise: (byM: number) => void;
+  onPole: () => void;
+  onFence: () => void;
+  /** Null where nothing would be left. */
+  onLeaveOut: (() => void) | null;
+};
+
+/** How a fence is built for what is asked: a hole up or down, as a pole, or left out. */
+function StopAsked({ stop, ready, isFence, onRaise, onPole, onFence, onLeaveOut }: StopAskedProps) {
+  const { format } = useLengths();
+  const { words, heightM } = stop;
+  const key = (label: string, onClick: () => void) => (
+    <button type="button" className={classes.key} disabled={!ready} onClick={onClick}>
+      {label}
+    </button>
+  );
+  const hole = (sign: string, way: 'up' | 'down', isLast: boolean) => (
+    <button
+      type="button"
+      className={classes.small}
+      aria-label={`${words} a hole ${way}`}
+      disabled={!ready || isLast}
+      onClick={() => onRaise(way === 'up' ? HOLE_M : -HOLE_M)}
+    >
+      {sign}
+    </button>
+  );
+  return (
+    <div role="group" aria-label={words} className={classes.stepper}>
+      <span>
+        {words}
+        {heightM !== null && <small>{format(heightM)} high</small>}
+      </span>
+      {heightM !== null && (
+        <>
+          {hole('−', 'down', heightM <= HOLE_M)}
+          {hole('+', 'up', heightM >= MOST_M)}
+          {key('as a pole', onPole)}
+        </>
+      )}
+      {heightM === null && isFence && key('as a fence', onFence)}
+      {onLeaveOut && key('leave out', onLeaveOut)}
+    </div>
+  );
+}

@@ -107,6 +107,20 @@ describe('strides', () => {
     expect(strideClaims(reviews, () => 3.6, WORDS)).toEqual([]);
   });
 
+  test('a horse that a test found to vary more is learned with that: the same counts leave more open', () => {
+    const passes = season(3.6, 3.6);
+    const width = (spread?: number) => {
+      const [review] = strideReviews(
+        passes,
+        () => 3.6,
+        () => spread,
+      );
+      return review!.learned.highM - review!.learned.lowM;
+    };
+    expect(width()).toBeCloseTo(width(0.04), 12);
+    expect(width(0.1)).toBeGreaterThan(width(0.04));
+  });
+
   test('a step over poles is the same whichever way the row is ridden, though gaps keep their numbers', () => {
     const poles = [0, 1, 2, 3].map(index =>
       newItem('pole', `p${index}`, { xM: 10, yM: 10 + index * 1.4 }, Math.PI / 2),

@@ -55,31 +55,38 @@ type DayEvidence = { entry: StrideEntryKey; rein: Rein | null; evidence: Evidenc
  * The strides that the passes of one horse point to, by profile entry. Counts that were asked for are left out: they say
  * what the rider did, not what the horse wants. So are grids, which are ridden as they are set.
  * @param thoughtM - the stride that is thought so far, by entry; null where nobody knows one
+ * @param spreadOf - how much its strides vary, as a share, where a test found it
  */
 export function strideReviews(
   passes: readonly ReviewPass[],
   thoughtM: (entry: StrideEntryKey) => number | null,
+  spreadOf: (entry: StrideEntryKey) => number | undefined = () => undefined,
 ): StrideReview[] {
   const days = daysOf(passes).flatMap(evidenceOf);
   return [...grouped(days, ({ entry }) => entry).values()].flatMap(own => {
     const { entry } = own[0]!;
-    const around = thoughtM(entry);
-    const learned = around === null ? null : learnFrom(together(own), around);
-    return learned && around !== null ? [reviewOf(entry, own, around, learned)] : [];
+    const aroundM = thoughtM(entry);
+    if (aroundM === null) return [];
+    const thought = { aroundM, spread: spreadOf(entry) };
+    const learned = learnFrom(together(own), thought);
+    return learned ? [reviewOf(entry, own, thought, learned)] : [];
   });
 }
 
-function reviewOf(entry: StrideEntryKey, own: DayEvidence[], aroundM: number, learned: LearnedStride): StrideReview {
+/** What is thought of a stride so far: its length, and how much it varies where a test found it. */
+type Thought = { aroundM: number; spread: number | undefined };
+
+function reviewOf(entry: StrideEntryKey, own: DayEvidence[], thought: Thought, learned: LearnedStride): StrideReview {
   const months = grouped(own, ({ evidence }) => monthOf(evidence.days.values().next().value!));
   const byMonth = [...months].flatMap(([month, days]) => {
     const all = together(days);
-    const inMonth = all.times < LEAST_IN_MONTH ? null : learnFrom(all, aroundM);
+    const inMonth = all.times < LEAST_IN_MONTH ? null : learnFrom(all, thought);
     return inMonth ? [{ month, atMs: all.riddenAtMs / all.times, learned: inMonth }] : [];
   });
   const measured = byMonth.map(({ atMs, learned: { strideM, lowM, highM } }) => ({
     ...{ atMs, value: strideM, low: lowM, high: highM },
   }));
-  const ofRein = (rein: Rein) => learnFrom(together(own.filter(one => one.rein === rein)), aroundM);
+  const ofRein = (rein: Rein) => learnFrom(together(own.filter(one => one.rein === rein)), thought);
   const [left, right] = [ofRein('left'), ofRein('right')];
   return {
     ...{ entry, learned, byMonth, drift: driftOf(measured.filter(({ low, high }) => high > low)) },
@@ -159,12 +166,12 @@ function together(days: readonly DayEvidence[]): Evidence {
 const learnedBefore = new Map<string, LearnedStride | null>();
 const MOST_LEARNED = 2000;
 
-function learnFrom({ counts, steps, days }: Evidence, aroundM: number): LearnedStride | null {
+function learnFrom({ counts, steps, days }: Evidence, { aroundM, spread }: Thought): LearnedStride | null {
   if (counts.size === 0) return learnStep(steps);
-  const key = `${aroundM} ${days.size} ${[...counts].map(([name, { times }]) => `${name} ${times}`).join(';')}`;
+  const key = `${aroundM} ${spread ?? ''} ${days.size} ${[...counts].map(([name, { times }]) => `${name} ${times}`).join(';')}`;
   const before = learnedBefore.get(key);
   if (before !== undefined) return before;
-  const learned = learnStride([...counts.values()], aroundM, Math.max(1, days.size));
+  const learned = learnStride([...counts.values()], aroundM, Math.max(1, days.size), spread);
   if (learnedBefore.size >= MOST_LEARNED) learnedBefore.clear();
   learnedBefore.set(key, learned);
   return learned;

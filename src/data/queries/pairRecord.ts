@@ -36,7 +36,7 @@ export async function pairRecord(
   // Sentences are written with the yard's unit: a length that is written differently is another review.
   const key = JSON.stringify([horse.strides, horse.heightM, horse.type, words.horse, words.format(1)]);
   return reckonedOnce(passes, key, () => {
-    const strides = strideReviews(passes, thought);
+    const strides = strideReviews(passes, thought, entry => profileStride(horse, entry)?.spread);
     const asked = askedReview(passes, thought);
     const faults = faultCounts(passes);
     const reins = reinReview(passes);

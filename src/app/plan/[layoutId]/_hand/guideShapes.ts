@@ -1,6 +1,15 @@
 import type { SandView } from '@/components/Sand/sandView';
 import { circlePath, linePath, type PathShape, type Shape, type TextShape } from '@/components/Sand/shape';
-import { distanceM, wallName, type Arena, type Layout, type PointM, type SnapGuide, type Wall } from '@/core';
+import {
+  distanceM,
+  layoutLabels,
+  wallName,
+  type Arena,
+  type Layout,
+  type PointM,
+  type SnapGuide,
+  type Wall,
+} from '@/core';
 import { apart } from './apart';
 import type { DragView } from './liveShown';
 import { nearestOther } from '../_state/thingsShown';
@@ -26,7 +35,7 @@ export function guideShapes({ drag, layout, arena, ids, format, taken }: DragOnS
   const { x, y } = view.toPaper(item.at);
   const measures = [
     ...wallsBeside(arena, item.at).map(({ wall, to }) => ({ to, after: ` from ${wallName(arena, wall)}` })),
-    ...(other ? [{ to: other.at, after: ` to ${other.id}` }] : []),
+    ...(other ? [{ to: other.at, after: ` to ${layoutLabels(layout).inWords(other.id)}` }] : []),
   ].map(({ to, after }) => measureShapes(item.at, to, `${format(distanceM(item.at, to))}${after}`, seen));
   const words = drawnWords(drag);
   const drawnTo: TextShape = {

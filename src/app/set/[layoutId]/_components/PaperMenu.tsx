@@ -1,6 +1,13 @@
 'use client';
 
-import type { ItemTrack, Layout, ReckonedItemTrack, ReckonedTrack, SettingWish } from '@/core';
+import {
+  layoutLabels,
+  type ItemTrack,
+  type Layout,
+  type ReckonedItemTrack,
+  type ReckonedTrack,
+  type SettingWish,
+} from '@/core';
 import { Button, Menu } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
@@ -51,7 +58,7 @@ export function PaperMenu({ layoutId, measureBy, walkerId, layout, tracks, horse
           </Menu.Item>
           {courses.map(course => (
             <Menu.Item key={course.track.id} onClick={() => setCalled(course)}>
-              Called out: {course.track.id}
+              Called out: {layoutLabels(layout).track(course.track.id)}
             </Menu.Item>
           ))}
           {layout.horses.map(({ name }, index) => {

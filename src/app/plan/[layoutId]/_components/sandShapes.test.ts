@@ -106,7 +106,8 @@ test('what is dragged is measured to the nearer walls and to its nearest neighbo
     'easy four for Mayfly',
     '6.00 m from left long side',
     '7.00 m from near short side',
-    '5.00 m to pole 1',
+    // Nobody called it anything, and nothing goes over it.
+    '5.00 m to pole A',
   ]);
 });
 

@@ -365,7 +365,7 @@ export { repeatedFaults, type FaultAnswer, type RepeatedFault } from './lesson/r
 export { afterFailure } from './lesson/afterFailure';
 export { expectedWork, plannedWork, type PlannedWork } from './work/expectedWork';
 export { NO_WORK, passWork, sumWork, workLeft, type Work } from './work/passWork';
-export { questionWork, type QuestionWork } from './work/questionWork';
+export { questionWork, trackWork, type QuestionWork } from './work/questionWork';
 export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHere';
 export { USUAL_RULES, type YardRules } from './lesson/yardRules';
 export { stageGate, USUAL_GATE, type GatedQuestion, type GateRule, type StageGate } from './lesson/stageGate';

@@ -7,12 +7,13 @@ import {
   nameWords,
   questionKey,
   questionWords,
-  questionWork,
   reckonLayout,
   saidOfPair,
+  trackWork,
   waysToRide,
   type CallLine,
   type ItemTrack,
+  type Labels,
   type Layout,
   type LayoutHorse,
   type Question,
@@ -77,24 +78,24 @@ function rideOf(layout: Layout, question: Question): AskedRide | null {
   const track = asked?.tracks[0];
   if (!asked || !track) return null;
   const [reckoned] = reckonLayout(asked);
-  const items = track.kind === 'items' && reckoned?.kind === 'items' ? trackOf(asked, track, reckoned, layout) : null;
+  const labels = labelsAsBuilt(layout, asked);
+  const items = track.kind === 'items' && reckoned?.kind === 'items' ? trackOf(asked, track, reckoned, labels) : null;
   return {
     ...{
       asked,
       track: items,
-      inWords: labelsAsBuilt(layout, asked).inWords,
+      inWords: labels.inWords,
       words: questionWords(layout, question),
       key: questionKey(asked),
     },
-    ...{ ways: waysToRide(asked), work: questionWork(asked) },
+    ...{ ways: waysToRide(asked), work: trackWork(asked.items, track, reckoned!) },
     figures: track.kind === 'figures' ? track.figures.map(figureWords) : [],
     headingRad: chainsOf(reckoned!)[0]?.start.headingRad ?? null,
   };
 }
 
-function trackOf(asked: Layout, track: ItemTrack, reckoned: ReckonedItemTrack, whole: Layout): RunTrack {
+function trackOf(asked: Layout, track: ItemTrack, reckoned: ReckonedItemTrack, labels: Labels): RunTrack {
   const itemOf = (id: string) => asked.items.find(item => item.id === id)!;
-  const labels = labelsAsBuilt(whole, asked);
   return {
     ...{ gait: track.gait, planned: track, reckoned },
     stops: track.through.map(({ item: id }) => {

@@ -1,4 +1,4 @@
-import { overState } from './builtState';
+import { AS_LAID_OUT, overState } from './builtState';
 import type { Question } from './question';
 
 /** What is asked of one pair otherwise than of all: its counts, the heights of fences, and fences as poles. */
@@ -18,6 +18,6 @@ export const AS_OF_ALL: PairAsk = { asked: null, heightM: {}, asPole: [] };
 export function questionOfPair({ question, ofPairs }: AskedQuestion, pairId: string): Question {
   const own = ofPairs[pairId];
   if (!own) return question;
-  const above = { out: [], asPole: own.asPole, raisedM: {}, heightM: own.heightM, form: {} };
+  const above = { ...AS_LAID_OUT, asPole: own.asPole, heightM: own.heightM };
   return { ...question, state: overState(question.state, above), asked: own.asked ?? question.asked };
 }

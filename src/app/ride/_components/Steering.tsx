@@ -1,4 +1,5 @@
-import { hasReins, type RideWay } from '@/core';
+import { turnWords } from '@/app/ride/wayWords';
+import { hasReins, nearestWay, type Rein, type RideWay } from '@/core';
 import { Keys } from './Keys';
 
 type SteeringProps = {
@@ -18,6 +19,7 @@ type SteeringProps = {
 export function Steering({ ways, way, homeRad, headingRad, onSteer }: SteeringProps) {
   const reins = (['left', 'right'] as const).filter(rein => ways.some(one => one.rein === rein));
   const onRein = ways.filter(({ rein }) => rein === way.rein);
+  const toRein = (rein: Rein) => nearestWay(ways, { rein, direction: way.direction });
   const home = (one: RideWay) => homeWords(one, homeRad, headingRad);
   const turns = hasReins(ways) && onRein.length === 1 && ways.some(({ direction }) => direction !== 'as-drawn');
   return (
@@ -27,14 +29,10 @@ export function Steering({ ways, way, homeRad, headingRad, onSteer }: SteeringPr
           label="Rein"
           value={way.rein}
           options={reins.map(rein => {
-            const own = ways.find(one => one.rein === rein && one.direction === way.direction);
-            const next = own ?? ways.find(one => one.rein === rein)!;
-            return { value: rein, label: `${ARROWS[rein]} ${rein} rein${turns ? turnWords(next) : ''}` };
+            const turned = turns ? turnWords(toRein(rein)) : '';
+            return { value: rein, label: `${ARROWS[rein]} ${rein} rein${turned && `, ${turned}`}` };
           })}
-          onChoose={rein => {
-            const same = ways.find(one => one.rein === rein && one.direction === way.direction);
-            onSteer(same ?? ways.find(one => one.rein === rein)!);
-          }}
+          onChoose={rein => onSteer(toRein(rein))}
         />
       )}
       {onRein.length > 1 && (
@@ -53,18 +51,6 @@ export function Steering({ ways, way, homeRad, headingRad, onSteer }: SteeringPr
 }
 
 const ARROWS = { left: '↶', right: '↷' } as const;
-
-/** How the other rein is ridden on a track that turns. */
-function turnWords({ direction }: RideWay): string {
-  switch (direction) {
-    case 'as-drawn':
-      return '';
-    case 'other-way':
-      return ', the other way round';
-    case 'mirrored':
-      return ', its mirror image';
-  }
-}
 
 function homeWords({ direction }: RideWay, homeRad: number | null, headingRad: number | null): string {
   if (homeRad === null || headingRad === null || direction === 'mirrored') return '';

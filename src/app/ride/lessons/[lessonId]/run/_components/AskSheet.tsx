@@ -3,6 +3,7 @@
 import { newId } from '@/components/newId';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
+  AS_LAID_OUT,
   askedLayout,
   countsAsked,
   HOLE_M,
@@ -27,8 +28,6 @@ type AskSheetProps = {
   onAsk: (change: (question: Question) => Question | null, ofAll: boolean) => void;
 };
 
-const NOTHING_MORE: BuiltState = { out: [], asPole: [], raisedM: {}, heightM: {}, form: {} };
-
 /** What is asked, changed on the day: counts, heights, a fence as a pole, one left out; of this pair or of all. */
 export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskSheetProps) {
   const [ofAll, setOfAll] = useState(false);
@@ -44,14 +43,14 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
       return { ...counted, asked: counted.asked.map((before, at) => (at === leg ? strides : before)) };
     }, ofAll);
   const build = (state: Partial<BuiltState>) =>
-    onAsk(one => ({ ...withCounts(one), state: overState(one.state, { ...NOTHING_MORE, ...state }) }), ofAll);
+    onAsk(one => ({ ...withCounts(one), state: overState(one.state, { ...AS_LAID_OUT, ...state }) }), ofAll);
   /** A hole up or down from where it stands for each: of all, a fence that is lower for the pony stays so. */
   const raise = (id: string, byM: number) =>
     onAsk(one => {
       const item = askedLayout(layout, one)?.items.find(other => other.id === id);
       if (item?.kind !== 'fence') return one;
       const heightM = Math.max(HOLE_M, round(item.heightM + byM));
-      return { ...withCounts(one), state: overState(one.state, { ...NOTHING_MORE, heightM: { [id]: heightM } }) };
+      return { ...withCounts(one), state: overState(one.state, { ...AS_LAID_OUT, heightM: { [id]: heightM } }) };
     }, ofAll);
   const fences = track.stops.filter((stop, at) => track.stops.findIndex(({ item }) => item === stop.item) === at);
   return (

@@ -363,7 +363,7 @@ export { layoutAfter } from './lesson/layoutAfter';
 export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } from './lesson/lesson';
 export { repeatedFaults, type FaultAnswer, type RepeatedFault } from './lesson/repeatedFault';
 export { afterFailure } from './lesson/afterFailure';
-export { expectedWork, plannedWork, type PlannedWork } from './work/expectedWork';
+export { expectedWork, plannedOf, plannedWork, type PlannedWork } from './work/expectedWork';
 export { NO_WORK, passWork, sumWork, workLeft, type Work } from './work/passWork';
 export { questionWork, trackWork, type QuestionWork } from './work/questionWork';
 export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHere';

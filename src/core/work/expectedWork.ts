@@ -1,5 +1,9 @@
 import { NO_WORK, passWork, sumWork, timesWork, type Work } from './passWork';
-import type { QuestionWork } from './questionWork';
+import type { Layout } from '../layout/layout';
+import { askedLayout } from '../question/askedLayout';
+import { questionOfPair, type AskedQuestion } from '../question/pairAsk';
+import { hasReins, waysToRide } from '../question/waysToRide';
+import { questionWork, type QuestionWork } from './questionWork';
 import { jumps, NO_EARLIER_WORK, type EarlierWork, type WorkCounts } from './workCounts';
 
 /** A question of a lesson as it is asked of a pair, and how often it is meant to be ridden. */
@@ -9,6 +13,12 @@ export type PlannedWork = {
   hasReins: boolean;
   times: number;
 };
+
+/** A question of a planned lesson as it is asked of a pair; null where the layout does not have it. */
+export function plannedOf(layout: Layout, asked: AskedQuestion, pairId: string, times: number): PlannedWork | null {
+  const own = askedLayout(layout, questionOfPair(asked, pairId));
+  return own && { work: questionWork(own), hasReins: hasReins(waysToRide(own)), times };
+}
 
 /**
  * What a planned lesson comes to for a pair if every question is ridden as often as planned. On the other rein a small circle

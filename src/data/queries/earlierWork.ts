@@ -1,16 +1,12 @@
 import {
-  askedLayout,
-  hasReins,
   jumps,
   lessonMinutes,
   NO_EARLIER_WORK,
+  plannedOf,
   plannedWork,
-  questionOfPair,
   questionToday,
-  questionWork,
   resolvePlan,
   sumWork,
-  waysToRide,
   workLeft,
   workOfPasses,
   type EarlierWork,
@@ -141,8 +137,7 @@ export function lessonWork(
       if (!resolved) return [];
       return questions.flatMap(({ question, ofPairs }) => {
         const today = questionToday(question, resolved);
-        const asked = today && askedLayout(resolved.layout, questionOfPair({ question: today, ofPairs }, pairId));
-        return asked ? [{ work: questionWork(asked), hasReins: hasReins(waysToRide(asked)), times: eachRein }] : [];
+        return (today && plannedOf(resolved.layout, { question: today, ofPairs }, pairId, eachRein)) ?? [];
       });
     }),
   );

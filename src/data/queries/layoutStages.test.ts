@@ -1,4 +1,4 @@
-import { askedLayout, questionWords, trackKey } from '@/core';
+import { askedLayout, questionWords, questionWork, trackKey } from '@/core';
 import { asToday, layoutOffers } from './layoutStages';
 import { findLayout, saveLayout } from './layouts';
 import { testYard, type TestYard } from './testYard';
@@ -32,7 +32,7 @@ test('a track laid beside an exercise of the shelf is offered, and so is a secon
     expect(words).toEqual(expect.arrayContaining(['two of them', 'three']));
     expect(stages).toHaveLength(before.stages.length + 2);
     const two = asToday({ ...questions[words.indexOf('two of them')]!, id: 'q' }, resolved)!;
-    expect(two.work.stops).toHaveLength(2);
+    expect(questionWork(askedLayout(resolved.layout, two.question)!).stops).toHaveLength(2);
   });
 });
 

@@ -1,19 +1,14 @@
 import {
-  askedLayout,
-  hasReins,
   layoutLabels,
   offeredQuestions,
   questionToday,
   questionWords,
-  questionWork,
   resolvePlan,
   USUAL_STAGE_MIN,
-  waysToRide,
   type Layout as CoreLayout,
   type LessonStage,
   type OfferedQuestion,
   type Question,
-  type QuestionWork,
   type ResolvedPlan,
 } from '@/core';
 import type { RoanDatabase } from '../openDatabase';
@@ -21,8 +16,8 @@ import { listHorses, type Horse } from './horses';
 import type { Layout } from './layouts';
 import { planGround } from './planGround';
 
-/** A question of a layout as it is today: what it is called, what riding it once is, and whether it is asked on each rein. */
-export type QuestionToday = { question: Question; words: string; work: QuestionWork; hasReins: boolean };
+/** A question of a layout as it is today, and what it is called. */
+export type QuestionToday = { question: Question; words: string };
 
 /** A stage that a layout offers to a lesson, with the question it asks, before they have ids there. */
 export type OfferedStage = Omit<LessonStage, 'id' | 'questions'> & { asks: OfferedQuestion };
@@ -94,10 +89,5 @@ const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
 /** A planned question as its layout has it today; null where the layout no longer has what it goes over. */
 export function asToday(question: Question, resolved: ResolvedPlan): QuestionToday | null {
   const today = questionToday(question, resolved);
-  const asked = today && askedLayout(resolved.layout, today);
-  if (!today || !asked) return null;
-  return {
-    ...{ question: today, words: questionWords(resolved.layout, today), work: questionWork(asked) },
-    hasReins: hasReins(waysToRide(asked)),
-  };
+  return today && { question: today, words: questionWords(resolved.layout, today) };
 }

@@ -1,12 +1,8 @@
 import {
-  askedLayout,
   expectedWork,
-  hasReins,
   lessonMinutes,
+  plannedOf,
   plannedWork,
-  questionOfPair,
-  questionWork,
-  waysToRide,
   workWarnings,
   type LessonPlan,
   type Work,
@@ -77,8 +73,7 @@ function lessonWork(plan: LessonPlan, pairId: string, layouts: readonly LayoutHe
       const here = layouts.find(({ id }) => id === layoutId);
       return questions.flatMap(({ question, ofPairs }) => {
         const today = here && todayOf(question);
-        const asked = today && askedLayout(here.layout, questionOfPair({ question: today.question, ofPairs }, pairId));
-        return asked ? [{ work: questionWork(asked), hasReins: hasReins(waysToRide(asked)), times: eachRein }] : [];
+        return (today && plannedOf(here.layout, { question: today.question, ofPairs }, pairId, eachRein)) ?? [];
       });
     }),
   );

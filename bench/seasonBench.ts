@@ -12,7 +12,7 @@ import { listArenas } from '@/data/queries/arenas';
 import { findLesson, lessonRecord, listLessons } from '@/data/queries/lessons';
 import { pairRecord } from '@/data/queries/pairRecord';
 import { listPairs } from '@/data/queries/pairs';
-import { recordBatch } from '@/data/queries/passes';
+import { recordBatch } from '@/data/queries/recordEvents';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import { sandRecord } from '@/data/queries/sandRecord';
 import { currentYard } from '@/data/queries/yards';

@@ -55,7 +55,7 @@ test('a whole lesson of three pairs, two stages and both reins, tapped on a phon
   const run = await planned(browser, demoYard);
   const { phone, page } = await onPhone(browser, run);
   await expect(page.getByText('Somebody is on the ground whenever fences are jumped.')).toBeVisible();
-  await key(page, 'Read, and seen to').tap();
+  await key(page, 'Begin the lesson').tap();
   await expect(page.getByRole('heading', { name: /^1\. All poles/ })).toBeVisible();
 
   for (const horse of ['Barley', 'Thimble', 'Larkspur']) {
@@ -115,7 +115,7 @@ test('with the connection cut for part of a lesson nothing is lost, and it catch
   browser,
 }) => {
   const { phone, page } = await onPhone(browser, await planned(browser, demoYard));
-  await key(page, 'Read, and seen to').tap();
+  await key(page, 'Begin the lesson').tap();
   await cleanPass(page, 'left rein');
   await expect(saved(page)).toBeVisible();
   await phone.setOffline(true);
@@ -138,7 +138,7 @@ test('with the connection cut for part of a lesson nothing is lost, and it catch
 test('with the server killed in the middle, and the tab closed before it is back', async ({ demoYard, browser }) => {
   const run = await planned(browser, demoYard);
   const { phone, page } = await onPhone(browser, run);
-  await key(page, 'Read, and seen to').tap();
+  await key(page, 'Begin the lesson').tap();
   await cleanPass(page, 'left rein');
   await expect(saved(page)).toBeVisible();
   await demoYard.kill();
@@ -159,7 +159,7 @@ test('with the server killed in the middle, and the tab closed before it is back
 test('two people record the same lesson, and each sees what the other tapped', async ({ demoYard, browser }) => {
   const run = await planned(browser, demoYard);
   const one = await onPhone(browser, run);
-  await key(one.page, 'Read, and seen to').tap();
+  await key(one.page, 'Begin the lesson').tap();
   await expect(saved(one.page)).toBeVisible();
   const two = await onPhone(browser, run);
   await pair(two.page, 'Thimble').tap();
@@ -183,7 +183,7 @@ test('a distance is changed between passes and is a new setting from then on; th
 }) => {
   const run = await planned(browser, demoYard);
   const { phone, page } = await onPhone(browser, run);
-  await key(page, 'Read, and seen to').tap();
+  await key(page, 'Begin the lesson').tap();
   await page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: '2', exact: true }).tap();
   const adjust = page.getByRole('group', { name: /^From pole 1 to pole 2/ });
   const before = Number(/([\d.]+) m/.exec((await adjust.textContent()) ?? '')?.[1]);

@@ -30,7 +30,7 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   const lesson = await openLesson(page, demoYard.url);
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${lesson}/run`);
-  await key(page, 'Read, and seen to').click();
+  await key(page, 'Begin the lesson').click();
   // Pairs ride in turn: one key takes the next one.
   const pairs = page.getByRole('region', { name: 'Pairs' });
   for (const horse of ['Quill', 'Larkspur', 'Barley']) {
@@ -117,7 +117,7 @@ test('the stand-in rides a lesson; its track and footfalls go out, and are read 
   await expect(page.getByText('It is a pass of this lesson now.')).toBeVisible();
 
   await page.goto(`${lesson}/run`);
-  await key(page, 'Read, and seen to').click();
+  await key(page, 'Begin the lesson').click();
   const pairs = page.getByRole('region', { name: 'Pairs' }).getByRole('button');
   await expect(page.getByRole('heading', { name: /^3\./ })).toBeVisible();
   await expect(pairs.first()).toContainText('4 left, 3 right');

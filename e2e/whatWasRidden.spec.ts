@@ -100,7 +100,7 @@ test('four pairs of different size over five fences: five questions, one made on
   await expect(desk.getByText(/Out of reach\. Thimble, from fence 1 to fence 2: five asked: too far\./)).toBeVisible();
   const { phone, page } = await onPhone(browser, run);
   await expect(page.getByText(/first line: Thimble with Neve Arkwell, from fence 1 to fence 2/)).toBeVisible();
-  await key(page, 'Read, and seen to').tap();
+  await key(page, 'Begin the lesson').tap();
 
   const clean = async () => key(page, /^Clean pass/).tap();
   // The first line on both reins: seven for the pony, its second fence a hole lower; Barley stops at the second.
@@ -233,7 +233,7 @@ test('six figures on both reins: each counts its own small circles, on the rein 
     pairs: ['Quill with Ode Quillan'],
   });
   const { phone, page } = await onPhone(browser, run);
-  await key(page, 'Read, and seen to').tap();
+  await key(page, 'Begin the lesson').tap();
   const care = page.getByText(/^Take care\./);
   for (const figure of figures) {
     await ask(page, figure).tap();

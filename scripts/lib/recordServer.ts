@@ -4,7 +4,7 @@
  */
 import { createInterface } from 'node:readline';
 import { openDatabase } from '@/data/openDatabase';
-import { recordBatch } from '@/data/queries/passes';
+import { recordBatch } from '@/data/queries/recordEvents';
 import { RecordBatch } from '@/files/recordEvent';
 
 const [url, yardId] = process.argv.slice(2) as [string, string];

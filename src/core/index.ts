@@ -67,7 +67,34 @@ export { layOutPoleRow } from './exercises/layOutPoleRow';
 export { rowFit, type RowFit } from './exercises/rowFit';
 
 export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';
-export { applyRecordEvent, passFootfalls, polesHit, type PassRecord, type RecordEvent } from './record/passRecord';
+export { layoutHorse } from './horse/layoutHorse';
+export { passFootfalls, polesHit, type PassRecord, type RecordEvent } from './record/passRecord';
+export {
+  applyEvent,
+  EMPTY_LOG,
+  passRecord,
+  ridesNow,
+  standingPasses,
+  standingRecord,
+  withNews,
+  type Join,
+  type LoggedAsk,
+  type LoggedBreak,
+  type LoggedMark,
+  type LoggedPass,
+  type RecordLog,
+} from './record/recordLog';
+export {
+  changedThing,
+  lastChanges,
+  standingChange,
+  type ChangedValue,
+  type RecordChange,
+  type StageOfPass,
+} from './record/recordChange';
+export { recordConflicts, type RecordConflict } from './record/recordConflicts';
+export { amend, bare, sayMark, type Saying } from './record/sayMark';
+export { changeOver, firstSaid, reversal, tapHistory, type Act, type Shown, type Tap } from './record/tapHistory';
 export { polesKeptHitting } from './record/polesKeptHitting';
 export {
   footfallDirection,
@@ -379,9 +406,14 @@ export {
   type WorkCounts,
   type WorkLimits,
 } from './work/workCounts';
-export { applyLessonEvent, type AskOnTheDay, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
+export { type AskOnTheDay, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
 export { askedOfAll, type NewlyAsked } from './lesson/askedOtherwise';
 export { isAtStage } from './lesson/atStage';
+export { LESSON_STATES, lessonOverAtMs, lessonState, type LessonState, type LessonTimes } from './lesson/lessonState';
+export { changedAfterwards } from './record/changedAfterwards';
+export { marksFit } from './question/marksFit';
+export { mergePlans, planDifference, type MergedPlan } from './lesson/mergePlans';
+export { writtenDownAtMs } from './lesson/writtenDown';
 export { questionsNow } from './lesson/questionsNow';
 export { fractionShort, fractionWords, markWords } from './record/markWords';
 export { recordedPass, type RecordedPass } from './record/recordedPass';

@@ -304,13 +304,23 @@ export const lessons = sqliteTable(
       .references(() => arenas.id),
     startsAt: instant('starts_at').notNull(),
     document: text('document', { mode: 'json' }).notNull(),
-    /** When its cautions were read. */
+    /** Another one after every change of its plan: who changes an older one is told what was changed meanwhile. */
+    revision: integer('revision').notNull().default(1),
+    /** When its cautions were read, and with it the lesson begun. */
     acknowledgedAt: instant('acknowledged_at'),
+    endedAt: instant('ended_at'),
+    /** When it was opened again last. */
+    reopenedAt: instant('reopened_at'),
+    /** Rises with everything that is recorded: an answer with a lower one is an older answer. */
+    recordNumber: integer('record_number').notNull().default(0),
     archivedAt: archivedAt(),
     createdAt: createdAt(),
   },
   table => [index('lessons_by_start').on(table.yardId, table.startsAt)],
 );
+
+/** Who said it (null where nobody was told), and the number of the lesson's record when it last changed. */
+const told = () => ({ saidBy: text('said_by'), recordNumber: integer('record_number').notNull().default(0) });
 
 /** A pair walked. */
 export const walkBreaks = sqliteTable(
@@ -322,7 +332,10 @@ export const walkBreaks = sqliteTable(
       .notNull()
       .references(() => lessons.id),
     pairId: pairId(),
+    /** The stage in the lesson's document that it was walked in. */
+    stageId: text('stage_id'),
     walkedAt: instant('walked_at').notNull(),
+    ...told(),
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),
   },
@@ -354,10 +367,77 @@ export const lessonAsks = sqliteTable(
       .notNull()
       .references(() => questions.id),
     askedAt: instant('asked_at').notNull(),
+    ...told(),
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),
   },
   table => [index('lesson_asks_by_lesson').on(table.lessonId, table.askedAt)],
+);
+
+/** A pair that came into a lesson while it ran. */
+export const lessonJoins = sqliteTable(
+  'lesson_joins',
+  {
+    id: id(),
+    yardId: yardId(),
+    lessonId: text('lesson_id')
+      .notNull()
+      .references(() => lessons.id),
+    pairId: pairId(),
+    /** What the device called the pair, where the yard had one of this horse and rider already. */
+    saidPairId: text('said_pair_id').notNull(),
+    /** The pair it rides instead of. */
+    insteadOf: text('instead_of'),
+    joinedAt: instant('joined_at').notNull(),
+    ...told(),
+    createdAt: createdAt(),
+  },
+  table => [index('lesson_joins_by_lesson').on(table.lessonId), index('lesson_joins_by_pair').on(table.saidPairId)],
+);
+
+/** What was said otherwise, taken back or brought back: never changed itself. The rows it is of hold what stands. */
+export const recordChanges = sqliteTable(
+  'record_changes',
+  {
+    id: id(),
+    yardId: yardId(),
+    lessonId: text('lesson_id').references(() => lessons.id),
+    /** What kind of thing, which one, and what of it. */
+    subject: text('subject', { enum: ['pass', 'mark', 'break', 'ask', 'pair', 'lesson'] }).notNull(),
+    subjectId: text('subject_id').notNull(),
+    what: text('what').notNull(),
+    /** The changes it was made over, by id. */
+    madeOver: text('made_over', { mode: 'json' }).$type<string[]>().notNull(),
+    was: text('was', { mode: 'json' }),
+    becomes: text('becomes', { mode: 'json' }),
+    /** The tap that it undoes. */
+    undoes: text('undoes'),
+    saidAt: instant('said_at').notNull(),
+    ...told(),
+    createdAt: createdAt(),
+  },
+  table => [
+    index('record_changes_by_lesson').on(table.lessonId, table.recordNumber),
+    index('record_changes_by_subject').on(table.subjectId, table.what),
+  ],
+);
+
+/**
+ * What something was until it was changed: the height of a horse, the size of an arena, the rules of the yard. What stood at
+ * an instant is the first row after it, else what stands now.
+ */
+export const formerStates = sqliteTable(
+  'former_states',
+  {
+    id: id(),
+    yardId: yardId(),
+    subject: text('subject', { enum: ['horse', 'arena', 'rules'] }).notNull(),
+    subjectId: text('subject_id').notNull(),
+    was: text('was', { mode: 'json' }).notNull(),
+    until: instant('until').notNull(),
+    createdAt: createdAt(),
+  },
+  table => [index('former_states_by_subject').on(table.subject, table.subjectId, table.until)],
 );
 
 export const passes = sqliteTable(
@@ -382,6 +462,9 @@ export const passes = sqliteTable(
     /** Rein and direction as they were tapped, where an upgrade found that they contradict each other. */
     tapped: text('tapped', { mode: 'json' }),
     riddenAt: instant('ridden_at').notNull(),
+    /** When it was recorded, where that is not when it was ridden. */
+    saidAt: instant('said_at'),
+    ...told(),
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),
   },
@@ -407,6 +490,8 @@ export const marks = sqliteTable(
     /** What else a mark says (src/files/recordEvent.ts); null for the three kinds above that need no more. */
     document: text('document', { mode: 'json' }),
     markedAt: instant('marked_at').notNull(),
+    /** Who marked it; null where nobody was told. */
+    saidBy: text('said_by'),
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),
   },

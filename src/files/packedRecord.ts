@@ -1,13 +1,24 @@
-import type { LessonRecord, PassRecord, Question } from '@/core';
+import type { LoggedAsk, LoggedPass, Question, RecordLog } from '@/core';
 
-/** The record of a lesson as it is sent: what was asked is told once, not with every pass. */
-export type PackedRecord = Omit<LessonRecord, 'passes'> & {
+/** Which of the questions that come with it, from 0. */
+type Packed<One extends { question: Question }> = Omit<One, 'question'> & { question: number };
+
+/** What was recorded in a lesson as it is sent: what was asked is told once, not with every pass. */
+export type PackedLog = Omit<RecordLog, 'passes' | 'asks'> & {
   questions: Question[];
-  /** `question`: which of the questions, from 0. */
-  passes: (Omit<PassRecord, 'question'> & { question: number })[];
+  passes: (Omit<LoggedPass, 'pass'> & { pass: Packed<LoggedPass['pass']> })[];
+  asks: (Omit<LoggedAsk, 'ask'> & { ask: Packed<LoggedAsk['ask']> })[];
 };
 
-export function packRecord({ passes, ...record }: LessonRecord): PackedRecord {
+/** What the server answers: the number of the record, and what changed of it since the number that was asked for. */
+export type RecordAnswer = {
+  number: number;
+  log: PackedLog;
+  /** What the lesson is ridden over and by whom, as a word: another one when something of it was changed. Told to who asks, not to who tells. */
+  setup?: string;
+};
+
+export function packLog({ passes, asks, ...log }: RecordLog): PackedLog {
   const places = new Map<string, number>();
   const questions: Question[] = [];
   const placeOf = (question: Question) => {
@@ -17,9 +28,17 @@ export function packRecord({ passes, ...record }: LessonRecord): PackedRecord {
     places.set(text, questions.length);
     return questions.push(question) - 1;
   };
-  return { ...record, questions, passes: passes.map(pass => ({ ...pass, question: placeOf(pass.question) })) };
+  return {
+    ...{ ...log, questions },
+    passes: passes.map(({ pass, ...one }) => ({ ...one, pass: { ...pass, question: placeOf(pass.question) } })),
+    asks: asks.map(({ ask, ...one }) => ({ ...one, ask: { ...ask, question: placeOf(ask.question) } })),
+  };
 }
 
-export function unpackRecord({ questions, passes, ...record }: PackedRecord): LessonRecord {
-  return { ...record, passes: passes.map(pass => ({ ...pass, question: questions[pass.question]! })) };
+export function unpackLog({ questions, passes, asks, ...log }: PackedLog): RecordLog {
+  return {
+    ...log,
+    passes: passes.map(({ pass, ...one }) => ({ ...one, pass: { ...pass, question: questions[pass.question]! } })),
+    asks: asks.map(({ ask, ...one }) => ({ ...one, ask: { ...ask, question: questions[ask.question]! } })),
+  };
 }

@@ -1,5 +1,5 @@
-import { AS_LAID_OUT, UNTOLD_QUESTION, type LessonRecord, type Question } from '@/core';
-import { packRecord, unpackRecord } from './packedRecord';
+import { AS_LAID_OUT, EMPTY_LOG, UNTOLD_QUESTION, type RecordLog, type Question } from '@/core';
+import { packLog, unpackLog } from './packedRecord';
 import { AskedQuestionOnPaper, QuestionOnPaper } from './questionPaper';
 
 const leg = { track: 'natural', setting: 'course', approach: 'canter', asked: null, circle: null } as const;
@@ -63,17 +63,22 @@ test('what is asked of a pair goes with it', () => {
 });
 
 test('a record is packed with each question once, and unpacked as it was', () => {
+  const said = { saidAtMs: 1, by: null, counts: true };
   const pass = (id: string, asked: Question) => ({
-    ...{ id, pairId: 'p', layoutVersionId: 'v', lessonId: 'l', stageId: 's', stage: 's', question: asked },
-    ...{ rein: null, direction: 'as-drawn' as const, riddenAtMs: 1, marks: [] },
+    ...said,
+    pass: {
+      ...{ id, pairId: 'p', layoutVersionId: 'v', lessonId: 'l', stageId: 's', stage: 's', question: asked },
+      ...{ rein: null, direction: 'as-drawn' as const, riddenAtMs: 1 },
+    },
+    marks: [{ ...said, mark: { id: 'm', kind: 'hit' as const, place: 1 } }],
   });
-  const record: LessonRecord = {
+  const log: RecordLog = {
+    ...EMPTY_LOG,
     passes: [pass('1', question()), pass('2', question({ asked: [4] })), pass('3', question())],
-    ...{ breaks: [], acknowledgedAtMs: null },
-    asks: [{ id: 'a', stageId: 's', pairId: null, question: question(), atMs: 1 }],
+    asks: [{ ...said, ask: { id: 'a', stageId: 's', pairId: null, question: question(), atMs: 1 } }],
   };
-  const packed = packRecord(record);
+  const packed = packLog(log);
   expect(packed.questions).toHaveLength(2);
-  expect(packed.passes.map(one => one.question)).toEqual([0, 1, 0]);
-  expect(unpackRecord(JSON.parse(JSON.stringify(packed)) as typeof packed)).toEqual(record);
+  expect(packed.passes.map(one => one.pass.question)).toEqual([0, 1, 0]);
+  expect(unpackLog(JSON.parse(JSON.stringify(packed)) as typeof packed)).toEqual(log);
 });

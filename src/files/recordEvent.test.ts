@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { MarkOnPaper, readKeptEvents, RecordBatch } from './recordEvent';
 
-const tap = () => ({ type: 'undo-pass', id: randomUUID(), passId: randomUUID(), atMs: 1 });
+const tap = () => ({ type: 'acknowledge', id: randomUUID(), lessonId: 'l', atMs: 1 });
+const oldUndo = (type: string, of: object) => ({ type, id: randomUUID(), atMs: 7, ...of });
 
 test('what a device kept is read one by one: more than is sent at once, and without what cannot be understood', () => {
   const kept = Array.from({ length: 700 }, tap);
@@ -31,4 +32,22 @@ test.each([
 test('a batch without events is refused, and a ride by itself names no lesson', () => {
   expect(RecordBatch.safeParse({ events: [] }).success).toBe(false);
   expect(RecordBatch.parse({ events: [tap()] }).lessonId).toBeNull();
+});
+
+test('an undo that a device kept from an earlier Roan is a change that takes its thing back', () => {
+  const [passId, markId, breakId] = [randomUUID(), randomUUID(), randomUUID()];
+  const kept = [
+    oldUndo('undo-mark', { passId, markId }),
+    oldUndo('undo-pass', { passId }),
+    oldUndo('undo-break', { breakId }),
+  ];
+  expect(readKeptEvents(kept)).toMatchObject([
+    { type: 'change', change: { on: 'mark', of: markId, what: 'counts', to: false, atMs: 7 } },
+    { type: 'change', change: { on: 'pass', of: passId, what: 'counts', to: false } },
+    { type: 'change', change: { on: 'break', of: breakId, what: 'counts', to: false } },
+  ]);
+  const amend = { type: 'amend', id: randomUUID(), passId, rein: 'right', direction: 'other-way' };
+  expect(readKeptEvents([amend])).toMatchObject([
+    { change: { on: 'pass', of: passId, what: 'way', to: { rein: 'right', direction: 'other-way' } } },
+  ]);
 });

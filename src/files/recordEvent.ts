@@ -10,7 +10,9 @@ import {
   TRACK_GAITS,
   UNTOLD_QUESTION,
   type PassMark,
+  type RecordChange,
   type RecordEvent,
+  type TappedMark,
 } from '@/core';
 import { z } from 'zod';
 import { QuestionOnPaper } from './questionPaper';
@@ -64,6 +66,65 @@ export const MarkOnPaper = z.discriminatedUnion('kind', [
 /** The kinds of marks that this Roan knows. */
 export const MARK_KINDS: ReadonlySet<string> = new Set(MarkOnPaper.options.map(({ shape }) => shape.kind.value));
 
+/** Who said something: a person's name, else what a device calls itself. */
+const By = z.string().trim().min(1).max(60).nullable().default(null);
+const Way = z.strictObject({ rein: Rein.nullable(), direction: Direction });
+const StageOfPass = z.strictObject({ stageId: RowId.nullable(), stage: z.string().min(1).max(60) });
+// As it is tapped, without its id: an id that means nothing stands in while it is read.
+const TappedOnPaper = z.looseObject({ kind: z.string() }).transform((said, context) => {
+  const read = MarkOnPaper.safeParse({ ...said, id: NO_ID });
+  if (read.success) {
+    const { id: _, ...tapped } = read.data;
+    return tapped as TappedMark;
+  }
+  context.addIssue({ code: 'custom', message: read.error.issues[0]?.message ?? 'This is no mark.' });
+  return z.NEVER;
+});
+const NO_ID = '00000000-0000-4000-8000-000000000000';
+
+const changeOnPaper = {
+  id: Id,
+  of: RowId,
+  from: z.array(Id).max(200),
+  atMs: AtMs,
+  by: By,
+  undoes: RowId.nullable(),
+};
+const changed = <Value extends z.ZodType>(on: RecordChange['on'], what: RecordChange['what'], value: Value) =>
+  z.strictObject({ ...changeOnPaper, on: z.literal(on), what: z.literal(what), was: value, to: value });
+
+/** A change as a device may send it. */
+const DeviceChange = z.union([
+  changed('pass', 'counts', z.boolean()),
+  changed('mark', 'counts', z.boolean()),
+  changed('break', 'counts', z.boolean()),
+  changed('ask', 'counts', z.boolean()),
+  changed('pass', 'way', Way),
+  changed('pass', 'pair', RowId),
+  changed('pass', 'stage', StageOfPass),
+  changed('pass', 'question', QuestionOnPaper),
+  changed('pass', 'time', AtMs),
+  changed('break', 'time', AtMs),
+  changed('mark', 'said', TappedOnPaper),
+  changed('pair', 'rides', z.boolean()),
+  changed('lesson', 'ended', AtMs.nullable()),
+]) as unknown as z.ZodType<RecordChange>;
+
+/** Any change that is kept: the server's own are of a lesson's day, its plan, and whether it is archived. */
+export const ChangeOnPaper = z.union([
+  DeviceChange,
+  changed('lesson', 'day', AtMs),
+  changed('lesson', 'archived', z.boolean()),
+  changed('lesson', 'plan', z.string().max(2000)),
+]) as unknown as z.ZodType<RecordChange>;
+
+const Name = z.string().trim().min(1, 'Give a name.').max(60);
+const JoinOnPaper = z.strictObject({
+  ...{ id: Id, pairId: RowId, insteadOf: RowId.nullable(), atMs: AtMs, by: By },
+  horse: z.strictObject({ id: RowId, name: Name, heightM: z.number().min(0.6).max(2.2) }),
+  rider: z.strictObject({ id: RowId, name: Name }),
+});
+
 const Event = z.discriminatedUnion('type', [
   z.strictObject({
     type: z.literal('pass'),
@@ -81,33 +142,84 @@ const Event = z.discriminatedUnion('type', [
       stage: z.string().min(1).max(60),
       riddenAtMs: AtMs,
     }),
+    saidAtMs: AtMs.optional(),
+    by: By,
   }),
-  z.strictObject({ type: z.literal('amend'), id: Id, passId: Id, rein: Rein.nullable(), direction: Direction }),
-  z.strictObject({ type: z.literal('mark'), id: Id, passId: Id, mark: MarkOnPaper, atMs: AtMs }),
-  z.strictObject({ type: z.literal('undo-mark'), id: Id, passId: Id, markId: Id, atMs: AtMs }),
-  z.strictObject({ type: z.literal('undo-pass'), id: Id, passId: Id, atMs: AtMs }),
-  z.strictObject({ type: z.literal('break'), id: Id, lessonId: RowId, pairId: RowId, atMs: AtMs }),
-  z.strictObject({ type: z.literal('undo-break'), id: Id, breakId: Id, atMs: AtMs }),
+  z.strictObject({ type: z.literal('mark'), id: Id, passId: Id, mark: MarkOnPaper, atMs: AtMs, by: By }),
+  z.strictObject({
+    type: z.literal('break'),
+    ...{ id: Id, lessonId: RowId, pairId: RowId, stageId: RowId.nullable().default(null), atMs: AtMs, by: By },
+  }),
   z.strictObject({
     type: z.literal('ask'),
     ...{ id: Id, lessonId: RowId, stageId: RowId, pairId: RowId.nullable(), question: QuestionOnPaper, atMs: AtMs },
+    by: By,
   }),
-  z.strictObject({ type: z.literal('undo-ask'), id: Id, askId: Id, atMs: AtMs }),
   z.strictObject({ type: z.literal('acknowledge'), id: Id, lessonId: RowId, atMs: AtMs }),
+  z.strictObject({ type: z.literal('join'), id: Id, lessonId: RowId, join: JoinOnPaper }),
+  z.strictObject({ type: z.literal('change'), id: Id, lessonId: RowId.nullable(), change: DeviceChange }),
 ]) satisfies z.ZodType<RecordEvent>;
+
+type Thing = 'pass' | 'mark' | 'break' | 'ask';
+
+const takenBack = (id: string, on: Thing, of: string, atMs: number): RecordEvent => {
+  const change = { id, on, what: 'counts', of, was: true, to: false, from: [], atMs, by: null, undoes: of } as const;
+  return { type: 'change', id, lessonId: null, change };
+};
+
+/** What a device kept from when an undo was an event of its own kind; `amend` was the rein and direction of a pass. */
+const OldEvent = z.union([
+  z
+    .strictObject({ type: z.literal('undo-pass'), id: Id, passId: Id, atMs: AtMs })
+    .transform(({ id, passId, atMs }) => takenBack(id, 'pass', passId, atMs)),
+  z
+    .strictObject({ type: z.literal('undo-mark'), id: Id, passId: Id, markId: Id, atMs: AtMs })
+    .transform(({ id, markId, atMs }) => takenBack(id, 'mark', markId, atMs)),
+  z
+    .strictObject({ type: z.literal('undo-break'), id: Id, breakId: Id, atMs: AtMs })
+    .transform(({ id, breakId, atMs }) => takenBack(id, 'break', breakId, atMs)),
+  z
+    .strictObject({ type: z.literal('undo-ask'), id: Id, askId: Id, atMs: AtMs })
+    .transform(({ id, askId, atMs }) => takenBack(id, 'ask', askId, atMs)),
+  z
+    .strictObject({ type: z.literal('amend'), id: Id, passId: Id, rein: Rein.nullable(), direction: Direction })
+    .transform(({ id, passId: of, ...way }): RecordEvent => {
+      const { type: _, ...to } = way;
+      // What it was before is not known any more, nor when: whatever was said since stands.
+      const change = {
+        id,
+        on: 'pass',
+        what: 'way',
+        of,
+        was: to,
+        to,
+        from: [],
+        atMs: 0,
+        by: null,
+        undoes: null,
+      } as const;
+      return { type: 'change', id, lessonId: null, change };
+    }),
+]);
+
+const AnyEvent = z.union([Event, OldEvent]);
 
 /** What a ride pad sends: events in order. */
 export const RecordBatch = z.strictObject({
-  events: z.array(Event).min(1).max(200),
+  events: z.array(AnyEvent).min(1).max(200),
   /** The lesson whose record is asked for in answer; null for a ride by itself. */
   lessonId: RowId.nullable().default(null),
+  /** The clock of the device when it sent this: how far it is off is taken out of what it says. */
+  sentAtMs: AtMs.optional(),
+  /** The number of the last answer that the device had: what came since is what it is told. */
+  after: z.number().int().min(0).optional(),
 }) satisfies z.ZodType<RecordBatch>;
-export type RecordBatch = { events: RecordEvent[]; lessonId: string | null };
+export type RecordBatch = { events: RecordEvent[]; lessonId: string | null; sentAtMs?: number; after?: number };
 
 /** Events that a device kept, as far as they can be understood, one by one: more may wait than is sent at once. */
 export function readKeptEvents(kept: unknown): RecordEvent[] {
   return (Array.isArray(kept) ? kept : []).flatMap(event => {
-    const read = Event.safeParse(event);
+    const read = AnyEvent.safeParse(event);
     return read.success ? [read.data] : [];
   });
 }

@@ -1,12 +1,11 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
-import { isComing } from '@/app/_server/comingLessons';
 import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { lessonMinutes } from '@/core';
+import { lessonMinutes, lessonState } from '@/core';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
-import { listLessons } from '@/data/queries/lessons';
+import { listLessons, timesOfLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { Title } from '@mantine/core';
 import type { Metadata } from 'next';
@@ -32,6 +31,7 @@ export default async function RidePage() {
   const riding = present(pairs);
   const missing = present(layouts).length === 0 ? 'layout' : riding.length === 0 ? 'pair' : null;
   const atMs = nowMs();
+  const times = await timesOfLessons(db, yard.id, lessons);
   return (
     <>
       <PageHead
@@ -52,10 +52,10 @@ export default async function RidePage() {
       {missing === null && (
         <>
           <LessonList
-            lessons={present(lessons).map(({ id, name, startsAtMs, plan }) => ({
+            lessons={lessons.map(({ id, name, startsAtMs, plan }) => ({
               ...{ id, name, when: yardTime(startsAtMs, yard.timeZone, 'ddd D MMM YYYY, HH:mm') },
               line: `${plan.pairIds.length} ${plan.pairIds.length === 1 ? 'pair' : 'pairs'}, ${plan.stages.length} ${plan.stages.length === 1 ? 'stage' : 'stages'}, ${lessonMinutes(plan)} min`,
-              coming: isComing({ startsAtMs }, atMs),
+              state: lessonState(times.get(id)!, atMs),
             }))}
           />
           <Title order={2} size="h3" mb="sm">

@@ -2,7 +2,7 @@ import type { RecordEvent } from '@/core';
 import fc from 'fast-check';
 import { createOutbox, type Delivery } from './outbox';
 
-const event = (id: string): RecordEvent => ({ type: 'undo-pass', id, passId: 'p', atMs: 0 });
+const event = (id: string): RecordEvent => ({ type: 'acknowledge', id, lessonId: 'l', atMs: 0 });
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());

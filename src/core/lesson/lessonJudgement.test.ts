@@ -5,7 +5,8 @@ import { standingMarks } from '../record/passMark';
 import { isClean, passFaults } from '../record/passJudged';
 import type { PassRecord, RecordEvent } from '../record/passRecord';
 import type { Rein } from '../track/rein';
-import { applyLessonEvent, EMPTY_LESSON_RECORD } from './lessonRecord';
+import { applyEvent, EMPTY_LOG, standingRecord } from '../record/recordLog';
+import { takenBack } from '../record/testEvents';
 import { repeatedFaults } from './repeatedFault';
 import { stageGate, type GatedQuestion } from './stageGate';
 
@@ -132,12 +133,16 @@ test('the same fault three times here, with what to look at', () => {
   expect(repeatedFaults(deep)[0]!.suggestion).toContain('open it');
 });
 
+const fold = (events: readonly RecordEvent[]) => standingRecord(events.reduce(applyEvent, EMPTY_LOG));
+
 test('breaks and the reading of the cautions are recorded once each, and breaks can be taken back', () => {
   const walked: RecordEvent = { type: 'break', id: 'b1', lessonId: 'l', pairId: 'p', atMs: 5 };
   const read = (id: string, atMs: number): RecordEvent => ({ type: 'acknowledge', id, lessonId: 'l', atMs });
-  const record = [walked, walked, read('a', 3), read('b', 9)].reduce(applyLessonEvent, EMPTY_LESSON_RECORD);
-  expect(record).toEqual({ passes: [], asks: [], breaks: [{ id: 'b1', pairId: 'p', atMs: 5 }], acknowledgedAtMs: 3 });
-  const undone = applyLessonEvent(record, { type: 'undo-break', id: 'u', breakId: 'b1', atMs: 6 });
+  const events = [walked, walked, read('a', 3), read('b', 9)];
+  const record = fold(events);
+  const breaks = [{ id: 'b1', pairId: 'p', stageId: null, atMs: 5 }];
+  expect(record).toEqual({ passes: [], asks: [], breaks, acknowledgedAtMs: 3 });
+  const undone = fold([...events, takenBack('u', 'break', 'b1', 6)]);
   expect(undone.breaks).toEqual([]);
 });
 
@@ -146,9 +151,10 @@ test('what was asked on the day is recorded once, and can be taken back', () => 
     ...{ type: 'ask', id, lessonId: 'l', stageId: 's', pairId: null, question, atMs: 7 },
   });
   const [bend, line] = [testQuestion('bend'), testQuestion('line')];
-  const record = [ask('a', bend), ask('a', bend), ask('b', line)].reduce(applyLessonEvent, EMPTY_LESSON_RECORD);
+  const events = [ask('a', bend), ask('a', bend), ask('b', line)];
+  const record = fold(events);
   expect(record.asks.map(({ id }) => id)).toEqual(['a', 'b']);
   expect(record.asks[0]).toEqual({ id: 'a', stageId: 's', pairId: null, question: bend, atMs: 7 });
-  const undone = applyLessonEvent(record, { type: 'undo-ask', id: 'u', askId: 'a', atMs: 8 });
+  const undone = fold([...events, takenBack('u', 'ask', 'a', 8)]);
   expect(undone.asks.map(({ id }) => id)).toEqual(['b']);
 });

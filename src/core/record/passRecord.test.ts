@@ -1,5 +1,7 @@
 import fc from 'fast-check';
-import { applyRecordEvent, passFootfalls, polesHit, type PassRecord, type RecordEvent } from './passRecord';
+import { passFootfalls, polesHit, type RecordEvent } from './passRecord';
+import { applyEvent, EMPTY_LOG, standingPasses } from './recordLog';
+import { steered, takenBack } from './testEvents';
 import type { PassMark } from './passMark';
 import { testQuestion } from '../question/testQuestion';
 import { polesKeptHitting } from './polesKeptHitting';
@@ -27,23 +29,25 @@ const addMark = (passId: string, mark: PassMark): RecordEvent => ({
   mark,
   atMs: 0,
 });
-const fold = (events: RecordEvent[]) => events.reduce<PassRecord[]>(applyRecordEvent, []);
+const fold = (events: RecordEvent[]) => standingPasses(events.reduce(applyEvent, EMPTY_LOG));
 
 const FIRST_GAP: PassMark = { id: 'm1', kind: 'footfall', place: 1, fraction: 1 / 3 };
 const AGAIN: PassMark = { id: 'm2', kind: 'footfall', place: 1, fraction: 0.5 };
 const HIT: PassMark = { id: 'm3', kind: 'hit', place: 2 };
 
 test('a pass, its marks, a correction and an undo', () => {
-  const passes = fold([startPass('p'), addMark('p', FIRST_GAP), addMark('p', AGAIN), addMark('p', HIT)]);
+  const events = [startPass('p'), addMark('p', FIRST_GAP), addMark('p', AGAIN), addMark('p', HIT)];
+  const passes = fold(events);
   expect(passFootfalls(passes[0]!)).toEqual([{ gap: 1, fraction: 0.5 }]);
   expect(polesHit(passes[0]!)).toEqual([2]);
-  const undone = applyRecordEvent(passes, { type: 'undo-mark', id: 'u', passId: 'p', markId: 'm2', atMs: 0 });
+  const undone = fold([...events, takenBack('u', 'mark', 'm2', 1)]);
   expect(passFootfalls(undone[0]!)).toEqual([{ gap: 1, fraction: 1 / 3 }]);
-  expect(applyRecordEvent(undone, { type: 'undo-pass', id: 'u2', passId: 'p', atMs: 0 })).toEqual([]);
+  expect(fold([...events, takenBack('u2', 'pass', 'p', 2)])).toEqual([]);
 });
 
 test('rein and direction can be put right while the pass lasts', () => {
-  const [pass] = fold([startPass('p'), { type: 'amend', id: 'a', passId: 'p', rein: 'right', direction: 'other-way' }]);
+  const was = { rein: 'left', direction: 'as-drawn' } as const;
+  const [pass] = fold([startPass('p'), steered('a', 'p', was, { rein: 'right', direction: 'other-way' }, 1)]);
   expect(pass).toMatchObject({ rein: 'right', direction: 'other-way' });
 });
 

@@ -1,5 +1,7 @@
 import type { Question } from '../question/question';
 import type { Rein } from '../track/rein';
+import type { RecordChange } from './recordChange';
+import type { Join } from './recordLog';
 import type { Footfall } from './footfall';
 import type { PassMark } from './passMark';
 import type { RideDirection } from './rideDirection';
@@ -24,14 +26,19 @@ export type PassRecord = {
 
 /** What happens while a pair rides, in order. Every event has an id of its own, so that none is counted twice. */
 export type RecordEvent =
-  | { type: 'pass'; id: string; pass: Omit<PassRecord, 'marks'> }
-  | { type: 'amend'; id: string; passId: string; rein: Rein | null; direction: RideDirection }
-  | { type: 'mark'; id: string; passId: string; mark: PassMark; atMs: number }
-  | { type: 'undo-mark'; id: string; passId: string; markId: string; atMs: number }
-  | { type: 'undo-pass'; id: string; passId: string; atMs: number }
-  /** A pair walks. */
-  | { type: 'break'; id: string; lessonId: string; pairId: string; atMs: number }
-  | { type: 'undo-break'; id: string; breakId: string; atMs: number }
+  /** `saidAtMs`: when it was recorded, where that is not when it was ridden. */
+  | { type: 'pass'; id: string; pass: Omit<PassRecord, 'marks'>; saidAtMs?: number; by?: string | null }
+  | { type: 'mark'; id: string; passId: string; mark: PassMark; atMs: number; by?: string | null }
+  /** A pair walks, in a stage of its lesson. */
+  | {
+      type: 'break';
+      id: string;
+      lessonId: string;
+      pairId: string;
+      stageId?: string | null;
+      atMs: number;
+      by?: string | null;
+    }
   /** Another question at a stage of a lesson, or the same one asked otherwise: of one pair, or (null) of all. */
   | {
       type: 'ask';
@@ -41,46 +48,14 @@ export type RecordEvent =
       pairId: string | null;
       question: Question;
       atMs: number;
+      by?: string | null;
     }
-  | { type: 'undo-ask'; id: string; askId: string; atMs: number }
-  /** The cautions of a lesson were read. */
-  | { type: 'acknowledge'; id: string; lessonId: string; atMs: number };
-
-/**
- * The passes after an event: a new list, the old one unchanged. An event that was applied before, or that speaks of a
- * pass or mark that is not there, changes nothing.
- */
-export function applyRecordEvent(passes: readonly PassRecord[], event: RecordEvent): PassRecord[] {
-  switch (event.type) {
-    case 'pass':
-      return passes.some(pass => pass.id === event.pass.id) ? [...passes] : [...passes, { ...event.pass, marks: [] }];
-    case 'undo-pass':
-      return passes.filter(pass => pass.id !== event.passId);
-    case 'break':
-    case 'undo-break':
-    case 'ask':
-    case 'undo-ask':
-    case 'acknowledge':
-      return [...passes];
-    default:
-      return passes.map(pass => (pass.id === event.passId ? applyToPass(pass, event) : pass));
-  }
-}
-
-type EventWithinPass = Extract<RecordEvent, { type: 'amend' | 'mark' | 'undo-mark' }>;
-
-function applyToPass(pass: PassRecord, event: EventWithinPass): PassRecord {
-  switch (event.type) {
-    case 'amend':
-      return { ...pass, rein: event.rein, direction: event.direction };
-    case 'mark':
-      return pass.marks.some(mark => mark.id === event.mark.id)
-        ? pass
-        : { ...pass, marks: [...pass.marks, event.mark] };
-    case 'undo-mark':
-      return { ...pass, marks: pass.marks.filter(mark => mark.id !== event.markId) };
-  }
-}
+  /** A pair comes into a lesson that runs. */
+  | { type: 'join'; id: string; lessonId: string; join: Join }
+  /** The cautions of a lesson were read, and it begins. */
+  | { type: 'acknowledge'; id: string; lessonId: string; atMs: number }
+  /** Something that was said is said otherwise, taken back or brought back. */
+  | { type: 'change'; id: string; lessonId: string | null; change: RecordChange };
 
 /**
  * The footfalls of a pass, the last word for each gap: a second tap on the same gap corrects the first.

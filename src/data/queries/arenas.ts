@@ -5,6 +5,7 @@ import { and, asc, eq } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { arenas } from '../schema';
 import type { Transaction } from '../writeQueue';
+import { keepFormer } from './formerStates';
 
 export type ArenaBoundary = 'walls' | 'fence' | 'open';
 export const ARENA_BOUNDARIES: readonly ArenaBoundary[] = ['walls', 'fence', 'open'];
@@ -61,11 +62,22 @@ export type ArenaDetails = Arena & { id?: string; name: string; boundary: ArenaB
 /** Adds an arena, or changes the one named by its id. */
 export async function saveArena(tx: Transaction, yardId: string, { id, ...arena }: ArenaDetails): Promise<void> {
   if (id === undefined) await tx.insert(arenas).values({ id: randomUUID(), yardId, ...arena });
-  else
+  else {
+    const before = await findArena(tx, yardId, id);
+    if (before && !sameSize(before, arena)) {
+      const { widthM, lengthM, letters } = before;
+      await keepFormer(tx, yardId, 'arena', id, { widthM, lengthM, letters });
+    }
     await tx
       .update(arenas)
       .set(arena)
       .where(and(eq(arenas.yardId, yardId), eq(arenas.id, id)));
+  }
+}
+
+/** Whether two arenas are of one size with the same letters. */
+export function sameSize(a: Arena, b: Arena): boolean {
+  return a.widthM === b.widthM && a.lengthM === b.lengthM && a.letters === b.letters;
 }
 
 export async function saveArenaMarks(

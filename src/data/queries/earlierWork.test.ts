@@ -6,7 +6,7 @@ import { findLayout } from './layouts';
 import { keepVersion } from './layoutVersions';
 import { listLessons, saveLesson } from './lessons';
 import { addPair, listPairs } from './pairs';
-import { recordBatch } from './passes';
+import { recordBatch } from './recordEvents';
 import { saveYardRules, yardRules } from './settings';
 import { testYard, type TestYard } from './testYard';
 

@@ -9,11 +9,12 @@ import {
   type ProfileStride,
   type StrideEntryKey,
 } from '@/core';
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, gt, isNull, lte, or } from 'drizzle-orm';
 import { z } from 'zod';
 import type { RoanDatabase } from '../openDatabase';
 import { horses, strideRanges } from '../schema';
 import type { Transaction } from '../writeQueue';
+import { formerAt, keepFormer } from './formerStates';
 
 export type Horse = HorseProfile & {
   id: string;
@@ -43,12 +44,27 @@ const COLUMNS = {
 /** A stride of the profile as it was known on a day. */
 export type DatedStride = ProfileStride & { id: string; entry: StrideEntryKey; testId: string | null; sinceMs: number };
 
-/** All strides that stand, earliest first. */
-async function listRanges(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Map<string, DatedStride[]>> {
+/**
+ * All strides that stand, earliest first.
+ * @param atMs - those that stood then, whatever was learned or withdrawn since; now where it is left out
+ */
+async function listRanges(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  atMs?: number,
+): Promise<Map<string, DatedStride[]>> {
+  const then = atMs === undefined ? null : new Date(atMs);
+  const stands =
+    then === null
+      ? isNull(strideRanges.withdrawnAt)
+      : and(
+          lte(strideRanges.createdAt, then),
+          or(isNull(strideRanges.withdrawnAt), gt(strideRanges.withdrawnAt, then)),
+        );
   const rows = await db
     .select()
     .from(strideRanges)
-    .where(and(eq(strideRanges.yardId, yardId), isNull(strideRanges.withdrawnAt)))
+    .where(and(eq(strideRanges.yardId, yardId), stands))
     .orderBy(asc(strideRanges.createdAt));
   const byHorse = new Map<string, DatedStride[]>();
   for (const row of rows) {
@@ -91,6 +107,20 @@ export async function listHorses(db: Pick<RoanDatabase, 'select'>, yardId: strin
   }));
 }
 
+const Former = z.object({ heightM: z.number(), type: z.string() });
+
+/** The horses of a yard as they were known at an instant: their heights, and the strides that stood then. */
+export async function horsesAt(db: Pick<RoanDatabase, 'select'>, yardId: string, atMs: number): Promise<Horse[]> {
+  const today = await listHorses(db, yardId);
+  const ranges = await listRanges(db, yardId, atMs);
+  const former = await formerAt(db, yardId, 'horse', atMs);
+  return today.map(horse => {
+    const was = Former.safeParse(former.get(horse.id));
+    const own = was.success ? { heightM: was.data.heightM, type: was.data.type as HorseType } : {};
+    return { ...horse, ...own, strides: standing(ranges.get(horse.id) ?? []) };
+  });
+}
+
 /** Every stride of a horse that stands, with when it came to be known. */
 export async function strideHistory(
   db: Pick<RoanDatabase, 'select'>,
@@ -127,11 +157,15 @@ export async function saveHorse(tx: Transaction, yardId: string, details: HorseD
   const horse = { name, heightM, type, bornYear, level, stiffSide, notes };
   const id = details.id ?? randomUUID();
   if (details.id === undefined) await tx.insert(horses).values({ id, yardId, ...horse });
-  else
+  else {
+    const before = await findHorse(tx, yardId, id);
+    if (before && (before.heightM !== heightM || before.type !== type))
+      await keepFormer(tx, yardId, 'horse', id, { heightM: before.heightM, type: before.type });
     await tx
       .update(horses)
       .set(horse)
       .where(and(eq(horses.yardId, yardId), eq(horses.id, id)));
+  }
   const current = await findHorse(tx, yardId, id);
   for (const [entry, normalM] of Object.entries(details.normalStridesM)) {
     if (normalM === undefined) continue;

@@ -6,7 +6,9 @@ import { layoutOffers } from './layoutStages';
 import { findVersion, keepVersion } from './layoutVersions';
 import { findLesson, lessonRecord, listLessons, saveLesson } from './lessons';
 import { listPairs } from './pairs';
-import { recordBatch, RecordRefused } from './passes';
+import { takenBack } from '@/core/record/testEvents';
+import { recordBatch } from './recordEvents';
+import { RecordRefused } from './recording';
 import { testYard, type TestYard } from './testYard';
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
@@ -115,7 +117,7 @@ test('a break and the reading of the cautions are there once, and a break can be
     await send(lesson, [walked, walked, read(NOW_MS), read(NOW_MS + 1000)]);
     const record = async () => lessonRecord(database.db, yardId, (await findLesson(database.db, yardId, lessonId))!);
     expect(await record()).toMatchObject({ breaks: [{ id, pairId }], acknowledgedAtMs: NOW_MS });
-    await send(lesson, [{ type: 'undo-break', id: randomUUID(), breakId: id, atMs: NOW_MS }]);
+    await send(lesson, [takenBack(randomUUID(), 'break', id, NOW_MS)]);
     expect((await record()).breaks).toEqual([]);
   });
 });
@@ -157,7 +159,7 @@ test('what is asked on the day is there once, of a pair or of all, and can be ta
       { id: first, stageId, pairId: null, question, atMs: NOW_MS },
       { id: second, stageId, pairId, question: three, atMs: NOW_MS },
     ]);
-    await send(lesson, [{ type: 'undo-ask', id: randomUUID(), askId: second, atMs: NOW_MS }]);
+    await send(lesson, [takenBack(randomUUID(), 'ask', second, NOW_MS)]);
     expect((await record()).asks).toHaveLength(1);
   });
 });

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import type { LessonPlan, LessonRecord } from '@/core';
+import { lessonMinutes, type LessonPlan, type LessonRecord, type LessonTimes } from '@/core';
 import { lessonFromPaper, LessonOnPaper, writeLesson } from '@/files/lessonPaper';
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, max, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
-import { lessonAsks, lessons, walkBreaks } from '../schema';
+import { lessonAsks, lessons, passes, walkBreaks } from '../schema';
 import type { Transaction } from '../writeQueue';
 import { passesOfLesson } from './passes';
 import { questionsById } from './questions';
@@ -17,7 +17,13 @@ export type Lesson = {
   arenaId: string;
   startsAtMs: number;
   archived: boolean;
+  /** When its cautions were read, and with it the lesson begun. */
   acknowledgedAtMs: number | null;
+  endedAtMs: number | null;
+  /** When it was opened again last. */
+  reopenedAtMs: number | null;
+  /** Of its plan: another one after every change. */
+  revision: number;
   plan: LessonPlan;
 };
 
@@ -47,6 +53,9 @@ export function lessonOf(row: typeof lessons.$inferSelect): Lesson {
     ...{ id: row.id, name: row.name, arenaId: row.arenaId, startsAtMs: row.startsAt.getTime() },
     archived: row.archivedAt !== null,
     acknowledgedAtMs: row.acknowledgedAt?.getTime() ?? null,
+    endedAtMs: row.endedAt?.getTime() ?? null,
+    reopenedAtMs: row.reopenedAt?.getTime() ?? null,
+    revision: row.revision,
     plan: lessonFromPaper(read.data),
   };
 }
@@ -61,9 +70,42 @@ export async function saveLesson(tx: Transaction, yardId: string, lesson: Lesson
   else
     await tx
       .update(lessons)
-      .set(values)
+      .set({ ...values, revision: sql`${lessons.revision} + 1` })
       .where(and(eq(lessons.yardId, yardId), eq(lessons.id, id)));
   return id;
+}
+
+/** When things happened in a lesson, as its state is told by. */
+export async function lessonTimes(db: Reader, yardId: string, lesson: Lesson): Promise<LessonTimes> {
+  return (await timesOfLessons(db, yardId, [lesson])).get(lesson.id)!;
+}
+
+/** When things happened in lessons, by their ids. */
+export async function timesOfLessons(
+  db: Reader,
+  yardId: string,
+  known: readonly Lesson[],
+): Promise<Map<string, LessonTimes>> {
+  const rows = await db
+    .select({ lessonId: passes.lessonId, last: max(passes.riddenAt) })
+    .from(passes)
+    .where(
+      and(
+        ...[eq(passes.yardId, yardId), isNull(passes.undoneAt)],
+        known.length === 1 ? eq(passes.lessonId, known[0]!.id) : undefined,
+      ),
+    )
+    .groupBy(passes.lessonId);
+  const lastOf = new Map(rows.map(({ lessonId, last }) => [lessonId, last?.getTime() ?? null]));
+  return new Map(
+    known.map(({ id, startsAtMs, archived, acknowledgedAtMs, endedAtMs, reopenedAtMs, plan }) => [
+      id,
+      {
+        ...{ startsAtMs, archived, acknowledgedAtMs, endedAtMs, reopenedAtMs, plannedMin: lessonMinutes(plan) },
+        lastRiddenAtMs: lastOf.get(id) ?? null,
+      },
+    ]),
+  );
 }
 
 /** All that was recorded in a lesson so far. */
@@ -85,7 +127,7 @@ export async function lessonRecord(db: Reader, yardId: string, lesson: Lesson): 
   );
   return {
     passes: await passesOfLesson(db, yardId, lesson.id),
-    breaks: walked.map(({ id, pairId, walkedAt }) => ({ id, pairId, atMs: walkedAt.getTime() })),
+    breaks: walked.map(({ id, pairId, stageId, walkedAt }) => ({ id, pairId, stageId, atMs: walkedAt.getTime() })),
     asks: asked.map(({ id, stageId, pairId, questionId, askedAt }) => ({
       ...{ id, stageId, pairId, question: questions.get(questionId)!, atMs: askedAt.getTime() },
     })),

@@ -1,28 +1,14 @@
-import { headingFromFacing, profileStride, STRIDE_ENTRY_KEYS, type Kit, type PlanGround, type PlanHorse } from '@/core';
+import { headingFromFacing, layoutHorse, type Kit, type PlanGround, type PlanHorse } from '@/core';
 import type { NamedArena } from './arenas';
 import type { Horse } from './horses';
 import type { KitPiece } from './kit';
 
 /** A horse of the yard as layouts have it: held by its id, so that two may bear one name. */
-export function planHorse(horse: Horse): PlanHorse {
-  const { id, name, heightM, type, level } = horse;
-  return { id, name, heightM, type, level, strides: strides(horse) };
-}
+export const planHorse: (horse: Horse) => PlanHorse = layoutHorse;
 
 /** The yard's horses as plans have them. */
 export function planHorses(horses: readonly Horse[]): PlanHorse[] {
   return horses.map(planHorse);
-}
-
-/** Every stride that is known or that practice has for the height, so that a layout file stands by itself. */
-function strides(horse: Horse): PlanHorse['strides'] {
-  const known = STRIDE_ENTRY_KEYS.flatMap(entry => {
-    const stride = profileStride(horse, entry);
-    if (!stride) return [];
-    const { shortM, normalM, longM, spread } = stride;
-    return [[entry, { shortM, normalM, longM, ...(spread === undefined ? {} : { spread }) }] as const];
-  });
-  return Object.fromEntries(known);
 }
 
 /** What the yard has in its store, by kind; null where nothing was ever entered. */

@@ -8,7 +8,9 @@ import { listHorses, saveHorse } from './horses';
 import { findLayout, freezeLayout, listLayouts, saveLayout } from './layouts';
 import { findVersion, listVersions } from './layoutVersions';
 import { listPairs } from './pairs';
-import { listPasses, recordBatch } from './passes';
+import { takenBack } from '@/core/record/testEvents';
+import { listPasses } from './passes';
+import { recordBatch } from './recordEvents';
 import { currentYard } from './yards';
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
@@ -94,9 +96,9 @@ test('what is undone is gone from the record, mark by mark and pass by pass', as
     const passId = randomUUID();
     const mark = footfall(passId, null, 0.3) as Extract<RecordEvent, { type: 'mark' }>;
     await send(demo, [startPass(passId), mark]);
-    await send(demo, [{ type: 'undo-mark', id: randomUUID(), passId, markId: mark.mark.id, atMs: NOW_MS }]);
+    await send(demo, [takenBack(randomUUID(), 'mark', mark.mark.id, NOW_MS)]);
     expect((await listPasses(demo.database.db, demo.yardId, demo.pairId))[0]?.marks).toEqual([]);
-    await send(demo, [{ type: 'undo-pass', id: randomUUID(), passId, atMs: NOW_MS }]);
+    await send(demo, [takenBack(randomUUID(), 'pass', passId, NOW_MS)]);
     expect(await listPasses(demo.database.db, demo.yardId, demo.pairId)).toEqual([]);
   });
 });

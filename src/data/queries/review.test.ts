@@ -8,7 +8,9 @@ import { listArenas } from './arenas';
 import { findHorse } from './horses';
 import { pairRecord } from './pairRecord';
 import { listPairs, type Pair } from './pairs';
-import { listPasses, recordBatch } from './passes';
+import { steered, takenBack } from '@/core/record/testEvents';
+import { listPasses } from './passes';
+import { recordBatch } from './recordEvents';
 import { reviewPasses } from './reviewPasses';
 import { layoutsRidden, riddenByPair } from './ridden';
 import { sandRecord } from './sandRecord';
@@ -77,9 +79,9 @@ test('the season, read for the review, is the same as read for a ride; what is m
     await write(tx => recordBatch(tx, yardId, { events: [more], lessonId: null }, plain[0]!.riddenAtMs + 1000));
     const grown = await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK);
     expect(grown.map(({ id }) => id)).toEqual((await listPasses(db, yardId, pair.id)).map(({ id }) => id));
-    const gone: RecordEvent = { type: 'undo-pass', id: randomUUID(), passId: pass.id, atMs: NOW_MS };
+    const gone = takenBack(randomUUID(), 'pass', pass.id, NOW_MS);
     await write(tx => recordBatch(tx, yardId, { events: [gone], lessonId: null }, NOW_MS));
-    const undo: RecordEvent = { type: 'undo-pass', id: randomUUID(), passId: plain[1]!.id, atMs: NOW_MS };
+    const undo = takenBack(randomUUID(), 'pass', plain[1]!.id, NOW_MS);
     await write(tx => recordBatch(tx, yardId, { events: [undo], lessonId: null }, NOW_MS));
     expect(await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK)).toHaveLength(plain.length - 1);
     expect((await riddenByPair(db, yardId)).get(pair.id)!.passes).toBe(plain.length - 1);
@@ -115,8 +117,8 @@ test('whatever happens to the record, what is read of a change is what is read o
         { ...own, type: 'mark', mark: { id, kind: 'strides', place: 1, count: 3 + Math.floor(random() * 4) } },
         { ...own, type: 'mark', mark: { id, kind: 'fence', place: 1, outcome: 'down' } },
         { ...own, type: 'mark', mark: { id, kind: 'void' } },
-        { ...own, type: 'undo-pass' },
-        { id, type: 'amend', passId: pass.id, rein: pick(['left', 'right'] as const), direction: 'as-drawn' },
+        takenBack(id, 'pass', pass.id, NOW_MS),
+        steered(id, pass.id, pass, { rein: pick(['left', 'right'] as const), direction: 'as-drawn' }, NOW_MS),
         // A pass that comes late: it was ridden in the middle of the season.
         {
           ...{ id, type: 'pass' },
@@ -127,7 +129,7 @@ test('whatever happens to the record, what is read of a change is what is read o
             riddenAtMs: passes[Math.floor(passes.length / 2)]!.riddenAtMs + 1,
           },
         },
-        ...counted.map((mark): RecordEvent => ({ ...own, type: 'undo-mark', markId: mark.id })),
+        ...counted.map(mark => takenBack(id, 'mark', mark.id, NOW_MS)),
       ];
       await happen(whatever[round % 7] ?? pick(whatever));
       const [now, all] = [await fromChanges(), await afresh()];

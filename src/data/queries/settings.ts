@@ -5,6 +5,7 @@ import { z } from 'zod';
 import type { RoanDatabase } from '../openDatabase';
 import { settings } from '../schema';
 import type { Transaction } from '../writeQueue';
+import { formerAt, keepFormer } from './formerStates';
 
 const ReadingUnit = z.enum(LENGTH_UNITS).catch('m');
 
@@ -25,7 +26,14 @@ export async function yardRules(db: Reader, yardId: string): Promise<YardRules> 
 }
 
 export async function saveYardRules(tx: Transaction, yardId: string, rules: YardRules): Promise<void> {
+  await keepFormer(tx, yardId, 'rules', yardId, await yardRules(tx, yardId));
   await saveSetting(tx, yardId, 'rules', rules);
+}
+
+/** How this yard taught at an instant: what was ridden then is judged by the rules and limits of its day. */
+export async function yardRulesAt(db: Reader, yardId: string, atMs: number): Promise<YardRules> {
+  const was = (await formerAt(db, yardId, 'rules', atMs)).get(yardId);
+  return was === undefined ? yardRules(db, yardId) : readYardRules(was);
 }
 
 async function setting(db: Reader, yardId: string, key: string): Promise<unknown> {

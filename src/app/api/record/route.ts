@@ -1,14 +1,15 @@
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
 import { DatabaseRefused } from '@/data/databaseRefused';
-import { findLesson, lessonRecord } from '@/data/queries/lessons';
-import { RecordRefused, recordBatch } from '@/data/queries/passes';
-import { packRecord } from '@/files/packedRecord';
+import { recordBatch } from '@/data/queries/recordEvents';
+import { RecordRefused } from '@/data/queries/recording';
+import { lessonLog } from '@/data/queries/recordLog';
+import { packLog } from '@/files/packedRecord';
 import { RecordBatch } from '@/files/recordEvent';
 
 /**
  * Takes what happened in a ride, in order, all of it or nothing. It answers only when it is in the database; sent
- * again, it counts once. Where a lesson is named, what was recorded of it by anybody comes back. 422 says that it will never be taken, 503 that it may be sent again.
+ * again, it counts once. Where a lesson is named, what changed of its record since the device's last answer comes back. 422 says that it will never be taken, 503 that it may be sent again.
  */
 export async function POST(request: Request) {
   const sent = await requestBody(request, RecordBatch);
@@ -16,10 +17,11 @@ export async function POST(request: Request) {
   try {
     const { db, write, yard } = await yardContext();
     await write(tx => recordBatch(tx, yard.id, sent.body, Date.now()));
-    const lesson = sent.body.lessonId === null ? null : await findLesson(db, yard.id, sent.body.lessonId);
+    const { lessonId, after, events } = sent.body;
+    const answer = lessonId === null ? null : await lessonLog(db, yard.id, lessonId, after);
     return Response.json({
-      taken: sent.body.events.length,
-      record: lesson && packRecord(await lessonRecord(db, yard.id, lesson)),
+      taken: events.length,
+      ...(answer && { number: answer.number, log: packLog(answer.log) }),
     });
   } catch (error) {
     if (error instanceof RecordRefused) return Response.json({ problem: error.message }, { status: 422 });

@@ -1,3 +1,4 @@
+import type { LessonState } from '@/core';
 import Link from 'next/link';
 import classes from './LessonList.module.css';
 
@@ -7,21 +8,35 @@ export type ListedLesson = {
   /** On the yard's clock. */
   when: string;
   line: string;
-  coming: boolean;
+  state: LessonState;
 };
 
-/** Lessons by day: what is coming first, then what was ridden. */
+/** Lessons by what they are: those that run, those that are planned, the soonest first, and those that were ridden. */
 export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
-  const coming = lessons.filter(lesson => lesson.coming).reverse();
-  const ridden = lessons.filter(lesson => !lesson.coming);
+  const of = (state: LessonState) => lessons.filter(lesson => lesson.state === state);
   if (lessons.length === 0) return <p>No lesson is planned yet. A pair can also ride by itself, below.</p>;
   return (
     <div className={classes.lists}>
-      <Lessons title="Coming" lessons={coming} />
-      <Lessons title="Before now" lessons={ridden} />
+      <Lessons title="Running" lessons={of('running')} />
+      <Lessons title="Planned" lessons={of('planned').reverse()} />
+      <Lessons title="Ridden" lessons={of('ended')} />
+      {of('archived').length > 0 && (
+        <details>
+          <summary>Archived ({of('archived').length})</summary>
+          <Lessons title="Archived" lessons={of('archived')} />
+        </details>
+      )}
     </div>
   );
 }
+
+/** What one needs in a state: to teach, or to read. */
+const OPENS: Record<LessonState, { on: 'run' | 'record'; label: string }> = {
+  planned: { on: 'run', label: 'Run it' },
+  running: { on: 'run', label: 'Go on' },
+  ended: { on: 'record', label: 'Read it' },
+  archived: { on: 'record', label: 'Read it' },
+};
 
 function Lessons({ title, lessons }: { title: string; lessons: readonly ListedLesson[] }) {
   if (lessons.length === 0) return null;
@@ -29,16 +44,20 @@ function Lessons({ title, lessons }: { title: string; lessons: readonly ListedLe
     <section>
       <h2>{title}</h2>
       <ul className={classes.list}>
-        {lessons.map(({ id, name, when, line }) => (
-          <li key={id}>
-            <time>{when}</time>
-            <Link href={`/ride/lessons/${id}`}>{name}</Link>
-            <span>{line}</span>
-            <Link href={`/ride/lessons/${id}/run`} className={classes.run} aria-label={`Run ${name}`}>
-              Run it
-            </Link>
-          </li>
-        ))}
+        {lessons.map(({ id, name, when, line, state }) => {
+          const { on, label } = OPENS[state];
+          const own = `/ride/lessons/${id}`;
+          return (
+            <li key={id}>
+              <time>{when}</time>
+              <Link href={state === 'planned' ? own : `${own}/${on}`}>{name}</Link>
+              <span>{line}</span>
+              <Link href={`${own}/${on}`} className={classes.run} aria-label={`${label}: ${name}`}>
+                {label}
+              </Link>
+            </li>
+          );
+        })}
       </ul>
     </section>
   );

@@ -1,12 +1,21 @@
 'use server';
 
-import { lessonFromPaper, LessonForm, StageOnPaper } from '@/files/lessonPaper';
+import { lessonFromPaper, LessonForm, LessonOnPaper, StageOnPaper } from '@/files/lessonPaper';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findArena } from '@/data/queries/arenas';
 import { findLayout } from '@/data/queries/layouts';
+import { archiveLesson, changeLesson } from '@/data/queries/changeLesson';
 import { findLesson, saveLesson } from '@/data/queries/lessons';
 import { keepStanding } from '@/data/queries/standings';
-import { applyEdits, editsToStand, isRidden, moveForGround, reckonItemTrack, type ItemTrack } from '@/core';
+import {
+  applyEdits,
+  editsToStand,
+  isRidden,
+  moveForGround,
+  reckonItemTrack,
+  type ItemTrack,
+  type LessonPlan,
+} from '@/core';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { PlannedLegOnPaper } from '@/files/questionPaper';
 import { writeStanding } from '@/files/standing';
@@ -14,18 +23,33 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../../_server/attempt';
 import { settingSetup } from '../../_server/settingSetup';
-import { daysLater, instantOf } from '../../_server/yardTime';
+import { daysLater, instantOf, yardTime } from '../../_server/yardTime';
 import { yardContext } from '../../_server/yardContext';
 
 const Id = z.string().min(1).max(60).nullable();
 const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
-/** Plans a lesson, or changes the plan of one. */
-export async function saveLessonAction(id: unknown, typed: unknown): Promise<FormOutcome<{ lessonId: string }>> {
+const Base = z.strictObject({ revision: z.number().int().min(0), plan: LessonOnPaper }).nullable();
+const By = z.string().trim().min(1).max(60).nullable().catch(null);
+
+/** `said`: what happened besides what was asked for; `saved`: the lesson as it is now. */
+type Saved = { lessonId: string; said: string[]; saved: { revision: number; plan: LessonPlan } | null };
+
+/**
+ * Plans a lesson, or changes the plan of one.
+ * @param made - what the change was made from; null for a new lesson
+ */
+export async function saveLessonAction(
+  id: unknown,
+  typed: unknown,
+  made: unknown,
+  who: unknown,
+): Promise<FormOutcome<Saved>> {
   const lessonId = Id.safeParse(id);
   const form = LessonForm.safeParse(typed);
+  const base = Base.safeParse(made);
   if (!form.success) return formFaults(form.error);
-  if (!lessonId.success) return refuse('This lesson is not in the yard any more.');
+  if (!lessonId.success || !base.success) return refuse('This lesson is not in the yard any more.');
   const { db, write, yard } = await yardContext();
   const { name, arenaId, startsAt, plan } = form.data;
   const arena = await findArena(db, yard.id, arenaId);
@@ -37,24 +61,75 @@ export async function saveLessonAction(id: unknown, typed: unknown): Promise<For
         `“${layout?.name ?? 'A layout'}” does not lie in this arena: take its stages out, or change the arena.`,
       );
   }
-  if (lessonId.data !== null && !(await findLesson(db, yard.id, lessonId.data)))
-    return refuse('This lesson is not in the yard any more.');
   const startsAtMs = instantOf(startsAt, yard.timeZone);
   if (startsAtMs === null) return { ok: false, fields: { startsAt: 'This is no day and time.' }, problem: null };
   return attempt(async () => {
     const details = { name, arenaId, startsAtMs, plan: lessonFromPaper(plan) };
-    const saved = await write(tx =>
-      saveLesson(tx, yard.id, lessonId.data === null ? details : { id: lessonId.data, ...details }),
-    );
+    const known = lessonId.data;
+    if (known === null) {
+      const saved = await write(tx => saveLesson(tx, yard.id, details));
+      revalidatePath('/ride');
+      return { ok: true, lessonId: saved, said: [], saved: null };
+    }
+    const from = base.data && { revision: base.data.revision, plan: lessonFromPaper(base.data.plan) };
+    const edit = {
+      ...details,
+      base: from ?? { revision: 0, plan: details.plan },
+      by: By.parse(who),
+      nowMs: Date.now(),
+    };
+    const said = await write(tx => changeLesson(tx, yard.id, known, edit));
     revalidatePath('/ride');
-    return { ok: true, lessonId: saved };
+    const now = await findLesson(db, yard.id, known);
+    return { ok: true, lessonId: known, said, saved: now && { revision: now.revision, plan: now.plan } };
+  });
+}
+
+/** Moves a planned lesson to now: it is ridden today instead. */
+export async function moveLessonToNowAction(id: unknown): Promise<FormOutcome> {
+  const { db, write, yard } = await yardContext();
+  const lesson = await lessonOfId(id);
+  if (!lesson) return refuse('This lesson is not in the yard any more.');
+  return attempt(async () => {
+    const nowMs = Date.now();
+    const startsAtMs = instantOf(yardTime(nowMs, yard.timeZone, 'YYYY-MM-DDTHH:mm'), yard.timeZone) ?? nowMs;
+    const { name, arenaId, plan, revision } = lesson;
+    const edit = { name, arenaId, plan, startsAtMs, base: { revision, plan }, by: null, nowMs };
+    await write(tx => changeLesson(tx, yard.id, lesson.id, edit));
+    revalidatePath('/ride');
+    return { ok: true };
+  });
+
+  async function lessonOfId(wished: unknown) {
+    const known = Id.safeParse(wished);
+    return known.success && known.data ? findLesson(db, yard.id, known.data) : null;
+  }
+}
+
+/** Archives a lesson, or restores it. */
+export async function archiveLessonAction(id: unknown, archived: unknown, who: unknown): Promise<FormOutcome> {
+  const lessonId = Id.safeParse(id);
+  const wish = z.boolean().safeParse(archived);
+  if (!lessonId.success || lessonId.data === null || !wish.success)
+    return refuse('This lesson is not in the yard any more.');
+  const { write, yard } = await yardContext();
+  const known = lessonId.data;
+  return attempt(async () => {
+    await write(tx => archiveLesson(tx, yard.id, known, wish.data, { by: By.parse(who), nowMs: Date.now() }));
+    revalidatePath('/ride');
+    return { ok: true };
   });
 }
 
 const StageToday = StageOnPaper.pick({ focus: true, seat: true, policy: true, stop: true }).partial();
 
 /** Changes a stage on the day: what to think of, the seat, what follows a failure, when it is enough. */
-export async function changeStageAction(id: unknown, stageId: unknown, sent: unknown): Promise<FormOutcome> {
+export async function changeStageAction(
+  id: unknown,
+  stageId: unknown,
+  sent: unknown,
+  who: unknown,
+): Promise<FormOutcome> {
   const lessonId = Id.safeParse(id);
   const changes = StageToday.safeParse(sent);
   if (!changes.success) return formFaults(changes.error);
@@ -65,7 +140,11 @@ export async function changeStageAction(id: unknown, stageId: unknown, sent: unk
       if (!lesson?.plan.stages.some(stage => stage.id === stageId))
         throw new DatabaseRefused('This stage is not in the lesson any more.');
       const stages = lesson.plan.stages.map(stage => (stage.id === stageId ? { ...stage, ...changes.data } : stage));
-      await saveLesson(tx, yard.id, { ...lesson, plan: { ...lesson.plan, stages } });
+      const { name, arenaId, startsAtMs, revision } = lesson;
+      const base = { revision, plan: lesson.plan };
+      const own = { by: By.parse(who), nowMs: Date.now() };
+      const edit = { name, arenaId, startsAtMs, plan: { ...lesson.plan, stages }, base, ...own };
+      await changeLesson(tx, yard.id, lesson.id, edit);
     });
     return { ok: true };
   });

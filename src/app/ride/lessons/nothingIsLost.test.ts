@@ -10,6 +10,7 @@ import { versionQuestion } from '@/data/upgrade/versionQuestion';
 import { openDatabase } from '@/data/openDatabase';
 import { freezeLayout, listLayouts } from '@/data/queries/layouts';
 import { findVersion } from '@/data/queries/layoutVersions';
+import { takenBack } from '@/core/record/testEvents';
 import { findLesson, lessonRecord, saveLesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';
@@ -184,7 +185,7 @@ test('through hundreds of cuts and kills every tapped mark is there exactly once
     for (const mark of marks) device.outbox!.add([{ type: 'mark', id: randomUUID(), passId, mark, atMs: Date.now() }]);
     tapped.set(passId, marks);
     if (random() < 0.15) {
-      device.outbox!.add([{ type: 'undo-pass', id: randomUUID(), passId, atMs: Date.now() }]);
+      device.outbox!.add([takenBack(randomUUID(), 'pass', passId, Date.now())]);
       undone.add(passId);
     }
     if (random() < 0.1) {

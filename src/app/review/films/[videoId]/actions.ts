@@ -5,7 +5,7 @@ import { rmSync } from 'node:fs';
 import path from 'node:path';
 import { TEST_PACES } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
-import { recordBatch } from '@/data/queries/passes';
+import { recordBatch } from '@/data/queries/recordEvents';
 import { addFilmNote, countIntoTest, findFilm, removeFilm, undoFilmNote } from '@/data/queries/videos';
 import type { FormOutcome } from '@/files/formOutcome';
 import { revalidatePath } from 'next/cache';

@@ -21,7 +21,7 @@ import { findHorse } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import { findVersion, standingLayout, type LayoutVersion } from '@/data/queries/layoutVersions';
 import { findPair } from '@/data/queries/pairs';
-import { listPasses } from '@/data/queries/passes';
+import { rideLog } from '@/data/queries/recordLog';
 import { writeLayout } from '@/files/layoutFile';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -52,7 +52,6 @@ export default async function RidePadPage({
   const row = riddenRow(asked);
   const spacingM = row?.spacingM ?? null;
   const gait = row && isPoleGait(row.gait) ? row.gait : null;
-  const passes = await listPasses(db, yard.id, pairId, versionId);
   return (
     <>
       <FollowThread
@@ -72,7 +71,7 @@ export default async function RidePadPage({
         stage={row?.raised ? 'raised' : 'on the ground'}
         fit={gait && spacingM !== null ? rowFit(gait, spacingM, horse) : null}
         planChanged={await hasChanged(version)}
-        firstPasses={passes}
+        first={await rideLog(db, yard.id, pairId, versionId)}
       />
     </>
   );

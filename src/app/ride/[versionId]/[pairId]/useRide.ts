@@ -1,16 +1,25 @@
 import { newId } from '@/components/newId';
 import type { Delivery } from '@/components/outbox/outbox';
+import { passOf } from '@/app/ride/recordWords';
+import { saying } from '@/app/ride/saying';
 import { useOutbox } from '@/components/outbox/useOutbox';
 import {
-  applyRecordEvent,
+  amend,
+  applyEvent,
+  EMPTY_LOG,
   nearestWay,
+  reversal,
+  sayMark,
+  standingPasses,
+  tapHistory,
   trackKey,
   UNTOLD_QUESTION,
-  type PassMark,
   type PassRecord,
   type Question,
   type RecordEvent,
+  type RecordLog,
   type RideWay,
+  type Tap,
 } from '@/core';
 import { readKeptEvents, type RecordBatch } from '@/files/recordEvent';
 import { useCallback, useMemo, useState } from 'react';
@@ -22,8 +31,8 @@ export type RideSetting = {
   question: Question;
   /** The ways in which it may be ridden. */
   ways: readonly RideWay[];
-  /** Over the whole layout version, whatever was asked. */
-  firstPasses: PassRecord[];
+  /** Over the whole layout version, whatever was asked; taken back or not. */
+  first: Pick<RecordLog, 'passes' | 'changes'>;
 };
 
 /** A mark before it has an id: what a tap says. */
@@ -34,24 +43,24 @@ export type Tapped =
 
 /** The passes of a pair over a layout, as they are tapped: shown at once, kept on the device, sent in order. */
 export function useRide(setting: RideSetting) {
-  const { pairId, layoutVersionId, stage, question, ways, firstPasses } = setting;
+  const { pairId, layoutVersionId, stage, question, ways, first } = setting;
   const [events, setEvents] = useState<RecordEvent[]>([]);
   const { outbox, state: outboxState } = useOutbox<RecordEvent>({
     storeKey: `roan-unsent-${pairId}-${layoutVersionId}`,
     parse: readKeptEvents,
-    deliver: unsent => deliver({ lessonId: null, events: [...unsent] }),
+    deliver: unsent => deliver({ lessonId: null, events: [...unsent], sentAtMs: Date.now() }),
     onOpen: kept => setEvents([...kept]),
   });
   const [openPassId, setOpenPassId] = useState<string | null>(null);
   const [next, setNext] = useState<RideWay>(() => nearestWay(ways, { rein: 'left', direction: 'as-drawn' }));
 
+  const [openedAtMs] = useState(() => Date.now());
   const asked = trackKey(question);
+  const log = useMemo(() => events.reduce<RecordLog>(applyEvent, { ...EMPTY_LOG, ...first }), [events, first]);
   const passes = useMemo(
     () =>
-      events
-        .reduce<PassRecord[]>(applyRecordEvent, firstPasses)
-        .filter(pass => trackKey(pass.question) === asked || pass.question.id === UNTOLD_QUESTION.id),
-    [events, firstPasses, asked],
+      standingPasses(log).filter(pass => trackKey(pass.question) === asked || pass.question.id === UNTOLD_QUESTION.id),
+    [log, asked],
   );
   const open = passes.find(pass => pass.id === openPassId) ?? null;
 
@@ -62,41 +71,38 @@ export function useRide(setting: RideSetting) {
     },
     [outbox],
   );
-  const newPass = (): Extract<RecordEvent, { type: 'pass' }> => ({
-    type: 'pass',
-    id: newId(),
+  const newPass = (own: ReturnType<typeof saying>): Extract<RecordEvent, { type: 'pass' }> => ({
+    ...{ type: 'pass', id: newId(), by: own.by },
     pass: {
       ...{ id: newId(), pairId, layoutVersionId, lessonId: null, stageId: null, stage, question },
-      ...{ ...next, riddenAtMs: Date.now() },
+      ...{ ...next, riddenAtMs: own.atMs },
     },
   });
   const mark = (tapped: Tapped) => {
-    const begun = open ? [] : [newPass()];
+    const own = saying();
+    const begun = open ? [] : [newPass(own)];
     const passId = open?.id ?? begun[0]!.pass.id;
-    record([
-      ...begun,
-      { type: 'mark', id: newId(), passId, mark: { id: newId(), ...tapped } as PassMark, atMs: Date.now() },
-    ]);
+    record([...begun, sayMark(log, passId, tapped, own)]);
     setOpenPassId(passId);
   };
   /** Ends the pass; one with nothing to mark is recorded too. */
   const endPass = () => {
-    if (!open) record([newPass()]);
+    if (!open) record([newPass(saying())]);
     setOpenPassId(null);
   };
   const steer = (way: RideWay) => {
     setNext(way);
-    if (open) record([{ type: 'amend', id: newId(), passId: open.id, ...way }]);
+    if (!open) return;
+    const was = { rein: open.rein, direction: open.direction };
+    const to = { rein: way.rein, direction: way.direction };
+    record([amend(log, null, { on: 'pass', of: open.id, what: 'way', was, to }, saying())]);
   };
-  const unmark = (passId: string, markId: string) =>
-    record([{ type: 'undo-mark', id: newId(), passId, markId, atMs: Date.now() }]);
-  const undoable = lastTap(open ?? passes[passes.length - 1] ?? null);
-  const undo = () => {
-    if (!undoable) return;
-    const { passId, mark: last } = undoable;
-    if (last) unmark(passId, last.id);
-    else record([{ type: 'undo-pass', id: newId(), passId, atMs: Date.now() }]);
-  };
+  /** A mark taken back by itself. */
+  const unmark = (markId: string) =>
+    record([amend(log, null, { on: 'mark', of: markId, what: 'counts', was: true, to: false }, saying())]);
+  const history = tapHistory(logOfRide(log, asked, openedAtMs), 'all');
+  const reverse = (tap: Tap) =>
+    record(reversal(log, tap, saying()).map(change => ({ type: 'change', id: change.id, lessonId: null, change })));
 
   return {
     ready: outbox !== null,
@@ -107,8 +113,7 @@ export function useRide(setting: RideSetting) {
     unmark,
     endPass,
     steer,
-    undo,
-    undoable,
+    ...{ log, record, history, reverse },
     reopen: setOpenPassId,
     unsent: outboxState.unsent.length,
     problem: outboxState.problem,
@@ -121,9 +126,16 @@ export function useRide(setting: RideSetting) {
 
 export type Ride = ReturnType<typeof useRide>;
 
-/** What one undo takes back: the last mark of the pass, or the pass itself once it has none. */
-function lastTap(pass: PassRecord | null): { passId: string; mark: PassMark | null } | null {
-  return pass && { passId: pass.id, mark: pass.marks[pass.marks.length - 1] ?? null };
+/** What was ridden earlier than this is of another ride: it is put right by its own page, never by an undo here. */
+const SAME_RIDE_MS = 6 * 3600 * 1000;
+
+/** What belongs to the ride that is shown. */
+function logOfRide(log: RecordLog, asked: string, openedAtMs: number): RecordLog {
+  const own = log.passes.filter(
+    ({ pass }) => trackKey(pass.question) === asked && pass.riddenAtMs > openedAtMs - SAME_RIDE_MS,
+  );
+  const ofOwn = { ...log, passes: own };
+  return { ...ofOwn, changes: log.changes.filter(change => passOf(ofOwn, change) !== undefined) };
 }
 
 async function deliver(batch: RecordBatch): Promise<Delivery> {

@@ -16,6 +16,7 @@ import {
   type Question,
   type WorkLimits,
 } from '@/core';
+import { whoSays } from '@/components/who/whoSays';
 import { writeLesson } from '@/files/lessonPaper';
 import { Alert, Button, MultiSelect, NumberInput, Select, TextInput, Title } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconX } from '@tabler/icons-react';
@@ -42,7 +43,10 @@ export type TodayOf = (question: Question) => Today | null;
 
 type LessonEditorProps = {
   lessonId: string | null;
-  first: { name: string; arenaId: string; startsAt: string; plan: LessonPlan };
+  /** Whether it was begun, or has a record: what was ridden stays, and moves with its day. */
+  isRidden?: boolean;
+  /** `revision`: of a lesson that is there already. */
+  first: { name: string; arenaId: string; startsAt: string; plan: LessonPlan; revision: number | null };
   arenas: Named[];
   pairs: LessonPair[];
   /** Every layout with its arena and what it offers. */
@@ -62,6 +66,8 @@ export function LessonEditor(props: LessonEditorProps) {
   const [arenaId, setArenaId] = useState(first.arenaId);
   const [startsAt, setStartsAt] = useState(first.startsAt);
   const [plan, setPlan] = useState(first.plan);
+  const [made, setMade] = useState({ revision: first.revision, plan: first.plan });
+  const [said, setSaid] = useState<string[]>([]);
   const [faults, setFaults] = useState<Record<string, string>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
@@ -75,7 +81,8 @@ export function LessonEditor(props: LessonEditorProps) {
   const save = () =>
     begin(async () => {
       const sent = { name, arenaId, startsAt, plan: writeLesson(plan) };
-      const answer = await saveLessonAction(lessonId, sent).catch(() => null);
+      const base = made.revision === null ? null : { revision: made.revision, plan: writeLesson(made.plan) };
+      const answer = await saveLessonAction(lessonId, sent, base, whoSays()).catch(() => null);
       setFaults(answer && !answer.ok ? answer.fields : {});
       const firstFault = answer && !answer.ok ? Object.values(answer.fields)[0] : undefined;
       setProblem(
@@ -85,8 +92,15 @@ export function LessonEditor(props: LessonEditorProps) {
             ? null
             : (answer.problem ?? firstFault ?? null),
       );
-      if (answer?.ok) router.push(`/ride/lessons/${answer.lessonId}`);
-      if (answer?.ok) router.refresh();
+      if (!answer?.ok) return;
+      setSaid(answer.said);
+      if (answer.saved) {
+        // What somebody else changed meanwhile is here from now on.
+        setMade(answer.saved);
+        setPlan(answer.saved.plan);
+      }
+      router.push(`/ride/lessons/${answer.lessonId}`);
+      router.refresh();
     });
   return (
     <form
@@ -96,6 +110,12 @@ export function LessonEditor(props: LessonEditorProps) {
         save();
       }}
     >
+      {props.isRidden && (
+        <p className={classes.clash}>
+          This lesson was ridden. What is changed here changes its plan: its record stays, stages with passes stay, and
+          what was ridden moves with its day.
+        </p>
+      )}
       <div className={classes.head}>
         <TextInput
           label="What it is called"
@@ -180,6 +200,11 @@ export function LessonEditor(props: LessonEditorProps) {
       {clashes.map(({ what, name: wanted, lesson, lessonId: other }) => (
         <p key={`${what} ${wanted} ${other}`} role="status" className={classes.clash}>
           <strong>At the same time:</strong> the {what} {wanted} is in “{lesson}” too.
+        </p>
+      ))}
+      {said.map(sentence => (
+        <p key={sentence} role="status" className={classes.clash}>
+          {sentence}
         </p>
       ))}
       {problem && (

@@ -28,7 +28,7 @@ export default async function NewLessonPage() {
         <LessonEditor
           lessonId={null}
           first={{
-            ...{ name: '', arenaId: arena.id, startsAt },
+            ...{ name: '', arenaId: arena.id, startsAt, revision: null },
             plan: { pairIds: [], stages: [], breakEveryMin: USUAL_BREAK_MIN },
           }}
           {...choices}

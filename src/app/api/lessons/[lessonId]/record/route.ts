@@ -1,12 +1,18 @@
+import { lessonSetup } from '@/app/_server/lessonSetup';
 import { yardContext } from '@/app/_server/yardContext';
-import { findLesson, lessonRecord } from '@/data/queries/lessons';
-import { packRecord } from '@/files/packedRecord';
+import { findLesson } from '@/data/queries/lessons';
+import { lessonLog } from '@/data/queries/recordLog';
+import { packLog } from '@/files/packedRecord';
 
-/** What was recorded in a lesson so far, by anybody. */
-export async function GET(_: Request, { params }: { params: Promise<{ lessonId: string }> }) {
+/** What was recorded in a lesson by anybody, or, after the number of an earlier answer, what changed since. */
+export async function GET(request: Request, { params }: { params: Promise<{ lessonId: string }> }) {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
+  const asked = new URL(request.url).searchParams.get('after');
+  const after = asked !== null && /^\d{1,9}$/.test(asked) ? Number(asked) : undefined;
   const lesson = await findLesson(db, yard.id, lessonId);
-  if (!lesson) return Response.json({ problem: 'This lesson is not in the yard any more.' }, { status: 404 });
-  return Response.json({ record: packRecord(await lessonRecord(db, yard.id, lesson)) });
+  const answer = lesson && (await lessonLog(db, yard.id, lessonId, after));
+  if (!answer) return Response.json({ problem: 'This lesson is not in the yard any more.' }, { status: 404 });
+  const setup = await lessonSetup(db, yard.id, lesson);
+  return Response.json({ number: answer.number, log: packLog(answer.log), setup });
 }

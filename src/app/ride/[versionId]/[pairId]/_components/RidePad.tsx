@@ -2,16 +2,17 @@
 
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { DISCLAIMER, type PassRecord, type Question, type RideWay, type RowFit, type TrackGait } from '@/core';
+import { DISCLAIMER, type Question, type RideWay, type RowFit, type TrackGait } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
 import Link from 'next/link';
 import { useState } from 'react';
-import { useRide, type Ride } from '../useRide';
+import { useRide, type Ride, type RideSetting } from '../useRide';
 import { Steering } from '@/app/ride/_components/Steering';
 import { FootfallPad } from './FootfallPad';
 import { NotePad } from './NotePad';
 import { PassList } from './PassList';
-import { markWords } from '@/core';
+import type { Tap } from '@/core';
+import { tapWords } from '@/app/ride/recordWords';
 import classes from './RidePad.module.css';
 
 type RidePadProps = {
@@ -33,13 +34,13 @@ type RidePadProps = {
   fit: RowFit | null;
   /** The plan has changed since this ride began. */
   planChanged: boolean;
-  firstPasses: PassRecord[];
+  first: RideSetting['first'];
 };
 
 /** Pass by pass, one tap each, with one undo that always works. Made for a phone and gloves. */
 export function RidePad(props: RidePadProps) {
-  const { pair, versionId, layoutName, poles, spacingM, stage, question, ways, planChanged, firstPasses } = props;
-  const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, question, ways, firstPasses });
+  const { pair, versionId, layoutName, poles, spacingM, stage, question, ways, planChanged, first } = props;
+  const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, question, ways, first });
   return (
     <div className={classes.pad}>
       <header className={classes.head}>
@@ -124,9 +125,7 @@ function PolesHit({ ride, poles, isRow }: { ride: Ride; poles: number; isRow: bo
               aria-pressed={hit !== undefined}
               aria-label={`${one} ${pole} hit`}
               disabled={!ride.ready}
-              onClick={() =>
-                ride.open && hit ? ride.unmark(ride.open.id, hit.id) : ride.mark({ kind: 'hit', place: pole })
-              }
+              onClick={() => (ride.open && hit ? ride.unmark(hit.id) : ride.mark({ kind: 'hit', place: pole }))}
             >
               {pole}
             </button>
@@ -138,14 +137,29 @@ function PolesHit({ ride, poles, isRow }: { ride: Ride; poles: number; isRow: bo
 }
 
 function Foot({ ride }: { ride: Ride }) {
-  const { undoable } = ride;
+  const [undo, redo] = [ride.history.undo, ride.history.redo].map(taps => taps[taps.length - 1]);
+  const words = (tap: Tap) => tapWords({ log: ride.log, rideOf: () => null, pairOf: () => '', timeOf: String }, tap);
   return (
     <footer className={classes.foot}>
       <Delivery ride={ride} />
       <div className={classes.footKeys}>
-        <button type="button" className={classes.key} disabled={!undoable || !ride.ready} onClick={ride.undo}>
+        <button
+          type="button"
+          className={classes.key}
+          disabled={!undo || !ride.ready}
+          onClick={() => undo && ride.reverse(undo)}
+        >
           Undo
-          <small>{undoable ? (undoable.mark ? markWords(undoable.mark) : 'the last pass') : 'nothing yet'}</small>
+          <small>{undo ? words(undo) : 'nothing yet'}</small>
+        </button>
+        <button
+          type="button"
+          className={classes.key}
+          disabled={!redo || !ride.ready}
+          onClick={() => redo && ride.reverse(redo)}
+        >
+          Redo
+          <small>{redo ? words(redo) : 'nothing yet'}</small>
         </button>
         <button type="button" className={classes.main} disabled={!ride.ready} onClick={ride.endPass}>
           {ride.open ? 'Pass done' : 'Pass, nothing to mark'}

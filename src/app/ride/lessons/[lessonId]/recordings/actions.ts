@@ -17,7 +17,7 @@ import {
   type TappedMark,
   type TrackPoint,
 } from '@/core';
-import { recordBatch } from '@/data/queries/passes';
+import { recordBatch } from '@/data/queries/recordEvents';
 import { readFootfalls } from '@/files/footfallCsv';
 import type { FormOutcome } from '@/files/formOutcome';
 import { readGpx } from '@/files/gpx';
@@ -49,6 +49,8 @@ const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem }
 
 /** Common practice, no source: from one pass to the next. */
 const PASS_MS = 90_000;
+/** A lesson that lies a day back was ridden then. */
+const ONE_DAY_MS = 24 * 3600 * 1000;
 
 /** To the left as drawn, to the right from the other side where that goes. */
 const WISHES: readonly RideWay[] = [
@@ -56,7 +58,8 @@ const WISHES: readonly RideWay[] = [
   { rein: 'right', direction: 'other-way' },
 ];
 
-type RiddenPass = RideWay & { marks: readonly TappedMark[]; riddenAtMs: number };
+/** `by`: what it came from. */
+type RiddenPass = RideWay & { marks: readonly TappedMark[]; riddenAtMs: number; by: string };
 
 /** A pass with its marks as the events that a page would have sent. */
 function eventsOf({ lesson, stage, question, pairId }: StageRider, pass: RiddenPass): RecordEvent[] {
@@ -64,14 +67,15 @@ function eventsOf({ lesson, stage, question, pairId }: StageRider, pass: RiddenP
   const id = randomUUID();
   return [
     {
-      ...{ type: 'pass', id: randomUUID() },
+      // A recording says when it was ridden; what it says is not the clock of whoever reads it in.
+      ...{ type: 'pass', id: randomUUID(), saidAtMs: Date.now(), by: pass.by },
       pass: {
         ...{ id, pairId, layoutVersionId: stage.versionId, lessonId: lesson.id, stageId: stage.id, stage: stage.name },
         ...{ question, rein, direction, riddenAtMs },
       },
     },
     ...marks.map((mark, order): RecordEvent => {
-      const own = { type: 'mark' as const, id: randomUUID(), passId: id };
+      const own = { type: 'mark' as const, id: randomUUID(), passId: id, by: pass.by };
       return { ...own, mark: { id: randomUUID(), ...mark }, atMs: riddenAtMs + order };
     }),
   ];
@@ -90,11 +94,12 @@ export async function standInRidesAction(sent: unknown): Promise<FormOutcome<{ p
   const random = seededRandom(seed);
   const nowMs = Date.now();
   const times = hasReins(rider.ways) ? 2 * eachRein : eachRein;
+  const lastMs = rider.lesson.startsAtMs + ONE_DAY_MS < nowMs ? rider.lesson.startsAtMs + times * PASS_MS : nowMs;
   const passes = Array.from({ length: times }, (_, index): RiddenPass => {
     const way = hasReins(rider.ways) ? nearestWay(rider.ways, WISHES[index % 2]!) : rider.ways[0]!;
     const wished = { ...way, manner: rider.manner, mistakes: USUAL_MISTAKES };
     const { marks } = standInRide(rider.asked(way.direction), rider.horse, wished, random);
-    return { ...way, marks, riddenAtMs: nowMs - (times - index) * PASS_MS };
+    return { ...way, marks, riddenAtMs: lastMs - (times - index) * PASS_MS, by: 'the stand-in' };
   });
   return attempt(async () => {
     const { write, yard } = await yardContext();
@@ -140,7 +145,13 @@ export async function readRecordingAction(sent: unknown): Promise<FormOutcome<{ 
   return attempt(async () => {
     const { write, yard } = await yardContext();
     const nowMs = Date.now();
-    const events = eventsOf(rider, { rein, direction, marks: read.marks, riddenAtMs: files.startMs ?? nowMs });
+    const events = eventsOf(rider, {
+      rein,
+      direction,
+      marks: read.marks,
+      riddenAtMs: files.startMs ?? nowMs,
+      by: 'a recording',
+    });
     await write(tx => recordBatch(tx, yard.id, { events, lessonId: null }, nowMs));
     revalidatePath('/ride');
     return { ok: true, recording };

@@ -1,73 +1,112 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { nowMs } from '@/components/nowMs';
+import { lessonSetup } from '@/app/_server/lessonSetup';
 import { yardContext } from '@/app/_server/yardContext';
-import { weekOf } from '@/app/_server/yardTime';
-import { NO_EARLIER_WORK, type Layout } from '@/core';
+import { weekOf, yardTime } from '@/app/_server/yardTime';
+import { lessonState, NO_EARLIER_WORK, standingPasses, type Layout } from '@/core';
 import { findArena } from '@/data/queries/arenas';
 import { earlierWork } from '@/data/queries/earlierWork';
 import { listHorses } from '@/data/queries/horses';
 import { yardRules } from '@/data/queries/settings';
-import { findLesson, lessonRecord } from '@/data/queries/lessons';
+import { findLesson, lessonTimes } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
 import { planHorse } from '@/data/queries/planGround';
+import { lessonLog } from '@/data/queries/recordLog';
+import { packLog } from '@/files/packedRecord';
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
+import { OtherDay } from './_components/OtherDay';
 import { RunLesson } from './_components/RunLesson';
 import type { RunPair } from './runStage';
 import { lessonCautions, stagesToRide } from './stagesToRide';
 
 export const metadata: Metadata = { title: 'Lesson' };
 
-export default async function RunLessonPage({ params }: { params: Promise<{ lessonId: string }> }) {
+type RunLessonPageProps = {
+  params: Promise<{ lessonId: string }>;
+  searchParams: Promise<{ write?: string | string[] }>;
+};
+
+/** Half a day before or after its time a lesson is ridden; on another day that is asked first. */
+const SAME_DAY_MS = 12 * 3600 * 1000;
+
+export default async function RunLessonPage({ params, searchParams }: RunLessonPageProps) {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
   const { name, plan, startsAtMs, arenaId } = lesson;
+  const atMs = nowMs();
+  const state = lessonState(await lessonTimes(db, yard.id, lesson), atMs);
+  // What is written down afterwards has the times of a day that lies back.
+  const writes = (await searchParams).write === '1' && startsAtMs < atMs && state !== 'running';
+  if ((state === 'ended' || state === 'archived') && !writes) redirect(`/ride/lessons/${lessonId}/record`);
+  const { log, number } = (await lessonLog(db, yard.id, lessonId))!;
+  const record = { passes: standingPasses(log) };
+  const recorded = new Set(log.passes.map(({ pass }) => pass.pairId));
   const riding = (await listPairs(db, yard.id))
-    .filter(({ id }) => plan.pairIds.includes(id))
+    .filter(({ id }) => plan.pairIds.includes(id) || recorded.has(id))
     .sort((a, b) => plan.pairIds.indexOf(a.id) - plan.pairIds.indexOf(b.id));
-  if (riding.length === 0 || plan.stages.length === 0)
+  if (plan.stages.length === 0)
     return (
       <EmptyState
-        title={riding.length === 0 ? 'Nobody rides in this lesson yet' : 'This lesson has no stages yet'}
+        title="This lesson has no stages yet"
         action={<LinkButton href={`/ride/lessons/${lessonId}`}>To its plan</LinkButton>}
       >
-        A lesson needs a pair and a stage before it can be ridden.
+        A lesson needs a stage before it can be ridden.
       </EmptyState>
     );
-  const stages = await stagesToRide(lesson);
-  const [record, rules, earlier, horses, arena] = await Promise.all([
-    lessonRecord(db, yard.id, lesson),
+  if (state === 'planned' && !writes && Math.abs(atMs - startsAtMs) > SAME_DAY_MS)
+    return (
+      <OtherDay
+        {...{ lessonId, name, isPast: startsAtMs < atMs }}
+        day={yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY')}
+      />
+    );
+  const riddenIds = writes ? record.passes.map(({ layoutVersionId }) => layoutVersionId) : [];
+  const stages = await stagesToRide(lesson, riddenIds);
+  const [rules, earlier, horses, arena] = await Promise.all([
     yardRules(db, yard.id),
-    earlierWork(db, yard.id, weekOf(startsAtMs, yard.timeZone), lessonId, nowMs()),
+    earlierWork(db, yard.id, weekOf(startsAtMs, yard.timeZone), lessonId, atMs),
     listHorses(db, yard.id),
     findArena(db, yard.id, arenaId),
   ]);
   const pairs = riding.map(({ id, horseId, horseName, riderName }): RunPair => ({
     ...{ id, horseId, horse: horseName, rider: riderName, earlier: earlier.get(horseId) ?? NO_EARLIER_WORK },
     strides: planHorse(horses.find(horse => horse.id === horseId)!),
+    planned: plan.pairIds.includes(id),
   }));
   const ridden = await versionsRidden(
     db,
     yard.id,
-    record.passes.map(({ layoutVersionId }) => layoutVersionId),
+    log.passes.map(({ pass }) => pass.layoutVersionId),
   );
   const layouts: Record<string, Layout> = Object.fromEntries([
     ...[...ridden].map(([id, { layout }]) => [id, layout] as const),
     ...stages.flatMap(({ versionId, layout }) => (versionId && layout ? [[versionId, layout] as const] : [])),
   ]);
+  const all = await listPairs(db, yard.id);
   return (
     <RunLesson
       {...{ lessonId, name, startsAtMs, breakEveryMin: plan.breakEveryMin, rules, pairs, stages, layouts }}
       homeFacingDeg={arena?.marks.homeFacingDeg ?? null}
       cautions={lessonCautions(
         stages,
-        pairs.map(({ id, horse, rider, strides }) => ({ id, name: `${horse} with ${rider}`, strides })),
+        pairs
+          .filter(({ planned }) => planned)
+          .map(({ id, horse, rider, strides }) => ({ id, name: `${horse} with ${rider}`, strides })),
       )}
-      firstRecord={record}
+      yardPairs={all
+        .filter(({ archived }) => !archived)
+        .map(({ id, horseId, horseName, riderId, riderName }) => {
+          const heightM = horses.find(horse => horse.id === horseId)!.heightM;
+          return { id, horse: { id: horseId, name: horseName, heightM }, rider: { id: riderId, name: riderName } };
+        })}
+      first={{ number, log: packLog(log) }}
+      setup={await lessonSetup(db, yard.id, lesson)}
+      writtenDownFor={writes ? yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY') : null}
     />
   );
 }

@@ -12,7 +12,10 @@ export type RunStage = Omit<LessonStage, 'questions'> & {
   lacks: number;
 };
 
-/** A pair of the lesson. `earlier`: what its horse does that day besides, and on other days of the week. */
+/**
+ * A pair of the lesson. `earlier`: what its horse does that day besides, and on other days of the week; `planned`: whether it
+ * is to ride, where nobody said otherwise since.
+ */
 export type RunPair = {
   id: string;
   horseId: string;
@@ -20,4 +23,5 @@ export type RunPair = {
   rider: string;
   strides: LayoutHorse;
   earlier: EarlierWork;
+  planned: boolean;
 };

@@ -23,8 +23,10 @@ import type { RunStage } from './runStage';
 /**
  * The stages of a lesson as they stand today. Opening a lesson keeps each layout that is ridden in it as it stands, so that
  * its records have something to hang on; the same state is kept once.
+ * @param riddenIds - of a lesson that lies back, the versions that were ridden in it, the last one last: what is written down
+ *   beside them was ridden over the same
  */
-export async function stagesToRide({ plan }: Lesson): Promise<RunStage[]> {
+export async function stagesToRide({ plan }: Lesson, riddenIds: readonly string[] = []): Promise<RunStage[]> {
   const { db, write, yard } = await yardContext();
   const layoutIds = [...new Set(plan.stages.flatMap(({ layoutId }) => layoutId ?? []))];
   const layouts = (await Promise.all(layoutIds.map(id => findLayout(db, yard.id, id)))).filter(one => one !== null);
@@ -33,7 +35,11 @@ export async function stagesToRide({ plan }: Lesson): Promise<RunStage[]> {
   await write(async tx => {
     for (const layout of layouts) kept.set(layout.id, await keepVersion(tx, yard.id, layout, 'ridden'));
   });
-  const versions = await versionsRidden(db, yard.id, [...kept.values()]);
+  const versions = await versionsRidden(db, yard.id, [...kept.values(), ...riddenIds]);
+  for (const id of riddenIds) {
+    const layoutId = versions.get(id)?.layoutId;
+    if (layoutId !== undefined) kept.set(layoutId, id);
+  }
   const offers = new Map<string, Awaited<ReturnType<typeof layoutOffers>>>();
   for (const layout of layouts) offers.set(layout.id, await layoutOffers(db, yard.id, layout, horses));
   return plan.stages.map(({ questions, ...stage }) => {

@@ -17,8 +17,9 @@ export function CautionGate({ name, cautions, ready, onRead }: CautionGateProps)
         ))}
       </ul>
       <p>{DISCLAIMER}</p>
+      <p>Beginning says that these were read and seen to.</p>
       <button type="button" className={classes.main} disabled={!ready} onClick={onRead}>
-        Read, and seen to
+        Begin the lesson
       </button>
     </section>
   );

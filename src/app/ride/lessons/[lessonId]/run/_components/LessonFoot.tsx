@@ -1,28 +1,45 @@
-import { markWords, type PassRecord } from '@/core';
-import { placeName, type AskedRide } from '@/app/ride/askedRide';
-import type { LessonState } from '../_state/useLesson';
+import { whoSays } from '@/components/who/whoSays';
+import type { PassRecord, Tap } from '@/core';
+import { tapWords, type RecordNames } from '@/app/ride/recordWords';
+import type { LessonRecordState } from '../../_state/useLesson';
 import classes from './RunLesson.module.css';
 
 type LessonFootProps = {
-  lesson: LessonState;
+  lesson: LessonRecordState;
   open: PassRecord | null;
   canRide: boolean;
-  /** What a pass was over: what is undone is told by its own pass. */
-  rideOf: (pass: PassRecord) => AskedRide | null;
+  /** What was tapped of this pair at this stage. */
+  history: { undo: readonly Tap[]; redo: readonly Tap[] };
+  names: RecordNames;
   onBreak: () => void;
   onEnd: () => void;
 };
 
-/** Always in reach of the thumb: undo, a walk break, the end of the pass, and whether everything is saved. */
-export function LessonFoot({ lesson, open, canRide, rideOf, onBreak, onEnd }: LessonFootProps) {
-  const { undoable, ready } = lesson;
+/** Always in reach of the thumb: undo and redo, a walk break, the end of the pass, and whether everything is saved. */
+export function LessonFoot({ lesson, open, canRide, history, names, onBreak, onEnd }: LessonFootProps) {
+  const { ready } = lesson;
+  const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
   return (
     <footer className={classes.foot}>
       <Delivery lesson={lesson} />
       <div className={classes.footKeys}>
-        <button type="button" className={classes.key} disabled={!undoable || !ready} onClick={lesson.undo}>
+        <button
+          type="button"
+          className={classes.key}
+          disabled={!undo || !ready}
+          onClick={() => undo && lesson.reverse(undo)}
+        >
           Undo
-          <small>{undoWords(lesson, rideOf)}</small>
+          <small>{undo ? `${tapWords(names, undo)}${ofWhom(undo)}` : 'nothing here'}</small>
+        </button>
+        <button
+          type="button"
+          className={classes.key}
+          disabled={!redo || !ready}
+          onClick={() => redo && lesson.reverse(redo)}
+        >
+          Redo
+          <small>{redo ? tapWords(names, redo) : 'nothing here'}</small>
         </button>
         <button type="button" className={classes.key} disabled={!ready} onClick={onBreak}>
           Walk break
@@ -37,18 +54,18 @@ export function LessonFoot({ lesson, open, canRide, rideOf, onBreak, onEnd }: Le
   );
 }
 
-function undoWords({ undoable, record }: LessonState, rideOf: LessonFootProps['rideOf']): string {
-  if (!undoable) return 'nothing yet';
-  if (undoable.type === 'break') return 'the walk break';
-  if (undoable.type === 'ask') return 'what was asked otherwise';
-  if (undoable.type === 'pass') return 'the last pass';
-  const pass = record.passes.find(({ id }) => id === undoable.passId);
-  const ride = pass ? rideOf(pass) : null;
-  return markWords(undoable.mark, place => placeName(ride, place));
+/** Whose tap it was, where it was not this device's. */
+function ofWhom({ acts }: Tap): string {
+  const by = acts[0]?.by ?? null;
+  return by === null || by === whoSays() ? '' : `, tapped by ${by}`;
 }
 
 /** Says "saved" only when everything is in the database. */
-function Delivery({ lesson: { ready, unsent, problem } }: { lesson: LessonState }) {
+export function Delivery({
+  lesson: { ready, unsent, problem },
+}: {
+  lesson: Pick<LessonRecordState, 'ready' | 'unsent' | 'problem'>;
+}) {
   if (!ready) return <p role="status">Opening …</p>;
   if (unsent === 0)
     return (

@@ -1,15 +1,19 @@
-import { markWords, standingMarks, type PassRecord } from '@/core';
-import { placeName, type AskedRide } from '@/app/ride/askedRide';
+import type { PassRecord } from '@/core';
+import { markOfPassWords } from '@/app/ride/recordWords';
+import type { AskedRide } from '@/app/ride/askedRide';
+import { standingMarks } from '@/core';
+import Link from 'next/link';
 import classes from './RunLesson.module.css';
 
 type PassesSoFarProps = {
+  lessonId: string;
   passes: readonly PassRecord[];
   /** What a pass was over; null until it is known. */
   rideOf: (pass: PassRecord) => AskedRide | null;
 };
 
-/** What the pair rode at this stage, pass by pass, each in the words of what it was asked. */
-export function PassesSoFar({ passes, rideOf }: PassesSoFarProps) {
+/** What the pair rode at this stage, pass by pass, each in the words of what it was asked; a tap puts it right. */
+export function PassesSoFar({ lessonId, passes, rideOf }: PassesSoFarProps) {
   if (passes.length === 0) return null;
   return (
     <section aria-label="Ridden at this stage">
@@ -17,14 +21,15 @@ export function PassesSoFar({ passes, rideOf }: PassesSoFarProps) {
       <ol className={classes.passes}>
         {passes.map(pass => {
           const ride = rideOf(pass);
-          const words = standingMarks(pass.marks).map(mark =>
-            markWords(mark, place => placeName(ride, place), ride?.inWords ?? String),
-          );
+          const words = standingMarks(pass.marks).map(mark => markOfPassWords(mark, ride));
           return (
             <li key={pass.id}>
               {ride?.words ?? pass.stage}
               {pass.rein === null ? '' : `, ${pass.rein} rein`}:{' '}
-              {words.length === 0 ? 'nothing to mark' : words.join(', ')}
+              {words.length === 0 ? 'nothing to mark' : words.join(', ')}{' '}
+              <Link href={`/ride/lessons/${lessonId}/record?pass=${pass.id}`} className={classes.putRight}>
+                Put right
+              </Link>
             </li>
           );
         })}

@@ -5,6 +5,8 @@ import {
   headingFromFacing,
   isAtStage,
   isVoid,
+  lessonOverAtMs,
+  lessonState,
   questionWords,
   stageGate,
   trackKey,
@@ -12,23 +14,32 @@ import {
   workWarnings,
   type Layout,
   type LessonRecord,
+  type LessonTimes,
   type PassRecord,
+  type RecordLog,
   type YardRules,
 } from '@/core';
 import { useEffect, useState } from 'react';
-import { acknowledgeEvent, breakEvent } from '../_state/useLesson';
+import { newId } from '@/components/newId';
+import Link from 'next/link';
+import type { FirstRecord } from '../../_state/useLesson';
+import type { RecordNames } from '@/app/ride/recordWords';
 import { useRun } from '../_state/useRun';
+import { useSetup } from '../_state/useSetup';
 import { useVersions } from '../_state/useVersions';
 import { askedRide } from '@/app/ride/askedRide';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RunPair, RunStage } from '../runStage';
 import { AskSheet } from './AskSheet';
 import { CautionGate } from './CautionGate';
+import { Ended } from './Ended';
 import { FigurePad } from './FigurePad';
 import { Judgement } from './Judgement';
 import { LessonFoot } from './LessonFoot';
 import { MorePad } from './MorePad';
 import { NewQuestion } from '../../../_components/NewQuestion';
+import { LessonToday } from './LessonToday';
+import { PairsToday, type YardPair } from './PairsToday';
 import { PairKeys } from './PairKeys';
 import { PassesSoFar } from './PassesSoFar';
 import { QuestionKeys } from './QuestionKeys';
@@ -50,37 +61,74 @@ type RunLessonProps = {
   layouts: Record<string, Layout>;
   homeFacingDeg: number | null;
   cautions: string[];
-  firstRecord: LessonRecord;
+  /** Every pair of the yard: any of them may come into the lesson. */
+  yardPairs: YardPair[];
+  first: FirstRecord;
+  /** What the lesson is ridden over and by whom, as the page has it. */
+  setup: string;
+  /** The day, where the lesson is written down afterwards; null while it is ridden. */
+  writtenDownFor: string | null;
 };
 
 const TICK_MS = 15_000;
 
 /** A lesson while it is ridden: pair by pair, pass by pass, a tap for each thing. Made for a phone and gloves. */
 export function RunLesson(props: RunLessonProps) {
-  const { lessonId, name, pairs, stages, rules, firstRecord } = props;
-  const run = useRun(lessonId, pairs, stages, props.layouts, firstRecord);
-  const { lesson, stage, index, pair, pairId, open, round, mark, ride, question, questions } = run;
+  const { lessonId, name, stages, rules, writtenDownFor } = props;
+  const changed = useSetup(props);
+  const run = useRun({
+    ...{ lessonId, stages, layouts: props.layouts, pairs: props.pairs, first: props.first },
+    writtenDownFromMs: writtenDownFor === null ? null : props.startsAtMs,
+    onSetup: changed.onSetup,
+  });
+  const { lesson, stage, index, pair, pairs, known, open, round, mark, ride, question, questions } = run;
+  const pairId = pair?.id ?? '';
   const layouts = useVersions(props.layouts, lesson.record.passes);
-  const nowMs = useNow(firstRecord);
+  const nowMs = useNow(lesson.record);
   const { record } = lesson;
-  const rideOf = rideOfPass(layouts, pairs);
+  const rideOf = rideOfPass(layouts, known);
   const atStage = (of: string) => record.passes.filter(pass => pass.pairId === of && isAtStage(pass, stage));
   const passes = atStage(pairId);
   const asAsked = passes.filter(
     pass => question && trackKey(pass.question) === trackKey(question) && pass.question.id === question.id,
   );
-  const counts = (of: string) => countsOf(props, record, of, nowMs, rideOf);
-  if (record.acknowledgedAtMs === null)
+  const counts = (of: string) => countsOf(props.startsAtMs, known, record, of, nowMs, rideOf);
+  const names: RecordNames = {
+    log: lesson.log,
+    rideOf,
+    pairOf: id => pairWords(known.find(one => one.id === id)),
+    timeOf: atMs => new Date(atMs).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }),
+  };
+  const state = lessonState(timesNow(props, lesson.log, record), nowMs);
+  if (writtenDownFor === null && (state === 'ended' || state === 'archived'))
+    return (
+      <Ended {...{ lessonId, name, lesson }} overAtMs={lessonOverAtMs(timesNow(props, lesson.log, record), nowMs)} />
+    );
+  if (writtenDownFor === null && record.acknowledgedAtMs === null)
     return (
       <CautionGate
         name={name}
         cautions={props.cautions}
         ready={lesson.ready}
-        onRead={() => lesson.tap([acknowledgeEvent(lessonId)])}
+        onRead={() => lesson.tap([{ type: 'acknowledge', id: newId(), lessonId, atMs: Date.now() }])}
       />
     );
   return (
     <div className={classes.run}>
+      {writtenDownFor !== null && (
+        <p className={classes.notice} role="status">
+          Written down afterwards: what you tap here was ridden on {writtenDownFor}.{' '}
+          <Link href={`/ride/lessons/${lessonId}/record`}>To the record</Link>
+        </p>
+      )}
+      {changed.notice && (
+        <p className={classes.notice} role="status">
+          {changed.notice}{' '}
+          <button type="button" className={classes.key} onClick={changed.onRead}>
+            Close
+          </button>
+        </p>
+      )}
       <StageHead
         lessonName={name}
         stages={stages}
@@ -89,6 +137,7 @@ export function RunLesson(props: RunLessonProps) {
         onReins={ride === null || hasReins(ride.ways)}
         gate={stage.layout ? stageGate(passes, gatedQuestions(stage.layout, questions), rules.gate) : null}
       />
+      {pairs.length === 0 && <p className={classes.notice}>Nobody rides in this lesson yet: add a pair below.</p>}
       <PairKeys
         pairs={pairs}
         chosenId={pairId}
@@ -158,7 +207,7 @@ export function RunLesson(props: RunLessonProps) {
           />
           <AskSheet
             key={`${pairId} ${question.id}`}
-            horse={pair.horse}
+            horse={pair?.horse ?? ''}
             question={question}
             ride={ride}
             layout={stage.layout}
@@ -179,14 +228,15 @@ export function RunLesson(props: RunLessonProps) {
           onAsk={run.askNew}
         />
       )}
-      <PassesSoFar passes={passes} rideOf={rideOf} />
+      <PassesSoFar {...{ lessonId, passes, rideOf }} />
+      <PairsToday key={`pairs ${pairId}`} {...{ lessonId, lesson, known }} chosen={pair} yardPairs={props.yardPairs} />
       <StageToday key={`today ${stage.id}`} lessonId={lessonId} stage={stage} />
+      <LessonToday {...{ lessonId, lesson }} isWrittenDown={writtenDownFor !== null} />
       <LessonFoot
-        lesson={lesson}
-        open={open}
+        {...{ lesson, open, names }}
         canRide={run.canRide}
-        rideOf={rideOf}
-        onBreak={() => lesson.tap([breakEvent(lessonId, pairId)])}
+        history={run.history}
+        onBreak={run.walkBreak}
         onEnd={run.endPass}
       />
     </div>
@@ -203,7 +253,8 @@ function rideOfPass(layouts: Readonly<Record<string, Layout>>, pairs: readonly R
 
 /** What the horse of a pair has done by now, with whoever rode it, and what else it does that day. */
 function countsOf(
-  { pairs, startsAtMs }: RunLessonProps,
+  startMs: number,
+  pairs: readonly RunPair[],
   record: LessonRecord,
   pairId: string,
   nowMs: number,
@@ -213,13 +264,21 @@ function countsOf(
   const riders = pairs.filter(({ horseId }) => horseId === pair.horseId).map(({ id }) => id);
   const own = (one: Pick<PassRecord, 'pairId'>) => riders.includes(one.pairId);
   return workCounts({
+    ...{ startMs, nowMs, earlier: pair.earlier },
     passes: record.passes.filter(own),
     workOf: pass => rideOf(pass)?.work ?? null,
     breaksMs: record.breaks.filter(own).map(({ atMs }) => atMs),
-    startMs: startsAtMs,
-    nowMs,
-    earlier: pair.earlier,
   });
+}
+
+const pairWords = (pair: RunPair | undefined) => (pair ? `${pair.horse} with ${pair.rider}` : 'a pair');
+
+/** When things happened in the lesson, with what this device knows and the server may not. */
+function timesNow({ startsAtMs, stages }: RunLessonProps, log: RecordLog, { passes }: LessonRecord): LessonTimes {
+  const { acknowledgedAtMs, endedAtMs, reopenedAtMs } = log;
+  const lastRiddenAtMs = passes[passes.length - 1]?.riddenAtMs ?? null;
+  const plannedMin = stages.reduce((sum, { minutes }) => sum + minutes, 0);
+  return { startsAtMs, plannedMin, archived: false, acknowledgedAtMs, endedAtMs, reopenedAtMs, lastRiddenAtMs };
 }
 
 /** The clock, a few times a minute; before the page is alive, the time of the last thing that happened. */

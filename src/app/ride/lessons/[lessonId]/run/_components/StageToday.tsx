@@ -1,6 +1,7 @@
 'use client';
 
 import { FAILURE_POLICIES, SEATS, STOP_RULES, stopRule } from '@/core';
+import { whoSays } from '@/components/who/whoSays';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { changeStageAction } from '../../../actions';
@@ -18,7 +19,7 @@ export function StageToday({ lessonId, stage }: StageTodayProps) {
   const [busy, begin] = useTransition();
   const change = (changes: Partial<Pick<RunStage, 'focus' | 'seat' | 'policy' | 'stop'>>) =>
     begin(async () => {
-      const answer = await changeStageAction(lessonId, stage.id, changes).catch(() => null);
+      const answer = await changeStageAction(lessonId, stage.id, changes, whoSays()).catch(() => null);
       const first = answer && !answer.ok ? (answer.problem ?? Object.values(answer.fields)[0]) : null;
       setProblem(answer?.ok ? null : (first ?? 'The server does not answer: the stage is as it was.'));
       if (answer?.ok) router.refresh();

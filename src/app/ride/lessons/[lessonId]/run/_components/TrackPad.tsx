@@ -24,7 +24,8 @@ import classes from './RunLesson.module.css';
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
 
 type TrackPadProps = {
-  layoutId: string;
+  /** Null where the pass lies back: nothing on the sand is moved for it any more. */
+  layoutId: string | null;
   layout: Layout;
   track: RunTrack;
   /** Ridden the other way round, the last stop comes first. */
@@ -152,7 +153,7 @@ export function TrackPad({ layoutId, layout, track, direction, marks, ready, onM
           On to {step < places.length - 1 ? track.stops[places[step + 1]! - 1]!.words : 'the end'}
         </button>
       </div>
-      {legTo !== null && <Adjust layoutId={layoutId} track={track} leg={legTo} />}
+      {legTo !== null && layoutId !== null && <Adjust layoutId={layoutId} track={track} leg={legTo} />}
       {calling && (
         <CallSheet layout={layout} track={track.planned} reckoned={track.reckoned} onClose={() => setCalling(false)} />
       )}

@@ -1,32 +1,49 @@
 import { newId } from '@/components/newId';
 import {
+  amend,
   askedOfAll,
   nearestWay,
   questionsNow,
+  sayMark,
+  tapHistory,
+  writtenDownAtMs,
   type Layout,
   type LessonRecord,
   type NewlyAsked,
   type PassRecord,
   type Question,
+  type RecordEvent,
   type RideWay,
+  type Saying,
   type TappedMark,
 } from '@/core';
 import { useState } from 'react';
 import { askedRide } from '@/app/ride/askedRide';
+import { saying } from '@/app/ride/saying';
+import { useLesson, type FirstRecord } from '../../_state/useLesson';
+import { pairsNow } from '../pairsNow';
 import type { RunPair, RunStage } from '../runStage';
-import { askEvent, markEvent, passEvent, useLesson } from './useLesson';
+
+type RunSetting = {
+  lessonId: string;
+  /** The pairs that are planned, and those that have a record here. */
+  pairs: readonly RunPair[];
+  stages: readonly RunStage[];
+  layouts: Readonly<Record<string, Layout>>;
+  first: FirstRecord;
+  /** When the lesson began, where it is written down afterwards: its passes take its day and times; null while it runs. */
+  writtenDownFromMs: number | null;
+  onSetup: (setup: string) => void;
+};
 
 /** Who rides which question of which stage how, which pass is being marked, and what taps do to it. */
-export function useRun(
-  lessonId: string,
-  pairs: readonly RunPair[],
-  stages: readonly RunStage[],
-  layouts: Readonly<Record<string, Layout>>,
-  first: LessonRecord,
-) {
-  const lesson = useLesson(lessonId, first);
-  const [stageIndex, setStageIndex] = useState(() => stageBegun(stages, first));
-  const [pairId, setPairId] = useState(pairs[0]!.id);
+export function useRun({ lessonId, stages, layouts, first, writtenDownFromMs, ...setting }: RunSetting) {
+  const lesson = useLesson(lessonId, first, setting.onSetup);
+  const { log, record } = lesson;
+  const known = pairsNow(setting.pairs, log);
+  const pairs = known.filter(({ rides }) => rides);
+  const [stageIndex, setStageIndex] = useState(() => stageBegun(stages, record));
+  const [pairId, setPairId] = useState(pairs[0]?.id ?? '');
   const [questionWish, setQuestionWish] = useState<string | null>(null);
   const [wish, setWish] = useState<RideWay>({ rein: 'left', direction: 'as-drawn' });
   const [openId, setOpenId] = useState<string | null>(null);
@@ -38,52 +55,71 @@ export function useRun(
   };
   const index = Math.min(stageIndex, stages.length - 1);
   const stage = stages[index]!;
-  const pair = pairs.find(({ id }) => id === pairId) ?? pairs[0]!;
-  const questions = questionsNow(stage.questions, lesson.record.asks, stage.id, pair.id);
+  const pair = pairs.find(({ id }) => id === pairId) ?? pairs[0] ?? null;
+  const questions = questionsNow(stage.questions, record.asks, stage.id, pair?.id ?? '');
   const question = questions.find(({ id }) => id === questionWish) ?? questions[0] ?? null;
-  const open: PassRecord | null = lesson.record.passes.find(({ id }) => id === openId) ?? null;
+  const open: PassRecord | null = record.passes.find(({ id }) => id === openId) ?? null;
   // An open pass is marked by what it was asked, over what it was begun over.
   const [layout, asked] = open
     ? [layouts[open.layoutVersionId] ?? stage.layout, open.question]
     : [stage.layout, question];
-  const ride = layout && asked ? askedRide(layout, asked, pair.strides) : null;
+  const ride = layout && asked && pair ? askedRide(layout, asked, pair.strides) : null;
   const way: RideWay = open ?? (ride ? nearestWay(ride.ways, wish) : wish);
-  const startPass = () =>
-    passEvent({
-      ...{ pairId: pair.id, layoutVersionId: stage.versionId!, lessonId, stageId: stage.id, stage: stage.name },
-      ...{ question: question!, rein: way.rein, direction: way.direction },
-    });
+  const startPass = (own: Saying): RecordEvent & { type: 'pass' } => ({
+    ...{ type: 'pass', id: own.newId(), by: own.by },
+    ...(writtenDownFromMs === null ? {} : { saidAtMs: own.atMs }),
+    pass: {
+      ...{ id: own.newId(), pairId: pair!.id, layoutVersionId: stage.versionId!, lessonId },
+      ...{ stageId: stage.id, stage: stage.name, question: question!, rein: way.rein, direction: way.direction },
+      riddenAtMs:
+        writtenDownFromMs === null
+          ? own.atMs
+          : Math.min(own.atMs, writtenDownAtMs({ stages: [...stages] }, writtenDownFromMs, stage.id, record.passes)),
+    },
+  });
   const say = (said: readonly NewlyAsked[], chosenId: string) => {
-    lesson.tap(said.map(one => askEvent({ lessonId, stageId: stage.id, ...one })));
+    const { atMs, by } = saying();
+    lesson.tap(said.map(one => ({ type: 'ask', id: newId(), lessonId, stageId: stage.id, ...one, atMs, by })));
     setQuestionWish(chosenId);
     toNextPass();
   };
   const canRide = stage.versionId !== null && question !== null && ride !== null;
   const mark = (tapped: TappedMark) => {
     if (!canRide) return;
-    const begun = open ? null : startPass();
+    const own = saying();
+    const begun = open ? null : startPass(own);
     const passId = open?.id ?? begun!.pass.id;
-    lesson.tap([...(begun ? [begun] : []), markEvent(passId, tapped)]);
+    lesson.tap([...(begun ? [begun] : []), sayMark(log, passId, tapped, own)]);
     setOpenId(passId);
   };
   return {
-    ...{ lesson, stage, index, pair, pairId: pair.id, questions, question, ride, canRide, open, round, mark, way },
+    ...{ lesson, stage, index, pair, pairs, known, questions, question, ride, canRide, open, round, mark, way },
+    /** What was tapped of this pair at this stage, and can be taken back or done again. */
+    history: tapHistory(log, { pairId: pair?.id ?? '', stageId: stage.id }),
     endPass: () => {
-      if (!open && canRide) lesson.tap([startPass()]);
+      if (!open && canRide) lesson.tap([startPass(saying())]);
       toNextPass();
     },
     /** Another pass, over one line of the track only. */
     startLine: (from: number, to: number) => {
       if (!canRide) return;
-      const begun = startPass();
-      lesson.tap([begun, markEvent(begun.pass.id, { kind: 'line', from, to })]);
+      const own = saying();
+      const begun = startPass(own);
+      lesson.tap([begun, sayMark(log, begun.pass.id, { kind: 'line', from, to }, own)]);
       setOpenId(begun.pass.id);
       setRound(round + 1);
+    },
+    walkBreak: () => {
+      const { atMs, by } = saying();
+      if (pair) lesson.tap([{ type: 'break', id: newId(), lessonId, pairId: pair.id, stageId: stage.id, atMs, by }]);
     },
     steer: (chosen: RideWay) => {
       setWish(chosen);
       // A pass that is open goes the way that is chosen.
-      if (open) lesson.tap([{ type: 'amend', id: newId(), passId: open.id, ...chosen }]);
+      if (!open) return;
+      const was = { rein: open.rein, direction: open.direction };
+      const to = { rein: chosen.rein, direction: chosen.direction };
+      lesson.tap([amend(log, lessonId, { on: 'pass', of: open.id, what: 'way', was, to }, saying())]);
     },
     chooseQuestion: (id: string) => {
       setQuestionWish(id);
@@ -94,9 +130,9 @@ export function useRun(
     /** Asks the chosen question otherwise: of this pair, or of all, where every pair keeps what is its own of it. */
     askOtherwise: (change: (question: Question) => Question | null, ofAll: boolean) => {
       const own = question && change(question);
-      if (!own) return;
-      const asked = { ...stage, asks: lesson.record.asks, pairIds: pairs.map(({ id }) => id) };
-      say(ofAll ? askedOfAll(asked, question.id, change) : [{ pairId: pair.id, question: own }], own.id);
+      if (!own || !pair) return;
+      const all = { ...stage, asks: record.asks, pairIds: pairs.map(({ id }) => id) };
+      say(ofAll ? askedOfAll(all, question.id, change) : [{ pairId: pair.id, question: own }], own.id);
     },
     choosePair: (id: string) => {
       setPairId(id);

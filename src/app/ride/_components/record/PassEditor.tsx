@@ -1,0 +1,287 @@
+'use client';
+
+import {
+  amend,
+  askedLayout,
+  bare,
+  headingFromFacing,
+  marksFit,
+  passRecord,
+  questionWords,
+  reversal,
+  sayMark,
+  tapHistory,
+  waysToRide,
+  type ChangedValue,
+  type Layout,
+  type LayoutHorse,
+  type LoggedPass,
+  type Question,
+  type RecordEvent,
+  type RecordLog,
+  type Tap,
+  type TappedMark,
+  type YardRules,
+} from '@/core';
+import { FigurePad } from '@/app/ride/lessons/[lessonId]/run/_components/FigurePad';
+import { MorePad } from '@/app/ride/lessons/[lessonId]/run/_components/MorePad';
+import { TrackPad } from '@/app/ride/lessons/[lessonId]/run/_components/TrackPad';
+import { askedRide } from '@/app/ride/askedRide';
+import { markOfPassWords, passOf, passWords, tapWords, type RecordNames } from '@/app/ride/recordWords';
+import { saying } from '@/app/ride/saying';
+import { instantOf, yardTime } from '@/app/_server/yardTime';
+import { useState } from 'react';
+import { Steering } from '../Steering';
+import { ChangeList } from './ChangeList';
+import { PassDrawing } from './PassDrawing';
+import classes from './Record.module.css';
+
+export type PassEditorProps = {
+  log: RecordLog;
+  passId: string;
+  names: RecordNames;
+  /** As it was ridden over. */
+  layout: Layout;
+  /** The horse with its strides of that day. */
+  horse: LayoutHorse | null;
+  pairs: readonly { id: string; name: string }[];
+  /** Of the lesson; none for a ride by itself. */
+  stages: readonly { id: string; name: string }[];
+  /** What else may have been ridden over the same layout. */
+  questions: readonly Question[];
+  rules: Pick<YardRules, 'faults' | 'riderMarks'>;
+  homeFacingDeg: number | null;
+  timeZone: string;
+  ready: boolean;
+  onSay: (events: RecordEvent[]) => void;
+  onClose: () => void;
+};
+
+const LOCAL = 'YYYY-MM-DDTHH:mm';
+
+/** A pass put right: who rode what, when and how, and each mark. Whatever is changed is kept with what it was before. */
+export function PassEditor(props: PassEditorProps) {
+  const { log, passId, names, ready, onSay, onClose } = props;
+  const logged = log.passes.find(({ pass }) => pass.id === passId);
+  if (!logged) return null;
+  const { pass, counts } = logged;
+  const ride = names.rideOf(pass);
+  const history = tapHistory(log, { passId });
+  const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
+  const reverse = (tap: Tap) =>
+    onSay(
+      reversal(log, tap, saying()).map(one => ({ type: 'change', id: one.id, lessonId: pass.lessonId, change: one })),
+    );
+  const change = (value: ChangedValue) => onSay([amend(log, pass.lessonId, { ...value, of: passId }, saying())]);
+  const own = log.changes.filter(one => passOf(log, one) === logged);
+  return (
+    <section aria-label="A pass put right" className={classes.editor}>
+      <header>
+        <h2>{passWords(pass, ride)}</h2>
+        <p>
+          {names.pairOf(pass.pairId)}, {pass.stage},{' '}
+          {yardTime(pass.riddenAtMs, props.timeZone, 'ddd D MMM YYYY, HH:mm')}
+          {counts ? '' : '. It was taken back and does not count.'}
+        </p>
+        <div className={classes.row}>
+          <button type="button" className={classes.key} onClick={onClose}>
+            Close
+          </button>
+          <button
+            type="button"
+            className={classes.key}
+            disabled={!ready || !undo}
+            onClick={() => undo && reverse(undo)}
+          >
+            Undo{undo ? `: ${tapWords(names, undo)}` : ''}
+          </button>
+          <button
+            type="button"
+            className={classes.key}
+            disabled={!ready || !redo}
+            onClick={() => redo && reverse(redo)}
+          >
+            Redo{redo ? `: ${tapWords(names, redo)}` : ''}
+          </button>
+          <button
+            type="button"
+            className={classes.key}
+            disabled={!ready}
+            onClick={() => change({ on: 'pass', what: 'counts', was: counts, to: !counts })}
+          >
+            {counts ? 'Take this pass back' : 'Bring this pass back'}
+          </button>
+        </div>
+      </header>
+      <PassDrawing layout={props.layout} question={pass.question} direction={pass.direction} />
+      <WhoAndWhen {...props} logged={logged} onChange={change} />
+      <Marks {...props} logged={logged} />
+      {own.length > 0 && (
+        <ChangeList changes={own} names={names} timeZone={props.timeZone} title="What was changed of it" />
+      )}
+    </section>
+  );
+}
+
+type PartProps = PassEditorProps & { logged: LoggedPass };
+
+function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void }) {
+  const { layout, horse, pairs, stages, questions, timeZone, ready, onChange, homeFacingDeg } = props;
+  const { pass, marks } = props.logged;
+  const [when, setWhen] = useState<string | null>(null);
+  const ride = askedRide(layout, pass.question, horse);
+  const counting = passRecord(props.logged).marks;
+  const fitting = questions.filter(
+    one => JSON.stringify(one) !== JSON.stringify(pass.question) && marksFit(layout, one, counting),
+  );
+  const ways = askedLayout(layout, pass.question);
+  const told = when ?? yardTime(pass.riddenAtMs, timeZone, LOCAL);
+  const toMs = instantOf(told, timeZone);
+  return (
+    <>
+      <div className={classes.fields}>
+        <label>
+          Who rode
+          <select
+            value={pass.pairId}
+            disabled={!ready}
+            onChange={event => onChange({ on: 'pass', what: 'pair', was: pass.pairId, to: event.currentTarget.value })}
+          >
+            {pairs.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {stages.length > 0 && (
+          <label>
+            Stage
+            <select
+              value={pass.stageId ?? ''}
+              disabled={!ready}
+              onChange={event => {
+                const stage = stages.find(({ id }) => id === event.currentTarget.value);
+                if (!stage) return;
+                const was = { stageId: pass.stageId, stage: pass.stage };
+                onChange({ on: 'pass', what: 'stage', was, to: { stageId: stage.id, stage: stage.name } });
+              }}
+            >
+              {!stages.some(({ id }) => id === pass.stageId) && <option value="">{pass.stage}</option>}
+              {stages.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        <label>
+          What was ridden
+          <select
+            value=""
+            disabled={!ready || fitting.length === 0}
+            onChange={event => {
+              const to = fitting[Number(event.currentTarget.value)];
+              if (to) onChange({ on: 'pass', what: 'question', was: pass.question, to });
+            }}
+          >
+            <option value="">{ride?.words ?? pass.stage}</option>
+            {fitting.map((question, index) => (
+              <option key={question.id} value={index}>
+                {questionWords(layout, question)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <form
+          className={classes.when}
+          onSubmit={event => {
+            event.preventDefault();
+            if (toMs !== null) onChange({ on: 'pass', what: 'time', was: pass.riddenAtMs, to: toMs });
+            setWhen(null);
+          }}
+        >
+          <label>
+            When it was ridden
+            <input
+              type="datetime-local"
+              value={told}
+              max={yardTime(Date.now(), timeZone, LOCAL)}
+              onChange={event => setWhen(event.currentTarget.value)}
+            />
+          </label>
+          <button type="submit" className={classes.key} disabled={!ready || when === null || toMs === null}>
+            Save
+          </button>
+        </form>
+      </div>
+      {ways && (
+        <Steering
+          ways={waysToRide(ways)}
+          way={pass}
+          homeRad={homeFacingDeg === null ? null : headingFromFacing(homeFacingDeg)}
+          headingRad={ride?.headingRad ?? null}
+          onSteer={({ rein, direction }) =>
+            onChange({
+              ...{ on: 'pass', what: 'way', to: { rein, direction } },
+              was: { rein: pass.rein, direction: pass.direction },
+            })
+          }
+        />
+      )}
+      {marks.length === 0 && <p>Nothing was marked in it.</p>}
+    </>
+  );
+}
+
+/** What was marked, mark by mark, and the pad to mark it otherwise. */
+function Marks({ log, logged, layout, horse, rules, ready, onSay }: PartProps) {
+  const { pass } = logged;
+  const ride = askedRide(layout, pass.question, horse);
+  const marks = passRecord(logged).marks;
+  const takeBack = (id: string, to: boolean) =>
+    onSay([amend(log, pass.lessonId, { on: 'mark', of: id, what: 'counts', was: !to, to }, saying())]);
+  const onMark = (tapped: TappedMark) => onSay([sayMark(log, pass.id, tapped, saying())]);
+  return (
+    <>
+      <ul className={classes.marks} aria-label="What was marked">
+        {logged.marks.map(({ mark, counts, by }) => (
+          <li key={mark.id} data-gone={!counts || undefined}>
+            <span>
+              {markOfPassWords(bare(mark), ride)}
+              {by === null ? '' : `, by ${by}`}
+              {counts ? '' : ' (taken back)'}
+            </span>
+            <button type="button" className={classes.key} disabled={!ready} onClick={() => takeBack(mark.id, !counts)}>
+              {counts ? 'Take back' : 'Bring back'}
+            </button>
+          </li>
+        ))}
+      </ul>
+      {ride && (
+        <details className={classes.more}>
+          <summary>Mark it otherwise, or add a mark</summary>
+          {ride.track && (
+            <TrackPad
+              key={`${ride.key} ${pass.direction}`}
+              layoutId={null}
+              layout={ride.asked}
+              track={ride.track}
+              direction={pass.direction}
+              {...{ marks, ready, onMark }}
+            />
+          )}
+          {ride.figures.length > 0 && <FigurePad figures={ride.figures} {...{ marks, ready, onMark }} />}
+          <MorePad
+            layout={ride.asked}
+            gait={pass.question.gait}
+            faults={rules.faults}
+            riderMarks={rules.riderMarks}
+            {...{ marks, ready, onMark }}
+          />
+        </details>
+      )}
+    </>
+  );
+}

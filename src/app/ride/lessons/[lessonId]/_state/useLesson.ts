@@ -1,0 +1,82 @@
+import type { Delivery } from '@/components/outbox/outbox';
+import { useOutbox } from '@/components/outbox/useOutbox';
+import { saying } from '@/app/ride/saying';
+import { applyEvent, reversal, standingRecord, withNews, type RecordEvent, type RecordLog, type Tap } from '@/core';
+import { unpackLog, type PackedLog, type RecordAnswer } from '@/files/packedRecord';
+import { readKeptEvents } from '@/files/recordEvent';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+
+/** What others recorded is asked for so often while the page is looked at. */
+const LOOK_AGAIN_MS = 4000;
+
+export type FirstRecord = { number: number; log: PackedLog };
+type Known = { number: number; log: RecordLog };
+
+/**
+ * The record of a lesson: what the server has, and over it what this device tapped and the server does not have yet.
+ * @param onSetup - called when the server says that the lesson is ridden over something else than before
+ */
+export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup: string) => void) {
+  const [known, setKnown] = useState<Known>(() => ({ number: first.number, log: unpackLog(first.log) }));
+  const number = useRef(first.number);
+  useEffect(() => {
+    number.current = known.number;
+  }, [known]);
+  /** An older answer is never shown over a newer one. */
+  const know = useCallback(({ number: at, log }: RecordAnswer) => {
+    setKnown(before => (at < before.number ? before : { number: at, log: withNews(before.log, unpackLog(log)) }));
+  }, []);
+  const { outbox, state } = useOutbox<RecordEvent>({
+    storeKey: `roan-lesson-${lessonId}`,
+    parse: readKeptEvents,
+    deliver: events => send(lessonId, events, number.current, know),
+    look: () =>
+      void look(lessonId, number.current, answer => {
+        know(answer);
+        if (answer.setup !== undefined) onSetup?.(answer.setup);
+      }),
+    lookAgainMs: LOOK_AGAIN_MS,
+  });
+  const { unsent, problem } = state;
+  const log = useMemo(() => unsent.reduce(applyEvent, known.log), [unsent, known]);
+  const record = useMemo(() => standingRecord(log), [log]);
+  const tap = useCallback((events: RecordEvent[]) => outbox?.add(events), [outbox]);
+  /** Takes a tap back, or does again what was taken back. */
+  const reverse = (tapped: Tap) =>
+    tap(reversal(log, tapped, saying()).map(change => ({ type: 'change', id: change.id, lessonId, change })));
+  return { ready: outbox !== null, log, record, tap, reverse, unsent: unsent.length, problem };
+}
+
+export type LessonRecordState = ReturnType<typeof useLesson>;
+
+async function send(
+  lessonId: string,
+  events: readonly RecordEvent[],
+  after: number,
+  know: (answer: RecordAnswer) => void,
+): Promise<Delivery> {
+  try {
+    const response = await fetch('/api/record', {
+      method: 'POST',
+      keepalive: true,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ lessonId, events, after, sentAtMs: Date.now() }),
+    });
+    const said = (await response.json()) as Partial<RecordAnswer> & { problem?: string };
+    if (!response.ok)
+      return { kind: response.status === 422 ? 'never' : 'later', problem: said.problem ?? 'The server refused it.' };
+    if (said.log && said.number !== undefined) know(said as RecordAnswer);
+    return { kind: 'taken' };
+  } catch {
+    return { kind: 'later', problem: 'The server does not answer. Roan keeps trying.' };
+  }
+}
+
+async function look(lessonId: string, after: number, know: (answer: RecordAnswer) => void): Promise<void> {
+  try {
+    const response = await fetch(`/api/lessons/${lessonId}/record?after=${after}`);
+    if (response.ok) know((await response.json()) as RecordAnswer);
+  } catch {
+    // Without a connection what is known stays.
+  }
+}

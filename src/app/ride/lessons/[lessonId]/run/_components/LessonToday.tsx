@@ -1,0 +1,56 @@
+'use client';
+
+import { chooseWho, useWho } from '@/components/who/whoSays';
+import { amend } from '@/core';
+import Link from 'next/link';
+import { useState } from 'react';
+import { saying } from '@/app/ride/saying';
+import { type LessonRecordState } from '../../_state/useLesson';
+import classes from './RunLesson.module.css';
+
+type LessonTodayProps = { lessonId: string; lesson: LessonRecordState; isWrittenDown: boolean };
+
+/** The lesson as a whole: who records on this device, its record, and its end. */
+export function LessonToday({ lessonId, lesson, isWrittenDown }: LessonTodayProps) {
+  const who = useWho();
+  const [name, setName] = useState<string | null>(null);
+  const end = () => {
+    const own = saying();
+    const value = { on: 'lesson', of: lessonId, what: 'ended', was: lesson.log.endedAtMs, to: own.atMs } as const;
+    lesson.tap([amend(lesson.log, lessonId, value, own)]);
+  };
+  return (
+    <details className={classes.more}>
+      <summary>This lesson</summary>
+      <form
+        className={classes.note}
+        onSubmit={event => {
+          event.preventDefault();
+          chooseWho(name?.trim() || null);
+          setName(null);
+        }}
+      >
+        <input
+          aria-label="Who records on this device"
+          placeholder="Who records on this device"
+          maxLength={60}
+          value={name ?? who ?? ''}
+          onChange={event => setName(event.currentTarget.value)}
+        />
+        <button type="submit" className={classes.key} disabled={name === null || name.trim() === (who ?? '')}>
+          Save
+        </button>
+      </form>
+      <div className={classes.keys}>
+        <Link href={`/ride/lessons/${lessonId}/record`} className={classes.key}>
+          The record
+        </Link>
+        {!isWrittenDown && (
+          <button type="button" className={classes.key} disabled={!lesson.ready} onClick={end}>
+            End the lesson
+          </button>
+        )}
+      </div>
+    </details>
+  );
+}

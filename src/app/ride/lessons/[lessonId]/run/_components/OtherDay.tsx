@@ -1,0 +1,49 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import Link from 'next/link';
+import { useState, useTransition } from 'react';
+import { moveLessonToNowAction } from '../../../actions';
+import classes from './RunLesson.module.css';
+
+type OtherDayProps = { lessonId: string; name: string; day: string; isPast: boolean };
+
+/** A lesson of another day: written down as it was ridden then, or ridden today instead. */
+export function OtherDay({ lessonId, name, day, isPast }: OtherDayProps) {
+  const router = useRouter();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const ride = () =>
+    begin(async () => {
+      const answer = await moveLessonToNowAction(lessonId).catch(() => null);
+      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the lesson is as it was.'));
+      if (answer?.ok) router.refresh();
+    });
+  return (
+    <section className={classes.run} aria-label="Another day">
+      <header className={classes.head}>
+        <p>{name}</p>
+        <h1>Planned for {day}</h1>
+      </header>
+      <p>
+        {isPast
+          ? 'That day is over. What was ridden then is written down with its day and times.'
+          : 'That day has not come yet.'}
+      </p>
+      <div className={classes.keys}>
+        {isPast && (
+          <Link href={`/ride/lessons/${lessonId}/run?write=1`} className={classes.main}>
+            Write it down
+          </Link>
+        )}
+        <button type="button" className={classes.key} disabled={busy} onClick={ride}>
+          Ride it today instead
+        </button>
+        <Link href={`/ride/lessons/${lessonId}`} className={classes.key}>
+          To its plan
+        </Link>
+      </div>
+      {problem && <p role="alert">{problem}</p>}
+    </section>
+  );
+}

@@ -1,0 +1,40 @@
+import { randomUUID } from 'node:crypto';
+import { and, asc, eq, gt } from 'drizzle-orm';
+import type { RoanDatabase } from '../openDatabase';
+import { formerStates } from '../schema';
+import type { Transaction } from '../writeQueue';
+
+type Subject = (typeof formerStates.$inferInsert)['subject'];
+
+/** Keeps what something was until now, before it is changed: what was ridden before is looked at with it. */
+export async function keepFormer(
+  tx: Transaction,
+  yardId: string,
+  subject: Subject,
+  subjectId: string,
+  was: unknown,
+): Promise<void> {
+  await tx.insert(formerStates).values({ id: randomUUID(), yardId, subject, subjectId, was, until: new Date() });
+}
+
+/** What things of a kind were at an instant, by their ids; a thing that was not changed since has no entry. */
+export async function formerAt(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  subject: Subject,
+  atMs: number,
+): Promise<Map<string, unknown>> {
+  const rows = await db
+    .select()
+    .from(formerStates)
+    .where(
+      and(
+        ...[eq(formerStates.yardId, yardId), eq(formerStates.subject, subject)],
+        gt(formerStates.until, new Date(atMs)),
+      ),
+    )
+    .orderBy(asc(formerStates.until));
+  const first = new Map<string, unknown>();
+  for (const { subjectId, was } of rows) if (!first.has(subjectId)) first.set(subjectId, was);
+  return first;
+}

@@ -1,0 +1,162 @@
+import { askedLayout, type PassMark, type Question } from '@/core';
+import { and, eq } from 'drizzle-orm';
+import { DatabaseRefused } from '../databaseRefused';
+import { lessonJoins, lessons, pairs, passes } from '../schema';
+import { clockOff, trustedTime } from '../trustedTime';
+import type { Transaction } from '../writeQueue';
+import { findVersion } from './layoutVersions';
+import { questionsById } from './questions';
+
+/** An event that can never be taken, however often it is sent. */
+export class RecordRefused extends DatabaseRefused {
+  override name = 'RecordRefused';
+}
+
+/** How many stops the track of a pass has, or how many figures. */
+type Places = { stops: number; figures: number };
+
+/**
+ * A batch while it is written. `at` is an instant of the device's clock by the server's; `numberOf` the number that the record
+ * of a lesson has from now on; `touched` are the passes that changed.
+ */
+export type Recording = {
+  tx: Transaction;
+  yardId: string;
+  nowMs: number;
+  at: (deviceMs: number) => Date;
+  numberOf: (lessonId: string | null) => Promise<number>;
+  touched: Set<string>;
+  passes: Map<string, PassRow>;
+};
+
+type PassRow = Pick<typeof passes.$inferSelect, 'id' | 'layoutVersionId' | 'questionId' | 'lessonId' | 'pairId'>;
+
+/**
+ * A batch that begins.
+ * @param sentAtMs - the device's clock when it sent the batch; left out where the server itself says something
+ */
+export function beginRecording(tx: Transaction, yardId: string, nowMs: number, sentAtMs?: number): Recording {
+  const offMs = clockOff(sentAtMs, nowMs);
+  return {
+    ...{ tx, yardId, nowMs, touched: new Set(), passes: new Map() },
+    at: deviceMs => trustedTime(deviceMs - offMs, nowMs),
+    numberOf: numbersOf(tx, yardId),
+  };
+}
+
+/** The next number of each lesson's record, taken once for a batch. */
+function numbersOf(tx: Transaction, yardId: string): Recording['numberOf'] {
+  const taken = new Map<string, number>();
+  return async lessonId => {
+    if (lessonId === null) return 0;
+    const before = taken.get(lessonId);
+    if (before !== undefined) return before;
+    const [row] = await tx
+      .select({ number: lessons.recordNumber })
+      .from(lessons)
+      .where(and(eq(lessons.yardId, yardId), eq(lessons.id, lessonId)));
+    if (!row) throw new RecordRefused('This lesson is not in the yard any more.');
+    const number = row.number + 1;
+    await tx.update(lessons).set({ recordNumber: number }).where(eq(lessons.id, lessonId));
+    taken.set(lessonId, number);
+    return number;
+  };
+}
+
+const FIVE_MINUTES_MS = 5 * 60 * 1000;
+
+/** @throws {RecordRefused} for a time that has not come yet */
+export function refuseFuture(atMs: number, nowMs: number): void {
+  if (atMs > nowMs + FIVE_MINUTES_MS)
+    throw new RecordRefused('That time has not come yet: what was ridden lies before now.');
+}
+
+/** Says of a pass that something of it changed. */
+export async function touchPass(recording: Recording, { id, lessonId }: PassRow): Promise<void> {
+  const { tx, numberOf, touched } = recording;
+  const isFirst = !touched.has(id);
+  touched.add(id);
+  if (lessonId !== null && isFirst)
+    await tx
+      .update(passes)
+      .set({ recordNumber: await numberOf(lessonId) })
+      .where(eq(passes.id, id));
+}
+
+/** A pass as it is kept, looked up once for a batch; null where there is none. */
+export async function passRow({ tx, yardId, passes: known }: Recording, passId: string): Promise<PassRow | null> {
+  const before = known.get(passId);
+  if (before) return before;
+  const { id, layoutVersionId, questionId, lessonId, pairId } = passes;
+  const [row] = await tx
+    .select({ id, layoutVersionId, questionId, lessonId, pairId })
+    .from(passes)
+    .where(and(eq(passes.id, passId), eq(passes.yardId, yardId)));
+  if (row) known.set(passId, row);
+  return row ?? null;
+}
+
+/**
+ * A pair by the id that a device gave it: its own, or what the device called a pair that the yard had already.
+ * @throws {RecordRefused} where there is neither
+ */
+export async function knownPair(tx: Transaction, yardId: string, pairId: string): Promise<string> {
+  const [pair] = await tx
+    .select({ id: pairs.id })
+    .from(pairs)
+    .where(and(eq(pairs.yardId, yardId), eq(pairs.id, pairId)));
+  if (pair) return pair.id;
+  const [joined] = await tx
+    .select({ id: lessonJoins.pairId })
+    .from(lessonJoins)
+    .where(and(eq(lessonJoins.yardId, yardId), eq(lessonJoins.saidPairId, pairId)));
+  if (joined) return joined.id;
+  throw new RecordRefused('This pair is not in the yard any more: go back and choose it again.');
+}
+
+/**
+ * Marks of a place must name one that the pass's own track has.
+ * @throws {RecordRefused} where it has none
+ */
+export async function refuseWrongPlace({ tx, yardId }: Recording, pass: PassRow, mark: PassMark): Promise<void> {
+  const version = await findVersion(tx, yardId, pass.layoutVersionId);
+  const { questionId } = pass;
+  const asked = questionId === null ? undefined : (await questionsById(tx, yardId, [questionId])).get(questionId);
+  refusePlace(mark, version && asked ? placesOf(askedLayout(version.layout, asked)) : { stops: 0, figures: 0 });
+}
+
+function placesOf(asked: ReturnType<typeof askedLayout>): Places {
+  const track = asked?.tracks[0];
+  return {
+    stops: track?.kind === 'items' ? track.through.length : 0,
+    figures: track?.kind === 'figures' ? track.figures.length : 0,
+  };
+}
+
+/**
+ * What is said to have been asked in a pass must be something that its layout has.
+ * @throws {RecordRefused} where it goes over something else
+ */
+export async function refuseOtherLayout({ tx, yardId }: Recording, pass: PassRow, question: Question): Promise<void> {
+  const version = await findVersion(tx, yardId, pass.layoutVersionId);
+  if (!version || !askedLayout(version.layout, question))
+    throw new RecordRefused('What was asked goes over something that this layout does not have.');
+}
+
+function refusePlace(mark: PassMark, { stops, figures }: Places): void {
+  if (mark.kind === 'line' && !(mark.from < mark.to && mark.to <= stops))
+    throw new RecordRefused(`The track goes over ${stops}: there is no line from ${mark.from} to ${mark.to}.`);
+  if (!('place' in mark) || mark.place === null) return;
+  if (mark.kind === 'figure') {
+    if (mark.place > figures)
+      throw new RecordRefused(`There are ${figures} figures: there is no figure ${mark.place}.`);
+    return;
+  }
+  const isGap = mark.kind === 'footfall' || mark.kind === 'strides';
+  // A fault may be of the flat, where nothing is ridden over.
+  if (mark.kind === 'fault' && stops === 0) return;
+  if (mark.place > (isGap ? stops - 1 : stops))
+    throw new RecordRefused(
+      `The track goes over ${stops}: there is no ${isGap ? 'gap' : 'pole or fence'} ${mark.place}.`,
+    );
+}

@@ -1,0 +1,28 @@
+import Papa from 'papaparse';
+
+/** A change of the record as a spreadsheet has it. */
+export type ToldChange = {
+  /** When it was said, as the yard's clock shows it. */
+  when: string;
+  by: string;
+  pair: string;
+  /** When the pass that it is of was ridden; empty where it is of no pass. */
+  ridden: string;
+  what: string;
+  before: string;
+  after: string;
+  /** Whether it was said afterwards, not while it was ridden. */
+  afterwards: boolean;
+};
+
+/** What was changed in a record, one change a row. */
+export function writeChangesCsv(changes: readonly ToldChange[]): string {
+  return Papa.unparse(
+    {
+      fields: ['when', 'by', 'pair', 'ridden', 'what', 'before', 'after', 'afterwards'],
+      data: changes.map(({ afterwards, ...change }) => ({ ...change, afterwards: afterwards ? 'yes' : 'no' })),
+    },
+    // What a spreadsheet would reckon with stays text.
+    { escapeFormulae: true },
+  );
+}

@@ -108,7 +108,7 @@ test('what is damaged, newer or strange is refused with a sentence, and nothing 
       [Buffer.from('no zip at all'), 'no archive of Roan'],
       [good.subarray(0, good.length - 500), 'damaged'],
       [await changed(good, 'tables/horses.json', text => text.replace('Quill', 'Quell')), 'is not what it was'],
-      [await changed(good, 'roan-archive.json', text => text.replace('"version": 2', '"version": 3')), 'of version 3'],
+      [await changed(good, 'roan-archive.json', text => text.replace('"version": 3', '"version": 4')), 'of version 4'],
       [await changed(good, 'roan-archive.json', () => '{'), 'cannot be read'],
       [await changed(good, 'tables/horses.json', text => text.replace('"name":', '"nom":'), true), '“nom”'],
       [

@@ -19,6 +19,10 @@ const WHAT: Record<string, string> = {
   standings: 'what stood elsewhere than planned',
   own_exercises: "the yard's own arrangements on the shelf",
   lessons: 'lessons; `document` is the plan of the lesson (JSON)',
+  lesson_joins: 'pairs that came into a lesson while it ran',
+  record_changes:
+    'what was said otherwise afterwards, taken back or brought back: of what (`subject`, `subject_id`, `what`), from what (`was`) to what (`becomes`, both JSON), by whom and when; the rows it is of hold what stands',
+  former_states: 'what a horse, an arena or the rules were until they were changed (`was` is JSON)',
   walk_breaks: 'walk breaks in lessons',
   questions: 'what was asked; `document` is a question (JSON)',
   lesson_asks: 'what was asked on the day: of a pair, or of all',

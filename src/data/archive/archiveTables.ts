@@ -19,7 +19,10 @@ export const ARCHIVE_TABLES = [
   schema.settingTicks,
   schema.standings,
   schema.ownExercises,
+  schema.formerStates,
   schema.lessons,
+  schema.lessonJoins,
+  schema.recordChanges,
   schema.walkBreaks,
   schema.questions,
   schema.lessonAsks,
@@ -32,7 +35,13 @@ export const ARCHIVE_TABLES = [
 
 export type ArchiveTable = (typeof ARCHIVE_TABLES)[number];
 
-export type ArchiveColumn = { name: string; type: 'text' | 'number' | 'bytes'; nullable: boolean };
+/** `unsaid`: what a row of an older archive has where it says nothing of a column that came later. */
+export type ArchiveColumn = {
+  name: string;
+  type: 'text' | 'number' | 'bytes';
+  nullable: boolean;
+  unsaid: number | null;
+};
 
 export const tableName = (table: ArchiveTable): string => getTableName(table);
 
@@ -41,6 +50,7 @@ export function archiveColumns(table: ArchiveTable): ArchiveColumn[] {
   return Object.values(getTableColumns(table)).map(column => {
     const sqlType = column.getSQLType();
     const type = sqlType === 'blob' ? 'bytes' : sqlType === 'text' ? 'text' : 'number';
-    return { name: column.name, type, nullable: !column.notNull };
+    const unsaid = typeof column.default === 'number' ? column.default : null;
+    return { name: column.name, type, nullable: !column.notNull, unsaid };
   });
 }

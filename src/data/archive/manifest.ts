@@ -7,8 +7,8 @@ const Hash = z.string().regex(/^[0-9a-f]{64}$/);
 /** What an archive says of itself. */
 export const Manifest = z.strictObject({
   format: z.literal('roan-archive'),
-  /** 2 keeps what was asked; archives of version 1 are brought over when they are restored. */
-  version: z.literal([1, 2]),
+  /** 2 keeps what was asked, 3 what was changed afterwards; older archives are brought over when they are restored. */
+  version: z.literal([1, 2, 3]),
   madeAt: z.string().max(40),
   yard: z.string().max(200),
   /** SHA-256 of each file that is restored. */

@@ -48,8 +48,8 @@ function readManifest(text: string): Manifest {
     return refuse(`${MANIFEST_FILE} cannot be read: the archive is damaged.`);
   }
   const version = (json as { version?: unknown } | null)?.version;
-  if (typeof version === 'number' && version !== 1 && version !== 2)
-    return refuse(`This archive is of version ${version}, which this Roan does not know: it reads versions 1 and 2.`);
+  if (typeof version === 'number' && ![1, 2, 3].includes(version))
+    return refuse(`This archive is of version ${version}, which this Roan does not know: it reads versions 1 to 3.`);
   const read = Manifest.safeParse(json);
   return read.success
     ? read.data
@@ -66,13 +66,17 @@ async function fileOf(zip: JSZip, { files }: Manifest, name: string): Promise<Bu
   return bytes;
 }
 
-/** Tables that archives of version 1 do not have. */
-const NEWER_TABLES: ReadonlySet<string> = new Set(['questions', 'lesson_asks']);
+/** Since which version an archive has a table, where that was not the first. */
+const SINCE: Readonly<Record<string, number>> = {
+  ...{ questions: 2, lesson_asks: 2 },
+  ...{ record_changes: 3, lesson_joins: 3, former_states: 3 },
+};
+const NEWEST = 3;
 
 async function readTable(zip: JSZip, manifest: Manifest, table: ArchiveTable): Promise<ArchiveRow[]> {
   const name = tableName(table);
   const file = `tables/${name}.json`;
-  if (manifest.version === 1 && NEWER_TABLES.has(name)) return [];
+  if (manifest.version < (SINCE[name] ?? 1)) return [];
   let rows: unknown;
   try {
     rows = JSON.parse((await fileOf(zip, manifest, file)).toString('utf8'));
@@ -83,12 +87,15 @@ async function readTable(zip: JSZip, manifest: Manifest, table: ArchiveTable): P
   if (!Array.isArray(rows) || rows.length !== manifest.rows[name])
     return refuse(`${file} should have ${manifest.rows[name] ?? 'some'} rows: the archive is damaged.`);
   const columns = archiveColumns(table);
-  return rows.map((row, index) => checkedRow(row, columns, `${file}, row ${index + 1}`));
+  const isOld = manifest.version < NEWEST;
+  return rows.map((row, index) => checkedRow(row, columns, `${file}, row ${index + 1}`, isOld));
 }
 
-function checkedRow(row: unknown, columns: readonly ArchiveColumn[], where: string): ArchiveRow {
+function checkedRow(row: unknown, columns: readonly ArchiveColumn[], where: string, isOld: boolean): ArchiveRow {
   if (typeof row !== 'object' || row === null) return refuse(`${where} is no row.`);
-  const own = row as Record<string, unknown>;
+  const own = { ...(row as Record<string, unknown>) };
+  // What an older Roan did not know of a row is as it is where nobody says otherwise.
+  if (isOld) for (const { name, unsaid } of columns) if (unsaid !== null) own[name] ??= unsaid;
   const strange = Object.keys(own).find(key => !columns.some(({ name }) => name === key));
   if (strange !== undefined) refuse(`${where} has “${strange}”, which this Roan does not know.`);
   for (const { name, type, nullable } of columns) {

@@ -61,7 +61,7 @@ export async function writeArchive(db: RoanDatabase, videoFolder: string, madeAt
   }
   const yardName = String(tables[0]!.rows[0]?.name ?? 'Roan');
   const manifest: Manifest = {
-    ...{ format: 'roan-archive', version: 2, madeAt, yard: yardName, files },
+    ...{ format: 'roan-archive', version: 3, madeAt, yard: yardName, files },
     rows: Object.fromEntries(tables.map(({ name, rows }) => [name, rows.length])),
   };
   zip.file(MANIFEST_FILE, `${JSON.stringify(manifest, null, 2)}\n`);

@@ -6,7 +6,7 @@ import { layoutOffers } from './layoutStages';
 import { findVersion, keepVersion } from './layoutVersions';
 import { findLesson, lessonRecord, listLessons, saveLesson } from './lessons';
 import { listPairs } from './pairs';
-import { takenBack } from '@/core/record/testEvents';
+import { takenBack } from '../testChanges';
 import { recordBatch } from './recordEvents';
 import { RecordRefused } from './recording';
 import { testYard, type TestYard } from './testYard';

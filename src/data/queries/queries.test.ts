@@ -8,7 +8,7 @@ import { listHorses, saveHorse } from './horses';
 import { findLayout, freezeLayout, listLayouts, saveLayout } from './layouts';
 import { findVersion, listVersions } from './layoutVersions';
 import { listPairs } from './pairs';
-import { takenBack } from '@/core/record/testEvents';
+import { takenBack } from '../testChanges';
 import { listPasses } from './passes';
 import { recordBatch } from './recordEvents';
 import { currentYard } from './yards';

@@ -8,7 +8,7 @@ import { listArenas } from './arenas';
 import { findHorse } from './horses';
 import { pairRecord } from './pairRecord';
 import { listPairs, type Pair } from './pairs';
-import { steered, takenBack } from '@/core/record/testEvents';
+import { steered, takenBack } from '../testChanges';
 import { listPasses } from './passes';
 import { recordBatch } from './recordEvents';
 import { reviewPasses } from './reviewPasses';
@@ -118,7 +118,13 @@ test('whatever happens to the record, what is read of a change is what is read o
         { ...own, type: 'mark', mark: { id, kind: 'fence', place: 1, outcome: 'down' } },
         { ...own, type: 'mark', mark: { id, kind: 'void' } },
         takenBack(id, 'pass', pass.id, NOW_MS),
-        steered(id, pass.id, pass, { rein: pick(['left', 'right'] as const), direction: 'as-drawn' }, NOW_MS),
+        steered(
+          id,
+          pass.id,
+          { rein: pass.rein, direction: pass.direction },
+          { rein: pick(['left', 'right'] as const), direction: 'as-drawn' },
+          NOW_MS,
+        ),
         // A pass that comes late: it was ridden in the middle of the season.
         {
           ...{ id, type: 'pass' },

@@ -6,15 +6,19 @@ import { gunzipSync } from 'node:zlib';
 import { createClient, type Client, type InValue } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import JSZip from 'jszip';
-import { askedLayout, layoutLabels, passWork } from '@/core';
+import { askedLayout, changeOver, layoutLabels, lessonState, passWork } from '@/core';
+import { ARCHIVE_TABLES, tableName } from '../archive/archiveTables';
 import { readArchive, restoreArchive } from '../archive/readArchive';
+import { archiveRows } from '../archive/writeArchive';
 import { openDatabase, type OpenDatabase } from '../openDatabase';
 import { listHorses } from '../queries/horses';
 import { listLayouts } from '../queries/layouts';
-import { lessonRecord, listLessons } from '../queries/lessons';
+import { lessonRecord, lessonTimes, listLessons } from '../queries/lessons';
 import { listPairs } from '../queries/pairs';
 import { listPasses, versionsRidden } from '../queries/passes';
 import { passWorks } from '../queries/passWorks';
+import { recordBatch } from '../queries/recordEvents';
+import { lessonLog } from '../queries/recordLog';
 import { currentYard } from '../queries/yards';
 import { withTestDatabase } from '../testDatabase';
 
@@ -264,17 +268,17 @@ test.each([1, 2])('rows of poles that a Roan of %i migrations kept are ridden as
 });
 
 /** The archive that the Roan before questions made of the season. */
-async function oldArchive(): Promise<Buffer> {
+async function oldArchive(season: Rows = SEASON, version = 1): Promise<Buffer> {
   const zip = new JSZip();
   const files: Record<string, string> = {};
-  for (const [name, rows] of Object.entries(SEASON)) {
+  for (const [name, rows] of Object.entries(season)) {
     const json = JSON.stringify(rows);
     zip.file(`tables/${name}.json`, json);
     files[`tables/${name}.json`] = createHash('sha256').update(json).digest('hex');
   }
   const manifest = {
-    ...{ format: 'roan-archive', version: 1, madeAt: '2026-06-01T12:00:00.000Z', yard: 'Teasel Bank', files },
-    rows: Object.fromEntries(Object.entries(SEASON).map(([name, rows]) => [name, rows.length])),
+    ...{ format: 'roan-archive', version, madeAt: '2026-06-01T12:00:00.000Z', yard: 'Teasel Bank', files },
+    rows: Object.fromEntries(Object.entries(season).map(([name, rows]) => [name, rows.length])),
   };
   zip.file('roan-archive.json', JSON.stringify(manifest));
   return zip.generateAsync({ type: 'nodebuffer' });
@@ -285,5 +289,63 @@ test('an archive of the version before is restored, and its season is there', as
     await restoreArchive(database, await readArchive(await oldArchive()), path.join(folder, 'videos'));
     await expectSeason(database);
     await expectLessons(database, (await currentYard(database)).id);
+  });
+});
+
+/** The season as a Roan that knew questions, and no changes of the record, kept it: columns that came later are not there. */
+async function seasonWithQuestions(): Promise<Rows> {
+  const database = await openDatabase(await oldDatabase(6, SEASON));
+  const all = new Map<string, Rows[string]>();
+  for (const table of ARCHIVE_TABLES) all.set(tableName(table), await archiveRows(database.db, table));
+  await database.close();
+  const client = createClient({ url: await oldDatabase(7, {}) });
+  const rows: Rows = {};
+  for (const [name, own] of all) {
+    const known = (await client.execute(`PRAGMA table_info("${name}")`)).rows.map(column => String(column.name));
+    if (known.length === 0) continue;
+    rows[name] = own.map(row => Object.fromEntries(known.map(column => [column, row[column] ?? null])));
+  }
+  client.close();
+  rmSync(path.join(folder, 'old-7.db'), { force: true });
+  return rows;
+}
+
+/** What was ridden stands as it was said, nothing of it was changed, and it can be put right. */
+async function expectUnchanged(database: OpenDatabase): Promise<void> {
+  await expectSeason(database);
+  const yardId = (await currentYard(database)).id;
+  const [{ lesson_id: lessonId }] = counted(SEASON.passes!).filter(({ lesson_id: id }) => id !== null) as [
+    { lesson_id: string },
+  ];
+  const lesson = (await listLessons(database.db, yardId)).find(({ id }) => id === lessonId);
+  const { log } = (await lessonLog(database.db, yardId, lesson!.id))!;
+  expect(log.changes).toEqual([]);
+  const [first] = log.passes;
+  expect(first!.saidAtMs).toBe(first!.pass.riddenAtMs);
+  expect(lessonState(await lessonTimes(database.db, yardId, lesson!), Date.now())).toBe('ended');
+  const change = changeOver(
+    log,
+    { on: 'pass', of: first!.pass.id, what: 'counts', was: first!.counts, to: !first!.counts },
+    null,
+    { newId: () => randomUUID(), atMs: Date.now(), by: 'Ada' },
+  );
+  const event = { type: 'change' as const, id: change.id, lessonId: lesson!.id, change };
+  await database.write(tx => recordBatch(tx, yardId, { events: [event], lessonId: null }, Date.now()));
+  const again = (await lessonLog(database.db, yardId, lesson!.id))!.log;
+  expect(again.passes.find(({ pass }) => pass.id === first!.pass.id)!.counts).toBe(!first!.counts);
+  expect(again.changes).toMatchObject([{ was: first!.counts, to: !first!.counts, by: 'Ada' }]);
+}
+
+test('a season that a Roan of seven migrations kept is there, over, and can be put right', async () => {
+  const database = await openDatabase(await oldDatabase(7, await seasonWithQuestions()));
+  await expectUnchanged(database);
+  await database.close();
+});
+
+test('an archive of version 2 is restored, and its season can be put right', async () => {
+  const archive = await oldArchive(await seasonWithQuestions(), 2);
+  await withTestDatabase(async database => {
+    await restoreArchive(database, await readArchive(archive), path.join(folder, 'videos'));
+    await expectUnchanged(database);
   });
 });

@@ -10,7 +10,7 @@ import { versionQuestion } from '@/data/upgrade/versionQuestion';
 import { openDatabase } from '@/data/openDatabase';
 import { freezeLayout, listLayouts } from '@/data/queries/layouts';
 import { findVersion } from '@/data/queries/layoutVersions';
-import { takenBack } from '@/core/record/testEvents';
+import { takenBack } from '@/data/testChanges';
 import { findLesson, lessonRecord, saveLesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';

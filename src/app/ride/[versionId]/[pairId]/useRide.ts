@@ -14,7 +14,6 @@ import {
   tapHistory,
   trackKey,
   UNTOLD_QUESTION,
-  type PassRecord,
   type Question,
   type RecordEvent,
   type RecordLog,

@@ -204,12 +204,7 @@ function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void
         >
           <label>
             When it was ridden
-            <input
-              type="datetime-local"
-              value={told}
-              max={yardTime(Date.now(), timeZone, LOCAL)}
-              onChange={event => setWhen(event.currentTarget.value)}
-            />
+            <input type="datetime-local" value={told} onChange={event => setWhen(event.currentTarget.value)} />
           </label>
           <button type="submit" className={classes.key} disabled={!ready || when === null || toMs === null}>
             Save

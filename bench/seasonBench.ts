@@ -129,7 +129,7 @@ export async function benchSeason(report: Report): Promise<void> {
         report(`review of ${pair.horseName}, ${size}`, told, `${most} ms`, Math.max(ms, changed) <= most);
       }
       for (const arena of await listArenas(database.db, yard.id)) {
-        const sand = () => sandRecord(database.db, yard.id, arena.id, CLOCK);
+        const sand = () => sandRecord(database.db, yard.id, arena, CLOCK);
         const anew = await timeMs(sand);
         await markOne(database, yard.id, (await listPairs(database.db, yard.id))[0]!.id);
         const changed = await timeMs(sand);

@@ -67,6 +67,7 @@ export { layOutPoleRow } from './exercises/layOutPoleRow';
 export { rowFit, type RowFit } from './exercises/rowFit';
 
 export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';
+export { itemsOutside } from './items/itemsOutside';
 export { layoutHorse } from './horse/layoutHorse';
 export { passFootfalls, polesHit, type PassRecord, type RecordEvent } from './record/passRecord';
 export {

@@ -1,8 +1,12 @@
 import type { z } from 'zod';
 
-/** What an action answers to a form: done, or what is wrong and where. Nothing was written unless `ok`. */
+/**
+ * What an action answers to a form: done, or what is wrong and where. Nothing was written unless `ok`. `touches`: what it
+ * would touch, to be looked at before it is sent again as seen.
+ */
 export type FormOutcome<Extra = object> =
-  ({ ok: true } & Extra) | { ok: false; fields: Record<string, string>; problem: string | null };
+  | ({ ok: true } & Extra)
+  | { ok: false; fields: Record<string, string>; problem: string | null; touches?: readonly string[] };
 
 /** The faults of a form by field, the first of each. */
 export function formFaults(error: z.ZodError): { ok: false; fields: Record<string, string>; problem: null } {

@@ -17,7 +17,7 @@ import { lessonRecord, type Lesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { versionsRidden, type KeptVersions } from '@/data/queries/passes';
 import { passWorks } from '@/data/queries/passWorks';
-import { yardRules } from '@/data/queries/settings';
+import { yardRulesAt } from '@/data/queries/settings';
 import type { LessonSheet } from '@/files/pdf/lessonPdf';
 import { yardTime } from './yardTime';
 
@@ -28,7 +28,8 @@ export async function lessonSheet(
   lesson: Lesson,
 ): Promise<LessonSheet & { pairIds: string[] }> {
   const record = await lessonRecord(db, yard.id, lesson);
-  const { gate } = await yardRules(db, yard.id);
+  // A lesson is judged by the rules of its day.
+  const { gate } = await yardRulesAt(db, yard.id, record.passes.at(-1)?.riddenAtMs ?? lesson.startsAtMs);
   const arena = await findArena(db, yard.id, lesson.arenaId);
   const versions = await versionsRidden(
     db,

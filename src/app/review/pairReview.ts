@@ -1,10 +1,12 @@
 import 'server-only';
+import type { WorkLimits } from '@/core';
+import type { RoanDatabase } from '@/data/openDatabase';
 import { pairRecord } from '@/data/queries/pairRecord';
 import type { Pair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
-import { yardRules } from '@/data/queries/settings';
+import { rulesSince } from '@/data/queries/settings';
 import { yardContext } from '../_server/yardContext';
-import { yardClock } from '../_server/yardTime';
+import { yardClock, yardTime } from '../_server/yardTime';
 import { reviewWords } from './reviewWords';
 
 /** Legs that are ridden most often are shown; the numbers have all of them. */
@@ -18,13 +20,24 @@ export async function pairReview(pair: Pair) {
   const versionIds = [...new Set(record.legs.map(({ layoutVersionId }) => layoutVersionId))];
   const names = await versionsRidden(db, yard.id, versionIds);
   return {
-    ...{ ...record, words, rules: await yardRules(db, yard.id) },
+    ...{ ...record, words },
+    /** The yard's limits as they were on a day, "2026-05-04". */
+    limitsOn: await limitsByDay(db, yard.id, yard.timeZone),
     legs: record.legs.map(leg => ({
       ...leg,
       name: `${leg.question}, ${leg.from} to ${leg.to}, ${words.format(leg.groundM)}${leg.asked === null ? '' : `, ${leg.asked} asked`}`,
       layoutName: names.get(leg.layoutVersionId)?.name ?? '',
     })),
   };
+}
+
+/** What the limits of the yard were, by the day. */
+async function limitsByDay(db: RoanDatabase, yardId: string, timeZone: string): Promise<(day: string) => WorkLimits> {
+  const periods = (await rulesSince(db, yardId)).map(({ untilMs, rules }) => ({
+    until: untilMs === null ? null : yardTime(untilMs, timeZone, 'YYYY-MM-DD'),
+    limits: rules.limits,
+  }));
+  return day => periods.find(({ until }) => until === null || day < until)!.limits;
 }
 
 export type PairReview = Awaited<ReturnType<typeof pairReview>>;

@@ -31,7 +31,8 @@ export function markOfPassWords(mark: TappedMark, ride: AskedRide | null): strin
 /** A pass in a few words: what was ridden, and on which rein. */
 export function passWords(pass: Omit<PassRecord, 'marks'>, ride: AskedRide | null): string {
   const way = wayWords(pass);
-  return `${ride?.words ?? pass.stage}${way && `, ${way}`}`;
+  const isPlain = way === '' || way === wayWords({ rein: null, direction: 'as-drawn' });
+  return `${ride?.words ?? pass.stage}${isPlain ? '' : `, ${way.charAt(0).toLowerCase()}${way.slice(1)}`}`;
 }
 
 /** What a tap said, by which an undo is told. */

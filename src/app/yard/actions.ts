@@ -2,7 +2,9 @@
 
 import { addPair } from '@/data/queries/pairs';
 import { ARCHIVABLE, setArchived } from '@/data/queries/archive';
-import { findArena, saveArena, saveArenaMarks } from '@/data/queries/arenas';
+import { formatLength, type Arena } from '@/core';
+import { findArena, sameSize, saveArena, saveArenaMarks } from '@/data/queries/arenas';
+import { arenaTouches, horseTouches } from '@/data/queries/touches';
 import { findHorse, saveHorse } from '@/data/queries/horses';
 import { saveKit } from '@/data/queries/kit';
 import { listPeople, savePerson } from '@/data/queries/people';
@@ -18,7 +20,7 @@ import { yardContext } from '../_server/yardContext';
 import { typedStrideM, unlessUntouched } from './yardFigures';
 
 /** Adds a horse or changes one; its typed strides move every row that is spaced by them. */
-export async function saveHorseAction(typed: unknown): Promise<FormOutcome> {
+export async function saveHorseAction(typed: unknown, seen: unknown): Promise<FormOutcome> {
   const { db, write, yard, unit } = await yardContext();
   const form = horseForm(unit).safeParse(typed);
   if (!form.success) return formFaults(form.error);
@@ -36,6 +38,11 @@ export async function saveHorseAction(typed: unknown): Promise<FormOutcome> {
       typedStrideM(stored, entry),
       unit,
     );
+  const strideChanged = TYPED_STRIDES.some(({ entry }) => normalStridesM[entry] !== typedStrideM(stored, entry));
+  if (stored && seen !== true && (heightM !== stored.heightM || type !== stored.type || strideChanged)) {
+    const touches = await horseTouches(db, yard.id, stored, Date.now());
+    if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
+  }
   return attempt(async () => {
     await write(tx =>
       saveHorse(tx, yard.id, { id, name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM }),
@@ -83,7 +90,7 @@ export async function addPairAction(typed: unknown): Promise<FormOutcome> {
   });
 }
 
-export async function saveArenaAction(typed: unknown): Promise<FormOutcome> {
+export async function saveArenaAction(typed: unknown, seen: unknown): Promise<FormOutcome> {
   const { db, write, yard, unit } = await yardContext();
   const form = arenaForm(unit).safeParse(typed);
   if (!form.success) return formFaults(form.error);
@@ -92,6 +99,12 @@ export async function saveArenaAction(typed: unknown): Promise<FormOutcome> {
   const stored = id === undefined ? null : await findArena(db, yard.id, id);
   const widthM = unlessUntouched(texts.width, form.data.width, stored?.widthM, unit);
   const lengthM = unlessUntouched(texts.length, form.data.length, stored?.lengthM, unit);
+  const sized = { widthM, lengthM, letters };
+  if (stored && seen !== true && !sameSize(stored, sized)) {
+    const sizeWords = (arena: Arena) => `${formatLength(arena.widthM, unit)} × ${formatLength(arena.lengthM, unit)}`;
+    const touches = await arenaTouches(db, yard.id, stored, sized, sizeWords, Date.now());
+    if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
+  }
   return attempt(async () => {
     await write(tx => saveArena(tx, yard.id, { id, name, widthM, lengthM, letters, boundary }));
     revalidatePath('/', 'layout');

@@ -10,8 +10,10 @@ type FormModalProps<Values extends Record<string, unknown>> = {
   opened: boolean;
   onClose: () => void;
   form: UseFormReturnType<Values>;
-  /** Sends what was typed; called only with values the page itself found good. */
-  onSend: (values: Values) => Promise<FormOutcome>;
+  /**
+   * Sends what was typed; called only with values the page itself found good. `seen`: what the change touches was looked at.
+   */
+  onSend: (values: Values, seen: boolean) => Promise<FormOutcome>;
   sendLabel: string;
   children: ReactNode;
 };
@@ -21,13 +23,17 @@ export function FormModal<Values extends Record<string, unknown>>(props: FormMod
   const { title, opened, onClose, form, onSend, sendLabel, children } = props;
   const [problem, setProblem] = useState<string | null>(null);
   const [sending, setSending] = useState(false);
+  /** What it would touch, and the values of which that was said: other values are asked about again. */
+  const [touched, setTouched] = useState<{ words: readonly string[]; values: string } | null>(null);
 
   const send = async (values: Values) => {
     setSending(true);
     setProblem(null);
     try {
-      const outcome = await onSend(values);
+      const text = JSON.stringify(values);
+      const outcome = await onSend(values, touched?.values === text);
       if (outcome.ok) return onClose();
+      setTouched(outcome.touches ? { words: outcome.touches, values: text } : null);
       form.setErrors(outcome.fields);
       setProblem(outcome.problem);
     } catch {
@@ -48,12 +54,21 @@ export function FormModal<Values extends Record<string, unknown>>(props: FormMod
               {problem}
             </Alert>
           )}
+          {touched && (
+            <Alert color="slate" role="status" title="This touches more">
+              <ul>
+                {touched.words.map(sentence => (
+                  <li key={sentence}>{sentence}</li>
+                ))}
+              </ul>
+            </Alert>
+          )}
           <Group justify="flex-end">
             <Button variant="default" onClick={onClose}>
               Leave it
             </Button>
             <Button type="submit" loading={sending}>
-              {sendLabel}
+              {touched ? 'Save it all the same' : sendLabel}
             </Button>
           </Group>
         </Stack>

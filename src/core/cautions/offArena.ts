@@ -1,8 +1,9 @@
-import { isInsideArena, type Arena } from '../arena/arena';
+import type { Arena } from '../arena/arena';
 import { isChainInside, segmentExtent } from '../geometry/insideArena';
 import type { PointM } from '../geometry/pointM';
 import type { Segment } from '../geometry/segment';
 import { footprintCorners } from '../items/footprint';
+import { itemsOutside } from '../items/itemsOutside';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import type { Figure } from '../figures/figure';
 import { NOWHERE, type Caution } from './caution';
@@ -27,9 +28,9 @@ function caution(items: string[], text: string, place = NOWHERE): Caution {
 
 function strayItems(context: CautionContext): Caution[] {
   const { arena, items } = context.layout;
-  return items
-    .filter(item => !footprintCorners(item).every(corner => isInsideArena(arena, corner, -ROUNDING)))
-    .map(({ id }) => caution([id], sentence(`${called(context, id)} does not lie on the sand.`)));
+  return itemsOutside(arena, items).map(({ id }) =>
+    caution([id], sentence(`${called(context, id)} does not lie on the sand.`)),
+  );
 }
 
 function strayLegs(context: CautionContext): Caution[] {

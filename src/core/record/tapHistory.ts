@@ -28,13 +28,17 @@ export type Shown = { pairId: string; stageId: string } | { passId: string } | '
 /** The taps about what is shown that can be undone, and those that can be done again; the last one is the next. */
 export type TapHistory = { undo: readonly Tap[]; redo: readonly Tap[] };
 
-/** What was tapped about what is shown. It is read from the record itself, so it is the same after a reload. */
-export function tapHistory(log: RecordLog, shown: Shown): TapHistory {
+/**
+ * What was tapped about what is shown. It is read from the record itself, so it is the same after a reload.
+ * @param sinceMs - only what was said since then: of a lesson that is over, an undo takes back what was put right, never what
+ *   was ridden
+ */
+export function tapHistory(log: RecordLog, shown: Shown, sinceMs = -Infinity): TapHistory {
   const undo: Tap[] = [];
   let redo: Tap[] = [];
   const find = (taps: readonly Tap[], id: string) => taps.findIndex(({ acts }) => acts.some(act => act.id === id));
   for (const tap of tapsOf(log)) {
-    if (!tap.acts.some(act => isShown(act, shown))) continue;
+    if (tap.acts[0]!.atMs < sinceMs || !tap.acts.some(act => isShown(act, shown))) continue;
     const undoes = tap.acts[0]!.undoes;
     const done = undoes === null ? -1 : find(undo, undoes);
     const undone = undoes === null ? -1 : find(redo, undoes);

@@ -38,3 +38,23 @@ export async function formerAt(
   for (const { subjectId, was } of rows) if (!first.has(subjectId)) first.set(subjectId, was);
   return first;
 }
+
+/** Everything that one thing was before, with until when, the oldest first. */
+export async function formerStatesOf(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  subject: Subject,
+  subjectId: string,
+): Promise<{ was: unknown; untilMs: number }[]> {
+  const rows = await db
+    .select()
+    .from(formerStates)
+    .where(
+      and(
+        ...[eq(formerStates.yardId, yardId), eq(formerStates.subject, subject)],
+        eq(formerStates.subjectId, subjectId),
+      ),
+    )
+    .orderBy(asc(formerStates.until));
+  return rows.map(({ was, until }) => ({ was, untilMs: until.getTime() }));
+}

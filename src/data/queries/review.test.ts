@@ -162,7 +162,13 @@ test('what was planted in the season is found: the stride and its growth, the wo
     expect(osprey.strides[0]!.drift?.p ?? 1).toBeGreaterThan(0.01);
 
     const arenas = await listArenas(db, yardId);
-    const sandOf = (name: string) => sandRecord(db, yardId, arenas.find(arena => arena.name === name)!.id, CLOCK);
+    const sandOf = (name: string) =>
+      sandRecord(
+        db,
+        yardId,
+        arenas.find(arena => arena.name === name)!,
+        CLOCK,
+      );
     const out = (await sandOf('Field arena')).places.filter(({ standsOut }) => standsOut);
     expect(out.map(({ at }) => at)).toEqual([SEASON_BAD_PLACE.at]);
     expect(out[0]!.whose).toBe('place');

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import type { RoanDatabase } from '../openDatabase';
 import { settings } from '../schema';
 import type { Transaction } from '../writeQueue';
-import { formerAt, keepFormer } from './formerStates';
+import { formerAt, formerStatesOf, keepFormer } from './formerStates';
 
 const ReadingUnit = z.enum(LENGTH_UNITS).catch('m');
 
@@ -34,6 +34,13 @@ export async function saveYardRules(tx: Transaction, yardId: string, rules: Yard
 export async function yardRulesAt(db: Reader, yardId: string, atMs: number): Promise<YardRules> {
   const was = (await formerAt(db, yardId, 'rules', atMs)).get(yardId);
   return was === undefined ? yardRules(db, yardId) : readYardRules(was);
+}
+
+/** How this yard taught, one after the other: until when (null: still), and how; the oldest first. */
+export async function rulesSince(db: Reader, yardId: string): Promise<{ untilMs: number | null; rules: YardRules }[]> {
+  const former = await formerStatesOf(db, yardId, 'rules', yardId);
+  const before = former.map(({ was, untilMs }) => ({ untilMs, rules: readYardRules(was) }));
+  return [...before, { untilMs: null, rules: await yardRules(db, yardId) }];
 }
 
 async function setting(db: Reader, yardId: string, key: string): Promise<unknown> {

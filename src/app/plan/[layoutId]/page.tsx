@@ -8,9 +8,27 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardCautionLimits } from '../../_server/yardCautionLimits';
 import { yardContext } from '../../_server/yardContext';
+import { yardTime } from '../../_server/yardTime';
+import { nowMs } from '@/components/nowMs';
+import { layoutTouches } from '@/data/queries/touches';
 import { PlanEditor } from './_components/PlanEditor';
 
 export const metadata: Metadata = { title: 'Plan' };
+
+/** What was ridden over a layout stays as it was; what is planned over it is ridden as it is drawn. */
+function touchesWords(
+  { ridden, lastMs, coming }: Awaited<ReturnType<typeof layoutTouches>>,
+  timeZone: string,
+): string | null {
+  const last = lastMs === null ? '' : `, last on ${yardTime(lastMs, timeZone, 'D MMM YYYY')}`;
+  const words = [
+    ...(ridden > 0 ? [`Ridden ${ridden === 1 ? 'once' : `${ridden} times`}${last}: that stays as it was.`] : []),
+    ...(coming.length > 0
+      ? [`What you change here is ridden in ${coming.map(name => `“${name}”`).join(' and ')}.`]
+      : []),
+  ];
+  return words.length === 0 ? null : words.join(' ');
+}
 
 export default async function PlanPage({ params }: { params: Promise<{ layoutId: string }> }) {
   const { layoutId } = await params;
@@ -42,6 +60,7 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
       horses={horses}
       ground={ground}
       own={own}
+      touches={touchesWords(await layoutTouches(db, yard.id, layoutId, nowMs()), yard.timeZone)}
       made={{ laid: Object.fromEntries(laid), cautions, limits }}
     />
   );

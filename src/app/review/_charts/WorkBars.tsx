@@ -5,20 +5,34 @@ import { YTicks } from './YTicks';
 
 export type WorkBar = { key: string; label: string; low: number; high: number };
 
-type WorkBarsProps = { bars: WorkBar[]; limits: { at: number; words: string }[]; label: string };
+/** A limit of the yard: what it was on the day or in the week of a bar, and what it is called today. */
+type WorkLimit = { at: (key: string) => number; words: string };
+type WorkBarsProps = { bars: WorkBar[]; limits: WorkLimit[]; label: string };
 
 const SIZE = { width: 440, height: 190, left: 32, right: 10, top: 14, bottom: 26 };
 const MOST_LABELS = 8;
 
-/** A bar for each day or week, what was high at its foot, and the yard's limits as lines. */
+/** A bar for each day or week, what was high at its foot, and the yard's limits of then as lines. */
 export function WorkBars({ bars, limits, label }: WorkBarsProps) {
   const [from, to] = [SIZE.left, SIZE.width - SIZE.right];
   const x = scaleBand(
     bars.map(({ key }) => key),
     [from, to],
   ).padding(0.25);
-  const most = Math.max(...limits.map(({ at }) => at), max(bars, ({ low, high }) => low + high) ?? 0);
+  const allowed = limits.flatMap(({ at }) => bars.map(({ key }) => at(key)));
+  const most = Math.max(...allowed, max(bars, ({ low, high }) => low + high) ?? 0);
   const y = scaleLinear([0, most * 1.08], [SIZE.height - SIZE.bottom, SIZE.top]);
+  /** From bar to bar as high as it was then. */
+  const limitPath = (at: WorkLimit['at']) => {
+    const half = (x.step() - x.bandwidth()) / 2;
+    return bars
+      .map(({ key }, index) => {
+        const left = index === 0 ? from : x(key)! - half;
+        const right = index === bars.length - 1 ? to : x(key)! + x.bandwidth() + half;
+        return `${index === 0 ? 'M' : 'L'}${left} ${y(at(key))}H${right}`;
+      })
+      .join('');
+  };
   const every = Math.ceil(bars.length / MOST_LABELS);
   return (
     <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} className={classes.chart} role="img" aria-label={label}>
@@ -36,8 +50,8 @@ export function WorkBars({ bars, limits, label }: WorkBarsProps) {
       ))}
       {limits.map(({ at, words }) => (
         <g key={words}>
-          <line x1={from} x2={to} y1={y(at)} y2={y(at)} className={classes.limit} />
-          <text x={to} y={y(at) - 3} textAnchor="end" className={classes.halo}>
+          <path d={limitPath(at)} className={classes.limit} fill="none" />
+          <text x={to} y={y(at(bars[bars.length - 1]!.key)) - 3} textAnchor="end" className={classes.halo}>
             {words}
           </text>
         </g>

@@ -145,11 +145,11 @@ function QualityCard({ review: { days, words, horse } }: { review: PairReview })
   );
 }
 
-function WorkCards({ review: { days, words, horse, rules } }: { review: PairReview }) {
+function WorkCards({ review: { days, words, horse, limitsOn } }: { review: PairReview }) {
   if (!days.some(({ lowEfforts, highEfforts }) => lowEfforts + highEfforts > 0)) return null;
-  const { limits } = rules;
   const short = (day: string) => words.dayName(day).replace(/^(\d+) (...).*/, '$1 $2');
   const weeks = riddenWeeks(days, mondayOf);
+  const last = days[days.length - 1]!.day;
   return (
     <>
       <ChartCard
@@ -157,10 +157,14 @@ function WorkCards({ review: { days, words, horse, rules } }: { review: PairRevi
         sub="Efforts over fences; the dark foot of a bar is what was 0.9 m and over."
         fileName={`${horse.name}-work-by-day`}
         table={{
-          columns: ['day', 'efforts', 'at 0.9 m and over', 'raised passes', 'small circles left min', 'right min'],
+          columns: [
+            ...['day', 'efforts', 'at 0.9 m and over', 'raised passes', 'small circles left min', 'right min'],
+            ...['efforts allowed that day', 'of them at 0.9 m and over'],
+          ],
           rows: days.map(({ day, lowEfforts, highEfforts, raisedPasses, smallCircleMin: { left, right } }) => [
             ...[day, lowEfforts + highEfforts, highEfforts, raisedPasses],
             ...[Number(left.toFixed(1)), Number(right.toFixed(1))],
+            ...[limitsOn(day).lowEfforts, limitsOn(day).highEfforts],
           ]),
         }}
       >
@@ -169,8 +173,8 @@ function WorkCards({ review: { days, words, horse, rules } }: { review: PairRevi
             ...{ key: day, label: short(day), low: lowEfforts, high: highEfforts },
           }))}
           limits={[
-            { at: limits.lowEfforts, words: `${limits.lowEfforts} efforts` },
-            { at: limits.highEfforts, words: `${limits.highEfforts} at 0.9 m and over` },
+            { at: day => limitsOn(day).lowEfforts, words: `${limitsOn(last).lowEfforts} efforts` },
+            { at: day => limitsOn(day).highEfforts, words: `${limitsOn(last).highEfforts} at 0.9 m and over` },
           ]}
           label={`Efforts of ${horse.name}, day by day`}
         />
@@ -192,7 +196,7 @@ function WorkCards({ review: { days, words, horse, rules } }: { review: PairRevi
             low: jumpingDays,
             high: 0,
           }))}
-          limits={[{ at: limits.jumpingDays, words: `${limits.jumpingDays} days` }]}
+          limits={[{ at: day => limitsOn(day).jumpingDays, words: `${limitsOn(last).jumpingDays} days` }]}
           label={`Jumping days of ${horse.name}, week by week`}
         />
       </ChartCard>

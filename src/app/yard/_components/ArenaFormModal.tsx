@@ -46,7 +46,7 @@ export function ArenaFormModal({ arena, opened, onClose }: ArenaFormModalProps) 
       opened={opened}
       onClose={onClose}
       form={form}
-      onSend={values => saveArenaAction(values)}
+      onSend={(values, seen) => saveArenaAction(values, seen)}
       sendLabel={arena ? 'Save the arena' : 'Add the arena'}
     >
       <TextInput label="Name" data-autofocus {...form.getInputProps('name')} />

@@ -79,7 +79,7 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
       opened={opened}
       onClose={onClose}
       form={form}
-      onSend={values => saveHorseAction(values)}
+      onSend={(values, seen) => saveHorseAction(values, seen)}
       sendLabel={horse ? 'Save the horse' : 'Add the horse'}
     >
       <TextInput label="Name" data-autofocus {...form.getInputProps('name')} />

@@ -8,12 +8,14 @@ import {
   dropLastStop,
   headingFromFacing,
   isRidden,
+  itemsOutside,
   lockThings,
   mirrorThings,
   moveThings,
   newItem,
   pointAlong,
   removeThings,
+  resolvePlan,
   spaceThings,
   thingIds,
   turnThings,
@@ -63,6 +65,8 @@ type PlanEditorProps = {
   ground: EditorGround;
   own: OwnExercise[];
   made: MadeOnServer;
+  /** What changing this layout touches, in a sentence; null where it was never ridden and is not planned. */
+  touches: string | null;
 };
 
 const TURN_RAD = (5 * Math.PI) / 180;
@@ -81,7 +85,10 @@ export function PlanEditor(props: PlanEditorProps) {
   const status = useAutosave(layoutId, firstRevision, first, controls.present);
   const outdated = useDraft(layoutId, firstRevision, ground.arena, controls.put);
   const isPhone = useMediaQuery('(max-width: 36em)', false) ?? false;
-  const sand = useSandView(ground.arena, isPhone ? 'up' : 'along');
+  const [outside] = useState(() =>
+    itemsOutside(ground.arena, resolvePlan(plan, ground).layout.items).map(({ at }) => at),
+  );
+  const sand = useSandView(ground.arena, isPhone ? 'up' : 'along', outside);
 
   const [selected, setSelected] = useState<Selection>(NOTHING_SELECTED);
   const [riding, setRiding] = useState<string | null>(null);
@@ -205,6 +212,7 @@ export function PlanEditor(props: PlanEditorProps) {
         onCall={() => setOpen('call')}
       />
       {status.kind === 'stale' && <StaleNotice arenaId={arena.id} mine={controls.present} onDropMine={dropMine} />}
+      {props.touches && <p className={classes.touches}>{props.touches}</p>}
       <p className={classes.phoneHint}>Planning wants a tablet or a desk. Here is how the layout lies.</p>
       {riding !== null && (
         <p className={classes.ridingHint} role="status">

@@ -1,16 +1,34 @@
-import type { Arena } from '@/core';
+import type { Arena, PointM } from '@/core';
 import { wholeBox, type PaperBox } from '@/components/Sand/Sand';
-import { sandView, type PaperPoint, type SandOrientation } from '@/components/Sand/sandView';
+import { sandView, type PaperPoint, type SandOrientation, type SandView } from '@/components/Sand/sandView';
 import { useCallback, useMemo, useState } from 'react';
 
 /** How near one can come, and how far away: shares of the whole. */
 const NEAREST = 0.06;
 const FARTHEST = 1.6;
 
-/** Which part of the sand is shown, and how it lies. */
-export function useSandView(arena: Arena, orientation: SandOrientation) {
+/** Round a piece that lies outside of the sand, metres. */
+const ROOM_M = 2.5;
+
+/** The whole arena, and whatever lies outside of it: on a sand that was made smaller nothing gets out of sight. */
+function boxWith(box: PaperBox, view: SandView, places: readonly PointM[]): PaperBox {
+  const points = places.map(view.toPaper);
+  const x = Math.min(box.x, ...points.map(point => point.x - ROOM_M));
+  const y = Math.min(box.y, ...points.map(point => point.y - ROOM_M));
+  return {
+    ...{ x, y },
+    width: Math.max(box.x + box.width, ...points.map(point => point.x + ROOM_M)) - x,
+    height: Math.max(box.y + box.height, ...points.map(point => point.y + ROOM_M)) - y,
+  };
+}
+
+/**
+ * Which part of the sand is shown, and how it lies.
+ * @param outside - where something lay outside of it when the layout was opened
+ */
+export function useSandView(arena: Arena, orientation: SandOrientation, outside: readonly PointM[]) {
   const view = useMemo(() => sandView(arena, orientation), [arena, orientation]);
-  const whole = useMemo(() => wholeBox(arena, view), [arena, view]);
+  const whole = useMemo(() => boxWith(wholeBox(arena, view), view, outside), [arena, view, outside]);
   const [own, setOwn] = useState<{ of: PaperBox; box: PaperBox } | null>(null);
   const box = own?.of === whole ? own.box : whole;
   const setBox = useCallback(

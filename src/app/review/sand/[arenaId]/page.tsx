@@ -2,10 +2,10 @@ import { ChartCard } from '@/components/Chart/ChartCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { placeClaims, placeWords } from '@/core';
+import { formatLength, placeClaims, placeWords, type Arena } from '@/core';
 import { findArena, listArenas } from '@/data/queries/arenas';
 import { listPairs } from '@/data/queries/pairs';
-import { sandRecord } from '@/data/queries/sandRecord';
+import { sandRecord, sizeKey } from '@/data/queries/sandRecord';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../../_server/yardContext';
@@ -16,25 +16,44 @@ import { chanceCell } from '../../chanceCell';
 
 export const metadata: Metadata = { title: 'What the sand remembers' };
 
-export default async function SandPage({ params }: { params: Promise<{ arenaId: string }> }) {
+type SandPageProps = {
+  params: Promise<{ arenaId: string }>;
+  searchParams: Promise<{ size?: string | string[] }>;
+};
+
+export default async function SandPage({ params, searchParams }: SandPageProps) {
   const { arenaId } = await params;
-  const { db, yard } = await yardContext();
-  const arena = await findArena(db, yard.id, arenaId);
-  if (!arena) notFound();
+  const { size } = await searchParams;
+  const { db, yard, unit } = await yardContext();
+  const today = await findArena(db, yard.id, arenaId);
+  if (!today) notFound();
   const [record, pairs, arenas] = await Promise.all([
-    sandRecord(db, yard.id, arenaId, yardClock(yard.timeZone)),
+    sandRecord(db, yard.id, today, yardClock(yard.timeZone), typeof size === 'string' ? size : undefined),
     listPairs(db, yard.id),
     listArenas(db, yard.id),
   ]);
+  const arena = { ...today, ...record.arena };
+  const sizeWords = ({ widthM, lengthM }: Arena) => `${formatLength(widthM, unit)} × ${formatLength(lengthM, unit)}`;
+  const others = record.sizes.filter(one => sizeKey(one.arena) !== sizeKey(record.arena));
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? 'one pair';
+  const isAsToday = sizeKey(record.arena) === sizeKey(today);
   const places = record.places.filter(({ visits }) => visits > 0).sort((a, b) => a.p - b.p);
   return (
     <>
       <PageHead
         title={`What the sand remembers: ${arena.name}`}
-        sub={`${record.passes} passes on ${record.days} days`}
+        sub={`${record.passes} passes on ${record.days} days${isAsToday ? '' : `, in the arena as it was then: ${sizeWords(arena)}`}`}
         actions={
           <>
+            {others.map(one => (
+              <LinkButton
+                key={sizeKey(one.arena)}
+                href={`/review/sand/${arenaId}?size=${encodeURIComponent(sizeKey(one.arena))}`}
+                variant="default"
+              >
+                As it was: {sizeWords(one.arena)}
+              </LinkButton>
+            ))}
             {arenas
               .filter(({ id, archived }) => id !== arenaId && !archived)
               .map(({ id, name }) => (

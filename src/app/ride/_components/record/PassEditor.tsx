@@ -30,7 +30,7 @@ import { askedRide } from '@/app/ride/askedRide';
 import { markOfPassWords, passOf, passWords, tapWords, type RecordNames } from '@/app/ride/recordWords';
 import { saying } from '@/app/ride/saying';
 import { instantOf, yardTime } from '@/app/_server/yardTime';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Steering } from '../Steering';
 import { ChangeList } from './ChangeList';
 import { PassDrawing } from './PassDrawing';
@@ -52,6 +52,8 @@ export type PassEditorProps = {
   rules: Pick<YardRules, 'faults' | 'riderMarks'>;
   homeFacingDeg: number | null;
   timeZone: string;
+  /** Only what was said since then is undone; all of it where it is left out. */
+  sinceMs?: number;
   ready: boolean;
   onSay: (events: RecordEvent[]) => void;
   onClose: () => void;
@@ -62,11 +64,16 @@ const LOCAL = 'YYYY-MM-DDTHH:mm';
 /** A pass put right: who rode what, when and how, and each mark. Whatever is changed is kept with what it was before. */
 export function PassEditor(props: PassEditorProps) {
   const { log, passId, names, ready, onSay, onClose } = props;
+  const head = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    head.current?.scrollIntoView({ block: 'start' });
+    head.current?.focus({ preventScroll: true });
+  }, [passId]);
   const logged = log.passes.find(({ pass }) => pass.id === passId);
   if (!logged) return null;
   const { pass, counts } = logged;
   const ride = names.rideOf(pass);
-  const history = tapHistory(log, { passId });
+  const history = tapHistory(log, { passId }, props.sinceMs);
   const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
   const reverse = (tap: Tap) =>
     onSay(
@@ -77,7 +84,9 @@ export function PassEditor(props: PassEditorProps) {
   return (
     <section aria-label="A pass put right" className={classes.editor}>
       <header>
-        <h2>{passWords(pass, ride)}</h2>
+        <h2 ref={head} tabIndex={-1}>
+          {passWords(pass, ride)}
+        </h2>
         <p>
           {names.pairOf(pass.pairId)}, {pass.stage},{' '}
           {yardTime(pass.riddenAtMs, props.timeZone, 'ddd D MMM YYYY, HH:mm')}

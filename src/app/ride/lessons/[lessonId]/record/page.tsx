@@ -35,6 +35,7 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
   const { name, startsAtMs, plan, arenaId } = lesson;
   const atMs = nowMs();
   const times = await lessonTimes(db, yard.id, lesson);
+  const overAtMs = lessonOverAtMs(times, atMs);
   const versions = await versionsRidden(
     db,
     yard.id,
@@ -68,7 +69,8 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
       <LessonRecordBoard
         {...{ lessonId, rules }}
         state={lessonState(times, atMs)}
-        over={overWords(lessonOverAtMs(times, atMs), yard.timeZone)}
+        over={overWords(overAtMs, yard.timeZone)}
+        overAtMs={overAtMs}
         isPast={startsAtMs < atMs}
         first={{ number: answer.number, log: packLog(answer.log) }}
         openPassId={typeof pass === 'string' ? pass : null}

@@ -36,6 +36,7 @@ type BoardProps = {
   state: LessonState;
   /** When the lesson was over, on the yard's clock; null where it is not. */
   over: string | null;
+  overAtMs: number | null;
   /** Whether its day lies back. */
   isPast: boolean;
   first: FirstRecord;
@@ -69,7 +70,8 @@ export function LessonRecordBoard(props: BoardProps) {
       return layout ? askedRide(layout, question, pairs.find(({ id }) => id === pairId)?.strides ?? null) : null;
     },
   };
-  const history = tapHistory(log, 'all');
+  const sinceMs = props.overAtMs === null ? undefined : props.overAtMs + 1;
+  const history = tapHistory(log, 'all', sinceMs);
   const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
   const passes = [...log.passes].sort((a, b) => a.pass.riddenAtMs - b.pass.riddenAtMs);
   const counting = passes.filter(({ counts }) => counts);
@@ -109,7 +111,7 @@ export function LessonRecordBoard(props: BoardProps) {
       {open && openLayout && (
         <PassEditor
           key={open.pass.id}
-          {...{ log, names, ready, timeZone, stages }}
+          {...{ log, names, ready, timeZone, stages, sinceMs }}
           passId={open.pass.id}
           layout={openLayout}
           horse={pairs.find(({ id }) => id === open.pass.pairId)?.strides ?? null}

@@ -15,7 +15,6 @@ import {
   newItem,
   pointAlong,
   removeThings,
-  resolvePlan,
   spaceThings,
   thingIds,
   turnThings,
@@ -86,7 +85,7 @@ export function PlanEditor(props: PlanEditorProps) {
   const outdated = useDraft(layoutId, firstRevision, ground.arena, controls.put);
   const isPhone = useMediaQuery('(max-width: 36em)', false) ?? false;
   const [outside] = useState(() =>
-    itemsOutside(ground.arena, resolvePlan(plan, ground).layout.items).map(({ at }) => at),
+    itemsOutside(ground.arena, controls.shown.resolved.layout.items).map(({ at }) => at),
   );
   const sand = useSandView(ground.arena, isPhone ? 'up' : 'along', outside);
 

@@ -30,6 +30,7 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   const lesson = await openLesson(page, demoYard.url);
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${lesson}/run`);
+  await key(page, 'Ride it today instead').click();
   await key(page, 'Begin the lesson').click();
   // Pairs ride in turn: one key takes the next one.
   const pairs = page.getByRole('region', { name: 'Pairs' });

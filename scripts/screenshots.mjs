@@ -49,6 +49,7 @@ const open = (place, link) => async page => {
 const lesson = async page => {
   await page.goto(`${URL}/ride`);
   await page.getByRole('link', { name: 'Run it: The bend, built up' }).click();
+  await page.getByRole('button', { name: 'Ride it today instead' }).click();
   await page.getByRole('button', { name: 'Begin the lesson' }).click();
   await page.getByRole('button', { name: /^Clean pass/ }).click();
   await page.getByRole('group', { name: 'What is ridden over' }).getByRole('button').nth(1).click();

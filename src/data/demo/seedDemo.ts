@@ -46,8 +46,7 @@ import {
   DEMO_YARD,
 } from './demoYard';
 
-const HOUR_MS = 3600 * 1000;
-const DAY_MS = 24 * HOUR_MS;
+const DAY_MS = 24 * 3600 * 1000;
 const MINUTE_MS = 60 * 1000;
 /** Lessons of the demo begin at half past ten, UTC. */
 const LESSON_MS = 10.5 * 3600 * 1000;
@@ -85,7 +84,7 @@ async function seedLesson(tx: Transaction, yardId: string, ids: Ids, layoutIds: 
   }));
   await saveLesson(tx, yardId, {
     ...{ name, arenaId: layout.arena.id },
-    startsAtMs: (Math.floor(nowMs / HOUR_MS) + 1) * HOUR_MS,
+    startsAtMs: (Math.floor(nowMs / DAY_MS) + 1) * DAY_MS + LESSON_MS,
     plan: { pairIds: riding.map(pair => ids.get(pair)!), stages, breakEveryMin: USUAL_BREAK_MIN },
   });
 }

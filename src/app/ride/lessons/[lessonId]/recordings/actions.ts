@@ -149,7 +149,8 @@ export async function readRecordingAction(sent: unknown): Promise<FormOutcome<{ 
       rein,
       direction,
       marks: read.marks,
-      riddenAtMs: files.startMs ?? nowMs,
+      // A watch that is ahead of its time recorded now.
+      riddenAtMs: Math.min(files.startMs ?? nowMs, nowMs),
       by: 'a recording',
     });
     await write(tx => recordBatch(tx, yard.id, { events, lessonId: null }, nowMs));

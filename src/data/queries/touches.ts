@@ -12,7 +12,11 @@ import { planGround } from './planGround';
 export type Touches = string[];
 
 const times = (n: number, one: string, many: string) => (n === 1 ? `One ${one}` : `${n} ${many}`);
-const list = (words: readonly string[]) => words.join(', ').replace(/, ([^,]*)$/, ' and $1');
+/** "a, b and c". */
+function list(words: readonly string[]): string {
+  const last = words[words.length - 1] ?? '';
+  return words.length < 2 ? last : `${words.slice(0, -1).join(', ')} and ${last}`;
+}
 
 /** What an arena of another size touches: what was ridden on it, what lies on it, and what is planned on it. */
 export async function arenaTouches(

@@ -1,6 +1,28 @@
+/** What an error is, whichever copy of its class made it: a production build has several. */
+const KINDS = Symbol.for('roan.kinds');
+
 /** A database that Roan will not or cannot use; the message is a sentence for the person at the screen. */
 export class DatabaseRefused extends Error {
   override name = 'DatabaseRefused';
+  static readonly kind: string = 'database-refused';
+
+  constructor(message: string, options?: ErrorOptions) {
+    super(message, options);
+    Object.defineProperty(this, KINDS, { value: kindsOf(new.target) });
+  }
+
+  static override [Symbol.hasInstance](error: unknown): boolean {
+    const kinds = (error as { [KINDS]?: readonly string[] } | null | undefined)?.[KINDS];
+    return kinds?.includes(this.kind) ?? false;
+  }
+}
+
+/** The kinds of a class and of all that it is made from. */
+function kindsOf(made: unknown): string[] {
+  const kinds: string[] = [];
+  for (let at = made; typeof at === 'function'; at = Object.getPrototypeOf(at) as unknown)
+    if (Object.hasOwn(at, 'kind')) kinds.push((at as unknown as { kind: string }).kind);
+  return kinds;
 }
 
 /**

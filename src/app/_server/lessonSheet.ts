@@ -1,11 +1,13 @@
 import 'server-only';
 import {
+  changedAfterwards,
   isAtStage,
   pairSummary,
   questionsNow,
   workCounts,
   type LessonRecord,
   type PassRecord,
+  type RecordLog,
   type ToldPass,
   type ToldStage,
 } from '@/core';
@@ -14,6 +16,7 @@ import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { findArena } from '@/data/queries/arenas';
 import { lessonRecord, type Lesson } from '@/data/queries/lessons';
+import { lessonLog } from '@/data/queries/recordLog';
 import { listPairs } from '@/data/queries/pairs';
 import { versionsRidden, type KeptVersions } from '@/data/queries/passes';
 import { passWorks } from '@/data/queries/passWorks';
@@ -50,6 +53,7 @@ export async function lessonSheet(
         .filter(Boolean)
         .join('; '),
     })),
+    putRight: putRightWords((await lessonLog(db, yard.id, lesson.id))!.log, yard.timeZone),
     pairIds: pairs.map(({ id }) => id),
     pairs: pairs.map(({ id, horseName, riderName }) => {
       const passes = record.passes.filter(({ pairId }) => pairId === id);
@@ -62,6 +66,15 @@ export async function lessonSheet(
       };
     }),
   };
+}
+
+/** How often something was put right afterwards, and when last. */
+function putRightWords(log: RecordLog, timeZone: string): string | null {
+  const changes = changedAfterwards(log);
+  if (changes.length === 0) return null;
+  const lastMs = Math.max(...changes.map(({ atMs }) => atMs));
+  const times = changes.length === 1 ? 'once' : `${changes.length} times`;
+  return `Put right afterwards ${times}, last on ${yardTime(lastMs, timeZone, 'D MMMM YYYY')}.`;
 }
 
 /** A pass in the names of what it was ridden over then. */

@@ -10,6 +10,7 @@ import { questionsById } from './questions';
 /** An event that can never be taken, however often it is sent. */
 export class RecordRefused extends DatabaseRefused {
   override name = 'RecordRefused';
+  static override readonly kind = 'record-refused';
 }
 
 /** How many stops the track of a pass has, or how many figures. */

@@ -15,7 +15,9 @@ import { addStrideTest, listStrideTests } from './strideTests';
 export type ListChanges = { added: number; changed: number; left: number };
 
 /** A list that names something the yard does not have, or has twice: nothing of it was kept. */
-export class ListRefused extends DatabaseRefused {}
+export class ListRefused extends DatabaseRefused {
+  static override readonly kind = 'list-refused';
+}
 
 /**
  * Takes a list into the yard, all of it or nothing: the transaction is given up by a throw.

@@ -47,6 +47,7 @@ const SHEET: LessonSheet = {
     { name: 'Four fences', line: 'the same canter throughout; 15 min' },
   ],
   pairs: [RIDDEN, WAITING],
+  putRight: 'Put right afterwards 2 times, last on 28 November 2026.',
 };
 
 test('the sheet of a lesson has its stages in their order, and what every pair rode', async () => {

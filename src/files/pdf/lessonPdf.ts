@@ -7,6 +7,8 @@ export type LessonSheet = {
   when: string;
   stages: { name: string; line: string }[];
   pairs: { horse: string; rider: string; work: string; summary: PairSummary }[];
+  /** What was put right afterwards, in a sentence; null where nothing was. */
+  putRight: string | null;
 };
 
 /** The sheet of a lesson: what was planned, and pair by pair what was ridden. */
@@ -19,6 +21,7 @@ export function lessonPdf(sheet: LessonSheet, size: PaperSize): Promise<Buffer> 
     paper.line({ text: `${pair.horse} with ${pair.rider}`, bold: true, sizePt: 13 }, 0.3);
     pairPart(paper, pair);
   }
+  if (sheet.putRight !== null) paper.line({ text: sheet.putRight, grey: true }, 1);
   paper.line({ text: DISCLAIMER, sizePt: 8.5 });
   return paper.bytes();
 }

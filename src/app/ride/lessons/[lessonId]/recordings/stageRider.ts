@@ -1,6 +1,7 @@
 import 'server-only';
 import {
   askedLayout,
+  lessonState,
   questionsNow,
   USUAL_MANNER,
   waysToRide,
@@ -13,8 +14,8 @@ import {
 } from '@/core';
 import { yardContext } from '@/app/_server/yardContext';
 import { findArena } from '@/data/queries/arenas';
-import { listHorses } from '@/data/queries/horses';
-import { findLesson, lessonRecord, type Lesson } from '@/data/queries/lessons';
+import { horsesAt, listHorses } from '@/data/queries/horses';
+import { findLesson, lessonRecord, lessonTimes, type Lesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { planHorse } from '@/data/queries/planGround';
 import type { ArenaMarks } from '@/files/arenaMarks';
@@ -52,14 +53,18 @@ export async function stageRider(wish: RiderWish): Promise<StageRider | string> 
   if (!lesson) return 'This lesson is not in the yard any more.';
   const pair = (await listPairs(db, yard.id)).find(({ id }) => id === pairId);
   if (!pair || !lesson.plan.pairIds.includes(pairId)) return 'This pair does not ride in this lesson.';
-  const stage = (await stagesToRide(lesson)).find(({ id }) => id === stageId);
+  // Of a lesson that lies back: over what was ridden then, with the strides of then.
+  const dayMs = Math.min(lesson.startsAtMs, Date.now());
+  const { asks, passes } = await lessonRecord(db, yard.id, lesson);
+  const isOver = lessonState(await lessonTimes(db, yard.id, lesson), Date.now()) === 'ended';
+  const ridden = isOver ? passes.map(({ layoutVersionId }) => layoutVersionId) : [];
+  const stage = (await stagesToRide(lesson, ridden)).find(({ id }) => id === stageId);
   if (!stage?.versionId || !stage.layout) return 'This stage has no layout to ride.';
   const { layout, versionId } = stage;
-  const { asks } = await lessonRecord(db, yard.id, lesson);
   const question = questionsNow(stage.questions, asks, stageId, pairId).find(({ id }) => id === questionId);
   const drawn = question ? askedLayout(layout, question) : null;
   if (!question || !drawn) return 'This is not asked at this stage any more.';
-  const horses = await listHorses(db, yard.id);
+  const horses = isOver ? await horsesAt(db, yard.id, dayMs) : await listHorses(db, yard.id);
   const own = horses.find(({ id }) => id === pair.horseId)!;
   const arena = await findArena(db, yard.id, lesson.arenaId);
   const [patch] = arena?.marks.patches ?? [];

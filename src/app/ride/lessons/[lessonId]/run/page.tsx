@@ -29,8 +29,13 @@ type RunLessonPageProps = {
   searchParams: Promise<{ write?: string | string[] }>;
 };
 
-/** Half a day before or after its time a lesson is ridden; on another day that is asked first. */
-const SAME_DAY_MS = 12 * 3600 * 1000;
+/** So long before or after its time a lesson is ridden, even past midnight; on another day that is asked first. */
+const ABOUT_MS = 6 * 3600 * 1000;
+
+function isItsDay(startsAtMs: number, nowMs: number, timeZone: string): boolean {
+  const dayOf = (atMs: number) => yardTime(atMs, timeZone, 'YYYY-MM-DD');
+  return dayOf(startsAtMs) === dayOf(nowMs) || Math.abs(nowMs - startsAtMs) < ABOUT_MS;
+}
 
 export default async function RunLessonPage({ params, searchParams }: RunLessonPageProps) {
   const { lessonId } = await params;
@@ -58,7 +63,7 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
         A lesson needs a stage before it can be ridden.
       </EmptyState>
     );
-  if (state === 'planned' && !writes && Math.abs(atMs - startsAtMs) > SAME_DAY_MS)
+  if (state === 'planned' && !writes && !isItsDay(startsAtMs, atMs, yard.timeZone))
     return (
       <OtherDay
         {...{ lessonId, name, isPast: startsAtMs < atMs }}

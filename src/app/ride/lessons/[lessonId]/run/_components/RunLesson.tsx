@@ -7,6 +7,7 @@ import {
   isVoid,
   lessonOverAtMs,
   lessonState,
+  recordConflicts,
   questionWords,
   stageGate,
   trackKey,
@@ -84,7 +85,9 @@ export function RunLesson(props: RunLessonProps) {
   const { lesson, stage, index, pair, pairs, known, open, round, mark, ride, question, questions } = run;
   const pairId = pair?.id ?? '';
   const layouts = useVersions(props.layouts, lesson.record.passes);
-  const nowMs = useNow(lesson.record);
+  const clockMs = useNow(lesson.record);
+  // What is written down afterwards is looked at as it was then: no minutes run.
+  const nowMs = writtenDownFor === null ? clockMs : lastMs(lesson.record, props.startsAtMs);
   const { record } = lesson;
   const rideOf = rideOfPass(layouts, known);
   const atStage = (of: string) => record.passes.filter(pass => pass.pairId === of && isAtStage(pass, stage));
@@ -92,7 +95,15 @@ export function RunLesson(props: RunLessonProps) {
   const asAsked = passes.filter(
     pass => question && trackKey(pass.question) === trackKey(question) && pass.question.id === question.id,
   );
-  const counts = (of: string) => countsOf(props.startsAtMs, known, record, of, nowMs, rideOf);
+  const counts = (of: string) =>
+    countsOf(
+      lesson.log.reopenedAtMs ?? lesson.log.acknowledgedAtMs ?? props.startsAtMs,
+      known,
+      record,
+      of,
+      nowMs,
+      rideOf,
+    );
   const names: RecordNames = {
     log: lesson.log,
     rideOf,
@@ -228,6 +239,12 @@ export function RunLesson(props: RunLessonProps) {
           onAsk={run.askNew}
         />
       )}
+      {recordConflicts(lesson.log).some(({ passId }) => passes.some(({ id }) => id === passId)) && (
+        <p className={classes.notice} role="status">
+          Two said different things of what was ridden here. Both are kept:{' '}
+          <Link href={`/ride/lessons/${lessonId}/record`}>look at the record</Link>.
+        </p>
+      )}
       <PassesSoFar {...{ lessonId, passes, rideOf }} />
       <PairsToday key={`pairs ${pairId}`} {...{ lessonId, lesson, known }} chosen={pair} yardPairs={props.yardPairs} />
       <StageToday key={`today ${stage.id}`} lessonId={lessonId} stage={stage} />
@@ -280,6 +297,9 @@ function timesNow({ startsAtMs, stages }: RunLessonProps, log: RecordLog, { pass
   const plannedMin = stages.reduce((sum, { minutes }) => sum + minutes, 0);
   return { startsAtMs, plannedMin, archived: false, acknowledgedAtMs, endedAtMs, reopenedAtMs, lastRiddenAtMs };
 }
+
+/** When the last pass was ridden. */
+const lastMs = ({ passes }: LessonRecord, startsAtMs: number) => passes[passes.length - 1]?.riddenAtMs ?? startsAtMs;
 
 /** The clock, a few times a minute; before the page is alive, the time of the last thing that happened. */
 function useNow({ passes }: LessonRecord): number {

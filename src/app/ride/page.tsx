@@ -6,6 +6,7 @@ import { lessonMinutes, lessonState } from '@/core';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
 import { listLessons, timesOfLessons } from '@/data/queries/lessons';
+import { singleRides } from '@/data/queries/ridden';
 import { listPairs } from '@/data/queries/pairs';
 import { Title } from '@mantine/core';
 import type { Metadata } from 'next';
@@ -15,9 +16,13 @@ import { present } from '@/data/present';
 import { yardContext } from '../_server/yardContext';
 import { yardTime } from '../_server/yardTime';
 import { LessonList } from './_components/LessonList';
+import { SingleRides } from './_components/SingleRides';
 import { RideChoice } from './_components/RideChoice';
 
 export const metadata: Metadata = { title: 'Ride' };
+
+/** So many rides by themselves are listed: what lies farther back is found in the review. */
+const SHOWN_RIDES = 12;
 
 export default async function RidePage() {
   await connection();
@@ -31,6 +36,7 @@ export default async function RidePage() {
   const riding = present(pairs);
   const missing = present(layouts).length === 0 ? 'layout' : riding.length === 0 ? 'pair' : null;
   const atMs = nowMs();
+  const rides = await singleRides(db, yard.id, SHOWN_RIDES);
   const times = await timesOfLessons(db, yard.id, lessons);
   return (
     <>
@@ -61,6 +67,12 @@ export default async function RidePage() {
           <Title order={2} size="h3" mb="sm">
             A ride by itself
           </Title>
+          <SingleRides
+            rides={rides.map(({ pairId, versionId, horseName, riderName, layoutName, passes, lastMs }) => ({
+              ...{ href: `/ride/${versionId}/${pairId}`, name: `${horseName} with ${riderName}`, layoutName },
+              line: `${passes} ${passes === 1 ? 'pass' : 'passes'}, last on ${yardTime(lastMs, yard.timeZone, 'D MMM YYYY')}`,
+            }))}
+          />
           <RideChoice
             layouts={layoutCards(present(layouts), horses, 'plan').map(({ id, name, line }) => ({ id, name, line }))}
             pairs={riding.map(({ id, riderName, horseName }) => ({ id, name: horseName, line: `with ${riderName}` }))}

@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, isNull, max, sql } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
-import { layoutVersions, pairs, passes, people } from '../schema';
+import { horses, layoutVersions, pairs, passes, people } from '../schema';
 
 export type RiddenLayout = {
   pairId: string;
@@ -69,4 +69,43 @@ export async function layoutsRidden(db: Pick<RoanDatabase, 'select'>, yardId: st
     .where(and(eq(passes.yardId, yardId), isNull(passes.undoneAt)))
     .groupBy(layoutVersions.layoutId)
     .orderBy(desc(often));
+}
+
+export type SingleRide = {
+  pairId: string;
+  versionId: string;
+  horseName: string;
+  riderName: string;
+  layoutName: string;
+  passes: number;
+  lastMs: number;
+};
+
+/** What pairs rode by themselves, outside of a lesson: pair by pair over each kept layout, the latest first. */
+export async function singleRides(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  most: number,
+): Promise<SingleRide[]> {
+  const last = max(passes.riddenAt);
+  const rows = await db
+    .select({
+      ...{ pairId: passes.pairId, versionId: passes.layoutVersionId, layoutName: max(layoutVersions.name) },
+      ...{ horseName: max(horses.name), riderName: max(people.name), last },
+      passes: sql<number>`count(*)`.mapWith(Number),
+    })
+    .from(passes)
+    .innerJoin(pairs, eq(pairs.id, passes.pairId))
+    .innerJoin(horses, eq(horses.id, pairs.horseId))
+    .innerJoin(people, eq(people.id, pairs.riderId))
+    .innerJoin(layoutVersions, eq(layoutVersions.id, passes.layoutVersionId))
+    .where(and(eq(passes.yardId, yardId), isNull(passes.lessonId), isNull(passes.undoneAt)))
+    .groupBy(passes.pairId, passes.layoutVersionId)
+    .orderBy(desc(last))
+    .limit(most);
+  return rows.map(({ last: at, layoutName, horseName, riderName, ...row }) => ({
+    ...row,
+    ...{ layoutName: layoutName ?? '', horseName: horseName ?? '', riderName: riderName ?? '' },
+    lastMs: at?.getTime() ?? 0,
+  }));
 }

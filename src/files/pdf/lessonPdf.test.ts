@@ -61,6 +61,7 @@ test('the sheet of a lesson has its stages in their order, and what every pair r
   expect(words).toContain('2. down at fence 3');
   expect(words).toContain('Next: One more clean pass on the right rein.');
   expect(words.indexOf('Nothing was recorded.')).toBeGreaterThan(words.indexOf('Mayfly with'));
+  expect(words).toContain('Put right afterwards 2 times, last on 28 November 2026.');
   expect(words).toMatch(/qualified instructor/);
 });
 

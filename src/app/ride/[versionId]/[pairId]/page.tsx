@@ -17,10 +17,12 @@ import {
   type TrackGait,
 } from '@/core';
 import { firstTrack } from '@/data/upgrade/versionQuestion';
-import { findHorse } from '@/data/queries/horses';
+import { findHorse, horsesAt } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import { findVersion, standingLayout, type LayoutVersion } from '@/data/queries/layoutVersions';
-import { findPair } from '@/data/queries/pairs';
+import { findPair, listPairs } from '@/data/queries/pairs';
+import { planHorse } from '@/data/queries/planGround';
+import { yardRules } from '@/data/queries/settings';
 import { rideLog } from '@/data/queries/recordLog';
 import { writeLayout } from '@/files/layoutFile';
 import type { Metadata } from 'next';
@@ -49,6 +51,8 @@ export default async function RidePadPage({
   const question = asks[askedIndex];
   const asked = question ? askedLayout(version.layout, question) : null;
   if (!question || !asked) return <NothingToRide layoutId={version.layoutId} />;
+  // What was ridden is read with the strides that were known when this layout was first ridden so.
+  const ofThen = (await horsesAt(db, yard.id, version.createdAtMs)).find(({ id }) => id === horse.id);
   const row = riddenRow(asked);
   const spacingM = row?.spacingM ?? null;
   const gait = row && isPoleGait(row.gait) ? row.gait : null;
@@ -71,6 +75,14 @@ export default async function RidePadPage({
         stage={row?.raised ? 'raised' : 'on the ground'}
         fit={gait && spacingM !== null ? rowFit(gait, spacingM, horse) : null}
         planChanged={await hasChanged(version)}
+        putRight={{
+          ...{ layout: version.layout, questions: asks, timeZone: yard.timeZone },
+          horse: planHorse(ofThen ?? horse),
+          rules: await yardRules(db, yard.id),
+          pairs: (await listPairs(db, yard.id)).map(({ id, horseName, riderName }) => ({
+            ...{ id, name: `${horseName} with ${riderName}` },
+          })),
+        }}
         first={await rideLog(db, yard.id, pairId, versionId)}
       />
     </>

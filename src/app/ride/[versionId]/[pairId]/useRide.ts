@@ -59,7 +59,7 @@ export function useRide(setting: RideSetting) {
   const passes = useMemo(
     () =>
       standingPasses(log).filter(pass => trackKey(pass.question) === asked || pass.question.id === UNTOLD_QUESTION.id),
-    [log, asked],
+    [log, asked, pairId],
   );
   const open = passes.find(pass => pass.id === openPassId) ?? null;
 

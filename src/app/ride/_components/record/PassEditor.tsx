@@ -26,7 +26,7 @@ import {
 import { FigurePad } from '@/app/ride/lessons/[lessonId]/run/_components/FigurePad';
 import { MorePad } from '@/app/ride/lessons/[lessonId]/run/_components/MorePad';
 import { TrackPad } from '@/app/ride/lessons/[lessonId]/run/_components/TrackPad';
-import { askedRide } from '@/app/ride/askedRide';
+import { askedRide, type AskedRide } from '@/app/ride/askedRide';
 import { markOfPassWords, passOf, passWords, tapWords, type RecordNames } from '@/app/ride/recordWords';
 import { saying } from '@/app/ride/saying';
 import { instantOf, yardTime } from '@/app/_server/yardTime';
@@ -240,7 +240,7 @@ function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void
 }
 
 /** What was marked, mark by mark, and the pad to mark it otherwise. */
-function Marks({ log, logged, layout, horse, rules, ready, onSay }: PartProps) {
+function Marks({ log, logged, names, layout, horse, rules, timeZone, ready, onSay }: PartProps) {
   const { pass } = logged;
   const ride = askedRide(layout, pass.question, horse);
   const marks = passRecord(logged).marks;
@@ -263,6 +263,7 @@ function Marks({ log, logged, layout, horse, rules, ready, onSay }: PartProps) {
           </li>
         ))}
       </ul>
+      <MoveMark {...{ log, logged, names, layout, ride, timeZone, ready, onSay }} />
       {ride && (
         <details className={classes.more}>
           <summary>Mark it otherwise, or add a mark</summary>
@@ -287,5 +288,67 @@ function Marks({ log, logged, layout, horse, rules, ready, onSay }: PartProps) {
         </details>
       )}
     </>
+  );
+}
+
+type MoveMarkProps = Pick<PartProps, 'log' | 'logged' | 'names' | 'layout' | 'timeZone' | 'ready' | 'onSay'> & {
+  ride: AskedRide | null;
+};
+
+/** A mark that belongs to another pass over the same layout: it is taken back here and made there, with one tap. */
+function MoveMark({ log, logged, names, layout, ride, timeZone, ready, onSay }: MoveMarkProps) {
+  const [markId, setMarkId] = useState('');
+  const [passId, setPassId] = useState('');
+  const marks = passRecord(logged).marks;
+  const mark = marks.find(({ id }) => id === markId);
+  const others = log.passes.filter(
+    ({ pass, counts }) =>
+      counts &&
+      pass.id !== logged.pass.id &&
+      pass.layoutVersionId === logged.pass.layoutVersionId &&
+      marksFit(layout, pass.question, mark ? [mark] : []),
+  );
+  if (marks.length === 0 || others.length === 0) return null;
+  const move = () => {
+    if (!mark || !others.some(({ pass }) => pass.id === passId)) return;
+    const own = saying();
+    onSay([
+      amend(log, logged.pass.lessonId, { on: 'mark', of: mark.id, what: 'counts', was: true, to: false }, own),
+      sayMark(log, passId, bare(mark), own),
+    ]);
+    setMarkId('');
+  };
+  return (
+    <details className={classes.more}>
+      <summary>Move a mark to another pass</summary>
+      <div className={classes.fields}>
+        <label>
+          Mark
+          <select value={markId} onChange={event => setMarkId(event.currentTarget.value)}>
+            <option value="">choose a mark</option>
+            {marks.map(one => (
+              <option key={one.id} value={one.id}>
+                {markOfPassWords(bare(one), ride)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          To the pass of
+          <select value={passId} onChange={event => setPassId(event.currentTarget.value)}>
+            <option value="">choose a pass</option>
+            {others.map(({ pass }) => (
+              <option key={pass.id} value={pass.id}>
+                {names.pairOf(pass.pairId)}, {yardTime(pass.riddenAtMs, timeZone, 'HH:mm')},{' '}
+                {passWords(pass, names.rideOf(pass))}
+              </option>
+            ))}
+          </select>
+        </label>
+        <button type="button" className={classes.key} disabled={!ready || !mark || passId === ''} onClick={move}>
+          Move it
+        </button>
+      </div>
+    </details>
   );
 }

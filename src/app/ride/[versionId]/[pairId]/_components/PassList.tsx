@@ -6,7 +6,7 @@ import { fractionWords } from '@/core';
 import classes from './RidePad.module.css';
 
 /** The passes so far, newest first; a pass can be taken up again. */
-export function PassList({ ride }: { ride: Ride }) {
+export function PassList({ ride, onPutRight }: { ride: Ride; onPutRight: (passId: string) => void }) {
   return (
     <section aria-label="Passes">
       <h2>
@@ -24,6 +24,9 @@ export function PassList({ ride }: { ride: Ride }) {
                 Go on with it
               </button>
             )}
+            <button type="button" className={classes.small} onClick={() => onPutRight(pass.id)}>
+              Put right
+            </button>
           </li>
         ))}
       </ol>

@@ -11,6 +11,7 @@ import { Steering } from '@/app/ride/_components/Steering';
 import { FootfallPad } from './FootfallPad';
 import { NotePad } from './NotePad';
 import { PassList } from './PassList';
+import { RidePutRight, type PutRight } from './RidePutRight';
 import type { Tap } from '@/core';
 import { tapWords } from '@/app/ride/recordWords';
 import classes from './RidePad.module.css';
@@ -35,12 +36,15 @@ type RidePadProps = {
   /** The plan has changed since this ride began. */
   planChanged: boolean;
   first: RideSetting['first'];
+  /** What a pass is put right with. */
+  putRight: PutRight;
 };
 
 /** Pass by pass, one tap each, with one undo that always works. Made for a phone and gloves. */
 export function RidePad(props: RidePadProps) {
   const { pair, versionId, layoutName, poles, spacingM, stage, question, ways, planChanged, first } = props;
   const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, question, ways, first });
+  const [putRightId, setPutRightId] = useState<string | null>(null);
   return (
     <div className={classes.pad}>
       <header className={classes.head}>
@@ -61,7 +65,10 @@ export function RidePad(props: RidePadProps) {
       {spacingM !== null && <FootfallPad ride={ride} gaps={poles - 1} />}
       {poles > 0 && <PolesHit ride={ride} poles={poles} isRow={spacingM !== null} />}
       <NotePad onNote={words => ride.mark({ kind: 'note', words })} disabled={!ride.ready} />
-      <PassList ride={ride} />
+      <PassList ride={ride} onPutRight={setPutRightId} />
+      {putRightId !== null && (
+        <RidePutRight {...{ ride, passId: putRightId, pair }} {...props.putRight} onClose={() => setPutRightId(null)} />
+      )}
       <p className={classes.cautions}>
         A pole that a horse keeps hitting comes down or out. Stop at signs of pain, tiredness or unevenness, and ask a
         vet. {DISCLAIMER}

@@ -259,10 +259,7 @@ test('an arena is given another size after a season: what was ridden keeps its o
   };
   const before = await sandOf();
   await page.goto(`${seasonYard.url}/yard`);
-  await page
-    .getByRole('row', { name: /^Field arena/ })
-    .getByRole('button', { name: 'Change' })
-    .click();
+  await page.getByRole('button', { name: 'Change Field arena' }).click();
   await page.getByLabel('Long side').fill('40 m');
   await page.getByRole('button', { name: 'Save the arena' }).click();
   const touches = page.getByText('This touches more').locator('..');

@@ -186,12 +186,16 @@ test('four pairs of different size over five fences: five questions, one made on
   await key(page, 'Of all').tap();
   await page.getByRole('group', { name: 'vertical 1', exact: true }).getByRole('button', { name: 'leave out' }).tap();
   await expect(ask(page, '2')).toHaveAttribute('aria-pressed', 'true');
-  await expect(ridden(page).filter({ hasText: 'refusal' })).toHaveText('first line, right rein: refusal at vertical 2');
+  await expect(ridden(page).filter({ hasText: 'refusal' })).toHaveText(
+    'first line, right rein: refusal at vertical 2 Put right',
+  );
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
   await page.reload();
   await sums();
   await pair(page, 'Barley').tap();
-  await expect(ridden(page).filter({ hasText: 'refusal' })).toHaveText('first line, right rein: refusal at vertical 2');
+  await expect(ridden(page).filter({ hasText: 'refusal' })).toHaveText(
+    'first line, right rein: refusal at vertical 2 Put right',
+  );
 
   // The lesson's sheet tells it in the same words.
   const sheet = await page.request.get(`${run.replace('/ride/', '/api/').replace('/run', '')}/sheet`);
@@ -252,7 +256,9 @@ test('six figures on both reins: each counts its own small circles, on the rein 
   await expect(care).toContainText('1.1 minutes on circles of 10 m and less on the left rein');
   await expect(care).toContainText('1.1 minutes on circles of 10 m and less on the right rein');
   await expect(pair(page, 'Quill')).toContainText('6 left, 6 right · 0 efforts');
-  await expect(ridden(page).filter({ hasText: 'bend lost' })).toHaveText('voltes, right rein: bend lost in voltes');
+  await expect(ridden(page).filter({ hasText: 'bend lost' })).toHaveText(
+    'voltes, right rein: bend lost in voltes Put right',
+  );
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
   await page.reload();
   await expect(care).toContainText('1.1 minutes on circles of 10 m and less on the right rein');

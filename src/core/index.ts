@@ -410,7 +410,14 @@ export {
 export { type AskOnTheDay, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
 export { askedOfAll, type NewlyAsked } from './lesson/askedOtherwise';
 export { isAtStage } from './lesson/atStage';
-export { LESSON_STATES, lessonOverAtMs, lessonState, type LessonState, type LessonTimes } from './lesson/lessonState';
+export {
+  LESSON_STATES,
+  lessonOverAtMs,
+  lessonState,
+  QUIET_HOURS,
+  type LessonState,
+  type LessonTimes,
+} from './lesson/lessonState';
 export { changedAfterwards } from './record/changedAfterwards';
 export { marksFit } from './question/marksFit';
 export { mergePlans, planDifference, type MergedPlan } from './lesson/mergePlans';

@@ -58,7 +58,11 @@ export function useRide(setting: RideSetting) {
   const log = useMemo(() => events.reduce<RecordLog>(applyEvent, { ...EMPTY_LOG, ...first }), [events, first]);
   const passes = useMemo(
     () =>
-      standingPasses(log).filter(pass => trackKey(pass.question) === asked || pass.question.id === UNTOLD_QUESTION.id),
+      standingPasses(log).filter(
+        // A pass that was said to be another pair's is theirs.
+        pass =>
+          pass.pairId === pairId && (trackKey(pass.question) === asked || pass.question.id === UNTOLD_QUESTION.id),
+      ),
     [log, asked, pairId],
   );
   const open = passes.find(pass => pass.id === openPassId) ?? null;

@@ -2,7 +2,7 @@ import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
 import { yardContext } from '@/app/_server/yardContext';
 import { yardTime } from '@/app/_server/yardTime';
-import { lessonOverAtMs, lessonState, type Layout } from '@/core';
+import { lessonOverAtMs, lessonState, QUIET_HOURS, type Layout } from '@/core';
 import { findArena } from '@/data/queries/arenas';
 import { horsesAt } from '@/data/queries/horses';
 import { findLesson, lessonTimes } from '@/data/queries/lessons';
@@ -70,7 +70,8 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         {...{ lessonId, rules }}
         state={lessonState(times, atMs)}
         over={overWords(overAtMs, yard.timeZone)}
-        overAtMs={overAtMs}
+        // What is said from now on puts it right: nobody rides any more.
+        sinceMs={lesson.endedAtMs ?? (overAtMs === null ? null : overAtMs + QUIET_HOURS * 3600 * 1000)}
         isPast={startsAtMs < atMs}
         first={{ number: answer.number, log: packLog(answer.log) }}
         openPassId={typeof pass === 'string' ? pass : null}

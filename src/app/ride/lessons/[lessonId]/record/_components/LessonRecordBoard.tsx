@@ -36,7 +36,8 @@ type BoardProps = {
   state: LessonState;
   /** When the lesson was over, on the yard's clock; null where it is not. */
   over: string | null;
-  overAtMs: number | null;
+  /** What is said since then puts it right, and is what an undo here takes back; null while it is ridden. */
+  sinceMs: number | null;
   /** Whether its day lies back. */
   isPast: boolean;
   first: FirstRecord;
@@ -70,7 +71,7 @@ export function LessonRecordBoard(props: BoardProps) {
       return layout ? askedRide(layout, question, pairs.find(({ id }) => id === pairId)?.strides ?? null) : null;
     },
   };
-  const sinceMs = props.overAtMs === null ? undefined : props.overAtMs + 1;
+  const sinceMs = props.sinceMs ?? undefined;
   const history = tapHistory(log, 'all', sinceMs);
   const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
   const passes = [...log.passes].sort((a, b) => a.pass.riddenAtMs - b.pass.riddenAtMs);

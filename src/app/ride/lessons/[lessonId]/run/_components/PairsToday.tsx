@@ -69,7 +69,7 @@ export function PairsToday({ lessonId, lesson, known, chosen, yardPairs }: Pairs
       <div className={classes.joining}>
         <label>
           Horse
-          <select value={horseId} onChange={event => setHorseId(event.currentTarget.value)}>
+          <select aria-label="Horse" value={horseId} onChange={event => setHorseId(event.currentTarget.value)}>
             <option value={NEW}>a new horse</option>
             {horses.map(({ id, name }) => (
               <option key={id} value={id}>
@@ -86,7 +86,7 @@ export function PairsToday({ lessonId, lesson, known, chosen, yardPairs }: Pairs
         )}
         <label>
           Rider
-          <select value={riderId} onChange={event => setRiderId(event.currentTarget.value)}>
+          <select aria-label="Rider" value={riderId} onChange={event => setRiderId(event.currentTarget.value)}>
             <option value={NEW}>a new rider</option>
             {riders.map(({ id, name }) => (
               <option key={id} value={id}>

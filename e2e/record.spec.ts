@@ -185,6 +185,7 @@ test('a lesson is entered from paper: what is tapped has its day and its times',
   // Its day is moved, and its passes with it.
   const moved = daysAgo(19);
   await page.goto(lesson);
+  await page.waitForLoadState('networkidle');
   await page.getByLabel('Day and time').fill(`${moved.field}T09:00`);
   await key(page, 'Keep these changes').tap();
   await expect(page.getByText('Its 2 passes were moved with it.')).toBeVisible();

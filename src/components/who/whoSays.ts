@@ -24,13 +24,20 @@ function deviceName(): string {
 /** The name that was chosen on this device; null where none was. */
 export function useWho(): string | null {
   return useSyncExternalStore(
-    listener => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    subscribe,
     () => stored(WHO),
     () => null,
   );
+}
+
+/** Who records on this device, for what is shown: null until the page is alive, since the server does not know. */
+export function useWhoSays(): string | null {
+  return useSyncExternalStore(subscribe, whoSays, () => null);
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
 }
 
 /** Lets this device record for somebody; null for nobody. */

@@ -130,3 +130,16 @@ test('a pair that came instead of another goes again, and the other one is back'
   redo('all');
   expect(log().rides).toEqual({ sorrel: true, juniper: false });
 });
+
+test('what was changed in the plan of a lesson is no tap: an undo on the pad does not move its day back', () => {
+  const { mark, undo, log } = phone();
+  mark('p', 'juniper', 'grid', strides(5));
+  const at = { atMs: 9000, by: 'desk', from: [], undoes: null };
+  const moved = [
+    { ...at, id: 'm1', on: 'pass', of: 'p', what: 'time', was: 1000, to: 2000 } as const,
+    { ...at, id: 'm2', on: 'lesson', of: 'l', what: 'day', was: 0, to: 1000 } as const,
+  ].reduce((known, change) => applyEvent(known, { type: 'change', id: change.id, lessonId: 'l', change }), log());
+  const { undo: taps } = tapHistory(moved, GRID);
+  expect(taps.map(({ acts }) => acts.map(({ said }) => said.kind))).toEqual([['pass', 'mark']]);
+  expect(undo(GRID)).toBe('pass mark');
+});

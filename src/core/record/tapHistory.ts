@@ -38,7 +38,7 @@ export function tapHistory(log: RecordLog, shown: Shown, sinceMs = -Infinity): T
   let redo: Tap[] = [];
   const find = (taps: readonly Tap[], id: string) => taps.findIndex(({ acts }) => acts.some(act => act.id === id));
   for (const tap of tapsOf(log)) {
-    if (tap.acts[0]!.atMs < sinceMs || !tap.acts.some(act => isShown(act, shown))) continue;
+    if (tap.acts[0]!.atMs < sinceMs || !tap.acts.some(act => isShown(act, shown)) || isOfPlan(tap)) continue;
     const undoes = tap.acts[0]!.undoes;
     const done = undoes === null ? -1 : find(undo, undoes);
     const undone = undoes === null ? -1 : find(redo, undoes);
@@ -54,6 +54,14 @@ export function tapHistory(log: RecordLog, shown: Shown, sinceMs = -Infinity): T
     }
   }
   return { undo, redo };
+}
+
+/** What of a lesson is changed in its plan, at the desk: its day with all that was ridden, its stages, whether it is archived. */
+const OF_PLAN: ReadonlySet<RecordChange['what']> = new Set(['day', 'plan', 'archived']);
+
+/** Whether a tap belongs to the plan of a lesson: it is put right there, as a whole. */
+function isOfPlan({ acts }: Tap): boolean {
+  return acts.some(({ said }) => said.kind === 'change' && OF_PLAN.has(said.change.what));
 }
 
 /** What a tap is told by: what was first said, however often it was taken back and done again since. */

@@ -110,6 +110,7 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
           return { id, horse: { id: horseId, name: horseName, heightM }, rider: { id: riderId, name: riderName } };
         })}
       first={{ number, log: packLog(log) }}
+      timeZone={yard.timeZone}
       setup={await lessonSetup(db, yard.id, lesson)}
       writtenDownFor={writes ? yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY') : null}
     />

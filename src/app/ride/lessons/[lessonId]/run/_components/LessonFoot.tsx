@@ -1,4 +1,4 @@
-import { whoSays } from '@/components/who/whoSays';
+import { useWhoSays } from '@/components/who/whoSays';
 import type { PassRecord, Tap } from '@/core';
 import { tapWords, type RecordNames } from '@/app/ride/recordWords';
 import type { LessonRecordState } from '../../_state/useLesson';
@@ -18,6 +18,7 @@ type LessonFootProps = {
 /** Always in reach of the thumb: undo and redo, a walk break, the end of the pass, and whether everything is saved. */
 export function LessonFoot({ lesson, open, canRide, history, names, onBreak, onEnd }: LessonFootProps) {
   const { ready } = lesson;
+  const me = useWhoSays();
   const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
   return (
     <footer className={classes.foot}>
@@ -30,7 +31,7 @@ export function LessonFoot({ lesson, open, canRide, history, names, onBreak, onE
           onClick={() => undo && lesson.reverse(undo)}
         >
           Undo
-          <small>{undo ? `${tapWords(names, undo)}${ofWhom(undo)}` : 'nothing here'}</small>
+          <small>{undo ? `${tapWords(names, undo)}${ofWhom(undo, me)}` : 'nothing here'}</small>
         </button>
         <button
           type="button"
@@ -55,9 +56,9 @@ export function LessonFoot({ lesson, open, canRide, history, names, onBreak, onE
 }
 
 /** Whose tap it was, where it was not this device's. */
-function ofWhom({ acts }: Tap): string {
+function ofWhom({ acts }: Tap, me: string | null): string {
   const by = acts[0]?.by ?? null;
-  return by === null || by === whoSays() ? '' : `, tapped by ${by}`;
+  return by === null || me === null || by === me ? '' : `, tapped by ${by}`;
 }
 
 /** Says "saved" only when everything is in the database. */

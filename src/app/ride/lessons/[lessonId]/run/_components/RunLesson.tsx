@@ -21,6 +21,7 @@ import {
   type YardRules,
 } from '@/core';
 import { useEffect, useState } from 'react';
+import { yardTime } from '@/app/_server/yardTime';
 import { newId } from '@/components/newId';
 import Link from 'next/link';
 import type { FirstRecord } from '../../_state/useLesson';
@@ -67,6 +68,7 @@ type RunLessonProps = {
   first: FirstRecord;
   /** What the lesson is ridden over and by whom, as the page has it. */
   setup: string;
+  timeZone: string;
   /** The day, where the lesson is written down afterwards; null while it is ridden. */
   writtenDownFor: string | null;
 };
@@ -108,7 +110,7 @@ export function RunLesson(props: RunLessonProps) {
     log: lesson.log,
     rideOf,
     pairOf: id => pairWords(known.find(one => one.id === id)),
-    timeOf: atMs => new Date(atMs).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }),
+    timeOf: atMs => yardTime(atMs, props.timeZone, 'HH:mm'),
   };
   const state = lessonState(timesNow(props, lesson.log, record), nowMs);
   if (writtenDownFor === null && (state === 'ended' || state === 'archived'))

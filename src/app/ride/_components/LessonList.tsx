@@ -11,6 +11,9 @@ export type ListedLesson = {
   state: LessonState;
 };
 
+/** The latest are in sight; the others are a tap away. */
+const SHOWN_RIDDEN = 8;
+
 /** Lessons by what they are: those that run, those that are planned, the soonest first, and those that were ridden. */
 export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
   const of = (state: LessonState) => lessons.filter(lesson => lesson.state === state);
@@ -19,10 +22,16 @@ export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
     <div className={classes.lists}>
       <Lessons title="Running" lessons={of('running')} />
       <Lessons title="Planned" lessons={of('planned').reverse()} />
-      <Lessons title="Ridden" lessons={of('ended')} />
+      <Lessons title="Ridden" lessons={of('ended').slice(0, SHOWN_RIDDEN)} />
+      {of('ended').length > SHOWN_RIDDEN && (
+        <details>
+          <summary className={classes.more}>Ridden before ({of('ended').length - SHOWN_RIDDEN})</summary>
+          <Lessons title="Ridden before" lessons={of('ended').slice(SHOWN_RIDDEN)} />
+        </details>
+      )}
       {of('archived').length > 0 && (
         <details>
-          <summary>Archived ({of('archived').length})</summary>
+          <summary className={classes.more}>Archived ({of('archived').length})</summary>
           <Lessons title="Archived" lessons={of('archived')} />
         </details>
       )}
@@ -52,7 +61,12 @@ function Lessons({ title, lessons }: { title: string; lessons: readonly ListedLe
               <time>{when}</time>
               <Link href={state === 'planned' ? own : `${own}/${on}`}>{name}</Link>
               <span>{line}</span>
-              <Link href={`${own}/${on}`} className={classes.run} aria-label={`${label}: ${name}`}>
+              <Link
+                href={`${own}/${on}`}
+                className={classes.run}
+                data-quiet={on === 'record' || undefined}
+                aria-label={`${label}: ${name}`}
+              >
                 {label}
               </Link>
             </li>

@@ -10,10 +10,12 @@ type PairKeysProps = {
   ridden: (pairId: string) => readonly PassRecord[];
   counts: (pairId: string) => WorkCounts;
   warnings: (pairId: string) => string[];
+  /** Whether minutes run: of a lesson that is written down they do not. */
+  runs: boolean;
 };
 
 /** The pairs of the lesson with what each has done; the one that is next is chosen with a tap. */
-export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }: PairKeysProps) {
+export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings, runs }: PairKeysProps) {
   const chosen = warnings(chosenId);
   const next = pairs[(pairs.findIndex(({ id }) => id === chosenId) + 1) % pairs.length];
   return (
@@ -33,7 +35,8 @@ export function PairKeys({ pairs, chosenId, onChoose, ridden, counts, warnings }
             >
               <strong>{horse}</strong> {rider}
               <small>
-                {riddenWords(passes)} · {lowEfforts + highEfforts} efforts · {Math.floor(sinceBreakMin)} min
+                {riddenWords(passes)} · {lowEfforts + highEfforts} efforts
+                {runs ? ` · ${Math.floor(sinceBreakMin)} min` : ''}
               </small>
             </button>
           );

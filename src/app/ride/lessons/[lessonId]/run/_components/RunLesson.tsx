@@ -158,6 +158,7 @@ export function RunLesson(props: RunLessonProps) {
         ridden={of => atStage(of).filter(pass => !isVoid(pass))}
         counts={counts}
         warnings={of => workWarnings(counts(of), props.breakEveryMin, rules.limits)}
+        runs={writtenDownFor === null}
       />
       {stage.layout && (
         <>

@@ -103,7 +103,8 @@ export function RunLesson(props: RunLessonProps) {
       known,
       record,
       of,
-      nowMs,
+      // Minutes run only while a lesson runs.
+      writtenDownFor === null ? nowMs : 0,
       rideOf,
     );
   const names: RecordNames = {

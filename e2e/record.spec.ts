@@ -2,7 +2,6 @@ import JSZip from 'jszip';
 import type { Browser, Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
 import type { RoanServer } from './support/roanServer';
-import { item } from './support/sand';
 
 const key = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
 const saved = (page: Page) => page.locator('[data-delivery=saved]');
@@ -81,7 +80,7 @@ test('a pair is added and a horse swapped in the middle, while the layout is mov
     .first()
     .click();
   await expect(desk.getByText(/What you change here is ridden in .*“Friday group”/)).toBeVisible();
-  await item(desk, 'pole 1').first().click();
+  await desk.locator('[data-item]').first().click();
   await desk.keyboard.press('ArrowRight');
   await desk.keyboard.press('ArrowRight');
   await expect(desk.getByText('Saved', { exact: true })).toBeVisible();
@@ -261,7 +260,7 @@ test('an arena is given another size after a season: what was ridden keeps its o
   const before = await sandOf();
   await page.goto(`${seasonYard.url}/yard`);
   await page.getByRole('button', { name: 'Change Field arena' }).click();
-  await page.getByLabel('Long side').fill('40 m');
+  await page.getByLabel('Long side').fill('30 m');
   await page.getByRole('button', { name: 'Save the arena' }).click();
   const touches = page.getByText('This touches more').locator('..');
   await expect(page.getByText(/\d+ passes were ridden on it: they keep/)).toBeVisible();

@@ -69,7 +69,9 @@ export { rowFit, type RowFit } from './exercises/rowFit';
 export { FOOTFALL_PLACES, footfallChanges, meanFootfall, type Footfall } from './record/footfall';
 export { itemsOutside } from './items/itemsOutside';
 export { layoutHorse } from './horse/layoutHorse';
-export { passFootfalls, polesHit, type PassRecord, type RecordEvent } from './record/passRecord';
+export { passFootfalls, polesHit, type PassRecord } from './record/passRecord';
+export type { RecordEvent } from './record/recordEvent';
+export type { Join } from './record/join';
 export {
   applyEvent,
   EMPTY_LOG,
@@ -78,7 +80,6 @@ export {
   standingPasses,
   standingRecord,
   withNews,
-  type Join,
   type LoggedAsk,
   type LoggedBreak,
   type LoggedMark,
@@ -407,7 +408,7 @@ export {
   type WorkCounts,
   type WorkLimits,
 } from './work/workCounts';
-export { type AskOnTheDay, type LessonRecord, type WalkBreak } from './lesson/lessonRecord';
+export { type AskOnTheDay, type LessonRecord, type WalkBreak } from './record/lessonRecord';
 export { askedOfAll, type NewlyAsked } from './lesson/askedOtherwise';
 export { isAtStage } from './lesson/atStage';
 export {

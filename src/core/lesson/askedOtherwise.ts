@@ -1,6 +1,6 @@
 import type { AskedQuestion } from '../question/pairAsk';
 import type { Question } from '../question/question';
-import type { AskOnTheDay } from './lessonRecord';
+import type { AskOnTheDay } from '../record/lessonRecord';
 import { questionsNow } from './questionsNow';
 
 /** What is asked of whom from now on: of a pair, or (null) of all. */

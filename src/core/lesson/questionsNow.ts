@@ -1,7 +1,7 @@
 import type { AskedQuestion } from '../question/pairAsk';
 import { questionOfPair } from '../question/pairAsk';
 import type { Question } from '../question/question';
-import type { AskOnTheDay } from './lessonRecord';
+import type { AskOnTheDay } from '../record/lessonRecord';
 
 /**
  * The questions of a stage as one pair is asked them now: as planned, then as was said on the day, the last word of each. What

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { passFootfalls, polesHit, type RecordEvent } from './passRecord';
+import { passFootfalls, polesHit } from './passRecord';
+import type { RecordEvent } from './recordEvent';
 import { applyEvent, EMPTY_LOG, standingPasses } from './recordLog';
 import { steered, takenBack } from './testEvents';
 import type { PassMark } from './passMark';

@@ -1,7 +1,7 @@
 import { seededRandom } from '../statistics/seededRandom';
 import { testQuestion } from '../question/testQuestion';
 import type { TappedMark } from './passMark';
-import type { RecordEvent } from './passRecord';
+import type { RecordEvent } from './recordEvent';
 import { applyEvent, EMPTY_LOG, standingRecord, withNews, type RecordLog } from './recordLog';
 import { recordConflicts } from './recordConflicts';
 import { bare, sayMark } from './sayMark';

@@ -1,6 +1,8 @@
-import type { AskOnTheDay, LessonRecord, WalkBreak } from '../lesson/lessonRecord';
+import type { AskOnTheDay, LessonRecord, WalkBreak } from './lessonRecord';
 import type { PassMark } from './passMark';
-import type { PassRecord, RecordEvent } from './passRecord';
+import type { Join } from './join';
+import type { PassRecord } from './passRecord';
+import type { RecordEvent } from './recordEvent';
 import { changedThing, standingChange, type RecordChange } from './recordChange';
 
 /** Something that was said: by whom, when by their clock, and whether it still counts or was taken back. */
@@ -10,18 +12,6 @@ export type LoggedMark = Said & { mark: PassMark };
 export type LoggedPass = Said & { pass: Omit<PassRecord, 'marks'>; marks: readonly LoggedMark[] };
 export type LoggedBreak = Said & { walked: WalkBreak };
 export type LoggedAsk = Said & { ask: AskOnTheDay };
-
-/** A pair that came into a lesson while it ran, with its names as they were given. */
-export type Join = {
-  id: string;
-  pairId: string;
-  horse: { id: string; name: string; heightM: number };
-  rider: { id: string; name: string };
-  /** The pair that it rides instead of; null where it came besides. */
-  insteadOf: string | null;
-  atMs: number;
-  by: string | null;
-};
 
 /** All that was ever said of some passes: what counts, what was taken back, and what was changed from what to what. */
 export type RecordLog = {

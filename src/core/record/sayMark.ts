@@ -1,5 +1,5 @@
 import { markSubject, type PassMark, type TappedMark } from './passMark';
-import type { RecordEvent } from './passRecord';
+import type { RecordEvent } from './recordEvent';
 import type { RecordLog } from './recordLog';
 import { changeOver } from './tapHistory';
 

@@ -1,6 +1,6 @@
 import { testQuestion } from '../question/testQuestion';
 import type { TappedMark } from './passMark';
-import type { RecordEvent } from './passRecord';
+import type { RecordEvent } from './recordEvent';
 import { applyEvent, EMPTY_LOG, standingPasses, type RecordLog } from './recordLog';
 import { sayMark } from './sayMark';
 import { changeOver, firstSaid, reversal, tapHistory, type Shown } from './tapHistory';

@@ -1,5 +1,5 @@
 import type { RideWay } from '../question/waysToRide';
-import type { RecordEvent } from './passRecord';
+import type { RecordEvent } from './recordEvent';
 
 type Thing = 'pass' | 'mark' | 'break' | 'ask';
 

@@ -27,13 +27,14 @@ import { FigurePad } from '@/app/ride/lessons/[lessonId]/run/_components/FigureP
 import { MorePad } from '@/app/ride/lessons/[lessonId]/run/_components/MorePad';
 import { TrackPad } from '@/app/ride/lessons/[lessonId]/run/_components/TrackPad';
 import { askedRide, type AskedRide } from '@/app/ride/askedRide';
-import { markOfPassWords, passOf, passWords, tapWords, type RecordNames } from '@/app/ride/recordWords';
+import { markOfPassWords, passOf, passWords, type RecordNames } from '@/app/ride/recordWords';
 import { saying } from '@/app/ride/saying';
 import { instantOf, yardTime } from '@/app/_server/yardTime';
 import { useEffect, useRef, useState } from 'react';
 import { Steering } from '../Steering';
 import { ChangeList } from './ChangeList';
 import { PassDrawing } from './PassDrawing';
+import { UndoRedo } from './UndoRedo';
 import classes from './Record.module.css';
 
 export type PassEditorProps = {
@@ -74,7 +75,6 @@ export function PassEditor(props: PassEditorProps) {
   const { pass, counts } = logged;
   const ride = names.rideOf(pass);
   const history = tapHistory(log, { passId }, props.sinceMs);
-  const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
   const reverse = (tap: Tap) =>
     onSay(
       reversal(log, tap, saying()).map(one => ({ type: 'change', id: one.id, lessonId: pass.lessonId, change: one })),
@@ -96,22 +96,7 @@ export function PassEditor(props: PassEditorProps) {
           <button type="button" className={classes.key} onClick={onClose}>
             Close
           </button>
-          <button
-            type="button"
-            className={classes.key}
-            disabled={!ready || !undo}
-            onClick={() => undo && reverse(undo)}
-          >
-            Undo{undo ? `: ${tapWords(names, undo)}` : ''}
-          </button>
-          <button
-            type="button"
-            className={classes.key}
-            disabled={!ready || !redo}
-            onClick={() => redo && reverse(redo)}
-          >
-            Redo{redo ? `: ${tapWords(names, redo)}` : ''}
-          </button>
+          <UndoRedo {...{ history, names, ready }} onReverse={reverse} />
           <button
             type="button"
             className={classes.key}

@@ -19,8 +19,9 @@ import {
 import { ChangeList } from '@/app/ride/_components/record/ChangeList';
 import { PassEditor } from '@/app/ride/_components/record/PassEditor';
 import classes from '@/app/ride/_components/record/Record.module.css';
+import { UndoRedo } from '@/app/ride/_components/record/UndoRedo';
 import { askedRide } from '@/app/ride/askedRide';
-import { changeWords, marksInWords, passOf, passWords, tapWords, type RecordNames } from '@/app/ride/recordWords';
+import { changeWords, marksInWords, passOf, passWords, type RecordNames } from '@/app/ride/recordWords';
 import { saying } from '@/app/ride/saying';
 import { yardTime } from '@/app/_server/yardTime';
 import { useRouter } from 'next/navigation';
@@ -73,7 +74,6 @@ export function LessonRecordBoard(props: BoardProps) {
   };
   const sinceMs = props.sinceMs ?? undefined;
   const history = tapHistory(log, 'all', sinceMs);
-  const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
   const passes = [...log.passes].sort((a, b) => a.pass.riddenAtMs - b.pass.riddenAtMs);
   const counting = passes.filter(({ counts }) => counts);
   const gone = passes.filter(({ counts }) => !counts);
@@ -88,22 +88,7 @@ export function LessonRecordBoard(props: BoardProps) {
       <LessonLife {...props} lesson={lesson} />
       <Delivery lesson={lesson} />
       <div className={classes.row}>
-        <button
-          type="button"
-          className={classes.key}
-          disabled={!ready || !undo}
-          onClick={() => undo && lesson.reverse(undo)}
-        >
-          Undo{undo ? `: ${tapWords(names, undo)}` : ''}
-        </button>
-        <button
-          type="button"
-          className={classes.key}
-          disabled={!ready || !redo}
-          onClick={() => redo && lesson.reverse(redo)}
-        >
-          Redo{redo ? `: ${tapWords(names, redo)}` : ''}
-        </button>
+        <UndoRedo {...{ history, names, ready }} onReverse={lesson.reverse} />
         <a className={classes.key} href={`/api/lessons/${lessonId}/changes`} download>
           What was changed (CSV)
         </a>

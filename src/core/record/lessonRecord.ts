@@ -1,5 +1,5 @@
 import type { Question } from '../question/question';
-import type { PassRecord } from '../record/passRecord';
+import type { PassRecord } from './passRecord';
 
 /** What was asked on the day: another question at a stage, or one asked otherwise; of one pair, or (null) of all. */
 export type AskOnTheDay = { id: string; stageId: string; pairId: string | null; question: Question; atMs: number };

@@ -120,7 +120,6 @@ await shoot('distance-card', DESK, below('Quill', '/card'));
 await shoot('arena', DESK, open('/yard', 'Field arena'));
 await shoot('plan-layouts', DESK, open('/plan'));
 await shoot('plan', DESK, course);
-await shoot('plan-poles', DESK, selected(/Five trot poles/, ' p3'));
 await shoot('plan-bend', DESK, selected(/Four on the bend/, ' b2'));
 await shoot('plan-flat', DESK, open('/plan', /Three loops/));
 await shoot('plan-shelf', DESK, shelf);
@@ -129,6 +128,10 @@ await shoot('set', DESK, open('/set', /Four on the bend/));
 await shoot('set-phone', PHONE, oneAtATime);
 await shoot('set-next', DESK, carrying);
 await shoot('lesson', DESK, open('/ride', 'The bend, built up'));
+await shoot('lesson-record', DESK, async page => {
+  await open('/ride', 'Saturday, the course')(page);
+  await page.getByRole('button', { name: 'Put right' }).first().click();
+});
 await shoot('review', DESK, open('/review', /^Quill with/));
 await shoot('review-sand', DESK, open('/review', /^Field arena/));
 // Last, since it records a pass.

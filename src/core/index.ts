@@ -94,6 +94,7 @@ export {
   type RecordChange,
   type StageOfPass,
 } from './record/recordChange';
+export { doubledPasses } from './record/doubledPasses';
 export { recordConflicts, type RecordConflict } from './record/recordConflicts';
 export { amend, bare, sayMark, type Saying } from './record/sayMark';
 export { changeOver, firstSaid, reversal, tapHistory, type Act, type Shown, type Tap } from './record/tapHistory';

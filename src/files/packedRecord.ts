@@ -14,6 +14,8 @@ export type PackedLog = Omit<RecordLog, 'passes' | 'asks'> & {
 export type RecordAnswer = {
   number: number;
   log: PackedLog;
+  /** Whether the log is all of it, not only what changed. */
+  afresh: boolean;
   /** What the lesson is ridden over and by whom, as a word: another one when something of it was changed. Told to who asks, not to who tells. */
   setup?: string;
 };

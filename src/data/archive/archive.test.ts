@@ -1,15 +1,20 @@
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import JSZip from 'jszip';
 import Papa from 'papaparse';
+import { USUAL_RULES } from '@/core';
 import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../openDatabase';
 import { listPasses } from '../queries/passes';
 import { listPairs } from '../queries/pairs';
+import { recordBatch } from '../queries/recordEvents';
+import { saveYardRules } from '../queries/settings';
 import { currentYard } from '../queries/yards';
-import { horsePictures, horses, videos } from '../schema';
+import { horsePictures, horses, passes, videos } from '../schema';
+import { takenBack } from '../testChanges';
 import { withTestDatabase } from '../testDatabase';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
 import { backUpIfDue, KEPT_BACKUPS, listBackups } from './backups';
@@ -44,6 +49,15 @@ async function withDemo(test: (database: OpenDatabase) => Promise<void>) {
         ...{ id: 'film-1', yardId: yard.id, fileName: 'left.mp4', mime: 'video/mp4', sizeBytes: film.length },
         sha256: sha256(film),
       });
+      // Something was put right: a pass taken back, and the yard's rules changed.
+      const [pass] = await tx.select().from(passes);
+      await recordBatch(
+        tx,
+        yard.id,
+        { events: [takenBack(randomUUID(), 'pass', pass!.id, NOW_MS)], lessonId: null },
+        NOW_MS,
+      );
+      await saveYardRules(tx, yard.id, USUAL_RULES);
     });
     await test(database);
   });
@@ -84,6 +98,8 @@ test('an archive restores exactly on an empty Roan, row by row, films and pictur
       const yard = await currentYard(empty);
       const [pair] = await listPairs(empty.db, yard.id);
       expect((await listPasses(empty.db, yard.id, pair!.id)).length).toBeGreaterThan(0);
+      expect(before.record_changes).toHaveLength(1);
+      expect(before.former_states).toHaveLength(1);
     });
   });
 });

@@ -29,13 +29,14 @@ import { changeOf } from './recordChanges';
 type Reader = Pick<RoanDatabase, 'select'>;
 
 /** What was recorded in a lesson, or what changed of it since an earlier answer; `number` rises from answer to answer. */
-export type NumberedLog = { number: number; log: RecordLog };
+export type NumberedLog = { number: number; log: RecordLog; afresh: boolean };
 
 /**
  * All that was ever said in a lesson, taken back or not; null where there is no such lesson.
- * @param after - the number of an answer that is known already: only what changed since then comes
+ * @param known - the number of an answer that is known already: only what changed since then comes, unless that is a number
+ *   that this record never had, as after a backup was restored: then all of it comes, `afresh`
  */
-export async function lessonLog(db: Reader, yardId: string, lessonId: string, after = -1): Promise<NumberedLog | null> {
+export async function lessonLog(db: Reader, yardId: string, lessonId: string, known = -1): Promise<NumberedLog | null> {
   const [lesson] = await db
     .select()
     .from(lessons)
@@ -47,8 +48,10 @@ export async function lessonLog(db: Reader, yardId: string, lessonId: string, af
     reopenedAtMs: lesson.reopenedAt?.getTime() ?? null,
   };
   const number = lesson.recordNumber;
+  const afresh = known < 0 || known > number;
+  const after = afresh ? -1 : known;
   const nothing = { passes: [], breaks: [], asks: [], joins: [], rides: {}, changes: [] };
-  if (after >= number) return { number, log: { ...nothing, ...state } };
+  if (after >= number) return { number, afresh, log: { ...nothing, ...state } };
   const passRows = await db
     .select()
     .from(passes)
@@ -63,7 +66,7 @@ export async function lessonLog(db: Reader, yardId: string, lessonId: string, af
     ),
   );
   return {
-    number,
+    ...{ number, afresh },
     log: {
       ...state,
       ...{ joins, changes, rides: ridesNow(joins, changes) },

@@ -21,7 +21,7 @@ export async function POST(request: Request) {
     const answer = lessonId === null ? null : await lessonLog(db, yard.id, lessonId, after);
     return Response.json({
       taken: events.length,
-      ...(answer && { number: answer.number, log: packLog(answer.log) }),
+      ...(answer && { number: answer.number, afresh: answer.afresh, log: packLog(answer.log) }),
     });
   } catch (error) {
     if (error instanceof RecordRefused) return Response.json({ problem: error.message }, { status: 422 });

@@ -9,6 +9,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { LessonEditor } from '../_components/LessonEditor';
 import { lessonChoices } from '../lessonChoices';
+import { ArchiveLesson } from './_components/ArchiveLesson';
 import { CopyLesson } from './_components/CopyLesson';
 import { LessonFiles } from './_components/LessonFiles';
 
@@ -32,6 +33,7 @@ export default async function LessonPage({ params }: { params: Promise<{ lessonI
         actions={
           <>
             <CopyLesson lessonId={lessonId} />
+            <ArchiveLesson lessonId={lessonId} archived={lesson.archived} />
             <LessonFiles lessonId={lessonId} pairs={riding} />
             <LinkButton href={`/ride/lessons/${lessonId}/recordings`} variant="default">
               Recordings

@@ -14,5 +14,5 @@ export async function GET(request: Request, { params }: { params: Promise<{ less
   const answer = lesson && (await lessonLog(db, yard.id, lessonId, after));
   if (!answer) return Response.json({ problem: 'This lesson is not in the yard any more.' }, { status: 404 });
   const setup = await lessonSetup(db, yard.id, lesson);
-  return Response.json({ number: answer.number, log: packLog(answer.log), setup });
+  return Response.json({ number: answer.number, afresh: answer.afresh, log: packLog(answer.log), setup });
 }

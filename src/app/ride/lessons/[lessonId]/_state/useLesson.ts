@@ -23,8 +23,11 @@ export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup
     number.current = known.number;
   }, [known]);
   /** An older answer is never shown over a newer one. */
-  const know = useCallback(({ number: at, log }: RecordAnswer) => {
-    setKnown(before => (at < before.number ? before : { number: at, log: withNews(before.log, unpackLog(log)) }));
+  const know = useCallback(({ number: at, log, afresh }: RecordAnswer) => {
+    setKnown(before => {
+      if (afresh) return { number: at, log: unpackLog(log) };
+      return at < before.number ? before : { number: at, log: withNews(before.log, unpackLog(log)) };
+    });
   }, []);
   const { outbox, state } = useOutbox<RecordEvent>({
     storeKey: `roan-lesson-${lessonId}`,

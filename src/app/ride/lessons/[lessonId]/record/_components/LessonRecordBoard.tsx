@@ -1,9 +1,9 @@
 'use client';
 
-import { whoSays } from '@/components/who/whoSays';
 import {
   amend,
   changedAfterwards,
+  doubledPasses,
   offeredQuestions,
   recordConflicts,
   standingPasses,
@@ -24,10 +24,9 @@ import { askedRide } from '@/app/ride/askedRide';
 import { changeWords, marksInWords, passOf, passWords, type RecordNames } from '@/app/ride/recordWords';
 import { saying } from '@/app/ride/saying';
 import { yardTime } from '@/app/_server/yardTime';
-import { useRouter } from 'next/navigation';
 import Link from 'next/link';
-import { useState, useTransition } from 'react';
-import { archiveLessonAction } from '../../../actions';
+import { useState } from 'react';
+import { ArchiveLesson } from '../../_components/ArchiveLesson';
 import { useLesson, type FirstRecord } from '../../_state/useLesson';
 import { useVersions } from '../../run/_state/useVersions';
 import { Delivery } from '../../run/_components/LessonFoot';
@@ -94,6 +93,15 @@ export function LessonRecordBoard(props: BoardProps) {
         </a>
       </div>
       <Conflicts names={names} onOpen={setOpenId} />
+      <Doubled
+        names={names}
+        ready={ready}
+        onTakeBack={({ pass }) =>
+          lesson.tap([
+            amend(log, lessonId, { on: 'pass', of: pass.id, what: 'counts', was: true, to: false }, saying()),
+          ])
+        }
+      />
       {open && openLayout && (
         <PassEditor
           key={open.pass.id}
@@ -226,18 +234,36 @@ function Conflicts({ names, onOpen }: { names: RecordNames; onOpen: (passId: str
   });
 }
 
+type DoubledProps = { names: RecordNames; ready: boolean; onTakeBack: (logged: LoggedPass) => void };
+
+/** One pass that two people recorded: both count until somebody says which. */
+function Doubled({ names, ready, onTakeBack }: DoubledProps) {
+  return doubledPasses(names.log).map(([one, twin]) => (
+    <div key={`${one.pass.id} ${twin.pass.id}`} className={classes.notice} role="status">
+      <p>
+        <strong>Recorded twice?</strong> {names.pairOf(one.pass.pairId)}, {passWords(one.pass, names.rideOf(one.pass))},
+        by {one.by ?? 'one device'} and by {twin.by ?? 'another'} within half a minute. Both count.
+      </p>
+      <div className={classes.row}>
+        {[one, twin].map(logged => (
+          <button
+            key={logged.pass.id}
+            type="button"
+            className={classes.key}
+            disabled={!ready}
+            onClick={() => onTakeBack(logged)}
+          >
+            Take back the one by {logged.by ?? 'a device without a name'}
+          </button>
+        ))}
+      </div>
+    </div>
+  ));
+}
+
 /** In which state the lesson is, and what can be done about that. */
 function LessonLife({ lessonId, state, over, isPast, lesson }: BoardProps & { lesson: ReturnType<typeof useLesson> }) {
-  const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
   const { log, ready } = lesson;
-  const archive = (archived: boolean) =>
-    begin(async () => {
-      const answer = await archiveLessonAction(lessonId, archived, whoSays()).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the lesson is as it was.'));
-      if (answer?.ok) router.refresh();
-    });
   const setEnded = (endedAtMs: number | null) => {
     lesson.tap([
       amend(log, lessonId, { on: 'lesson', of: lessonId, what: 'ended', was: log.endedAtMs, to: endedAtMs }, saying()),
@@ -275,11 +301,8 @@ function LessonLife({ lessonId, state, over, isPast, lesson }: BoardProps & { le
         <Link href={`/ride/lessons/${lessonId}`} className={classes.key}>
           Plan, day and pairs
         </Link>
-        <button type="button" className={classes.key} disabled={busy} onClick={() => archive(state !== 'archived')}>
-          {state === 'archived' ? 'Restore it' : 'Archive it'}
-        </button>
+        <ArchiveLesson lessonId={lessonId} archived={state === 'archived'} />
       </div>
-      {problem && <p role="alert">{problem}</p>}
     </section>
   );
 }

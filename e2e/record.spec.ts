@@ -271,3 +271,41 @@ test('an arena is given another size after a season: what was ridden keeps its o
   expect(await sandOf()).toBe(before);
   await expect(page.getByText(/in the arena as it was then/)).toBeVisible();
 });
+
+test('two who put the same pass right without knowing of each other: one word stands, both are kept and told', async ({
+  demoYard,
+  browser,
+}) => {
+  const desk = await (await browser.newContext()).newPage();
+  const lesson = await planned(desk, demoYard, 'Two minds');
+  const [one, two] = [await onPhone(browser, `${lesson}/run`), await onPhone(browser, `${lesson}/run`)];
+  await key(one, 'Begin the lesson').tap();
+  await cleanPass(one, 'left rein');
+  await expect(saved(one)).toBeVisible();
+  for (const page of [one, two]) {
+    await page.goto(`${lesson}/record`);
+    await page.getByRole('button', { name: 'Put right' }).first().tap();
+    await expect(region(page, 'A pass put right')).toBeVisible();
+    await page.context().setOffline(true);
+  }
+  await region(one, 'A pass put right').getByLabel('Who rode').selectOption({ label: 'Thimble with Neve Arkwell' });
+  await region(two, 'A pass put right').getByLabel('Who rode').selectOption({ label: 'Larkspur with Ode Quillan' });
+  for (const page of [one, two]) {
+    await expect(page.locator('[data-delivery=waiting]')).toBeVisible();
+    await page.context().setOffline(false);
+    await expect(saved(page)).toBeVisible();
+  }
+  // Both phones come to the same, and neither word is lost.
+  for (const page of [one, two]) {
+    const told = page.getByText(/Two said different things/);
+    await expect(told).toBeVisible({ timeout: 15_000 });
+    await expect(told.locator('..')).toContainText('Larkspur with Ode Quillan stands');
+    await expect(told.locator('..')).toContainText('Thimble with Neve Arkwell was said by');
+    await expect(region(page, 'All poles').getByRole('listitem').first()).toContainText('Larkspur with Ode Quillan');
+  }
+  // Whoever knows settles it.
+  await region(one, 'A pass put right').getByLabel('Who rode').selectOption({ label: 'Thimble with Neve Arkwell' });
+  await expect(one.getByText(/Two said different things/)).toHaveCount(0);
+  await expect(two.getByText(/Two said different things/)).toHaveCount(0, { timeout: 15_000 });
+  await expect(region(two, 'All poles').getByRole('listitem').first()).toContainText('Thimble with Neve Arkwell');
+});

@@ -167,7 +167,8 @@ test('through hundreds of cuts and kills every tapped mark is there exactly once
 
   const tapped = new Map<string, PassMark[]>();
   const undone = new Set<string>();
-  for (let round = 0; round < 250; round += 1) {
+  // A slow machine sends more at once, and so meets fewer faults in as many rounds.
+  for (let round = 0; round < 250 || (faults < 220 && round < 600); round += 1) {
     const which = round % 2;
     const device = devices[which]!;
     const passId = randomUUID();

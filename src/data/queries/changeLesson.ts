@@ -68,7 +68,10 @@ async function keepRidden(tx: Transaction, yardId: string, lesson: Lesson, plan:
     const n = times.get(id)!;
     return `“${name}” stays: ${n === 1 ? 'one pass was' : `${n} passes were`} ridden in it.`;
   });
-  return { plan: { ...plan, stages: [...plan.stages, ...missing] }, said };
+  const stages = [...plan.stages];
+  // Each stays where it was.
+  for (const stage of missing) stages.splice(lesson.plan.stages.indexOf(stage), 0, stage);
+  return { plan: { ...plan, stages }, said };
 }
 
 const now = (recording: Recording, by: string | null) => ({

@@ -4,17 +4,24 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { formatLength, placeClaims, placeWords, type Arena } from '@/core';
 import { findArena, listArenas } from '@/data/queries/arenas';
+import { formerStatesOf } from '@/data/queries/formerStates';
 import { listPairs } from '@/data/queries/pairs';
 import { sandRecord, sizeKey } from '@/data/queries/sandRecord';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardContext } from '../../../_server/yardContext';
-import { yardClock } from '../../../_server/yardTime';
+import { yardClock, yardTime } from '../../../_server/yardTime';
 import { SandMap } from '../../_charts/SandMap';
 import { Claims } from '../../_components/Claims';
 import { chanceCell } from '../../chanceCell';
 
 export const metadata: Metadata = { title: 'What the sand remembers' };
+
+/** Whether what an arena was before is of a size. */
+function isOfSize(was: unknown, { widthM, lengthM, letters }: Arena): boolean {
+  const before = was as Partial<Arena>;
+  return before.widthM === widthM && before.lengthM === lengthM && before.letters === letters;
+}
 
 type SandPageProps = {
   params: Promise<{ arenaId: string }>;
@@ -36,13 +43,17 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
   const sizeWords = ({ widthM, lengthM }: Arena) => `${formatLength(widthM, unit)} × ${formatLength(lengthM, unit)}`;
   const others = record.sizes.filter(one => sizeKey(one.arena) !== sizeKey(record.arena));
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? 'one pair';
+  const until = (await formerStatesOf(db, yard.id, 'arena', arenaId)).findLast(({ was }) =>
+    isOfSize(was, record.arena),
+  );
+  const untilWords = until ? `, until ${yardTime(until.untilMs, yard.timeZone, 'D MMMM YYYY')}` : '';
   const isAsToday = sizeKey(record.arena) === sizeKey(today);
   const places = record.places.filter(({ visits }) => visits > 0).sort((a, b) => a.p - b.p);
   return (
     <>
       <PageHead
         title={`What the sand remembers: ${arena.name}`}
-        sub={`${record.passes} passes on ${record.days} days${isAsToday ? '' : `, in the arena as it was then: ${sizeWords(arena)}`}`}
+        sub={`${record.passes} passes on ${record.days} days${isAsToday ? '' : `, in the arena as it was then: ${sizeWords(arena)}${untilWords}`}`}
         actions={
           <>
             {others.map(one => (

@@ -1,5 +1,6 @@
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
+import { isItsDay } from '@/app/_server/itsDay';
 import { yardContext } from '@/app/_server/yardContext';
 import { yardTime } from '@/app/_server/yardTime';
 import { lessonOverAtMs, lessonState, QUIET_HOURS, type Layout } from '@/core';
@@ -73,6 +74,7 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         // What is said from now on puts it right: nobody rides any more.
         sinceMs={lesson.endedAtMs ?? (overAtMs === null ? null : overAtMs + QUIET_HOURS * 3600 * 1000)}
         isPast={startsAtMs < atMs}
+        isItsDay={isItsDay(startsAtMs, atMs, yard.timeZone)}
         first={{ number: answer.number, log: packLog(answer.log) }}
         openPassId={typeof pass === 'string' ? pass : null}
         layouts={Object.fromEntries([...versions].map(([id, { layout }]): [string, Layout] => [id, layout]))}

@@ -1,6 +1,7 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { nowMs } from '@/components/nowMs';
+import { isItsDay } from '@/app/_server/itsDay';
 import { lessonSetup } from '@/app/_server/lessonSetup';
 import { yardContext } from '@/app/_server/yardContext';
 import { weekOf, yardTime } from '@/app/_server/yardTime';
@@ -28,14 +29,6 @@ type RunLessonPageProps = {
   params: Promise<{ lessonId: string }>;
   searchParams: Promise<{ write?: string | string[] }>;
 };
-
-/** So long before or after its time a lesson is ridden, even past midnight; on another day that is asked first. */
-const ABOUT_MS = 6 * 3600 * 1000;
-
-function isItsDay(startsAtMs: number, nowMs: number, timeZone: string): boolean {
-  const dayOf = (atMs: number) => yardTime(atMs, timeZone, 'YYYY-MM-DD');
-  return dayOf(startsAtMs) === dayOf(nowMs) || Math.abs(nowMs - startsAtMs) < ABOUT_MS;
-}
 
 export default async function RunLessonPage({ params, searchParams }: RunLessonPageProps) {
   const { lessonId } = await params;

@@ -40,6 +40,8 @@ type BoardProps = {
   sinceMs: number | null;
   /** Whether its day lies back. */
   isPast: boolean;
+  /** Whether it may run: on another day than its own it is written down instead. */
+  isItsDay: boolean;
   first: FirstRecord;
   /** The pass that is put right when the page opens. */
   openPassId: string | null;
@@ -262,7 +264,14 @@ function Doubled({ names, ready, onTakeBack }: DoubledProps) {
 }
 
 /** In which state the lesson is, and what can be done about that. */
-function LessonLife({ lessonId, state, over, isPast, lesson }: BoardProps & { lesson: ReturnType<typeof useLesson> }) {
+function LessonLife({
+  lessonId,
+  state,
+  over,
+  isPast,
+  isItsDay,
+  lesson,
+}: BoardProps & { lesson: ReturnType<typeof useLesson> }) {
   const { log, ready } = lesson;
   const setEnded = (endedAtMs: number | null) => {
     lesson.tap([
@@ -288,7 +297,7 @@ function LessonLife({ lessonId, state, over, isPast, lesson }: BoardProps & { le
             End the lesson
           </button>
         )}
-        {state === 'ended' && log.endedAtMs !== null && (
+        {state === 'ended' && log.endedAtMs !== null && isItsDay && (
           <button type="button" className={classes.key} disabled={!ready} onClick={() => setEnded(null)}>
             Open it again
           </button>

@@ -11,10 +11,12 @@ type EndedProps = {
   lesson: LessonRecordState;
   /** When it was over; null where nothing is known of it. */
   overAtMs: number | null;
+  /** Only on its own day: on another one it is written down. */
+  canOpen: boolean;
 };
 
 /** A lesson that is over: it is read, or opened again; nothing is added to it by mistake. */
-export function Ended({ lessonId, name, lesson, overAtMs }: EndedProps) {
+export function Ended({ lessonId, name, lesson, overAtMs, canOpen }: EndedProps) {
   const openAgain = () =>
     lesson.tap([
       amend(
@@ -42,9 +44,11 @@ export function Ended({ lessonId, name, lesson, overAtMs }: EndedProps) {
         <Link href={`/ride/lessons/${lessonId}/record`} className={classes.main}>
           Read its record
         </Link>
-        <button type="button" className={classes.key} disabled={!lesson.ready} onClick={openAgain}>
-          Open it again
-        </button>
+        {canOpen && (
+          <button type="button" className={classes.key} disabled={!lesson.ready} onClick={openAgain}>
+            Open it again
+          </button>
+        )}
       </div>
     </section>
   );

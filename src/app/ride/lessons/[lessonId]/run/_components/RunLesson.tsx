@@ -21,6 +21,7 @@ import {
   type YardRules,
 } from '@/core';
 import { useEffect, useState } from 'react';
+import { isItsDay } from '@/app/_server/itsDay';
 import { yardTime } from '@/app/_server/yardTime';
 import { newId } from '@/components/newId';
 import Link from 'next/link';
@@ -116,7 +117,11 @@ export function RunLesson(props: RunLessonProps) {
   const state = lessonState(timesNow(props, lesson.log, record), nowMs);
   if (writtenDownFor === null && (state === 'ended' || state === 'archived'))
     return (
-      <Ended {...{ lessonId, name, lesson }} overAtMs={lessonOverAtMs(timesNow(props, lesson.log, record), nowMs)} />
+      <Ended
+        {...{ lessonId, name, lesson }}
+        canOpen={isItsDay(props.startsAtMs, clockMs, props.timeZone)}
+        overAtMs={lessonOverAtMs(timesNow(props, lesson.log, record), nowMs)}
+      />
     );
   if (writtenDownFor === null && record.acknowledgedAtMs === null)
     return (

@@ -309,3 +309,33 @@ test('two who put the same pass right without knowing of each other: one word st
   await expect(two.getByText(/Two said different things/)).toHaveCount(0, { timeout: 15_000 });
   await expect(region(two, 'All poles').getByRole('listitem').first()).toContainText('Thimble with Neve Arkwell');
 });
+
+test('a ride by itself is found again and put right', async ({ demoYard, browser }) => {
+  const page = await onPhone(browser, `${demoYard.url}/ride`);
+  await page.getByRole('radio', { name: /^Five trot poles/ }).tap();
+  await page.getByRole('radio', { name: /^Barley/ }).tap();
+  await page.getByRole('button', { name: 'Ride', exact: true }).tap();
+  await page.getByRole('button', { name: 'Pole 3 hit' }).tap();
+  await key(page, /^Pass done/).tap();
+  await expect(saved(page)).toBeVisible();
+  // The last tap is taken back and done again; what it was is said.
+  await expect(key(page, /^Undo/)).toContainText('hit 3');
+  await key(page, /^Undo/).tap();
+  await key(page, /^Redo/).tap();
+  await expect(saved(page)).toBeVisible();
+
+  await page.goto(`${demoYard.url}/ride`);
+  await page.getByText(/^Ridden lately by themselves/).tap();
+  await page
+    .getByRole('link', { name: /^Read it: Barley with Bas Tamsin, Five trot poles/ })
+    .first()
+    .tap();
+  await key(page, 'Put right').first().tap();
+  const pass = region(page, 'A pass put right');
+  await pass.getByRole('list', { name: 'What was marked' }).getByRole('button', { name: 'Take back' }).first().tap();
+  await expect(pass.getByRole('list', { name: 'What was marked' })).toContainText('hit pole 3 (taken back)');
+  await expect(pass.getByRole('region', { name: 'What was changed of it' })).toContainText('taken back, before counts');
+  await expect(saved(page)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Passes' }).getByRole('listitem').first()).not.toContainText('hit');
+});

@@ -123,6 +123,7 @@ function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void
   const { layout, horse, pairs, stages, questions, timeZone, ready, onChange, homeFacingDeg } = props;
   const { pass, marks } = props.logged;
   const [when, setWhen] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
   const ride = askedRide(layout, pass.question, horse);
   const counting = passRecord(props.logged).marks;
   const fitting = questions.filter(
@@ -192,7 +193,10 @@ function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void
           className={classes.when}
           onSubmit={event => {
             event.preventDefault();
-            if (toMs !== null) onChange({ on: 'pass', what: 'time', was: pass.riddenAtMs, to: toMs });
+            if (toMs === null) return setProblem('This is no day and time.');
+            if (toMs > Date.now()) return setProblem('That time has not come yet: what was ridden lies before now.');
+            onChange({ on: 'pass', what: 'time', was: pass.riddenAtMs, to: toMs });
+            setProblem(null);
             setWhen(null);
           }}
         >
@@ -200,7 +204,7 @@ function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void
             When it was ridden
             <input type="datetime-local" value={told} onChange={event => setWhen(event.currentTarget.value)} />
           </label>
-          <button type="submit" className={classes.key} disabled={!ready || when === null || toMs === null}>
+          <button type="submit" className={classes.key} disabled={!ready || when === null}>
             Save
           </button>
         </form>
@@ -219,6 +223,7 @@ function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void
           }
         />
       )}
+      {problem && <p role="alert">{problem}</p>}
       {marks.length === 0 && <p>Nothing was marked in it.</p>}
     </>
   );

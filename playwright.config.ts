@@ -6,7 +6,10 @@ export default defineConfig({
   outputDir: './test-results',
   timeout: 180_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  globalSetup: './e2e/support/builtFirst.mjs',
+  // Mostly they wait for a page: two cores carry three of them.
+  fullyParallel: true,
+  workers: 3,
   reporter: [['list'], ['json', { outputFile: '.test-output/playwright.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -67,7 +67,11 @@ function evenCount({ groundM, rule }: ReviewPass['ground']['legs'][number], stri
   return Math.max(0, (groundM / strideM - rule.fixed) / rule.perStride);
 }
 
-type ThoughtM = (entry: NonNullable<ReviewPass['ground']['legs'][number]['entry']>) => number | null;
+/** The stride that was thought of when something was ridden: what is known since makes no other reckoning of then. */
+type ThoughtM = (
+  entry: NonNullable<ReviewPass['ground']['legs'][number]['entry']>,
+  riddenAtMs: number,
+) => number | null;
 
 /** Ridden against predicted, leg by leg, those most often ridden first. */
 export function legReviews(passes: readonly ReviewPass[], thoughtM: ThoughtM): LegReview[] {
@@ -77,7 +81,7 @@ export function legReviews(passes: readonly ReviewPass[], thoughtM: ThoughtM): L
     .map(({ pass, place, counts }): LegReview => {
       const leg = pass.ground.legs[place - 1]!;
       const { from, to, groundM, asked, entry } = leg;
-      const strideM = entry ? thoughtM(entry) : null;
+      const strideM = entry ? thoughtM(entry, pass.riddenAtMs) : null;
       return {
         ...{ layoutVersionId: pass.layoutVersionId, question: pass.questionWords, from, to, groundM, asked },
         predicted: strideM === null ? null : evenCount(leg, strideM),
@@ -95,7 +99,7 @@ export function askedReview(passes: readonly ReviewPass[], thoughtM: ThoughtM): 
   };
   for (const { pass, place, counts } of allCounts(passes)) {
     const leg = pass.ground.legs[place - 1]!;
-    const strideM = leg.entry ? thoughtM(leg.entry) : null;
+    const strideM = leg.entry ? thoughtM(leg.entry, pass.riddenAtMs) : null;
     if (leg.asked === null || strideM === null) continue;
     const nearest = Math.round(evenCount(leg, strideM));
     const kind = leg.asked > nearest ? 'adding' : leg.asked < nearest ? 'leavingOut' : 'nearest';

@@ -15,6 +15,7 @@ import {
   type StandInManner,
 } from '@/core';
 import { writeLesson } from '@/files/lessonPaper';
+import { eq } from 'drizzle-orm';
 import { listHorses } from '../queries/horses';
 import { findLayout } from '../queries/layouts';
 import { asToday, layoutOffers, type OfferedStage, type QuestionToday } from '../queries/layoutStages';
@@ -22,7 +23,7 @@ import { findVersion, keepVersion } from '../queries/layoutVersions';
 import { markRow } from '../queries/markRow';
 import { keepQuestion } from '../queries/questions';
 import { planHorses } from '../queries/planGround';
-import { lessons, marks, passes } from '../schema';
+import { lessons, marks, passes, strideRanges } from '../schema';
 import type { Transaction } from '../writeQueue';
 import { DEMO_PAIRS } from './demoYard';
 import { SEASON_BAD_PLACE, SEASON_LESSONS, SEASON_TRUTH, SEASON_WEEKS } from './demoSeason';
@@ -52,6 +53,9 @@ export async function seedSeason(
   nowMs: number,
 ): Promise<void> {
   const random = seededRandom(2026);
+  // What is known of the horses was known before the season began.
+  const knownSince = new Date(mondayMs(nowMs) - (SEASON_WEEKS + 1) * 7 * DAY_MS);
+  await tx.update(strideRanges).set({ createdAt: knownSince }).where(eq(strideRanges.yardId, yardId));
   const horses = planHorses(await listHorses(tx, yardId));
   const rows: SeasonRows = { lessons: [], passes: [], marks: [] };
   for (const plan of SEASON_LESSONS) {

@@ -1,7 +1,7 @@
 import { USUAL_RULES } from '@/core';
 import { findArena, listArenas, saveArena } from './arenas';
 import { formerAt } from './formerStates';
-import { horsesAt, listHorses, saveHorse } from './horses';
+import { horseOverTime, horsesAt, listHorses, saveHorse } from './horses';
 import { rulesSince, saveYardRules, yardRules, yardRulesAt } from './settings';
 import { arenaTouches, horseTouches, layoutTouches } from './touches';
 import { testYard } from './testYard';
@@ -26,6 +26,12 @@ test('a day that has been keeps its horses, its rules and its arena, whatever is
     expect(now.strides['course-canter']!.normalM).toBe(3.3);
     const before = (await horsesAt(db, yardId, then)).find(({ id }) => id === horse!.id)!;
     expect(before).toEqual(horse);
+
+    const over = await horseOverTime(db, yardId, now);
+    expect(over(then)).toEqual({ heightM: horse!.heightM, type: horse!.type, strides: horse!.strides });
+    expect(over(Date.now() + 1)).toEqual({ heightM: now.heightM, type: now.type, strides: now.strides });
+    // Before anything was known of it there is its height, and nothing else.
+    expect(over(0)).toEqual({ heightM: horse!.heightM, type: horse!.type, strides: {} });
 
     expect((await yardRules(db, yardId)).limits.lowEfforts).toBe(12);
     expect((await yardRulesAt(db, yardId, then)).limits).toEqual(USUAL_RULES.limits);

@@ -14,7 +14,7 @@ import { z } from 'zod';
 import type { RoanDatabase } from '../openDatabase';
 import { horses, strideRanges } from '../schema';
 import type { Transaction } from '../writeQueue';
-import { formerAt, keepFormer } from './formerStates';
+import { formerAt, formerStatesOf, keepFormer } from './formerStates';
 
 export type Horse = HorseProfile & {
   id: string;
@@ -67,15 +67,16 @@ async function listRanges(
     .where(and(eq(strideRanges.yardId, yardId), stands))
     .orderBy(asc(strideRanges.createdAt));
   const byHorse = new Map<string, DatedStride[]>();
-  for (const row of rows) {
-    const { id, horseId, shortM, normalM, longM, source, lowM, highM, spread, testId, createdAt } = row;
-    const interval = lowM === null || highM === null ? {} : { interval: { lowM, highM } };
-    const found = spread === null ? {} : { spread };
-    const stride = { id, shortM, normalM, longM, source, testId, ...interval, ...found };
-    const dated = { ...stride, entry: Entry.parse(row.entry), sinceMs: createdAt.getTime() };
-    byHorse.set(horseId, [...(byHorse.get(horseId) ?? []), dated]);
-  }
+  for (const row of rows) byHorse.set(row.horseId, [...(byHorse.get(row.horseId) ?? []), datedStride(row)]);
   return byHorse;
+}
+
+function datedStride(row: typeof strideRanges.$inferSelect): DatedStride {
+  const { id, shortM, normalM, longM, source, lowM, highM, spread, testId, createdAt } = row;
+  const interval = lowM === null || highM === null ? {} : { interval: { lowM, highM } };
+  const found = spread === null ? {} : { spread };
+  const stride = { id, shortM, normalM, longM, source, testId, ...interval, ...found };
+  return { ...stride, entry: Entry.parse(row.entry), sinceMs: createdAt.getTime() };
 }
 
 /** What counts of an entry: the newest that was typed in, which nothing overwrites; else the newest test or record. */
@@ -119,6 +120,47 @@ export async function horsesAt(db: Pick<RoanDatabase, 'select'>, yardId: string,
     const own = was.success ? { heightM: was.data.heightM, type: was.data.type as HorseType } : {};
     return { ...horse, ...own, strides: standing(ranges.get(horse.id) ?? []) };
   });
+}
+
+/**
+ * A horse as it was known at any instant: its height, and the strides that stood then. Between two changes it is the same
+ * profile, made once.
+ */
+export async function horseOverTime(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  horse: Horse,
+): Promise<(atMs: number) => HorseProfile> {
+  const rows = await db
+    .select()
+    .from(strideRanges)
+    .where(and(eq(strideRanges.yardId, yardId), eq(strideRanges.horseId, horse.id)))
+    .orderBy(asc(strideRanges.createdAt));
+  const former = (await formerStatesOf(db, yardId, 'horse', horse.id)).flatMap(({ was, untilMs }) => {
+    const read = Former.safeParse(was);
+    return read.success ? [{ untilMs, heightM: read.data.heightM, type: read.data.type as HorseType }] : [];
+  });
+  const instants = [
+    ...rows.flatMap(({ createdAt, withdrawnAt }) => [
+      createdAt.getTime(),
+      withdrawnAt?.getTime() ?? createdAt.getTime(),
+    ]),
+    ...former.map(({ untilMs }) => untilMs),
+  ].sort((a, b) => a - b);
+  const known = new Map<number, HorseProfile>();
+  return atMs => {
+    const period = instants.findLastIndex(instant => instant <= atMs);
+    const before = known.get(period);
+    if (before) return before;
+    const then = rows.filter(
+      ({ createdAt, withdrawnAt }) =>
+        createdAt.getTime() <= atMs && (withdrawnAt === null || withdrawnAt.getTime() > atMs),
+    );
+    const { heightM, type } = former.find(({ untilMs }) => atMs < untilMs) ?? horse;
+    const profile = { heightM, type, strides: standing(then.map(datedStride)) };
+    known.set(period, profile);
+    return profile;
+  };
 }
 
 /** Every stride of a horse that stands, with when it came to be known. */

@@ -15,7 +15,7 @@ import {
   type StrideEntryKey,
 } from '@/core';
 import type { RoanDatabase } from '../openDatabase';
-import { findHorse } from './horses';
+import { findHorse, horseOverTime } from './horses';
 import { reckonedOnce } from './reckonedOnce';
 import { reviewPasses, type YardClock } from './reviewPasses';
 
@@ -33,16 +33,19 @@ export async function pairRecord(
   const horse = await findHorse(db, yardId, pair.horseId);
   if (!horse) throw new Error(`pairRecord: no horse ${pair.horseId}`);
   const thought = (entry: StrideEntryKey) => profileStride(horse, entry)?.normalM ?? null;
+  // What was ridden was reckoned with the strides of its day.
+  const profileAt = await horseOverTime(db, yardId, horse);
+  const thoughtThen = (entry: StrideEntryKey, atMs: number) => profileStride(profileAt(atMs), entry)?.normalM ?? null;
   // Sentences are written with the yard's unit: a length that is written differently is another review.
   const key = JSON.stringify([horse.strides, horse.heightM, horse.type, words.horse, words.format(1)]);
   return reckonedOnce(passes, key, () => {
     const strides = strideReviews(passes, thought, entry => profileStride(horse, entry)?.spread);
-    const asked = askedReview(passes, thought);
+    const asked = askedReview(passes, thoughtThen);
     const faults = faultCounts(passes);
     const reins = reinReview(passes);
     return {
       ...{ passes, horse, strides, asked, faults, reins },
-      legs: legReviews(passes, thought),
+      legs: legReviews(passes, thoughtThen),
       days: riddenDays(passes),
       claims: [
         ...strideClaims(strides, thought, words),

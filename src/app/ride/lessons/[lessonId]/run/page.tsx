@@ -44,7 +44,8 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
   const { log, number } = (await lessonLog(db, yard.id, lessonId))!;
   const record = { passes: standingPasses(log) };
   const recorded = new Set(log.passes.map(({ pass }) => pass.pairId));
-  const riding = (await listPairs(db, yard.id))
+  const all = await listPairs(db, yard.id);
+  const riding = all
     .filter(({ id }) => plan.pairIds.includes(id) || recorded.has(id))
     .sort((a, b) => plan.pairIds.indexOf(a.id) - plan.pairIds.indexOf(b.id));
   if (plan.stages.length === 0)
@@ -85,7 +86,6 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
     ...[...ridden].map(([id, { layout }]) => [id, layout] as const),
     ...stages.flatMap(({ versionId, layout }) => (versionId && layout ? [[versionId, layout] as const] : [])),
   ]);
-  const all = await listPairs(db, yard.id);
   return (
     <RunLesson
       {...{ lessonId, name, startsAtMs, breakEveryMin: plan.breakEveryMin, rules, pairs, stages, layouts }}

@@ -333,7 +333,9 @@ test('a ride by itself is found again and put right', async ({ demoYard, browser
   await key(page, 'Put right').first().tap();
   const pass = region(page, 'A pass put right');
   await pass.getByRole('list', { name: 'What was marked' }).getByRole('button', { name: 'Take back' }).first().tap();
-  await expect(pass.getByRole('list', { name: 'What was marked' })).toContainText(/hit pole 3, by device .* \(taken back\)/);
+  await expect(pass.getByRole('list', { name: 'What was marked' })).toContainText(
+    /hit pole 3, by device .* \(taken back\)/,
+  );
   await expect(pass.getByRole('region', { name: 'What was changed of it' })).toContainText('taken back, before counts');
   await expect(saved(page)).toBeVisible();
   await page.reload();

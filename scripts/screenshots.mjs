@@ -131,6 +131,7 @@ await shoot('lesson', DESK, open('/ride', 'The bend, built up'));
 await shoot('lesson-record', DESK, async page => {
   await open('/ride', 'Saturday, the course')(page);
   await page.getByRole('button', { name: 'Put right' }).first().click();
+  await page.evaluate(() => scrollTo(0, 0));
 });
 await shoot('review', DESK, open('/review', /^Quill with/));
 await shoot('review-sand', DESK, open('/review', /^Field arena/));

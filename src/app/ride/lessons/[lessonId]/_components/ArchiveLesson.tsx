@@ -20,7 +20,7 @@ export function ArchiveLesson({ lessonId, archived }: { lessonId: string; archiv
   return (
     <>
       {problem && <span role="alert">{problem}</span>}
-      <Button variant="default" loading={busy} onClick={archive}>
+      <Button variant="default" mih={44} loading={busy} onClick={archive}>
         {archived ? 'Restore it' : 'Archive it'}
       </Button>
     </>

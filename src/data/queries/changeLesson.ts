@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mergePlans, planDifference, type ChangedValue, type LessonPlan } from '@/core';
+import { mergePlans, planDifference, type ChangedValue, type LessonPlan, type RecordChange } from '@/core';
 import { and, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { lessons, passes, recordChanges, walkBreaks } from '../schema';
@@ -101,7 +101,7 @@ async function moveRidden(
   const move = async (on: 'pass' | 'break', rows: readonly { id: string; at: Date }[]) => {
     for (const { id: of, at } of rows) {
       const [was, to] = [at.getTime(), at.getTime() + byMs];
-      const from = await lastOf(recording, on, of);
+      const from = await madeBefore(recording, lesson.id, { on, of, what: 'time' });
       await keepChange(recording, lesson.id, { ...now(recording, by), on, what: 'time', of, was, to, from });
     }
   };
@@ -119,15 +119,19 @@ async function moveRidden(
   return [`${ridden.length === 1 ? 'Its pass was' : `Its ${ridden.length} passes were`} moved with it.`];
 }
 
-/** The changes that were made of when something was, which the next one is made over. */
-async function lastOf({ tx, yardId }: Recording, on: 'pass' | 'break', of: string): Promise<string[]> {
+/** The changes that were made of a thing before in a lesson, which the next one is made over. */
+async function madeBefore(
+  { tx, yardId }: Recording,
+  lessonId: string,
+  { on, of, what }: Pick<RecordChange, 'on' | 'of' | 'what'>,
+): Promise<string[]> {
   const rows = await tx
     .select({ id: recordChanges.id })
     .from(recordChanges)
     .where(
       and(
-        ...[eq(recordChanges.yardId, yardId), eq(recordChanges.subject, on)],
-        ...[eq(recordChanges.subjectId, of), eq(recordChanges.what, 'time')],
+        ...[eq(recordChanges.yardId, yardId), eq(recordChanges.lessonId, lessonId), eq(recordChanges.subject, on)],
+        ...[eq(recordChanges.subjectId, of), eq(recordChanges.what, what)],
       ),
     );
   return rows.map(({ id }) => id);
@@ -136,23 +140,9 @@ async function lastOf({ tx, yardId }: Recording, on: 'pass' | 'break', of: strin
 type OfLesson = ChangedValue & { on: 'lesson' };
 
 /** Says a change of a lesson that the server itself makes. */
-export async function say(recording: Recording, lessonId: string, value: OfLesson, by: string | null): Promise<void> {
-  const { tx, yardId } = recording;
-  const rows = await tx
-    .select({ id: recordChanges.id })
-    .from(recordChanges)
-    .where(
-      and(
-        ...[eq(recordChanges.yardId, yardId), eq(recordChanges.subjectId, lessonId)],
-        eq(recordChanges.what, value.what),
-      ),
-    );
-  await keepChange(recording, lessonId, {
-    ...now(recording, by),
-    ...value,
-    of: lessonId,
-    from: rows.map(row => row.id),
-  });
+async function say(recording: Recording, lessonId: string, value: OfLesson, by: string | null): Promise<void> {
+  const from = await madeBefore(recording, lessonId, { ...value, of: lessonId });
+  await keepChange(recording, lessonId, { ...now(recording, by), ...value, of: lessonId, from });
 }
 
 /** Pairs that were put into or taken out of a lesson that has begun. */
@@ -162,8 +152,11 @@ async function sayPairs(recording: Recording, lesson: Lesson, plan: LessonPlan, 
     ...before.filter(id => !plan.pairIds.includes(id)).map(of => ({ of, to: false })),
     ...plan.pairIds.filter(id => !before.includes(id)).map(of => ({ of, to: true })),
   ];
-  for (const { of, to } of changed)
-    await keepChange(recording, lesson.id, { ...now(recording, by), on: 'pair', what: 'rides', of, was: !to, to });
+  for (const { of, to } of changed) {
+    const value = { on: 'pair', what: 'rides', of, was: !to, to } as const;
+    const from = await madeBefore(recording, lesson.id, value);
+    await keepChange(recording, lesson.id, { ...now(recording, by), ...value, from });
+  }
 }
 
 async function sayPlan(recording: Recording, lesson: Lesson, plan: LessonPlan, by: string | null): Promise<void> {

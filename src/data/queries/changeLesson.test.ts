@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { RecordEvent } from '@/core';
+import { recordConflicts, type RecordEvent } from '@/core';
 import { archiveLesson, changeLesson, type LessonEdit } from './changeLesson';
 import { findLayout } from './layouts';
 import { keepVersion } from './layoutVersions';
@@ -91,6 +91,12 @@ test('a stage with a record stays in the plan, a stage without one goes; a pair 
     const { log } = (await lessonLog(db, yardId, lesson.id))!;
     expect(log.rides).toEqual({ [lesson.plan.pairIds[0]!]: false });
     expect(log.changes.map(({ on, what }) => `${on} ${what}`)).toEqual(['pair rides', 'lesson plan']);
+    // Put back at the desk, which knew of it: nobody is contradicted.
+    const back = { ...changed.plan, pairIds: lesson.plan.pairIds };
+    await write(tx => changeLesson(tx, yardId, lesson.id, editOf(changed, { plan: back })));
+    const after = (await lessonLog(db, yardId, lesson.id))!.log;
+    expect(after.rides).toEqual({ [lesson.plan.pairIds[0]!]: true });
+    expect(recordConflicts(after)).toEqual([]);
   });
 });
 

@@ -96,7 +96,7 @@ export {
 } from './record/recordChange';
 export { doubledPasses } from './record/doubledPasses';
 export { recordConflicts, type RecordConflict } from './record/recordConflicts';
-export { amend, bare, sayMark, type Saying } from './record/sayMark';
+export { amend, bare, reverseTap, sayMark, type Saying } from './record/sayMark';
 export { changeOver, firstSaid, reversal, tapHistory, type Act, type Shown, type Tap } from './record/tapHistory';
 export { polesKeptHitting } from './record/polesKeptHitting';
 export {

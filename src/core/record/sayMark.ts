@@ -1,7 +1,7 @@
 import { markSubject, type PassMark, type TappedMark } from './passMark';
 import type { RecordEvent } from './recordEvent';
 import type { RecordLog } from './recordLog';
-import { changeOver } from './tapHistory';
+import { changeOver, reversal, type Tap } from './tapHistory';
 
 export type Saying = { newId: () => string; atMs: number; by: string | null };
 
@@ -36,6 +36,11 @@ export function amend(
 ): RecordEvent {
   const change = changeOver(log, value, null, own);
   return { type: 'change', id: change.id, lessonId, change };
+}
+
+/** A tap taken back, or done again where it was an undo, as events. */
+export function reverseTap(log: RecordLog, lessonId: string | null, tap: Tap, own: Saying): RecordEvent[] {
+  return reversal(log, tap, own).map(change => ({ type: 'change', id: change.id, lessonId, change }));
 }
 
 /** A mark without its id. */

@@ -8,7 +8,7 @@ import {
   applyEvent,
   EMPTY_LOG,
   nearestWay,
-  reversal,
+  reverseTap,
   sayMark,
   standingPasses,
   tapHistory,
@@ -104,8 +104,7 @@ export function useRide(setting: RideSetting) {
   const unmark = (markId: string) =>
     record([amend(log, null, { on: 'mark', of: markId, what: 'counts', was: true, to: false }, saying())]);
   const history = tapHistory(logOfRide(log, asked, openedAtMs), 'all');
-  const reverse = (tap: Tap) =>
-    record(reversal(log, tap, saying()).map(change => ({ type: 'change', id: change.id, lessonId: null, change })));
+  const reverse = (tap: Tap) => record(reverseTap(log, null, tap, saying()));
 
   return {
     ready: outbox !== null,

@@ -8,7 +8,7 @@ import {
   marksFit,
   passRecord,
   questionWords,
-  reversal,
+  reverseTap,
   sayMark,
   tapHistory,
   waysToRide,
@@ -75,10 +75,7 @@ export function PassEditor(props: PassEditorProps) {
   const { pass, counts } = logged;
   const ride = names.rideOf(pass);
   const history = tapHistory(log, { passId }, props.sinceMs);
-  const reverse = (tap: Tap) =>
-    onSay(
-      reversal(log, tap, saying()).map(one => ({ type: 'change', id: one.id, lessonId: pass.lessonId, change: one })),
-    );
+  const reverse = (tap: Tap) => onSay(reverseTap(log, pass.lessonId, tap, saying()));
   const change = (value: ChangedValue) => onSay([amend(log, pass.lessonId, { ...value, of: passId }, saying())]);
   const own = log.changes.filter(one => passOf(log, one) === logged);
   return (

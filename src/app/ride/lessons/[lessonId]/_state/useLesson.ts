@@ -1,7 +1,7 @@
 import type { Delivery } from '@/components/outbox/outbox';
 import { useOutbox } from '@/components/outbox/useOutbox';
 import { saying } from '@/app/ride/saying';
-import { applyEvent, reversal, standingRecord, withNews, type RecordEvent, type RecordLog, type Tap } from '@/core';
+import { applyEvent, reverseTap, standingRecord, withNews, type RecordEvent, type RecordLog, type Tap } from '@/core';
 import { unpackLog, type PackedLog, type RecordAnswer } from '@/files/packedRecord';
 import { readKeptEvents } from '@/files/recordEvent';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -45,8 +45,7 @@ export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup
   const record = useMemo(() => standingRecord(log), [log]);
   const tap = useCallback((events: RecordEvent[]) => outbox?.add(events), [outbox]);
   /** Takes a tap back, or does again what was taken back. */
-  const reverse = (tapped: Tap) =>
-    tap(reversal(log, tapped, saying()).map(change => ({ type: 'change', id: change.id, lessonId, change })));
+  const reverse = (tapped: Tap) => tap(reverseTap(log, lessonId, tapped, saying()));
   return { ready: outbox !== null, log, record, tap, reverse, unsent: unsent.length, problem };
 }
 

@@ -29,3 +29,12 @@ export function facingFromHeading(headingRad: number): number {
   const positive = facingDeg < 0 ? facingDeg + 360 : facingDeg;
   return positive >= 360 ? 0 : positive;
 }
+
+/**
+ * The shorter turn from one heading to another, anticlockwise positive, over −π up to π.
+ * @throws {RangeError} a heading that is not finite
+ */
+export function turnBetween(fromRad: number, toRad: number): number {
+  const turnRad = normaliseRad(toRad - fromRad);
+  return turnRad > Math.PI ? turnRad - FULL_TURN_RAD : turnRad;
+}

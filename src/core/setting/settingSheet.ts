@@ -11,7 +11,7 @@ import { pieceGroups, type ArcGroup } from './pieceGroups';
 import { isGoodPull, measuredFrom, type Placing } from './placing';
 import { pullWays } from './pullWays';
 import { startSurvey, type Survey, type Way } from './survey';
-import { riddenTowards } from './riddenTowards';
+import { riddenTowards, type Towards } from './riddenTowards';
 import { pegWay, wallWays } from './wallWays';
 
 export type SetPoint = { end: PieceEnd; at: PointM; placing: Placing };
@@ -23,7 +23,7 @@ export type SetPiece = {
   points: SetPoint[];
   check: CheckMeasure | null;
   /** Which way a fence is ridden from its front; null for what has no front. */
-  towards: KnownPoint | null;
+  towards: Towards | null;
   /** Whether it hangs on other pieces or pegs. */
   hangsOn: KnownPoint[];
 };

@@ -5,6 +5,7 @@ import type { Item } from '../items/item';
 import { knownPointName, type KnownPoint } from './knownPoint';
 import type { PieceEnd } from './pieceEnds';
 import { isGoodPull, type MeasureId, type Placing } from './placing';
+import { towardsWords } from './riddenTowards';
 import type { SetPeg, SetPiece, SettingSheet } from './settingSheet';
 
 /** One line of a sheet: what to measure, and the measure. */
@@ -140,11 +141,11 @@ function meetingNotes(arena: Arena, points: readonly Point[]): string[] {
 
 function facingNotes(arena: Arena, { item, towards }: Pick<SetPiece, 'item' | 'towards'>): string[] {
   if (item.kind !== 'fence' || !towards) return [];
-  const towardsWords = `towards ${knownPointName(arena, towards)}`;
+  const way = `towards ${towardsWords(arena, towards)}`;
   return [
     item.ridden === 'one-way'
-      ? `Its front is ridden ${towardsWords}, and only that way.`
-      : `Left and right as ridden ${towardsWords}; it may be ridden both ways.`,
+      ? `Its front is ridden ${way}, and only that way.`
+      : `Left and right as ridden ${way}; it may be ridden both ways.`,
   ];
 }
 

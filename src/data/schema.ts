@@ -148,6 +148,7 @@ export const strideTestPasses = sqliteTable(
     position: integer('position').notNull(),
     pace: text('pace', { enum: ['normal', 'short', 'long'] }).notNull(),
     count: integer('count').notNull(),
+    behind: real('behind'),
     part: real('part'),
     voided: integer('voided', { mode: 'boolean' }).notNull().default(false),
     createdAt: createdAt(),

@@ -9,6 +9,8 @@ const Score = z.number().int().min(1).max(5).nullable();
 const Pass = z.strictObject({
   pace: z.enum(TEST_PACES),
   count: z.number().int().min(1).max(200),
+  // A test that a device kept from before the start was noted has none.
+  behind: z.number().min(0).lt(1).nullable().default(null),
   part: z.number().min(0).lt(1).nullable(),
   voided: z.boolean(),
 }) satisfies z.ZodType<TestPass>;

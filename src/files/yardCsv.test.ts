@@ -48,9 +48,9 @@ test('the rows of one stride test are put together', () => {
       ...{ horse: 'Minnow', entry: 'trot', moment: 'apart', testedAtMs: Date.parse('2026-05-03T09:30:00Z') },
       lane: { kind: 'taped', lengthM: expect.closeTo(18.288, 9) },
       passes: [
-        { pace: 'normal', count: 8, part: null, voided: false },
-        { pace: 'short', count: 11, part: 0.5, voided: false },
-        { pace: 'normal', count: 4, part: null, voided: true },
+        { pace: 'normal', count: 8, behind: null, part: null, voided: false },
+        { pace: 'short', count: 11, behind: null, part: 0.5, voided: false },
+        { pace: 'normal', count: 4, behind: null, part: null, voided: true },
       ],
     },
   ]);

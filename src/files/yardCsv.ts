@@ -183,10 +183,10 @@ function testRow(row: CsvRow): RowRead<TestRow> {
   if (typeof lane === 'string') return { column: 'lane', reason: lane };
   const count = wholeNumber(cell(row, 'count'), 1, 200);
   if (count === null) return { column: 'count', reason: '“count” is a whole number from 1 to 200.' };
-  const written = cell(row, 'part');
-  const part = written === '' ? null : Number(written);
-  if (part !== null && ![0, 0.25, 0.5, 0.75].includes(part))
-    return { column: 'part', reason: '“part” is 0, 0.25, 0.5 or 0.75.' };
+  const behind = partOf(cell(row, 'part_behind'));
+  const part = partOf(cell(row, 'part'));
+  if (behind === undefined) return { column: 'part_behind', reason: '“part_behind” is 0, 0.25, 0.5 or 0.75.' };
+  if (part === undefined) return { column: 'part', reason: '“part” is 0, 0.25, 0.5 or 0.75.' };
   const [test, horse] = [cell(row, 'test'), cell(row, 'horse')];
   if (test === '' || horse === '')
     return { column: test === '' ? 'test' : 'horse', reason: 'A row names its test and its horse.' };
@@ -194,9 +194,15 @@ function testRow(row: CsvRow): RowRead<TestRow> {
   return {
     row: {
       ...{ test, horse, entry: entry.data, testedAtMs, lane, moment: moment.data },
-      pass: { pace: pace.data, count, part, voided },
+      pass: { pace: pace.data, count, behind, part, voided },
     },
   };
+}
+
+/** A part of a stride as it is written; null where none is, undefined where it is no quarter. */
+function partOf(written: string): number | null | undefined {
+  if (written === '') return null;
+  return [0, 0.25, 0.5, 0.75].find(part => part === Number(written));
 }
 
 function instantMs(text: string): number | null {
@@ -267,10 +273,10 @@ function dataOf(content: CsvContent): (string | number)[][] {
       return content.rows.map(({ kind, count, sizeM, name }) => [kind, count, metres(sizeM), name]);
     case 'stride-tests':
       return content.rows.flatMap(({ horse, entry, testedAtMs, lane, moment, passes }, index) =>
-        passes.map(({ pace, count, part, voided }) => [
+        passes.map(({ pace, count, behind, part, voided }) => [
           ...[index + 1, horse, entry, new Date(testedAtMs).toISOString()],
           ...(lane.kind === 'taped' ? [lane.lengthM, ''] : ['', lane.steps]),
-          ...[moment, pace, count, part ?? '', voided ? 'yes' : ''],
+          ...[moment, pace, count, behind ?? '', part ?? '', voided ? 'yes' : ''],
         ]),
       );
   }

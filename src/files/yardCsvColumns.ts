@@ -52,9 +52,15 @@ export const CSV_COLUMNS: Record<CsvList, CsvColumn[]> = {
     { name: 'pace', required: true, words: `One of ${TEST_PACES.join(', ')}` },
     { name: 'count', required: true, words: 'Strides in the lane, a whole number' },
     {
+      name: 'part_behind',
+      required: false,
+      words:
+        'A part of a stride behind the start, before the first that counts: 0 (foot on the line) to 0.75; may be empty',
+    },
+    {
       name: 'part',
       required: false,
-      words: 'A part of a stride at the finish: 0, 0.25, 0.5 or 0.75; empty where nobody noted it',
+      words: 'A part of a stride before the finish: 0 to 0.75; counts where both ends were noted',
     },
     { name: 'void', required: false, words: 'yes where the gait broke' },
   ],

@@ -10,7 +10,7 @@ const passes = (normal: number[], short: number[] = [], long: number[] = []): Te
       ['short', short],
       ['long', long],
     ] as const
-  ).flatMap(([pace, counts]) => counts.map(count => ({ pace, count, part: null, voided: false })));
+  ).flatMap(([pace, counts]) => counts.map(count => ({ pace, count, behind: null, part: null, voided: false })));
 const worded = (day: string, ridden: TestPass[], lane: TestLane = TAPED): WordedTest => ({
   ...{ entry: 'trot', stepperId: null, lane, day },
   reading: readStrideTest(lane, ridden),

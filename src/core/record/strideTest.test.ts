@@ -2,16 +2,17 @@ import { defaultStride } from '../horse/defaultStrides';
 import type { HorseProfile } from '../horse/strideProfile';
 import { seededNormal, seededRandom } from '../statistics/seededRandom';
 import { M_PER_FT } from '../units/lengthUnits';
+import { countChances, sumChances } from './laneCount';
 import { strideOfLane, stridesInLane } from './strideInterval';
 import { readStrideTest, type TestPass } from './strideTest';
 import { profileFromTest, suggestEntries } from './testToProfile';
 
 const SIXTY_FEET_M = 60 * M_PER_FT;
 const pass = (pace: TestPass['pace'], count: number, changes: Partial<TestPass> = {}): TestPass => ({
-  ...{ pace, count, part: null, voided: false },
+  ...{ pace, count, behind: null, part: null, voided: false },
   ...changes,
 });
-const whole = (...counts: number[]) => counts.map(count => ({ count, part: null }));
+const whole = (...counts: number[]) => counts.map(count => ({ count, behind: null, part: null }));
 
 // Common practice, no source: 60 ft in 10 walk strides is a stride of 6 ft, in 8 of trot or of a quiet lope 7.5 ft.
 test.each([
@@ -32,23 +33,39 @@ test('adjustability: short count less long count, and long stride over short str
   expect(readStrideTest(lane, [pass('normal', 8)]).adjustability).toBeNull();
 });
 
-test('one pass only says that the stride lies between L ÷ (N + 1) and L ÷ (N − 1)', () => {
-  const { lowM, highM } = strideOfLane(18, stridesInLane(whole(9)));
-  expect(lowM).toBeGreaterThanOrEqual(18 / 10 - 1e-12);
-  expect(highM).toBeLessThanOrEqual(18 / 8 + 1e-12);
+// Without variation one pass of 9 says 8 + 0.025 to 9.975 (Clopper and Pearson); a horse that varies by 4 % adds to it,
+// on one pass less than a standard deviation and a half of its own (0.36 strides).
+test('one pass says little more than that the strides are one off what was counted either way, and what they vary', () => {
+  const { low, high } = stridesInLane(whole(9));
+  expect(low).toBeLessThan(8.025);
+  expect(low).toBeGreaterThan(8.025 - 0.54);
+  expect(high).toBeGreaterThan(9.975);
+  expect(high).toBeLessThan(9.975 + 0.54);
 });
 
-// Worked by hand. One pass of 9: j = 0, so the lower bound is 8 + 0.025 and the upper 9 + B⁻¹(0.975; 1, 1) = 9.975;
-// own variation 1.96 · 0.04 · 9 = 0.7056; in quadrature 1.2037, which is clipped to 8 and 10.
-// Four passes of 9: 8 + 0.025^¼ = 8.39764, and 9 + B⁻¹(0.975; 1, 4) = 9 + 1 − 0.025^¼ = 9.60236; own variation 0.3528;
-// √(0.60236² + 0.3528²) = 0.69808.
-test.each([
-  { counts: [9], low: 8, high: 10 },
-  { counts: [9, 9, 9, 9], low: 9 - 0.69808, high: 9 + 0.69808 },
-])('the interval of $counts', ({ counts, low, high }) => {
-  const strides = stridesInLane(whole(...counts));
-  expect(strides.low).toBeCloseTo(low, 4);
-  expect(strides.high).toBeCloseTo(high, 4);
+/** The chance of n strides counted of x in the lane, varying normally: by summing over the variation in small steps. */
+function chanceByHand(n: number, x: number, spread: number): number {
+  let [sum, all] = [0, 0];
+  for (let z = -6; z <= 6; z += 0.001) {
+    const weight = Math.exp((-z * z) / 2);
+    all += weight;
+    sum += weight * Math.max(0, 1 - Math.abs(x * (1 + spread * z) - n));
+  }
+  return sum / all;
+}
+
+test.each([4.9, 8, 9.97, 14.93])('the chances of each count of %d strides in the lane', strides => {
+  const { from, chances } = countChances(strides, 0.04);
+  chances.forEach((chance, index) => expect(chance).toBeCloseTo(chanceByHand(from + index, strides, 0.04), 6));
+  expect(chances.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 9);
+});
+
+test('the chances of a sum: two dice', () => {
+  const die = { from: 1, chances: Array.from({ length: 6 }, () => 1 / 6) };
+  const { from, chances } = sumChances(die, 2);
+  expect(from).toBe(2);
+  expect(chances[5]).toBeCloseTo(6 / 36, 12);
+  expect(chances[10]).toBeCloseTo(1 / 36, 12);
 });
 
 const intervals = new Map<string, ReturnType<typeof stridesInLane>>();
@@ -101,17 +118,20 @@ test.each([1, 2, 3, 5])('and with 4 %% of variation between %i passes, by simula
   expect(held / rounds).toBeGreaterThan(0.93 - 0.008);
 });
 
-test('more passes make it narrower, and a part noted at the finish narrower still', () => {
+test('more passes make it narrower, and parts noted at both ends narrower still', () => {
   const widthOf = (strides: ReturnType<typeof stridesInLane>) => strides.high - strides.low;
   expect(widthOf(stridesInLane(whole(9, 9, 9)))).toBeLessThan(widthOf(stridesInLane(whole(9))));
-  const parts = [9, 9, 9].map(count => ({ count, part: 0.5 }));
-  expect(stridesInLane(parts).mean).toBe(9.5);
+  // Nine strides from a quarter behind the start to a half before the finish: 9 − ¼ + ½ in the lane.
+  const parts = [9, 9, 9].map(count => ({ count, behind: 0.25, part: 0.5 }));
+  expect(stridesInLane(parts).mean).toBe(9.25);
   expect(widthOf(stridesInLane(parts))).toBeLessThan(widthOf(stridesInLane(whole(9, 10, 9))));
-  // A part that only one pass noted is left aside.
+  // A part at the finish alone says next to nothing, and one pass of two says nothing of the other: both are left aside.
+  const finish = [9, 9, 9].map(count => ({ count, behind: null, part: 0.5 }));
+  expect(stridesInLane(finish)).toEqual(stridesInLane(whole(9, 9, 9)));
   expect(
     stridesInLane([
-      { count: 9, part: 0.5 },
-      { count: 9, part: null },
+      { count: 9, behind: 0, part: 0.5 },
+      { count: 9, behind: null, part: null },
     ]).mean,
   ).toBe(9);
 });

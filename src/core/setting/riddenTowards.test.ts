@@ -5,7 +5,7 @@ import { headingFromFacing } from '../geometry/angles';
 import { riddenTowards, towardsWords } from './riddenTowards';
 
 const fenceAt = (xM: number, yM: number, facingDeg: number) =>
-  newItem('fence', 'oxer', { xM, yM }, headingFromFacing(facingDeg));
+  newItem('oxer', 'oxer', { xM, yM }, headingFromFacing(facingDeg));
 
 const said = (arena: Arena, xM: number, yM: number, facingDeg: number) =>
   towardsWords(arena, riddenTowards(arena, fenceAt(xM, yM, facingDeg))!);

@@ -148,7 +148,7 @@ async function seedTest(
     Array.from({ length: TEST_PASSES }, () => {
       const strideM = stridesM[index]! * (1 + 0.02 * seededNormal(random));
       const ride = simulateRide({ gait: entry, strideM, laneM: TEST_LANE_M, spread: 0.015 }, random);
-      return { pace, count: countInLane(ride, 'LF', TEST_LANE_M), part: null, voided: false };
+      return { pace, count: countInLane(ride, 'LF', TEST_LANE_M), behind: null, part: null, voided: false };
     }),
   );
   const testId = randomUUID();

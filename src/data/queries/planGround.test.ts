@@ -38,7 +38,7 @@ test('the spread that a stride test found reaches the readings of a layout', asy
       ...{ id: randomUUID(), horseId: horse.id, riderId: null, stepperId: null, entry: 'course-canter' as const },
       ...{
         lane: { kind: 'taped' as const, lengthM: 20 },
-        passes: [{ pace: 'normal' as const, count: 8, part: null, voided: false }],
+        passes: [{ pace: 'normal' as const, count: 8, behind: null, part: null, voided: false }],
         moment: 'before' as const,
         testedAtMs: NOW_MS,
       },

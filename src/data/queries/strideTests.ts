@@ -65,7 +65,7 @@ export async function listStrideTests(
   return rows.map(({ test, riderName }) => {
     const passes = passRows
       .filter(({ pass }) => pass.testId === test.id)
-      .map(({ pass: { pace, count, part, voided } }) => ({ pace, count, part, voided }));
+      .map(({ pass: { pace, count, behind, part, voided } }) => ({ pace, count, behind, part, voided }));
     const lane = laneOf(test.laneM, test.laneSteps);
     const { id, riderId, moment, note, stepperId, rhythm, roundness, balance } = test;
     return {

@@ -103,6 +103,9 @@ export async function countIntoTest(
     .limit(1);
   await tx
     .insert(strideTestPasses)
-    .values({ ...{ id, yardId, testId: film.testId, pace, count, part: null }, position: (last?.position ?? -1) + 1 })
+    .values({
+      ...{ id, yardId, testId: film.testId, pace, count, behind: null, part: null },
+      position: (last?.position ?? -1) + 1,
+    })
     .onConflictDoUpdate({ target: strideTestPasses.id, set: { count } });
 }

@@ -73,7 +73,7 @@ test('a walk counts once, can be taken back, and yields to a typed step until th
 const TEST = {
   ...{ riderId: null, stepperId: null, moment: 'apart' as const, note: '', rhythm: 3, roundness: null, balance: null },
   lane: { kind: 'taped' as const, lengthM: 20 },
-  passes: [8, 8].map(count => ({ pace: 'normal' as const, count, part: null, voided: false })),
+  passes: [8, 8].map(count => ({ pace: 'normal' as const, count, behind: null, part: null, voided: false })),
 };
 
 test('a test is kept once, changes the profile only where it is accepted, and can be taken out again', async () => {

@@ -3,7 +3,7 @@
 import { Card } from '@/components/Card/Card';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { TEST_PACES, type TestPace } from '@/core';
-import { Button, Group, SegmentedControl } from '@mantine/core';
+import { Button, Group, SegmentedControl, Text } from '@mantine/core';
 import { useEffect } from 'react';
 import { FOOT_LABELS } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
@@ -11,9 +11,8 @@ import classes from './StrideTestBoard.module.css';
 
 type CountPadProps = { draft: TestDraft; change: (step: DraftChange) => void };
 
+const NOT_NOTED = 'none';
 const PARTS = [
-  { value: 'none', label: 'Not noted' },
-  { value: '0', label: 'None' },
   { value: '0.25', label: '¼' },
   { value: '0.5', label: '½' },
   { value: '0.75', label: '¾' },
@@ -82,17 +81,53 @@ export function CountPad({ draft, change }: CountPadProps) {
             return null;
           }}
         />
-        <div>
-          <span className={classes.label}>Part of a stride left at the finish</span>
-          <SegmentedControl
-            aria-label="Part of a stride at the finish"
-            value={draft.part === null ? 'none' : String(draft.part)}
-            onChange={part => change({ kind: 'part', part: part === 'none' ? null : Number(part) })}
-            data={PARTS}
-          />
-        </div>
       </Group>
+      <Group gap="md" align="flex-end" mt="sm">
+        <PartField
+          label="Foot behind the start, before the first count"
+          aria="Part of a stride behind the start"
+          part={draft.behind}
+          none="On the line"
+          onChange={behind => change({ kind: 'behind', behind })}
+        />
+        <PartField
+          label="Left between the last foot and the finish"
+          aria="Part of a stride at the finish"
+          part={draft.part}
+          none="None"
+          onChange={part => change({ kind: 'part', part })}
+        />
+      </Group>
+      {(draft.behind === null) !== (draft.part === null) && (
+        <Text size="sm" c="dimmed" mt={4}>
+          A part at one end alone says next to nothing: note both ends, or neither.
+        </Text>
+      )}
     </Card>
+  );
+}
+
+type PartFieldProps = {
+  label: string;
+  aria: string;
+  part: number | null;
+  /** What no part at all is called here. */
+  none: string;
+  onChange: (part: number | null) => void;
+};
+
+/** A part of a stride, to the quarter, or that nobody noted one. */
+function PartField({ label, aria, part, none, onChange }: PartFieldProps) {
+  return (
+    <div>
+      <span className={classes.label}>{label}</span>
+      <SegmentedControl
+        aria-label={aria}
+        value={part === null ? NOT_NOTED : String(part)}
+        onChange={chosen => onChange(chosen === NOT_NOTED ? null : Number(chosen))}
+        data={[{ value: NOT_NOTED, label: 'Not noted' }, { value: '0', label: none }, ...PARTS]}
+      />
+    </div>
   );
 }
 

@@ -1,13 +1,19 @@
 'use client';
 
-import { TEST_PACES, type StrideTestReading } from '@/core';
+import { TEST_PACES, type StrideTestReading, type TestPass } from '@/core';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { Button, Table } from '@mantine/core';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 
 type PassTableProps = { draft: TestDraft; reading: StrideTestReading; change: (step: DraftChange) => void };
 
-const partText = (part: number | null) => (part === null || part === 0 ? '' : { 0.25: '¼', 0.5: '½', 0.75: '¾' }[part]);
+const QUARTERS: Readonly<Record<number, string>> = { 0: '0', 0.25: '¼', 0.5: '½', 0.75: '¾' };
+
+/** The parts at both ends of a pass, where both were noted: "9 (¼ behind, ½ before)". */
+function endsText({ behind, part }: TestPass): string {
+  if (behind === null || part === null) return '';
+  return ` (${QUARTERS[behind] ?? behind} behind, ${QUARTERS[part] ?? part} before)`;
+}
 
 /** The passes pace by pace, void ones among them, each removable; and what each pace comes to. */
 export function PassTable({ draft, reading, change }: PassTableProps) {
@@ -41,7 +47,7 @@ export function PassTable({ draft, reading, change }: PassTableProps) {
                         onClick={() => change({ kind: 'remove', index })}
                         aria-label={`Remove the ${pace} pass of ${pass.count}${pass.voided ? ', void' : ''}`}
                       >
-                        {pass.voided ? 'void' : `${pass.count}${partText(pass.part)}`} ×
+                        {pass.voided ? 'void' : `${pass.count}${endsText(pass)}`} ×
                       </Button>
                     ),
                 )}

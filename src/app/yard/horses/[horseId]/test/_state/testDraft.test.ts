@@ -7,7 +7,7 @@ const taps = (count: number): DraftChange[] => Array.from({ length: count }, () 
 
 test('taps count, a tap too many is taken back, and the pass is kept at its pace', () => {
   const draft = after({ kind: 'pace', pace: 'short' }, ...taps(12), { kind: 'untap' }, { kind: 'keep', voided: false });
-  expect(draft.passes).toEqual([{ pace: 'short', count: 11, part: null, voided: false }]);
+  expect(draft.passes).toEqual([{ pace: 'short', count: 11, behind: null, part: null, voided: false }]);
   expect(draft).toMatchObject({ count: 0, pace: 'short' });
 });
 
@@ -16,12 +16,22 @@ test('a pass without a stride is none, but it may be void', () => {
   expect(after({ kind: 'keep', voided: true }).passes).toMatchObject([{ voided: true, count: 1 }]);
 });
 
-test('a part at the finish belongs to its pass alone', () => {
-  const draft = after(...taps(8), { kind: 'part', part: 0.5 }, { kind: 'keep', voided: false }, ...taps(8), {
-    kind: 'keep',
-    voided: false,
-  });
-  expect(draft.passes.map(({ part }) => part)).toEqual([0.5, null]);
+test('the parts at its ends belong to its pass alone', () => {
+  const draft = after(
+    ...taps(8),
+    { kind: 'behind', behind: 0.25 },
+    { kind: 'part', part: 0.5 },
+    { kind: 'keep', voided: false },
+    ...taps(8),
+    {
+      kind: 'keep',
+      voided: false,
+    },
+  );
+  expect(draft.passes.map(({ behind, part }) => [behind, part])).toEqual([
+    [0.25, 0.5],
+    [null, null],
+  ]);
 });
 
 test('counts that make no sense change nothing', () => {

@@ -15,6 +15,8 @@ export type TestDraft = {
   /** The pass that is being counted. */
   pace: TestPace;
   count: number;
+  /** Parts of a stride at its ends: behind the start, and before the finish. */
+  behind: number | null;
   part: number | null;
   rhythm: number | null;
   roundness: number | null;
@@ -26,12 +28,13 @@ export type DraftChange =
   | { kind: 'tap' }
   | { kind: 'untap' }
   | { kind: 'count'; count: number }
+  | { kind: 'behind'; behind: number | null }
   | { kind: 'part'; part: number | null }
   | { kind: 'pace'; pace: TestPace }
   | { kind: 'keep'; voided: boolean }
   | { kind: 'start-again' }
   | { kind: 'remove'; index: number }
-  | { kind: 'set'; changes: Partial<Omit<TestDraft, 'id' | 'passes' | 'count' | 'part' | 'pace'>> };
+  | { kind: 'set'; changes: Partial<Omit<TestDraft, 'id' | 'passes' | 'count' | 'behind' | 'part' | 'pace'>> };
 
 const MOST_STRIDES = 200;
 
@@ -47,6 +50,7 @@ export function newDraft(id: string, entry: StrideEntryKey): TestDraft {
       passes: [],
       pace: 'normal',
       count: 0,
+      behind: null,
       part: null,
     },
     ...{ rhythm: null, roundness: null, balance: null, note: '' },
@@ -65,6 +69,8 @@ export function changeDraft(draft: TestDraft, change: DraftChange): TestDraft {
       return Number.isInteger(change.count) && change.count >= 0 && change.count <= MOST_STRIDES
         ? { ...draft, count: change.count }
         : draft;
+    case 'behind':
+      return { ...draft, behind: change.behind };
     case 'part':
       return { ...draft, part: change.part };
     case 'pace':
@@ -72,7 +78,7 @@ export function changeDraft(draft: TestDraft, change: DraftChange): TestDraft {
     case 'keep':
       return keepPass(draft, change.voided);
     case 'start-again':
-      return { ...draft, count: 0, part: null };
+      return { ...draft, count: 0, behind: null, part: null };
     case 'remove':
       return { ...draft, passes: draft.passes.filter((_, index) => index !== change.index) };
     case 'set':
@@ -83,11 +89,12 @@ export function changeDraft(draft: TestDraft, change: DraftChange): TestDraft {
 /** A void pass may have no count: it was broken off before the first stride in the lane. */
 function keepPass(draft: TestDraft, voided: boolean): TestDraft {
   if (draft.count === 0 && !voided) return draft;
-  const { pace, count, part } = draft;
+  const { pace, count, behind, part } = draft;
   return {
     ...draft,
-    passes: [...draft.passes, { pace, count: Math.max(1, count), part, voided }],
+    passes: [...draft.passes, { pace, count: Math.max(1, count), behind, part, voided }],
     count: 0,
+    behind: null,
     part: null,
   };
 }

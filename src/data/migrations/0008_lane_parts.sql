@@ -1,0 +1,1 @@
+ALTER TABLE `stride_test_passes` ADD `behind` real;

@@ -6,7 +6,7 @@ import type { Rein } from '../track/rein';
 import { daysOf, readDays } from './byDay';
 import { driftOf, type Drift } from './drift';
 import { learnStep } from './learnStep';
-import { learnStride, type LearnedStride, type RiddenCount } from './learnStride';
+import { learnStride, type LearnedStride, type RiddenCount, type RiddenPass } from './learnStride';
 import { grouped, monthOf, type ReviewPass } from './reviewPass';
 
 /** What the record says of one entry of a horse's profile. */
@@ -35,11 +35,11 @@ export function offeredStride({ learned, byMonth, drift }: StrideReview): Learne
 const LEAST_IN_MONTH = 8;
 
 /**
- * What some passes say of one entry: counts in legs, the same over the same ground under one name, and steps between poles.
+ * What some passes say of one entry: counts in legs, passes with the very same under one name, and steps between poles.
  * Evidence of several days is added up, so that a day is read once.
  */
 type Evidence = {
-  counts: Map<string, RiddenCount>;
+  passes: Map<string, RiddenPass>;
   steps: { stepM: number; day: string }[];
   days: Set<string>;
   /** How many there are, and when they were ridden: added up. */
@@ -47,7 +47,7 @@ type Evidence = {
   riddenAtMs: number;
 };
 
-const noEvidence = (): Evidence => ({ counts: new Map(), steps: [], days: new Set(), times: 0, riddenAtMs: 0 });
+const noEvidence = (): Evidence => ({ passes: new Map(), steps: [], days: new Set(), times: 0, riddenAtMs: 0 });
 
 type DayEvidence = { entry: StrideEntryKey; rein: Rein | null; evidence: Evidence };
 
@@ -91,7 +91,7 @@ function reviewOf(entry: StrideEntryKey, own: DayEvidence[], thought: Thought, l
   return {
     ...{ entry, learned, byMonth, drift: driftOf(measured.filter(({ low, high }) => high > low)) },
     byRein: { ...(left ? { left } : {}), ...(right ? { right } : {}) },
-    from: own.some(({ evidence }) => evidence.counts.size > 0) ? 'counts' : 'footfalls',
+    from: own.some(({ evidence }) => evidence.passes.size > 0) ? 'counts' : 'footfalls',
   };
 }
 
@@ -108,22 +108,31 @@ const evidenceOf = readDays((passes): DayEvidence[] => {
   };
   for (const pass of passes) {
     if (pass.isVoid) continue;
-    for (const { entry, count } of countsIn(pass)) addCount(evidenceFor(entry, pass).counts, nameOf(count), count);
+    for (const [entry, counts] of countsIn(pass)) {
+      const evidence = evidenceFor(entry, pass);
+      addPass(evidence.passes, { counts, times: 1 });
+      // A leg is what is counted, not a pass.
+      evidence.times += counts.length - 1;
+      evidence.riddenAtMs += (counts.length - 1) * pass.riddenAtMs;
+    }
     const step = stepIn(pass);
     if (step) evidenceFor(step.entry, pass).steps.push({ stepM: step.stepM, day: pass.day });
   }
   return found;
 });
 
-/** Counts of strides in legs that were ridden without a count being asked. */
-function countsIn({ marks, ground }: ReviewPass): { entry: StrideEntryKey; count: RiddenCount }[] {
-  return marks.flatMap(mark => {
+/** Counts of strides in the legs of a pass that were ridden without a count being asked, by entry. */
+function countsIn({ marks, ground }: ReviewPass): Map<StrideEntryKey, RiddenCount[]> {
+  const found = new Map<StrideEntryKey, RiddenCount[]>();
+  for (const mark of marks) {
     const leg = mark.kind === 'strides' ? ground.legs[mark.place - 1] : undefined;
-    if (mark.kind !== 'strides' || !leg?.entry || leg.asked !== null || mark.count === 0) return [];
+    if (mark.kind !== 'strides' || !leg?.entry || leg.asked !== null || mark.count === 0) continue;
     // At walk and trot over poles one step carries from pole to pole: a count of strides says nothing there.
-    if (leg.entry === 'walk-poles' || leg.entry === 'trot-poles') return [];
-    return [{ entry: leg.entry, count: { groundM: leg.groundM, count: mark.count, rule: leg.rule, times: 1 } }];
-  });
+    if (leg.entry === 'walk-poles' || leg.entry === 'trot-poles') continue;
+    const counts = found.get(leg.entry) ?? [];
+    found.set(leg.entry, [...counts, { groundM: leg.groundM, count: mark.count, rule: leg.rule }]);
+  }
+  return found;
 }
 
 /** The step that the footfalls of a pass over a row of poles tell of. */
@@ -139,21 +148,19 @@ function stepIn(pass: ReviewPass): { entry: StrideEntryKey; stepM: number } | nu
   return { entry, stepM: spacingM * (1 + change) };
 }
 
-/** The same for the same count over the same ground. */
-function nameOf({ groundM, count, rule }: RiddenCount): string {
-  return `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride}`;
-}
+/** The same for passes with the same counts over the same grounds. */
+const nameOf = ({ counts }: RiddenPass): string =>
+  counts.map(({ groundM, count, rule }) => `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride}`).join(' ');
 
-function addCount(counts: Map<string, RiddenCount>, name: string, count: RiddenCount): void {
-  const same = counts.get(name);
-  if (same) same.times += count.times;
-  else counts.set(name, { ...count });
+function addPass(passes: Map<string, RiddenPass>, pass: RiddenPass, name = nameOf(pass)): void {
+  const times = (passes.get(name)?.times ?? 0) + pass.times;
+  passes.set(name, { ...pass, times });
 }
 
 function together(days: readonly DayEvidence[]): Evidence {
   const all = noEvidence();
   for (const { evidence } of days) {
-    for (const [name, count] of evidence.counts) addCount(all.counts, name, count);
+    for (const [name, pass] of evidence.passes) addPass(all.passes, pass, name);
     all.steps.push(...evidence.steps);
     for (const day of evidence.days) all.days.add(day);
     all.times += evidence.times;
@@ -166,12 +173,12 @@ function together(days: readonly DayEvidence[]): Evidence {
 const learnedBefore = new Map<string, LearnedStride | null>();
 const MOST_LEARNED = 2000;
 
-function learnFrom({ counts, steps, days }: Evidence, { aroundM, spread }: Thought): LearnedStride | null {
-  if (counts.size === 0) return learnStep(steps);
-  const key = `${aroundM} ${spread ?? ''} ${days.size} ${[...counts].map(([name, { times }]) => `${name} ${times}`).join(';')}`;
+function learnFrom({ passes, steps, days }: Evidence, { aroundM, spread }: Thought): LearnedStride | null {
+  if (passes.size === 0) return learnStep(steps);
+  const key = `${aroundM} ${spread ?? ''} ${days.size} ${[...passes].map(([name, { times }]) => `${name} × ${times}`).join(';')}`;
   const before = learnedBefore.get(key);
   if (before !== undefined) return before;
-  const learned = learnStride([...counts.values()], aroundM, Math.max(1, days.size), spread);
+  const learned = learnStride([...passes.values()], aroundM, Math.max(1, days.size), spread);
   if (learnedBefore.size >= MOST_LEARNED) learnedBefore.clear();
   learnedBefore.set(key, learned);
   return learned;

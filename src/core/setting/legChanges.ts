@@ -2,6 +2,7 @@ import type { Item } from '../items/item';
 import { layoutLabels } from '../layout/labels';
 import type { Layout } from '../layout/layout';
 import { countInWords } from '../stride/countInWords';
+import type { StrideWord } from '../stride/strideWord';
 import { reckonLayout, type HorseReading } from '../layout/reckonLayout';
 
 /** What another place of the pieces does to one leg: longer or shorter, and each horse's words before and after. */
@@ -43,6 +44,17 @@ export function changedLegs(layout: Layout, items: readonly Item[]): LegChange[]
       return [{ track: track.id, leg: at, from, to, groundM: now.legs[at]!.groundM, longerM, horses }];
     });
   });
+}
+
+const HARDNESS: Record<StrideWord, number> = {
+  ...{ easy: 0, quiet: 1, forward: 1, short: 2, long: 2 },
+  ...{ 'too tight': 3, 'too far': 3 },
+};
+
+/** How hard a distance is by its words: 0 easy to 3 out of reach; by the asked count, else by the easiest to be had. */
+export function hardnessOf({ asked, options }: HorseReading): number {
+  const words = asked ? [asked.word] : options.map(({ word }) => word);
+  return words.length === 0 ? 0 : Math.min(...words.map(word => HARDNESS[word]));
 }
 
 /** The call; where a count is asked, that count and its word: "easy one, as asked". */

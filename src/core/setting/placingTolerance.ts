@@ -3,14 +3,14 @@ import type { Item } from '../items/item';
 import { isRidden } from '../items/item';
 import type { ItemTrack, Layout } from '../layout/layout';
 import { reckonItemTrack } from '../layout/reckonLayout';
-import { saidOf } from './legChanges';
+import { hardnessOf, saidOf } from './legChanges';
 
 /** How far a piece may be off, metres, before a word changes for a horse. */
 export type Tolerance = {
   item: string;
   offM: number;
   /** Which way it is touchiest, as ridden. */
-  way: 'forward' | 'back' | 'left' | 'right';
+  way: Way;
   /** Whose word changes first, on which leg, and into what. */
   horse: string;
   from: string;
@@ -19,15 +19,29 @@ export type Tolerance = {
   after: string;
 };
 
-const WAYS = { forward: 0, back: Math.PI, left: Math.PI / 2, right: -Math.PI / 2 } as const;
+const EIGHTH_RAD = Math.PI / 4;
+/** Which ways a piece is tried off its place, as turns from the way it is ridden. */
+const WAYS = {
+  forward: 0,
+  back: 4 * EIGHTH_RAD,
+  left: 2 * EIGHTH_RAD,
+  right: -2 * EIGHTH_RAD,
+  'forward and left': EIGHTH_RAD,
+  'forward and right': -EIGHTH_RAD,
+  'back and left': 3 * EIGHTH_RAD,
+  'back and right': -3 * EIGHTH_RAD,
+} as const;
+type Way = keyof typeof WAYS;
+
 /** Nobody sets a piece farther off than this, metres. */
 const MOST_OFF_M = 0.6;
+/** No word holds over less ground than this, metres: a step over poles at 3 % to one side of even. */
 const STEP_M = 0.02;
 const FINE_M = 0.0005;
 
 /**
- * For each piece that is ridden, how far it may be off before the words of a leg change for any horse, the touchiest
- * first. What may be 60 cm off without a word changing is left out.
+ * For each piece that is ridden, how far it may be off before the words of a leg change for any horse and not for the
+ * better, the touchiest first. What may be 60 cm off without that is left out.
  */
 export function placingTolerance(layout: Layout): Tolerance[] {
   return layout.items
@@ -43,7 +57,7 @@ function touchiestWay(layout: Layout, item: Item & { headingRad: number }): Tole
   if (tracks.length === 0) return null;
   const standing = saidOn(layout, tracks);
   let best: Tolerance | null = null;
-  for (const [way, turnRad] of Object.entries(WAYS) as [Tolerance['way'], number][]) {
+  for (const [way, turnRad] of Object.entries(WAYS) as [Way, number][]) {
     const changeAt = (offM: number) => {
       const at = pointAlong(item.at, item.headingRad + turnRad, offM);
       const items = layout.items.map(other => (other.id === item.id ? { ...item, at } : other));
@@ -57,10 +71,11 @@ function touchiestWay(layout: Layout, item: Item & { headingRad: number }): Tole
 
 /** The least distance at which something changes, by coarse steps and then halving; null where nothing does. */
 function firstOff(changeAt: (offM: number) => Change | null, mostM: number): ({ offM: number } & Change) | null {
-  for (let offM = STEP_M; offM <= mostM + 1e-9; offM += STEP_M) {
+  for (let stepFromM = 0; stepFromM < mostM - 1e-9; stepFromM += STEP_M) {
+    const offM = Math.min(stepFromM + STEP_M, mostM);
     let change = changeAt(offM);
     if (!change) continue;
-    let [low, high] = [offM - STEP_M, offM];
+    let [low, high] = [stepFromM, offM];
     while (high - low > FINE_M) {
       const middle = (low + high) / 2;
       const there = changeAt(middle);
@@ -83,12 +98,15 @@ function tracksAbout({ tracks }: Layout, id: string): ItemTrack[] {
   });
 }
 
-type Said = { horse: string; from: string; to: string; words: string };
+type Said = { horse: string; from: string; to: string; words: string; hardness: number };
 
 function saidOn(layout: Layout, tracks: readonly ItemTrack[]): Said[] {
   return tracks.flatMap(track =>
     reckonItemTrack(layout, track).legs.flatMap(({ from, to, readings }) =>
-      readings.map(reading => ({ horse: reading.horse, from, to, words: saidOf(reading) })),
+      readings.map(reading => ({
+        ...{ horse: reading.horse, from, to },
+        ...{ words: saidOf(reading), hardness: hardnessOf(reading) },
+      })),
     ),
   );
 }
@@ -96,7 +114,8 @@ function saidOn(layout: Layout, tracks: readonly ItemTrack[]): Said[] {
 function firstChange(before: readonly Said[], after: readonly Said[]): Change | null {
   for (const [index, said] of before.entries()) {
     const now = after[index];
-    if (now && now.words !== said.words)
+    // A distance that became easier than it was planned is no danger.
+    if (now && now.words !== said.words && now.hardness >= said.hardness)
       return { horse: said.horse, from: said.from, to: said.to, before: said.words, after: now.words };
   }
   return null;

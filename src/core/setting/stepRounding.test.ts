@@ -84,6 +84,33 @@ test('no rounding of all the measures changes fewer words (every one tried)', ()
   }
 });
 
+test('where counts are asked, no rounding changes fewer of the words that are said of them (every one tried)', () => {
+  const random = seededRandom(1127);
+  for (let round = 0; round < 12; round += 1) {
+    const first = 8 + random() * 3;
+    const plain = inLine(
+      [first, first + 14 + 2 * random(), first + 33 + 2 * random()],
+      [horse('Juniper', 3.66), horse('Bramble', 3.2 + random() * 0.3), horse('Bramble', 2.9 + random() * 0.3)],
+    );
+    const asked = [3 + Math.floor(random() * 2), 4 + Math.floor(random() * 2)];
+    const layout: Layout = {
+      ...plain,
+      horses: plain.horses.map((one, index) => ({ ...one, id: `h${index}` })),
+      tracks: plain.tracks.map(track => ({
+        ...(track as ItemTrack),
+        legs: asked.map(count => ({ ...DEFAULT_LEG, asked: count })),
+      })),
+    };
+    const stepM = 0.72 + random() * 0.2;
+    const free = sheetOf(layout).measures.filter(({ follows }) => !follows);
+    const tried = everyRounding(
+      free.map(({ lengthM }) => lengthM),
+      stepM,
+    ).map(steps => wordsChanged(layout, new Map(free.map(({ id }, i) => [id, steps[i]!])), stepM));
+    expect(stepRounding(layout, sheetOf(layout), stepM).changedWords).toBe(Math.min(...tried));
+  }
+});
+
 test('on a long sheet it is never worse than each measure to its nearest half step', () => {
   const layout = inLine([5, 9, 13, 17, 21, 25, 29, 33, 41, 45, 49, 53], [horse('Juniper', 3.66), horse('Fen', 2.9)]);
   // Each fence by itself, so that there are more than ten measures.
@@ -142,6 +169,12 @@ test('a piece may be off until the first word changes (worked by hand)', () => {
     expect(found!.offM).toBeLessThan(0.551);
     expect(found).toMatchObject({ horse: 'Juniper', from: 'f1', to: 'f2', before: 'easy four' });
   }
+  // A way that is found late is no less touchy: 6 mm to one side of a limit, a good way from the other. 1.03 × 5 × 3.55 =
+  // 18.2825 is 17.5 mm under 18.3, so that it is forward by as much; easy again for going nearer is no harm.
+  const nearLimit = inLine([10, 28.3], [horse('Juniper', 3.5515), horse('Bramble', (18.3 - 0.006) / 5 / 0.97)]);
+  const [near] = placingTolerance(nearLimit);
+  expect(near!.offM).toBeCloseTo(0.006, 3);
+  expect(near).toMatchObject({ horse: 'Bramble', before: 'easy four', after: 'quiet four' });
   // A horse whose word is just about to change makes it touchier: 18.3 / 5 / 3.56 = 1.028.
   const [touchiest] = placingTolerance(inLine([10, 28.3], [horse('Juniper', 3.66), horse('Bramble', 3.56)]));
   expect(touchiest).toMatchObject({ horse: 'Bramble', before: 'easy four', after: 'forward four or short five' });

@@ -3,7 +3,7 @@ import { reckonLayout, type HorseReading, type ReckonedTrack } from '../layout/r
 import { readCount } from '../stride/readDistance';
 import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
 import { itemsAsMeasured } from './asMeasured';
-import { changedLegs, type LegChange } from './legChanges';
+import { changedLegs, saidOf, type LegChange } from './legChanges';
 import type { Measure } from './measure';
 import type { MeasureId } from './placing';
 import type { SettingSheet } from './settingSheet';
@@ -100,14 +100,17 @@ function strideHurt(layout: Layout, planned: readonly ReckonedTrack[], rode: rea
       leg.readings.forEach((reading, horse) => {
         const now = after.legs[at]!;
         const strides = shownStrides(reading);
-        if (strides === null || !now.readings[horse]) return;
-        const rider = layout.horses.find(({ name }) => name === reading.horse)!;
+        if (!now.readings[horse]) return;
+        // The words that are said: of the asked count where one is asked.
+        hurt += saidOf(now.readings[horse]) === saidOf(reading) ? 0 : 1;
+        if (strides === null) return;
+        const rider = layout.horses.find(({ id }) => id === reading.horseId)!;
         const stride = layoutStride(rider, track.gait, settingAt(track.gait, track.legs[at]!));
         const [was, is] = [leg.groundM, now.groundM].map(groundM =>
           stride ? readCount(groundM, strides, distance, stride) : null,
         );
         if (!was || !is) return;
-        hurt += (is.q - was.q) ** 2 * 1e-3 + (now.readings[horse].call === reading.call ? 0 : 1);
+        hurt += (is.q - was.q) ** 2 * 1e-3;
       });
     });
   }

@@ -319,7 +319,7 @@ export {
 } from './plan/things';
 export { layOutPlaced, resolvePlan } from './plan/layOutPlaced';
 export { breakApart, brokenBy, editPlan } from './plan/breakApart';
-export { callSheet, TURN_WORDS, type CallLine } from './plan/callSheet';
+export { callSheet, turnWords, type CallLine } from './plan/callSheet';
 export { copyThings } from './plan/copyThings';
 export { arrangementOf, placeArrangement, placeExercise } from './plan/placeExercise';
 export { ITEM_CHOICES, newItem, type ItemChoice } from './plan/newItem';

@@ -4,7 +4,7 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   callSheet,
   layoutLabels,
-  TURN_WORDS,
+  turnWords,
   type CallLine,
   type ItemTrack,
   type Layout,
@@ -69,7 +69,7 @@ function Line({ line }: { line: CallLine }) {
       {fromBehind && ', from behind'}
       {next && (
         <small>
-          then {TURN_WORDS[next.turn]}, {format(next.trackM)}
+          then {turnWords(next.turns)}, {format(next.groundM)}
           {next.asked ? `: in ${next.asked}` : next.calls.map(([horse, call]) => `; ${horse} ${call}`).join('')}
         </small>
       )}

@@ -1,8 +1,9 @@
 import type { RiddenItem } from '../items/item';
-import { netTurnRad } from '../geometry/chain';
+import type { Chain } from '../geometry/chain';
 import type { ItemTrack, Layout } from '../layout/layout';
 import type { ReckonedItemTrack, ReckonedLeg } from '../layout/reckonLayout';
 import { countInWords } from '../stride/countInWords';
+import type { Rein } from '../track/rein';
 
 /** One stop of a course as it is called out: what, which way, and how it goes on from there. */
 export type CallLine = {
@@ -13,12 +14,14 @@ export type CallLine = {
   /** "oxer, 0.80 m", or "pole". */
   what: string;
   fromBehind: boolean;
-  /** The way to the next stop, null behind the last: which way it turns, how long it is, and the count that is asked. */
-  next: { turn: 'straight' | 'left' | 'right'; trackM: number; asked: string | null; calls: [string, string][] } | null;
+  /** The way to the next stop, null behind the last: which way it turns, its ground, and the count that is asked. */
+  next: { turns: Rein[]; groundM: number; asked: string | null; calls: [string, string][] } | null;
 };
 
-/** Which way a track goes on, as it is said. */
-export const TURN_WORDS = { straight: 'straight on', left: 'turning left', right: 'turning right' } as const;
+/** Which way a track goes on, as it is said: "straight on", "turning left, then right". */
+export function turnWords(turns: readonly Rein[]): string {
+  return turns.length === 0 ? 'straight on' : `turning ${turns.join(', then ')}`;
+}
 
 /** Less turning than this is called straight (common practice, no source). */
 const STRAIGHT_RAD = (5 * Math.PI) / 180;
@@ -40,11 +43,24 @@ export function callSheet(layout: Layout, track: ItemTrack, reckoned: ReckonedIt
 }
 
 function nextWay(leg: ReckonedLeg, asked: number | null): CallLine['next'] {
-  const turnRad = netTurnRad(leg.chain);
   return {
-    turn: Math.abs(turnRad) < STRAIGHT_RAD ? 'straight' : turnRad > 0 ? 'left' : 'right',
-    trackM: leg.trackM,
+    turns: turnsOf(leg.chain),
+    groundM: leg.groundM,
     asked: asked === null ? null : countInWords(asked),
     calls: leg.readings.map(({ horse, call }) => [horse, call]),
   };
+}
+
+/** The turns of a way in order, what goes the same way told once; an S has two, though it ends as it began. */
+function turnsOf({ segments }: Chain): Rein[] {
+  const turns: { side: Rein; turnRad: number }[] = [];
+  for (const segment of segments) {
+    if (segment.kind !== 'arc') continue;
+    const side = segment.sweepRad > 0 ? 'left' : 'right';
+    const last = turns[turns.length - 1];
+    if (last?.side === side) last.turnRad += Math.abs(segment.sweepRad);
+    else turns.push({ side, turnRad: Math.abs(segment.sweepRad) });
+  }
+  const said = turns.filter(({ turnRad }) => turnRad >= STRAIGHT_RAD).map(({ side }) => side);
+  return said.filter((side, index) => side !== said[index - 1]);
 }

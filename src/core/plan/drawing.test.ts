@@ -9,7 +9,7 @@ import { SHELF } from '../exercises/shelf';
 import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from '../layout/layout';
 import { applyEdits } from '../layout/layoutEdit';
 import { reckonItemTrack, reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
-import { callSheet } from './callSheet';
+import { callSheet, turnWords } from './callSheet';
 import { newItem } from './newItem';
 import { planChanges } from './planChanges';
 import { isOnGuide, snapPlace } from './snap';
@@ -100,13 +100,26 @@ describe('the call sheet', () => {
     const straight: Layout = { ...layout, tracks: [track] };
     const lines = callSheet(straight, track, reckonLayout(straight)[0] as ReckonedItemTrack);
     expect(lines[0]).toMatchObject({ number: 1, item: 'heron', what: 'vertical', fromBehind: false });
-    expect(lines[0]!.next).toMatchObject({ turn: 'straight', trackM: expect.closeTo(18.5, 9), asked: null });
-    expect(lines[1]!.next).toMatchObject({ turn: 'right' });
+    expect(lines[0]!.next).toMatchObject({ turns: [], groundM: expect.closeTo(18.5, 9), asked: null });
+    // Ten metres to the side are less than two radii of 6 m: it swings out to the left before it turns back.
+    expect(lines[1]!.next).toMatchObject({ turns: ['left', 'right'] });
     expect(lines[2]!.next).toBeNull();
     const turned: Layout = { ...layout, tracks: [asked] };
     const called = callSheet(turned, asked, reckonLayout(turned)[0] as ReckonedItemTrack);
     expect(called[1]!.fromBehind).toBe(true);
     expect(called[0]!.next!.asked).toBe('four');
+  });
+
+  test('an S is no straight line, and distances are back to front', () => {
+    // From a vertical to an oxer 0.80 m wide, offset by 6 m: one turn each way, and half a spread less than centre to centre.
+    const oxer = { ...fence('willow', 11, 40), form: 'oxer' as const, spreadM: 0.8 };
+    const layout = layoutOf(fence('heron', 5, 15), oxer);
+    const track = layout.tracks[0] as ItemTrack;
+    const reckoned = reckonLayout(layout)[0] as ReckonedItemTrack;
+    const { next } = callSheet(layout, track, reckoned)[0]!;
+    expect(next!.turns).toEqual(['right', 'left']);
+    expect(turnWords(next!.turns)).toBe('turning right, then left');
+    expect(next!.groundM).toBeCloseTo(reckoned.legs[0]!.trackM - 0.4, 9);
   });
 });
 

@@ -108,7 +108,11 @@ function fallToEnds(passes: readonly RiddenPass[], strideM: number, spread: numb
   const ofLeg = (leg: RiddenCount) => {
     const known = slopes.get(nameOf(leg));
     if (known) return known;
-    const [low, at, high] = [lowM, strideM, highM].map(stride => logChance(leg, stride, spread)) as [number, number, number];
+    const [low, at, high] = [lowM, strideM, highM].map(stride => logChance(leg, stride, spread)) as [
+      number,
+      number,
+      number,
+    ];
     const own = { slope: (high - low) / (2 * SLOPE_STEP), held: -(high - 2 * at + low) / SLOPE_STEP ** 2 };
     slopes.set(nameOf(leg), own);
     return own;

@@ -5,7 +5,7 @@ import {
   formatReading,
   layoutLabels,
   layoutStride,
-  TURN_WORDS,
+  turnWords,
   usualCautions,
   type Layout,
   type LengthUnit,
@@ -128,7 +128,7 @@ function callPages(paper: PdfPaper, { layout, tracks, unit }: SettingPdfInput): 
       );
       if (!next) continue;
       const calls = next.asked ? `in ${next.asked}` : next.calls.map(([horse, call]) => `${horse} ${call}`).join('; ');
-      const way = `then ${TURN_WORDS[next.turn]}, ${formatReading(next.trackM, unit)}`;
+      const way = `then ${turnWords(next.turns)}, ${formatReading(next.groundM, unit)}`;
       paper.line({ text: `     ${calls === '' ? way : `${way}: ${calls}`}`, sizePt: 11 }, 1.5);
     }
   }

@@ -76,7 +76,7 @@ export default function WalkBar(props: WalkBarProps) {
         onChange={event => onWalk(Number(event.currentTarget.value))}
       />
       <Text size="sm" role="status">
-        {format(walkedM)} of {format(reckoned.lengthM)}. {whereWords(props)}
+        {walkedWords(props, format)}. {whereWords(props)}
       </Text>
       <Button
         size="xs"
@@ -91,6 +91,15 @@ export default function WalkBar(props: WalkBarProps) {
       </Button>
     </div>
   );
+}
+
+/** How far it is walked: of a course from its start to its finish, as it is measured. */
+function walkedWords({ reckoned, track, walkedM }: WalkBarProps, format: (lengthM: number) => string): string {
+  const course = reckoned.kind === 'items' ? reckoned.course : null;
+  const plan = track.kind === 'items' ? track.course : null;
+  if (!course || !plan) return `${format(walkedM)} of ${format(reckoned.lengthM)}`;
+  const done = `${format(plan.startM + walkedM)} of ${format(course.lengthM)} from start to finish`;
+  return walkedM < reckoned.lengthM ? done : `${done}; ${format(plan.finishM)} to the finish`;
 }
 
 /** Moves on with the clock of the screen while it plays, and waits at the end. */

@@ -47,7 +47,7 @@ export function setOutOutput(layout: Layout, { unit, measureBy, stepM }: SetOutW
       measures: lines.map(lineOutput),
     })),
     pieces: sheet.pieces.map(({ item, number, points }, index) => {
-      const { name, lines, check, notes } = printed.pieces[index]!;
+      const { name, lines, checks, notes } = printed.pieces[index]!;
       return {
         number,
         item: item.id,
@@ -55,7 +55,7 @@ export function setOutOutput(layout: Layout, { unit, measureBy, stepM }: SetOutW
         facingDeg: 'headingRad' in item ? toMicron(facingFromHeading(item.headingRad)) : null,
         points: points.map(({ end, at }) => ({ end, ...place(at) })),
         measures: lines.map(lineOutput),
-        check: check && { words: check.words, lengthM: toMicron(check.lengthM), tape: check.tape },
+        checks: checks.map(({ words, lengthM, tape }) => ({ words, lengthM: toMicron(lengthM), tape })),
         notes,
       };
     }),

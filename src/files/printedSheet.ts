@@ -33,7 +33,7 @@ export type PrintedPiece = {
   /** "3 vertical heron, 0.80 m high" without the number. */
   name: string;
   lines: PrintedLine[];
-  check: { words: string; lengthM: number; tape: string } | null;
+  checks: { words: string; lengthM: number; tape: string }[];
   notes: string[];
 };
 
@@ -68,7 +68,10 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
     pegs: sheet.pegs.map(peg => ({
       peg: peg.peg,
       lines: pegLines(arena, peg, lengthOf).map(line),
-      serves: `the middle of the arc of ${peg.serves.map(numberOf).join(', ')}`,
+      serves:
+        peg.serves.length === 0
+          ? 'a mark to measure from'
+          : `the middle of the arc of ${peg.serves.map(numberOf).join(', ')}`,
     })),
     pieces: sheet.pieces.map(piece => ({
       id: piece.item.id,
@@ -76,11 +79,11 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
       // The number beside it is the order of setting: a second one would only confuse.
       name: itemWords(piece.item, piece.item.name, format),
       lines: pieceLines(arena, piece, numberOf, lengthOf).map(line),
-      check: piece.check && {
-        words: checkWords(arena, piece, numberOf)!,
-        lengthM: piece.check.lengthM,
-        tape: formatTape(piece.check.lengthM, unit),
-      },
+      checks: piece.checks.map(check => ({
+        words: checkWords(arena, check, piece, numberOf, lengthM => formatTape(lengthM, unit)),
+        lengthM: check.lengthM,
+        tape: formatTape(check.lengthM, unit),
+      })),
       notes: pieceNotes(arena, piece, format),
     })),
   };

@@ -6,14 +6,13 @@ const COLUMNS = ['number', 'piece', 'what', 'end', 'xM', 'yM', 'measure', 'lengt
 
 /**
  * The placings as CSV: each end of each piece with its place (metres, x to the right of the corner on the left of A, y
- * towards C), then each measure that fixes the piece, and its check.
+ * towards C), then each measure that fixes the piece, and its checks.
  */
 export function settingCsv(sheet: SettingSheet, printed: PrintedSheet): string {
   const metres = (lengthM: number) => lengthM.toFixed(3);
   const rows = sheet.pieces.flatMap(({ number, item, points }) => {
     const piece = printed.pieces.find(({ id }) => id === item.id)!;
     const of = { number, piece: item.id, what: piece.name };
-    const check = piece.check;
     return [
       ...points.map(({ end, at }) => ({ ...of, end, xM: metres(at.xM), yM: metres(at.yM) })),
       ...piece.lines.map(({ words, lengthM, tape, steps }) => ({
@@ -23,7 +22,12 @@ export function settingCsv(sheet: SettingSheet, printed: PrintedSheet): string {
         tape,
         steps: steps ?? '',
       })),
-      ...(check ? [{ ...of, measure: `Check ${check.words}`, lengthM: metres(check.lengthM), tape: check.tape }] : []),
+      ...piece.checks.map(({ words, lengthM, tape }) => ({
+        ...of,
+        measure: `Check ${words}`,
+        lengthM: metres(lengthM),
+        tape,
+      })),
     ];
   });
   return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map(row => COLUMNS.map(column => (row as Record<string, unknown>)[column] ?? '')) }, { newline: '\n' })}\n`;

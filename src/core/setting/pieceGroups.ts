@@ -3,6 +3,7 @@ import { isInsideArena } from '../arena/arena';
 import { distanceM, type PointM } from '../geometry/pointM';
 import { footprint } from '../items/footprint';
 import { isRidden, type Item, type RiddenItem } from '../items/item';
+import { LONGEST_TAPE_M } from './marks';
 
 /** Pieces that stand one behind the other, all ends on two lines, from the first to the last. */
 export type LineGroup = { kind: 'line'; members: RiddenItem[] };
@@ -14,7 +15,6 @@ export type PieceGroup = LineGroup | ArcGroup;
 
 const SAME_M = 1e-3;
 const SAME_RAD = 1e-4;
-const LONGEST_TAPE_M = 30;
 /** Round a smaller circle nobody needs a rope. */
 const SMALLEST_ARC_M = 1.5;
 /** A peg needs so much free sand round it. */

@@ -2,30 +2,28 @@ import type { Arena } from '../arena/arena';
 import { distanceM, type PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { arenaPoints, type KnownPoint } from './knownPoint';
+import { LONGEST_TAPE_M } from './marks';
 import { freeMeasure } from './measure';
 import { pieceEnds } from './pieceEnds';
 import { angleBetween, isGoodPull, tapesMeet, tellingWall, type Placing } from './placing';
 import type { Way } from './survey';
 
-/** Longer tapes are rare (common practice, no source). */
-const LONGEST_TAPE_M = 30;
-
 /**
- * The ways to set a piece by two tapes from the same two points of the arena, the squarest and shortest first. Where no
- * two points give a good angle, the best of the bad: the sheet says so.
+ * The ways to set a piece by two tapes from the same two points, the squarest and shortest first. Where no two points give
+ * a good angle, the best of the bad: the sheet says so. What no tape reaches is no way.
+ * @param points - what can be taped from: the points of the arena, and marks where those are too far
  */
-export function pullWays(arena: Arena, item: Item): Way[] {
+export function pullWays(arena: Arena, item: Item, points = arenaPoints(arena)): Way[] {
   const ends = pieceEnds(item);
-  const points = arenaPoints(arena);
   const pairs = points.flatMap((a, index) => points.slice(index + 1).map(b => [a, b] as const));
   return pairs
     .map(([a, b]) => {
       const angles = ends.map(({ at }) => angleBetween(at, a.at, b.at));
       const longestM = Math.max(...ends.flatMap(({ at }) => [distanceM(at, a.at), distanceM(at, b.at)]));
       const flatness = Math.max(...angles.map(angle => Math.abs(angle - Math.PI / 2)));
-      return { a, b, longestM, flatness, good: angles.every(isGoodPull) && longestM <= LONGEST_TAPE_M };
+      return { a, b, longestM, flatness, good: angles.every(isGoodPull) };
     })
-    .filter(({ flatness }) => flatness < Math.PI / 2 - 0.05)
+    .filter(({ flatness, longestM }) => flatness < Math.PI / 2 - 0.05 && longestM <= LONGEST_TAPE_M)
     .sort((x, y) => Number(y.good) - Number(x.good) || x.longestM + 12 * x.flatness - (y.longestM + 12 * y.flatness))
     .slice(0, 12)
     .map(({ a, b }) => ({

@@ -1,14 +1,15 @@
-import type { PointM } from '../geometry/pointM';
+import { distanceM, type PointM } from '../geometry/pointM';
 import type { Item, RiddenItem } from '../items/item';
 import type { Layout } from '../layout/layout';
-import { checkMeasure, type CheckMeasure } from './checkMeasure';
+import { checkMeasures, type CheckMeasure } from './checkMeasure';
 import { isBetween, lineWay, ropeWay, type RopedArc } from './groupWays';
 import type { KnownPoint } from './knownPoint';
 import type { Measure } from './measure';
 import { orderOfWork } from './orderOfWork';
 import type { PieceEnd } from './pieceEnds';
 import { pieceGroups, type ArcGroup } from './pieceGroups';
-import { isGoodPull, measuredFrom, type Placing } from './placing';
+import { arenaMarks, FARTHEST_IN_M, LONGEST_TAPE_M, type Mark } from './marks';
+import { isGoodPull, measuredFrom, measuresOf, type Placing } from './placing';
 import { pullWays } from './pullWays';
 import { startSurvey, type Survey, type Way } from './survey';
 import { riddenTowards, type Towards } from './riddenTowards';
@@ -16,19 +17,19 @@ import { pegWay, wallWays } from './wallWays';
 
 export type SetPoint = { end: PieceEnd; at: PointM; placing: Placing };
 
-/** A piece as it is set: how each of its ends is found, and what would show a mistake. */
+/** A piece as it is set: how each of its ends is found, and what would show a mistake in any of its measures. */
 export type SetPiece = {
   number: number;
   item: Item;
   points: SetPoint[];
-  check: CheckMeasure | null;
+  checks: CheckMeasure[];
   /** Which way a fence is ridden from its front; null for what has no front. */
   towards: Towards | null;
   /** Whether it hangs on other pieces or pegs. */
   hangsOn: KnownPoint[];
 };
 
-/** A peg to be put in first: the centre of an arc. */
+/** A peg to be put in first: the centre of an arc, or a mark to measure from, which serves no piece by itself. */
 export type SetPeg = { peg: string; at: PointM; placing: Placing; serves: string[] };
 
 /** All that a person needs to put a layout on the ground, in the order of the work. */
@@ -61,15 +62,27 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
   const survey = startSurvey(arena);
   const pegs: SetPeg[] = [];
   const ways = new Map<string, Way>();
+  const marks = arenaMarks(arena);
+  for (const { way } of marks) survey.set(way);
+  const useMarks = (...points: KnownPoint[]) => {
+    const isNew = ({ peg }: SetPeg) => !pegs.some(one => one.peg === peg);
+    for (const mark of marksAt(points, marks)) if (isNew(mark)) pegs.push(mark);
+  };
   const set = (item: Item, way: Way) => {
+    useMarks(...measuredFromOf(way));
     survey.set(way);
     ways.set(item.id, way);
   };
-  const setAlone = (item: Item) => set(item, aloneWay(survey, item, wish));
+  const setAlone = (item: Item) => set(item, aloneWay(survey, item, marks, wish));
+  const arcs = { count: 0 };
   for (const group of pieceGroups(arena, items)) {
     if (group.kind === 'line') setGroup(survey, group.members, lineOf(group.members), set, setAlone);
-    else if (group.ropeReaches) pegs.push(setRoped(survey, group, String(pegs.length + 1), set, setAlone));
-    else setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
+    else if (group.ropeReaches && isInReach(pegWay(arena, '', group.centre))) {
+      arcs.count += 1;
+      const peg = String(arcs.count);
+      useMarks(...measuredFromOf(pegWay(arena, peg, group.centre)));
+      pegs.push(setRoped(survey, group, peg, set, setAlone));
+    } else setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
   }
   for (const item of items) if (!ways.has(item.id)) setAlone(item);
 
@@ -87,12 +100,20 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
       .points.map(({ point, at, placing }) => ({ end: (point as { end: PieceEnd }).end, at, placing }));
     const hangsOn = points.flatMap(({ placing }) => measuredFrom(placing)).filter(isSet);
     const piece = { number: index + 1, item, points, towards: riddenTowards(arena, item), hangsOn };
-    pieces.push({ ...piece, check: checkMeasure(layout, { ...piece, way: ways.get(id)! }, pieces, survey) });
+    const checks = checkMeasures(survey, piece, [...pegs, ...pieces], marks);
+    for (const { from } of checks) if (from.kind === 'point') useMarks(from.point);
+    pieces.push({ ...piece, checks });
   }
+  const used = new Set(
+    [
+      ...pegs.map(({ placing }) => placing),
+      ...pieces.flatMap(({ points }) => points.map(({ placing }) => placing)),
+    ].flatMap(measuresOf),
+  );
   return {
     pegs,
     pieces,
-    measures: survey.measures(),
+    measures: survey.measures().filter(({ id }) => used.has(id)),
     worstErrorM: Math.max(0, ...[...ways.values()].map(way => survey.errorM(way))),
   };
 }
@@ -106,9 +127,10 @@ function measuredFromPieces(ways: Iterable<Way>): Set<string> {
 }
 
 /** A piece by itself: from a wall where one is near enough, else by two tapes where they meet well. */
-function aloneWay(survey: Survey, item: Item, { measureBy }: SettingWish): Way {
+function aloneWay(survey: Survey, item: Item, marks: readonly Mark[], { measureBy }: SettingWish): Way {
   const { arena } = survey;
-  const walls = wallWays(arena, item);
+  const allWalls = wallWays(arena, item);
+  const walls = allWalls.filter(isInReach);
   const inM = Math.min(
     ...([item.at.xM, arena.widthM - item.at.xM, item.at.yM, arena.lengthM - item.at.yM] as const).map(Math.abs),
   );
@@ -116,7 +138,33 @@ function aloneWay(survey: Survey, item: Item, { measureBy }: SettingWish): Way {
   if (!wantsTapes) return walls[0]!;
   const pulls = pullWays(arena, item);
   const good = pulls.find(way => isGoodWay(way) && survey.errorM(way) <= MOST_ERROR_M);
-  return good ?? walls[0] ?? pulls[0]!;
+  if (good ?? walls[0]) return (good ?? walls[0])!;
+  // Where neither a wall nor a point of the arena is within a tape, two marks are.
+  const near = marks.filter(({ at }) => distanceM(at, item.at) < LONGEST_TAPE_M);
+  const marked = pullWays(
+    arena,
+    item,
+    near.map(({ peg, at }) => ({ point: { kind: 'peg', peg }, at })),
+  );
+  return marked.find(isGoodWay) ?? pulls[0] ?? marked[0] ?? allWalls[0]!;
+}
+
+/** No tape is too short for it, nor for a check of it. */
+function isInReach({ points, measures }: Way): boolean {
+  const inwards = new Set(points.flatMap(({ placing }) => (placing.how === 'wall' ? [placing.inwards] : [])));
+  return measures.every(({ id, lengthM }) => lengthM <= (inwards.has(id) ? FARTHEST_IN_M : LONGEST_TAPE_M));
+}
+
+const measuredFromOf = ({ points }: Way) => points.flatMap(({ placing }) => measuredFrom(placing));
+
+/** The marks among some points, each behind those that it is itself measured from. */
+function marksAt(points: readonly KnownPoint[], marks: readonly Mark[]): SetPeg[] {
+  return points.flatMap(point => {
+    const mark = point.kind === 'peg' ? marks.find(({ peg }) => peg === point.peg) : undefined;
+    if (!mark) return [];
+    const { peg, at, way } = mark;
+    return [...marksAt(measuredFromOf(way), marks), { peg, at, placing: way.points[0]!.placing, serves: [] }];
+  });
 }
 
 function isGoodWay({ points }: Way): boolean {
@@ -136,10 +184,12 @@ function setGroup(
 ): void {
   setAlone(first);
   setAlone(last);
+  // A tape lies between their ends.
+  const reaches = distanceM(first.at, last.at) <= LONGEST_TAPE_M;
   for (const item of members) {
     if (item === first || item === last) continue;
-    const way = isBetween(item, first, last) ? lineWay(item, first, last) : null;
-    if (way && survey.errorM(way) <= MOST_ERROR_M) set(item, way);
+    const way = reaches && isBetween(item, first, last) ? lineWay(item, first, last) : null;
+    if (way && isInReach(way) && survey.errorM(way) <= MOST_ERROR_M) set(item, way);
     else setAlone(item);
   }
 }
@@ -174,6 +224,7 @@ function setRoped(survey: Survey, group: ArcGroup, peg: string, set: SetOne, set
   for (const item of members) {
     const way = bases
       .flatMap(base => ropeWay(arena, item, base, arc) ?? [])
+      .filter(isInReach)
       .map(candidate => ({ candidate, errorM: survey.errorM(candidate) }))
       .filter(({ errorM }) => errorM <= MOST_ERROR_M)
       .sort((a, b) => a.errorM - b.errorM)[0]?.candidate;

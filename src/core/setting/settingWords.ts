@@ -3,6 +3,7 @@ import { wallName } from '../arena/wallName';
 import { assertNever } from '../assertNever';
 import type { Item } from '../items/item';
 import { knownPointName, type KnownPoint } from './knownPoint';
+import type { CheckFrom, CheckMeasure } from './checkMeasure';
 import type { PieceEnd } from './pieceEnds';
 import { isGoodPull, type MeasureId, type Placing } from './placing';
 import { towardsWords } from './riddenTowards';
@@ -39,7 +40,10 @@ export function pieceLines(
 
 /** What to measure for a peg. */
 export function pegLines(arena: Arena, { placing }: SetPeg, lengthOf: LengthOf): SheetLine[] {
-  return pointLines(arena, [{ end: 'middle', placing }], item => item, lengthOf);
+  // A mark on a wall has no way in from it.
+  return pointLines(arena, [{ end: 'middle', placing }], item => item, lengthOf).filter(
+    ({ measure }) => !(placing.how === 'wall' && measure === placing.inwards && lengthOf(measure) < LEVEL_M),
+  );
 }
 
 type LengthOf = (measure: MeasureId) => number;
@@ -171,13 +175,35 @@ function buildNotes(item: Item, format: (lengthM: number) => string): string[] {
   return notes;
 }
 
-/** The check of a piece in words: "left end to the right end of 2". */
+function checkedTo(
+  arena: Arena,
+  from: CheckFrom,
+  numberOf: (item: string) => string,
+  format: (lengthM: number) => string,
+): string {
+  switch (from.kind) {
+    case 'wall':
+      return `square to the ${wallName(arena, from.wall)}`;
+    case 'point':
+      return `to ${knownPointName(arena, from.point, numberOf)}`;
+    case 'on-wall': {
+      const start = knownPointName(arena, from.point);
+      const way = from.point.kind === 'corner' ? '' : ` towards ${knownPointName(arena, from.towards)}`;
+      return `to the place on the ${wallName(arena, from.wall)} ${format(from.alongM)} from ${start}${way}`;
+    }
+    default:
+      return assertNever(from);
+  }
+}
+
+/** A check of a piece in words: "left end to the right end of 2", "square to the B long side". */
 export function checkWords(
   arena: Arena,
-  { check, points }: Pick<SetPiece, 'check' | 'points'>,
+  check: CheckMeasure,
+  { points }: Pick<SetPiece, 'points'>,
   numberOf: (item: string) => string,
-): string | null {
-  if (!check) return null;
-  const from = knownPointName(arena, check.from, numberOf);
-  return points.length === 1 ? `to ${from}` : `${END_WORDS[check.end]} to ${from}`;
+  format: (lengthM: number) => string,
+): string {
+  const to = checkedTo(arena, check.from, numberOf, format);
+  return points.length === 1 ? to : `${END_WORDS[check.end]} ${to}`;
 }

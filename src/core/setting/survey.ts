@@ -18,6 +18,8 @@ export type Survey = {
   /** Sets it. */
   set(way: Way): void;
   measures(): Measure[];
+  /** The measures of these names, and those that they follow from. */
+  measuresFor(ids: readonly string[]): Measure[];
   /** Where a point that was set should be. */
   truePoint(point: KnownPoint): PointM;
 };
@@ -50,6 +52,11 @@ export function startSurvey(arena: Arena): Survey {
       for (const measure of way.measures) if (needed.has(measure.id)) measures.set(measure.id, measure);
     },
     measures: () => [...measures.values()],
+    measuresFor: ids => {
+      const named = ids.flatMap(id => measures.get(id) ?? []);
+      const followed = named.flatMap(({ follows }) => (follows ? (measures.get(follows.from) ?? []) : []));
+      return [...new Map([...followed, ...named].map(measure => [measure.id, measure])).values()];
+    },
     truePoint: exact.where,
   };
 }

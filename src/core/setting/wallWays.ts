@@ -2,6 +2,7 @@ import type { Arena, Wall } from '../arena/arena';
 import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { fromWall, pointsOnWall, type KnownPoint } from './knownPoint';
+import { LONGEST_TAPE_M, markedWall } from './marks';
 import { freeMeasure, type Measure } from './measure';
 import { pieceEnds, type EndPoint } from './pieceEnds';
 import type { Way } from './survey';
@@ -9,7 +10,10 @@ import type { Way } from './survey';
 const SAME_M = 1e-6;
 const WALLS: readonly Wall[] = ['left', 'right', 'near', 'far'];
 
-/** Every way to set a piece square from a wall, the nearest long side first. Ends that lie level share their measure. */
+/**
+ * Every way to set a piece square from a wall, the nearest long side first. Ends that lie level share their measure. Where
+ * the points of a wall are farther off than a tape is long, its marks serve.
+ */
 export function wallWays(arena: Arena, item: Item): Way[] {
   const ends = pieceEnds(item);
   const farthestM = (wall: Wall) => Math.max(...ends.map(({ at }) => fromWall(arena, wall, at).inM));
@@ -32,7 +36,7 @@ function isBeside(arena: Arena, wall: Wall, at: PointM): boolean {
 export function pegWay(arena: Arena, peg: string, at: PointM): Way {
   const wall = [...WALLS].sort((a, b) => fromWall(arena, a, at).inM - fromWall(arena, b, at).inM)[0]!;
   const { inM, alongM } = fromWall(arena, wall, at);
-  const { from, towards, fromM } = startOnWall(arena, wall, [alongM]);
+  const { from, towards, fromM } = startInReach(arena, wall, [alongM]);
   const id = (what: string) => `peg ${peg}|${what}`;
   return {
     points: [
@@ -48,7 +52,7 @@ export function pegWay(arena: Arena, peg: string, at: PointM): Way {
 
 function wallWay(arena: Arena, itemId: string, ends: readonly EndPoint[], wall: Wall): Way {
   const places = ends.map(({ at }) => fromWall(arena, wall, at));
-  const { from, towards, fromM } = startOnWall(
+  const { from, towards, fromM } = startInReach(
     arena,
     wall,
     places.map(({ alongM }) => alongM),
@@ -99,21 +103,30 @@ function following(measures: readonly Measure[]): Measure[] {
   return [near, { ...far, follows: { from: near.id, times: 1, addM: far.lengthM - near.lengthM } }];
 }
 
-/** The point of a wall to measure along from: the nearest that lies before all of them or behind all of them. */
-function startOnWall(
-  arena: Arena,
-  wall: Wall,
-  alongsM: readonly number[],
-): { from: KnownPoint; towards: KnownPoint; fromM: number } {
-  const points = pointsOnWall(arena, wall);
+type WallStart = { from: KnownPoint; towards: KnownPoint; fromM: number };
+type WallPoint = { point: KnownPoint; alongM: number };
+
+/** The point of a wall to measure along from: of the arena's own, where a tape reaches from one; else a mark. */
+function startInReach(arena: Arena, wall: Wall, alongsM: readonly number[]): WallStart {
+  const own = pointsOnWall(arena, wall);
+  const start = startOnWall(own, own, alongsM);
+  const farthestM = Math.max(...alongsM.map(alongM => Math.abs(alongM - start.fromM)));
+  return farthestM <= LONGEST_TAPE_M ? start : startOnWall(markedWall(arena, wall), own, alongsM);
+}
+
+/**
+ * The point to measure along from: the nearest that lies before all of them or behind all of them. The way is told by the
+ * arena's own next point.
+ */
+function startOnWall(points: readonly WallPoint[], own: readonly WallPoint[], alongsM: readonly number[]): WallStart {
   const [leastM, mostM] = [Math.min(...alongsM), Math.max(...alongsM)];
   const before = points.filter(({ alongM }) => alongM <= leastM + SAME_M).pop() ?? points[0]!;
   const behind = points.find(({ alongM }) => alongM >= mostM - SAME_M) ?? points[points.length - 1]!;
   const useBefore = mostM - before.alongM <= behind.alongM - leastM;
   const start = useBefore ? before : behind;
-  const index = points.indexOf(start);
-  const next = useBefore ? points[index + 1] : points[index - 1];
+  const beyond = own.find(({ alongM }) => alongM > start.alongM + SAME_M);
+  const back = own.findLast(({ alongM }) => alongM < start.alongM - SAME_M);
   // At the very last point of a wall there is nothing beyond: measure back.
-  const towards = next ?? points[useBefore ? index - 1 : index + 1]!;
+  const towards = (useBefore ? (beyond ?? back) : (back ?? beyond))!;
   return { from: start.point, towards: towards.point, fromM: start.alongM };
 }

@@ -45,7 +45,7 @@ export async function settingPdf(input: SettingPdfInput): Promise<Buffer> {
     2,
   );
   for (const peg of printed.pegs)
-    block(paper, { number: `Peg ${peg.peg}`, name: peg.serves, lines: peg.lines, check: null, notes: [] });
+    block(paper, { number: `Peg ${peg.peg}`, name: peg.serves, lines: peg.lines, checks: [], notes: [] });
   for (const piece of printed.pieces) block(paper, { ...piece, number: String(piece.number) });
   paper.line({ text: 'A piece was knocked away? Its own lines here put it back, by themselves.', sizePt: 9 });
   for (const caution of usualCautions(layout.items)) paper.line({ text: caution, sizePt: 8.5 }, 0.4);
@@ -71,14 +71,14 @@ function touchy(paper: PdfPaper, { touchiest, unit, printed }: SettingPdfInput):
   paper.line({ text: `Touchiest, with how far off a word changes: ${words.join(', ')}.` }, 1.5);
 }
 
-type Block = Pick<PrintedPiece, 'name' | 'lines' | 'check' | 'notes'> & { number: string };
+type Block = Pick<PrintedPiece, 'name' | 'lines' | 'checks' | 'notes'> & { number: string };
 
 const NUMBER_MM = 14;
 const TAPE_MM = 30;
 const STEPS_MM = 46;
 
 /** One piece: its number, its lines with tape and steps, its check. Kept together on a page. */
-function block(paper: PdfPaper, { number, name, lines, check, notes }: Block): void {
+function block(paper: PdfPaper, { number, name, lines, checks, notes }: Block): void {
   const wordsMm = paper.innerWidthMm - NUMBER_MM - TAPE_MM - STEPS_MM;
   const rows = [
     ...lines.map(({ words, tape, steps, follows }) => ({
@@ -86,9 +86,10 @@ function block(paper: PdfPaper, { number, name, lines, check, notes }: Block): v
       tape: { text: tape, bold: true },
       steps: { text: follows ? 'as long as the piece is' : (steps ?? ''), grey: true },
     })),
-    ...(check
-      ? [{ words: { text: `Check: ${check.words}` }, tape: { text: check.tape, bold: true }, steps: { text: '' } }]
-      : []),
+    ...checks.map(({ words, tape }) => ({
+      ...{ words: { text: `Check: ${words}` }, tape: { text: tape, bold: true } },
+      steps: { text: '' },
+    })),
   ];
   const note = { text: notes.join(' '), sizePt: 9, grey: true };
   const draw = (yMm: number, isReal: boolean) => {

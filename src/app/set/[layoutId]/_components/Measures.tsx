@@ -10,7 +10,7 @@ type MeasuresProps = { step: SetStep; large?: boolean };
 export function Measures({ step, large }: MeasuresProps) {
   const { formatChange } = useLengths();
   const length = (lengthM: number) => formatChange(lengthM).slice(1);
-  const { lines, check, notes, tolerance, walkedOffM } = step;
+  const { lines, checks, notes, tolerance, walkedOffM } = step;
   return (
     <div className={classes.measures} data-large={large || undefined}>
       <dl className={classes.lines}>
@@ -24,14 +24,14 @@ export function Measures({ step, large }: MeasuresProps) {
             </dd>
           </div>
         ))}
-        {check && (
-          <div className={classes.line} data-check="">
-            <dt>Check: {check.words}</dt>
+        {checks.map(({ words, tape }) => (
+          <div key={words} className={classes.line} data-check="">
+            <dt>Check: {words}</dt>
             <dd>
-              <strong>{check.tape}</strong>
+              <strong>{tape}</strong>
             </dd>
           </div>
-        )}
+        ))}
       </dl>
       {notes.length > 0 && <p>{notes.join(' ')}</p>}
       {tolerance && (

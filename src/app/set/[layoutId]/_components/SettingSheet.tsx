@@ -77,7 +77,7 @@ export function SettingSheet(props: SettingSheetProps) {
     const offM = walker ? walkedOffM(layout, sheet, walker.stepLengthM, walker.stepShare) : null;
     return [
       ...printed.pegs.map(({ peg, lines, serves }, index) => ({
-        ...{ id: `peg ${peg}`, label: `Peg ${peg}`, name: serves, lines, check: null, notes: [] },
+        ...{ id: `peg ${peg}`, label: `Peg ${peg}`, name: serves, lines, checks: [], notes: [] },
         ...{ place: placeOfPoint(sheet.pegs[index]!.at), tolerance: null, walkedOffM: null },
       })),
       ...printed.pieces.map(piece => ({

@@ -10,7 +10,7 @@ export type SetStep = {
   /** Where it belongs: what a tick is for. */
   place: string;
   lines: PrintedLine[];
-  check: PrintedPiece['check'];
+  checks: PrintedPiece['checks'];
   notes: string[];
   tolerance: Tolerance | null;
   /** How far off it may end when it is walked; null with a tape. */

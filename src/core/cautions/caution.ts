@@ -21,7 +21,13 @@ export type CautionCode =
   | 'small-circle-long'
   | 'leg-yield-steep'
   | 'kit-short'
-  | 'no-natural-track';
+  | 'no-natural-track'
+  | 'cannot-be-ridden'
+  | 'in-the-line'
+  | 'in-the-landing'
+  | 'beside-the-line'
+  | 'landing-pole-near'
+  | 'ground-line-far';
 
 /** Where on a layout a caution is: the track, and the leg or figure in it, counted from 0; null where it is neither. */
 export type CautionPlace = { track: string | null; part: number | null };

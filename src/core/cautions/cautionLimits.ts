@@ -1,4 +1,5 @@
 import type { HorseLevel } from '../horse/horseLevel';
+import { LEVEL_TURN_M } from '../track/turnCost';
 import { SMALL_CIRCLE_M } from '../layout/smallCircles';
 import { HIGH_FROM_M } from '../work/questionWork';
 import { USUAL_WORK_LIMITS } from '../work/workCounts';
@@ -36,11 +37,7 @@ export const USUAL_LIMITS: CautionLimits = {
   landingM: 11,
   straightStrides: 6,
   lastArcRadiusM: 8,
-  turnRadiusM: {
-    green: { trot: 5, canter: 8 },
-    novice: { trot: 4, canter: 5 },
-    advanced: { trot: 3, canter: 3 },
-  },
+  turnRadiusM: LEVEL_TURN_M,
   slope: { percent: 2, radiusM: 10 },
   efforts: { low: USUAL_WORK_LIMITS.lowEfforts, high: USUAL_WORK_LIMITS.highEfforts, highFromM: HIGH_FROM_M },
   smallCircle: { diameterM: SMALL_CIRCLE_M, minutes: USUAL_WORK_LIMITS.smallCircleMin },

@@ -54,6 +54,6 @@ export const combinationLength: CautionRule = {
     const leg = legOfCaution(context, caution);
     if (!leg) return [];
     const { leastM, mostM } = context.limits.combination;
-    return groundMends(context, leg, leg.leg.groundM < leastM ? leastM : mostM);
+    return groundMends(context, leg, { by: 'tape', lengthM: leg.leg.groundM < leastM ? leastM : mostM });
   },
 };

@@ -1,11 +1,11 @@
 import type { LayoutEdit } from '../layout/layoutEdit';
-import { moveForGround } from '../layout/moveForGround';
+import { moveForGround, type GroundWish } from '../layout/moveForGround';
 import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
 import { groupGround } from '../stride/groupGround';
 import type { CautionContext, LegInTrack } from './cautionRule';
 
 /** Edits that give a leg so much ground: all behind it moved on, the second item alone, or all before it moved back. */
-export function* groundMends({ layout }: CautionContext, leg: LegInTrack, groundM: number): Generator<LayoutEdit[]> {
+export function* groundMends({ layout }: CautionContext, leg: LegInTrack, wish: GroundWish): Generator<LayoutEdit[]> {
   const ids = leg.plan.through.map(({ item }) => item);
   const behind = ids.slice(leg.index + 1);
   const before = ids.slice(0, leg.index + 1);
@@ -17,7 +17,7 @@ export function* groundMends({ layout }: CautionContext, leg: LegInTrack, ground
   ];
   for (const { moved, forwards } of choices) {
     if (moved.length === 0) continue;
-    const line = moveForGround(layout, leg.plan, leg.index, groundM, moved, forwards);
+    const line = moveForGround(layout, leg.plan, leg.index, wish, moved, forwards);
     if (line.ok) yield line.edits;
   }
 }
@@ -27,12 +27,12 @@ const unique = (ids: readonly string[]) => [...new Set(ids)];
 /** Edits that make the asked count of a leg, or else one of the counts nearest to it, easy for the horses. */
 export function* countMends(context: CautionContext, leg: LegInTrack): Generator<LayoutEdit[]> {
   for (const strides of wantedCounts(leg)) {
-    const groundM = groundForGroup(context, leg, strides);
-    if (groundM !== null) yield* groundMends(context, leg, groundM);
+    const countedM = groundForGroup(context, leg, strides);
+    if (countedM !== null) yield* groundMends(context, leg, { by: 'count', lengthM: countedM });
   }
 }
 
-/** The ground that serves the horses of a layout best for a count; null where the count is not rated. */
+/** The ground, as it counts for strides, that serves the horses of a layout best for a count; null where the count is not rated. */
 export function groundForGroup({ layout }: CautionContext, leg: LegInTrack, strides: number): number | null {
   const planned = leg.plan.legs[leg.index]!;
   const setting = settingAt(leg.plan.gait, planned);

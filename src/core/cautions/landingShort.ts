@@ -1,20 +1,56 @@
-import type { CautionRule } from './cautionRule';
-import { landing } from './roomAround';
+import type { Caution } from './caution';
+import { NOWHERE } from './caution';
+import { ROUNDING } from './cautionLimits';
+import { called, itemTracks, metres, sentence, type CautionContext, type CautionRule } from './cautionRule';
+import { isRiddenAnywhere } from '../layout/isRiddenAnywhere';
+import { ringMoves } from './mendMoves';
+import { landing, roomBeside } from './roomAround';
 import { moveLine, roomOfCaution, roomShort } from './roomShort';
 
-/** Too little room to land and pull up at canter. */
+/** A fence that is jumped out of a trot, or that nothing rides yet, wants so much room behind it at least (practice). */
+const LEAST_BEHIND_M = 6;
+
+/** The fences whose landing no canter track judges: last of a slower track, or ridden by none, as they face. */
+function otherLandings({ layout, ...context }: CautionContext): Caution[] {
+  const slower = itemTracks({ layout, ...context }).flatMap(({ plan }) => {
+    const last = plan.through[plan.through.length - 1];
+    return last && plan.gait !== 'canter' && plan.gait !== 'course-canter' ? [{ ...last, track: plan.id }] : [];
+  });
+  const unridden = layout.items
+    .filter(({ id }) => !isRiddenAnywhere(layout, id))
+    .map(({ id }) => ({ item: id, reversed: false, track: null }));
+  return [...slower, ...unridden].flatMap(({ item: id, reversed, track }): Caution[] => {
+    const isFence = layout.items.some(item => item.id === id && item.kind === 'fence');
+    const room = isFence ? roomBeside(layout, { item: id, reversed }, 1) : null;
+    if (!room || room.roomM >= LEAST_BEHIND_M - ROUNDING) return [];
+    return [
+      {
+        ...{ code: 'landing-short', level: 'warn', items: [id] },
+        place: track === null ? NOWHERE : { track, part: null },
+        text: sentence(
+          `${called({ layout, ...context }, id)} has ${metres(room.roomM)} to the wall behind it, as it faces; out of a trot ${LEAST_BEHIND_M} m is the least.`,
+        ),
+        mend: 'Move it away from the wall, or turn it along the arena.',
+      },
+    ];
+  });
+}
+
+/** Too little room to land and pull up. */
 export const landingShort: CautionRule = {
   code: 'landing-short',
   find: context => {
     const wantedM = context.limits.landingM;
-    return roomShort(context, landing, wantedM, {
+    const cantered = roomShort(context, landing, wantedM, {
       code: 'landing-short',
       mend: 'Move the line back, or turn it along the arena.',
       text: (room, item) => `Only ${room} from ${item} to the wall; at canter, ${wantedM} m to pull up is usual.`,
     });
+    return [...cantered, ...otherLandings(context)];
   },
-  mends: (context, caution) => {
+  mends: function* (context, caution) {
     const room = roomOfCaution(context, caution, landing);
-    return room ? [moveLine(context, room, room.roomM - context.limits.landingM)] : [];
+    if (room) return yield moveLine(context, room, room.roomM - context.limits.landingM);
+    if (caution.items[0] !== undefined) yield* ringMoves(context.layout, caution.items[0], 1, 12);
   },
 };

@@ -1,13 +1,19 @@
 import type { Layout } from '../layout/layout';
 import type { ReckonedTrack } from '../layout/reckonLayout';
 import { againstSlope } from './againstSlope';
+import { besideTheLine } from './besideTheLine';
 import { between } from './between';
+import { cannotBeRidden } from './cannotBeRidden';
 import type { Caution, CautionLevel } from './caution';
 import { USUAL_LIMITS, type CautionLimits } from './cautionLimits';
 import type { CautionContext, CautionRule } from './cautionRule';
 import { combinationLength } from './combinationLength';
 import { falseGroundLine } from './falseGroundLine';
+import { groundLineFar } from './groundLineFar';
+import { inTheLanding } from './inTheLanding';
+import { inTheLine } from './inTheLine';
 import { kitShort } from './kitShort';
+import { landingPoleNear } from './landingPoleNear';
 import { landingShort } from './landingShort';
 import { legYieldSteep } from './legYieldSteep';
 import { noNaturalTrack } from './noNaturalTrack';
@@ -30,6 +36,12 @@ export const CAUTION_RULES: readonly CautionRule[] = [
   offArena,
   oneWayFromBehind,
   falseGroundLine,
+  cannotBeRidden,
+  inTheLine,
+  inTheLanding,
+  landingPoleNear,
+  besideTheLine,
+  groundLineFar,
   placingPole,
   tooTight,
   tooFar,

@@ -1,4 +1,5 @@
 import { distanceM, pointAlong } from '../geometry/pointM';
+import { isRiddenAnywhere } from '../layout/isRiddenAnywhere';
 import type { Layout } from '../layout/layout';
 import type { LayoutEdit } from '../layout/layoutEdit';
 
@@ -9,6 +10,17 @@ export function* ringMoves(layout: Layout, id: string, stepM: number, farthestM:
   for (let awayM = stepM; awayM <= farthestM; awayM += stepM)
     for (let direction = 0; direction < 16; direction += 1)
       yield [{ kind: 'move-item', item: id, to: pointAlong(item.at, (direction * Math.PI) / 8, awayM) }];
+}
+
+/** A thing that is in the way moved a little, then farther; taken away only where nothing rides it. */
+export function* removeOrMove(
+  { layout }: { layout: Layout },
+  { items: [id] }: { items: readonly string[] },
+): Generator<LayoutEdit[]> {
+  if (id === undefined) return;
+  yield* ringMoves(layout, id, 0.25, 3);
+  if (!isRiddenAnywhere(layout, id)) yield [{ kind: 'remove-item', item: id }];
+  yield* ringMoves(layout, id, 3.5, 8);
 }
 
 /** The ids of every track that shares an item with these, so that lines stay as they are when they move. */

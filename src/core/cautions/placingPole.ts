@@ -33,7 +33,7 @@ function servesNobody(context: CautionContext, leg: LegInTrack): boolean {
   if (distanceRule(distance).zeroStrides === null || layout.horses.length === 0) return false;
   return layout.horses.every(horse => {
     const stride = layoutStride(horse, leg.plan.gait, distance.setting);
-    const word = stride && readCount(leg.leg.groundM, 0, distance, stride)?.word;
+    const word = stride && readCount(leg.leg.cost.countedM, 0, distance, stride)?.word;
     return word === 'too tight' || word === 'too far';
   });
 }
@@ -60,8 +60,9 @@ export const placingPole: CautionRule = {
     const leg = legOfCaution(context, caution);
     const wantedM = leg && groundForGroup(context, leg, 0);
     if (!leg || wantedM === null) return;
-    const poleAlone = moveForGround(context.layout, leg.plan, leg.index, wantedM, [leg.leg.from], false);
+    const wish = { by: 'count' as const, lengthM: wantedM };
+    const poleAlone = moveForGround(context.layout, leg.plan, leg.index, wish, [leg.leg.from], false);
     if (poleAlone.ok) yield poleAlone.edits;
-    yield* groundMends(context, leg, wantedM);
+    yield* groundMends(context, leg, wish);
   },
 };

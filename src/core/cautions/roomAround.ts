@@ -11,7 +11,7 @@ function isCantered({ plan }: TrackOfItems): boolean {
 }
 
 /** Whether a track comes back to where it began: then it has the ground of its last leg to come in on. */
-function isClosed({ plan }: TrackOfItems): boolean {
+export function isClosed({ plan }: TrackOfItems): boolean {
   const [first, last] = [plan.through[0]!, plan.through[plan.through.length - 1]!];
   return plan.through.length > 1 && first.item === last.item && first.reversed === last.reversed;
 }

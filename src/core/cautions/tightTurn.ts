@@ -37,8 +37,10 @@ function text(where: string, radiusM: number, { radiusM: leastM, horse }: Return
   return `${where} turns at a radius of ${metres(radiusM)}; ${metres(leastM)} is about what ${who} carries.`;
 }
 
+/** Legs at walk: what a faster gait cannot carry is said by `cannot-be-ridden`. */
 function inLegs(context: CautionContext): Caution[] {
   return allLegs(context).flatMap(({ plan, leg, index }) => {
+    if (plan.gait !== 'walk' && plan.gait !== 'flat-walk') return [];
     const least = tightestM(context.layout, plan.gait, context.limits);
     const radiusM = tightestArcM(leg.chain.segments);
     if (radiusM >= least.radiusM - ROUNDING) return [];

@@ -249,7 +249,7 @@ test('the best spacing for a mixed group is as good as an exhaustive search, mil
 test('parameters that are given are taken as they are, and the cautions say what they ask', () => {
   const tight = lay('fences-on-bend', ground(FIELD), { fences: 4, radiusM: 4, widthM: 3 });
   expect(tight.params).toMatchObject({ radiusM: 4 });
-  expect(tight.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['tight-turn']));
+  expect(tight.cautions.map(({ code }) => code)).toEqual(expect.arrayContaining(['cannot-be-ridden']));
 });
 
 test('an exercise moves as one piece to where it is put', () => {

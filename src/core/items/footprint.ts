@@ -8,7 +8,7 @@ import { POLE_DIAMETER_M } from './pole';
 const CONE_DIAMETER_M = 0.3;
 const BLOCK_SIDE_M = 0.5;
 const MARKER_DIAMETER_M = 0.1;
-const STAND_DEPTH_M = 0.5;
+export const STAND_DEPTH_M = 0.5;
 
 /** The ground an item covers: a rectangle about its centre, deep along its heading and wide across it. */
 export type Footprint = { depthM: number; widthM: number; headingRad: number };
@@ -95,7 +95,7 @@ export function ridingPose(item: RiddenItem, fromBehind: boolean): Pose {
   return { at: pointAlong(item.at, item.headingRad + (toFlag * Math.PI) / 2, asideM), headingRad };
 }
 
-/** Whether an item may be ridden from behind: poles may, fences only where they are built both ways. */
+/** Whether an item may be ridden from behind: poles may, fences only where they are built both ways, a triple bar never. */
 export function mayRideFromBehind(item: RiddenItem): boolean {
-  return item.kind === 'pole' || item.ridden === 'both-ways';
+  return item.kind === 'pole' || (item.ridden === 'both-ways' && item.form !== 'triple-bar');
 }

@@ -68,6 +68,8 @@ export type Layout = {
   /** How the sand falls, or null where it lies level or nobody has said. */
   fall: Fall | null;
   school: School;
+  /** How far a horse leans into a turn; null where turns are taken to cost no stride; left out the usual 20°. */
+  leanRad?: number | null;
   items: Item[];
   tracks: PlannedTrack[];
   horses: LayoutHorse[];

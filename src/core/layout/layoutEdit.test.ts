@@ -59,12 +59,12 @@ test('edits follow each other, leave the layout they came from alone, and ignore
 });
 
 test('a leg is given the ground it is to have, by moving what lies behind it', () => {
-  const line = moveForGround(LAYOUT, TRACK, 0, 16.2, ['b', 'c'], true);
+  const line = moveForGround(LAYOUT, TRACK, 0, { by: 'tape', lengthM: 16.2 }, ['b', 'c'], true);
   if (!line.ok) throw new Error('no line');
   const moved = applyEdits(LAYOUT, line.edits);
   const legs = reckonItemTrack(moved, track(moved)).legs.map(({ groundM }) => groundM);
   expect(legs).toEqual([expect.closeTo(16.2, 6), expect.closeTo(18, 6)]);
-  const back = moveForGround(LAYOUT, TRACK, 1, 17, ['a', 'b'], false);
+  const back = moveForGround(LAYOUT, TRACK, 1, { by: 'tape', lengthM: 17 }, ['a', 'b'], false);
   if (!back.ok) throw new Error('no line');
   expect(reckonItemTrack(applyEdits(LAYOUT, back.edits), TRACK).legs[1]!.groundM).toBeCloseTo(17, 6);
 });

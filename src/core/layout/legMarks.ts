@@ -5,6 +5,7 @@ import { ridingDepthM, ridingHeightM } from '../items/footprint';
 import { distanceRule, stretchesOnlyStrides, type DistanceCase } from '../stride/distanceRule';
 import { jumpAllowanceM } from '../stride/jumpAllowance';
 import type { Rein } from '../track/rein';
+import { alongCounted } from '../track/turnCost';
 import type { HorseReading, ReckonedLeg } from './reckonLayout';
 
 /** A place where a horse's strides begin and end on a leg; at walk and trot over poles, a step. */
@@ -20,17 +21,18 @@ export function shownCount(reading: HorseReading): number | null {
 /**
  * Where a horse lands, strides and takes off on a leg, in the count it is shown in. Landing and take-off share what the
  * rule of the distance leaves beside the strides: alike in the whole-stride school, over poles and in a grid, by the
- * heights of the fences in the two-metre school.
+ * heights of the fences in the two-metre school. On a turn that costs the strides are shorter.
  * @returns the marks in order, or none where no count is rated
  */
 export function legMarks(leg: ReckonedLeg, distance: DistanceCase, reading: HorseReading): HoofMark[] {
   const strides = shownCount(reading);
   if (strides === null || leg.groundM === 0) return [];
-  const { landingM, takeOffM } = jumpGround(leg.groundM, strides, distance, reading.normalM);
+  const { countedM } = leg.cost;
+  const { landingM, takeOffM } = jumpGround(countedM, strides, distance, reading.normalM);
   const startM = ridingDepthM(distance.from) / 2;
-  const strideM = strides === 0 ? 0 : (leg.groundM - landingM - takeOffM) / strides;
+  const strideM = strides === 0 ? 0 : (countedM - landingM - takeOffM) / strides;
   return Array.from({ length: strides + 1 }, (_, index) => {
-    const alongM = Math.min(leg.chain.lengthM, startM + landingM + index * strideM);
+    const alongM = Math.min(leg.chain.lengthM, startM + alongCounted(leg.cost, landingM + index * strideM));
     const kind = index === 0 ? 'landing' : index === strides ? 'take-off' : 'stride';
     return { kind, alongM, pose: poseAt(leg.chain, alongM) };
   });

@@ -4,7 +4,7 @@ import { groupGround } from '../stride/groupGround';
 import type { ItemTrack, Layout, LayoutHorse } from './layout';
 import { applyEdits, type LayoutEdit } from './layoutEdit';
 import { moveForGround } from './moveForGround';
-import { distanceCaseOf, layoutStride, settingAt } from './reckonLayout';
+import { distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from './reckonLayout';
 
 export type MadeSo =
   { ok: true; edits: LayoutEdit[]; groundM: number; moved: string[] } | { ok: false; reason: string };
@@ -24,20 +24,23 @@ export function makeItSo(
 ): MadeSo {
   const known = horses.flatMap(horse => layoutStride(horse, track.gait, settingAt(track.gait, track.legs[leg]!)) ?? []);
   if (known.length === 0) throw new RangeError('makeItSo: no horse whose stride is known');
-  const groundM = groundOf(layout, track, leg, strides, known);
-  if (groundM === null) return { ok: false, reason: 'No stride at all is not rated here: ask for another count.' };
+  const countedM = countedOf(layout, track, leg, strides, known);
+  if (countedM === null) return { ok: false, reason: 'No stride at all is not rated here: ask for another count.' };
   const second = track.through[leg + 1]!.item;
   const following = itemsAfter(track, leg);
   const edit: LayoutEdit = { kind: 'change-leg', track: track.id, leg, changes: { asked: strides } };
   for (const moved of following.length > 1 ? [following, [second]] : [[second]]) {
-    const line = moveForGround(layout, track, leg, groundM, moved, true);
-    if (line.ok && isInside(layout, line.edits, moved))
+    const line = moveForGround(layout, track, leg, { by: 'count', lengthM: countedM }, moved, true);
+    if (line.ok && isInside(layout, line.edits, moved)) {
+      const { groundM } = reckonItemTrack(applyEdits(layout, line.edits), track).legs[leg]!;
       return { ok: true, edits: [...line.edits, edit], groundM, moved };
+    }
   }
   return { ok: false, reason: `There is no room on this line for ${strides} ${strides === 1 ? 'stride' : 'strides'}.` };
 }
 
-function groundOf(
+/** The ground that serves the horses for a count, as it counts for strides. */
+function countedOf(
   layout: Layout,
   track: ItemTrack,
   leg: number,

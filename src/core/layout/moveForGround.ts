@@ -7,6 +7,9 @@ import { shiftItems } from './shiftItems';
 const CLOSE_M = 1e-7;
 const MOST_STEPS = 40;
 
+/** How long a leg is to be, metres: by the tape, or as it counts for strides, with what its turns cost. */
+export type GroundWish = { by: 'tape' | 'count'; lengthM: number };
+
 export type MovedLine =
   | { ok: true; edits: LayoutEdit[] }
   /** The ground cannot be made by moving along this line: it turns back on itself, or leaves every track. */
@@ -21,14 +24,14 @@ export function moveForGround(
   layout: Layout,
   track: ItemTrack,
   leg: number,
-  groundM: number,
+  wish: GroundWish,
   moved: readonly string[],
   forwards: boolean,
 ): MovedLine {
   const direction = lineDirection(layout, track, leg);
   const shift = (byM: number) => shiftItems(layout, moved, pointAlong({ xM: 0, yM: 0 }, direction, byM));
   const sign = forwards ? 1 : -1;
-  const missing = (byM: number) => groundM - groundOfLeg(applyEdits(layout, shift(byM)), track, leg);
+  const missing = (byM: number) => wish.lengthM - groundOfLeg(applyEdits(layout, shift(byM)), track, leg, wish.by);
   let byM = 0;
   let gapM = missing(0);
   // Along the line a metre of moving is about a metre of ground: step by what is missing, and correct by what it did.
@@ -41,14 +44,15 @@ export function moveForGround(
   return { ok: false };
 }
 
-function groundOfLeg(layout: Layout, track: ItemTrack, leg: number): number {
+function groundOfLeg(layout: Layout, track: ItemTrack, leg: number, by: GroundWish['by']): number {
   const alone: ItemTrack = {
     ...track,
     course: null,
     through: track.through.slice(leg, leg + 2),
     legs: track.legs.slice(leg, leg + 1),
   };
-  return reckonItemTrack(layout, alone).legs[0]!.groundM;
+  const { groundM, cost } = reckonItemTrack(layout, alone).legs[0]!;
+  return by === 'tape' ? groundM : cost.countedM;
 }
 
 /** From the first item of a leg to its second. */

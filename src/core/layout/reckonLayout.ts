@@ -6,6 +6,16 @@ import type { DistanceCase } from '../stride/distanceRule';
 import type { Approach, Setting } from '../stride/school';
 import type { StrideWord } from '../stride/strideWord';
 import { gaitRadiusM } from '../track/gaitRadius';
+import {
+  fittingRadiusM,
+  groundCost,
+  leastTurnM,
+  USUAL_LEAN_RAD,
+  type LegGroundCost,
+  type TooTightTurn,
+  type TurningHorse,
+} from '../track/turnCost';
+import { ridingDepthM } from '../items/footprint';
 import { legTrack, measureLeg, type LegGround, type LegMeasures, type RiddenEnd } from '../track/leg';
 import type { Chain } from '../geometry/chain';
 import { measureCourse, type CourseMeasure } from '../course/measureCourse';
@@ -18,11 +28,15 @@ export type HorseReading = DistanceReading & {
   horseId: string;
   /** What the horse is called. */
   horse: string;
-  /** The asked count judged by itself, or null where none was asked. */
+  /** The asked count judged by itself, or null where none was asked, or it cannot be ridden. */
   asked: { strides: number; q: number; word: StrideWord } | null;
+  /** The turn that keeps this horse from riding it at this gait: no count is called then. */
+  cannot: TooTightTurn | null;
 };
 
 export type ReckonedLeg = LegMeasures & {
+  /** What its turns cost: the ground as it counts for strides. */
+  cost: LegGroundCost;
   from: string;
   to: string;
   chain: Chain;
@@ -110,15 +124,22 @@ function reckonFigureTrack({ arena }: Layout, { id, figures, gait }: FigureTrack
 /** A track over items with every leg and every horse's reading of it. */
 export function reckonItemTrack(layout: Layout, track: ItemTrack, remember: Remember = reckonAnew): ReckonedItemTrack {
   const ends = track.through.map(({ item, reversed }) => ({ item: riddenItem(layout, item), reversed }));
-  const ground: LegGround = {
-    arena: layout.arena,
-    smallestRadiusM: gaitRadiusM(track.gait),
-    strideM: longestStrideM(layout.horses, track.gait),
-  };
+  const ground = legGroundOf(layout, track);
   const { arena, horses, school } = layout;
   const legs = track.legs.map((leg, index) => {
     const [from, to] = [ends[index]!, ends[index + 1]!];
-    const inputs = [from.item, from.reversed, to.item, to.reversed, leg, track.gait, arena, horses, school];
+    const inputs = [
+      from.item,
+      from.reversed,
+      to.item,
+      to.reversed,
+      leg,
+      track.gait,
+      arena,
+      horses,
+      school,
+      layout.leanRad,
+    ];
     return remember(`${track.id} ${index}`, inputs, () => reckonLeg(layout, track.gait, from, to, leg, ground));
   });
   const radii = legs.flatMap(leg => (leg.smallestRadiusM === null ? [] : [leg.smallestRadiusM]));
@@ -132,6 +153,20 @@ export function reckonItemTrack(layout: Layout, track: ItemTrack, remember: Reme
     legs,
     course: track.course && measureCourse(track.course, order, legs, isFence),
   };
+}
+
+/** What the legs of a track are laid on. */
+export function legGroundOf(
+  { arena, horses }: Pick<Layout, 'arena' | 'horses'>,
+  { gait }: Pick<ItemTrack, 'gait'>,
+): LegGround {
+  return { arena, smallestRadiusM: gaitRadiusM(gait), strideM: longestStrideM(horses, gait) };
+}
+
+/** The two ends of a leg of a track, as they are ridden. */
+export function legEnds(layout: Layout, { through }: ItemTrack, leg: number): [RiddenEnd, RiddenEnd] {
+  const end = ({ item, reversed }: ItemTrack['through'][number]) => ({ item: riddenItem(layout, item), reversed });
+  return [end(through[leg]!), end(through[leg + 1]!)];
 }
 
 function riddenItem(layout: Layout, id: string): RiddenItem {
@@ -153,12 +188,54 @@ function reckonLeg(
   const measures = measureLeg(from.item, to.item, track.chain);
   const setting = settingAt(gait, leg);
   const distance = distanceCase(layout, setting, leg.approach, from.item, to.item);
+  const fittingM = fittingTurnM(layout, gait);
+  const cost = groundCost(track.chain, ridingDepthM(from.item) / 2, measures.groundM, fittingM);
   const readings = layout.horses.flatMap(horse => {
     const stride = layoutStride(horse, gait, setting);
-    return stride ? [horseReading(horse, measures.groundM, distance, stride, leg.asked)] : [];
+    if (!stride) return [];
+    const leastM = leastTurnM(gait, turningHorse(horse, gait), fittingM);
+    const radiusM = measures.smallestRadiusM ?? Infinity;
+    return [
+      radiusM < leastM - SAME_RADIUS_M
+        ? cannotBeRidden(horse, { radiusM, leastM }, cost.countedM, distance, stride)
+        : horseReading(horse, cost.countedM, distance, stride, leg.asked),
+    ];
   });
-  return { from: from.item.id, to: to.item.id, ...measures, chain: track.chain, instead: track.instead, readings };
+  const { chain, instead } = track;
+  return { from: from.item.id, to: to.item.id, ...measures, cost, chain, instead, readings };
 }
+
+/** Radii nearer than this are the same. */
+const SAME_RADIUS_M = 1e-6;
+
+/** The tightest turn that fits the speed of a gait as the layout's yard leans; null where turns cost nothing there. */
+export function fittingTurnM({ leanRad = USUAL_LEAN_RAD }: Pick<Layout, 'leanRad'>, gait: TrackGait): number | null {
+  return leanRad === null ? null : fittingRadiusM(gait, leanRad);
+}
+
+/** What of a horse says how tight it can turn. */
+export function turningHorse(horse: LayoutHorse, gait: TrackGait): TurningHorse {
+  const flat = laneStride(horse, gait === 'course-canter' ? 'canter' : gait);
+  return { level: horse.level, shortShare: flat ? flat.shortM / flat.normalM : 1 };
+}
+
+/** What no count is called for: no options, no chances, nothing judged. */
+function cannotBeRidden(
+  horse: LayoutHorse,
+  cannot: TooTightTurn,
+  countedM: number,
+  distance: DistanceCase,
+  stride: TestedStride,
+): HorseReading {
+  const { normalM, evenCount } = readDistance(countedM, distance, stride);
+  return {
+    ...{ horseId: horse.id, horse: horse.name, normalM, evenCount, options: [], asked: null, cannot },
+    call: CANNOT_CALL,
+  };
+}
+
+/** What is said where no count can be called. */
+export const CANNOT_CALL = 'cannot be ridden at this gait';
 
 function distanceCase(
   { school }: Layout,
@@ -179,15 +256,16 @@ export function distanceCaseOf(layout: Layout, track: ItemTrack, leg: number): D
 
 function horseReading(
   horse: LayoutHorse,
-  groundM: number,
+  countedM: number,
   distance: DistanceCase,
   stride: TestedStride,
   asked: number | null,
 ): HorseReading {
-  const judged = asked === null ? null : readCount(groundM, asked, distance, stride);
+  const judged = asked === null ? null : readCount(countedM, asked, distance, stride);
   return {
     ...{ horseId: horse.id, horse: horse.name },
-    ...readDistance(groundM, distance, stride),
+    ...readDistance(countedM, distance, stride),
+    cannot: null,
     asked: asked === null || !judged ? null : { strides: asked, ...judged },
   };
 }

@@ -39,9 +39,16 @@ function snapLeg(
   if (!stride || !reading) return null;
   const distance = distanceCaseOf(layout, track, leg);
   for (const { strides } of reading.options) {
-    const groundM = groundForCountM(strides, distance, stride.normalM);
-    if (groundM === null || Math.abs(groundM - reckoned.groundM) > reachM) continue;
-    const moved = moveForGround(layout, track, leg, groundM, [item], track.through[leg + 1]!.item === item);
+    const countedM = groundForCountM(strides, distance, stride.normalM);
+    if (countedM === null || Math.abs(countedM - reckoned.cost.countedM) > reachM) continue;
+    const moved = moveForGround(
+      layout,
+      track,
+      leg,
+      { by: 'count', lengthM: countedM },
+      [item],
+      track.through[leg + 1]!.item === item,
+    );
     if (!moved.ok) continue;
     const even = [{ strides, q: 1, needM: stride.normalM, word: 'easy' as const }];
     return { edits: moved.edits, words: `${callInWords(even, distanceRule(distance).zeroIs)} for ${horse.name}` };

@@ -88,13 +88,18 @@ function inOneList(words: readonly string[]): string {
 const OUT_OF_REACH: readonly string[] = ['too tight', 'too far'];
 
 /** A leg that gives no count, such as a landing pole, is ridden as it comes. */
-function isUsable({ asked, options }: HorseReading): boolean {
+function isUsable({ asked, options, cannot }: HorseReading): boolean {
+  if (cannot) return false;
   if (asked) return !OUT_OF_REACH.includes(asked.word);
   return options.length === 0 || options.some(({ word }) => !OUT_OF_REACH.includes(word));
 }
 
 /** Another count where one suits the horse, else another distance. */
 function mendOf(layout: Layout, track: ItemTrack, leg: number, reading: HorseReading, horse: LayoutHorse): string {
+  if (reading.cannot) {
+    const { radiusM, leastM } = reading.cannot;
+    return `It turns at ${radiusM.toFixed(1)} m, and ${horse.name} carries ${leastM.toFixed(1)} m at this gait: ride it wider or slower, or leave it out.`;
+  }
   const usable = reading.options.filter(({ word }) => !OUT_OF_REACH.includes(word));
   const best = [...usable].sort((a, b) => Math.abs(Math.log(a.q)) - Math.abs(Math.log(b.q)))[0];
   if (reading.asked && best) return `Ask ${horse.name} for ${countInWords(best.strides)}: ${best.word}.`;

@@ -3,12 +3,13 @@ import { pointAlong, type PointM } from '../geometry/pointM';
 import type { Pose } from '../geometry/pose';
 import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
 import { isRidden, type RiddenItem } from '../items/item';
-import { ridingPose, ridingWidthM } from '../items/footprint';
+import { ridingDepthM, ridingPose, ridingWidthM } from '../items/footprint';
 import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from '../layout/layout';
-import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
+import { distanceCaseOf, layoutStride, settingAt, fittingTurnM } from '../layout/reckonLayout';
 import { readDistance, USUAL_SPREAD } from '../stride/readDistance';
 import { seededNormal } from '../statistics/seededRandom';
 import { gaitRadiusM } from '../track/gaitRadius';
+import { groundCost } from '../track/turnCost';
 import { legTrack, measureLeg, type LegGround } from '../track/leg';
 import type { FootLanding } from './simulateRide';
 
@@ -182,10 +183,11 @@ function countRidden(
   const way = isPlanned ? wayBetween(layout, track, from, to, at) : freeWay(layout, track, from, to);
   if (!way) return 1;
   const { groundM } = measureLeg(from.item, to.item, way);
+  const { countedM } = groundCost(way, ridingDepthM(from.item) / 2, groundM, fittingTurnM(layout, track.gait));
   const distance = { ...distanceCaseOf(layout, track, at), from: from.item, to: to.item };
   const spread = stride.spread ?? USUAL_SPREAD;
   const onTheDay = { ...stride, normalM: stride.normalM * Math.max(0.7, 1 + spread * seededNormal(random)) };
-  const itself = Math.max(0, Math.round(readDistance(groundM, distance, onTheDay).evenCount));
+  const itself = Math.max(0, Math.round(readDistance(countedM, distance, onTheDay).evenCount));
   if (!isPlanned || planned.asked === null || random() < MISSES_ASKED) return itself;
   return planned.asked;
 }

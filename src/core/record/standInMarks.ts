@@ -113,7 +113,7 @@ function lineMarks(
       gap += 1;
       return [{ kind: 'footfall', place, fraction: Math.round(Math.min(0.95, Math.max(0.05, fraction)) * 20) / 20 }];
     }
-    const q = readCount(leg.groundM, count, distanceCaseOf(layout, track, index), stride)?.q ?? 1;
+    const q = readCount(leg.cost.countedM, count, distanceCaseOf(layout, track, index), stride)?.q ?? 1;
     const where = q < DEEP_BELOW ? ('deep' as const) : q > LONG_ABOVE ? ('long' as const) : null;
     const takeOff: TappedMark[] =
       where && random() < 0.35 && !betweenPoles ? [{ kind: 'take-off', place: place + 1, where }] : [];

@@ -14,6 +14,9 @@ export type RiddenLeg = {
   from: string;
   to: string;
   groundM: number;
+  /** The ground as it counts for strides, with what its turns cost; and the shortest share of the stride on them. */
+  countedM: number;
+  turnShare: number;
   rule: DistanceRule;
   /** The profile entry that its strides belong to; null where they say nothing of one (a grid is ridden as it is set). */
   entry: StrideEntryKey | null;
@@ -67,6 +70,7 @@ export function riddenGround(
     const setting = settingAt(track.gait, planned);
     return {
       ...{ from: inWords(leg.from), to: inWords(leg.to), groundM: leg.groundM, asked: planned.asked },
+      ...{ countedM: leg.cost.countedM, turnShare: leg.cost.turnShare },
       rule: distanceRule(distanceCaseOf(asked, track, index)),
       entry: setting === 'poles' ? (POLE_ENTRIES[track.gait] ?? null) : setting === 'course' ? 'course-canter' : null,
       betweenPoles: [leg.from, leg.to].every(id => itemOf(id).kind === 'pole'),

@@ -11,6 +11,7 @@ import type { Rein } from '../track/rein';
 const RULE = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce' } as const;
 const leg = (groundM: number, asked: number | null = null): RiddenLeg => ({
   ...{ from: 'heron', to: 'willow', groundM, rule: RULE, entry: 'course-canter', asked, betweenPoles: false },
+  ...{ countedM: groundM, turnShare: 1 },
 });
 const ground = (groundM: number): RiddenGround => ({
   ...{ gait: 'course-canter', legs: [leg(groundM)], asked: [null], figures: [] },

@@ -4,7 +4,7 @@ import { normalCdf } from '../stride/normalCdf';
 import type { DistanceRule } from '../stride/distanceRule';
 import { USUAL_SPREAD } from '../stride/readDistance';
 
-/** A distance ridden without a count being asked: so many strides in so much ground. */
+/** A distance ridden without a count being asked: so many strides in so much ground, as it counts with its turns. */
 export type RiddenCount = { groundM: number; count: number; rule: DistanceRule };
 
 /** The counts of one pass, and how many passes had the very same. */

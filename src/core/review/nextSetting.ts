@@ -27,9 +27,10 @@ const GOOD_SHARE = 0.8;
 export function nextSetting(leg: RiddenLeg, strideM: number, clean: Share): NextSetting {
   if (!(strideM > 0 && strideM < Infinity)) throw new RangeError(`nextSetting: stride ${strideM}`);
   const { fixed, perStride } = leg.rule;
-  const even = (leg.groundM / strideM - fixed) / perStride;
+  const even = (leg.countedM / strideM - fixed) / perStride;
   const count = Math.max(0, leg.asked ?? Math.round(even));
-  const suitsM = (fixed + count * perStride) * strideM;
+  // By the tape: what the turns of the leg cost stays what it is.
+  const suitsM = (fixed + count * perStride) * strideM - (leg.countedM - leg.groundM);
   const off = leg.groundM / suitsM - 1;
   const own = { count, suitsM };
   const { low, high } = wilsonInterval(clean);

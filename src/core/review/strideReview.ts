@@ -130,7 +130,7 @@ function countsIn({ marks, ground }: ReviewPass): Map<StrideEntryKey, RiddenCoun
     // At walk and trot over poles one step carries from pole to pole: a count of strides says nothing there.
     if (leg.entry === 'walk-poles' || leg.entry === 'trot-poles') continue;
     const counts = found.get(leg.entry) ?? [];
-    found.set(leg.entry, [...counts, { groundM: leg.groundM, count: mark.count, rule: leg.rule }]);
+    found.set(leg.entry, [...counts, { groundM: leg.countedM, count: mark.count, rule: leg.rule }]);
   }
   return found;
 }

@@ -28,7 +28,10 @@ export function itemsAsSet(layout: Layout, sheet: SettingSheet, { measures, legs
     const track = layout.tracks.find(candidate => candidate.id === id);
     if (track?.kind !== 'items' || !track.legs[leg]) throw new RangeError(`itemsAsSet: no leg ${leg} of “${id}”`);
     const [from, to] = [track.through[leg]!.item, track.through[leg + 1]!.item];
-    const moved = from === to ? ({ ok: false } as const) : moveForGround(standing, track, leg, groundM, [to], true);
+    const moved =
+      from === to
+        ? ({ ok: false } as const)
+        : moveForGround(standing, track, leg, { by: 'tape', lengthM: groundM }, [to], true);
     if (!moved.ok) return { ok: false, from, to };
     standing = applyEdits(standing, moved.edits);
   }

@@ -106,8 +106,8 @@ function strideHurt(layout: Layout, planned: readonly ReckonedTrack[], rode: rea
         if (strides === null) return;
         const rider = layout.horses.find(({ id }) => id === reading.horseId)!;
         const stride = layoutStride(rider, track.gait, settingAt(track.gait, track.legs[at]!));
-        const [was, is] = [leg.groundM, now.groundM].map(groundM =>
-          stride ? readCount(groundM, strides, distance, stride) : null,
+        const [was, is] = [leg.cost.countedM, now.cost.countedM].map(countedM =>
+          stride ? readCount(countedM, strides, distance, stride) : null,
         );
         if (!was || !is) return;
         hurt += (is.q - was.q) ** 2 * 1e-3;

@@ -182,13 +182,16 @@ function layOut(ground: ExerciseGround, params: Params): LaidExercise {
 
 const BUILD_FOCUS = ['A steady way in', 'Straight to the end', 'Wait for the next one', 'Soft hands over each'];
 
-/** Two rails that lean as a V on the front of a fence (common practice, no source: 2 m long, open 1.6 m at the fence). */
+/**
+ * Two rails that lean as a V on the front of a fence, 0.70 m in from its ends, wider on the ground where the horse comes in
+ * (common practice, no source: 2 m long, open 1.6 m at a fence of 3 m).
+ */
 function guidesOf(fence: Fence): (GuideRail & Item)[] {
   const lengthM = 2;
   const leanRad = Math.PI / 9;
   return ([1, -1] as const).map(side => {
     const endM = { xM: fence.at.xM - fence.spreadM / 2, yM: side * (FENCE_WIDTH_M / 2 - 0.7) };
-    const headingRad = side * leanRad;
+    const headingRad = -side * leanRad;
     return {
       ...{
         kind: 'guide' as const,

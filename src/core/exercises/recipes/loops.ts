@@ -2,6 +2,9 @@ import { wallPose } from '../../figures/figurePlaces';
 import { flatGuidance, flatRecipe } from './flatRecipe';
 import { alongLongSide, middleOfShortSide, stage, turnRadiusM } from './parts';
 
+/** Common practice, no source: a cone stands so far inside the line that is ridden round it, metres. */
+const CONE_INSIDE_M = 1;
+
 export const serpentine = flatRecipe({
   kind: 'serpentine',
   guidance: flatGuidance({
@@ -33,9 +36,10 @@ export const serpentine = flatRecipe({
     },
   ],
   cones: ({ arena }, { loops }) =>
-    Array.from({ length: loops - 1 }, (_, loop) => ({
-      xM: arena.widthM / 2 + 1,
-      yM: ((loop + 1) * arena.lengthM) / loops,
+    // Inside the tip of each loop, to be ridden round; the first loop lies on the right, coming from A on the left rein.
+    Array.from({ length: loops }, (_, loop) => ({
+      xM: loop % 2 === 0 ? arena.widthM - CONE_INSIDE_M : CONE_INSIDE_M,
+      yM: ((loop + 0.5) * arena.lengthM) / loops,
     })),
   stages: () => [
     stage('In walk', 'Straight over the line', 'rising', { gait: 'walk' }),

@@ -15,7 +15,7 @@ export type LegChances = { strides: number; chance: number }[];
 /** Less than this is not worth a word. */
 const LEAST_CHANCE = 0.02;
 
-/** How likely each count of a leg is for a horse left to itself, likeliest first. */
+/** How likely each count of a leg is for a horse left to itself, likeliest first; none where it cannot be ridden. */
 export function chancesOf(
   layout: Layout,
   track: ItemTrack,
@@ -25,13 +25,13 @@ export function chancesOf(
 ): LegChances {
   const stride = layoutStride(horse, track.gait, settingAt(track.gait, track.legs[leg]!));
   const reading = reckoned.readings.find(one => one.horseId === horse.id);
-  if (!stride || !reading) return [];
+  if (!stride || !reading || reading.cannot) return [];
   const distance = distanceCaseOf(layout, track, leg);
   const middle = Math.max(0, Math.round(reading.evenCount));
   return [-2, -1, 0, 1, 2]
     .map(by => middle + by)
     .filter(strides => strides >= 0)
-    .map(strides => ({ strides, chance: chanceOfCount(reckoned.groundM, strides, distance, stride) }))
+    .map(strides => ({ strides, chance: chanceOfCount(reckoned.cost.countedM, strides, distance, stride) }))
     .filter(({ chance }) => chance >= LEAST_CHANCE)
     .sort((a, b) => b.chance - a.chance);
 }

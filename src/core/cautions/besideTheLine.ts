@@ -1,0 +1,23 @@
+import type { Caution } from './caution';
+import { called, metres, sentence, trackCalled, type CautionRule } from './cautionRule';
+import { BESIDE_M, besideTheWays, isInTheLine } from './inTheLine';
+import { removeOrMove } from './mendMoves';
+
+/** A stand of another fence close beside what is ridden: a knee or a drifting horse finds it. */
+export const besideTheLine: CautionRule = {
+  code: 'beside-the-line',
+  find: context =>
+    besideTheWays(context, BESIDE_M)
+      .filter(beside => beside.item.kind === 'fence' && !isInTheLine(beside))
+      .map(({ item, way, offM }): Caution => ({
+        code: 'beside-the-line',
+        level: 'warn',
+        items: [item.id],
+        place: { track: way.track, part: way.part },
+        text: sentence(
+          `A stand of ${called(context, item.id)} is ${metres(offM)} from what ${trackCalled(context, way.track)} rides; ${metres(BESIDE_M)} is usual.`,
+        ),
+        mend: 'Move it away from the line, or ride farther from it.',
+      })),
+  mends: removeOrMove,
+};

@@ -1,0 +1,97 @@
+import type { Item } from '../items/item';
+import { type Caution, type CautionLevel } from './caution';
+import { ROUNDING } from './cautionLimits';
+import { called, sentence, trackCalled, type CautionContext, type CautionRule } from './cautionRule';
+import { removeOrMove } from './mendMoves';
+import { riddenWays, type RiddenWay } from './riddenWays';
+import { barOf, toBarM } from './standing';
+
+/** So near to what is ridden, a thing is in it (practice): a rider's knee, a hoof that swings out, a cone that is kicked. */
+const IN_THE_WAY_M: Record<Item['kind'], number> = {
+  fence: 0.5,
+  pole: 0.4,
+  guide: 0.3,
+  cone: 0.6,
+  block: 0.6,
+  marker: 0,
+};
+/** A cone is kicked, a pole rolls and a fence is run into. */
+const LEVEL: Record<Item['kind'], CautionLevel> = {
+  ...{ fence: 'stop', pole: 'stop', guide: 'warn' },
+  ...{ cone: 'warn', block: 'warn', marker: 'note' },
+};
+
+export type Beside = { item: Item; way: RiddenWay; offM: number };
+
+const found = new WeakMap<object, Beside[]>();
+
+/** Everything that stands or lies within so many metres of something ridden that is not ridden over, the nearest of each. */
+export function besideTheWays(context: CautionContext, withinM: number): Beside[] {
+  const known = found.get(context);
+  if (known) return known;
+  const things = context.layout.items.map(item => ({ item, bar: barOf(item) }));
+  const all = riddenWays(context).flatMap(way => {
+    const box = boxOf(way, withinM);
+    return things.flatMap(({ item, bar }): Beside[] => {
+      if (way.over.has(item.id) || item.kind === 'marker' || isOutside(bar, box)) return [];
+      const offM = Math.min(...way.points.map(point => toBarM(point, bar)));
+      return offM < withinM - ROUNDING ? [{ item, way, offM }] : [];
+    });
+  });
+  const nearest = new Map<string, Beside>();
+  for (const beside of all) {
+    const key = `${beside.way.track} ${beside.item.id}`;
+    const before = nearest.get(key);
+    if (!before || beside.offM < before.offM) nearest.set(key, beside);
+  }
+  const besides = [...nearest.values()];
+  found.set(context, besides);
+  return besides;
+}
+
+type Box = { minX: number; maxX: number; minY: number; maxY: number };
+
+function boxOf({ points }: RiddenWay, byM: number): Box {
+  const box = { minX: Infinity, maxX: -Infinity, minY: Infinity, maxY: -Infinity };
+  for (const { xM, yM } of points) {
+    box.minX = Math.min(box.minX, xM - byM);
+    box.maxX = Math.max(box.maxX, xM + byM);
+    box.minY = Math.min(box.minY, yM - byM);
+    box.maxY = Math.max(box.maxY, yM + byM);
+  }
+  return box;
+}
+
+const isOutside = ({ from, to }: ReturnType<typeof barOf>, box: Box) =>
+  Math.max(from.xM, to.xM) < box.minX ||
+  Math.min(from.xM, to.xM) > box.maxX ||
+  Math.max(from.yM, to.yM) < box.minY ||
+  Math.min(from.yM, to.yM) > box.maxY;
+
+/** The farthest that anything counts as beside, metres: a stand of another fence. */
+export const BESIDE_M = 1.2;
+
+/** Whether a thing is in what is ridden, and not only beside it. */
+export const isInTheLine = ({ item, offM }: Beside): boolean => offM < IN_THE_WAY_M[item.kind] - ROUNDING;
+
+/** Something stands or lies in what is ridden: a fence across or along the line, a loose pole, a cone, a block. */
+export const inTheLine: CautionRule = {
+  code: 'in-the-line',
+  find: context =>
+    besideTheWays(context, BESIDE_M)
+      .filter(isInTheLine)
+      .map(({ item, way }): Caution => {
+        const what = called(context, item.id);
+        return {
+          code: 'in-the-line',
+          level: LEVEL[item.kind],
+          items: [item.id],
+          place: { track: way.track, part: way.part },
+          text: sentence(`${what} ${verbOf(item)} in what ${trackCalled(context, way.track)} rides.`),
+          mend: 'Move it out of the line, take it away, or ride another line.',
+        };
+      }),
+  mends: removeOrMove,
+};
+
+const verbOf = ({ kind }: Item) => (kind === 'pole' || kind === 'guide' ? 'lies' : 'stands');

@@ -1,0 +1,48 @@
+import type { PointM } from '../geometry/pointM';
+import { isChainInside } from '../geometry/insideArena';
+import { legGroundOf, legEnds } from '../layout/reckonLayout';
+import { legTrack } from '../track/leg';
+import type { CautionContext, LegInTrack } from './cautionRule';
+
+/** Points that a line is tried through lie so far apart, metres; on a large sand farther, so that they are not too many. */
+const GRID_M = 2.5;
+const MOST_POINTS = 400;
+
+export type LineThatWorks = { via: PointM; lengthM: number; radiusM: number };
+
+const known = new WeakMap<object, Map<string, LineThatWorks | null>>();
+
+/**
+ * A line from the first to the second item of a leg, through one point of the sand, whose turns are no tighter than so
+ * many metres: the shortest there is on a grid. Null where there is none.
+ */
+export function lineThatWorks(context: CautionContext, leg: LegInTrack, leastM: number): LineThatWorks | null {
+  const tried = known.get(leg.leg) ?? new Map<string, LineThatWorks | null>();
+  known.set(leg.leg, tried);
+  const key = leastM.toFixed(6);
+  if (!tried.has(key)) tried.set(key, searched(context, leg, leastM));
+  return tried.get(key)!;
+}
+
+function searched({ layout }: CautionContext, { plan, index }: LegInTrack, leastM: number): LineThatWorks | null {
+  const ground = { ...legGroundOf(layout, plan), smallestRadiusM: leastM };
+  const [from, to] = legEnds(layout, plan, index);
+  const planned = plan.legs[index]!;
+  if (planned.circle) return null;
+  let best: LineThatWorks | null = null;
+  const { widthM, lengthM } = layout.arena;
+  const stepM = Math.max(GRID_M, Math.sqrt((widthM * lengthM) / MOST_POINTS));
+  for (let xM = stepM; xM < widthM; xM += stepM)
+    for (let yM = stepM; yM < lengthM; yM += stepM) {
+      const via = { xM, yM };
+      const way = legTrack(from, to, { ...planned, track: { via } }, ground);
+      if (!way.ok || way.instead || (best && way.chain.lengthM >= best.lengthM)) continue;
+      const radiusM = Math.min(
+        Infinity,
+        ...way.chain.segments.flatMap(segment => (segment.kind === 'arc' ? [segment.radiusM] : [])),
+      );
+      if (radiusM < leastM - 1e-6 || !isChainInside(layout.arena, way.chain)) continue;
+      best = { via, lengthM: way.chain.lengthM, radiusM };
+    }
+  return best;
+}

@@ -1,3 +1,4 @@
+import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { type Caution, type CautionLevel } from './caution';
 import { ROUNDING } from './cautionLimits';
@@ -47,6 +48,16 @@ export function besideTheWays(context: CautionContext, withinM: number): Beside[
   const besides = [...nearest.values()];
   found.set(context, besides);
   return besides;
+}
+
+/** Whether something stands or lies in a way that leads over these. */
+export function isBlocked(points: readonly PointM[], items: readonly Item[], over: readonly string[]): boolean {
+  return items.some(item => {
+    if (over.includes(item.id) || item.kind === 'marker') return false;
+    const bar = barOf(item);
+    const leastM = item.kind === 'fence' ? BESIDE_M : IN_THE_WAY_M[item.kind];
+    return points.some(point => toBarM(point, bar) < leastM);
+  });
 }
 
 type Box = { minX: number; maxX: number; minY: number; maxY: number };

@@ -3,6 +3,8 @@ import { isChainInside } from '../geometry/insideArena';
 import { legGroundOf, legEnds } from '../layout/reckonLayout';
 import { legTrack } from '../track/leg';
 import type { CautionContext, LegInTrack } from './cautionRule';
+import { isBlocked } from './inTheLine';
+import { pointsOf } from './riddenWays';
 
 /** Points that a line is tried through lie so far apart, metres; on a large sand farther, so that they are not too many. */
 const GRID_M = 2.5;
@@ -14,7 +16,7 @@ const known = new WeakMap<object, Map<string, LineThatWorks | null>>();
 
 /**
  * A line from the first to the second item of a leg, through one point of the sand, whose turns are no tighter than so
- * many metres: the shortest there is on a grid. Null where there is none.
+ * many metres, with nothing standing in it: the shortest there is on a grid. Null where there is none.
  */
 export function lineThatWorks(context: CautionContext, leg: LegInTrack, leastM: number): LineThatWorks | null {
   const tried = known.get(leg.leg) ?? new Map<string, LineThatWorks | null>();
@@ -42,6 +44,7 @@ function searched({ layout }: CautionContext, { plan, index }: LegInTrack, least
         ...way.chain.segments.flatMap(segment => (segment.kind === 'arc' ? [segment.radiusM] : [])),
       );
       if (radiusM < leastM - 1e-6 || !isChainInside(layout.arena, way.chain)) continue;
+      if (isBlocked(pointsOf(way.chain), layout.items, [from.item.id, to.item.id])) continue;
       best = { via, lengthM: way.chain.lengthM, radiusM };
     }
   return best;

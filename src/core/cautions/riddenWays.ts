@@ -22,7 +22,8 @@ const STRAIGHT_M = 3;
 
 const walked = new WeakMap<Chain, PointM[]>();
 
-function pointsOf(chain: Chain): PointM[] {
+/** The points of a chain, a hand's width apart. */
+export function pointsOf(chain: Chain): PointM[] {
   const known = walked.get(chain);
   if (known) return known;
   const count = Math.max(1, Math.ceil(chain.lengthM / APART_M));

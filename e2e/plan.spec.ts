@@ -44,7 +44,16 @@ test('from empty sand to a bend of four fences for three horses, mended, saved a
   const cautions = page.getByRole('region', { name: 'Cautions' });
   await expect(cautions.getByText(/stand of fence 1 is .* from the wall/)).toBeVisible();
   const before = await drawnAt(page.locator('[data-kind="fence"]').first());
-  await cautions.getByRole('button', { name: 'Mend it' }).first().click();
+  // First it is shown what a mend would do, on the sand and in words; nothing is made until somebody says so.
+  await cautions.getByRole('button', { name: 'Show a mend' }).first().click();
+  const offered = cautions.getByRole('group', { name: 'What a mend would do' });
+  await expect(offered.getByText(/moved by/).first()).toBeVisible();
+  await expect(page.locator('[data-mend]')).toBeVisible();
+  expect(await drawnAt(page.locator('[data-layer="still"] [data-kind="fence"]').first())).toEqual(before);
+  await offered.getByRole('button', { name: 'Not so' }).click();
+  await expect(page.locator('[data-mend]')).toHaveCount(0);
+  await cautions.getByRole('button', { name: 'Show a mend' }).first().click();
+  await offered.getByRole('button', { name: 'Do it' }).click();
   await expect(page.getByText(/came apart for it/)).toBeVisible();
   await expect(cautions.getByText(/stand of fence 1 is .* from the wall/)).toHaveCount(0);
   const mended = await drawnAt(page.locator('[data-kind="fence"]').first());

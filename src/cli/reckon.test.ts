@@ -152,3 +152,44 @@ test('a figure that cannot be ridden leaves the session empty, and a caution say
   expect(tracks).toEqual([{ id: 'flat', lengthM: 0, smallestRadiusM: null, legs: [], session: null, strides: [] }]);
   expect(cautions).toMatchObject([{ code: 'no-natural-track', level: 'stop' }]);
 });
+
+test('several files: a line of JSON each, in their order; one that cannot be read, and nothing is printed', () => {
+  const other = path.join(folder, 'other.roan.json');
+  writeFileSync(other, JSON.stringify({ ...JSON.parse(readFileSync(EXAMPLE, 'utf8')), name: 'Other' }));
+  for (const command of ['reckon', 'set-out', 'draw']) {
+    const run = (...files: string[]) =>
+      spawnSync(process.execPath, ['scripts/cli.mjs', command, ...files], { encoding: 'utf8' });
+    const { status, stdout } = run(EXAMPLE, other);
+    expect(status).toBe(0);
+    const lines = stdout.trimEnd().split('\n');
+    expect(lines.map(line => (JSON.parse(line) as { name: string }).name)).toEqual(['Heron to willow', 'Other']);
+    const broken = run(EXAMPLE, path.join(folder, 'nowhere.roan.json'));
+    expect(broken.status).toBe(2);
+    expect(broken.stdout).toBe('');
+    expect(broken.stderr).toMatch(/nowhere\.roan\.json: this file cannot be read\./);
+  }
+});
+
+test('a turn that costs says so, and one that cannot be ridden has no count', () => {
+  const layout = JSON.parse(readFileSync(EXAMPLE, 'utf8')) as LooseJson;
+  // A quarter turn of 7 m: 350 m/min and a lean of 20° fit 9.53 m, √(7 ÷ 9.53) = 0.857.
+  const turned = (radiusM: number) => ({
+    ...layout,
+    arena: { widthM: 60, lengthM: 60 },
+    items: [
+      { ...layout.items[0], at: { xM: 20, yM: 20 }, facingDeg: 0 },
+      { ...layout.items[0], id: 'willow', at: { xM: 20 + radiusM, yM: 20 + radiusM }, facingDeg: 90 },
+    ],
+  });
+  const legOf = (json: unknown) => {
+    const file = path.join(folder, 'turn.roan.json');
+    writeFileSync(file, JSON.stringify(json));
+    return (JSON.parse(reckon(file).stdout) as LooseJson).tracks[0].legs[0];
+  };
+  const costs = legOf(turned(7));
+  expect(costs.turnShare).toBeCloseTo(0.857, 3);
+  expect(costs.countedM).toBeCloseTo((3.5 * Math.PI) / 0.857, 1);
+  const cannot = legOf(turned(3)).readings[0];
+  expect(cannot).toMatchObject({ call: 'cannot be ridden at this gait', options: [], cannot: { radiusM: 3 } });
+  expect(legOf({ ...turned(7), leanDeg: null }).turnShare).toBeUndefined();
+});

@@ -88,7 +88,9 @@ function legOutput(leg: ReckonedLeg) {
     smallestRadiusM: roundedOrNull(leg.smallestRadiusM),
     straightOutM: rounded(leg.straightOutM),
     straightInM: rounded(leg.straightInM),
-    readings: leg.readings.map(({ horse, normalM, call, options, asked }) => ({
+    // Where a turn costs: the shortest share of the stride that is left, and the ground as it counts for strides.
+    ...(leg.cost.turnShare < 1 ? { turnShare: rounded(leg.cost.turnShare), countedM: rounded(leg.cost.countedM) } : {}),
+    readings: leg.readings.map(({ horse, normalM, call, options, asked, cannot }) => ({
       horse,
       normalM: rounded(normalM),
       call,
@@ -99,6 +101,7 @@ function legOutput(leg: ReckonedLeg) {
         q: Math.round(q * 1000) / 1000,
         word,
       })),
+      ...(cannot ? { cannot: { radiusM: rounded(cannot.radiusM), leastRadiusM: rounded(cannot.leastM) } } : {}),
       ...(asked ? { asked: { strides: asked.strides, q: Math.round(asked.q * 1000) / 1000, word: asked.word } } : {}),
     })),
   };

@@ -1,9 +1,10 @@
 /**
- * npm run --silent set-out -- FILE.roan.json: prints the setting sheet of a layout as one JSON object. Wishes:
+ * npm run --silent set-out -- FILE.roan.json: prints the setting sheet of a layout as one JSON object, of several files a line each.
+ * Wishes:
  * --unit m|ft|yd, --measure-by walls|tapes, --step-cm 85 (adds own steps and the best rounding to half steps).
  */
 import { parseArgs } from 'node:util';
-import { readLayoutArgument } from './readLayoutArgument';
+import { printedJson, readLayoutArguments } from './readLayoutArgument';
 import { refuse } from './refuse';
 import { setOutOutput, setOutWish, SET_OUT_OPTIONS } from './setOutOutput';
 
@@ -16,8 +17,8 @@ function main(): void {
   }
   const wish = setOutWish(parsed.values);
   if (typeof wish === 'string') refuse(wish);
-  const layout = readLayoutArgument(parsed.positionals, 'set-out');
-  process.stdout.write(`${JSON.stringify(setOutOutput(layout, wish), null, 2)}\n`);
+  const layouts = readLayoutArguments(parsed.positionals, 'set-out');
+  process.stdout.write(printedJson(layouts.map(layout => setOutOutput(layout, wish))));
 }
 
 main();

@@ -53,7 +53,6 @@ test.each([
   [['set-out', EXAMPLE, '--step-cm', 'long'], 'a step is 30 to 150 cm'],
   [['set-out', EXAMPLE, '--measure-by', 'eye'], 'say walls or tapes'],
   [['set-out', EXAMPLE, '--wish'], 'wish'],
-  [['draw', EXAMPLE, EXAMPLE], 'Say which layout file'],
 ])('%j is refused in one line', (args, words) => {
   const { status, stdout, stderr } = run(...(args as [string, ...string[]]));
   expect({ status, stdout }).toEqual({ status: 2, stdout: '' });

@@ -142,7 +142,8 @@ export {
   ridingPose,
 } from './items/footprint';
 export { RAILS_ACROSS } from './items/railsAcross';
-export { kitOf, kitOfAll, type Kit } from './items/kit';
+export { isShortestWay } from './layout/isShortestWay';
+export { kitOf, kitOfAll, type Kit, type KitAtHand } from './items/kit';
 export { itemWords, kindWords, nameWords } from './items/itemWords';
 
 export type { Approach, School, Setting } from './stride/school';
@@ -443,6 +444,7 @@ export { dayNames, daysOf } from './review/byDay';
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
 export { layoutReview } from './review/layoutReview';
+export { turnClaim, turnReview, type TurnReview } from './review/turnReview';
 export { balanceWords, groupReview, type GroupReview } from './review/groupReview';
 export { nextSetting } from './review/nextSetting';
 export {

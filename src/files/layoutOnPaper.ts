@@ -98,7 +98,8 @@ export const TrackOnPaper = z.strictObject({
 });
 export type TrackOnPaper = z.infer<typeof TrackOnPaper>;
 
-const KitCount = z.number().int().min(0).max(10_000).default(0);
+const KitCount = z.number().int().min(0).max(10_000).optional();
+/** A kind that was never counted is left out: it is unknown, not none. */
 const KitOnPaper = z.strictObject({
   poles: KitCount,
   stands: KitCount,
@@ -142,6 +143,7 @@ export const LayoutOnPaper = z.strictObject({
     fall: z.strictObject({ facingDeg: Facing, percent: z.number().min(0).max(30) }).optional(),
   }),
   school: z.enum(['whole-stride', 'two-metre']).default('whole-stride'),
+  leanDeg: z.number().min(5).max(45).nullable().optional(),
   items: z.array(ItemOnPaper).max(MOST_ITEMS),
   tracks: z.array(TrackOnPaper).max(200).default([]),
   horses: z.array(HorseOnPaper).max(200).default([]),

@@ -23,6 +23,9 @@ export function layoutFromPaper(paper: LayoutOnPaper): Layout {
     arena,
     fall: fall ? { headingRad: headingFromFacing(fall.facingDeg), percent: fall.percent } : null,
     school: paper.school,
+    ...(paper.leanDeg === undefined
+      ? {}
+      : { leanRad: paper.leanDeg === null ? null : (paper.leanDeg * Math.PI) / 180 }),
     items: paper.items.map(itemFromPaper),
     tracks: paper.tracks.map(track => trackFromPaper(track, arena)),
     horses: paper.horses.map(({ id, heightCm, ...horse }) => ({
@@ -105,6 +108,7 @@ export function writeLayout(layout: Layout): LayoutOnPaper {
         : {}),
     },
     school: layout.school,
+    ...(layout.leanRad === undefined ? {} : { leanDeg: layout.leanRad === null ? null : degrees(layout.leanRad) }),
     items: layout.items.map(itemToPaper),
     tracks: layout.tracks.map(trackToPaper),
     // To the hundredth of a millimetre: 1.63 × 100 is not 163 in binary.
@@ -112,6 +116,9 @@ export function writeLayout(layout: Layout): LayoutOnPaper {
     ...(layout.kit ? { kit: layout.kit } : {}),
   };
 }
+
+/** To the thousandth of a degree: 20 degrees are 20 again. */
+const degrees = (rad: number) => Math.round((rad * 180_000) / Math.PI) / 1000;
 
 /** A track as the file has it. */
 export function trackToPaper(track: PlannedTrack): TrackOnPaper {

@@ -89,13 +89,13 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
   };
 }
 
-/** What to carry out, and how much of it the yard does not have; 0 where nobody has said what it has. */
+/** What to carry out, and how much of it the yard does not have; 0 where nobody has counted. */
 function printedKit({ items, kit }: Pick<Layout, 'items' | 'kit'>): PrintedKit[] {
   const needed = kitOfAll(items);
   return (Object.keys(needed) as (keyof Kit)[]).flatMap(kind => {
     const count = needed[kind];
     if (count === 0) return [];
-    const lacking = kit ? Math.max(0, count - kit[kind]) : 0;
+    const lacking = Math.max(0, count - (kit?.[kind] ?? count));
     return [{ kind, needed: count, lacking, words: `${count} ${count === 1 ? kind.slice(0, -1) : kind}` }];
   });
 }

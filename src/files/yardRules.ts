@@ -28,6 +28,13 @@ export const YardRulesOnPaper = z.strictObject({
     smallCircleMin: z.number({ error: 'How many minutes?' }).min(0.5, 'At least half a minute.').max(60, 'At most 60.'),
     jumpingDays: count(1, 7, 'days'),
   }),
+  // An older Roan did not ask.
+  leanDeg: z
+    .number({ error: 'How many degrees?' })
+    .min(5, 'At least 5 degrees.')
+    .max(45, 'At most 45 degrees.')
+    .nullable()
+    .default(USUAL_RULES.leanDeg),
   faults: Words('fault'),
   riderMarks: Words('mark'),
 }) satisfies z.ZodType<YardRules>;

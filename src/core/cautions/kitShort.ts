@@ -1,6 +1,7 @@
 import type { Item } from '../items/item';
 import { kitOfAll, type Kit } from '../items/kit';
 import { isRaised } from '../items/pole';
+import { isRiddenAnywhere } from '../layout/isRiddenAnywhere';
 import type { Layout } from '../layout/layout';
 import { applyEdits, type LayoutEdit } from '../layout/layoutEdit';
 import { NOWHERE } from './caution';
@@ -8,12 +9,15 @@ import type { CautionRule } from './cautionRule';
 
 const PIECES = ['poles', 'stands', 'cups', 'blocks', 'cones', 'fillers', 'markers'] as const;
 
-/** What a layout takes more of than the yard has. */
+/** What a layout takes more of than the yard has; a kind that was never counted is unknown, and lacks nothing. */
 function missing({ items, kit }: Layout): Partial<Kit> {
   if (!kit) return {};
   const taken = kitOfAll(items);
   return Object.fromEntries(
-    PIECES.flatMap(piece => (taken[piece] > kit[piece] ? [[piece, taken[piece] - kit[piece]]] : [])),
+    PIECES.flatMap(piece => {
+      const had = kit[piece];
+      return had !== undefined && taken[piece] > had ? [[piece, taken[piece] - had]] : [];
+    }),
   );
 }
 
@@ -51,8 +55,11 @@ export const kitShort: CautionRule = {
   },
 };
 
-/** Everything that can be left out, the dearest to the exercise last: fillers, ground lines, height, markers, fences. */
-function* sheddings({ items }: Layout): Generator<LayoutEdit> {
+/**
+ * Everything that can be left out, the dearest to the exercise last: fillers, ground lines, height, markers, loose poles.
+ * What is ridden is never taken away.
+ */
+function* sheddings({ items, tracks }: Layout): Generator<LayoutEdit> {
   const lastFirst = [...items].reverse();
   const fences = lastFirst.filter(item => item.kind === 'fence');
   for (const { id, filler } of fences) if (filler) yield { kind: 'change-fence', item: id, changes: { filler: false } };
@@ -66,5 +73,6 @@ function* sheddings({ items }: Layout): Generator<LayoutEdit> {
       if (fence.heightM > heightM) yield { kind: 'change-fence', item: fence.id, changes: { heightM } };
   const order: Item['kind'][] = ['marker', 'cone', 'block', 'guide', 'pole', 'fence'];
   for (const kind of order)
-    for (const item of lastFirst) if (item.kind === kind) yield { kind: 'remove-item', item: item.id };
+    for (const item of lastFirst)
+      if (item.kind === kind && !isRiddenAnywhere({ tracks }, item.id)) yield { kind: 'remove-item', item: item.id };
 }

@@ -120,3 +120,20 @@ describe('what a horse may do in a day, by the yard’s own limits', () => {
     expect(said(flat as Layout, USUAL_LIMITS)).toEqual([]);
   });
 });
+
+describe('kit', () => {
+  const alder = fence('alder', 20, 30);
+  const missing = (kit: Layout['kit']) => codesOf(line([alder], { layout: { kit } })).includes('kit-short');
+
+  test('a kind that was never counted is unknown, and not none', () => {
+    expect(missing({ cones: 4 })).toBe(false);
+    expect(missing({ cones: 4, poles: 0 })).toBe(true);
+    expect(missing({})).toBe(false);
+  });
+
+  test('a mend never takes away what is ridden', () => {
+    const layout = line([alder, pole('p', 20, 40)], { layout: { kit: { poles: 0 } } });
+    const caution = layoutCautions(layout, reckonLayout(layout)).find(({ code }) => code === 'kit-short')!;
+    expect(offerMend(layout, caution)).toBeNull();
+  });
+});

@@ -118,9 +118,9 @@ const beside = (item: Item) => {
   return line([alder, birch], { layout: { items: [alder, birch, item] } });
 };
 /** A fence with something behind it that is not ridden. */
-const behind = (item: Item) => {
+const behind = (item: Item, kit: Layout['kit'] = null) => {
   const alder = fence('alder', 20, 30);
-  return line([alder], { layout: { items: [alder, item] } });
+  return line([alder], { layout: { items: [alder, item], kit } });
 };
 const downhill = (percent: number, yM = 50) =>
   pair(5 * S, {
@@ -341,8 +341,14 @@ export const CAUTION_CASES: CautionCase[] = [
   {
     code: 'kit-short',
     name: 'a pole too many',
-    raises: row([1.37, 1.37], { layout: { ...trotting.layout, kit: { ...tens, poles: 2 } } }),
-    quiet: row([1.37, 1.37], { layout: { ...trotting.layout, kit: { ...tens, poles: 3 } } }),
+    raises: behind(
+      { kind: 'guide', id: 'rail', name: null, at: { xM: 16, yM: 33 }, headingRad: UP, lengthM: 3 },
+      { poles: 2 },
+    ),
+    quiet: behind(
+      { kind: 'guide', id: 'rail', name: null, at: { xM: 16, yM: 33 }, headingRad: UP, lengthM: 3 },
+      { poles: 3 },
+    ),
   },
   {
     code: 'kit-short',

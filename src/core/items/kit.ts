@@ -14,6 +14,9 @@ export type Kit = {
   markers: number;
 };
 
+/** What a yard has, by kind; a kind that was never counted is unknown, and missing here. */
+export type KitAtHand = Partial<Kit>;
+
 const NOTHING: Kit = { poles: 0, stands: 0, cups: 0, blocks: 0, cones: 0, fillers: 0, markers: 0 };
 
 /** What an item takes out of the store (common practice, no source; rails by the height of the front). */

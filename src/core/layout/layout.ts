@@ -6,7 +6,7 @@ import type { HorseType } from '../horse/horse';
 import type { HorseLevel } from '../horse/horseLevel';
 import type { StrideEntryKey, StrideRange } from '../horse/strideEntry';
 import type { Item } from '../items/item';
-import type { Kit } from '../items/kit';
+import type { KitAtHand } from '../items/kit';
 import type { Approach, School, Setting } from '../stride/school';
 import type { Rein } from '../track/rein';
 import type { TrackGait } from './trackGait';
@@ -73,8 +73,8 @@ export type Layout = {
   items: Item[];
   tracks: PlannedTrack[];
   horses: LayoutHorse[];
-  /** What the yard has to set it with, or null where nobody has said. */
-  kit: Kit | null;
+  /** What the yard has to set it with, by kind as far as it was counted; null where nobody has said. */
+  kit: KitAtHand | null;
 };
 
 export const DEFAULT_LEG: PlannedLeg = {

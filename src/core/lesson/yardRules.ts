@@ -1,11 +1,27 @@
 import { RIDE_FAULTS, RIDER_MARKS } from '../record/passMark';
 import { USUAL_GATE, type GateRule } from './stageGate';
+import { USUAL_LEAN_RAD } from '../track/turnCost';
 import { USUAL_WORK_LIMITS, type WorkLimits } from '../work/workCounts';
 
-/** How a yard teaches: when a stage is earned, what a horse may do in a day, and the words it marks with. */
-export type YardRules = { gate: GateRule; limits: WorkLimits; faults: string[]; riderMarks: string[] };
+/**
+ * How a yard teaches: when a stage is earned, what a horse may do in a day, how far its horses lean into a turn (null where
+ * turns are taken to cost no stride), and the words it marks with.
+ */
+export type YardRules = {
+  gate: GateRule;
+  limits: WorkLimits;
+  leanDeg: number | null;
+  faults: string[];
+  riderMarks: string[];
+};
 
 /** Common practice, no source: what holds until a yard says otherwise. */
 export const USUAL_RULES: YardRules = {
-  ...{ gate: USUAL_GATE, limits: USUAL_WORK_LIMITS, faults: [...RIDE_FAULTS], riderMarks: [...RIDER_MARKS] },
+  ...{
+    gate: USUAL_GATE,
+    limits: USUAL_WORK_LIMITS,
+    leanDeg: Math.round((USUAL_LEAN_RAD * 180) / Math.PI),
+    faults: [...RIDE_FAULTS],
+    riderMarks: [...RIDER_MARKS],
+  },
 };

@@ -3,7 +3,7 @@ import type { Fall } from '../arena/fall';
 import type { ExerciseGround, Guidance, LaidExercise } from '../exercises/exercise';
 import type { Item } from '../items/item';
 import { isRidden } from '../items/item';
-import type { Kit } from '../items/kit';
+import type { KitAtHand } from '../items/kit';
 import type { FigureTrack, Layout, LayoutHorse, PlannedTrack } from '../layout/layout';
 import { keptOf } from '../layout/layoutEdit';
 import type { PlacedRecipe, Plan, PlanHorse } from './plan';
@@ -13,7 +13,9 @@ export type PlanGround = {
   name: string;
   arena: Arena;
   fall: Fall | null;
-  kit: Kit | null;
+  kit: KitAtHand | null;
+  /** How far a horse leans into a turn, as layouts have it. */
+  leanRad?: number | null;
   /** Every horse that the plan may name. */
   horses: readonly PlanHorse[];
 };
@@ -163,8 +165,9 @@ function assembled(plan: Plan, ground: PlanGround, horses: LayoutHorse[], made: 
   for (const { placed, laid } of exercises)
     for (const { id } of [...laid.items, ...(placed.session === null ? laid.tracks : [])]) ownerOf.set(id, placed.id);
   const { name, arena, fall, kit } = ground;
+  const lean = ground.leanRad === undefined ? {} : { leanRad: ground.leanRad };
   return {
-    layout: { name, arena, fall, kit, school: plan.school, items, tracks, horses },
+    layout: { name, arena, fall, kit, ...lean, school: plan.school, items, tracks, horses },
     exercises,
     ownerOf,
     faults: made.flatMap(one => (one.ok ? [] : [{ id: one.id, reason: one.reason }])),

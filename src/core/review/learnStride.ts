@@ -64,7 +64,7 @@ export function learnStride(
 }
 
 /** How likely a count is at a stride, on the scale of the logarithm. */
-function logChance({ groundM, count, rule }: RiddenCount, strideM: number, spread: number): number {
+export function logChance({ groundM, count, rule }: RiddenCount, strideM: number, spread: number): number {
   const inStrides = groundM / strideM;
   const atLeast = (strides: number) => quickCdf((inStrides / (rule.fixed + strides * rule.perStride) - 1) / spread);
   const chance = (count === 0 ? 1 : atLeast(count - 0.5)) - atLeast(count + 0.5);

@@ -64,12 +64,12 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
   const ways = new Map<string, Way>();
   const marks = arenaMarks(arena);
   for (const { way } of marks) survey.set(way);
-  const useMarks = (...points: KnownPoint[]) => {
+  const putMarks = (...points: KnownPoint[]) => {
     const isNew = ({ peg }: SetPeg) => !pegs.some(one => one.peg === peg);
     for (const mark of marksAt(points, marks)) if (isNew(mark)) pegs.push(mark);
   };
   const set = (item: Item, way: Way) => {
-    useMarks(...measuredFromOf(way));
+    putMarks(...measuredFromOf(way));
     survey.set(way);
     ways.set(item.id, way);
   };
@@ -80,7 +80,7 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
     else if (group.ropeReaches && isInReach(pegWay(arena, '', group.centre))) {
       arcs.count += 1;
       const peg = String(arcs.count);
-      useMarks(...measuredFromOf(pegWay(arena, peg, group.centre)));
+      putMarks(...measuredFromOf(pegWay(arena, peg, group.centre)));
       pegs.push(setRoped(survey, group, peg, set, setAlone));
     } else setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
   }
@@ -101,7 +101,7 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
     const hangsOn = points.flatMap(({ placing }) => measuredFrom(placing)).filter(isSet);
     const piece = { number: index + 1, item, points, towards: riddenTowards(arena, item), hangsOn };
     const checks = checkMeasures(survey, piece, [...pegs, ...pieces], marks);
-    for (const { from } of checks) if (from.kind === 'point') useMarks(from.point);
+    for (const { from } of checks) if (from.kind === 'point') putMarks(from.point);
     pieces.push({ ...piece, checks });
   }
   const used = new Set(

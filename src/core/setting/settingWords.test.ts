@@ -1,8 +1,7 @@
 import type { Arena } from '../arena/arena';
 import type { Fence, Item } from '../items/item';
 import { newItem } from '../plan/newItem';
-import { endsAsMeasured } from './asMeasured';
-import { arenaPoints, atWall, fromWall, knownPointName, samePoint } from './knownPoint';
+import { arenaPoints, atWall, fromWall, knownPointName } from './knownPoint';
 import { pieceAtEnds, pieceEnds } from './pieceEnds';
 import { angleBetween, isGoodPull, tapesMeet, tellingWall } from './placing';
 import { settingSheet } from './settingSheet';

@@ -22,6 +22,7 @@ import { kitCounts, planGround } from './planGround';
 import { listKit } from './kit';
 import type { Layout } from './layouts';
 import { findStanding } from './standings';
+import { yardRules } from './settings';
 import { storedPlan } from './storedPlan';
 
 export type VersionReason = 'ridden' | 'kept' | 'before-change';
@@ -46,7 +47,8 @@ export async function madeLayout(
 ): Promise<CoreLayout> {
   const horses = await listHorses(db, yardId);
   const kit = kitCounts(await listKit(db, yardId));
-  return resolvePlan(plan, planGround(name, arena, horses, kit)).layout;
+  const rules = await yardRules(db, yardId);
+  return resolvePlan(plan, planGround(name, arena, horses, kit, rules)).layout;
 }
 
 /** What a plan comes to today, with its pieces where they really stand. */

@@ -1,4 +1,11 @@
-import { headingFromFacing, layoutHorse, type Kit, type PlanGround, type PlanHorse } from '@/core';
+import {
+  headingFromFacing,
+  layoutHorse,
+  type KitAtHand,
+  type PlanGround,
+  type PlanHorse,
+  type YardRules,
+} from '@/core';
 import type { NamedArena } from './arenas';
 import type { Horse } from './horses';
 import type { KitPiece } from './kit';
@@ -11,30 +18,43 @@ export function planHorses(horses: readonly Horse[]): PlanHorse[] {
   return horses.map(planHorse);
 }
 
-/** What the yard has in its store, by kind; null where nothing was ever entered. */
-export function kitCounts(pieces: readonly KitPiece[]): Kit | null {
+/** What the yard has in its store, by kind as far as it was counted; null where nothing was ever entered. */
+export function kitCounts(pieces: readonly KitPiece[]): KitAtHand | null {
   const there = pieces.filter(({ archived }) => !archived);
   if (there.length === 0) return null;
-  const count = (kind: KitPiece['kind']) =>
-    there.filter(piece => piece.kind === kind).reduce((sum, piece) => sum + piece.count, 0);
-  return {
-    poles: count('pole'),
-    stands: count('stand-pair') * 2,
-    cups: count('cup'),
-    blocks: count('block'),
-    cones: count('cone'),
-    fillers: count('filler'),
-    markers: count('marker'),
-  };
+  const kit: KitAtHand = {};
+  for (const { kind, count } of there) {
+    const { piece, each } = COUNTED_AS[kind];
+    kit[piece] = (kit[piece] ?? 0) + count * each;
+  }
+  return kit;
 }
 
-/** What a plan of a yard lies on. */
+/** What an entry of the store counts as. A kind without any entry was never counted: it is unknown, not none. */
+const COUNTED_AS: Record<KitPiece['kind'], { piece: keyof KitAtHand; each: number }> = {
+  pole: { piece: 'poles', each: 1 },
+  'stand-pair': { piece: 'stands', each: 2 },
+  cup: { piece: 'cups', each: 1 },
+  block: { piece: 'blocks', each: 1 },
+  cone: { piece: 'cones', each: 1 },
+  filler: { piece: 'fillers', each: 1 },
+  marker: { piece: 'markers', each: 1 },
+};
+
+const leanRad = ({ leanDeg }: Pick<YardRules, 'leanDeg'>) => (leanDeg === null ? null : (leanDeg * Math.PI) / 180);
+
+/**
+ * What a plan of a yard lies on.
+ * @param rules - how the yard's horses turn; left out the usual way
+ */
 export function planGround(
   name: string,
   { widthM, lengthM, letters, marks }: NamedArena,
   horses: readonly Horse[],
-  kit: Kit | null,
+  kit: KitAtHand | null,
+  rules?: Pick<YardRules, 'leanDeg'>,
 ): PlanGround {
   const fall = marks.fall && { headingRad: headingFromFacing(marks.fall.facingDeg), percent: marks.fall.percent };
-  return { name, arena: { widthM, lengthM, letters }, fall, kit, horses: planHorses(horses) };
+  const lean = rules ? { leanRad: leanRad(rules) } : {};
+  return { name, arena: { widthM, lengthM, letters }, fall, kit, ...lean, horses: planHorses(horses) };
 }

@@ -1,5 +1,6 @@
 import { listHorses } from '@/data/queries/horses';
 import { listKit } from '@/data/queries/kit';
+import { yardRules } from '@/data/queries/settings';
 import { findLayout } from '@/data/queries/layouts';
 import { listOwnExercises } from '@/data/queries/ownExercises';
 import { exerciseGround, layoutCautions, layOutPlaced, reckonLayout, resolvePlan } from '@/core';
@@ -35,16 +36,17 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, layoutId);
   if (!layout) notFound();
-  const [all, kit, own] = await Promise.all([
+  const [all, kit, own, rules] = await Promise.all([
     listHorses(db, yard.id),
     listKit(db, yard.id),
     listOwnExercises(db, yard.id),
+    yardRules(db, yard.id),
   ]);
   // A horse that was put away stays in the layouts that are made for it.
   const { groupIds, exercises } = layout.plan;
   const named = new Set([...groupIds, ...exercises.flatMap(({ horseIds }) => horseIds ?? [])]);
   const horses = all.filter(({ id, archived }) => !archived || named.has(id));
-  const ground = planGround(layout.name, layout.arena, horses, kitCounts(kit));
+  const ground = planGround(layout.name, layout.arena, horses, kitCounts(kit), rules);
   const made = resolvePlan(layout.plan, ground).layout;
   const limits = await yardCautionLimits(db, yard.id);
   const cautions = layoutCautions(made, reckonLayout(made), limits);

@@ -3,7 +3,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
-import { balanceWords, groupReview } from '@/core';
+import { balanceWords, groupReview, turnClaim, turnReview, USUAL_RULES } from '@/core';
 import { present } from '@/data/present';
 import { listHorses } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
@@ -53,6 +53,13 @@ export default async function GroupPage() {
     strideOf,
     passes.filter(({ riddenAtMs }) => riddenAtMs >= sinceMs),
   );
+  const turns = turnReview(
+    passes,
+    pairId => pairs.find(({ id }) => id === pairId)?.horseId ?? '',
+    horseId => horses.find(({ id }) => id === horseId)?.strides['course-canter']?.normalM ?? null,
+    rules.leanDeg ?? USUAL_RULES.leanDeg!,
+  );
+  const turnSaid = turns && turnClaim(turns);
   const words = reviewWords('', unit);
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? '';
   const ready = await readyForNext(
@@ -104,6 +111,34 @@ export default async function GroupPage() {
                 </li>
               ))}
             </ul>
+          </ChartCard>
+        )}
+        {turns && (
+          <ChartCard
+            title="What a tight turn costs"
+            sub="Counts on turns that are tight for the speed, against each horse’s own stride on straights."
+            fileName="turns"
+            table={{
+              columns: ['times the rule', 'low', 'high', 'counts', 'passes', 'horses', 'lean that says so, degrees'],
+              rows: [
+                [
+                  ...[turns.times, turns.low, turns.high].map(times => Number(times.toFixed(2))),
+                  ...[turns.counts, turns.passes, turns.horses, turns.leanDeg ?? ''],
+                ],
+              ],
+            }}
+          >
+            <p>
+              {turnSaid
+                ? turnSaid.text
+                : `As much as the rule says, as far as the record can tell: ${turns.times.toFixed(1)} times as much, ${turns.low.toFixed(1)} to ${turns.high.toFixed(1)}.`}
+            </p>
+            {turnSaid && <p>{turnSaid.because}</p>}
+            {turnSaid && (
+              <LinkButton href="/yard/rules" variant="default">
+                How this yard teaches
+              </LinkButton>
+            )}
           </ChartCard>
         )}
         {ready.length > 0 && (

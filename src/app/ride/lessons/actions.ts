@@ -198,7 +198,8 @@ export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> 
     ...{ through: [from, to], legs: [leg] },
   };
   const groundM = reckonItemTrack({ ...stands, horses: [] }, line).legs[0]!.groundM + byM;
-  const moved = groundM > 0 ? moveForGround(stands, line, 0, { by: 'tape', lengthM: groundM }, behind.filter(isThere), true) : null;
+  const moved =
+    groundM > 0 ? moveForGround(stands, line, 0, { by: 'tape', lengthM: groundM }, behind.filter(isThere), true) : null;
   if (!moved?.ok) return refuse('It cannot be changed along its line: move the piece in the plan.');
   const now = applyEdits(stands, moved.edits);
   return attempt(async () => {

@@ -42,6 +42,7 @@ import { useSameGround } from '../_state/useSameGround';
 import { useSandView } from '../_state/useSandView';
 import { PlanBar } from './PlanBar';
 import classes from './PlanEditor.module.css';
+import type { OfferedMend } from '../_state/offeredMend';
 import { PlanSand } from './PlanSand';
 import { ReadingPanel } from './ReadingPanel';
 import { copySelected } from './reading/ThingActions';
@@ -98,6 +99,9 @@ export function PlanEditor(props: PlanEditorProps) {
   const [playing, setPlaying] = useState(false);
   const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | null>(null);
   const [layingDown, setLayingDown] = useState(false);
+  const [offered, setOffered] = useState<OfferedMend | null>(null);
+  // Whatever changes, a mend that was made for what stood before is none any more.
+  const mend = offered?.of === controls.shown ? offered : null;
 
   const { resolved, tracks } = controls.shown;
   const { layout } = resolved;
@@ -236,6 +240,7 @@ export function PlanEditor(props: PlanEditorProps) {
               marked={pointed}
               onPoint={pointAtItem}
               walkedM={walkedM}
+              mend={mend}
             />
             {layout.items.length === 0 && layout.tracks.length === 0 && (
               <p className={classes.emptyHint}>
@@ -271,7 +276,8 @@ export function PlanEditor(props: PlanEditorProps) {
           )}
         </div>
         <ReadingPanel
-          {...{ controls, selection, trackId, horse, horses }}
+          {...{ controls, selection, trackId, horse, horses, mend }}
+          onMend={setOffered}
           arena={ground.arena}
           onSelect={setSelected}
           onTrack={setTrackWish}

@@ -14,12 +14,14 @@ import { partsNamed, partsOf, type Parts } from '../_hand/movedParts';
 import { SandCanvas } from '../_hand/SandCanvas';
 import { selectThing, type LegPlace, type Selection } from '../_state/selection';
 import { itemLabels, thingOf } from '../_state/thingsShown';
+import type { OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { useSandGestures, type Marquee } from '../_state/useSandGestures';
 import type { SandWindow } from '../_state/useSandView';
 import { GroundMarks } from './GroundMarks';
 import { handShapes } from './handleShapes';
 import classes from './PlanSand.module.css';
+import { MendPreview } from './MendPreview';
 import { itemNaming, type ItemNaming } from './nameShapes';
 import { SandItem } from './SandItem';
 import { Stands } from './Stands';
@@ -41,6 +43,8 @@ type PlanSandProps = {
   /** Pointed at here, on the ribbon, or in a caution. */
   marked: { items: readonly string[]; leg: LegPlace | null };
   onPoint: (item: string | null) => void;
+  /** A mend that is looked at before it is made. */
+  mend: OfferedMend | null;
   /** Where the walk along the chosen track has come to, metres; null while nobody walks. */
   walkedM: number | null;
 };
@@ -146,7 +150,7 @@ function StillLayer({ labels, naming, ...props }: StillLayerProps) {
 
 /** What the hand takes hold of, and what the eye is led to: outlines, handles, the walker. A drag draws its own. */
 function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject<SVGSVGElement | null> }) {
-  const { controls, chosenTrack, walkedM, view, textM, marquee, svg } = props;
+  const { controls, chosenTrack, walkedM, view, textM, marquee, svg, mend } = props;
   const isOnItsWay = useMoved(controls.live) !== null;
   const { shown } = controls;
   const hand = handShapes(shown, props, props);
@@ -170,6 +174,7 @@ function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject
           )}
         </>
       )}
+      {mend && <MendPreview mend={mend} view={view} />}
       {marquee && <MarqueeBox {...marquee} view={view} />}
       {walkedM !== null && chosenTrack !== null && (
         <Walker track={shown.tracks.find(({ id }) => id === chosenTrack)} {...{ walkedM, view, textM }} />

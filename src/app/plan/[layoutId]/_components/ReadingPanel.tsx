@@ -1,13 +1,15 @@
 'use client';
 
 import { CautionList } from '@/components/Caution/CautionList';
-import { brokenBy, exerciseLabel, layoutLabels, type Arena, type Caution, type LayoutHorse, type Plan } from '@/core';
+import { exerciseLabel, layoutLabels, type Arena, type Caution, type LayoutHorse, type Plan } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import { Button, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
 import type { LegPlace, Selection } from '../_state/selection';
+import type { OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
+import { MendWords } from './MendWords';
 import classes from './PlanEditor.module.css';
 import { LayoutReading } from './reading/LayoutReading';
 import readingClasses from './reading/Reading.module.css';
@@ -32,6 +34,9 @@ type ReadingPanelProps = {
   onPoint: (pointed: { items: string[]; leg: LegPlace | null }) => void;
   onKeep: () => void;
   onRideOn: (id: string) => void;
+  /** The mend that is looked at before it is made. */
+  mend: OfferedMend | null;
+  onMend: (mend: OfferedMend | null) => void;
 };
 
 /**
@@ -39,7 +44,7 @@ type ReadingPanelProps = {
  * dragged its numbers stand beside the hand: the panel follows when it is let go.
  */
 export function ReadingPanel(props: ReadingPanelProps) {
-  const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint, onRideOn } = props;
+  const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint, onRideOn, mend, onMend } = props;
   const { plan, resolved } = controls.shown;
   const { tracks } = resolved.layout;
   return (
@@ -74,7 +79,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
       <CautionList
         cautions={controls.cautions}
         items={resolved.layout.items}
-        action={caution => <Mend caution={caution} controls={controls} />}
+        action={caution => <Mend {...{ caution, controls, mend, onMend }} />}
         onPoint={caution => onPoint(placeOf(caution))}
       />
     </div>
@@ -88,25 +93,36 @@ function placeOf(caution: Caution | null): { items: string[]; leg: LegPlace | nu
   return { items: caution.items, leg: track !== null && part !== null ? { track, leg: part } : null };
 }
 
-/** Mends what a caution says where the core can: one step, that undo takes back. */
-function Mend({ caution, controls }: { caution: Caution; controls: PlanControls }) {
-  const mend = async () => {
-    const { plan, resolved } = controls.shown;
-    const { offerMend } = await import('../_state/judge');
-    const edits = offerMend(resolved.layout, caution, controls.limits);
-    if (!edits)
-      return void notifications.show({
-        message: 'Nothing that Roan can move mends this: it wants a decision of yours.',
-      });
-    const apart = brokenBy(plan, resolved, edits);
-    controls.edit(edits);
-    if (apart.length > 0)
-      notifications.show({ message: `Mended. ${apart.join(', ')} came apart for it: undo puts it together again.` });
+type MendProps = Pick<ReadingPanelProps, 'controls' | 'mend' | 'onMend'> & { caution: Caution };
+
+/** What mends a caution, where the core knows it: shown first, on the sand and in words, and made when it is wanted. */
+function Mend({ caution, controls, mend, onMend }: MendProps) {
+  const offer = async () => {
+    const { offeredMend } = await import('../_state/judge');
+    const offered = offeredMend(controls.shown, caution, controls.limits);
+    onMend(offered);
+    if (!offered)
+      notifications.show({ message: 'Nothing that Roan can move mends this: it wants a decision of yours.' });
   };
   if (caution.level === 'note' && caution.mend === '') return null;
+  if (mend?.caution === caution)
+    return (
+      <MendWords
+        mend={mend}
+        onLeave={() => onMend(null)}
+        onMake={() => {
+          controls.edit(mend.edits);
+          onMend(null);
+          if (mend.apart.length > 0)
+            notifications.show({
+              message: `Mended. ${mend.apart.join(', ')} came apart for it: undo puts it together again.`,
+            });
+        }}
+      />
+    );
   return (
-    <Button size="compact-xs" variant="default" ml={6} onClick={mend}>
-      Mend it
+    <Button size="compact-xs" variant="default" ml={6} onClick={offer}>
+      Show a mend
     </Button>
   );
 }

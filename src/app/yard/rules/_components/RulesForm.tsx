@@ -58,6 +58,24 @@ export function RulesForm({ first }: { first: YardRules }) {
           Common practice, not law: Roan warns at these and never stops anybody. A young, old or unfit horse has less.
         </p>
       </Card>
+      <Card label="What a turn costs" title="What a turn costs">
+        <Switch
+          label="A tight turn at speed shortens the stride"
+          description="Counts on such a turn are reckoned with the shorter stride. What is tighter than a horse can carry gets no count either way."
+          checked={form.values.leanDeg !== null}
+          onChange={event => form.setFieldValue('leanDeg', event.currentTarget.checked ? USUAL_RULES.leanDeg : null)}
+        />
+        {form.values.leanDeg !== null && (
+          <NumberInput
+            mt="sm"
+            label="How far your horses lean into a turn, degrees"
+            description="About 20 is as much as schooling asks, 30 a jump-off: the more, the less a turn costs. The review says whether your horses pay more or less than this."
+            min={5}
+            max={45}
+            {...form.getInputProps('leanDeg')}
+          />
+        )}
+      </Card>
       <Card label="Words on the keys" title="Words on the keys">
         <TagsInput
           label="What went wrong"

@@ -6,6 +6,7 @@ import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   editPlan,
+  isShortestWay,
   layoutLabels,
   makeItSo,
   type ItemTrack,
@@ -49,6 +50,7 @@ export function LegReading({ controls, track, reckoned, leg, horse }: LegReading
         {ridden.smallestRadiusM !== null && `, tightest turn of ${format(ridden.smallestRadiusM)} radius`}. Inside{' '}
         {format(ridden.insideM)}, outside {format(ridden.outsideM)}.
       </Text>
+      <TurnWords {...{ controls, track, leg, ridden }} />
       {planned.circle ? (
         <CircleFields planned={planned} change={change} />
       ) : (
@@ -75,6 +77,36 @@ export function LegReading({ controls, track, reckoned, leg, horse }: LegReading
       <Asked {...{ controls, track, leg, horse }} onAsk={asked => change({ asked })} />
       <HorsesOnLeg {...{ controls, track, reckoned, leg }} />
     </Stack>
+  );
+}
+
+/** What its turns cost, whether it can be ridden at all, and whether there is no rounder way. */
+function TurnWords({
+  controls,
+  track,
+  leg,
+  ridden,
+}: Pick<LegReadingProps, 'controls' | 'track' | 'leg'> & { ridden: ReckonedItemTrack['legs'][number] }) {
+  const { format } = useLengths();
+  const cannot = ridden.readings.filter(reading => reading.cannot);
+  const { turnShare, countedM } = ridden.cost;
+  const isShortest = isShortestWay(controls.shown.resolved.layout, track, leg, ridden);
+  return (
+    <>
+      {turnShare < 1 && cannot.length < ridden.readings.length && (
+        <Text size="sm">
+          At this speed its turns shorten the stride to {Math.round(turnShare * 100)} %: for strides it counts as{' '}
+          {format(countedM)}.
+        </Text>
+      )}
+      {cannot.map(({ horseId, horse, cannot: turn }) => (
+        <Text key={horseId} size="sm" fw={600}>
+          {horse} cannot ride this turn at this gait: {format(turn!.radiusM)}, and {format(turn!.leastM)} is the
+          tightest it can be.
+        </Text>
+      ))}
+      {isShortest && <Text size="sm">There is no rounder way here: this is the shortest line too.</Text>}
+    </>
   );
 }
 

@@ -24,7 +24,7 @@ function season(times: number, random: () => number): ReviewPass[] {
         return { kind: 'strides', place: place + 1, count: Math.round(rodeM / nowM - 1) };
       });
       return {
-        horseId,
+        pairId: horseId,
         day: `2026-05-${pass + 1}`,
         isVoid: false,
         marks,

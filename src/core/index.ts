@@ -2,7 +2,9 @@
 export { assertNever } from './assertNever';
 
 export { LENGTH_UNITS, M_PER_FT, M_PER_IN, M_PER_YD, M_PER_HAND, type LengthUnit } from './units/lengthUnits';
-export { parseLength, type ParsedLength, type ParseLengthOptions } from './units/parseLength';
+export { parseLength, type ParsedLength, type ParseLengthOptions, type UsualLength } from './units/parseLength';
+export { scaleBarOf } from './units/scaleBar';
+export { sayLengths } from './units/sayLengths';
 export { formatTape } from './units/formatTape';
 export { formatLength, formatReading, type FormatLengthOptions } from './units/formatLength';
 export { stepsText } from './units/stepsText';

@@ -2,7 +2,7 @@ import { newItem, type Fence, type Item } from '@/core';
 import { drawingSheet, layoutShapes, scaleBar, type PathShape, type ShapesWish, type TextShape } from './layoutShapes';
 
 const ARENA = { widthM: 20, lengthM: 40, letters: '20x40' } as const;
-const UP: ShapesWish = { lies: 'up', numbers: null, textM: 1 };
+const UP: ShapesWish = { lies: 'up', numbers: null, textM: 1, unit: 'm' };
 const UP_RAD = Math.PI / 2;
 
 const fence = (kind: Parameters<typeof newItem>[0], changes: Partial<Fence> = {}) =>

@@ -4,9 +4,11 @@ import {
   chainsOf,
   pointAlong,
   RAILS_ACROSS,
+  scaleBarOf,
   type Fence,
   type Item,
   type Layout,
+  type LengthUnit,
   type PointM,
   type ReckonedTrack,
 } from '@/core';
@@ -33,6 +35,8 @@ export type ShapesWish = {
   numbers: ReadonlyMap<string, number> | null;
   /** Height of the letters, metres of paper. */
   textM: number;
+  /** What its scale bar is in. */
+  unit: LengthUnit;
 };
 
 /** Round the sand there is room for letters, and below it for the scale bar. */
@@ -51,10 +55,12 @@ export function drawingSheet(
 }
 
 /** How long the scale bar of a drawing is, and where it lies, metres of paper. */
-export function scaleBar({ arena }: Pick<Layout, 'arena'>, { lies, textM }: Pick<ShapesWish, 'lies' | 'textM'>) {
+export function scaleBar(
+  { arena }: Pick<Layout, 'arena'>,
+  { lies, textM, unit }: Pick<ShapesWish, 'lies' | 'textM' | 'unit'>,
+) {
   const heightM = lies === 'up' ? arena.lengthM : arena.widthM;
-  const lengthM = Math.max(arena.widthM, arena.lengthM) >= 30 ? 10 : 5;
-  return { x: 0, y: heightM + textM * 3.3, lengthM };
+  return { x: 0, y: heightM + textM * 3.3, ...scaleBarOf(arena, unit) };
 }
 
 /** All that is drawn of a layout, the ground first. */
@@ -94,7 +100,7 @@ export function layoutShapes(
         strokeM: 0.08,
       },
     ),
-    text({ x: bar.x + bar.lengthM + wish.textM * 1.6, y: bar.y }, `${bar.lengthM} m`, wish.textM),
+    text({ x: bar.x + bar.lengthM + wish.textM * 1.6, y: bar.y }, bar.words, wish.textM),
   ];
 }
 

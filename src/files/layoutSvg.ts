@@ -8,7 +8,7 @@ const TEXT_M = 0.9;
 
 /** Draws a layout with its tracks, for any program that opens SVG. */
 export function layoutSvg(layout: Layout, tracks: readonly ReckonedTrack[]): string {
-  const wish = { lies: 'up', numbers: null, textM: TEXT_M } as const;
+  const wish = { lies: 'up', numbers: null, textM: TEXT_M, unit: 'm' } as const;
   const { x, y, widthM, heightM } = drawingSheet(layout, wish);
   const bar = scaleBar(layout, wish);
   const size = (metres: number) => Math.round(metres * MM_PER_M * 100) / 100;

@@ -254,6 +254,12 @@ function gatherTests(rows: (TestRow & { line: number })[], faults: RowFault[]): 
 const metres = (lengthM: number | null | undefined) =>
   lengthM === null || lengthM === undefined ? '' : String(lengthM);
 
+/** With its unit: an unusual stride read back is believed. */
+const inMetres = (lengthM: number | null | undefined) => {
+  const text = metres(lengthM);
+  return text === '' ? '' : `${text} m`;
+};
+
 /** Writes a list, lengths in metres; read back it is the same. */
 export function writeYardCsv(content: CsvContent): string {
   const fields = CSV_COLUMNS[content.list].map(({ name }) => name);
@@ -265,10 +271,10 @@ function dataOf(content: CsvContent): (string | number)[][] {
     case 'horses':
       return content.rows.map(({ name, heightM, type, bornYear, level, stiffSide, notes, strides }) => [
         ...[name, `${heightM} m`, type, bornYear ?? '', level, stiffSide ?? '', notes],
-        ...TYPED_STRIDES.map(({ entry }) => metres(strides[entry])),
+        ...TYPED_STRIDES.map(({ entry }) => inMetres(strides[entry])),
       ]);
     case 'people':
-      return content.rows.map(({ name, role, stepLengthM }) => [name, role, metres(stepLengthM)]);
+      return content.rows.map(({ name, role, stepLengthM }) => [name, role, inMetres(stepLengthM)]);
     case 'kit':
       return content.rows.map(({ kind, count, sizeM, name }) => [kind, count, metres(sizeM), name]);
     case 'stride-tests':

@@ -1,3 +1,6 @@
+'use client';
+
+import { useLengths } from '../Lengths/LengthsProvider';
 import { DISCLAIMER, usualCautions, type Caution, type Item } from '@/core';
 import type { ReactNode } from 'react';
 import { IconAlertTriangle } from '@tabler/icons-react';
@@ -17,6 +20,7 @@ const LEVEL_WORDS = { stop: 'Stop.', warn: 'Take care.', note: 'Note.' } as cons
 
 /** Cautions of this layout first, then the ones that always hold, then who has the last word. */
 export function CautionList({ cautions, items, action, onPoint }: CautionListProps) {
+  const { say } = useLengths();
   return (
     <section aria-label="Cautions" className={classes.box}>
       {cautions.map((caution, index) => (
@@ -31,7 +35,7 @@ export function CautionList({ cautions, items, action, onPoint }: CautionListPro
         >
           <IconAlertTriangle size={18} aria-hidden="true" />
           <span>
-            <em>{LEVEL_WORDS[caution.level]}</em> <strong>{caution.text}</strong> {caution.mend}
+            <em>{LEVEL_WORDS[caution.level]}</em> <strong>{say(caution.text)}</strong> {say(caution.mend)}
             {action?.(caution)}
           </span>
         </div>

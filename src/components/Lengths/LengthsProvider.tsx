@@ -1,6 +1,6 @@
 'use client';
 
-import { formatReading, formatTape, type LengthUnit } from '@/core';
+import { formatReading, formatTape, sayLengths, type LengthUnit } from '@/core';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 
 export type Lengths = {
@@ -14,6 +14,8 @@ export type Lengths = {
   formatSigned: (lengthM: number) => string;
   /** Writes a change of length with its sign: "+5 cm", "−2 in". */
   formatChange: (changeM: number) => string;
+  /** A sentence of the core's, which has metres, with its lengths in that unit. */
+  say: (sentence: string) => string;
 };
 
 const LengthsContext = createContext<Lengths | null>(null);
@@ -32,7 +34,13 @@ function lengthsIn(unit: LengthUnit): Lengths {
     formatTape: lengthM => formatTape(lengthM, unit),
     formatSigned: lengthM => `${lengthM < 0 ? '−' : ''}${formatReading(Math.abs(lengthM), unit)}`,
     formatChange: changeM => `${changeM < 0 ? '−' : '+'}${formatReading(Math.abs(changeM), changeUnit)}`,
+    say: sentence => sayLengths(sentence, unit),
   };
+}
+
+/** The unit that is read here; metres where no yard is around. */
+export function useUnit(): LengthUnit {
+  return useContext(LengthsContext)?.unit ?? 'm';
 }
 
 /** The yard's way with lengths. */

@@ -2,6 +2,7 @@ import { arenaLetters, arenaLines, type Arena } from '@/core';
 import type { CSSProperties, ReactNode, Ref } from 'react';
 import classes from './Sand.module.css';
 import type { SandView } from './sandView';
+import { ScaleBar } from './ScaleBar';
 
 type SandProps = {
   arena: Arena;
@@ -31,11 +32,6 @@ export function wholeBox(arena: Arena, view: SandView): PaperBox {
   };
 }
 
-/** A length for the scale bar that reads well on this sand. */
-function barLengthM(arena: Arena): number {
-  return Math.max(arena.widthM, arena.lengthM) >= 30 ? 10 : 5;
-}
-
 /** Text grows with the sand, so that it reads the same on a page of any size. */
 export function sandTextM(arena: Arena): number {
   return Math.max(arena.widthM, arena.lengthM) / 46;
@@ -62,7 +58,7 @@ export function Sand({ arena, view, label, children, ref, className, box, textM:
         return <line key={name} x1={a.x} y1={a.y} x2={b.x} y2={b.y} className={classes.line} data-line={name} />;
       })}
       <Letters arena={arena} view={view} textM={textM} />
-      <ScaleBar lengthM={barLengthM(arena)} x={0} y={view.heightM + marginM} textM={textM} />
+      <ScaleBar arena={arena} x={0} y={view.heightM + marginM} textM={textM} />
       {children}
       <rect width={view.widthM} height={view.heightM} className={classes.wall} />
     </svg>
@@ -86,18 +82,6 @@ function Letters({ arena, view, textM }: { arena: Arena; view: SandView; textM: 
           </text>
         );
       })}
-    </g>
-  );
-}
-
-function ScaleBar({ lengthM, x, y, textM }: { lengthM: number; x: number; y: number; textM: number }) {
-  const tick = textM * 0.3;
-  return (
-    <g aria-hidden="true" className={classes.scale} fontSize={textM * 0.85} data-scale-bar={lengthM}>
-      <path d={`M${x} ${y - tick}v${tick * 2}M${x} ${y}h${lengthM}M${x + lengthM} ${y - tick}v${tick * 2}`} />
-      <text x={x + lengthM + textM * 0.4} y={y} dy="0.35em">
-        {lengthM} m
-      </text>
     </g>
   );
 }

@@ -1,12 +1,14 @@
 import { CHANGES_OF_REIN } from '../figures/figurePlaces';
 import type { ExerciseParam, ExerciseParams, Recipe } from './exercise';
+import type { UsualLength } from '../units/parseLength';
 import { GRID_ELEMENTS } from './recipes/grid';
 
 /** What a parameter of an exercise may be, and what it is called. Lengths in metres. */
 export type ParamSpec = { key: string; label: string } & (
   | { kind: 'count'; min: number; max: number }
   /** `zeroIs`: what nothing typed means, where that is something. */
-  | { kind: 'length'; minM: number; maxM: number; zeroIs: string | null }
+  /** `usual`: what practice has of it, where a bare number in another unit could be meant. */
+  | { kind: 'length'; minM: number; maxM: number; zeroIs: string | null; usual?: UsualLength }
   | { kind: 'degrees'; min: number; max: number }
   | { kind: 'share'; min: number; max: number }
   | { kind: 'choice'; options: readonly string[] }
@@ -83,11 +85,23 @@ const SPECS: Record<string, SpecWithoutKey> = {
 const GAIT = choice('Gait', ['walk', 'trot', 'canter']);
 const WITH_GAIT = new Set(['fan', 'stride-test-lane']);
 
+/** Common practice, no source: from the shortest pony's step or stride to the longest horse's, with room to spare. */
+const USUAL_SPACING: Readonly<Record<string, UsualLength>> = {
+  walk: { leastM: 0.55, mostM: 1.15 },
+  trot: { leastM: 0.8, mostM: 1.8 },
+  canter: { leastM: 1.8, mostM: 3.9 },
+};
+
+const gaitOf = (kind: string, { gait }: ExerciseParams): string =>
+  typeof gait === 'string' ? gait : kind.replace(/-poles$/, '');
+
 /** What may be changed of an exercise, in the order its recipe has it. */
 export function paramSpecs(kind: string, params: ExerciseParams): ParamSpec[] {
   return Object.keys(params).flatMap(key => {
     const spec = key === 'gait' && WITH_GAIT.has(kind) ? GAIT : SPECS[key];
-    return spec ? [{ ...spec, key } as ParamSpec] : [];
+    if (!spec) return [];
+    const usual = key === 'spacingM' ? USUAL_SPACING[gaitOf(kind, params)] : undefined;
+    return [{ ...spec, key, ...(usual ? { usual } : {}) } as ParamSpec];
   });
 }
 

@@ -28,6 +28,14 @@ test.each([
   { text: '15.2½ hh', lengthM: 62.5 * 0.0254 },
   { text: '1 m 37', lengthM: 1.37 },
   { text: '0', lengthM: 0 },
+  { text: '5.', lengthM: 5 },
+  { text: '5. m', lengthM: 5 },
+  { text: '4-1/2 ft', lengthM: 4.5 * 0.3048 },
+  { text: '4 - 1/2 ft', lengthM: 4.5 * 0.3048 },
+  { text: '4-½ ft', lengthM: 4.5 * 0.3048 },
+  { text: '2⅕ m', lengthM: 2.2 },
+  { text: '⅗ m', lengthM: 0.6 },
+  { text: '6 ft 11⅞', lengthM: 6 * 0.3048 + 11.875 * 0.0254 },
 ])('reads $text', ({ text, lengthM }) => expect(read(text)).toBeCloseTo(lengthM, 12));
 
 test('a bare number is in the default unit', () => {
@@ -51,7 +59,14 @@ test.each([
   { text: '3 furlongs', reason: 'furlongs' },
   { text: '15.5hh', reason: 'inches, 0 to 3' },
   { text: '6 in 4 ft', reason: 'cannot follow' },
-  { text: '4 6', reason: 'unit is missing', defaultUnit: 'cm' as LengthUnit },
+  { text: '4 6', reason: 'more than one way', defaultUnit: 'cm' as LengthUnit },
+  { text: '1 000', reason: 'more than one way' },
+  { text: '1 000 mm', reason: 'more than one way' },
+  { text: '1.2.3', reason: 'more than one way' },
+  { text: '6 ft 14', reason: 'a whole foot' },
+  { text: '6 ft 12 in', reason: 'a whole foot' },
+  { text: '2 yd 3', reason: 'a whole yard' },
+  { text: '1 m 120', reason: 'a whole metre' },
   { text: '1/0 m', reason: 'divides by nothing' },
   { text: '1,000', reason: 'two ways' },
   { text: '1e9 m', reason: 'not a unit' },
@@ -62,6 +77,24 @@ test.each([
 ])('refuses “$text” with a reason', ({ text, reason, defaultUnit }) => {
   const parsed = parseLength(text, { defaultUnit });
   expect(parsed).toEqual({ ok: false, reason: expect.stringContaining(reason) });
+});
+
+describe('a value far from practice that is near it in another unit is asked about', () => {
+  // Trot poles lie 0.95 to 1.5 m apart (common practice, no source): 4.5 is feet.
+  const usual = { leastM: 0.8, mostM: 1.8 };
+  test.each([
+    { text: '4.5', defaultUnit: 'm', asks: '4 ft 6 in, or 4.50 m?' },
+    { text: '137', defaultUnit: 'm', asks: '137 cm, or 137.00 m?' },
+    { text: '1.37', defaultUnit: 'ft', asks: '1.37 m, or 1 ft 4½ in?' },
+  ] as const)('$text in $defaultUnit', ({ text, defaultUnit, asks }) => {
+    expect(parseLength(text, { defaultUnit, usual })).toEqual({ ok: false, reason: expect.stringContaining(asks) });
+  });
+
+  test('with its unit it is believed, and so is what is usual, or unusual in every unit', () => {
+    expect(read('4.5 m', { usual })).toBe(4.5);
+    expect(read('1.37', { usual })).toBe(1.37);
+    expect(read('0.1', { usual })).toBe(0.1);
+  });
 });
 
 /** Half of the finest mark each unit is written to. */

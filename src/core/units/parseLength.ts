@@ -1,3 +1,4 @@
+import { formatLength } from './formatLength';
 import { M_PER_CM, M_PER_FT, M_PER_HAND, M_PER_IN, M_PER_YD, type LengthUnit } from './lengthUnits';
 
 export type ParsedLength = { ok: true; lengthM: number } | { ok: false; reason: string };
@@ -7,7 +8,12 @@ export type ParseLengthOptions = {
   defaultUnit?: LengthUnit;
   /** Metres of one of the reader's own steps; without it "7 steps" is refused. */
   stepLengthM?: number;
+  /** What is usual for such a length: a bare number far from it, and within it in another unit, is asked about. */
+  usual?: UsualLength;
 };
+
+/** From the least to the most that practice has of something, metres. */
+export type UsualLength = { leastM: number; mostM: number };
 
 type UnitWord = 'm' | 'cm' | 'mm' | 'ft' | 'in' | 'yd' | 'hands' | 'steps';
 type Quantity = { value: number; unit: UnitWord | null; text: string; isWhole: boolean };
@@ -65,12 +71,27 @@ const FRACTIONS: Record<string, number> = {
   '⅞': 7 / 8,
   '⅓': 1 / 3,
   '⅔': 2 / 3,
+  '⅕': 1 / 5,
+  '⅖': 2 / 5,
+  '⅗': 3 / 5,
+  '⅘': 4 / 5,
+  '⅙': 1 / 6,
+  '⅚': 5 / 6,
+  '⅐': 1 / 7,
+  '⅑': 1 / 9,
+  '⅒': 1 / 10,
 };
+
+const GLYPHS = Object.keys(FRACTIONS).join('');
 
 const MAX_LENGTH_M = 100_000;
 
-const QUANTITY =
-  /^\s*(?:(\d+)\/(\d+)|(\d+(?:[.,]\d+)?|[.,]\d+)(?:\s*([½¼¾⅛⅜⅝⅞⅓⅔])|\s+(\d+)\/(\d+))?|([½¼¾⅛⅜⅝⅞⅓⅔]))\s*(''|['′’"″”]|[a-z]+\.?)?/i;
+/** A number, with a fraction behind it ("4½", "4 1/2", "4-1/2"), or a fraction alone; then its unit, if one is written. */
+const QUANTITY = new RegExp(
+  `^\\s*(?:(\\d+)/(\\d+)|(\\d+(?:[.,]\\d*)?|[.,]\\d+)(?:\\s*-?\\s*([${GLYPHS}])|(?:\\s+|\\s*-\\s*)(\\d+)/(\\d+))?|([${GLYPHS}]))` +
+    `\\s*(''|['′’"″”]|[a-z]+\\.?)?`,
+  'i',
+);
 
 /**
  * Reads a length as people type it: `1.37`, `137cm`, `4'6"`, `4 ft 6`, `10yd 1ft`, `15.2hh`, `7 steps`, `4 1/2 in`.
@@ -87,7 +108,8 @@ export function parseLength(text: string, options: ParseLengthOptions = {}): Par
   if (/^[-−]/.test(trimmed)) return refuse(`A length cannot be negative: “${trimmed}”.`);
   const quantities = readQuantities(trimmed);
   if (!Array.isArray(quantities)) return quantities;
-  return addUp(quantities, options.defaultUnit ?? 'm', stepLengthM);
+  const read = addUp(quantities, options.defaultUnit ?? 'm', stepLengthM);
+  return read.ok ? (askedAbout(quantities, read.lengthM, options) ?? read) : read;
 }
 
 function refuse(reason: string): Refusal {
@@ -130,11 +152,21 @@ function readFraction(glyph?: string, over?: string, under?: string): number | n
 function addUp(quantities: Quantity[], defaultUnit: LengthUnit, stepLengthM: number | undefined): ParsedLength {
   let totalM = 0;
   let previous: UnitWord | null = null;
-  for (const quantity of quantities) {
+  for (const [index, quantity] of quantities.entries()) {
+    // “1 000” and “1.2.3” are no lengths of two parts: only the last part may leave its unit out.
+    if (quantity.unit === null && index < quantities.length - 1)
+      return refuse(
+        `“${quantities.map(({ text }) => text).join(' ')}” can be read in more than one way: write one number, or the unit of each.`,
+      );
     const unit: UnitWord | null = quantity.unit ?? (previous === null ? defaultUnit : finerUnit(previous));
     if (unit === null) return refuse(`Say what “${quantity.text}” is in: its unit is missing.`);
     if (previous !== null && COARSENESS[unit] >= COARSENESS[previous])
       return refuse(`“${quantity.text}” cannot follow a length in ${unitName(previous)}.`);
+    const most = previous === null ? undefined : MOST_IN[previous]?.[unit];
+    if (most !== undefined && quantity.value >= most)
+      return refuse(
+        `“${quantity.text}” is ${most} ${unitName(unit)} or more, which is a whole ${SINGULAR[previous!]}: check it.`,
+      );
     const metres = toMetres(quantity, unit, stepLengthM);
     if (typeof metres !== 'number') return metres;
     totalM += metres;
@@ -142,6 +174,40 @@ function addUp(quantities: Quantity[], defaultUnit: LengthUnit, stepLengthM: num
   }
   if (!(totalM <= MAX_LENGTH_M)) return refuse('That is longer than any arena: check the number.');
   return { ok: true, lengthM: totalM };
+}
+
+/** How many of a finer unit make one of the coarser before it: so many and more were mistyped. */
+const MOST_IN: Partial<Record<UnitWord, Partial<Record<UnitWord, number>>>> = {
+  yd: { ft: 3, in: 36 },
+  ft: { in: 12 },
+  hands: { in: 4 },
+  m: { cm: 100, mm: 1000 },
+  cm: { mm: 10 },
+};
+
+const SINGULAR: Record<UnitWord, string> = {
+  ...{ m: 'metre', cm: 'centimetre', mm: 'millimetre' },
+  ...{ ft: 'foot', in: 'inch', yd: 'yard', hands: 'hand', steps: 'step' },
+};
+
+/** A bare number far from what is usual, that would be usual in another unit, is asked about and not believed. */
+function askedAbout(
+  quantities: readonly Quantity[],
+  lengthM: number,
+  { usual, defaultUnit = 'm' }: ParseLengthOptions,
+): Refusal | null {
+  const [only, ...more] = quantities;
+  if (!usual || !only || more.length > 0 || only.unit !== null) return null;
+  const isUsual = (metres: number) => metres >= usual.leastM && metres <= usual.mostM;
+  if (isUsual(lengthM)) return null;
+  for (const unit of ['m', 'ft', 'cm', 'yd'] as const) {
+    const other = unit === defaultUnit ? null : toMetres(only, unit, undefined);
+    if (typeof other === 'number' && isUsual(other))
+      return refuse(
+        `“${only.text}”: ${formatLength(other, unit)}, or ${formatLength(lengthM, defaultUnit === 'steps' ? 'm' : defaultUnit)}? Write it with its unit.`,
+      );
+  }
+  return null;
 }
 
 function finerUnit(unit: UnitWord): UnitWord | null {

@@ -1,4 +1,4 @@
-import type { Layout, ReckonedTrack } from '@/core';
+import type { Layout, LengthUnit, ReckonedTrack } from '@/core';
 import { drawingSheet, layoutShapes, type ShapesWish } from '../layoutShapes';
 import { mmPerM, paperScale } from '../paperScale';
 import { MARGIN_MM, PT_PER_MM, type PdfPaper } from './pdfPaper';
@@ -14,9 +14,10 @@ export function pdfDrawing(
   layout: Layout,
   tracks: readonly ReckonedTrack[],
   numbers: ReadonlyMap<string, number>,
+  unit: LengthUnit,
 ): number {
   const space = { widthMm: paper.innerWidthMm, heightMm: MOST_HEIGHT_MM };
-  const wish = (scale: number): ShapesWish => ({ lies: 'along', numbers, textM: LETTER_MM / mmPerM(scale) });
+  const wish = (scale: number): ShapesWish => ({ lies: 'along', numbers, unit, textM: LETTER_MM / mmPerM(scale) });
   // Smaller paper letters are larger on the sand: choose a scale at which the drawing fits with its own letters.
   let scale = paperScale(drawingSheet(layout, wish(100)), space);
   while (paperScale(drawingSheet(layout, wish(scale)), space) > scale)

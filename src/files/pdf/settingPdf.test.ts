@@ -96,9 +96,12 @@ test.each([
   expect(Math.abs(page.height / MM - heightMm)).toBeLessThan(0.2);
   const stated = /Drawn 1 : (\d+)/.exec(page.texts.join(' '));
   const mmPerM = 1000 / Number(stated?.[1]);
-  const bar = runs(page, 'row', 10 * mmPerM);
+  // Who reads feet has a bar in feet: 30 ft of 0.3048 m (international yard and pound agreement, 1959).
+  const barM = 30 * 0.3048;
+  expect(page.texts.join(' ')).toContain('30 ft');
+  const bar = runs(page, 'row', barM * mmPerM);
   expect(bar.length).toBeGreaterThan(0);
-  for (const { from, to } of bar) expect(Math.abs((to - from) / MM - 10 * mmPerM)).toBeLessThan(0.5);
+  for (const { from, to } of bar) expect(Math.abs((to - from) / MM - barM * mmPerM)).toBeLessThan(0.5);
   // The poles are strokes across the way, 3.5 m long: from one to the next is 6 m.
   const poles = lineMiddlesMm(runs(page, 'column', 3.5 * mmPerM));
   expect(poles.length).toBeGreaterThanOrEqual(2);

@@ -39,7 +39,7 @@ export async function settingPdf(input: SettingPdfInput): Promise<Buffer> {
   paper.line({ text: `Carry out: ${kitText(printed)}.` }, 1.5);
   touchy(paper, input);
   const numbers = new Map(printed.pieces.map(({ id, number }) => [id, number]));
-  const scale = pdfDrawing(paper, layout, tracks, numbers);
+  const scale = pdfDrawing(paper, layout, tracks, numbers, input.unit);
   paper.line(
     { text: `Drawn 1 : ${scale}. Where it is printed larger or smaller, the scale bar still tells.`, sizePt: 9 },
     2,

@@ -1,6 +1,7 @@
 'use client';
 
 import { CautionList } from '@/components/Caution/CautionList';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { exerciseLabel, layoutLabels, type Arena, type Caution, type LayoutHorse, type Plan } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import { Button, Title } from '@mantine/core';
@@ -47,6 +48,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
   const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint, onRideOn, mend, onMend } = props;
   const { plan, resolved } = controls.shown;
   const { tracks } = resolved.layout;
+  const { say } = useLengths();
   return (
     <div className={classes.reading}>
       <Selected {...props} />
@@ -70,7 +72,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
       <OnTheSand controls={controls} onSelect={onSelect} />
       {resolved.faults.map(({ id, reason }) => (
         <p key={id} role="alert" className={classes.fault}>
-          {exerciseName(plan, id)}: {reason}{' '}
+          {exerciseName(plan, id)}: {say(reason)}{' '}
           <button type="button" onClick={() => onSelect({ ids: [id], leg: null })}>
             Show what it asks
           </button>

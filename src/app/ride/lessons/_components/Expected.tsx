@@ -1,3 +1,4 @@
+import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   expectedWork,
   lessonMinutes,
@@ -22,6 +23,7 @@ type ExpectedProps = {
 
 /** What the plan asks of each horse with what else it does that day, against the yard's limits, before anyone mounts. */
 export function Expected({ plan, layouts, pairs, limits, todayOf }: ExpectedProps) {
+  const { say } = useLengths();
   const workOf = (pairId: string) => lessonWork(plan, pairId, layouts, todayOf);
   const horses = [...new Set(pairs.map(({ horseId }) => horseId))].map(horseId => {
     const riding = pairs.filter(pair => pair.horseId === horseId);
@@ -48,7 +50,7 @@ export function Expected({ plan, layouts, pairs, limits, todayOf }: ExpectedProp
       {horses.length > 0 && warned.length === 0 && <p>Within the yard’s limits for every horse that day.</p>}
       {warned.map(({ horseId, horse, warnings }) => (
         <p key={horseId} role="status">
-          <strong>Look again: {horse}.</strong> {warnings.join(' ')}
+          <strong>Look again: {horse}.</strong> {say(warnings.join(' '))}
         </p>
       ))}
     </section>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import {
   AS_OF_ALL,
@@ -77,6 +78,7 @@ type OneQuestionProps = {
 };
 
 function OneQuestion({ asked, layout, pairs, today, onChange, onRemove }: OneQuestionProps) {
+  const { say } = useLengths();
   const readings = today
     ? readForPairs(
         layout.layout,
@@ -116,7 +118,7 @@ function OneQuestion({ asked, layout, pairs, today, onChange, onRemove }: OneQue
       )}
       {outOfReachWords(readings, horseOf).map(words => (
         <p key={words} role="status">
-          <strong>Out of reach.</strong> {words}
+          <strong>Out of reach.</strong> {say(words)}
         </p>
       ))}
       {today && <ByPair {...{ asked, layout, pairs, today }} onChange={onChange} />}

@@ -1,3 +1,4 @@
+import { sayLengths } from '@/core';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { findArena, type ArenaBoundary } from '@/data/queries/arenas';
@@ -12,14 +13,14 @@ const ROUND_IT: Record<ArenaBoundary, string> = { walls: 'walls', fence: 'a fenc
 
 export default async function ArenaPage({ params }: { params: Promise<{ arenaId: string }> }) {
   const { arenaId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard, unit } = await yardContext();
   const arena = await findArena(db, yard.id, arenaId);
   if (!arena) notFound();
   return (
     <>
       <PageHead
         title={arena.name}
-        sub={`${arena.widthM} × ${arena.lengthM} m, ${arena.letters === 'none' ? 'no letters' : 'with letters'}, ${ROUND_IT[arena.boundary]}. Mark where one comes in, which way home lies, how the ground falls, and the places that are bad.`}
+        sub={`${sayLengths(`${arena.widthM} × ${arena.lengthM} m`, unit)}, ${arena.letters === 'none' ? 'no letters' : 'with letters'}, ${ROUND_IT[arena.boundary]}. Mark where one comes in, which way home lies, how the ground falls, and the places that are bad.`}
         actions={
           <LinkButton href="/yard" variant="default">
             To the yard

@@ -70,7 +70,7 @@ function ParamLength({
     return <LengthField label={spec.label} lengthM={lengthM} minM={spec.minM} maxM={spec.maxM} onCommit={onCommit} />;
   const read = (typed: string) => {
     if (typed.trim() === '' || typed.trim() === spec.zeroIs) return { ok: true as const, value: 0 };
-    const parsed = parseLength(typed, { defaultUnit: unit });
+    const parsed = parseLength(typed, { defaultUnit: unit, ...(spec.usual ? { usual: spec.usual } : {}) });
     if (!parsed.ok) return parsed;
     const within = parsed.lengthM >= spec.minM && parsed.lengthM <= spec.maxM;
     return within

@@ -1,5 +1,6 @@
 'use client';
 
+import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   hasReins,
   headingFromFacing,
@@ -79,6 +80,7 @@ const TICK_MS = 15_000;
 /** A lesson while it is ridden: pair by pair, pass by pass, a tap for each thing. Made for a phone and gloves. */
 export function RunLesson(props: RunLessonProps) {
   const { lessonId, name, stages, rules, writtenDownFor } = props;
+  const { say } = useLengths();
   const changed = useSetup(props);
   const run = useRun({
     ...{ lessonId, stages, layouts: props.layouts, pairs: props.pairs, first: props.first },
@@ -163,7 +165,7 @@ export function RunLesson(props: RunLessonProps) {
         onChoose={run.choosePair}
         ridden={of => atStage(of).filter(pass => !isVoid(pass))}
         counts={counts}
-        warnings={of => workWarnings(counts(of), props.breakEveryMin, rules.limits)}
+        warnings={of => workWarnings(counts(of), props.breakEveryMin, rules.limits).map(say)}
         runs={writtenDownFor === null}
       />
       {stage.layout && (

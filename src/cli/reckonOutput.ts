@@ -90,7 +90,7 @@ function legOutput(leg: ReckonedLeg) {
     straightInM: rounded(leg.straightInM),
     // Where a turn costs: the shortest share of the stride that is left, and the ground as it counts for strides.
     ...(leg.cost.turnShare < 1 ? { turnShare: rounded(leg.cost.turnShare), countedM: rounded(leg.cost.countedM) } : {}),
-    readings: leg.readings.map(({ horse, normalM, call, options, asked, cannot }) => ({
+    readings: leg.readings.map(({ horse, normalM, call, options, asked, cannot, ownLine }) => ({
       horse,
       normalM: rounded(normalM),
       call,
@@ -102,6 +102,7 @@ function legOutput(leg: ReckonedLeg) {
         word,
       })),
       ...(cannot ? { cannot: { radiusM: rounded(cannot.radiusM), leastRadiusM: rounded(cannot.leastM) } } : {}),
+      ...(ownLine ? { ownLine: { radiusM: rounded(ownLine.radiusM), groundM: rounded(ownLine.groundM) } } : {}),
       ...(asked ? { asked: { strides: asked.strides, q: Math.round(asked.q * 1000) / 1000, word: asked.word } } : {}),
     })),
   };

@@ -145,12 +145,15 @@ export {
 } from './items/footprint';
 export { RAILS_ACROSS } from './items/railsAcross';
 export { isShortestWay } from './layout/isShortestWay';
+export { usualGroundLineM } from './items/groundLine';
+export { placeMoved } from './geometry/frame';
 export { kitOf, kitOfAll, type Kit, type KitAtHand } from './items/kit';
 export { itemWords, kindWords, nameWords } from './items/itemWords';
 
 export type { Approach, School, Setting } from './stride/school';
 export type { DistanceCase } from './stride/distanceRule';
 export { countInWords } from './stride/countInWords';
+export { countName } from './stride/callInWords';
 export {
   chanceOfCount,
   groundForCountM,
@@ -216,6 +219,7 @@ export {
 export { layoutLabels, type Labels } from './layout/labels';
 export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
+  countedGroundM,
   distanceCaseOf,
   laneStride,
   layoutReckoner,

@@ -92,6 +92,7 @@ export const TrackOnPaper = z.strictObject({
     .optional(),
   legs: z.array(LegOnPaper).optional(),
   course: CourseOnPaper.optional(),
+  ownLines: z.boolean().optional(),
   figure: FigureOnPaper.optional(),
   figures: z.array(FigureOnPaper).min(1).max(200).optional(),
   passes: z.number().int().min(1).max(100).default(1),

@@ -53,6 +53,7 @@ export function trackFromPaper(paper: TrackOnPaper, arena: Layout['arena']): Pla
     through,
     legs: through.slice(1).map((_, index) => (legs?.[index] ? legFromPaper(legs[index]) : DEFAULT_LEG)),
     course: course ?? null,
+    ...(paper.ownLines ? { ownLines: true } : {}),
   };
 }
 
@@ -126,7 +127,15 @@ export function trackToPaper(track: PlannedTrack): TrackOnPaper {
   const own = { id, ...nameToPaper(track) };
   if (track.kind === 'figures') return { ...own, gait, passes, figures: track.figures.map(figureToPaper) };
   const { through, legs, course } = track;
-  return { ...own, gait, passes, through, legs: legs.map(legToPaper), ...(course ? { course } : {}) };
+  return {
+    ...own,
+    gait,
+    passes,
+    through,
+    legs: legs.map(legToPaper),
+    ...(course ? { course } : {}),
+    ...(track.ownLines ? { ownLines: true } : {}),
+  };
 }
 
 function legToPaper({ track, setting, approach, asked, circle }: PlannedLeg): LegOnPaper {

@@ -1,4 +1,4 @@
-import { allReadings, fromTo, legOfCaution, sentence, type CautionRule } from './cautionRule';
+import { allReadings, readFromTo, legOfCaution, sentence, type CautionRule } from './cautionRule';
 import { countMends } from './distanceMends';
 
 /** A distance that lies between two counts, where none was asked: that is where pairs get into trouble. */
@@ -13,7 +13,7 @@ export const between: CautionRule = {
           level: 'warn',
           items: [leg.from, leg.to],
           place: { track: plan.id, part: index },
-          text: `${sentence(fromTo(context, leg))} is ${reading.call} for ${reading.horse}.`,
+          text: `${sentence(readFromTo(context, leg))} is ${reading.call} for ${reading.horse}.`,
           mend: 'Move one of the two until one count is easy, or ask a count on purpose.',
         },
       ];

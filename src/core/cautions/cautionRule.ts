@@ -28,6 +28,10 @@ export const sentence = (words: string): string =>
     ? words.charAt(0).toUpperCase() + words.slice(1)
     : words;
 
+/** From where to where a leg is read, in a sentence: a gap with a pole in it from the fence before. */
+export const readFromTo = (context: CautionContext, { from, to, gap }: ReckonedLeg): string =>
+  fromTo(context, { from: gap?.from ?? from, to });
+
 /** From where to where a leg goes, in a sentence. */
 export const fromTo = (context: CautionContext, { from, to }: Pick<ReckonedLeg, 'from' | 'to'>): string =>
   `from ${called(context, from)} to ${called(context, to)}`;

@@ -1,3 +1,4 @@
+import { usualGroundLineM } from '../items/groundLine';
 import type { Fence } from '../items/item';
 import { NOWHERE, type Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
@@ -32,7 +33,7 @@ export const groundLineFar: CautionRule = {
   mends: ({ layout }, { items: [id] }) => {
     const fence = layout.items.find(item => item.id === id);
     if (fence?.kind !== 'fence') return [];
-    const changes = { groundLineBeforeM: fence.form === 'oxer' ? 0 : 0.3 };
+    const changes = { groundLineBeforeM: usualGroundLineM(fence.form) };
     return [[{ kind: 'change-fence' as const, item: fence.id, changes }]];
   },
 };

@@ -1,13 +1,15 @@
 import type { Arena } from '../arena/arena';
-import { chainEnd, type Chain } from '../geometry/chain';
+import { chainEnd, smallestRadiusM, type Chain } from '../geometry/chain';
 import { isChainInside } from '../geometry/insideArena';
 import type { Pose } from '../geometry/pose';
 import type { TrackGait } from '../layout/trackGait';
 import { dubinsShortest } from '../track/dubins';
 import { gaitRadiusM } from '../track/gaitRadius';
+import { viaLeg } from '../track/leg';
 import { naturalTrack } from '../track/naturalTrack';
 import { alongLoopM, loopPart, railLoop } from '../track/railLoop';
 import type { Rein } from '../track/rein';
+import { LEVEL_TURN_M } from '../track/turnCost';
 import type { PlannedFigure } from './figure';
 import { rideFigure } from './rideFigure';
 import { plainStretch, type RidePiece } from './stretch';
@@ -70,9 +72,45 @@ function wayBetween(
     const rail = alongWall(arena, from, to, next.rein);
     if (rail) return plainStretch(rail, gait, next.rein);
   }
+  const chain = linkBetween(arena, from, to, gait);
+  return chain ? plainStretch(chain, gait, next.rein) : 'none';
+}
+
+/** How wide a link turns where it can, metres: what a green horse carries, so that a link never asks more than its figures. */
+const wideEnoughM = (gait: TrackGait): number => {
+  if (gait === 'walk' || gait === 'flat-walk') return gaitRadiusM(gait);
+  return LEVEL_TURN_M.green[gait === 'canter' || gait === 'course-canter' ? 'canter' : 'trot'];
+};
+/** Points that a wider link is tried through lie so far apart, metres. */
+const LINK_GRID_M = 2.5;
+const MOST_LINK_POINTS = 400;
+
+/** A line from one figure to the next; where the natural one turns tighter than need be, a wider one if there is room. */
+function linkBetween(arena: Arena, from: Pose, to: Pose, gait: TrackGait): Chain | null {
+  const isInside = (chain: Chain) => isChainInside(arena, chain, -SAME_PLACE_M);
   const natural = naturalTrack(from, to, arena, gaitRadiusM(gait));
   const chain = natural.ok ? natural.chain : dubinsShortest(from, to, gaitRadiusM(gait)).chain;
-  return isChainInside(arena, chain, -SAME_PLACE_M) ? plainStretch(chain, gait, next.rein) : 'none';
+  const wideM = wideEnoughM(gait);
+  if (isInside(chain) && (smallestRadiusM(chain) ?? Infinity) >= wideM - SAME_PLACE_M) return chain;
+  return widerLink(arena, from, to, wideM) ?? (isInside(chain) ? chain : null);
+}
+
+/** The shortest line through one point of the sand, or none at all, that turns no tighter than so. */
+function widerLink(arena: Arena, from: Pose, to: Pose, radiusM: number): Chain | null {
+  const ground = { arena, smallestRadiusM: radiusM, strideM: 0 };
+  const isWide = (chain: Chain) =>
+    (smallestRadiusM(chain) ?? Infinity) >= radiusM - SAME_PLACE_M && isChainInside(arena, chain, -SAME_PLACE_M);
+  const straight = naturalTrack(from, to, arena, radiusM);
+  if (straight.ok && isWide(straight.chain)) return straight.chain;
+  const stepM = Math.max(LINK_GRID_M, Math.sqrt((arena.widthM * arena.lengthM) / MOST_LINK_POINTS));
+  let best: Chain | null = null;
+  for (let xM = stepM; xM < arena.widthM; xM += stepM)
+    for (let yM = stepM; yM < arena.lengthM; yM += stepM) {
+      const way = viaLeg(from, to, { xM, yM }, ground);
+      if (way.instead || (best && way.chain.lengthM >= best.lengthM) || !isWide(way.chain)) continue;
+      best = way.chain;
+    }
+  return best;
 }
 
 function isSamePose(a: Pose, b: Pose): boolean {

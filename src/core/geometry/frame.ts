@@ -16,6 +16,17 @@ export function poseInFrame(place: Pose, pose: Pose): Pose {
   return { at: pointInFrame(place, pose.at), headingRad: place.headingRad + pose.headingRad };
 }
 
+/** Where a frame lies once something of it that was at one pose is brought to another. */
+export function placeMoved(place: Pose, from: Pose, to: Pose): Pose {
+  const turnRad = to.headingRad - from.headingRad;
+  const [cos, sin] = [Math.cos(turnRad), Math.sin(turnRad)];
+  const [dx, dy] = [place.at.xM - from.at.xM, place.at.yM - from.at.yM];
+  return {
+    at: { xM: to.at.xM + dx * cos - dy * sin, yM: to.at.yM + dx * sin + dy * cos },
+    headingRad: place.headingRad + turnRad,
+  };
+}
+
 /** The mirror image in the line straight ahead: left becomes right. */
 export function mirroredPoint({ xM, yM }: PointM): PointM {
   return { xM, yM: -yM };

@@ -36,6 +36,8 @@ export type ItemTrack = {
   /** One fewer than `through`. */
   legs: PlannedLeg[];
   course: CoursePlan | null;
+  /** A fan: each horse rides where the spacing is its own step, as far as the poles reach; left out, all ride the middle. */
+  ownLines?: boolean;
   /** How many times it is planned to be ridden. */
   passes: number;
 };

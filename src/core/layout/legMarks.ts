@@ -22,19 +22,22 @@ export function shownCount(reading: HorseReading): number | null {
  * Where a horse lands, strides and takes off on a leg, in the count it is shown in. Landing and take-off share what the
  * rule of the distance leaves beside the strides: alike in the whole-stride school, over poles and in a grid, by the
  * heights of the fences in the two-metre school. On a turn that costs the strides are shorter.
- * @returns the marks in order, or none where no count is rated
+ * @returns the marks in order along the leg, in a gap with a pole in it from before its start; none where no count is rated
  */
 export function legMarks(leg: ReckonedLeg, distance: DistanceCase, reading: HorseReading): HoofMark[] {
   const strides = shownCount(reading);
   if (strides === null || leg.groundM === 0) return [];
-  const { countedM } = leg.cost;
+  // Where a pole lies in the gap, the strides begin behind the fence before it: before this leg.
+  const { cost, chain } = leg.gap ?? leg;
+  const beforeM = chain.lengthM - leg.chain.lengthM;
+  const { countedM } = cost;
   const { landingM, takeOffM } = jumpGround(countedM, strides, distance, reading.normalM);
   const startM = ridingDepthM(distance.from) / 2;
   const strideM = strides === 0 ? 0 : (countedM - landingM - takeOffM) / strides;
   return Array.from({ length: strides + 1 }, (_, index) => {
-    const alongM = Math.min(leg.chain.lengthM, startM + alongCounted(leg.cost, landingM + index * strideM));
+    const onWayM = Math.min(chain.lengthM, startM + alongCounted(cost, landingM + index * strideM));
     const kind = index === 0 ? 'landing' : index === strides ? 'take-off' : 'stride';
-    return { kind, alongM, pose: poseAt(leg.chain, alongM) };
+    return { kind, alongM: onWayM - beforeM, pose: poseAt(chain, onWayM) };
   });
 }
 

@@ -1,7 +1,7 @@
 import { pointAlong, type PointM } from '../geometry/pointM';
 import type { ItemTrack, Layout } from './layout';
 import { applyEdits, type LayoutEdit } from './layoutEdit';
-import { reckonItemTrack } from './reckonLayout';
+import { countedGroundM, hasPoledGap, reckonItemTrack } from './reckonLayout';
 import { shiftItems } from './shiftItems';
 
 const CLOSE_M = 1e-7;
@@ -45,14 +45,16 @@ export function moveForGround(
 }
 
 function groundOfLeg(layout: Layout, track: ItemTrack, leg: number, by: GroundWish['by']): number {
+  // A gap with a pole in it is read from the fence before.
+  const first = hasPoledGap(layout, track, leg) ? leg - 1 : leg;
   const alone: ItemTrack = {
     ...track,
     course: null,
-    through: track.through.slice(leg, leg + 2),
-    legs: track.legs.slice(leg, leg + 1),
+    through: track.through.slice(first, leg + 2),
+    legs: track.legs.slice(first, leg + 1),
   };
-  const { groundM, cost } = reckonItemTrack(layout, alone).legs[0]!;
-  return by === 'tape' ? groundM : cost.countedM;
+  const ridden = reckonItemTrack(layout, alone).legs[leg - first]!;
+  return by === 'tape' ? ridden.groundM : countedGroundM(ridden);
 }
 
 /** From the first item of a leg to its second. */

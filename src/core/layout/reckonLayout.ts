@@ -10,6 +10,7 @@ import {
   fittingRadiusM,
   groundCost,
   leastTurnM,
+  turnShare,
   USUAL_LEAN_RAD,
   type LegGroundCost,
   type TooTightTurn,
@@ -17,10 +18,11 @@ import {
 } from '../track/turnCost';
 import { ridingDepthM } from '../items/footprint';
 import { legTrack, measureLeg, type LegGround, type LegMeasures, type RiddenEnd } from '../track/leg';
-import type { Chain } from '../geometry/chain';
+import { joinChains, type Chain } from '../geometry/chain';
 import { measureCourse, type CourseMeasure } from '../course/measureCourse';
 import { measureSession, type SessionMeasure } from '../figures/measureSession';
 import { rideSession, type Session } from '../figures/rideSession';
+import { ownLine, type OwnLine } from './ownLine';
 import type { FigureTrack, ItemTrack, Layout, LayoutHorse, PlannedLeg } from './layout';
 import type { TrackGait } from './trackGait';
 
@@ -32,17 +34,24 @@ export type HorseReading = DistanceReading & {
   asked: { strides: number; q: number; word: StrideWord } | null;
   /** The turn that keeps this horse from riding it at this gait: no count is called then. */
   cannot: TooTightTurn | null;
+  /** Over a fan, the line that this horse rides; null where all ride the middle. */
+  ownLine: OwnLine | null;
 };
 
 export type ReckonedLeg = LegMeasures & {
   /** What its turns cost: the ground as it counts for strides. */
   cost: LegGroundCost;
+  /** Where a pole lies in the gap before the fence it leads to, the gap from the fence before: that is what is read. */
+  gap: PoledGap | null;
   from: string;
   to: string;
   chain: Chain;
   instead: 'no-natural-track' | 'no-wide-track' | null;
   readings: HorseReading[];
 };
+
+/** From a fence over a pole to the next fence: one distance, ridden as if the pole were not there. */
+export type PoledGap = { from: string; groundM: number; chain: Chain; cost: LegGroundCost };
 
 export type ReckonedItemTrack = {
   kind: 'items';
@@ -126,7 +135,7 @@ export function reckonItemTrack(layout: Layout, track: ItemTrack, remember: Reme
   const ends = track.through.map(({ item, reversed }) => ({ item: riddenItem(layout, item), reversed }));
   const ground = legGroundOf(layout, track);
   const { arena, horses, school } = layout;
-  const legs = track.legs.map((leg, index) => {
+  const own = track.legs.map((leg, index) => {
     const [from, to] = [ends[index]!, ends[index + 1]!];
     const inputs = [
       from.item,
@@ -139,9 +148,17 @@ export function reckonItemTrack(layout: Layout, track: ItemTrack, remember: Reme
       horses,
       school,
       layout.leanRad,
+      track.ownLines,
     ];
-    return remember(`${track.id} ${index}`, inputs, () => reckonLeg(layout, track.gait, from, to, leg, ground));
+    return remember(`${track.id} ${index}`, inputs, () => reckonLeg(layout, track, from, to, leg, ground));
   });
+  const legs = own.map((leg, index) =>
+    hasPoledGap(layout, track, index)
+      ? remember(`${track.id} ${index} gap`, [own[index - 1], leg], () =>
+          withGap(layout, track, index, own[index - 1]!, leg),
+        )
+      : leg,
+  );
   const radii = legs.flatMap(leg => (leg.smallestRadiusM === null ? [] : [leg.smallestRadiusM]));
   const isFence = (id: string) => layout.items.some(item => item.id === id && item.kind === 'fence');
   const order = track.through.map(({ item }) => item);
@@ -177,7 +194,7 @@ function riddenItem(layout: Layout, id: string): RiddenItem {
 
 function reckonLeg(
   layout: Layout,
-  gait: TrackGait,
+  { gait, ownLines = false }: Pick<ItemTrack, 'gait' | 'ownLines'>,
   from: RiddenEnd,
   to: RiddenEnd,
   leg: PlannedLeg,
@@ -193,7 +210,12 @@ function reckonLeg(
   const readings = layout.horses.flatMap(horse => {
     const stride = layoutStride(horse, gait, setting);
     if (!stride) return [];
+    const own = ownLines ? ownLine(from, to, stride.normalM) : null;
     const leastM = leastTurnM(gait, turningHorse(horse, gait), fittingM);
+    if (own) {
+      const shareM = own.radiusM < (fittingM ?? 0) ? turnShare(own.radiusM, fittingM!) : 1;
+      return [{ ...horseReading(horse, own.groundM / shareM, distance, stride, leg.asked), ownLine: own }];
+    }
     const radiusM = measures.smallestRadiusM ?? Infinity;
     return [
       radiusM < leastM - SAME_RADIUS_M
@@ -202,8 +224,40 @@ function reckonLeg(
     ];
   });
   const { chain, instead } = track;
-  return { from: from.item.id, to: to.item.id, ...measures, cost, chain, instead, readings };
+  return { from: from.item.id, to: to.item.id, ...measures, cost, gap: null, chain, instead, readings };
 }
+
+/** Whether a leg leads from a pole to a fence of a grid, and the pole lies in the gap from the fence before. */
+export function hasPoledGap(layout: Layout, track: ItemTrack, leg: number): boolean {
+  const before = track.legs[leg - 1];
+  const planned = track.legs[leg];
+  if (!before || !planned) return false;
+  const isGrid = settingAt(track.gait, before) === 'grid' && settingAt(track.gait, planned) === 'grid';
+  if (!isGrid || planned.approach === 'trot') return false;
+  const kinds = [leg - 1, leg, leg + 1].map(stop => riddenItem(layout, track.through[stop]!.item).kind);
+  return kinds[0] === 'fence' && kinds[1] === 'pole' && kinds[2] === 'fence';
+}
+
+/** The leg from a pole to the fence behind it, read as the whole gap from the fence before the pole. */
+function withGap(layout: Layout, track: ItemTrack, index: number, first: ReckonedLeg, leg: ReckonedLeg): ReckonedLeg {
+  const { gait } = track;
+  const chain = joinChains([first.chain, leg.chain]);
+  const from = riddenItem(layout, track.through[index - 1]!.item);
+  const groundM = first.groundM + leg.groundM;
+  const cost = groundCost(chain, ridingDepthM(from) / 2, groundM, fittingTurnM(layout, gait));
+  const distance = distanceCaseOf(layout, track, index);
+  const readings = leg.readings.flatMap(reading => {
+    const horse = layout.horses.find(({ id }) => id === reading.horseId)!;
+    const stride = layoutStride(horse, gait, 'grid');
+    if (!stride || reading.cannot) return [reading];
+    return [horseReading(horse, cost.countedM, distance, stride, track.legs[index]!.asked)];
+  });
+  return { ...leg, readings, gap: { from: from.id, groundM, chain, cost } };
+}
+
+/** The ground that a leg is read by, as it counts for strides: its own, or that of the gap it ends. */
+export const countedGroundM = ({ gap, cost }: Pick<ReckonedLeg, 'gap' | 'cost'>): number =>
+  (gap ?? { cost }).cost.countedM;
 
 /** Radii nearer than this are the same. */
 const SAME_RADIUS_M = 1e-6;
@@ -227,9 +281,19 @@ function cannotBeRidden(
   distance: DistanceCase,
   stride: TestedStride,
 ): HorseReading {
-  const { normalM, evenCount } = readDistance(countedM, distance, stride);
+  const { normalM, evenCount, zeroIs } = readDistance(countedM, distance, stride);
   return {
-    ...{ horseId: horse.id, horse: horse.name, normalM, evenCount, options: [], asked: null, cannot },
+    ...{
+      horseId: horse.id,
+      horse: horse.name,
+      normalM,
+      evenCount,
+      zeroIs,
+      options: [],
+      asked: null,
+      cannot,
+      ownLine: null,
+    },
     call: CANNOT_CALL,
   };
 }
@@ -251,7 +315,8 @@ function distanceCase(
 export function distanceCaseOf(layout: Layout, track: ItemTrack, leg: number): DistanceCase {
   const planned = track.legs[leg]!;
   const item = (index: number) => riddenItem(layout, track.through[index]!.item);
-  return distanceCase(layout, settingAt(track.gait, planned), planned.approach, item(leg), item(leg + 1));
+  const from = hasPoledGap(layout, track, leg) ? leg - 1 : leg;
+  return distanceCase(layout, settingAt(track.gait, planned), planned.approach, item(from), item(leg + 1));
 }
 
 function horseReading(
@@ -266,6 +331,7 @@ function horseReading(
     ...{ horseId: horse.id, horse: horse.name },
     ...readDistance(countedM, distance, stride),
     cannot: null,
+    ownLine: null,
     asked: asked === null || !judged ? null : { strides: asked, ...judged },
   };
 }

@@ -2,7 +2,7 @@ import type { RiddenItem } from '../items/item';
 import type { Chain } from '../geometry/chain';
 import type { ItemTrack, Layout } from '../layout/layout';
 import type { ReckonedItemTrack, ReckonedLeg } from '../layout/reckonLayout';
-import { countInWords } from '../stride/countInWords';
+import { countName } from '../stride/callInWords';
 import type { Rein } from '../track/rein';
 
 /** One stop of a course as it is called out: what, which way, and how it goes on from there. */
@@ -46,7 +46,7 @@ function nextWay(leg: ReckonedLeg, asked: number | null): CallLine['next'] {
   return {
     turns: turnsOf(leg.chain),
     groundM: leg.groundM,
-    asked: asked === null ? null : countInWords(asked),
+    asked: asked === null ? null : countName(asked, leg.readings[0]?.zeroIs ?? 'bounce'),
     calls: leg.readings.map(({ horse, call }) => [horse, call]),
   };
 }

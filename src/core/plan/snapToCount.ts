@@ -4,7 +4,7 @@ import { groundForCountM } from '../stride/readDistance';
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { moveForGround } from '../layout/moveForGround';
-import { distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
+import { distanceCaseOf, hasPoledGap, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
 
 export type CountSnap = { edits: LayoutEdit[]; words: string };
 
@@ -33,6 +33,8 @@ function snapLeg(
   horse: LayoutHorse,
   reachM: number,
 ): CountSnap | null {
+  // A pole in a gap goes where it lies: the gap is what has a count.
+  if (hasPoledGap(layout, track, leg)) return null;
   const stride = layoutStride(horse, track.gait, settingAt(track.gait, track.legs[leg]!));
   const reckoned = reckonItemTrack({ ...layout, horses: [horse] }, alone(track, leg)).legs[0]!;
   const reading = reckoned.readings[0];

@@ -62,7 +62,7 @@ test('the words follow the count that was asked: short, and meant to be', () => 
   const [reading] = readForPairs(LAYOUT, six, [{ id: 'big', horse: horse('big', S) }]);
   // Six in a five: each stride 6/7 of its own (the sum done by hand).
   expect(reading!.legs![0]).toMatchObject({ words: 'six asked: short, and meant to be', usable: true, mend: null });
-  expect(saidOfPair({ asked: null, call: 'easy five' })).toBe('easy five');
+  expect(saidOfPair({ asked: null, call: 'easy five', zeroIs: 'bounce' })).toBe('easy five');
 });
 
 test('a count that is out of reach names one that is not, and a fence that is gone is read by nobody', () => {

@@ -1,7 +1,7 @@
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
 import { reckonItemTrack, settingAt, distanceCaseOf, layoutStride, type HorseReading } from '../layout/reckonLayout';
 import { groundForCountM } from '../stride/readDistance';
-import { countInWords } from '../stride/countInWords';
+import { countName } from '../stride/callInWords';
 import { askedLayout } from './askedLayout';
 import { labelsAsBuilt } from './labelsAsBuilt';
 import { questionOfPair, type AskedQuestion } from './pairAsk';
@@ -51,9 +51,9 @@ function readForPair(layout: Layout, asked: AskedQuestion, { id, horse }: ReadPa
 }
 
 /** What is said of a leg to a pair. A count that is asked is judged as it was asked: short may be meant. */
-export function saidOfPair({ asked, call }: Pick<HorseReading, 'asked' | 'call'>): string {
+export function saidOfPair({ asked, call, zeroIs }: Pick<HorseReading, 'asked' | 'call' | 'zeroIs'>): string {
   if (!asked) return call;
-  const counted = `${countInWords(asked.strides)} asked: ${asked.word}`;
+  const counted = `${countName(asked.strides, zeroIs)} asked: ${asked.word}`;
   return asked.word === 'short' || asked.word === 'long' ? `${counted}, and meant to be` : counted;
 }
 
@@ -102,11 +102,11 @@ function mendOf(layout: Layout, track: ItemTrack, leg: number, reading: HorseRea
   }
   const usable = reading.options.filter(({ word }) => !OUT_OF_REACH.includes(word));
   const best = [...usable].sort((a, b) => Math.abs(Math.log(a.q)) - Math.abs(Math.log(b.q)))[0];
-  if (reading.asked && best) return `Ask ${horse.name} for ${countInWords(best.strides)}: ${best.word}.`;
+  if (reading.asked && best) return `Ask ${horse.name} for ${countName(best.strides, reading.zeroIs)}: ${best.word}.`;
   const stride = layoutStride(horse, track.gait, settingAt(track.gait, track.legs[leg]!));
   const strides = reading.asked?.strides ?? Math.max(0, Math.round(reading.evenCount));
   const groundM = stride && groundForCountM(strides, distanceCaseOf(layout, track, leg), stride.normalM);
   return groundM === null
     ? 'Leave it out, or ride it on another track.'
-    : `${groundM.toFixed(2)} m would be even for ${horse.name} in ${countInWords(strides)}; or leave it out.`;
+    : `${groundM.toFixed(2)} m would be even for ${horse.name} in ${countName(strides, reading.zeroIs)}; or leave it out.`;
 }

@@ -1,6 +1,6 @@
 import { isRaised } from '../items/pole';
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
-import { distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
+import { countedGroundM, distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
 import { readCount } from '../stride/readDistance';
 import { seededNormal } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';
@@ -113,7 +113,7 @@ function lineMarks(
       gap += 1;
       return [{ kind: 'footfall', place, fraction: Math.round(Math.min(0.95, Math.max(0.05, fraction)) * 20) / 20 }];
     }
-    const q = readCount(leg.cost.countedM, count, distanceCaseOf(layout, track, index), stride)?.q ?? 1;
+    const q = readCount(countedGroundM(leg), count, distanceCaseOf(layout, track, index), stride)?.q ?? 1;
     const where = q < DEEP_BELOW ? ('deep' as const) : q > LONG_ABOVE ? ('long' as const) : null;
     const takeOff: TappedMark[] =
       where && random() < 0.35 && !betweenPoles ? [{ kind: 'take-off', place: place + 1, where }] : [];

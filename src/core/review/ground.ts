@@ -67,10 +67,11 @@ export function riddenGround(
   const { inWords } = labelsAsBuilt(whole ?? asked, asked);
   const legs = reckonItemTrack({ ...asked, horses: [] }, track).legs.map((leg, index): RiddenLeg => {
     const planned = track.legs[index]!;
+    const read = leg.gap ?? leg;
     const setting = settingAt(track.gait, planned);
     return {
-      ...{ from: inWords(leg.from), to: inWords(leg.to), groundM: leg.groundM, asked: planned.asked },
-      ...{ countedM: leg.cost.countedM, turnShare: leg.cost.turnShare },
+      ...{ from: inWords(read.from), to: inWords(leg.to), groundM: read.groundM, asked: planned.asked },
+      ...{ countedM: read.cost.countedM, turnShare: read.cost.turnShare },
       rule: distanceRule(distanceCaseOf(asked, track, index)),
       entry: setting === 'poles' ? (POLE_ENTRIES[track.gait] ?? null) : setting === 'course' ? 'course-canter' : null,
       betweenPoles: [leg.from, leg.to].every(id => itemOf(id).kind === 'pole'),

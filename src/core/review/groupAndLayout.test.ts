@@ -8,7 +8,7 @@ import type { PassMark, TappedMark } from '../record/passMark';
 import { testQuestion } from '../question/testQuestion';
 import type { Rein } from '../track/rein';
 
-const RULE = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce' } as const;
+const RULE = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce', keepsFixed: false } as const;
 const leg = (groundM: number, asked: number | null = null): RiddenLeg => ({
   ...{ from: 'heron', to: 'willow', groundM, rule: RULE, entry: 'course-canter', asked, betweenPoles: false },
   ...{ countedM: groundM, turnShare: 1 },

@@ -6,7 +6,7 @@ import { learnStep } from './learnStep';
 import { learnStride, type RiddenCount, type RiddenPass } from './learnStride';
 
 /** Whole strides: n want n + 1 (common practice, no source). */
-const RULE: DistanceRule = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce' };
+const RULE: DistanceRule = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce', keepsFixed: false };
 const GROUNDS = [14.2, 18.1, 19.4, 21.9, 24];
 
 type Season = { days: number; passesADay: number; legsAPass: number };

@@ -1,6 +1,7 @@
 import type { StrideInterval } from '../horse/strideProfile';
 import { studentTwoSided } from '../statistics/studentQuantile';
 import { normalCdf } from '../stride/normalCdf';
+import { neededShare } from '../stride/countChance';
 import type { DistanceRule } from '../stride/distanceRule';
 import { USUAL_SPREAD } from '../stride/readDistance';
 
@@ -66,7 +67,7 @@ export function learnStride(
 /** How likely a count is at a stride, on the scale of the logarithm. */
 export function logChance({ groundM, count, rule }: RiddenCount, strideM: number, spread: number): number {
   const inStrides = groundM / strideM;
-  const atLeast = (strides: number) => quickCdf((inStrides / (rule.fixed + strides * rule.perStride) - 1) / spread);
+  const atLeast = (strides: number) => quickCdf((neededShare(inStrides, strides, rule) - 1) / spread);
   const chance = (count === 0 ? 1 : atLeast(count - 0.5)) - atLeast(count + 0.5);
   return Math.log((1 - MISCOUNT) * Math.max(0, chance) + MISCOUNT / 10);
 }
@@ -75,7 +76,7 @@ type Leg = { count: RiddenCount; times: number };
 
 /** The same for the same count over the same ground. */
 const nameOf = ({ groundM, count, rule }: RiddenCount): string =>
-  `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride}`;
+  `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride} ${rule.keepsFixed}`;
 
 /** What was ridden, each count over each ground once, with how often. */
 function eachOnce(passes: readonly RiddenPass[]): Leg[] {

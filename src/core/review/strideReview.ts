@@ -150,7 +150,11 @@ function stepIn(pass: ReviewPass): { entry: StrideEntryKey; stepM: number } | nu
 
 /** The same for passes with the same counts over the same grounds. */
 const nameOf = ({ counts }: RiddenPass): string =>
-  counts.map(({ groundM, count, rule }) => `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride}`).join(' ');
+  counts
+    .map(
+      ({ groundM, count, rule }) => `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride} ${rule.keepsFixed}`,
+    )
+    .join(' ');
 
 function addPass(passes: Map<string, RiddenPass>, pass: RiddenPass, name = nameOf(pass)): void {
   const times = (passes.get(name)?.times ?? 0) + pass.times;

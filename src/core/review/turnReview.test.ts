@@ -3,7 +3,7 @@ import type { RiddenLeg } from './ground';
 import type { ReviewPass } from './reviewPass';
 import { turnClaim, turnReview } from './turnReview';
 
-const RULE = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce' } as const;
+const RULE = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce', keepsFixed: false } as const;
 const SHARE = 0.79;
 
 /** A leg of which so much is ridden on a turn that leaves 0.79 of the stride. */

@@ -1,7 +1,7 @@
 import type { Item } from '../items/item';
 import { layoutLabels } from '../layout/labels';
 import type { Layout } from '../layout/layout';
-import { countInWords } from '../stride/countInWords';
+import { countName } from '../stride/callInWords';
 import type { StrideWord } from '../stride/strideWord';
 import { reckonLayout, type HorseReading } from '../layout/reckonLayout';
 
@@ -58,6 +58,6 @@ export function hardnessOf({ asked, options }: HorseReading): number {
 }
 
 /** The call; where a count is asked, that count and its word: "easy one, as asked". */
-export function saidOf({ call, asked }: HorseReading): string {
-  return asked ? `${asked.word} ${countInWords(asked.strides)}, as asked` : call;
+export function saidOf({ call, asked, zeroIs }: HorseReading): string {
+  return asked ? `${asked.word} ${countName(asked.strides, zeroIs)}, as asked` : call;
 }

@@ -138,15 +138,16 @@ function aloneWay(survey: Survey, item: Item, marks: readonly Mark[], { measureB
   if (!wantsTapes) return walls[0]!;
   const pulls = pullWays(arena, item);
   const good = pulls.find(way => isGoodWay(way) && survey.errorM(way) <= MOST_ERROR_M);
-  if (good ?? walls[0]) return (good ?? walls[0])!;
-  // Where neither a wall nor a point of the arena is within a tape, two marks are.
+  if (good) return good;
+  if (walls[0] && measureBy !== 'tapes') return walls[0];
+  // Where no two points of the arena are within a tape, two marks are.
   const near = marks.filter(({ at }) => distanceM(at, item.at) < LONGEST_TAPE_M);
   const marked = pullWays(
     arena,
     item,
     near.map(({ peg, at }) => ({ point: { kind: 'peg', peg }, at })),
   );
-  return marked.find(isGoodWay) ?? pulls[0] ?? marked[0] ?? allWalls[0]!;
+  return marked.find(isGoodWay) ?? walls[0] ?? pulls[0] ?? marked[0] ?? allWalls[0]!;
 }
 
 /** No tape is too short for it, nor for a check of it. */

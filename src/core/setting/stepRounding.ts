@@ -1,5 +1,5 @@
 import type { Layout } from '../layout/layout';
-import { reckonLayout, type HorseReading, type ReckonedTrack } from '../layout/reckonLayout';
+import { countedGroundM, reckonLayout, type HorseReading, type ReckonedTrack } from '../layout/reckonLayout';
 import { readCount } from '../stride/readDistance';
 import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
 import { itemsAsMeasured } from './asMeasured';
@@ -106,7 +106,7 @@ function strideHurt(layout: Layout, planned: readonly ReckonedTrack[], rode: rea
         if (strides === null) return;
         const rider = layout.horses.find(({ id }) => id === reading.horseId)!;
         const stride = layoutStride(rider, track.gait, settingAt(track.gait, track.legs[at]!));
-        const [was, is] = [leg.cost.countedM, now.cost.countedM].map(countedM =>
+        const [was, is] = [countedGroundM(leg), countedGroundM(now)].map(countedM =>
           stride ? readCount(countedM, strides, distance, stride) : null,
         );
         if (!was || !is) return;

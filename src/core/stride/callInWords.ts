@@ -35,7 +35,8 @@ function phrase({ word, strides }: Callable, zeroIs: 'bounce' | 'step'): string 
   return `${word} ${countName(strides, zeroIs)}`;
 }
 
-function countName(strides: number, zeroIs: 'bounce' | 'step'): string {
+/** A count as it is called: no stride at all is a bounce between fences, a single step from pole to pole. */
+export function countName(strides: number, zeroIs: 'bounce' | 'step'): string {
   return strides === 0 ? ZERO_NAMES[zeroIs] : countInWords(strides);
 }
 

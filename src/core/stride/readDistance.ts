@@ -21,6 +21,8 @@ export type DistanceReading = {
   /** The fractional count at which q = 1. */
   evenCount: number;
   options: DistanceOption[];
+  /** What no stride at all is called here. */
+  zeroIs: 'bounce' | 'step';
   /** In plain speech: "easy four", "forward four or short five", "between four and five". */
   call: string;
 };
@@ -53,7 +55,7 @@ export function readDistance(groundM: number, distance: DistanceCase, stride: Te
     if (q === null) return [];
     return [{ strides, needM: q * stride.normalM, q, word: strideWord(q, stride) }];
   });
-  return { normalM: stride.normalM, evenCount, options, call: callInWords(options, rule.zeroIs) };
+  return { normalM: stride.normalM, evenCount, options, zeroIs: rule.zeroIs, call: callInWords(options, rule.zeroIs) };
 }
 
 /** The floor and the ceiling of the even count; its neighbours too where it is whole; never below none. */

@@ -13,6 +13,9 @@ export const STRIDE_WORDS: readonly StrideWord[] = [
   'too far',
 ];
 
+/** What lies within this of a bound is on it: 0.97 reckoned is a hair off 0.97 written. */
+const ROUNDING = 1e-9;
+
 /**
  * The word for q = needed stride ÷ normal stride, within what this horse can do (common practice, no source).
  * The horse's own limits come first: below its shortest is too tight, above its longest too far.
@@ -21,10 +24,10 @@ export const STRIDE_WORDS: readonly StrideWord[] = [
  */
 export function strideWord(q: number, range: StrideRange): StrideWord {
   if (!(q >= 0 && q < Infinity)) throw new RangeError(`strideWord(${q})`);
-  if (q < range.shortM / range.normalM) return 'too tight';
-  if (q > range.longM / range.normalM) return 'too far';
-  if (q < 0.92) return 'short';
-  if (q < 0.97) return 'quiet';
-  if (q <= 1.03) return 'easy';
-  return q <= 1.08 ? 'forward' : 'long';
+  if (q < range.shortM / range.normalM - ROUNDING) return 'too tight';
+  if (q > range.longM / range.normalM + ROUNDING) return 'too far';
+  if (q < 0.92 - ROUNDING) return 'short';
+  if (q < 0.97 - ROUNDING) return 'quiet';
+  if (q <= 1.03 + ROUNDING) return 'easy';
+  return q <= 1.08 + ROUNDING ? 'forward' : 'long';
 }

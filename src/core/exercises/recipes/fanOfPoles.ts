@@ -40,12 +40,15 @@ export const fanOfPoles: Recipe<Params> = {
     return {
       items,
       tracks: [
-        trackThrough(
-          'fan',
-          gait,
-          items.map(({ id }) => id),
-          { setting: 'poles' },
-        ),
+        {
+          ...trackThrough(
+            'fan',
+            gait,
+            items.map(({ id }) => id),
+            { setting: 'poles' },
+          ),
+          ownLines: true,
+        },
       ],
       stages: [
         stage('In walk', 'Find your radius', 'rising', { gait: 'walk', set: { only: ['f1'] } }),

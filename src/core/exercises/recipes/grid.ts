@@ -133,7 +133,8 @@ function gapTo(
   if (name === 'half') return { groundM: groundFor(ground, 1, { ...distance, from, to: from }) / 2, asked: null };
   if (from.kind === 'pole' && beforeHalf) {
     const wholeM = groundFor(ground, strides, { ...distance, from: beforeHalf, to });
-    return { groundM: wholeM / 2, asked: 0 };
+    // The whole gap is read from the fence before, with the count that is meant for it.
+    return { groundM: wholeM / 2, asked: strides };
   }
   return { groundM: groundFor(ground, strides, { ...distance, from, to }), asked: strides };
 }

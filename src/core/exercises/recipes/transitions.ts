@@ -1,15 +1,14 @@
 import { wallPose } from '../../figures/figurePlaces';
 import type { FigurePart } from '../../figures/figure';
 import type { TrackGait } from '../../layout/trackGait';
-import { layoutStride } from '../../layout/reckonLayout';
+import { laneStride } from '../../layout/reckonLayout';
 import type { ExerciseGround } from '../exercise';
 import { flatGuidance, flatRecipe } from './flatRecipe';
 import { stage } from './parts';
 
 /** The normal stride of the horse that goes the longest, in the lane, metres. */
 function laneStrideM({ horses }: ExerciseGround, gait: 'trot' | 'walk'): number {
-  // A stride in the lane is two steps; over poles they are a little longer, which is enough to plan with.
-  return Math.max(...horses.flatMap(horse => 2 * (layoutStride(horse, gait, 'poles')?.normalM ?? 0)));
+  return Math.max(...horses.map(horse => laneStride(horse, gait)?.normalM ?? 0));
 }
 
 /** The trot strides of each rung: fewer and fewer. */

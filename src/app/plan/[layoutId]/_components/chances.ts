@@ -1,6 +1,7 @@
 import {
   chanceOfCount,
-  countInWords,
+  countedGroundM,
+  countName,
   distanceCaseOf,
   layoutStride,
   settingAt,
@@ -10,7 +11,7 @@ import {
   type ReckonedLeg,
 } from '@/core';
 
-export type LegChances = { strides: number; chance: number }[];
+export type LegChances = { strides: number; chance: number; zeroIs: 'bounce' | 'step' }[];
 
 /** Less than this is not worth a word. */
 const LEAST_CHANCE = 0.02;
@@ -31,12 +32,18 @@ export function chancesOf(
   return [-2, -1, 0, 1, 2]
     .map(by => middle + by)
     .filter(strides => strides >= 0)
-    .map(strides => ({ strides, chance: chanceOfCount(reckoned.cost.countedM, strides, distance, stride) }))
+    .map(strides => ({
+      strides,
+      zeroIs: reading.zeroIs,
+      chance: chanceOfCount(reading.ownLine?.groundM ?? countedGroundM(reckoned), strides, distance, stride),
+    }))
     .filter(({ chance }) => chance >= LEAST_CHANCE)
     .sort((a, b) => b.chance - a.chance);
 }
 
 /** "five 78 %, six 21 %". */
 export function chanceWords(chances: LegChances): string {
-  return chances.map(({ strides, chance }) => `${countInWords(strides)} ${Math.round(chance * 100)} %`).join(', ');
+  return chances
+    .map(({ strides, chance, zeroIs }) => `${countName(strides, zeroIs)} ${Math.round(chance * 100)} %`)
+    .join(', ');
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { breakApart, type PlacedRecipe, type ResolvedExercise } from '@/core';
+import { breakApart, placeMoved, type PlacedRecipe, type Pose, type ResolvedExercise } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import { Button, MultiSelect, SegmentedControl, Stack, Text, Title } from '@mantine/core';
 import { NameField } from './NameField';
@@ -28,6 +28,7 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
     controls.change(plan => breakApart(plan, controls.shown.resolved, [placed.id]));
     onSelect({ ids: laid.items.map(({ id }) => id), leg: null });
   };
+  const entry = entryOf(exercise);
   return (
     <Stack gap="xs" component="section" aria-label={guidance.title}>
       <Title order={2} size="h4">
@@ -61,7 +62,13 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
         value={placed.horseIds ?? []}
         onChange={ids => put({ horseIds: ids.length === 0 ? null : ids })}
       />
-      <PlaceFields arena={arena} pose={placed.place} hasFacing disabled={locked} onMove={place => put({ place })} />
+      <PlaceFields
+        arena={arena}
+        pose={entry}
+        hasFacing
+        disabled={locked}
+        onMove={pose => put({ place: placeMoved(placed.place, entry, pose) })}
+      />
       <ThingActions {...props} />
       <Button size="xs" variant="default" onClick={apart} style={{ alignSelf: 'flex-start' }}>
         Break apart
@@ -117,4 +124,10 @@ function Words({ title, lines }: { title: string; lines: readonly string[] }) {
       </ul>
     </details>
   );
+}
+
+/** Where an exercise begins and which way it is ridden there: its first figure, or where its items are laid from. */
+function entryOf({ placed, laid }: ResolvedExercise): Pose {
+  const [track] = laid.tracks;
+  return (track?.kind === 'figures' ? track.figures[0]?.figure.start : undefined) ?? placed.place;
 }

@@ -6,6 +6,7 @@ import {
   layoutLabels,
   nameWords,
   newItem,
+  usualGroundLineM,
   type Fence,
   type FenceForm,
   type Item,
@@ -176,7 +177,9 @@ function FenceFields({ item, put }: FieldsProps<Fence>) {
       <Switch
         label="Ground line"
         checked={item.groundLineBeforeM !== null}
-        onChange={event => commit({ groundLineBeforeM: event.currentTarget.checked ? 0.3 : null })}
+        onChange={event =>
+          commit({ groundLineBeforeM: event.currentTarget.checked ? usualGroundLineM(item.form) : null })
+        }
       />
       {item.groundLineBeforeM !== null && (
         <LengthField
@@ -201,5 +204,7 @@ function rebuilt(fence: Fence, form: FenceForm): Fence {
   const usual = newItem(form, fence.id, fence.at, fence.headingRad) as Fence;
   const { name, heightM, widthM, groundLineBeforeM } = fence;
   const narrow = form === 'narrow' || fence.form === 'narrow';
-  return { ...usual, name, heightM, widthM: narrow ? usual.widthM : widthM, groundLineBeforeM };
+  // Out before a vertical, in at an oxer: another form has another.
+  const groundLine = groundLineBeforeM !== null && form !== fence.form ? usualGroundLineM(form) : groundLineBeforeM;
+  return { ...usual, name, heightM, widthM: narrow ? usual.widthM : widthM, groundLineBeforeM: groundLine };
 }

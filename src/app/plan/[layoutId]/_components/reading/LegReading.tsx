@@ -240,6 +240,7 @@ function HorsesOnLeg({
   reckoned,
   leg,
 }: Pick<LegReadingProps, 'controls' | 'track' | 'reckoned' | 'leg'>) {
+  const { format } = useLengths();
   const { layout } = controls.shown.resolved;
   const ridden = reckoned.legs[leg]!;
   return (
@@ -257,6 +258,11 @@ function HorsesOnLeg({
                   </>
                 ) : (
                   reading.call
+                )}
+                {reading.ownLine && (
+                  <Text size="xs">
+                    {format(reading.ownLine.radiusM)} from the hub: {format(reading.ownLine.groundM)} from pole to pole
+                  </Text>
                 )}
                 <Text size="xs" c="slate.7">
                   {chanceWords(chancesOf(layout, track, leg, ridden, horse))}

@@ -1,5 +1,5 @@
 import { STEPS_FROM_EASY } from '@/components/FitMark/stepsFromEasy';
-import { countInWords, shownCount, type HorseReading, type StrideWord } from '@/core';
+import { countName, shownCount, type HorseReading, type StrideWord } from '@/core';
 
 /** How wide a letter of a call is, about. */
 const LETTER_PX = 6.1;
@@ -24,8 +24,8 @@ function wordOf({ asked, options }: HorseReading): StrideWord | null {
 }
 
 /** All that is said of a leg: an asked count is judged by itself; without one the call says what lies nearest. */
-export function fullWords({ asked, call }: HorseReading): string {
-  return asked ? `${asked.word} ${asked.strides === 0 ? call.split(' ').pop() : countInWords(asked.strides)}` : call;
+export function fullWords({ asked, call, zeroIs }: HorseReading): string {
+  return asked ? `${asked.word} ${countName(asked.strides, zeroIs)}` : call;
 }
 
 function fitting(reading: HorseReading, widthPx: number): string {
@@ -35,16 +35,20 @@ function fitting(reading: HorseReading, widthPx: number): string {
   if (between) return `between ${between}`;
   const count = shownCount(reading);
   const word = wordOf(reading);
-  return count === null || word === null ? '–' : `${word} ${count}`;
+  return count === null || word === null ? '–' : `${word} ${shortCount(count, reading)}`;
 }
+
+/** A count in figures; no stride at all by its name: a bounce is a bounce. */
+const shortCount = (strides: number, { zeroIs }: Pick<HorseReading, 'zeroIs'>): string =>
+  strides === 0 ? countName(0, zeroIs) : String(strides);
 
 function shortWords(reading: HorseReading): string {
   const count = shownCount(reading);
-  return betweenCounts(reading) ?? (count === null ? '–' : String(count));
+  return betweenCounts(reading) ?? (count === null ? '–' : shortCount(count, reading));
 }
 
 /** The two counts that a distance lies between, where it is no count at all; null where it is one. */
-function betweenCounts({ asked, call, options }: HorseReading): string | null {
+function betweenCounts({ asked, call, options, zeroIs }: HorseReading): string | null {
   if (asked || !call.startsWith('between')) return null;
-  return options.map(({ strides }) => strides).join('–');
+  return options.map(({ strides }) => shortCount(strides, { zeroIs })).join('–');
 }

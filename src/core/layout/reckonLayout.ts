@@ -19,6 +19,7 @@ import {
 import { ridingDepthM } from '../items/footprint';
 import { legTrack, measureLeg, type LegGround, type LegMeasures, type RiddenEnd } from '../track/leg';
 import { joinChains, type Chain } from '../geometry/chain';
+import { distanceM } from '../geometry/pointM';
 import { measureCourse, type CourseMeasure } from '../course/measureCourse';
 import { measureSession, type SessionMeasure } from '../figures/measureSession';
 import { rideSession, type Session } from '../figures/rideSession';
@@ -234,8 +235,11 @@ export function hasPoledGap(layout: Layout, track: ItemTrack, leg: number): bool
   if (!before || !planned) return false;
   const isGrid = settingAt(track.gait, before) === 'grid' && settingAt(track.gait, planned) === 'grid';
   if (!isGrid || planned.approach === 'trot') return false;
-  const kinds = [leg - 1, leg, leg + 1].map(stop => riddenItem(layout, track.through[stop]!.item).kind);
-  return kinds[0] === 'fence' && kinds[1] === 'pole' && kinds[2] === 'fence';
+  const [from, pole, to] = [leg - 1, leg, leg + 1].map(stop => riddenItem(layout, track.through[stop]!.item));
+  if (from?.kind !== 'fence' || pole?.kind !== 'pole' || to?.kind !== 'fence') return false;
+  // A pole a stride and more from a fence is jumped to by itself, as a fence that lies on the ground.
+  const nearM = longestStrideM(layout.horses, track.gait);
+  return [from, to].every(fence => distanceM(fence.at, pole.at) - ridingDepthM(fence) / 2 < nearM);
 }
 
 /** The leg from a pole to the fence behind it, read as the whole gap from the fence before the pole. */

@@ -109,7 +109,8 @@ export function laidEnds(
   };
   for (const { peg, placing } of sheet.pegs) known.set(`peg ${peg}`, find(placing));
   for (const { item, points, hangsOn } of sheet.pieces) {
-    const below = hangsOn.map(point => (point.kind === 'end' ? hops.get(point.item)! : 0));
+    // A peg is no piece: it is put in before all of them.
+    const below = hangsOn.flatMap(point => (point.kind === 'end' ? [hops.get(point.item)!] : []));
     hops.set(item.id, below.length === 0 ? 0 : 1 + Math.max(...below));
     for (const { end, placing } of points) known.set(`${item.id}, ${end}`, find(placing));
   }

@@ -1,4 +1,5 @@
 import type { Arena } from '../arena/arena';
+import { poseAt } from '../geometry/chain';
 import { distanceM } from '../geometry/pointM';
 import { kitOfAll } from '../items/kit';
 import { ridingDepthM } from '../items/footprint';
@@ -263,4 +264,67 @@ test('an exercise moves as one piece to where it is put', () => {
 
 test('an exercise for no horse is refused', () => {
   expect(() => lay('circle', ground(LONG, []))).toThrow(RangeError);
+});
+
+test('every cone of an exercise stands 0.6 m and more clear of what is ridden, and those of a serpentine inside its loops', () => {
+  for (const arena of [LONG, FIELD, { widthM: 25, lengthM: 50, letters: 'none' as const }])
+    for (const { kind } of SHELF) {
+      const { exercise } = lay(kind, ground(arena));
+      const cones = exercise.items.filter(item => item.kind === 'cone');
+      if (cones.length === 0) continue;
+      const layout = { name: kind, arena, fall: null, school: 'whole-stride' as const, kit: null, ...exercise };
+      const ways = reckonLayout({ ...layout, horses: [] }).flatMap(track =>
+        track.kind === 'items'
+          ? track.legs.map(({ chain }) => chain)
+          : track.session.ok
+            ? track.session.pieces.flatMap(piece => (piece.kind === 'stretch' ? [piece.chain] : []))
+            : [],
+      );
+      for (const chain of ways)
+        for (let alongM = 0; alongM <= chain.lengthM; alongM += 0.05)
+          for (const { at } of cones) {
+            const clear = distanceM(poseAt(chain, alongM).at, at) >= 0.6 - 0.001;
+            if (!clear) throw new Error(`${kind}: a cone in what is ridden`);
+          }
+    }
+  // Three loops of 20 m in 60: their tips at 10, 30 and 50 m, right, left and right coming from A on the left rein.
+  const cones = lay('serpentine', ground(LONG), { loops: 3 }).exercise.items.filter(item => item.kind === 'cone');
+  expect(cones.map(({ at }) => [at.xM > 10, Math.round(at.yM)])).toEqual([
+    [true, 10],
+    [false, 30],
+    [true, 50],
+  ]);
+});
+
+test('the ladder of transitions goes by the trot in the lane, where one was tested', () => {
+  const tested: LayoutHorse = {
+    ...TWELVE_FT,
+    strides: { ...TWELVE_FT.strides, trot: { shortM: 2.6, normalM: 3.3, longM: 3.6 } },
+  };
+  const partsOf = (horse: LayoutHorse) => {
+    const [track] = lay('transitions-ladder', ground(FIELD, [horse])).exercise.tracks;
+    if (track?.kind !== 'figures') throw new Error('the ladder is ridden on the flat');
+    return track.figures[0]!.parts.filter(({ gait }) => gait === 'trot').map(({ fromM, toM }) => toM - fromM);
+  };
+  // 8, 6, 4 and 2 strides of 3.30 m.
+  expect(partsOf(tested).map(lengthM => Math.round(lengthM * 100) / 100)).toEqual([26.4, 19.8, 13.2, 6.6]);
+});
+
+test('over a fan each horse is read on its own line', () => {
+  const pony: LayoutHorse = {
+    ...{ id: 'pony', name: 'pony', heightM: 1.35, type: 'all-round', level: 'novice' },
+    strides: { 'trot-poles': { shortM: 1, normalM: 1.22, longM: 1.4 } },
+  };
+  const horses = [TWELVE_FT, pony];
+  const { exercise } = lay('fan', ground(FIELD, horses), { gait: 'trot', poles: 4, middleRadiusM: 6 });
+  const layout = { name: 'fan', arena: FIELD, fall: null, school: 'whole-stride' as const, kit: null };
+  const [track] = reckonLayout({ ...layout, ...exercise, horses });
+  if (track?.kind !== 'items') throw new Error('a fan is ridden over poles');
+  for (const leg of track.legs) {
+    expect(leg.readings.map(({ call }) => call)).toEqual(['easy single step', 'easy single step']);
+    // The spacing at the middle is the geometric mean of the two steps, 1.294 m: radii in proportion to the steps.
+    const middleM = Math.sqrt(1.22 * 4.5 * FT);
+    expect(leg.readings[0]!.ownLine!.radiusM).toBeCloseTo((6 * 4.5 * FT) / middleM, 6);
+    expect(leg.readings[1]!.ownLine).toMatchObject({ groundM: expect.closeTo(1.22, 6) });
+  }
 });

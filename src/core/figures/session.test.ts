@@ -157,3 +157,18 @@ test('a spiral and a turnback leave the horse where the next figure can begin', 
   const pieces = ride([plan(turnback), plan(circleAt('E'))], 'walk');
   expect(pieces.every(piece => piece.kind === 'station' || chainEnd(piece.chain).at.yM > -1e-9)).toBe(true);
 });
+
+test('a link between two figures turns no tighter than a green horse carries, where there is room', () => {
+  const field: Arena = { widthM: 40, lengthM: 60, letters: 'none' };
+  const circle = (xM: number, yM: number, headingRad: number): Figure => ({
+    kind: 'circle',
+    ...{ start: { at: { xM, yM }, headingRad }, rein: 'left' as const, diameterM: 16, rounds: 1 },
+  });
+  // Three metres beside each other and facing opposite ways: straight from one to the other would turn at 1.5 m.
+  const session = rideSession(field, [plan(circle(20, 30, 0)), plan(circle(20, 33, Math.PI))], 'trot');
+  if (!session.ok) throw new Error(session.reason);
+  for (const piece of session.pieces)
+    if (piece.kind === 'stretch')
+      for (const segment of piece.chain.segments)
+        if (segment.kind === 'arc') expect(segment.radiusM).toBeGreaterThanOrEqual(5 - 1e-6);
+});

@@ -226,3 +226,15 @@ test('impossible arguments are refused', () => {
   expect(() => readDistance(1, poles, { shortM: 0, normalM: 0, longM: 0 })).toThrow(RangeError);
   expect(() => groundForCountM(1.5, poles, 1)).toThrow(RangeError);
 });
+
+test('the two-metre chance stretches the strides alone, as q does', () => {
+  // 2 m to land and 2 m to take off at 1 m high, and four and a half strides of 3.5 m: even odds of four and of five.
+  const groundM = 4 + 4.5 * 3.5;
+  const chance = (count: number) => chanceOfCount(groundM, count, course('two-metre'), stride(3.5));
+  expect(chance(4)).toBeCloseTo(0.5, 2);
+  expect(chance(5)).toBeCloseTo(0.5, 2);
+  // Of 4 + 5 × 3.5 m five takes a stride 4 × 0.04 = 16 % longer to become four and a half: with a spread of 4 % it is
+  // q = (17.5 ÷ 4.5) ÷ 3.5 = 1.111, 2.78 standard deviations off; to become five and a half 0.909, 2.27 off (any table).
+  const five = chanceOfCount(4 + 5 * 3.5, 5, course('two-metre'), stride(3.5));
+  expect(five).toBeCloseTo(0.9973 - 0.0116, 3);
+});

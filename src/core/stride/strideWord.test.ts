@@ -34,3 +34,11 @@ test('more ground for the same count never has a tighter word', () => {
 });
 
 test('refuses what is no ratio', () => expect(() => strideWord(Number.NaN, RANGE)).toThrow(RangeError));
+
+test('what is reckoned a hair off a bound is on it', () => {
+  // 0.97 = 1 − 0.03 in binary is a hair under 0.97, and 1.08 as 1.2 × 0.9 a hair over.
+  expect(strideWord(0.97 - 1e-15, RANGE)).toBe('easy');
+  expect(strideWord(1.2 * 0.9, RANGE)).toBe('forward');
+  expect(strideWord(1.03 + 1e-15, RANGE)).toBe('easy');
+  expect(strideWord(0.97 - 1e-6, RANGE)).toBe('quiet');
+});

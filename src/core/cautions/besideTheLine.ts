@@ -1,6 +1,6 @@
 import type { Caution } from './caution';
-import { called, metres, sentence, trackCalled, type CautionRule } from './cautionRule';
-import { BESIDE_M, besideTheWays, isInTheLine } from './inTheLine';
+import { called, metres, sentence, type CautionRule } from './cautionRule';
+import { BESIDE_M, besideTheWays, isInTheLine, wayWords } from './inTheLine';
 import { removeOrMove } from './mendMoves';
 
 /** A stand of another fence close beside what is ridden: a knee or a drifting horse finds it. */
@@ -15,7 +15,7 @@ export const besideTheLine: CautionRule = {
         items: [item.id],
         place: { track: way.track, part: way.part },
         text: sentence(
-          `A stand of ${called(context, item.id)} is ${metres(offM)} from what ${trackCalled(context, way.track)} rides; ${metres(BESIDE_M)} is usual.`,
+          `A stand of ${called(context, item.id)} is ${metres(offM)} from what is ridden ${wayWords(context, way)}; ${metres(BESIDE_M)} is usual.`,
         ),
         mend: 'Move it away from the line, or ride farther from it.',
       })),

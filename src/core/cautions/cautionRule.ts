@@ -78,7 +78,7 @@ export function allReadings(context: CautionContext): ReadLeg[] {
 }
 
 /** The track and the leg that a caution is about; null where it is about neither. */
-export function legOfCaution(context: CautionContext, { place }: Caution): LegInTrack | null {
+export function legOfCaution(context: CautionContext, { place }: Pick<Caution, 'place'>): LegInTrack | null {
   return allLegs(context).find(({ plan, index }) => plan.id === place.track && index === (place.part ?? 0)) ?? null;
 }
 

@@ -2,7 +2,15 @@ import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { type Caution, type CautionLevel } from './caution';
 import { ROUNDING } from './cautionLimits';
-import { called, sentence, trackCalled, type CautionContext, type CautionRule } from './cautionRule';
+import {
+  called,
+  fromTo,
+  legOfCaution,
+  sentence,
+  trackCalled,
+  type CautionContext,
+  type CautionRule,
+} from './cautionRule';
 import { removeOrMove } from './mendMoves';
 import { riddenWays, type RiddenWay } from './riddenWays';
 import { barOf, toBarM } from './standing';
@@ -98,11 +106,17 @@ export const inTheLine: CautionRule = {
           level: LEVEL[item.kind],
           items: [item.id],
           place: { track: way.track, part: way.part },
-          text: sentence(`${what} ${verbOf(item)} in what ${trackCalled(context, way.track)} rides.`),
+          text: sentence(`${what} ${verbOf(item)} in what is ridden ${wayWords(context, way)}.`),
           mend: 'Move it out of the line, take it away, or ride another line.',
         };
       }),
   mends: removeOrMove,
 };
+
+/** Where on what is ridden, in a sentence: "from fence 1 to fence 2", "by the course". */
+export function wayWords(context: CautionContext, { track, part }: RiddenWay): string {
+  const leg = part === null ? null : legOfCaution(context, { place: { track, part } });
+  return leg ? fromTo(context, leg.leg) : `by ${trackCalled(context, track)}`;
+}
 
 const verbOf = ({ kind }: Item) => (kind === 'pole' || kind === 'guide' ? 'lies' : 'stands');

@@ -306,9 +306,9 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
       fence('willow', 'oxer', 8.75, 34.5, 0),
       fence('plover', 'vertical', 26.25, 38, 180),
       fence('alder', 'vertical', 26.25, 20, 180),
-      fence('linnet', 'oxer', 11.5, 22, 30),
-      fence('hazel', 'cross-rail', 17.15, 31.79, 30),
-      fence('rowan', 'wall', 20.5, 11, 90),
+      fence('linnet', 'oxer', 13.5, 22, 30),
+      fence('hazel', 'cross-rail', 19.15, 31.79, 30),
+      fence('rowan', 'wall', 20.5, 7, 90),
     ],
     tracks: [
       {
@@ -318,7 +318,7 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
           item,
           reversed: index === 6,
         })),
-        legs: [leg(), leg(), leg(), leg(), leg(), leg({ via: { xM: 16, yM: 47 } }), leg()],
+        legs: [leg(), leg(), leg(), leg(), leg(), leg({ via: { xM: 16, yM: 47 } }), leg({ via: { xM: 3, yM: 20 } })],
       },
     ],
   },

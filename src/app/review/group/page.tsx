@@ -3,7 +3,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
-import { balanceWords, groupReview, turnClaim, turnReview, USUAL_RULES } from '@/core';
+import { balanceWords, groupReview, profileStride, turnClaim, turnReview, USUAL_RULES } from '@/core';
 import { present } from '@/data/present';
 import { listHorses } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
@@ -56,7 +56,10 @@ export default async function GroupPage() {
   const turns = turnReview(
     passes,
     pairId => pairs.find(({ id }) => id === pairId)?.horseId ?? '',
-    horseId => horses.find(({ id }) => id === horseId)?.strides['course-canter']?.normalM ?? null,
+    (horseId, entry) => {
+      const horse = horses.find(({ id }) => id === horseId);
+      return (horse && profileStride(horse, entry)?.normalM) ?? null;
+    },
     rules.leanDeg ?? USUAL_RULES.leanDeg!,
   );
   const turnSaid = turns && turnClaim(turns);

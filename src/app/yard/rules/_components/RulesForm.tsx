@@ -1,6 +1,7 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { USUAL_RULES, type YardRules } from '@/core';
 import { YardRulesOnPaper } from '@/files/yardRules';
 import { Alert, Button, Group, NumberInput, Switch, TagsInput } from '@mantine/core';
@@ -22,6 +23,7 @@ type State = { kind: 'kept' } | { kind: 'refused'; problem: string } | null;
 
 /** The yard's own rules: everything holds from the next time a lesson is opened. */
 export function RulesForm({ first }: { first: YardRules }) {
+  const { say } = useLengths();
   const form = useForm<YardRules>({ initialValues: first, validate: zod4Resolver(YardRulesOnPaper) });
   const [state, setState] = useState<State>(null);
   const [busy, begin] = useTransition();
@@ -51,7 +53,13 @@ export function RulesForm({ first }: { first: YardRules }) {
       <Card label="A horse has had enough" title="A horse has had enough">
         <div className={classes.limits}>
           {LIMITS.map(({ key, label, step }) => (
-            <NumberInput key={key} label={label} step={step ?? 1} min={0} {...form.getInputProps(`limits.${key}`)} />
+            <NumberInput
+              key={key}
+              label={say(label)}
+              step={step ?? 1}
+              min={0}
+              {...form.getInputProps(`limits.${key}`)}
+            />
           ))}
         </div>
         <p>

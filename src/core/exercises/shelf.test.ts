@@ -328,3 +328,21 @@ test('over a fan each horse is read on its own line', () => {
     expect(leg.readings[1]!.ownLine).toMatchObject({ groundM: expect.closeTo(1.22, 6) });
   }
 });
+
+test('in many arenas no exercise brings a caution of its own making', () => {
+  const arenas: Arena[] = [
+    { widthM: 20, lengthM: 40, letters: '20x40' },
+    LONG,
+    { widthM: 25, lengthM: 50, letters: 'none' },
+    { widthM: 40, lengthM: 80, letters: 'none' },
+  ];
+  const said: string[] = [];
+  for (const arena of arenas)
+    for (const heightM of [1.3, 1.68]) {
+      const horse: LayoutHorse = { ...TWELVE_FT, heightM, strides: {} };
+      for (const { kind } of SHELF)
+        for (const { level, code } of lay(kind, ground(arena, [horse])).cautions)
+          if (level !== 'note') said.push(`${kind} in ${arena.widthM} × ${arena.lengthM}: ${code}`);
+    }
+  expect(said).toEqual([]);
+});

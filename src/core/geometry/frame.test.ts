@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { mirroredPlace, mirroredPose, pointInFrame, poseInFrame } from './frame';
+import { mirroredPlace, mirroredPose, placeMoved, pointInFrame, poseInFrame } from './frame';
 import { distanceM } from './pointM';
 
 const metres = fc.integer({ min: -40_000, max: 40_000 }).map(mm => mm / 1000);
@@ -34,4 +34,16 @@ test('a mirrored frame in a mirrored place is the mirror image on the sand', () 
       expect(Math.sin(image.headingRad)).toBeCloseTo(Math.sin(onSand.headingRad), 9);
     }),
   );
+});
+
+test('what is moved takes its frame along, rigidly', () => {
+  // A frame at (2, 1) facing along x; something of it at (4, 1) is brought to (10, 10), turned by a quarter to the left.
+  const place = placeMoved(
+    { at: { xM: 2, yM: 1 }, headingRad: 0 },
+    { at: { xM: 4, yM: 1 }, headingRad: 0 },
+    { at: { xM: 10, yM: 10 }, headingRad: Math.PI / 2 },
+  );
+  expect(place.at.xM).toBeCloseTo(10, 9);
+  expect(place.at.yM).toBeCloseTo(8, 9);
+  expect(place.headingRad).toBeCloseTo(Math.PI / 2, 9);
 });

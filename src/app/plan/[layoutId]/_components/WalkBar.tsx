@@ -160,5 +160,8 @@ function whereWords({ layout, track, reckoned, horse, walkedM }: WalkBarProps): 
   if (!reading) return where;
   const marks = legMarks(ridden, distanceCaseOf(layout, track, leg), reading);
   const done = marks.filter(({ alongM }) => alongM > (marks[0]?.alongM ?? 0) && stops[leg]! + alongM <= walkedM).length;
-  return `${where}: ${done} of ${stridesWords(Math.max(0, marks.length - 1))} for ${horse.name}`;
+  // A bounce has no stride to count, and where none is rated there is nothing to say.
+  const strides = marks.length - 1;
+  if (strides < 1) return strides === 0 ? `${where}: ${stridesWords(0, reading.zeroIs)} for ${horse.name}` : where;
+  return `${where}: ${done} of ${stridesWords(strides)} for ${horse.name}`;
 }

@@ -99,6 +99,8 @@ test('what stands nearest, what is in the middle, and in which order', () => {
   );
   expect(stridesWords(1)).toBe('one stride');
   expect(stridesWords(5)).toBe('five strides');
+  expect(stridesWords(0)).toBe('bounce');
+  expect(stridesWords(0, 'step')).toBe('single step');
 });
 
 test('keys move by a quarter of a metre, by one, or by a centimetre', () => {

@@ -1,5 +1,6 @@
 import {
   countInWords,
+  countName,
   distanceM,
   itemWords,
   layoutLabels,
@@ -84,7 +85,8 @@ export function orderNumbers(through: readonly { item: string }[]): Map<string, 
   return numbers;
 }
 
-/** "5 strides", "one stride". */
-export function stridesWords(count: number): string {
+/** "five strides", "one stride"; no stride at all is a bounce between fences, a single step from pole to pole. */
+export function stridesWords(count: number, zeroIs: 'bounce' | 'step' = 'bounce'): string {
+  if (count === 0) return countName(0, zeroIs);
   return `${countInWords(count)} ${count === 1 ? 'stride' : 'strides'}`;
 }

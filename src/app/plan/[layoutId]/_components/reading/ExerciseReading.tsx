@@ -17,7 +17,7 @@ type ExerciseReadingProps = ThingProps & { exercise: ResolvedExercise; horses: r
 export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingProps) {
   const { controls, arena, onSelect } = props;
   const { placed, guidance, laid } = exercise;
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const locked = controls.present.plan.lockedIds.includes(placed.id);
   const put = (next: Partial<PlacedRecipe>) =>
     controls.change(plan => ({
@@ -85,10 +85,10 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
       <Words title="Watch the horse" lines={guidance.watchHorse} />
       <Words title="Watch the rider" lines={guidance.watchRider} />
       <Text size="sm">
-        <strong>Stand:</strong> {guidance.stand}
+        <strong>Stand:</strong> {say(guidance.stand)}
       </Text>
-      <Words title="If it goes wrong" lines={guidance.faults.map(({ fault, remedy }) => `${fault}: ${remedy}`)} />
-      <Words title="Take care" lines={guidance.cautions} />
+      <Words title="If it goes wrong" lines={guidance.faults.map(({ fault, remedy }) => say(`${fault}: ${remedy}`))} />
+      <Words title="Take care" lines={guidance.cautions.map(say)} />
     </Stack>
   );
 }

@@ -110,7 +110,7 @@ function GroupTable({ reckoned, labels, onSelectLeg }: GroupTableProps) {
                 <td key={reading.horseId}>
                   {reading.asked ? (
                     <>
-                      <FitMark word={reading.asked.word} /> {stridesWords(reading.asked.strides)}
+                      <FitMark word={reading.asked.word} /> {stridesWords(reading.asked.strides, reading.zeroIs)}
                     </>
                   ) : (
                     reading.call

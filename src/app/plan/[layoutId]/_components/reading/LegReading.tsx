@@ -254,7 +254,7 @@ function HorsesOnLeg({
               <Table.Td>
                 {reading.asked ? (
                   <>
-                    <FitMark word={reading.asked.word} /> {stridesWords(reading.asked.strides)}
+                    <FitMark word={reading.asked.word} /> {stridesWords(reading.asked.strides, reading.zeroIs)}
                   </>
                 ) : (
                   reading.call

@@ -4,6 +4,7 @@ import { memo, useId, type RefObject, type SyntheticEvent } from 'react';
 import type { LegPlace } from '../../_state/selection';
 import { chancesOf, chanceWords } from '../chances';
 import { fullWords } from './callWords';
+import { stridesWords } from '../../_state/thingsShown';
 import classes from './Ribbon.module.css';
 import type { RibbonProps } from './Ribbon';
 
@@ -39,7 +40,7 @@ export const LegHandle = memo(function LegHandle(props: LegHandleProps) {
   return (
     <button
       type="button"
-      aria-label={`From ${from} to ${to}, ${format(leg.groundM)}${asked === null ? '' : `, asked in ${asked}`}`}
+      aria-label={`From ${from} to ${to}, ${format(leg.groundM)}${asked === null ? '' : `, asked in ${asked === 0 ? stridesWords(0, leg.readings[0]?.zeroIs) : asked}`}`}
       aria-describedby={wordsId}
       aria-pressed={selected}
       className={classes.leg}

@@ -28,9 +28,13 @@ export function fullWords({ asked, call, zeroIs }: HorseReading): string {
   return asked ? `${asked.word} ${countName(asked.strides, zeroIs)}` : call;
 }
 
+/** Where there is no room for all of it: what cannot be ridden never looks as if it were only not rated. */
+const CANNOT = 'cannot';
+
 function fitting(reading: HorseReading, widthPx: number): string {
   const words = fullWords(reading);
   if (words.length * LETTER_PX + 22 <= widthPx) return words;
+  if (reading.cannot) return CANNOT;
   const between = betweenCounts(reading);
   if (between) return `between ${between}`;
   const count = shownCount(reading);
@@ -43,6 +47,7 @@ const shortCount = (strides: number, { zeroIs }: Pick<HorseReading, 'zeroIs'>): 
   strides === 0 ? countName(0, zeroIs) : String(strides);
 
 function shortWords(reading: HorseReading): string {
+  if (reading.cannot) return CANNOT;
   const count = shownCount(reading);
   return betweenCounts(reading) ?? (count === null ? '–' : shortCount(count, reading));
 }

@@ -1,14 +1,12 @@
 import type { PointM } from '../geometry/pointM';
+import { smallestRadiusM } from '../geometry/chain';
 import { isChainInside } from '../geometry/insideArena';
 import { legGroundOf, legEnds } from '../layout/reckonLayout';
 import { legTrack } from '../track/leg';
+import { viaPoints } from '../track/viaPoints';
 import type { CautionContext, LegInTrack } from './cautionRule';
 import { isBlocked } from './inTheLine';
 import { pointsOf } from './riddenWays';
-
-/** Points that a line is tried through lie so far apart, metres; on a large sand farther, so that they are not too many. */
-const GRID_M = 2.5;
-const MOST_POINTS = 400;
 
 export type LineThatWorks = { via: PointM; lengthM: number; radiusM: number };
 
@@ -32,20 +30,14 @@ function searched({ layout }: CautionContext, { plan, index }: LegInTrack, least
   const planned = plan.legs[index]!;
   if (planned.circle) return null;
   let best: LineThatWorks | null = null;
-  const { widthM, lengthM } = layout.arena;
-  const stepM = Math.max(GRID_M, Math.sqrt((widthM * lengthM) / MOST_POINTS));
-  for (let xM = stepM; xM < widthM; xM += stepM)
-    for (let yM = stepM; yM < lengthM; yM += stepM) {
-      const via = { xM, yM };
-      const way = legTrack(from, to, { ...planned, track: { via } }, ground);
-      if (!way.ok || way.instead || (best && way.chain.lengthM >= best.lengthM)) continue;
-      const radiusM = Math.min(
-        Infinity,
-        ...way.chain.segments.flatMap(segment => (segment.kind === 'arc' ? [segment.radiusM] : [])),
-      );
-      if (radiusM < leastM - 1e-6 || !isChainInside(layout.arena, way.chain)) continue;
-      if (isBlocked(pointsOf(way.chain), layout.items, [from.item.id, to.item.id])) continue;
-      best = { via, lengthM: way.chain.lengthM, radiusM };
-    }
+  for (const { via, atLeastM } of viaPoints(layout.arena, from.item.at, to.item.at)) {
+    if (best && atLeastM >= best.lengthM) break;
+    const way = legTrack(from, to, { ...planned, track: { via } }, ground);
+    if (!way.ok || way.instead || (best && way.chain.lengthM >= best.lengthM)) continue;
+    const radiusM = smallestRadiusM(way.chain) ?? Infinity;
+    if (radiusM < leastM - 1e-6 || !isChainInside(layout.arena, way.chain)) continue;
+    if (isBlocked(pointsOf(way.chain), layout.items, [from.item.id, to.item.id])) continue;
+    best = { via, lengthM: way.chain.lengthM, radiusM };
+  }
   return best;
 }

@@ -9,6 +9,7 @@ import { viaLeg } from '../track/leg';
 import { naturalTrack } from '../track/naturalTrack';
 import { alongLoopM, loopPart, railLoop } from '../track/railLoop';
 import type { Rein } from '../track/rein';
+import { viaPoints } from '../track/viaPoints';
 import { LEVEL_TURN_M } from '../track/turnCost';
 import type { PlannedFigure } from './figure';
 import { rideFigure } from './rideFigure';
@@ -81,10 +82,6 @@ const wideEnoughM = (gait: TrackGait): number => {
   if (gait === 'walk' || gait === 'flat-walk') return gaitRadiusM(gait);
   return LEVEL_TURN_M.green[gait === 'canter' || gait === 'course-canter' ? 'canter' : 'trot'];
 };
-/** Points that a wider link is tried through lie so far apart, metres. */
-const LINK_GRID_M = 2.5;
-const MOST_LINK_POINTS = 400;
-
 /** A line from one figure to the next; where the natural one turns tighter than need be, a wider one if there is room. */
 function linkBetween(arena: Arena, from: Pose, to: Pose, gait: TrackGait): Chain | null {
   const isInside = (chain: Chain) => isChainInside(arena, chain, -SAME_PLACE_M);
@@ -102,14 +99,13 @@ function widerLink(arena: Arena, from: Pose, to: Pose, radiusM: number): Chain |
     (smallestRadiusM(chain) ?? Infinity) >= radiusM - SAME_PLACE_M && isChainInside(arena, chain, -SAME_PLACE_M);
   const straight = naturalTrack(from, to, arena, radiusM);
   if (straight.ok && isWide(straight.chain)) return straight.chain;
-  const stepM = Math.max(LINK_GRID_M, Math.sqrt((arena.widthM * arena.lengthM) / MOST_LINK_POINTS));
   let best: Chain | null = null;
-  for (let xM = stepM; xM < arena.widthM; xM += stepM)
-    for (let yM = stepM; yM < arena.lengthM; yM += stepM) {
-      const way = viaLeg(from, to, { xM, yM }, ground);
-      if (way.instead || (best && way.chain.lengthM >= best.lengthM) || !isWide(way.chain)) continue;
-      best = way.chain;
-    }
+  for (const { via, atLeastM } of viaPoints(arena, from.at, to.at)) {
+    if (best && atLeastM >= best.lengthM) break;
+    const way = viaLeg(from, to, via, ground);
+    if (way.instead || (best && way.chain.lengthM >= best.lengthM) || !isWide(way.chain)) continue;
+    best = way.chain;
+  }
   return best;
 }
 

@@ -27,7 +27,7 @@ test('from empty sand to a bend of four fences for three horses, mended, saved a
   await newLayout(page, demoYard.url, 'Bend of four', 'Lower school', ['Quill', 'Larkspur', 'Osprey']);
   await expect(page.getByText('Empty sand.')).toBeVisible();
   await fromShelf(page, 'Fences on a bend');
-  await expect(page.getByRole('heading', { name: 'Fences on a bend' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Fences on a bend' }).first()).toBeVisible();
   await type(page, 'Fences', '4');
   await expect(page.locator('[data-kind="fence"]')).toHaveCount(4);
 

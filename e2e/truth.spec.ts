@@ -29,7 +29,7 @@ test('a spacing far from practice is asked about, and believed once it has its u
 }) => {
   await page.goto(`${demoYard.url}/plan`);
   await page.getByRole('link', { name: /Five trot poles/ }).click();
-  await page.getByRole('button', { name: 'Trot poles', exact: true }).first().click();
+  await page.getByRole('button', { name: 'A row of trot poles' }).last().click();
   const spacing = page.getByLabel('Spacing, pole to pole');
   await spacing.fill('4.5');
   await spacing.press('Enter');
@@ -45,7 +45,7 @@ test('a stride test counts parts where both ends were noted, and says so where o
   strictPage: page,
 }) => {
   await page.goto(`${demoYard.url}/yard`);
-  await page.getByRole('link', { name: /Quill/ }).first().click();
+  await page.getByRole('link', { name: /^Quill/ }).first().click();
   await page
     .getByRole('link', { name: /stride test/i })
     .first()

@@ -16,7 +16,7 @@ test('what a turn costs is said, and the yard may take it to cost nothing', asyn
   await expect(page.getByRole('region', { name: 'From fence 2 to fence 3' })).toContainText('centre to centre');
 
   await page.goto(`${demoYard.url}/yard/rules`);
-  await page.getByText('A tight turn at speed shortens the stride').click();
+  await page.getByRole('switch', { name: /A tight turn at speed/ }).press('Space');
   await page.getByRole('button', { name: 'Keep these rules' }).click();
   await expect(page.getByText('Kept. They hold from the next lesson')).toBeVisible();
   await openLeg();
@@ -45,7 +45,10 @@ test('a stride test counts parts where both ends were noted, and says so where o
   strictPage: page,
 }) => {
   await page.goto(`${demoYard.url}/yard`);
-  await page.getByRole('link', { name: /^Quill/ }).first().click();
+  await page
+    .getByRole('link', { name: /^Quill/ })
+    .first()
+    .click();
   await page
     .getByRole('link', { name: /stride test/i })
     .first()

@@ -542,7 +542,7 @@ test('on a tablet two fingers come closer, and a long press selects together', a
   const widthM = async () =>
     Number((await page.locator('[data-layer="still"]').getAttribute('viewBox'))!.split(' ')[2]);
 
-  const [heron, hazel] = [await onScreen(page, { xM: 8.75, yM: 16 }), await onScreen(page, { xM: 17.15, yM: 31.79 })];
+  const [heron, hazel] = [await onScreen(page, { xM: 8.75, yM: 16 }), await onScreen(page, { xM: 19.15, yM: 31.79 })];
   await put('touchStart', [heron]);
   await put('touchEnd', []);
   await expect(item(page, 'heron')).toHaveAttribute('aria-pressed', 'true');

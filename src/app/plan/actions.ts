@@ -1,6 +1,6 @@
 'use server';
 
-import { EMPTY_PLAN, type Plan } from '@/core';
+import { EMPTY_PLAN, sayLengths, type Plan } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { present } from '@/data/present';
 import { findArena, listArenas } from '@/data/queries/arenas';
@@ -106,7 +106,7 @@ export async function importLayoutAction(text: unknown): Promise<FormOutcome<{ l
   const read = readLayoutText(text);
   if (!read.ok) return refuse(`The file was not taken in, and nothing was changed. ${read.reason}`);
   const { layout } = read;
-  const { db, write, yard } = await yardContext();
+  const { db, write, yard, unit } = await yardContext();
   const { widthM, lengthM, letters } = layout.arena;
   const fitting = present(await listArenas(db, yard.id)).filter(
     one => one.widthM === widthM && one.lengthM === lengthM,
@@ -114,7 +114,7 @@ export async function importLayoutAction(text: unknown): Promise<FormOutcome<{ l
   const arena = fitting.find(one => one.letters === letters) ?? fitting[0];
   if (!arena)
     return refuse(
-      `This layout lies on an arena of ${widthM} × ${lengthM} m, and the yard has none of that size: add one in the yard first. Nothing was changed.`,
+      `This layout lies on an arena of ${sayLengths(`${widthM} × ${lengthM} m`, unit)}, and the yard has none of that size: add one in the yard first. Nothing was changed.`,
     );
   const horses = present(await listHorses(db, yard.id));
   const known = layout.horses.map(({ name }) => ({ name, id: horses.find(horse => horse.name === name)?.id }));

@@ -2,7 +2,7 @@ import { ChartCard } from '@/components/Chart/ChartCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { formatLength, placeClaims, placeWords, type Arena } from '@/core';
+import { formatLength, placeClaims, placeWords, sayLengths, type Arena } from '@/core';
 import { findArena, listArenas } from '@/data/queries/arenas';
 import { formerStatesOf } from '@/data/queries/formerStates';
 import { listPairs } from '@/data/queries/pairs';
@@ -85,7 +85,7 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
       ) : (
         <>
           <Claims
-            claims={placeClaims(places, arena, nameOf)}
+            claims={placeClaims(places, arena, nameOf).map(claim => ({ ...claim, text: sayLengths(claim.text, unit) }))}
             none="No place stands out beyond chance: what goes wrong is spread as the rides are."
           />
           <ChartCard
@@ -95,7 +95,13 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
             table={{
               columns: ['place', 'across m', 'up m', 'rides', 'went wrong', 'usual', 'p', 'stands out'],
               rows: places.map(({ at, visits, troubles, expected, p, standsOut, whose }) => [
-                ...[placeWords(arena, at), Number(at.xM.toFixed(2)), Number(at.yM.toFixed(2)), visits, troubles],
+                ...[
+                  sayLengths(placeWords(arena, at), unit),
+                  Number(at.xM.toFixed(2)),
+                  Number(at.yM.toFixed(2)),
+                  visits,
+                  troubles,
+                ],
                 ...[Number(expected.toFixed(1)), chanceCell(p), standsOut ? `yes: the ${whose}` : 'no'],
               ]),
             }}

@@ -10,10 +10,11 @@ type ParamFieldProps = { spec: ParamSpec; params: ExerciseParams; onChange: (val
 
 /** One thing that an exercise asks, in the field that suits it. */
 export function ParamField({ spec, params, onChange }: ParamFieldProps) {
+  const { say } = useLengths();
   const value = params[spec.key]!;
   const commit = (next: ExerciseParam) => {
     const fault = paramFault(spec, next);
-    if (fault !== null) return `${spec.label} ${fault}.`;
+    if (fault !== null) return say(`${spec.label} ${fault}.`);
     onChange(next);
     return null;
   };

@@ -82,6 +82,7 @@ type AgainProps = {
 
 /** A fault that came back, and what to look at. */
 function Again({ fault: { what, place, times, suggestion }, nameOf, failed, children }: AgainProps) {
+  const { say } = useLengths();
   return (
     <div className={classes.notice} role="status">
       <p>
@@ -89,7 +90,7 @@ function Again({ fault: { what, place, times, suggestion }, nameOf, failed, chil
           {what}
           {place === null ? '' : ` at ${nameOf(place)}`}, {times} times.
         </strong>{' '}
-        {suggestion} {failed && `The stage’s way: ${failed}`}
+        {say(suggestion)} {failed && `The stage’s way: ${failed}`}
       </p>
       {children}
     </div>

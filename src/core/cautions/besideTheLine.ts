@@ -7,7 +7,7 @@ import { removeOrMove } from './mendMoves';
 export const besideTheLine: CautionRule = {
   code: 'beside-the-line',
   find: context =>
-    besideTheWays(context, BESIDE_M)
+    besideTheWays(context)
       .filter(beside => beside.item.kind === 'fence' && !isInTheLine(beside))
       .map(({ item, way, offM }): Caution => ({
         code: 'beside-the-line',

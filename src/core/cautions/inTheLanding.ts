@@ -6,7 +6,7 @@ import type { Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
 import { called, itemTracks, riddenItem, sentence, type CautionContext, type CautionRule } from './cautionRule';
 import { removeOrMove } from './mendMoves';
-import { isClosed } from './roomAround';
+import { isCantered, isClosed } from './roomAround';
 import { barOf } from './standing';
 
 /** Behind a fence so much is kept free to land on, metres (practice). */
@@ -25,12 +25,11 @@ function zones(context: CautionContext): Zone[] {
     return plan.through.flatMap(({ item: id, reversed }, index): Zone[] => {
       const item = riddenItem(context.layout, id);
       if (item?.kind !== 'fence') return [];
-      const cantered = plan.gait === 'canter' || plan.gait === 'course-canter';
       // A track that comes back to where it began goes on as it did.
       const after = plan.through[index + 1] ?? (isClosed(track) ? plan.through[1] : undefined);
       const follows = after ? riddenItem(context.layout, after.item) : null;
       // What is ridden next is judged by its distance; at trot nobody bounces from fence to fence.
-      const next = follows && (cantered || follows.kind === 'pole') ? follows.id : null;
+      const next = follows && (isCantered(track) || follows.kind === 'pole') ? follows.id : null;
       const halfM = Math.min(ASIDE_M, ridingWidthM(item) / 2);
       return [
         {

@@ -1,6 +1,6 @@
 import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
-import { type Caution, type CautionLevel } from './caution';
+import type { Caution, CautionLevel } from './caution';
 import { ROUNDING } from './cautionLimits';
 import {
   called,
@@ -30,21 +30,24 @@ const LEVEL: Record<Item['kind'], CautionLevel> = {
   ...{ cone: 'warn', block: 'warn', marker: 'note' },
 };
 
+/** The farthest that anything counts as beside, metres: a stand of another fence. */
+export const BESIDE_M = 1.2;
+
 export type Beside = { item: Item; way: RiddenWay; offM: number };
 
 const found = new WeakMap<object, Beside[]>();
 
-/** Everything that stands or lies within so many metres of something ridden that is not ridden over, the nearest of each. */
-export function besideTheWays(context: CautionContext, withinM: number): Beside[] {
+/** Everything that stands or lies beside something ridden and is not ridden over, where it is nearest to each track. */
+export function besideTheWays(context: CautionContext): Beside[] {
   const known = found.get(context);
   if (known) return known;
   const things = context.layout.items.map(item => ({ item, bar: barOf(item) }));
   const all = riddenWays(context).flatMap(way => {
-    const box = boxOf(way, withinM);
+    const box = boxOf(way, BESIDE_M);
     return things.flatMap(({ item, bar }): Beside[] => {
       if (way.over.has(item.id) || item.kind === 'marker' || isOutside(bar, box)) return [];
       const offM = Math.min(...way.points.map(point => toBarM(point, bar)));
-      return offM < withinM - ROUNDING ? [{ item, way, offM }] : [];
+      return offM < BESIDE_M - ROUNDING ? [{ item, way, offM }] : [];
     });
   });
   const nearest = new Map<string, Beside>();
@@ -87,9 +90,6 @@ const isOutside = ({ from, to }: ReturnType<typeof barOf>, box: Box) =>
   Math.max(from.yM, to.yM) < box.minY ||
   Math.min(from.yM, to.yM) > box.maxY;
 
-/** The farthest that anything counts as beside, metres: a stand of another fence. */
-export const BESIDE_M = 1.2;
-
 /** Whether a thing is in what is ridden, and not only beside it. */
 export const isInTheLine = ({ item, offM }: Beside): boolean => offM < IN_THE_WAY_M[item.kind] - ROUNDING;
 
@@ -97,7 +97,7 @@ export const isInTheLine = ({ item, offM }: Beside): boolean => offM < IN_THE_WA
 export const inTheLine: CautionRule = {
   code: 'in-the-line',
   find: context =>
-    besideTheWays(context, BESIDE_M)
+    besideTheWays(context)
       .filter(isInTheLine)
       .map(({ item, way }): Caution => {
         const what = called(context, item.id);

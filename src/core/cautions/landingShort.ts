@@ -1,20 +1,20 @@
-import type { Caution } from './caution';
-import { NOWHERE } from './caution';
+import { NOWHERE, type Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
 import { called, itemTracks, metres, sentence, type CautionContext, type CautionRule } from './cautionRule';
 import { isRiddenAnywhere } from '../layout/isRiddenAnywhere';
 import { ringMoves } from './mendMoves';
-import { landing, roomBeside } from './roomAround';
+import { isCantered, landing, roomBeside } from './roomAround';
 import { moveLine, roomOfCaution, roomShort } from './roomShort';
 
 /** A fence that is jumped out of a trot, or that nothing rides yet, wants so much room behind it at least (practice). */
 const LEAST_BEHIND_M = 6;
 
 /** The fences whose landing no canter track judges: last of a slower track, or ridden by none, as they face. */
-function otherLandings({ layout, ...context }: CautionContext): Caution[] {
-  const slower = itemTracks({ layout, ...context }).flatMap(({ plan }) => {
-    const last = plan.through[plan.through.length - 1];
-    return last && plan.gait !== 'canter' && plan.gait !== 'course-canter' ? [{ ...last, track: plan.id }] : [];
+function otherLandings(context: CautionContext): Caution[] {
+  const { layout } = context;
+  const slower = itemTracks(context).flatMap(track => {
+    const { through, id } = track.plan;
+    return isCantered(track) ? [] : [{ ...through[through.length - 1]!, track: id }];
   });
   const unridden = layout.items
     .filter(({ id }) => !isRiddenAnywhere(layout, id))
@@ -28,7 +28,7 @@ function otherLandings({ layout, ...context }: CautionContext): Caution[] {
         ...{ code: 'landing-short', level: 'warn', items: [id] },
         place: track === null ? NOWHERE : { track, part: null },
         text: sentence(
-          `${called({ layout, ...context }, id)} has ${metres(room.roomM)} to the wall behind it, as it faces; out of a trot ${LEAST_BEHIND_M} m is the least.`,
+          `${called(context, id)} has ${metres(room.roomM)} to the wall behind it, as it faces; out of a trot ${LEAST_BEHIND_M} m is the least.`,
         ),
         mend: 'Move it away from the wall, or turn it along the arena.',
       },

@@ -6,7 +6,8 @@ import { riddenItem, type CautionContext, type TrackOfItems } from './cautionRul
 /** Room before the first or behind the last item of a track, metres, and where the way to more of it leads. */
 export type Room = { item: string; roomM: number; headingRad: number };
 
-function isCantered({ plan }: TrackOfItems): boolean {
+/** Whether a track is ridden at canter. */
+export function isCantered({ plan }: Pick<TrackOfItems, 'plan'>): boolean {
   return plan.gait === 'canter' || plan.gait === 'course-canter';
 }
 

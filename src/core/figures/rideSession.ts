@@ -1,16 +1,15 @@
 import type { Arena } from '../arena/arena';
-import { chainEnd, smallestRadiusM, type Chain } from '../geometry/chain';
+import { chainEnd, type Chain } from '../geometry/chain';
 import { isChainInside } from '../geometry/insideArena';
 import type { Pose } from '../geometry/pose';
 import type { TrackGait } from '../layout/trackGait';
 import { dubinsShortest } from '../track/dubins';
 import { gaitRadiusM } from '../track/gaitRadius';
-import { viaLeg } from '../track/leg';
 import { naturalTrack } from '../track/naturalTrack';
 import { alongLoopM, loopPart, railLoop } from '../track/railLoop';
 import type { Rein } from '../track/rein';
-import { viaPoints } from '../track/viaPoints';
-import { LEVEL_TURN_M } from '../track/turnCost';
+import { turnsAsWideAs, wideLine } from '../track/wideLine';
+import { levelTurnM } from '../track/turnCost';
 import type { PlannedFigure } from './figure';
 import { rideFigure } from './rideFigure';
 import { plainStretch, type RidePiece } from './stretch';
@@ -78,35 +77,19 @@ function wayBetween(
 }
 
 /** How wide a link turns where it can, metres: what a green horse carries, so that a link never asks more than its figures. */
-const wideEnoughM = (gait: TrackGait): number => {
-  if (gait === 'walk' || gait === 'flat-walk') return gaitRadiusM(gait);
-  return LEVEL_TURN_M.green[gait === 'canter' || gait === 'course-canter' ? 'canter' : 'trot'];
-};
+const wideEnoughM = (gait: TrackGait): number => levelTurnM(gait, 'green') ?? gaitRadiusM(gait);
+
 /** A line from one figure to the next; where the natural one turns tighter than need be, a wider one if there is room. */
 function linkBetween(arena: Arena, from: Pose, to: Pose, gait: TrackGait): Chain | null {
   const isInside = (chain: Chain) => isChainInside(arena, chain, -SAME_PLACE_M);
   const natural = naturalTrack(from, to, arena, gaitRadiusM(gait));
   const chain = natural.ok ? natural.chain : dubinsShortest(from, to, gaitRadiusM(gait)).chain;
-  const wideM = wideEnoughM(gait);
-  if (isInside(chain) && (smallestRadiusM(chain) ?? Infinity) >= wideM - SAME_PLACE_M) return chain;
-  return widerLink(arena, from, to, wideM) ?? (isInside(chain) ? chain : null);
-}
-
-/** The shortest line through one point of the sand, or none at all, that turns no tighter than so. */
-function widerLink(arena: Arena, from: Pose, to: Pose, radiusM: number): Chain | null {
-  const ground = { arena, smallestRadiusM: radiusM, strideM: 0 };
-  const isWide = (chain: Chain) =>
-    (smallestRadiusM(chain) ?? Infinity) >= radiusM - SAME_PLACE_M && isChainInside(arena, chain, -SAME_PLACE_M);
-  const straight = naturalTrack(from, to, arena, radiusM);
-  if (straight.ok && isWide(straight.chain)) return straight.chain;
-  let best: Chain | null = null;
-  for (const { via, atLeastM } of viaPoints(arena, from.at, to.at)) {
-    if (best && atLeastM >= best.lengthM) break;
-    const way = viaLeg(from, to, via, ground);
-    if (way.instead || (best && way.chain.lengthM >= best.lengthM) || !isWide(way.chain)) continue;
-    best = way.chain;
-  }
-  return best;
+  const ground = { arena, smallestRadiusM: wideEnoughM(gait), strideM: 0 };
+  const isWide = (way: Chain) => turnsAsWideAs(way, ground.smallestRadiusM) && isInside(way);
+  if (isWide(chain)) return chain;
+  const wider = naturalTrack(from, to, arena, ground.smallestRadiusM);
+  if (wider.ok && isWide(wider.chain)) return wider.chain;
+  return wideLine(from, to, ground, isInside)?.chain ?? (isInside(chain) ? chain : null);
 }
 
 function isSamePose(a: Pose, b: Pose): boolean {

@@ -2,7 +2,7 @@ import { poseAt, type Chain } from '../geometry/chain';
 import type { Pose } from '../geometry/pose';
 import { segmentLengthM } from '../geometry/segment';
 import { ridingDepthM, ridingHeightM } from '../items/footprint';
-import { distanceRule, stretchesOnlyStrides, type DistanceCase } from '../stride/distanceRule';
+import { distanceRule, type DistanceCase } from '../stride/distanceRule';
 import { jumpAllowanceM } from '../stride/jumpAllowance';
 import type { Rein } from '../track/rein';
 import { alongCounted } from '../track/turnCost';
@@ -48,11 +48,11 @@ function jumpGround(groundM: number, strides: number, distance: DistanceCase, no
     takeOffM: jumpAllowanceM(ridingHeightM(distance.to), normalM),
   };
   const both = allowances.landingM + allowances.takeOffM;
-  if (stretchesOnlyStrides(distance)) {
+  const { fixed, perStride, keepsFixed } = distanceRule(distance);
+  if (keepsFixed) {
     const share = strides === 0 ? groundM / both : Math.min(1, groundM / both);
     return { landingM: allowances.landingM * share, takeOffM: allowances.takeOffM * share };
   }
-  const { fixed, perStride } = distanceRule(distance);
   const jumpM = strides === 0 ? groundM : (groundM * fixed) / (fixed + strides * perStride);
   return { landingM: jumpM / 2, takeOffM: jumpM / 2 };
 }

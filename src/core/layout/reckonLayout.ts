@@ -212,11 +212,11 @@ function reckonLeg(
     const stride = layoutStride(horse, gait, setting);
     if (!stride) return [];
     const own = ownLines ? ownLine(from, to, stride.normalM) : null;
-    const leastM = leastTurnM(gait, turningHorse(horse, gait), fittingM);
     if (own) {
-      const shareM = own.radiusM < (fittingM ?? 0) ? turnShare(own.radiusM, fittingM!) : 1;
-      return [{ ...horseReading(horse, own.groundM / shareM, distance, stride, leg.asked), ownLine: own }];
+      const countedM = own.groundM / turnShare(own.radiusM, fittingM ?? 0);
+      return [{ ...horseReading(horse, countedM, distance, stride, leg.asked), ownLine: own }];
     }
+    const leastM = leastTurnM(gait, turningHorse(horse, gait), fittingM);
     const radiusM = measures.smallestRadiusM ?? Infinity;
     return [
       radiusM < leastM - SAME_RADIUS_M

@@ -1,8 +1,7 @@
 import type { StrideInterval } from '../horse/strideProfile';
 import { studentTwoSided } from '../statistics/studentQuantile';
 import { normalCdf } from '../stride/normalCdf';
-import { neededShare } from '../stride/countChance';
-import type { DistanceRule } from '../stride/distanceRule';
+import { neededShare, type DistanceRule } from '../stride/distanceRule';
 import { USUAL_SPREAD } from '../stride/readDistance';
 
 /** A distance ridden without a count being asked: so many strides in so much ground, as it counts with its turns. */
@@ -75,7 +74,7 @@ export function logChance({ groundM, count, rule }: RiddenCount, strideM: number
 type Leg = { count: RiddenCount; times: number };
 
 /** The same for the same count over the same ground. */
-const nameOf = ({ groundM, count, rule }: RiddenCount): string =>
+export const countKey = ({ groundM, count, rule }: RiddenCount): string =>
   `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride} ${rule.keepsFixed}`;
 
 /** What was ridden, each count over each ground once, with how often. */
@@ -83,9 +82,9 @@ function eachOnce(passes: readonly RiddenPass[]): Leg[] {
   const legs = new Map<string, Leg>();
   for (const { counts, times } of passes)
     for (const count of counts) {
-      const same = legs.get(nameOf(count));
+      const same = legs.get(countKey(count));
       if (same) same.times += times;
-      else legs.set(nameOf(count), { count, times });
+      else legs.set(countKey(count), { count, times });
     }
   return [...legs.values()];
 }
@@ -107,7 +106,7 @@ function fallToEnds(passes: readonly RiddenPass[], strideM: number, spread: numb
   const slopes = new Map<string, { slope: number; held: number }>();
   const [lowM, highM] = [strideM * (1 - SLOPE_STEP), strideM * (1 + SLOPE_STEP)];
   const ofLeg = (leg: RiddenCount) => {
-    const known = slopes.get(nameOf(leg));
+    const known = slopes.get(countKey(leg));
     if (known) return known;
     const [low, at, high] = [lowM, strideM, highM].map(stride => logChance(leg, stride, spread)) as [
       number,
@@ -115,7 +114,7 @@ function fallToEnds(passes: readonly RiddenPass[], strideM: number, spread: numb
       number,
     ];
     const own = { slope: (high - low) / (2 * SLOPE_STEP), held: -(high - 2 * at + low) / SLOPE_STEP ** 2 };
-    slopes.set(nameOf(leg), own);
+    slopes.set(countKey(leg), own);
     return own;
   };
   let [count, legs, legsSquared, varies, held] = [0, 0, 0, 0, 0];

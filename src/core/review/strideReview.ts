@@ -6,7 +6,7 @@ import type { Rein } from '../track/rein';
 import { daysOf, readDays } from './byDay';
 import { driftOf, type Drift } from './drift';
 import { learnStep } from './learnStep';
-import { learnStride, type LearnedStride, type RiddenCount, type RiddenPass } from './learnStride';
+import { countKey, learnStride, type LearnedStride, type RiddenCount, type RiddenPass } from './learnStride';
 import { grouped, monthOf, type ReviewPass } from './reviewPass';
 
 /** What the record says of one entry of a horse's profile. */
@@ -149,12 +149,7 @@ function stepIn(pass: ReviewPass): { entry: StrideEntryKey; stepM: number } | nu
 }
 
 /** The same for passes with the same counts over the same grounds. */
-const nameOf = ({ counts }: RiddenPass): string =>
-  counts
-    .map(
-      ({ groundM, count, rule }) => `${groundM.toFixed(3)} ${count} ${rule.fixed} ${rule.perStride} ${rule.keepsFixed}`,
-    )
-    .join(' ');
+const nameOf = ({ counts }: RiddenPass): string => counts.map(countKey).join(' ');
 
 function addPass(passes: Map<string, RiddenPass>, pass: RiddenPass, name = nameOf(pass)): void {
   const times = (passes.get(name)?.times ?? 0) + pass.times;

@@ -74,15 +74,18 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
     ways.set(item.id, way);
   };
   const setAlone = (item: Item) => set(item, aloneWay(survey, item, marks, wish));
-  const arcs = { count: 0 };
+  let ropes = 0;
   for (const group of pieceGroups(arena, items)) {
     if (group.kind === 'line') setGroup(survey, group.members, lineOf(group.members), set, setAlone);
-    else if (group.ropeReaches && isInReach(pegWay(arena, '', group.centre))) {
-      arcs.count += 1;
-      const peg = String(arcs.count);
-      putMarks(...measuredFromOf(pegWay(arena, peg, group.centre)));
-      pegs.push(setRoped(survey, group, peg, set, setAlone));
-    } else setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
+    else {
+      const peg = String(ropes + 1);
+      const way = pegWay(arena, peg, group.centre);
+      if (group.ropeReaches && isInReach(way)) {
+        ropes += 1;
+        putMarks(...measuredFromOf(way));
+        pegs.push(setRoped(survey, group, peg, way, set, setAlone));
+      } else setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
+    }
   }
   for (const item of items) if (!ways.has(item.id)) setAlone(item);
 
@@ -122,7 +125,7 @@ const isSet = (point: KnownPoint) => point.kind === 'end' || point.kind === 'peg
 
 /** The pieces that others are measured from. */
 function measuredFromPieces(ways: Iterable<Way>): Set<string> {
-  const from = [...ways].flatMap(({ points }) => points.flatMap(({ placing }) => measuredFrom(placing)));
+  const from = [...ways].flatMap(measuredFromOf);
   return new Set(from.flatMap(point => (point.kind === 'end' ? [point.item] : [])));
 }
 
@@ -213,10 +216,16 @@ function chordOrder({ members, centre }: ArcGroup): RiddenItem[] {
 }
 
 /** An arc round a peg: one piece by itself, the others by the rope and a tape from it, as long as that is sure. */
-function setRoped(survey: Survey, group: ArcGroup, peg: string, set: SetOne, setAlone: SetAlone): SetPeg {
+function setRoped(
+  survey: Survey,
+  group: ArcGroup,
+  peg: string,
+  pegPoint: Way,
+  set: SetOne,
+  setAlone: SetAlone,
+): SetPeg {
   const { arena } = survey;
   const { centre } = group;
-  const pegPoint = pegWay(arena, peg, centre);
   survey.set(pegPoint);
   const members = chordOrder(group);
   const bases: RiddenItem[] = [];

@@ -1,4 +1,4 @@
-import type { DistanceRule } from './distanceRule';
+import { neededShare, type DistanceRule } from './distanceRule';
 import { normalCdf } from './normalCdf';
 
 /**
@@ -15,9 +15,4 @@ export function countChance(inStrides: number, strides: number, rule: DistanceRu
   const chanceOfAtLeast = (count: number) => normalCdf((neededShare(inStrides, count, rule) - 1) / spread);
   const atLeast = strides === 0 ? 1 : chanceOfAtLeast(strides - 0.5);
   return Math.max(0, atLeast - chanceOfAtLeast(strides + 0.5));
-}
-
-/** The share of the normal stride at which the ground is just enough for so many strides, whole or parted. */
-export function neededShare(inStrides: number, count: number, { fixed, perStride, keepsFixed }: DistanceRule): number {
-  return keepsFixed ? (inStrides - fixed) / (count * perStride) : inStrides / (fixed + count * perStride);
 }

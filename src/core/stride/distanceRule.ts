@@ -50,7 +50,7 @@ function gridZero(from: RiddenItem, to: RiddenItem, approach: Approach): number 
   return GRID_BOUNCE;
 }
 
-/** Whether landing and take-off keep their length when the strides between them are stretched. */
-export function stretchesOnlyStrides({ school, setting, approach }: DistanceCase): boolean {
-  return school === 'two-metre' && setting === 'course' && approach !== 'trot';
+/** The share of the normal stride at which the ground is just enough for so many strides, whole or parted, over 0. */
+export function neededShare(inStrides: number, count: number, { fixed, perStride, keepsFixed }: DistanceRule): number {
+  return keepsFixed ? (inStrides - fixed) / (count * perStride) : inStrides / (fixed + count * perStride);
 }

@@ -1,5 +1,5 @@
 import type { StrideRange } from '../horse/strideEntry';
-import { distanceRule, stretchesOnlyStrides, type DistanceCase, type DistanceRule } from './distanceRule';
+import { distanceRule, neededShare, type DistanceCase, type DistanceRule } from './distanceRule';
 import { callInWords } from './callInWords';
 import { countChance } from './countChance';
 import { strideWord, type StrideWord } from './strideWord';
@@ -45,13 +45,12 @@ export function readDistance(groundM: number, distance: DistanceCase, stride: Te
   if (!(groundM >= 0 && groundM < Infinity && stride.normalM > 0 && stride.normalM < Infinity))
     throw new RangeError(`readDistance(${groundM}, normal ${stride.normalM})`);
   const rule = distanceRule(distance);
-  const onlyStrides = stretchesOnlyStrides(distance);
   const inStrides = groundM / stride.normalM;
   const evenCount = (inStrides - rule.fixed) / rule.perStride;
   // Where no stride is meant and none is not rated (a landing pole), one stride would be judged by mistake.
   const unrated = rule.zeroStrides === null && evenCount < HALFWAY_TO_ONE;
   const options = (unrated ? [] : nearestCounts(evenCount)).flatMap(strides => {
-    const q = neededShare(inStrides, strides, rule, onlyStrides);
+    const q = shareForCount(inStrides, strides, rule);
     if (q === null) return [];
     return [{ strides, needM: q * stride.normalM, q, word: strideWord(q, stride) }];
   });
@@ -69,10 +68,9 @@ function nearestCounts(evenCount: number): number[] {
 }
 
 /** q for a count: the ground over what the count wants; null where no stride at all is not rated. */
-function neededShare(inStrides: number, strides: number, rule: DistanceRule, onlyStrides: boolean): number | null {
+function shareForCount(inStrides: number, strides: number, rule: DistanceRule): number | null {
   if (strides === 0) return rule.zeroStrides === null ? null : inStrides / rule.zeroStrides;
-  if (onlyStrides) return Math.max(0, (inStrides - rule.fixed) / (strides * rule.perStride));
-  return inStrides / (rule.fixed + strides * rule.perStride);
+  return Math.max(0, neededShare(inStrides, strides, rule));
 }
 
 /**
@@ -95,7 +93,7 @@ export function groundForCountM(strides: number, distance: DistanceCase, normalM
 export function groundAtShareM(strides: number, distance: DistanceCase, normalM: number, q: number): number {
   const evenM = groundForCountM(strides, distance, normalM);
   if (evenM === null || !(q >= 0 && q < Infinity)) throw new RangeError(`groundAtShareM(${strides}, q ${q})`);
-  if (strides === 0 || !stretchesOnlyStrides(distance)) return q * evenM;
+  if (strides === 0 || !distanceRule(distance).keepsFixed) return q * evenM;
   return evenM + (q - 1) * strides * normalM;
 }
 
@@ -114,7 +112,6 @@ export function readCount(
   distance: DistanceCase,
   stride: TestedStride,
 ): { q: number; word: StrideWord } | null {
-  const rule = distanceRule(distance);
-  const q = neededShare(groundM / stride.normalM, strides, rule, stretchesOnlyStrides(distance));
+  const q = shareForCount(groundM / stride.normalM, strides, distanceRule(distance));
   return q === null ? null : { q, word: strideWord(q, stride) };
 }

@@ -18,6 +18,12 @@ export const LEVEL_TURN_M: Record<HorseLevel, { trot: number; canter: number }> 
   advanced: { trot: 3, canter: 3 },
 };
 
+/** The tightest turn that a horse of a level carries at a gait, metres; null at walk, where it says nothing. */
+export function levelTurnM(gait: TrackGait, level: HorseLevel): number | null {
+  if (gait === 'walk' || gait === 'flat-walk') return null;
+  return LEVEL_TURN_M[level][gait === 'canter' || gait === 'course-canter' ? 'canter' : 'trot'];
+}
+
 /**
  * The tightest turn that fits a gait's speed, metres: v² / (g·tan θ) for a lean of θ (mechanics). On a tighter one the
  * pair slows down.
@@ -95,7 +101,5 @@ export type TurningHorse = {
  */
 export function leastTurnM(gait: TrackGait, { level, shortShare }: TurningHorse, fittingM: number | null): number {
   const byStride = (fittingM ?? 0) * shortShare ** 2;
-  if (gait === 'walk' || gait === 'flat-walk') return byStride;
-  const pace = gait === 'canter' || gait === 'course-canter' ? 'canter' : 'trot';
-  return Math.max(LEVEL_TURN_M[level][pace], byStride);
+  return Math.max(levelTurnM(gait, level) ?? 0, byStride);
 }

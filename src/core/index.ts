@@ -144,6 +144,7 @@ export {
   ridingPose,
 } from './items/footprint';
 export { RAILS_ACROSS } from './items/railsAcross';
+export { USUAL_STRIDE } from './horse/usualStride';
 export { isShortestWay } from './layout/isShortestWay';
 export { usualGroundLineM } from './items/groundLine';
 export { placeMoved } from './geometry/frame';

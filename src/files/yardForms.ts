@@ -1,12 +1,13 @@
 import {
+  arenaFault,
+  formatLength,
   HORSE_LEVELS,
   HORSE_TYPES,
   MAX_ARENA_SIDE_M,
   MAX_POLE_LENGTH_M,
-  MIN_POLE_LENGTH_M,
   MIN_ARENA_SIDE_M,
-  arenaFault,
-  formatLength,
+  MIN_POLE_LENGTH_M,
+  USUAL_STRIDE,
   type LengthUnit,
   type StrideEntryKey,
   type UsualLength,
@@ -34,35 +35,25 @@ const choice = (what: string) =>
 const optionalId = z.string().max(60).optional();
 
 /** The strides that can be typed in, with what a horse could never do. */
-export const TYPED_STRIDES: { entry: StrideEntryKey; label: string; minM: number; maxM: number; usual: UsualLength }[] =
-  [
-    { entry: 'walk-poles', label: 'Walk step over poles', minM: 0.4, maxM: 1.4, usual: { leastM: 0.55, mostM: 1.15 } },
-    { entry: 'trot-poles', label: 'Trot step over poles', minM: 0.5, maxM: 2.2, usual: { leastM: 0.8, mostM: 1.8 } },
-    {
-      entry: 'canter-poles',
-      label: 'Canter stride over poles',
-      minM: 1.2,
-      maxM: 4.5,
-      usual: { leastM: 1.8, mostM: 3.9 },
-    },
-    {
-      entry: 'course-canter',
-      label: 'Canter stride between fences',
-      minM: 1.5,
-      maxM: 5,
-      usual: { leastM: 2.2, mostM: 4.4 },
-    },
-    { entry: 'walk', label: 'Walk stride in the lane', minM: 0.8, maxM: 3, usual: { leastM: 1.1, mostM: 2.5 } },
-    { entry: 'trot', label: 'Trot stride in the lane', minM: 1, maxM: 5, usual: { leastM: 1.6, mostM: 3.8 } },
-    { entry: 'canter', label: 'Canter stride in the lane', minM: 1, maxM: 5, usual: { leastM: 1.4, mostM: 3.8 } },
-  ];
+export const TYPED_STRIDES: { entry: StrideEntryKey; label: string; minM: number; maxM: number }[] = [
+  { entry: 'walk-poles', label: 'Walk step over poles', minM: 0.4, maxM: 1.4 },
+  { entry: 'trot-poles', label: 'Trot step over poles', minM: 0.5, maxM: 2.2 },
+  { entry: 'canter-poles', label: 'Canter stride over poles', minM: 1.2, maxM: 4.5 },
+  { entry: 'course-canter', label: 'Canter stride between fences', minM: 1.5, maxM: 5 },
+  { entry: 'walk', label: 'Walk stride in the lane', minM: 0.8, maxM: 3 },
+  { entry: 'trot', label: 'Trot stride in the lane', minM: 1, maxM: 5 },
+  { entry: 'canter', label: 'Canter stride in the lane', minM: 1, maxM: 5 },
+];
 
 const bounds = (minM: number, maxM: number, unit: LengthUnit) =>
   `${formatLength(minM, unit)} to ${formatLength(maxM, unit)}`;
 
 export function horseForm(unit: LengthUnit) {
   const strides = Object.fromEntries(
-    TYPED_STRIDES.map(({ entry, label, minM, maxM, usual }) => [entry, optionalText(label, minM, maxM, unit, usual)]),
+    TYPED_STRIDES.map(({ entry, label, minM, maxM }) => [
+      entry,
+      optionalText(label, minM, maxM, unit, USUAL_STRIDE[entry]),
+    ]),
   ) as Record<StrideEntryKey, ReturnType<typeof optionalText>>;
   return z.object({
     id: optionalId,

@@ -1,5 +1,7 @@
 import { CHANGES_OF_REIN } from '../figures/figurePlaces';
 import type { ExerciseParam, ExerciseParams, Recipe } from './exercise';
+import { STRIDE_ENTRY_KEYS } from '../horse/strideEntry';
+import { USUAL_STRIDE } from '../horse/usualStride';
 import type { UsualLength } from '../units/parseLength';
 import { GRID_ELEMENTS } from './recipes/grid';
 
@@ -85,22 +87,18 @@ const SPECS: Record<string, SpecWithoutKey> = {
 const GAIT = choice('Gait', ['walk', 'trot', 'canter']);
 const WITH_GAIT = new Set(['fan', 'stride-test-lane']);
 
-/** Common practice, no source: from the shortest pony's step or stride to the longest horse's, with room to spare. */
-const USUAL_SPACING: Readonly<Record<string, UsualLength>> = {
-  walk: { leastM: 0.55, mostM: 1.15 },
-  trot: { leastM: 0.8, mostM: 1.8 },
-  canter: { leastM: 1.8, mostM: 3.9 },
-};
-
-const gaitOf = (kind: string, { gait }: ExerciseParams): string =>
-  typeof gait === 'string' ? gait : kind.replace(/-poles$/, '');
+/** What poles are usually spaced by in the gait of an exercise. */
+function usualSpacing(kind: string, { gait }: ExerciseParams): UsualLength | undefined {
+  const entry = STRIDE_ENTRY_KEYS.find(key => key === (typeof gait === 'string' ? `${gait}-poles` : kind));
+  return entry && USUAL_STRIDE[entry];
+}
 
 /** What may be changed of an exercise, in the order its recipe has it. */
 export function paramSpecs(kind: string, params: ExerciseParams): ParamSpec[] {
   return Object.keys(params).flatMap(key => {
     const spec = key === 'gait' && WITH_GAIT.has(kind) ? GAIT : SPECS[key];
     if (!spec) return [];
-    const usual = key === 'spacingM' ? USUAL_SPACING[gaitOf(kind, params)] : undefined;
+    const usual = key === 'spacingM' ? usualSpacing(kind, params) : undefined;
     return [{ ...spec, key, ...(usual ? { usual } : {}) } as ParamSpec];
   });
 }

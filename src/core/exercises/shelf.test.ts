@@ -346,3 +346,15 @@ test('in many arenas no exercise brings a caution of its own making', () => {
     }
   expect(said).toEqual([]);
 });
+
+test('over a fan so small that its own line is tighter than it carries, a horse has no count', () => {
+  // A novice carries 4 m at trot (common practice, no source): a fan of 3 m is tighter for everybody.
+  const { exercise } = lay('fan', ground(FIELD), { gait: 'trot', poles: 3, middleRadiusM: 3 });
+  const layout = { name: 'fan', arena: FIELD, fall: null, school: 'whole-stride' as const, kit: null };
+  const [track] = reckonLayout({ ...layout, ...exercise, horses: [TWELVE_FT] });
+  if (track?.kind !== 'items') throw new Error('a fan is ridden over poles');
+  expect(track.legs[0]!.readings[0]).toMatchObject({
+    options: [],
+    cannot: { radiusM: expect.closeTo(3, 6), leastM: 4 },
+  });
+});

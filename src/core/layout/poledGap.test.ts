@@ -1,7 +1,9 @@
 import { fence, line, pole } from '../cautions/testCases';
 import { layOutExercise } from '../exercises/layOutExercise';
 import { SHELF } from '../exercises/shelf';
+import { simulatePass, USUAL_NOISE } from '../record/simulatePass';
 import { saidOf } from '../setting/legChanges';
+import { seededRandom } from '../statistics/seededRandom';
 import { legMarks } from './legMarks';
 import type { ItemTrack, LayoutHorse } from './layout';
 import { distanceCaseOf, reckonLayout, type ReckonedItemTrack } from './reckonLayout';
@@ -49,4 +51,14 @@ test('the grid of the shelf reads easy in every gap', () => {
   const said = track!.legs.flatMap(({ readings }) => readings.map(saidOf));
   expect(said).toContain('easy bounce, as asked');
   expect(said.join(' ')).not.toMatch(/none|\b0\b/);
+});
+
+test('the stand-in rider puts the strides of the whole gap into it', () => {
+  const track = layout.tracks[0] as ItemTrack;
+  const random = seededRandom(3);
+  for (let ride = 0; ride < 20; ride += 1) {
+    const pass = simulatePass(layout, track, layout.horses[0]!, { missing: 0, wrong: 0 }, USUAL_NOISE, random);
+    // One stride and a half of ground: a stride varying by 4 % never makes none or two of it.
+    expect(pass.strides[1]).toBe(1);
+  }
 });

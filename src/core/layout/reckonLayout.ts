@@ -211,18 +211,14 @@ function reckonLeg(
   const readings = layout.horses.flatMap(horse => {
     const stride = layoutStride(horse, gait, setting);
     if (!stride) return [];
+    // Over a fan each horse turns on its own line, and is read by it.
     const own = ownLines ? ownLine(from, to, stride.normalM) : null;
-    if (own) {
-      const countedM = own.groundM / turnShare(own.radiusM, fittingM ?? 0);
-      return [{ ...horseReading(horse, countedM, distance, stride, leg.asked), ownLine: own }];
-    }
+    const radiusM = own?.radiusM ?? measures.smallestRadiusM ?? Infinity;
+    const countedM = own ? own.groundM / turnShare(own.radiusM, fittingM ?? 0) : cost.countedM;
     const leastM = leastTurnM(gait, turningHorse(horse, gait), fittingM);
-    const radiusM = measures.smallestRadiusM ?? Infinity;
-    return [
-      radiusM < leastM - SAME_RADIUS_M
-        ? cannotBeRidden(horse, { radiusM, leastM }, cost.countedM, distance, stride)
-        : horseReading(horse, cost.countedM, distance, stride, leg.asked),
-    ];
+    return radiusM < leastM - SAME_RADIUS_M
+      ? cannotBeRidden(horse, { radiusM, leastM }, countedM, distance, stride)
+      : { ...horseReading(horse, countedM, distance, stride, leg.asked), ownLine: own };
   });
   const { chain, instead } = track;
   return { from: from.item.id, to: to.item.id, ...measures, cost, gap: null, chain, instead, readings };

@@ -5,7 +5,7 @@ import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
 import { isRidden, type RiddenItem } from '../items/item';
 import { ridingDepthM, ridingPose, ridingWidthM } from '../items/footprint';
 import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from '../layout/layout';
-import { distanceCaseOf, layoutStride, settingAt, fittingTurnM } from '../layout/reckonLayout';
+import { distanceCaseOf, layoutStride, settingAt, fittingTurnM, hasPoledGap } from '../layout/reckonLayout';
 import { readDistance, USUAL_SPREAD } from '../stride/readDistance';
 import { seededNormal } from '../statistics/seededRandom';
 import { gaitRadiusM } from '../track/gaitRadius';
@@ -182,9 +182,13 @@ function countRidden(
   if (!stride) return 1;
   const way = isPlanned ? wayBetween(layout, track, from, to, at) : freeWay(layout, track, from, to);
   if (!way) return 1;
-  const { groundM } = measureLeg(from.item, to.item, way);
-  const { countedM } = groundCost(way, ridingDepthM(from.item) / 2, groundM, fittingTurnM(layout, track.gait));
-  const distance = { ...distanceCaseOf(layout, track, at), from: from.item, to: to.item };
+  // Over a pole in a gap the strides are those of the whole gap, from the fence before.
+  const hasGap = isPlanned && hasPoledGap(layout, track, at);
+  const start = hasGap ? stops[at - 1]! : from;
+  const chain = hasGap ? joinChains([wayBetween(layout, track, start, from, at - 1), way]) : way;
+  const { groundM } = measureLeg(start.item, to.item, chain);
+  const { countedM } = groundCost(chain, ridingDepthM(start.item) / 2, groundM, fittingTurnM(layout, track.gait));
+  const distance = { ...distanceCaseOf(layout, track, at), from: start.item, to: to.item };
   const spread = stride.spread ?? USUAL_SPREAD;
   const onTheDay = { ...stride, normalM: stride.normalM * Math.max(0.7, 1 + spread * seededNormal(random)) };
   const itself = Math.max(0, Math.round(readDistance(countedM, distance, onTheDay).evenCount));

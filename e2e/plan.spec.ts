@@ -50,10 +50,10 @@ test('from empty sand to a bend of four fences for three horses, mended, saved a
   await expect(offered.getByText(/moved by/).first()).toBeVisible();
   await expect(page.locator('[data-mend]')).toBeVisible();
   expect(await drawnAt(page.locator('[data-layer="still"] [data-kind="fence"]').first())).toEqual(before);
-  await offered.getByRole('button', { name: 'Not so' }).click();
+  await offered.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.locator('[data-mend]')).toHaveCount(0);
   await cautions.getByRole('button', { name: 'Show a mend' }).first().click();
-  await offered.getByRole('button', { name: 'Do it' }).click();
+  await offered.getByRole('button', { name: 'Make this change' }).click();
   await expect(page.getByText(/came apart for it/)).toBeVisible();
   await expect(cautions.getByText(/stand of fence 1 is .* from the wall/)).toHaveCount(0);
   const mended = await drawnAt(page.locator('[data-kind="fence"]').first());

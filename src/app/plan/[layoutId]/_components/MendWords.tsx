@@ -25,10 +25,10 @@ export function MendWords({ mend, onMake, onLeave }: MendWordsProps) {
       </ul>
       <Group gap={6}>
         <Button size="compact-xs" onClick={onMake}>
-          Do it
+          Make this change
         </Button>
         <Button size="compact-xs" variant="default" onClick={onLeave}>
-          Not so
+          Cancel
         </Button>
       </Group>
     </span>

@@ -1,5 +1,5 @@
 import { StrideTestOnPaper } from '@/files/strideTestForm';
-import { changeDraft, draftOnPaper, newDraft, type DraftChange, type TestDraft } from './testDraft';
+import { changeDraft, draftOnPaper, keptDraft, newDraft, type DraftChange, type TestDraft } from './testDraft';
 
 const start = newDraft('6f7a5c9e-1c64-4a3e-9a40-0d5f7c5b8a11', 'trot');
 const after = (...changes: DraftChange[]): TestDraft => changes.reduce(changeDraft, start);
@@ -55,4 +55,14 @@ test('what is sent is what the server takes', () => {
   expect(StrideTestOnPaper.safeParse(draftOnPaper(draft, 'horse', 1_700_000_000_000)).success).toBe(true);
   const empty = StrideTestOnPaper.safeParse(draftOnPaper(start, 'horse', 0));
   expect(empty.error?.issues[0]?.message).toBe('Ride at least one pass.');
+});
+
+test('a draft that an older Roan kept has no parts behind the start, and is read all the same', () => {
+  const { behind, ...older } = newDraft('t1', 'trot');
+  expect(behind).toBeNull();
+  const kept = keptDraft({ ...older, passes: [{ pace: 'normal', count: 8, part: 0.5, voided: false }] })!;
+  expect(kept.behind).toBeNull();
+  expect(kept.passes).toEqual([{ pace: 'normal', count: 8, behind: null, part: 0.5, voided: false }]);
+  expect(keptDraft(null)).toBeNull();
+  expect(keptDraft({ id: 7 })).toBeNull();
 });

@@ -58,6 +58,14 @@ export function newDraft(id: string, entry: StrideEntryKey): TestDraft {
   };
 }
 
+/** A draft as a device kept it, an older Roan's among them, which knew nothing of parts behind the start; null for none. */
+export function keptDraft(stored: unknown): TestDraft | null {
+  const kept = stored as Partial<TestDraft> | null;
+  if (!kept || typeof kept.id !== 'string' || !Array.isArray(kept.passes)) return null;
+  const passes = kept.passes.map(pass => ({ ...pass, behind: pass.behind ?? null }));
+  return { ...newDraft(kept.id, kept.entry ?? 'trot'), ...kept, passes };
+}
+
 /** The draft after a change; what makes no sense leaves it as it was. */
 export function changeDraft(draft: TestDraft, change: DraftChange): TestDraft {
   switch (change.kind) {

@@ -3,7 +3,7 @@
 import { newId } from '@/components/newId';
 import type { StrideEntryKey } from '@/core';
 import { useCallback, useEffect, useState } from 'react';
-import { changeDraft, newDraft, type DraftChange, type TestDraft } from './testDraft';
+import { changeDraft, keptDraft, newDraft, type DraftChange, type TestDraft } from './testDraft';
 
 const keyOf = (horseId: string) => `roan-stride-test-${horseId}`;
 
@@ -27,10 +27,7 @@ export function useTestDraft(horseId: string, entry: StrideEntryKey) {
 
 function readKept(horseId: string): TestDraft | null {
   try {
-    const kept = JSON.parse(localStorage.getItem(keyOf(horseId)) ?? 'null') as Partial<TestDraft> | null;
-    return kept && typeof kept.id === 'string' && Array.isArray(kept.passes)
-      ? ({ ...newDraft(kept.id, kept.entry ?? 'trot'), ...kept } as TestDraft)
-      : null;
+    return keptDraft(JSON.parse(localStorage.getItem(keyOf(horseId)) ?? 'null'));
   } catch {
     return null;
   }

@@ -49,10 +49,7 @@ test('a stride test counts parts where both ends were noted, and says so where o
     .getByRole('link', { name: /^Quill/ })
     .first()
     .click();
-  await page
-    .getByRole('link', { name: /stride test/i })
-    .first()
-    .click();
+  await page.getByRole('link', { name: 'Test the stride' }).click();
   await page.getByLabel('Or type the count').fill('9');
   await page.getByLabel('Or type the count').press('Enter');
   const part = (name: string, value: string) =>

@@ -37,6 +37,8 @@ export type RunTrack = {
     /** The count that lies nearest for the horse. */
     likely: number;
     betweenPoles: boolean;
+    /** What no stride at all is called here. */
+    zeroIs: 'bounce' | 'step';
     /** "6 asked: short, and meant to be"; null where its stride is not known. */
     words: string | null;
   }[];
@@ -107,10 +109,12 @@ function trackOf(asked: Layout, track: ItemTrack, reckoned: ReckonedItemTrack, l
     }),
     legs: reckoned.legs.map((leg, index) => {
       const reading = leg.readings[0];
+      const betweenPoles = [leg.from, leg.to].every(id => itemOf(id).kind === 'pole');
       return {
         ...{ from: labels.inWords(leg.from), to: labels.inWords(leg.to), groundM: leg.groundM },
         ...{ asked: track.legs[index]!.asked, likely: Math.max(0, Math.round(reading?.evenCount ?? 2)) },
-        betweenPoles: [leg.from, leg.to].every(id => itemOf(id).kind === 'pole'),
+        betweenPoles,
+        zeroIs: reading?.zeroIs ?? (betweenPoles ? 'step' : 'bounce'),
         words: reading ? saidOfPair(reading) : null,
       };
     }),

@@ -17,6 +17,7 @@ test.each<[TappedMark, string]>([
   [{ kind: 'lead', place: 1, lead: 'left' }, 'left lead after heron'],
   [{ kind: 'lead', place: 1, lead: 'cross-canter' }, 'cross-canter after heron'],
   [{ kind: 'aim', place: 2, off: 'right' }, 'aim off right at willow'],
+  [{ kind: 'strides', place: 2, count: 0 }, 'no stride from willow'],
   [{ kind: 'fault', place: null, fault: 'rush' }, 'rush'],
   [{ kind: 'fault', place: 2, fault: 'drift left' }, 'drift left at willow'],
   [{ kind: 'depart', how: 'wrong lead', trotSteps: null }, 'depart: wrong lead'],

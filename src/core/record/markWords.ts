@@ -30,7 +30,7 @@ export function markWords(
     case 'note':
       return mark.words.length > 24 ? `“${mark.words.slice(0, 23)}…”` : `“${mark.words}”`;
     case 'strides':
-      return `${mark.count} from ${nameOf(mark.place)}`;
+      return `${mark.count === 0 ? 'no stride' : mark.count} from ${nameOf(mark.place)}`;
     case 'fence':
       return `${mark.outcome} at ${nameOf(mark.place)}`;
     case 'take-off':

@@ -38,7 +38,7 @@ export function HalfSteps({ layoutId, walker, measureBy, steps }: HalfStepsProps
     <section className={classes.box} aria-label="In half steps">
       <h2>In half steps of {walker.name}</h2>
       <p>
-        {rounded.changedWords === 0 ? 'No word changes for any horse.' : `${rounded.changedWords} words change.`}{' '}
+        {wordsChange(rounded.changedWords)}{' '}
         {rounded.isBest
           ? 'Every way of rounding these measures was tried: none hurts the horses less.'
           : 'The measures were rounded together, one and two at a time, as long as that hurt the horses less.'}
@@ -68,4 +68,10 @@ export function HalfSteps({ layoutId, walker, measureBy, steps }: HalfStepsProps
       </Button>
     </section>
   );
+}
+
+/** How much rounding changes of what is said of the horses. */
+function wordsChange(count: number): string {
+  if (count === 0) return 'No word changes for any horse.';
+  return count === 1 ? 'One word changes.' : `${count} words change.`;
 }

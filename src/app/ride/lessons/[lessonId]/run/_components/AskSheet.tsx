@@ -12,6 +12,7 @@ import {
   type BuiltState,
   type Layout,
   type Question,
+  countName,
 } from '@/core';
 import type { AskedRide, RunTrack } from '@/app/ride/askedRide';
 import { Keys } from '@/app/ride/_components/Keys';
@@ -129,7 +130,9 @@ function LegAsked({ leg, ready, onCount }: LegAskedProps) {
       >
         −
       </button>
-      <output aria-label="Strides">{asked ?? 'its own'}</output>
+      <output aria-label="Strides">
+        {asked === null ? 'its own' : asked === 0 ? countName(0, leg.zeroIs) : asked}
+      </output>
       <button
         type="button"
         className={classes.small}

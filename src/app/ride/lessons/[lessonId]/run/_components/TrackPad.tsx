@@ -13,6 +13,7 @@ import {
   type PassMark,
   type RideDirection,
   type TappedMark,
+  countName,
 } from '@/core';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
@@ -197,6 +198,11 @@ function countsAbout(likely: number): number[] {
   return Array.from({ length: SHOWN_COUNTS }, (_, index) => first + index);
 }
 
+/** A count on a key: no stride at all has a name. */
+function keyOf(count: number, zeroIs: RunTrack['legs'][number]['zeroIs']): string {
+  return count === 0 ? countName(0, zeroIs) : String(count);
+}
+
 /** The strides from one to the next: by taps as the horse goes, or the number; between poles, where the foot fell. */
 function LegKeys({ leg, place, backwards, counted, fraction, ready, onMark }: LegKeysProps) {
   const [tapped, setTapped] = useState(0);
@@ -220,14 +226,14 @@ function LegKeys({ leg, place, backwards, counted, fraction, ready, onMark }: Le
         />
       )}
       <button type="button" className={classes.tap} disabled={!ready} onClick={tap}>
-        Tap each stride <strong>{counted ?? 0}</strong>
+        Tap each stride <strong>{counted === null ? '' : keyOf(counted, leg.zeroIs)}</strong>
       </button>
       <Keys
         label="Strides"
         value={counted}
         disabled={!ready}
         short
-        options={countsAbout(leg.asked ?? leg.likely).map(value => ({ value, label: String(value) }))}
+        options={countsAbout(leg.asked ?? leg.likely).map(value => ({ value, label: keyOf(value, leg.zeroIs) }))}
         onChoose={count => {
           setTapped(count);
           onMark({ kind: 'strides', place, count });

@@ -1,11 +1,28 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { contentPolicy } from './app/_server/guards/contentPolicy';
+import { ownNames } from './app/_server/guards/hosts';
+import { requestFault } from './app/_server/guards/requestFault';
 
-const READ_ONLY = new Set(['GET', 'HEAD', 'OPTIONS']);
+const names = ownNames();
+const isBuilt = process.env.NODE_ENV === 'production';
 
-/** Another site open in the same browser may not write here: browsers name where a request comes from. */
+/** Before every page and action: whose host and whose write it is, and what the page may load and run. */
 export function proxy(request: NextRequest) {
-  const foreign = request.headers.get('sec-fetch-site') === 'cross-site';
-  if (foreign && !READ_ONLY.has(request.method))
-    return NextResponse.json({ problem: 'Another site may not change this yard.' }, { status: 403 });
-  return NextResponse.next();
+  const fault = requestFault(request, names);
+  if (fault) return NextResponse.json({ problem: fault.problem }, { status: fault.status });
+  // While one edits, the framework runs scripts of its own in the page.
+  if (!isBuilt) return NextResponse.next();
+  const policy = contentPolicy(Buffer.from(crypto.randomUUID()).toString('base64'));
+  const headers = new Headers(request.headers);
+  // The framework reads from the request which number its scripts have to carry.
+  headers.set('content-security-policy', policy);
+  const response = NextResponse.next({ request: { headers } });
+  response.headers.set('content-security-policy', policy);
+  return response;
 }
+
+/**
+ * Films and archives do not come through here, since what does is cut at 10 MB: their routes look at the request themselves, as
+ * every route does.
+ */
+export const config = { matcher: ['/((?!_next/static|_next/image|api/).*)'] };

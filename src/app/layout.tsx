@@ -8,14 +8,15 @@ import { ThreadProvider } from '@/components/Shell/thread';
 import { readThread } from '@/components/Shell/threadCookie';
 import { THREAD_COOKIE } from '@/components/Shell/threadName';
 import { TopBar } from '@/components/Shell/TopBar';
-import { theme } from '@/components/theme';
-import { ColorSchemeScript, MantineProvider, mantineHtmlProps } from '@mantine/core';
+import { Styled } from '@/components/Shell/Styled';
+import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import { Notifications } from '@mantine/notifications';
 import type { Metadata, Viewport } from 'next';
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { chooseUnit } from './_server/chooseUnit';
 import { yardContext } from './_server/yardContext';
+import { nonceOf } from './_server/guards/contentPolicy';
 import classes from './layout.module.css';
 
 export const metadata: Metadata = { title: { default: 'Roan', template: '%s · Roan' } };
@@ -23,14 +24,15 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const { yard, unit } = await yardContext();
+  const nonce = nonceOf((await headers()).get('content-security-policy'));
   const thread = readThread((await cookies()).get(THREAD_COOKIE)?.value);
   return (
     <html lang="en-GB" {...mantineHtmlProps}>
       <head>
-        <ColorSchemeScript forceColorScheme="light" />
+        <ColorSchemeScript forceColorScheme="light" nonce={nonce} />
       </head>
       <body>
-        <MantineProvider theme={theme} forceColorScheme="light">
+        <Styled nonce={nonce}>
           <Notifications position="bottom-right" />
           <LengthsProvider unit={unit}>
             <ThreadProvider initial={thread}>
@@ -43,7 +45,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               </div>
             </ThreadProvider>
           </LengthsProvider>
-        </MantineProvider>
+        </Styled>
       </body>
     </html>
   );

@@ -17,6 +17,12 @@ export class DatabaseRefused extends Error {
   }
 }
 
+/** A store that cannot take anything now: full, busy, damaged, not to be written. What was sent may be sent again. */
+export class StoreFault extends DatabaseRefused {
+  override name = 'StoreFault';
+  static override readonly kind: string = 'store-fault';
+}
+
 /** The kinds of a class and of all that it is made from. */
 function kindsOf(made: unknown): string[] {
   const kinds: string[] = [];
@@ -30,7 +36,14 @@ function kindsOf(made: unknown): string[] {
  */
 export function asSentence(error: unknown): DatabaseRefused {
   if (error instanceof DatabaseRefused) return error;
-  return new DatabaseRefused(sentenceFor(codesOf(error)), { cause: error });
+  return new StoreFault(sentenceFor(codesOf(error)), { cause: error });
+}
+
+/** Whether an error is one of the database or of the disk. */
+export function isOfStore(error: unknown): boolean {
+  return /SQLITE_|LIBSQL|SERVER_ERROR|HRANA|\b(ENOSPC|EACCES|EROFS|EPERM|EIO|EDQUOT|EMFILE|EBUSY)\b/.test(
+    codesOf(error),
+  );
 }
 
 function codesOf(error: unknown): string {
@@ -43,7 +56,8 @@ function codesOf(error: unknown): string {
 }
 
 function sentenceFor(codes: string): string {
-  if (/SQLITE_FULL|ENOSPC/.test(codes)) return 'The disk is full, so nothing was saved. Make room and try again.';
+  if (/SQLITE_FULL|ENOSPC|EDQUOT/.test(codes))
+    return 'The disk is full, so nothing was saved. Make room and try again.';
   if (/SQLITE_READONLY|EACCES|EROFS|EPERM/.test(codes))
     return 'Roan may not write to its data folder, so nothing was saved. Make the folder writable and try again.';
   if (/SQLITE_NOTADB/.test(codes)) return 'The database file is not a database that Roan can read.';

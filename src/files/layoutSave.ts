@@ -12,5 +12,4 @@ export const LayoutSave = z.strictObject({ baseRevision: z.number().int().min(1)
 /** What it sends to keep a layout as a new one. */
 export const LayoutCopy = z.strictObject({ name: Name, arenaId: z.string().min(1).max(60), plan: PlanSent });
 
-export type LayoutSaveAnswer =
-  { kind: 'saved'; revision: number } | { kind: 'stale'; theirRevision: number } | { kind: 'refused'; problem: string };
+export type LayoutSaveAnswer = { kind: 'saved'; revision: number } | { kind: 'stale'; theirRevision: number };

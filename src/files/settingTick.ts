@@ -3,7 +3,7 @@ import { facingFromHeading, type Item, type PointM } from '@/core';
 /** A tap on a piece of a setting sheet: it stands, or it does not. */
 export type SettingTick = { piece: string; place: string; ticked: boolean; tappedAtMs: number };
 
-export type TicksAnswer = { kind: 'taken'; ticks: SettingTick[] } | { kind: 'refused'; problem: string };
+export type TicksAnswer = { ticks: SettingTick[] };
 
 export const MOST_TICKS = 500;
 export const MOST_LETTERS = { piece: 90, place: 120 };

@@ -1,5 +1,6 @@
 'use client';
 
+import { SyncStarter } from '@/components/sync/SyncStarter';
 import type { LengthUnit } from '@/core';
 import { SegmentedControl } from '@mantine/core';
 import Link from 'next/link';
@@ -31,6 +32,7 @@ export function TopBar({ yardName, unit, onChooseUnit }: TopBarProps) {
           <small>Pair</small> {thread.pair.name}
         </Link>
       )}
+      <SyncStarter />
       <SegmentedControl
         className={classes.unit}
         size="xs"

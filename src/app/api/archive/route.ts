@@ -1,3 +1,4 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { Readable } from 'node:stream';
 import { dataFolders } from '@/app/_server/dataFolders';
 import { yardContext } from '@/app/_server/yardContext';
@@ -8,7 +9,7 @@ import { roan } from '@/data/roan';
 import { revalidatePath } from 'next/cache';
 
 /** Everything of the yard in one archive. */
-export async function GET() {
+export const GET = answering(async () => {
   const { db } = await yardContext();
   const madeAt = new Date().toISOString();
   const archive = await writeArchive(db, dataFolders().videos, madeAt);
@@ -19,21 +20,21 @@ export async function GET() {
       'cache-control': 'no-store',
     },
   });
-}
+});
 
 const MOST_BYTES = 2 * 1024 ** 3;
 
 /** Restores an archive into a Roan that is empty, all of it or nothing; 422 says why not. */
-export async function POST(request: Request) {
+export const POST = answering(async (request: Request) => {
   if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
-    return Response.json({ problem: 'This archive is larger than 2 GB: Roan takes none so large.' }, { status: 422 });
+    return problemAnswer(422, 'This archive is larger than 2 GB: Roan takes none so large.');
   try {
     const archive = await readArchive(new Uint8Array(await request.arrayBuffer()));
     await restoreArchive(await roan(), archive, dataFolders().videos);
     revalidatePath('/', 'layout');
     return Response.json({ yard: archive.manifest.yard, rows: archive.manifest.rows });
   } catch (error) {
-    if (error instanceof DatabaseRefused) return Response.json({ problem: error.message }, { status: 422 });
+    if (error instanceof DatabaseRefused) return problemAnswer(422, error.message);
     throw error;
   }
-}
+});

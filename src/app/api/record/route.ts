@@ -1,31 +1,24 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
-import { DatabaseRefused } from '@/data/databaseRefused';
 import { recordBatch } from '@/data/queries/recordEvents';
-import { RecordRefused } from '@/data/queries/recording';
 import { lessonLog } from '@/data/queries/recordLog';
 import { packLog } from '@/files/packedRecord';
 import { RecordBatch } from '@/files/recordEvent';
 
 /**
  * Takes what happened in a ride, in order, all of it or nothing. It answers only when it is in the database; sent
- * again, it counts once. Where a lesson is named, what changed of its record since the device's last answer comes back. 422 says that it will never be taken, 503 that it may be sent again.
+ * again, it counts once. Where a lesson is named, what changed of its record since the device's last answer comes back. 4xx says that it will never be taken, 503 that it may be sent again.
  */
-export async function POST(request: Request) {
+export const POST = answering(async (request: Request) => {
   const sent = await requestBody(request, RecordBatch);
-  if (!sent.ok) return Response.json({ problem: sent.problem }, { status: 422 });
-  try {
-    const { db, write, yard } = await yardContext();
-    await write(tx => recordBatch(tx, yard.id, sent.body, Date.now()));
-    const { lessonId, after, events } = sent.body;
-    const answer = lessonId === null ? null : await lessonLog(db, yard.id, lessonId, after);
-    return Response.json({
-      taken: events.length,
-      ...(answer && { number: answer.number, afresh: answer.afresh, log: packLog(answer.log) }),
-    });
-  } catch (error) {
-    if (error instanceof RecordRefused) return Response.json({ problem: error.message }, { status: 422 });
-    if (error instanceof DatabaseRefused) return Response.json({ problem: error.message }, { status: 503 });
-    throw error;
-  }
-}
+  if (!sent.ok) return problemAnswer(sent.status, sent.problem);
+  const { db, write, yard } = await yardContext();
+  await write(tx => recordBatch(tx, yard.id, sent.body, Date.now()));
+  const { lessonId, after, events } = sent.body;
+  const answer = lessonId === null ? null : await lessonLog(db, yard.id, lessonId, after);
+  return Response.json({
+    taken: events.length,
+    ...(answer && { number: answer.number, afresh: answer.afresh, log: packLog(answer.log) }),
+  });
+});

@@ -1,3 +1,4 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import type { FootLanding } from '@/core';
 import { standInRide } from './standInRide';
 
@@ -5,14 +6,14 @@ import { standInRide } from './standInRide';
  * The stand-in for a stride sensor, live: a simulated ride as a stream of footfalls (server-sent events), each when it
  * lands, and an event "end" behind the last.
  */
-export async function GET(request: Request) {
+export const GET = answering(async (request: Request) => {
   const ride = await standInRide(request.url);
-  if (!ride.ok) return Response.json({ problem: ride.problem }, { status: 400 });
+  if (!ride.ok) return problemAnswer(400, ride.problem);
   const stream = playback(ride.landings, ride.speed, request.signal);
   return new Response(stream, {
     headers: { 'content-type': 'text/event-stream; charset=utf-8', 'cache-control': 'no-store' },
   });
-}
+});
 
 function playback(landings: readonly FootLanding[], speed: number, gone: AbortSignal): ReadableStream<Uint8Array> {
   const encoder = new TextEncoder();

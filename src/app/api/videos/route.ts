@@ -1,3 +1,4 @@
+import { answering } from '@/app/_server/answering';
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream, mkdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
@@ -28,7 +29,7 @@ class TooLarge extends Error {}
 const refused = (problem: string, status = 422) => Response.json({ problem }, { status });
 
 /** Keeps a film in the data folder, beside a pass (?pass=) or a stride test (?test=). It goes nowhere else. */
-export async function POST(request: Request) {
+export const POST = answering(async (request: Request) => {
   const wish = Wish.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!wish.success) return refused(wish.error.issues[0]?.message ?? 'This film cannot be kept.');
   const mime = request.headers.get('content-type') ?? '';
@@ -53,7 +54,7 @@ export async function POST(request: Request) {
     console.error('A film could not be kept:', error);
     return refused('The film could not be kept: the disk may be full. Nothing of it was left behind.', 507);
   }
-}
+});
 
 /** Writes a body to a file as it comes, measuring it on the way. */
 async function store(body: ReadableStream<Uint8Array>, file: string) {

@@ -1,36 +1,30 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { planFault } from '@/app/_server/planFault';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
-import { DatabaseRefused } from '@/data/databaseRefused';
 import { findLayout, saveLayout } from '@/data/queries/layouts';
 import { LayoutSave, type LayoutSaveAnswer } from '@/files/layoutSave';
 import { readPlan } from '@/files/planDocument';
 
 const answer = (status: number, body: LayoutSaveAnswer) => Response.json(body, { status });
-const refused = (status: number, problem: string) => answer(status, { kind: 'refused', problem });
 
 /** Saves a layout; a save that was edited from an older revision is refused and changes nothing. */
-export async function PUT(request: Request, { params }: { params: Promise<{ layoutId: string }> }) {
+export const PUT = answering(async (request: Request, { params }: { params: Promise<{ layoutId: string }> }) => {
   const { layoutId } = await params;
   const sent = await requestBody(request, LayoutSave);
-  if (!sent.ok) return refused(400, sent.problem);
-  try {
-    const { db, write, yard } = await yardContext();
-    const layout = await findLayout(db, yard.id, layoutId);
-    if (!layout) return refused(404, 'This layout is not in the yard any more.');
-    const read = readPlan(sent.body.plan, layout.arena);
-    if (!read.ok) return refused(400, read.reason);
-    const fault = await planFault(db, yard.id, layout.arena, read.plan);
-    if (fault) return refused(422, fault);
-    const { baseRevision, name } = sent.body;
-    const outcome = await write(tx =>
-      saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
-    );
-    if (outcome.kind === 'missing') return refused(404, 'This layout is not in the yard any more.');
-    if (outcome.kind === 'stale') return answer(409, { kind: 'stale', theirRevision: outcome.theirs.revision });
-    return answer(200, outcome);
-  } catch (error) {
-    if (error instanceof DatabaseRefused) return refused(503, error.message);
-    throw error;
-  }
-}
+  if (!sent.ok) return problemAnswer(sent.status, sent.problem);
+  const { db, write, yard } = await yardContext();
+  const layout = await findLayout(db, yard.id, layoutId);
+  if (!layout) return problemAnswer(404, 'This layout is not in the yard any more.');
+  const read = readPlan(sent.body.plan, layout.arena);
+  if (!read.ok) return problemAnswer(400, read.reason);
+  const fault = await planFault(db, yard.id, layout.arena, read.plan);
+  if (fault) return problemAnswer(422, fault);
+  const { baseRevision, name } = sent.body;
+  const outcome = await write(tx =>
+    saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
+  );
+  if (outcome.kind === 'missing') return problemAnswer(404, 'This layout is not in the yard any more.');
+  if (outcome.kind === 'stale') return answer(409, { kind: 'stale', theirRevision: outcome.theirs.revision });
+  return answer(200, outcome);
+});

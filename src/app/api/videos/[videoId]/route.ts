@@ -1,3 +1,4 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { createReadStream, existsSync } from 'node:fs';
 import path from 'node:path';
 import { Readable } from 'node:stream';
@@ -6,13 +7,13 @@ import { yardContext } from '@/app/_server/yardContext';
 import { findFilm } from '@/data/queries/videos';
 
 /** A film from the data folder, whole or a part of it: a player asks for parts to go to and fro. */
-export async function GET(request: Request, { params }: { params: Promise<{ videoId: string }> }) {
+export const GET = answering(async (request: Request, { params }: { params: Promise<{ videoId: string }> }) => {
   const { videoId } = await params;
   const { db, yard } = await yardContext();
   const film = await findFilm(db, yard.id, videoId);
   const file = film && path.join(dataFolders().videos, film.id);
   if (!film || film.removedAt !== null || !file || !existsSync(file))
-    return Response.json({ problem: 'This film is not in the data folder any more.' }, { status: 404 });
+    return problemAnswer(404, 'This film is not in the data folder any more.');
   const range = /^bytes=(\d+)-(\d*)$/.exec(request.headers.get('range') ?? '');
   const last = film.sizeBytes - 1;
   const [start, end] = range
@@ -29,4 +30,4 @@ export async function GET(request: Request, { params }: { params: Promise<{ vide
       'x-content-type-options': 'nosniff',
     },
   });
-}
+});

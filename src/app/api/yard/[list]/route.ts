@@ -1,13 +1,14 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { yardContext } from '@/app/_server/yardContext';
 import { exportList } from '@/data/queries/yardLists';
 import { writeYardCsv } from '@/files/yardCsv';
 import { CSV_LISTS } from '@/files/yardCsvColumns';
 
 /** A list of the yard as CSV: /api/yard/horses.csv and the like. */
-export async function GET(_: Request, { params }: { params: Promise<{ list: string }> }) {
+export const GET = answering(async (_: Request, { params }: { params: Promise<{ list: string }> }) => {
   const { list: file } = await params;
   const list = CSV_LISTS.find(name => `${name}.csv` === file);
-  if (!list) return Response.json({ problem: `There is no list “${file}”.` }, { status: 404 });
+  if (!list) return problemAnswer(404, `There is no list “${file}”.`);
   const { db, yard } = await yardContext();
   return new Response(writeYardCsv(await exportList(db, yard.id, list)), {
     headers: {
@@ -15,4 +16,4 @@ export async function GET(_: Request, { params }: { params: Promise<{ list: stri
       'content-disposition': `attachment; filename="${list}.csv"`,
     },
   });
-}
+});

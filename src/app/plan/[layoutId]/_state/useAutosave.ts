@@ -1,3 +1,4 @@
+import { NO_ANSWER, postJson } from '@/components/sync/post';
 import type { LayoutSaveAnswer } from '@/files/layoutSave';
 import { writePlan } from '@/files/planPaper';
 import { useEffect, useState, useSyncExternalStore } from 'react';
@@ -27,16 +28,9 @@ export function useAutosave(layoutId: string, revision: number, first: Edited, p
 }
 
 async function send(layoutId: string, baseRevision: number, { name, plan }: Edited): Promise<Sent> {
-  try {
-    const response = await fetch(`/api/layouts/${layoutId}`, {
-      method: 'PUT',
-      keepalive: true,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ baseRevision, name, plan: writePlan(plan) }),
-    });
-    const answer = (await response.json()) as LayoutSaveAnswer;
-    return answer.kind === 'refused' && response.status === 503 ? { ...answer, kind: 'waiting' } : answer;
-  } catch {
-    return { kind: 'waiting', problem: 'Not saved yet: the server does not answer. Roan keeps trying.' };
-  }
+  const posted = await postJson(`/api/layouts/${layoutId}`, { baseRevision, name, plan: writePlan(plan) }, 'PUT');
+  if (posted.kind === 'refused') return posted;
+  if (posted.kind === 'no-answer') return { kind: 'waiting', problem: `Not saved yet. ${posted.problem}` };
+  if (!('kind' in posted.body)) return { kind: 'waiting', problem: `Not saved yet. ${NO_ANSWER}` };
+  return posted.body as LayoutSaveAnswer;
 }

@@ -1,8 +1,8 @@
 import { newId } from '@/components/newId';
-import type { Delivery } from '@/components/outbox/outbox';
+import { rideBox } from '@/components/sync/boxes';
+import { useBox } from '@/components/sync/useBox';
 import { passOf } from '@/app/ride/recordWords';
 import { saying } from '@/app/ride/saying';
-import { useOutbox } from '@/components/outbox/useOutbox';
 import {
   amend,
   applyEvent,
@@ -20,7 +20,7 @@ import {
   type RideWay,
   type Tap,
 } from '@/core';
-import { readKeptEvents, type RecordBatch } from '@/files/recordEvent';
+import { readKeptEvents } from '@/files/recordEvent';
 import { useCallback, useMemo, useState } from 'react';
 
 export type RideSetting = {
@@ -43,13 +43,15 @@ export type Tapped =
 /** The passes of a pair over a layout, as they are tapped: shown at once, kept on the device, sent in order. */
 export function useRide(setting: RideSetting) {
   const { pairId, layoutVersionId, stage, question, ways, first } = setting;
-  const [events, setEvents] = useState<RecordEvent[]>([]);
-  const { outbox, state: outboxState } = useOutbox<RecordEvent>({
-    storeKey: `roan-unsent-${pairId}-${layoutVersionId}`,
+  /** What was taken since the page was opened: the page's own record is of before. */
+  const [said, setSaid] = useState<readonly RecordEvent[]>([]);
+  const { ready, unsent, add, problem, inPageOnly, refused } = useBox<RecordEvent>({
+    box: rideBox(pairId, layoutVersionId),
     parse: readKeptEvents,
-    deliver: unsent => deliver({ lessonId: null, events: [...unsent], sentAtMs: Date.now() }),
-    onOpen: kept => setEvents([...kept]),
+    answered: () => undefined,
   });
+  // What waits from before, or from another tab, is of this ride too; an event counts once.
+  const events = useMemo(() => [...unsent, ...said], [unsent, said]);
   const [openPassId, setOpenPassId] = useState<string | null>(null);
   const [next, setNext] = useState<RideWay>(() => nearestWay(ways, { rein: 'left', direction: 'as-drawn' }));
 
@@ -69,10 +71,10 @@ export function useRide(setting: RideSetting) {
 
   const record = useCallback(
     (happened: RecordEvent[]) => {
-      setEvents(current => [...current, ...happened]);
-      outbox?.add(happened);
+      setSaid(current => [...current, ...happened]);
+      add(happened);
     },
-    [outbox],
+    [add],
   );
   const newPass = (own: ReturnType<typeof saying>): Extract<RecordEvent, { type: 'pass' }> => ({
     ...{ type: 'pass', id: newId(), by: own.by },
@@ -107,7 +109,7 @@ export function useRide(setting: RideSetting) {
   const reverse = (tap: Tap) => record(reverseTap(log, null, tap, saying()));
 
   return {
-    ready: outbox !== null,
+    ready,
     passes,
     open,
     way: open ? { rein: open.rein, direction: open.direction } : next,
@@ -117,12 +119,7 @@ export function useRide(setting: RideSetting) {
     steer,
     ...{ log, record, history, reverse },
     reopen: setOpenPassId,
-    unsent: outboxState.unsent.length,
-    problem: outboxState.problem,
-    discardUnsent: () => {
-      outbox?.discard();
-      window.location.reload();
-    },
+    waits: { unsent: unsent.length, problem, inPageOnly, refused },
   };
 }
 
@@ -138,20 +135,4 @@ function logOfRide(log: RecordLog, asked: string, openedAtMs: number): RecordLog
   );
   const ofOwn = { ...log, passes: own };
   return { ...ofOwn, changes: log.changes.filter(change => passOf(ofOwn, change) !== undefined) };
-}
-
-async function deliver(batch: RecordBatch): Promise<Delivery> {
-  try {
-    const response = await fetch('/api/record', {
-      method: 'POST',
-      keepalive: true,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(batch),
-    });
-    if (response.ok) return { kind: 'taken' };
-    const { problem } = (await response.json()) as { problem: string };
-    return { kind: response.status === 422 ? 'never' : 'later', problem };
-  } catch {
-    return { kind: 'later', problem: 'The server does not answer. Roan keeps trying.' };
-  }
 }

@@ -3,6 +3,7 @@
 import { CautionList } from '@/components/Caution/CautionList';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { Delivery } from '@/components/sync/Delivery';
 import {
   riddenRow,
   settingSheet,
@@ -29,7 +30,6 @@ import { StepList } from './StepList';
 import { SheetDrawing } from './SheetDrawing';
 import { SheetWords } from './SheetWords';
 import { StandingBanner, type StandingNow } from './StandingBanner';
-import { UnsentTicks } from './UnsentTicks';
 import type { SetStep } from './setStep';
 import classes from './SettingSheet.module.css';
 
@@ -174,7 +174,7 @@ export function SettingSheet(props: SettingSheetProps) {
         <span role="status">
           {standing} of {steps.length} stand
         </span>
-        <UnsentTicks ticks={ticks} />
+        <Delivery ready={ticks.ready} waits={ticks.waits} quiet />
       </div>
       {view === 'one' && <OneAtATime steps={steps} ticks={ticks} />}
       {view === 'ground' && (

@@ -1,22 +1,21 @@
-import type { Delivery } from '@/components/outbox/outbox';
-import { useOutbox } from '@/components/outbox/useOutbox';
+import { ticksBox } from '@/components/sync/boxes';
+import { useBox } from '@/components/sync/useBox';
 import { keptTicks, type SettingTick, type TicksAnswer } from '@/files/settingTick';
 import { useCallback, useMemo, useState } from 'react';
 
 /** Which pieces stand: shown at once, kept on the device until the server has it, and the same on every device. */
 export function useTicks(layoutId: string, first: readonly SettingTick[]) {
   const [known, setKnown] = useState(first);
-  const { outbox, state } = useOutbox<SettingTick>({
-    storeKey: `roan-ticks-${layoutId}`,
+  const { ready, unsent, add, problem, inPageOnly, refused } = useBox<SettingTick>({
+    box: ticksBox(layoutId),
     parse: keptTicks,
-    deliver: ticks => send(layoutId, ticks, setKnown),
+    answered: body => setKnown((body as TicksAnswer).ticks),
     look: () => void ask(layoutId, setKnown),
   });
-  const { unsent, problem } = state;
   const standing = useMemo(() => latest([...known, ...unsent]), [known, unsent]);
   const tap = useCallback(
-    (piece: string, place: string, ticked: boolean) => outbox?.add([{ piece, place, ticked, tappedAtMs: Date.now() }]),
-    [outbox],
+    (piece: string, place: string, ticked: boolean) => add([{ piece, place, ticked, tappedAtMs: Date.now() }]),
+    [add],
   );
   const isTicked = useCallback(
     (piece: string, place: string) => {
@@ -25,7 +24,7 @@ export function useTicks(layoutId: string, first: readonly SettingTick[]) {
     },
     [standing],
   );
-  return { ready: outbox !== null, isTicked, tap, unsent: unsent.length, problem };
+  return { ready, isTicked, tap, waits: { unsent: unsent.length, problem, inPageOnly, refused } };
 }
 
 export type Ticks = ReturnType<typeof useTicks>;
@@ -37,32 +36,11 @@ function latest(ticks: readonly SettingTick[]): Map<string, SettingTick> {
   return byPiece;
 }
 
-async function send(
-  layoutId: string,
-  ticks: readonly SettingTick[],
-  know: (ticks: SettingTick[]) => void,
-): Promise<Delivery> {
-  try {
-    const response = await fetch(`/api/layouts/${layoutId}/ticks`, {
-      method: 'POST',
-      keepalive: true,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ ticks }),
-    });
-    const said = (await response.json()) as TicksAnswer;
-    if (said.kind === 'refused') return { kind: response.status === 422 ? 'never' : 'later', problem: said.problem };
-    know(said.ticks);
-    return { kind: 'taken' };
-  } catch {
-    return { kind: 'later', problem: 'The server does not answer. Your ticks are kept on this device until it does.' };
-  }
-}
-
 async function ask(layoutId: string, know: (ticks: SettingTick[]) => void): Promise<void> {
   try {
-    const said = (await (await fetch(`/api/layouts/${layoutId}/ticks`)).json()) as TicksAnswer;
-    if (said.kind === 'taken') know(said.ticks);
+    const response = await fetch(`/api/layouts/${layoutId}/ticks`);
+    if (response.ok) know(((await response.json()) as TicksAnswer).ticks);
   } catch {
-    // Without a connection what is known stays; the outbox says what waits.
+    // Without a connection what is known stays; what waits says so.
   }
 }

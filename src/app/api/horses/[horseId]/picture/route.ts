@@ -1,5 +1,6 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
+import { bytesUpTo } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
-import { DatabaseRefused } from '@/data/databaseRefused';
 import { findHorse } from '@/data/queries/horses';
 import { findPicture, removePicture, savePicture, type PictureMime } from '@/data/queries/horsePictures';
 
@@ -15,11 +16,11 @@ const BEGINS: Record<PictureMime, (bytes: Buffer) => boolean> = {
     bytes.subarray(0, 4).toString('latin1') === 'RIFF' && bytes.subarray(8, 12).toString('latin1') === 'WEBP',
 };
 
-export async function GET(_: Request, { params }: Context) {
+export const GET = answering(async (_: Request, { params }: Context) => {
   const { horseId } = await params;
   const { db, yard } = await yardContext();
   const picture = await findPicture(db, yard.id, horseId);
-  if (!picture) return Response.json({ problem: 'This horse has no picture.' }, { status: 404 });
+  if (!picture) return problemAnswer(404, 'This horse has no picture.');
   return new Response(new Uint8Array(picture.bytes), {
     headers: {
       'content-type': picture.mime,
@@ -27,35 +28,30 @@ export async function GET(_: Request, { params }: Context) {
       'cache-control': 'private, max-age=31536000, immutable',
     },
   });
-}
+});
 
 /** Keeps a picture; nothing is changed where it is too large or not what it says. */
-export async function PUT(request: Request, { params }: Context) {
+export const PUT = answering(async (request: Request, { params }: Context) => {
   const { horseId } = await params;
-  const bytes = Buffer.from(await request.arrayBuffer());
-  if (bytes.length > MOST_BYTES) return Response.json({ problem: 'A picture has at most 3 MB.' }, { status: 413 });
+  const sent = await bytesUpTo(request, MOST_BYTES);
+  if (sent === null) return problemAnswer(413, 'A picture has at most 3 MB.');
+  const bytes = Buffer.from(sent);
   const mime = (Object.keys(BEGINS) as PictureMime[]).find(kind => kind === request.headers.get('content-type'));
-  if (!mime || !BEGINS[mime](bytes))
-    return Response.json({ problem: 'This is no JPEG, PNG or WebP picture.' }, { status: 415 });
+  if (!mime || !BEGINS[mime](bytes)) return problemAnswer(415, 'This is no JPEG, PNG or WebP picture.');
   return changing(horseId, ({ write, yard }) => write(tx => savePicture(tx, yard.id, horseId, { mime, bytes })));
-}
+});
 
-export async function DELETE(_: Request, { params }: Context) {
+export const DELETE = answering(async (_: Request, { params }: Context) => {
   const { horseId } = await params;
   return changing(horseId, ({ write, yard }) => write(tx => removePicture(tx, yard.id, horseId)));
-}
+});
 
 type YardContext = Awaited<ReturnType<typeof yardContext>>;
 
 async function changing(horseId: string, change: (context: YardContext) => Promise<void>): Promise<Response> {
-  try {
-    const context = await yardContext();
-    if (!(await findHorse(context.db, context.yard.id, horseId)))
-      return Response.json({ problem: 'This horse is not in the yard any more.' }, { status: 404 });
-    await change(context);
-    return Response.json({ kept: true });
-  } catch (error) {
-    if (error instanceof DatabaseRefused) return Response.json({ problem: error.message }, { status: 503 });
-    throw error;
-  }
+  const context = await yardContext();
+  if (!(await findHorse(context.db, context.yard.id, horseId)))
+    return problemAnswer(404, 'This horse is not in the yard any more.');
+  await change(context);
+  return Response.json({ kept: true });
 }

@@ -1,3 +1,4 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { download } from '@/app/_server/download';
 import { yardContext } from '@/app/_server/yardContext';
 import { reckonLayout } from '@/core';
@@ -6,11 +7,11 @@ import { madeLayout } from '@/data/queries/layoutVersions';
 import { layoutSvg } from '@/files/layoutSvg';
 
 /** A layout as a drawing that any program opens: to scale, one unit a metre. */
-export async function GET(_: Request, { params }: { params: Promise<{ layoutId: string }> }) {
+export const GET = answering(async (_: Request, { params }: { params: Promise<{ layoutId: string }> }) => {
   const { layoutId } = await params;
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, layoutId);
-  if (!layout) return Response.json({ problem: 'This layout is not in the yard any more.' }, { status: 404 });
+  if (!layout) return problemAnswer(404, 'This layout is not in the yard any more.');
   const made = await madeLayout(db, yard.id, layout);
   return download(layoutSvg(made, reckonLayout(made)), layout.name, '.svg', 'image/svg+xml');
-}
+});

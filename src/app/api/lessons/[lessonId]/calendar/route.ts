@@ -1,3 +1,4 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { download } from '@/app/_server/download';
 import { yardContext } from '@/app/_server/yardContext';
 import { lessonMinutes } from '@/core';
@@ -7,11 +8,11 @@ import { listPairs } from '@/data/queries/pairs';
 import { lessonCalendar } from '@/files/lessonCalendar';
 
 /** A lesson as an iCalendar file. */
-export async function GET(_: Request, { params }: { params: Promise<{ lessonId: string }> }) {
+export const GET = answering(async (_: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);
-  if (!lesson) return Response.json({ problem: 'This lesson is not in the yard any more.' }, { status: 404 });
+  if (!lesson) return problemAnswer(404, 'This lesson is not in the yard any more.');
   const { id, name, startsAtMs, plan } = lesson;
   const arena = await findArena(db, yard.id, lesson.arenaId);
   const pairs = (await listPairs(db, yard.id)).filter(pair => plan.pairIds.includes(pair.id));
@@ -26,4 +27,4 @@ export async function GET(_: Request, { params }: { params: Promise<{ lessonId: 
     Date.now(),
   );
   return download(calendar, name, '.ics', 'text/calendar');
-}
+});

@@ -1,3 +1,4 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { download } from '@/app/_server/download';
 import { yardContext } from '@/app/_server/yardContext';
 import { yardTime } from '@/app/_server/yardTime';
@@ -11,13 +12,12 @@ import { lessonLog } from '@/data/queries/recordLog';
 import { writeChangesCsv } from '@/files/changesCsv';
 
 /** What was changed in a lesson's record: who, when, what it was before and what it is after. */
-export async function GET(_: Request, { params }: { params: Promise<{ lessonId: string }> }) {
+export const GET = answering(async (_: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);
   const answer = lesson && (await lessonLog(db, yard.id, lessonId));
-  if (!lesson || !answer)
-    return Response.json({ problem: 'This lesson is not in the yard any more.' }, { status: 404 });
+  if (!lesson || !answer) return problemAnswer(404, 'This lesson is not in the yard any more.');
   const { log } = answer;
   const pairs = await listPairs(db, yard.id);
   const versions = await versionsRidden(
@@ -47,4 +47,4 @@ export async function GET(_: Request, { params }: { params: Promise<{ lessonId: 
     };
   });
   return download(writeChangesCsv(rows), `${lesson.name} changes`, '.csv', 'text/csv');
-}
+});

@@ -1,3 +1,4 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { lessonSetup } from '@/app/_server/lessonSetup';
 import { yardContext } from '@/app/_server/yardContext';
 import { findLesson } from '@/data/queries/lessons';
@@ -5,14 +6,14 @@ import { lessonLog } from '@/data/queries/recordLog';
 import { packLog } from '@/files/packedRecord';
 
 /** What was recorded in a lesson by anybody, or, after the number of an earlier answer, what changed since. */
-export async function GET(request: Request, { params }: { params: Promise<{ lessonId: string }> }) {
+export const GET = answering(async (request: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
   const asked = new URL(request.url).searchParams.get('after');
   const after = asked !== null && /^\d{1,9}$/.test(asked) ? Number(asked) : undefined;
   const lesson = await findLesson(db, yard.id, lessonId);
   const answer = lesson && (await lessonLog(db, yard.id, lessonId, after));
-  if (!answer) return Response.json({ problem: 'This lesson is not in the yard any more.' }, { status: 404 });
+  if (!answer) return problemAnswer(404, 'This lesson is not in the yard any more.');
   const setup = await lessonSetup(db, yard.id, lesson);
   return Response.json({ number: answer.number, afresh: answer.afresh, log: packLog(answer.log), setup });
-}
+});

@@ -1,25 +1,24 @@
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { download } from '@/app/_server/download';
 import { lessonSheet } from '@/app/_server/lessonSheet';
 import { yardContext } from '@/app/_server/yardContext';
 import { findLesson } from '@/data/queries/lessons';
 import { lessonPdf, riderPdf } from '@/files/pdf/lessonPdf';
 
-const refused = (status: number, problem: string) => Response.json({ problem }, { status });
-
 /** The sheet of a lesson as a PDF; ?pair=somebody's id for a rider's own, &paper=a4 or letter. */
-export async function GET(request: Request, { params }: { params: Promise<{ lessonId: string }> }) {
+export const GET = answering(async (request: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
   const { lessonId } = await params;
   const wish = new URL(request.url).searchParams;
   const paper = wish.get('paper') ?? 'a4';
-  if (paper !== 'a4' && paper !== 'letter') return refused(400, 'The paper is a4 or letter.');
+  if (paper !== 'a4' && paper !== 'letter') return problemAnswer(400, 'The paper is a4 or letter.');
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);
-  if (!lesson) return refused(404, 'This lesson is not in the yard any more.');
+  if (!lesson) return problemAnswer(404, 'This lesson is not in the yard any more.');
   const sheet = await lessonSheet(db, yard, lesson);
   const pairId = wish.get('pair');
   const pair = pairId === null ? null : sheet.pairs[sheet.pairIds.indexOf(pairId)];
-  if (pair === undefined) return refused(404, 'This pair does not ride in this lesson.');
+  if (pair === undefined) return problemAnswer(404, 'This pair does not ride in this lesson.');
   const bytes = pair === null ? await lessonPdf(sheet, paper) : await riderPdf(sheet, pair, paper);
   const name = pair === null ? lesson.name : `${pair.rider} ${pair.horse}`;
   return download(new Uint8Array(bytes), name, '.pdf', 'application/pdf');
-}
+});

@@ -1,5 +1,6 @@
 'use client';
 
+import { Delivery } from '@/components/sync/Delivery';
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { DISCLAIMER, type Question, type RideWay, type RowFit, type TrackGait } from '@/core';
@@ -148,7 +149,7 @@ function Foot({ ride }: { ride: Ride }) {
   const words = (tap: Tap) => tapWords({ log: ride.log, rideOf: () => null, pairOf: () => '', timeOf: String }, tap);
   return (
     <footer className={classes.foot}>
-      <Delivery ride={ride} />
+      <Delivery ready={ride.ready} waits={ride.waits} className={classes.delivery} />
       <div className={classes.footKeys}>
         <button
           type="button"
@@ -174,33 +175,5 @@ function Foot({ ride }: { ride: Ride }) {
         </button>
       </div>
     </footer>
-  );
-}
-
-/** Says "saved" only when everything is in the database. */
-function Delivery({ ride }: { ride: Ride }) {
-  const [sure, setSure] = useState(false);
-  // Until this device's own store has been read, nobody can say that all is saved.
-  if (!ride.ready)
-    return (
-      <p role="status" className={classes.delivery}>
-        Opening …
-      </p>
-    );
-  if (ride.unsent === 0)
-    return (
-      <p role="status" className={classes.delivery} data-delivery="saved">
-        Saved
-      </p>
-    );
-  return (
-    <p role="status" className={classes.delivery} data-delivery="waiting">
-      {ride.problem === null ? 'Saving …' : `${ride.unsent} not saved yet, kept on this device. ${ride.problem}`}
-      {ride.problem !== null && !ride.problem.includes('keeps trying') && (
-        <button type="button" className={classes.small} onClick={() => (sure ? ride.discardUnsent() : setSure(true))}>
-          {sure ? 'Give them up for good' : 'Give these marks up'}
-        </button>
-      )}
-    </p>
   );
 }

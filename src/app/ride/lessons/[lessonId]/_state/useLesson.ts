@@ -1,5 +1,5 @@
-import type { Delivery } from '@/components/outbox/outbox';
-import { useOutbox } from '@/components/outbox/useOutbox';
+import { lessonBox } from '@/components/sync/boxes';
+import { useBox } from '@/components/sync/useBox';
 import { saying } from '@/app/ride/saying';
 import { applyEvent, reverseTap, standingRecord, withNews, type RecordEvent, type RecordLog, type Tap } from '@/core';
 import { unpackLog, type PackedLog, type RecordAnswer } from '@/files/packedRecord';
@@ -29,10 +29,13 @@ export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup
       return at < before.number ? before : { number: at, log: withNews(before.log, unpackLog(log)) };
     });
   }, []);
-  const { outbox, state } = useOutbox<RecordEvent>({
-    storeKey: `roan-lesson-${lessonId}`,
+  const { ready, unsent, add, problem, inPageOnly, refused } = useBox<RecordEvent>({
+    box: lessonBox(lessonId),
     parse: readKeptEvents,
-    deliver: events => send(lessonId, events, number.current, know),
+    after: () => number.current,
+    answered: body => {
+      if (body.log && body.number !== undefined) know(body as RecordAnswer);
+    },
     look: () =>
       void look(lessonId, number.current, answer => {
         know(answer);
@@ -40,39 +43,16 @@ export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup
       }),
     lookAgainMs: LOOK_AGAIN_MS,
   });
-  const { unsent, problem } = state;
   const log = useMemo(() => unsent.reduce(applyEvent, known.log), [unsent, known]);
   const record = useMemo(() => standingRecord(log), [log]);
-  const tap = useCallback((events: RecordEvent[]) => outbox?.add(events), [outbox]);
+  const tap = useCallback((events: RecordEvent[]) => add(events), [add]);
   /** Takes a tap back, or does again what was taken back. */
   const reverse = (tapped: Tap) => tap(reverseTap(log, lessonId, tapped, saying()));
-  return { ready: outbox !== null, log, record, tap, reverse, unsent: unsent.length, problem };
+  const waits = { unsent: unsent.length, problem, inPageOnly, refused };
+  return { ready, log, record, tap, reverse, waits };
 }
 
 export type LessonRecordState = ReturnType<typeof useLesson>;
-
-async function send(
-  lessonId: string,
-  events: readonly RecordEvent[],
-  after: number,
-  know: (answer: RecordAnswer) => void,
-): Promise<Delivery> {
-  try {
-    const response = await fetch('/api/record', {
-      method: 'POST',
-      keepalive: true,
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ lessonId, events, after, sentAtMs: Date.now() }),
-    });
-    const said = (await response.json()) as Partial<RecordAnswer> & { problem?: string };
-    if (!response.ok)
-      return { kind: response.status === 422 ? 'never' : 'later', problem: said.problem ?? 'The server refused it.' };
-    if (said.log && said.number !== undefined) know(said as RecordAnswer);
-    return { kind: 'taken' };
-  } catch {
-    return { kind: 'later', problem: 'The server does not answer. Roan keeps trying.' };
-  }
-}
 
 async function look(lessonId: string, after: number, know: (answer: RecordAnswer) => void): Promise<void> {
   try {

@@ -1,5 +1,6 @@
 'use client';
 
+import { Delivery } from '@/components/sync/Delivery';
 import {
   amend,
   changedAfterwards,
@@ -29,7 +30,6 @@ import { useState } from 'react';
 import { ArchiveLesson } from '../../_components/ArchiveLesson';
 import { useLesson, type FirstRecord } from '../../_state/useLesson';
 import { useVersions } from '../../run/_state/useVersions';
-import { Delivery } from '../../run/_components/LessonFoot';
 
 type BoardProps = {
   lessonId: string;
@@ -87,7 +87,7 @@ export function LessonRecordBoard(props: BoardProps) {
   return (
     <div className={classes.board}>
       <LessonLife {...props} lesson={lesson} />
-      <Delivery lesson={lesson} />
+      <Delivery ready={lesson.ready} waits={lesson.waits} />
       <div className={classes.row}>
         <UndoRedo {...{ history, names, ready }} onReverse={lesson.reverse} />
         <a className={classes.key} href={`/api/lessons/${lessonId}/changes`} download>

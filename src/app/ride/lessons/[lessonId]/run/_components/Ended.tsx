@@ -1,8 +1,8 @@
+import { Delivery } from '@/components/sync/Delivery';
 import { amend } from '@/core';
 import Link from 'next/link';
 import { saying } from '@/app/ride/saying';
 import { type LessonRecordState } from '../../_state/useLesson';
-import { Delivery } from './LessonFoot';
 import classes from './RunLesson.module.css';
 
 type EndedProps = {
@@ -39,7 +39,7 @@ export function Ended({ lessonId, name, lesson, overAtMs, canOpen }: EndedProps)
           : ` on ${new Date(overAtMs).toLocaleString([], { dateStyle: 'full', timeStyle: 'short' })}`}
         . {lesson.record.passes.length} {lesson.record.passes.length === 1 ? 'pass is' : 'passes are'} in its record.
       </p>
-      <Delivery lesson={lesson} />
+      <Delivery ready={lesson.ready} waits={lesson.waits} />
       <div className={classes.keys}>
         <Link href={`/ride/lessons/${lessonId}/record`} className={classes.main}>
           Read its record

@@ -1,3 +1,4 @@
+import { Delivery } from '@/components/sync/Delivery';
 import { useWhoSays } from '@/components/who/whoSays';
 import type { PassRecord, Tap } from '@/core';
 import { tapWords, type RecordNames } from '@/app/ride/recordWords';
@@ -22,7 +23,7 @@ export function LessonFoot({ lesson, open, canRide, history, names, onBreak, onE
   const [undo, redo] = [history.undo, history.redo].map(taps => taps[taps.length - 1]);
   return (
     <footer className={classes.foot}>
-      <Delivery lesson={lesson} />
+      <Delivery ready={lesson.ready} waits={lesson.waits} />
       <div className={classes.footKeys}>
         <button
           type="button"
@@ -59,24 +60,4 @@ export function LessonFoot({ lesson, open, canRide, history, names, onBreak, onE
 function ofWhom({ acts }: Tap, me: string | null): string {
   const by = acts[0]?.by ?? null;
   return by === null || me === null || by === me ? '' : `, tapped by ${by}`;
-}
-
-/** Says "saved" only when everything is in the database. */
-export function Delivery({
-  lesson: { ready, unsent, problem },
-}: {
-  lesson: Pick<LessonRecordState, 'ready' | 'unsent' | 'problem'>;
-}) {
-  if (!ready) return <p role="status">Opening …</p>;
-  if (unsent === 0)
-    return (
-      <p role="status" data-delivery="saved">
-        Saved
-      </p>
-    );
-  return (
-    <p role="status" data-delivery="waiting" data-unsent={unsent}>
-      {problem === null ? 'Saving …' : `${unsent} not saved yet, kept on this device. ${problem}`}
-    </p>
-  );
 }

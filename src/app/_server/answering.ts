@@ -1,0 +1,31 @@
+import 'server-only';
+import { faultOf } from './faultOf';
+import { ownNames } from './guards/hosts';
+import { requestFault } from './guards/requestFault';
+
+const names = ownNames();
+
+/**
+ * A route that looks at who asks before it reads anything, and that answers with a status and a sentence whatever goes wrong: 4xx
+ * for what the sender did, 503 for a store that cannot take it now.
+ */
+export function answering<Context = unknown>(
+  answer: (request: Request, context: Context) => Response | Promise<Response>,
+): (request: Request, context: Context) => Promise<Response> {
+  return async (request, context) => {
+    const fault = requestFault(request, names);
+    if (fault) return problemAnswer(fault.status, fault.problem);
+    try {
+      return await answer(request, context);
+    } catch (error) {
+      const { status, problem } = faultOf(error);
+      return problemAnswer(status, problem);
+    }
+  };
+}
+
+/** An answer that says in a sentence what is wrong. */
+export function problemAnswer(status: number, problem: string): Response {
+  const headers: Record<string, string> = status === 503 ? { 'retry-after': '2' } : {};
+  return Response.json({ problem }, { status, headers });
+}

@@ -1,0 +1,30 @@
+import { eventFields, withField } from './eventFields';
+import { eventWords, saidAtMs } from './eventWords';
+
+const mark = {
+  ...{ type: 'mark', id: 'e1', passId: 'p1', atMs: 1000, by: 'Maud' },
+  mark: { id: 'm1', kind: 'strides', place: 2, count: 120 },
+};
+
+test('what can be mended of an event is its words and numbers, never what ties it to others', () => {
+  expect(eventFields(mark).map(({ path }) => path)).toEqual(['atMs', 'by', 'mark.place', 'mark.count']);
+  expect(eventFields(null)).toEqual([]);
+  expect(eventFields([1])).toEqual([]);
+});
+
+test('a mended number stays a number, and what is none changes nothing', () => {
+  expect(withField(mark, 'mark.count', '12').mark.count).toBe(12);
+  for (const typed of ['', 'many', 'NaN']) expect(withField(mark, 'mark.count', typed)).toEqual(mark);
+  expect(withField(mark, 'by', 'Ode').by).toBe('Ode');
+  expect(mark.mark.count).toBe(120);
+});
+
+test('what waits is told in words, also what this Roan does not know', () => {
+  expect(eventWords(mark)).toBe('a mark: 120 from 2');
+  expect(eventWords({ piece: 'a', place: '', ticked: true, tappedAtMs: 5 })).toBe('a piece that stands');
+  for (const strange of [null, 7, {}, { type: 'dance' }, { type: 'mark' }])
+    expect(eventWords(strange)).toBe('something that cannot be read');
+  expect(saidAtMs(mark)).toBe(1000);
+  expect(saidAtMs({ piece: 'a', tappedAtMs: 5 })).toBe(5);
+  expect(saidAtMs(null)).toBeNull();
+});

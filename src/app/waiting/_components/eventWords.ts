@@ -1,0 +1,42 @@
+import { markWords, type RecordEvent } from '@/core';
+
+type Loose = Record<string, unknown>;
+
+/** What was tapped, in a few words; of what this Roan does not know, what it calls itself. */
+export function eventWords(event: unknown): string {
+  if (typeof event !== 'object' || event === null) return 'something that cannot be read';
+  if ('piece' in event) return (event as Loose).ticked ? 'a piece that stands' : 'a piece that does not stand';
+  try {
+    return recordWords(event as RecordEvent) ?? 'something that cannot be read';
+  } catch {
+    return 'something that cannot be read';
+  }
+}
+
+function recordWords(event: RecordEvent): string | null {
+  switch (event.type) {
+    case 'pass':
+      return `a pass: ${event.pass.stage}`;
+    case 'mark':
+      return `a mark: ${markWords(event.mark)}`;
+    case 'break':
+      return 'a walk break';
+    case 'ask':
+      return 'what was asked on the day';
+    case 'join':
+      return 'a pair that came';
+    case 'acknowledge':
+      return 'that the work was seen';
+    case 'change':
+      return 'a change of the record';
+    default:
+      return null;
+  }
+}
+
+/** When it was said, milliseconds; null where it does not say. */
+export function saidAtMs(event: unknown): number | null {
+  const said = event as { atMs?: unknown; tappedAtMs?: unknown; pass?: { riddenAtMs?: unknown } } | null;
+  const at = said?.atMs ?? said?.tappedAtMs ?? said?.pass?.riddenAtMs;
+  return typeof at === 'number' ? at : null;
+}

@@ -1,0 +1,19 @@
+'use client';
+
+import Link from 'next/link';
+import { useSyncState } from './useBox';
+import classes from './SyncStarter.module.css';
+
+/** On every page: sends what this device keeps, and says so where something waits or was refused. */
+export function SyncStarter() {
+  const { rows, problem } = useSyncState();
+  const refused = rows?.filter(row => row.refused !== null).length ?? 0;
+  const waiting = (rows?.length ?? 0) - refused;
+  // What is on its way for a moment is told by the page that it was tapped on.
+  if (refused === 0 && (waiting === 0 || problem === null)) return null;
+  return (
+    <Link href="/waiting" className={classes.waits} data-refused={refused > 0 || undefined}>
+      {[waiting > 0 && `${waiting} not sent`, refused > 0 && `${refused} refused`].filter(Boolean).join(', ')}
+    </Link>
+  );
+}

@@ -1,0 +1,102 @@
+'use client';
+
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import type { OpenBox } from './boxes';
+import { deviceSync, openBox } from './deviceSync';
+import type { SyncState } from './createSync';
+import type { KeptRow } from './keptRow';
+
+type UseBox<Event> = OpenBox & {
+  box: string;
+  /** What was kept, as far as it can be understood: one function for all pages of its kind. */
+  parse: (kept: unknown) => Event[];
+  /** Asks what others did, every so often while the page is looked at, and when another tab sent something. */
+  look?: () => void;
+  lookAgainMs?: number;
+};
+
+export type BoxState<Event> = {
+  /** Whether the device's store has been read. */
+  ready: boolean;
+  /** What is not known to be in the database yet, oldest first, without what was refused. */
+  unsent: Event[];
+  /** How many of those are in this page alone. */
+  inPageOnly: number;
+  /** How many are set aside. */
+  refused: number;
+  /** Why they wait; null while nothing is wrong. */
+  problem: string | null;
+  add: (events: readonly Event[]) => void;
+};
+
+const NOTHING: SyncState = { rows: null, problem: null };
+const NO_ROWS: readonly KeptRow[] = [];
+const subscribe = (listener: () => void) => deviceSync().subscribe(listener);
+
+/** What waits in a box, shown at once, kept on the device and sent from any page of Roan. */
+export function useBox<Event>(options: UseBox<Event>): BoxState<Event> {
+  const { box, lookAgainMs = 10_000 } = options;
+  const latest = useRef(options);
+  useEffect(() => {
+    latest.current = options;
+  });
+  const { rows, problem } = useSyncState();
+  const own = useSyncExternalStore(
+    subscribe,
+    () => deviceSync().rowsOf(box),
+    () => NO_ROWS,
+  );
+
+  useEffect(
+    () => openBox(box, { after: () => latest.current.after?.() ?? 0, answered: body => latest.current.answered(body) }),
+    [box],
+  );
+  useEffect(() => {
+    const look = () => {
+      if (document.visibilityState === 'visible') latest.current.look?.();
+    };
+    const timer = setInterval(look, lookAgainMs);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [box, lookAgainMs]);
+  const waits = own.length;
+  const before = useRef(0);
+  useEffect(() => {
+    // Sent, perhaps by another tab, which had the answer.
+    if (waits < before.current) latest.current.look?.();
+    before.current = waits;
+  }, [waits]);
+
+  // What was read of an event is read once.
+  const [read] = useState(() => new WeakMap<KeptRow, Event[]>());
+  const parse = options.parse;
+  const unsent = useMemo(
+    () =>
+      own
+        .filter(({ refused }) => refused === null)
+        .flatMap(row => {
+          const events = read.get(row) ?? parse([row.event]);
+          read.set(row, events);
+          return events;
+        }),
+    [own, parse, read],
+  );
+  const add = useMemo(() => (events: readonly Event[]) => deviceSync().add(box, events), [box]);
+  return {
+    ...{ ready: rows !== null, unsent, problem: unsent.length > 0 ? problem : null, add },
+    inPageOnly: own.filter(({ keptIn, refused }) => keptIn === 'page' && refused === null).length,
+    refused: own.filter(({ refused }) => refused !== null).length,
+  };
+}
+
+/** All that this device keeps and has not sent. */
+export function useSyncState(): SyncState {
+  return useSyncExternalStore(
+    subscribe,
+    () => deviceSync().state(),
+    () => NOTHING,
+  );
+}

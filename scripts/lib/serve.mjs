@@ -20,8 +20,10 @@ export async function serve(what) {
   const port = chosenPort();
   let handle = null;
   const server = createServer((request, response) => {
+    if (!canBeRead(request.url)) return void refuse(response, 404, 'There is nothing at this address: it cannot be read.');
     if (handle) return void handle(request, response);
-    response.writeHead(503, { 'retry-after': '1' }).end('Roan is starting.');
+    response.setHeader('retry-after', '1');
+    refuse(response, 503, 'Roan is starting: try again in a moment.');
   });
   await listen(server, port, hostname);
   const { default: next } = await import('next');
@@ -33,9 +35,30 @@ export async function serve(what) {
   console.log = log;
   handle = app.getRequestHandler();
   // The database is opened with the first page: one that is refused ends the process here, before the line below.
-  await fetch(`http://${hostname === '0.0.0.0' ? '127.0.0.1' : hostname}:${port}/yard`);
+  await fetch(`http://${ownAddress(hostname)}:${port}/yard`);
   console.log(`${what} is at http://${hostname}:${port}`);
   stopCleanly(server);
+}
+
+/** Where this machine reaches itself: "everywhere" is no address. */
+function ownAddress(hostname) {
+  if (hostname === '0.0.0.0') return '127.0.0.1';
+  if (hostname === '::') return '[::1]';
+  return hostname.includes(':') ? `[${hostname}]` : hostname;
+}
+
+/** Whether an address is one: the framework answers a broken one with a fault of its own. */
+function canBeRead(url) {
+  try {
+    decodeURIComponent(url.split('?')[0]);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function refuse(response, status, problem) {
+  response.writeHead(status, { 'content-type': 'application/json' }).end(JSON.stringify({ problem }));
 }
 
 function listen(server, port, hostname) {

@@ -20,7 +20,8 @@ export async function serve(what) {
   const port = chosenPort();
   let handle = null;
   const server = createServer((request, response) => {
-    if (!canBeRead(request.url)) return void refuse(response, 404, 'There is nothing at this address: it cannot be read.');
+    if (!canBeRead(request.url))
+      return void refuse(response, 404, 'There is nothing at this address: it cannot be read.');
     if (handle) return void handle(request, response);
     response.setHeader('retry-after', '1');
     refuse(response, 503, 'Roan is starting: try again in a moment.');

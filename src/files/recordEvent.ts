@@ -223,3 +223,9 @@ export function readKeptEvents(kept: unknown): RecordEvent[] {
     return read.success ? [read.data] : [];
   });
 }
+
+/** A mark as it is kept, looked at as those that are sent; null where it is none. Its id may be of an older Roan. */
+export function readMark({ id: _, ...mark }: { id: string } & Record<string, unknown>): PassMark | null {
+  const read = MarkOnPaper.safeParse({ ...mark, id: NO_ID });
+  return read.success ? read.data : null;
+}

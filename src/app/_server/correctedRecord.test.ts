@@ -65,7 +65,7 @@ test('a pass that is moved to another pair is theirs in the sheet, in the work o
       const work = await earlierWork(db, yard.id, weekOf(startsAtMs, yard.timeZone), 'another lesson', NOW_MS);
       const clock = { timeZone: yard.timeZone, dayOf: (atMs: number) => new Date(atMs).toISOString().slice(0, 10) };
       const ofPair = async (id: string) => reviewPasses(db, yard.id, { pairIds: [id] }, clock);
-      const zip = await JSZip.loadAsync(await buffer(await writeArchive(db, '/nowhere', 'then')));
+      const zip = await JSZip.loadAsync(await buffer((await writeArchive(db, '/nowhere', 'then')).zip));
       const csv = Papa.parse<Record<string, string>>(await zip.file('csv/passes.csv')!.async('string'), {
         header: true,
       });

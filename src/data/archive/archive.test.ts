@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { buffer } from 'node:stream/consumers';
@@ -17,9 +17,12 @@ import { horsePictures, horses, passes, videos } from '../schema';
 import { takenBack } from '../testChanges';
 import { withTestDatabase } from '../testDatabase';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
-import { backUpIfDue, KEPT_BACKUPS, listBackups } from './backups';
-import { isEmptyYard, readArchive, restoreArchive } from './readArchive';
+import { backUpIfDue, backupFilms, isBackupDue, listBackups } from './backups';
+import { readArchive, type ArchiveLimits } from './readArchive';
+import { isEmptyYard, restoreArchive } from './restoreArchive';
 import { archiveRows, sha256, writeArchive } from './writeArchive';
+
+jest.setTimeout(120_000);
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
 const MADE_AT = new Date(NOW_MS).toISOString();
@@ -28,7 +31,13 @@ let folder: string;
 beforeEach(() => void (folder = mkdtempSync(path.join(tmpdir(), 'roan-archive-'))));
 afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
-const archiveOf = async ({ db }: OpenDatabase) => buffer(await writeArchive(db, folder, MADE_AT));
+const archiveOf = async ({ db }: OpenDatabase) => buffer((await writeArchive(db, folder, MADE_AT)).zip);
+/** An archive as a file, read. */
+const readBytes = (bytes: Buffer, ...more: [folders?: string[], limits?: ArchiveLimits]) => {
+  const file = path.join(folder, `${randomUUID()}.zip`);
+  writeFileSync(file, bytes);
+  return readArchive(file, ...more);
+};
 const allRows = async ({ db }: OpenDatabase) =>
   Object.fromEntries(
     await Promise.all(ARCHIVE_TABLES.map(async table => [tableName(table), await archiveRows(db, table)])),
@@ -91,7 +100,7 @@ test('an archive restores exactly on an empty Roan, row by row, films and pictur
       await currentYard(empty);
       expect(await isEmptyYard(empty)).toBe(true);
       const other = path.join(folder, 'restored');
-      await restoreArchive(empty, await readArchive(archive), other);
+      await restoreArchive(empty, await readBytes(archive), other);
       expect(await allRows(empty)).toEqual(before);
       expect(readFileSync(path.join(other, 'film-1'), 'utf8')).toBe('not really a film');
       // And it is alive: the yard's own queries read it.
@@ -124,7 +133,7 @@ test('what is damaged, newer or strange is refused with a sentence, and nothing 
       [Buffer.from('no zip at all'), 'no archive of Roan'],
       [good.subarray(0, good.length - 500), 'damaged'],
       [await changed(good, 'tables/horses.json', text => text.replace('Quill', 'Quell')), 'is not what it was'],
-      [await changed(good, 'roan-archive.json', text => text.replace('"version": 3', '"version": 4')), 'of version 4'],
+      [await changed(good, 'roan-archive.json', text => text.replace('"version": 4', '"version": 5')), 'of version 5'],
       [await changed(good, 'roan-archive.json', () => '{'), 'cannot be read'],
       [await changed(good, 'tables/horses.json', text => text.replace('"name":', '"nom":'), true), '“nom”'],
       [
@@ -146,7 +155,7 @@ test('what is damaged, newer or strange is refused with a sentence, and nothing 
       await withTestDatabase(async empty => {
         await currentYard(empty);
         const before = await allRows(empty);
-        const restored = readArchive(bytes).then(archive => restoreArchive(empty, archive, path.join(folder, 'none')));
+        const restored = readBytes(bytes).then(archive => restoreArchive(empty, archive, path.join(folder, 'none')));
         await expect(restored).rejects.toThrow(words);
         await expect(restored).rejects.toThrow('Nothing was changed');
         expect(await allRows(empty)).toEqual(before);
@@ -157,29 +166,145 @@ test('what is damaged, newer or strange is refused with a sentence, and nothing 
 test('an archive is never mixed into a yard with things in it', async () => {
   await withDemo(async database => {
     const before = await allRows(database);
-    const archive = await readArchive(await archiveOf(database));
+    const archive = await readBytes(await archiveOf(database));
     await expect(restoreArchive(database, archive, folder)).rejects.toThrow('into an empty one');
     expect(await allRows(database)).toEqual(before);
   });
 });
 
-test('a backup a day is kept, the oldest go, and a half-written one is none', async () => {
+test('what is forged is refused with nothing changed, in the database and beside it', async () => {
+  await withDemo(async database => {
+    const good = await archiveOf(database);
+    const inTable = (table: string, change: (text: string) => string) =>
+      changed(good, `tables/${table}.json`, change, true);
+    const film = (await archiveRows(database.db, videos))[0]!;
+    const cases: [Buffer, string][] = [
+      [await inTable('videos', text => text.replace('film-1', '../../test')), '“id” is no'],
+      [await inTable('videos', text => text.replace('video/mp4', 'text/html')), '“mime” is no kind of film'],
+      [await inTable('videos', text => text.replace(String(film.sha256), '../x')), 'SHA-256'],
+      [await inTable('yards', text => text.replace(/"time_zone":"[^"]+"/, '"time_zone":"Mars/Olympus"')), 'time zone'],
+      [await inTable('arenas', text => text.replace('"walls"', '"lava"')), '“lava”'],
+      [await inTable('horses', text => text.replace(/"created_at":\d+/, '"created_at":9e99')), 'is no time'],
+      [await inTable('layouts', text => text.replaceAll('\\"version\\":', '\\"version_\\":')), ''],
+      [await inTable('marks', text => text.replace(/"fraction":0\.\d+/, '"fraction":7')), 'is none that this Roan'],
+      [await inTable('lessons', text => text.replaceAll('\\"stages\\":', '\\"stages_\\":')), 'lesson'],
+    ];
+    const beside = readdirSync(folder);
+    for (const [bytes, words] of cases)
+      await withTestDatabase(async empty => {
+        await currentYard(empty);
+        const before = await allRows(empty);
+        const target = path.join(folder, 'films-of-forged');
+        const restored = readBytes(bytes).then(archive => restoreArchive(empty, archive, target));
+        await expect(restored).rejects.toThrow(words);
+        await expect(restored).rejects.toThrow('Nothing was changed');
+        expect(await allRows(empty)).toEqual(before);
+        expect(existsSync(target) ? readdirSync(target) : []).toEqual([]);
+      });
+    expect(readdirSync(folder).filter(name => !name.endsWith('.zip') && name !== 'films-of-forged')).toEqual(beside);
+  });
+});
+
+test('what unpacks to more than it announced, or to more than a yard can be, is refused before it is unpacked', async () => {
+  await withDemo(async database => {
+    const good = await archiveOf(database);
+    await expect(readBytes(good, [], { tablesBytes: 1000, manifestBytes: 1e6 })).rejects.toThrow('more than');
+    await expect(readBytes(good, [], { tablesBytes: 1e9, manifestBytes: 10 })).rejects.toThrow('longer than');
+    const zip = await JSZip.loadAsync(good);
+    zip.file('tables/marks.json', Buffer.alloc(300 * 1024 ** 2, 32));
+    const bomb = await zip.generateAsync({ type: 'nodebuffer', compression: 'DEFLATE' });
+    expect(bomb.length).toBeLessThan(2 * 1024 ** 2);
+    await expect(readBytes(bomb)).rejects.toThrow('more than a yard');
+  });
+}, 60_000);
+
+test('a film is in an archive by its hash, and one that is damaged on the way is refused', async () => {
+  await withDemo(async database => {
+    const zip = await JSZip.loadAsync(await archiveOf(database));
+    const hash = sha256('not really a film');
+    expect(await zip.file(`films/${hash}`)!.async('string')).toBe('not really a film');
+    zip.file(`films/${hash}`, 'not really a Film');
+    const damaged = await zip.generateAsync({ type: 'nodebuffer' });
+    await withTestDatabase(async empty => {
+      await currentYard(empty);
+      const target = path.join(folder, 'target');
+      await expect(restoreArchive(empty, await readBytes(damaged), target)).rejects.toThrow('is damaged');
+      expect(readdirSync(target)).toEqual([]);
+      expect(await isEmptyYard(empty)).toBe(true);
+    });
+  });
+});
+
+const HOUR_MS = 3600 * 1000;
+
+test('a backup a day is kept, with its films beside all of them once, and a half-written one is none', async () => {
+  await withDemo(async database => {
+    const folders = { backups: path.join(folder, 'backups'), videos: folder, second: path.join(folder, 'elsewhere') };
+    for (let day = 0; day < 3; day += 1) {
+      const name = await backUpIfDue(database, folders, NOW_MS + day * 24 * HOUR_MS);
+      expect(name).toMatch(new RegExp(`^roan-00000${day + 1}-2026060${day + 1}T120000Z.zip$`));
+      expect(await backUpIfDue(database, folders, NOW_MS + day * 24 * HOUR_MS + HOUR_MS)).toBeNull();
+    }
+    const hash = sha256('not really a film');
+    for (const at of [folders.backups, folders.second]) {
+      expect(readdirSync(backupFilms(at))).toEqual([hash]);
+      expect(listBackups(at)).toHaveLength(3);
+      // It is restored from there, film and all.
+      await withTestDatabase(async empty => {
+        await currentYard(empty);
+        const archive = await readArchive(path.join(at, listBackups(at)[0]!.name), [backupFilms(at)]);
+        await restoreArchive(empty, archive, path.join(at, 'restored'));
+        expect(await allRows(empty)).toEqual(await allRows(database));
+        expect(readFileSync(path.join(at, 'restored', 'film-1'), 'utf8')).toBe('not really a film');
+      });
+    }
+    writeFileSync(path.join(folders.backups, 'roan-000009-20260701T000000Z.zip.part'), 'half');
+    expect(listBackups(folders.backups)).toHaveLength(3);
+  });
+});
+
+test('a backup that cannot be read back is none, and is told', async () => {
   await withDemo(async database => {
     const folders = { backups: path.join(folder, 'backups'), videos: folder };
-    const day = (index: number) => NOW_MS + index * 24 * 3600 * 1000;
-    for (let index = 0; index < KEPT_BACKUPS + 2; index += 1) {
-      const name = await backUpIfDue(database, folders, day(index));
-      expect(name).toBe(`roan-${new Date(day(index)).toISOString().slice(0, 10)}.zip`);
-      utimesSync(path.join(folders.backups, name!), day(index) / 1000, day(index) / 1000);
-      expect(await backUpIfDue(database, folders, day(index) + 3600 * 1000)).toBeNull();
-    }
-    const kept = listBackups(folders.backups);
-    expect(kept).toHaveLength(KEPT_BACKUPS);
-    expect(kept[0]!.name).toBe('roan-2026-06-16.zip');
-    writeFileSync(path.join(folders.backups, 'roan-2026-07-01.zip.part'), 'half');
-    expect(listBackups(folders.backups)).toHaveLength(KEPT_BACKUPS);
-    const bytes = readFileSync(path.join(folders.backups, kept[0]!.name));
-    expect((await readArchive(bytes)).manifest.yard).toBe('Teasel Bank');
-    expect(readdirSync(folders.backups).filter(name => name.endsWith('.part'))).toHaveLength(1);
+    // The film on the disk is as long as it was, and another.
+    writeFileSync(path.join(folder, 'film-1'), 'not really A film');
+    await expect(backUpIfDue(database, folders, NOW_MS)).rejects.toThrow('is damaged');
+    expect(listBackups(folders.backups)).toEqual([]);
   });
+});
+
+test('a server whose clock was a year ahead keeps backups all the same, in their order', async () => {
+  await withDemo(async database => {
+    const folders = { backups: path.join(folder, 'backups'), videos: folder };
+    const ahead = await backUpIfDue(database, folders, NOW_MS + 400 * 24 * HOUR_MS);
+    const put = await backUpIfDue(database, folders, NOW_MS);
+    expect(put).not.toBeNull();
+    expect(await backUpIfDue(database, folders, NOW_MS + HOUR_MS)).toBeNull();
+    expect(await backUpIfDue(database, folders, NOW_MS + 24 * HOUR_MS)).not.toBeNull();
+    expect(
+      listBackups(folders.backups)
+        .map(({ name }) => name)
+        .slice(1),
+    ).toEqual([put, ahead]);
+  });
+});
+
+test('a backup is due after a day, or where the clock has gone back', () => {
+  expect(isBackupDue(undefined, 0)).toBe(true);
+  expect(isBackupDue({ madeAtMs: NOW_MS }, NOW_MS + 12 * HOUR_MS)).toBe(false);
+  expect(isBackupDue({ madeAtMs: NOW_MS }, NOW_MS + 21 * HOUR_MS)).toBe(true);
+  expect(isBackupDue({ madeAtMs: NOW_MS }, NOW_MS - 60_000)).toBe(false);
+  expect(isBackupDue({ madeAtMs: NOW_MS }, NOW_MS - HOUR_MS)).toBe(true);
+});
+
+test('backups of an older Roan are listed behind those that are counted', () => {
+  writeFileSync(path.join(folder, 'roan-2026-05-30.zip'), '');
+  writeFileSync(path.join(folder, 'roan-2026-05-31.zip'), '');
+  writeFileSync(path.join(folder, 'roan-000001-20260501T000000Z.zip'), '');
+  writeFileSync(path.join(folder, 'other.zip'), '');
+  expect(listBackups(folder).map(({ name }) => name)).toEqual([
+    'roan-000001-20260501T000000Z.zip',
+    'roan-2026-05-31.zip',
+    'roan-2026-05-30.zip',
+  ]);
 });

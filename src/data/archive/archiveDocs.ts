@@ -28,7 +28,7 @@ const WHAT: Record<string, string> = {
   lesson_asks: 'what was asked on the day: of a pair, or of all',
   passes: 'passes: who, what was asked, over which layout version, on which rein, when',
   marks: 'what was marked in passes; what a kind says beside its columns is JSON in `document`',
-  videos: 'films; the files lie under `videos/`, named by id',
+  videos: 'films; the files lie under `films/`, named by `sha256`',
   video_notes: 'what was noted and counted in films',
   settings: "the yard's own rules and units",
 };
@@ -49,7 +49,7 @@ Made ${madeAt}. Everything that this yard's Roan holds, in open forms:
 - \`roan-archive.json\`: what this is, how many rows each table has, and the SHA-256 of each file;
 - \`tables/NAME.json\`: the rows of a table as a list of objects, which is what an empty Roan is restored from;
 - \`csv/NAME.csv\`: the same for a spreadsheet;
-- \`videos/ID\`: films, as they were taken.
+- \`films/SHA-256\`: films, as they were taken. A daily backup has them beside it, in a folder \`films\`.
 
 Instants are milliseconds since 1970-01-01 UTC; lengths are metres; columns that end in \`_id\` name rows of other tables. A
 question mark: the value may be missing. Rows are never deleted: \`archived_at\`, \`undone_at\`, \`withdrawn_at\` and

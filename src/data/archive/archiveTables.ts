@@ -41,6 +41,9 @@ export type ArchiveColumn = {
   type: 'text' | 'number' | 'bytes';
   nullable: boolean;
   unsaid: number | null;
+  /** The words that it may be; null where it may be any. */
+  choices: readonly string[] | null;
+  isInstant: boolean;
 };
 
 export const tableName = (table: ArchiveTable): string => getTableName(table);
@@ -51,6 +54,10 @@ export function archiveColumns(table: ArchiveTable): ArchiveColumn[] {
     const sqlType = column.getSQLType();
     const type = sqlType === 'blob' ? 'bytes' : sqlType === 'text' ? 'text' : 'number';
     const unsaid = typeof column.default === 'number' ? column.default : null;
-    return { name: column.name, type, nullable: !column.notNull, unsaid };
+    return {
+      ...{ name: column.name, type, nullable: !column.notNull, unsaid },
+      choices: column.enumValues?.length ? column.enumValues : null,
+      isInstant: column.columnType === 'SQLiteTimestamp',
+    };
   });
 }

@@ -1,14 +1,14 @@
 import { createHash } from 'node:crypto';
-import { createReadStream, existsSync } from 'node:fs';
-import path from 'node:path';
-import { Readable } from 'node:stream';
+import { createReadStream, statSync } from 'node:fs';
+import type { Readable } from 'node:stream';
 import { sql } from 'drizzle-orm';
-import JSZip from 'jszip';
 import Papa from 'papaparse';
+import yazl from 'yazl';
+import { filmFile, isSafeName } from '../films/filmFile';
 import type { RoanDatabase } from '../openDatabase';
 import { archiveReadme } from './archiveDocs';
 import { ARCHIVE_TABLES, archiveColumns, tableName, type ArchiveTable } from './archiveTables';
-import { MANIFEST_FILE, type Manifest } from './manifest';
+import { filmEntry, MANIFEST_FILE, NEWEST_VERSION, type Manifest } from './manifest';
 
 export type ArchiveRow = Record<string, string | number | null>;
 
@@ -32,40 +32,77 @@ function base64(value: unknown): string | null {
 
 export const sha256 = (text: string | Buffer) => createHash('sha256').update(text).digest('hex');
 
+/** A film of an archive: its hash, its length, and the file that it lies in. */
+export type ArchiveFilm = { hash: string; sizeBytes: number; file: string };
+
+export type WrittenArchive = { zip: Readable; films: ArchiveFilm[] };
+
 /**
  * One archive of everything: JSON to restore from, CSV for a spreadsheet, a README that says what is what. All tables are
  * read in one transaction, so that it is the yard of one moment.
  * @param videoFolder - where films lie; those that are not there any more are left out
+ * @param films - whether films are in it, or are kept beside it by their hash
+ * @returns the archive as a stream, and the films that it names
  */
-export async function writeArchive(db: RoanDatabase, videoFolder: string, madeAt: string): Promise<Readable> {
-  const zip = new JSZip();
+export async function writeArchive(
+  db: RoanDatabase,
+  videoFolder: string,
+  madeAt: string,
+  films: 'inside' | 'beside' = 'inside',
+): Promise<WrittenArchive> {
   const tables = await db.transaction(async tx => {
-    const read: { name: string; rows: ArchiveRow[] }[] = [];
-    for (const table of ARCHIVE_TABLES) read.push({ name: tableName(table), rows: await archiveRows(tx, table) });
+    const read: { table: ArchiveTable; rows: ArchiveRow[] }[] = [];
+    for (const table of ARCHIVE_TABLES) read.push({ table, rows: await archiveRows(tx, table) });
     return read;
   });
+  const zip = new yazl.ZipFile();
   const files: Manifest['files'] = {};
-  for (const { name, rows } of tables) {
-    const json = `[\n${rows.map(row => JSON.stringify(row)).join(',\n')}\n]\n`;
+  for (const { table, rows } of tables) {
+    const name = tableName(table);
+    const json = Buffer.from(`[\n${rows.map(row => JSON.stringify(row)).join(',\n')}\n]\n`);
     files[`tables/${name}.json`] = sha256(json);
-    zip.file(`tables/${name}.json`, json);
-    const fields = archiveColumns(ARCHIVE_TABLES.find(table => tableName(table) === name)!).map(column => column.name);
-    zip.file(`csv/${name}.csv`, Papa.unparse({ fields, data: rows.map(row => fields.map(field => row[field] ?? '')) }));
-  }
-  const videos = tables.find(({ name }) => name === 'videos')!.rows;
-  for (const { id, sha256: hash, removed_at: removedAt } of videos) {
-    const file = path.join(videoFolder, String(id));
-    if (removedAt !== null || !existsSync(file)) continue;
-    files[`videos/${id}`] = String(hash);
-    zip.file(`videos/${id}`, createReadStream(file), { compression: 'STORE' });
+    zip.addBuffer(json, `tables/${name}.json`);
+    const fields = archiveColumns(table).map(column => column.name);
+    const data = rows.map(row => fields.map(field => row[field] ?? ''));
+    zip.addBuffer(Buffer.from(Papa.unparse({ fields, data }, { escapeFormulae: true })), `csv/${name}.csv`);
   }
   const yardName = String(tables[0]!.rows[0]?.name ?? 'Roan');
+  const named = filmsOf(tables.find(({ table }) => tableName(table) === 'videos')!.rows, videoFolder);
   const manifest: Manifest = {
-    ...{ format: 'roan-archive', version: 3, madeAt, yard: yardName, files },
-    rows: Object.fromEntries(tables.map(({ name, rows }) => [name, rows.length])),
+    ...{ format: 'roan-archive', version: NEWEST_VERSION, madeAt, yard: yardName, files },
+    films: Object.fromEntries(named.map(({ hash, sizeBytes }) => [hash, sizeBytes])),
+    rows: Object.fromEntries(tables.map(({ table, rows }) => [tableName(table), rows.length])),
   };
-  zip.file(MANIFEST_FILE, `${JSON.stringify(manifest, null, 2)}\n`);
-  zip.file('README.md', archiveReadme(yardName, madeAt));
-  // The library's stream is of an old make; wrapped it can be read as any other.
-  return new Readable().wrap(zip.generateNodeStream({ compression: 'DEFLATE', streamFiles: true }));
+  zip.addBuffer(Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), MANIFEST_FILE);
+  zip.addBuffer(Buffer.from(archiveReadme(yardName, madeAt)), 'README.md');
+  if (films === 'inside') addFilms(zip, named);
+  return { zip: streamOf(zip), films: named };
+}
+
+/** Adds films to an archive as they are: they are packed already. */
+export function addFilms(zip: yazl.ZipFile, films: readonly ArchiveFilm[]): void {
+  for (const { hash, sizeBytes, file } of films)
+    zip.addReadStreamLazy(filmEntry(hash), { compress: false, size: sizeBytes }, ready =>
+      ready(null, createReadStream(file)),
+    );
+}
+
+/** The archive as it is read; what goes wrong inside it ends the stream too. */
+export function streamOf(zip: yazl.ZipFile): Readable {
+  const stream = zip.outputStream as unknown as Readable;
+  zip.on('error', (error: Error) => stream.destroy(error));
+  zip.end();
+  return stream;
+}
+
+/** The films that are there, each once however many rows name it. */
+function filmsOf(rows: readonly ArchiveRow[], folder: string): ArchiveFilm[] {
+  const films = new Map<string, ArchiveFilm>();
+  for (const { id, sha256: hash, removed_at: removedAt, size_bytes: size } of rows) {
+    if (removedAt !== null || !isSafeName(String(id))) continue;
+    const file = filmFile(folder, String(id));
+    if (statSync(file, { throwIfNoEntry: false })?.size === size)
+      films.set(String(hash), { hash: String(hash), sizeBytes: Number(size), file });
+  }
+  return [...films.values()];
 }

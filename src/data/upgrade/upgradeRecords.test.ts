@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
@@ -8,7 +8,8 @@ import { sql } from 'drizzle-orm';
 import JSZip from 'jszip';
 import { askedLayout, changeOver, layoutLabels, lessonState, passWork } from '@/core';
 import { ARCHIVE_TABLES, tableName } from '../archive/archiveTables';
-import { readArchive, restoreArchive } from '../archive/readArchive';
+import { readArchive } from '../archive/readArchive';
+import { restoreArchive } from '../archive/restoreArchive';
 import { archiveRows } from '../archive/writeArchive';
 import { openDatabase, type OpenDatabase } from '../openDatabase';
 import { listHorses } from '../queries/horses';
@@ -268,6 +269,13 @@ test.each([1, 2])('rows of poles that a Roan of %i migrations kept are ridden as
 });
 
 /** The archive that the Roan before questions made of the season. */
+/** An archive as a file, read. */
+function readBytes(bytes: Buffer): ReturnType<typeof readArchive> {
+  const file = path.join(folder, `${randomUUID()}.zip`);
+  writeFileSync(file, bytes);
+  return readArchive(file);
+}
+
 async function oldArchive(season: Rows = SEASON, version = 1): Promise<Buffer> {
   const zip = new JSZip();
   const files: Record<string, string> = {};
@@ -286,7 +294,7 @@ async function oldArchive(season: Rows = SEASON, version = 1): Promise<Buffer> {
 
 test('an archive of the version before is restored, and its season is there', async () => {
   await withTestDatabase(async database => {
-    await restoreArchive(database, await readArchive(await oldArchive()), path.join(folder, 'videos'));
+    await restoreArchive(database, await readBytes(await oldArchive()), path.join(folder, 'videos'));
     await expectSeason(database);
     await expectLessons(database, (await currentYard(database)).id);
   });
@@ -345,7 +353,7 @@ test('a season that a Roan of seven migrations kept is there, over, and can be p
 test('an archive of version 2 is restored, and its season can be put right', async () => {
   const archive = await oldArchive(await seasonWithQuestions(), 2);
   await withTestDatabase(async database => {
-    await restoreArchive(database, await readArchive(archive), path.join(folder, 'videos'));
+    await restoreArchive(database, await readBytes(archive), path.join(folder, 'videos'));
     await expectUnchanged(database);
   });
 });

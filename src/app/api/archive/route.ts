@@ -1,19 +1,23 @@
-import { answering, problemAnswer } from '@/app/_server/answering';
+import { rmSync } from 'node:fs';
 import { Readable } from 'node:stream';
+import { answering } from '@/app/_server/answering';
 import { dataFolders } from '@/app/_server/dataFolders';
+import { receiveFile } from '@/app/_server/receiveFile';
 import { yardContext } from '@/app/_server/yardContext';
-import { readArchive, restoreArchive } from '@/data/archive/readArchive';
+import { backupFilms } from '@/data/archive/backups';
+import { readArchive } from '@/data/archive/readArchive';
+import { restoreArchive } from '@/data/archive/restoreArchive';
 import { writeArchive } from '@/data/archive/writeArchive';
-import { DatabaseRefused } from '@/data/databaseRefused';
 import { roan } from '@/data/roan';
 import { revalidatePath } from 'next/cache';
 
-/** Everything of the yard in one archive. */
-export const GET = answering(async () => {
+/** Everything of the yard in one archive; ?films=no leaves the films out. */
+export const GET = answering(async (request: Request) => {
   const { db } = await yardContext();
   const madeAt = new Date().toISOString();
-  const archive = await writeArchive(db, dataFolders().videos, madeAt);
-  return new Response(Readable.toWeb(archive) as ReadableStream, {
+  const films = new URL(request.url).searchParams.get('films') === 'no' ? 'beside' : 'inside';
+  const { zip } = await writeArchive(db, dataFolders().videos, madeAt, films);
+  return new Response(Readable.toWeb(zip) as ReadableStream, {
     headers: {
       'content-type': 'application/zip',
       'content-disposition': `attachment; filename="roan-archive-${madeAt.slice(0, 10)}.zip"`,
@@ -22,19 +26,23 @@ export const GET = answering(async () => {
   });
 });
 
-const MOST_BYTES = 2 * 1024 ** 3;
+const MOST_BYTES = 512 * 1024 ** 3;
 
 /** Restores an archive into a Roan that is empty, all of it or nothing; 422 says why not. */
 export const POST = answering(async (request: Request) => {
-  if (Number(request.headers.get('content-length') ?? 0) > MOST_BYTES)
-    return problemAnswer(422, 'This archive is larger than 2 GB: Roan takes none so large.');
+  const folders = dataFolders();
+  const received = await receiveFile(request, { folder: folders.incoming, mostBytes: MOST_BYTES, what: 'archive' });
   try {
-    const archive = await readArchive(new Uint8Array(await request.arrayBuffer()));
-    await restoreArchive(await roan(), archive, dataFolders().videos);
-    revalidatePath('/', 'layout');
-    return Response.json({ yard: archive.manifest.yard, rows: archive.manifest.rows });
-  } catch (error) {
-    if (error instanceof DatabaseRefused) return problemAnswer(422, error.message);
-    throw error;
+    const archive = await readArchive(received.file, [backupFilms(folders.backups)]);
+    try {
+      await restoreArchive(await roan(), archive, folders.videos);
+      revalidatePath('/', 'layout');
+      const missing = archive.films.filter(({ open }) => open === null).length;
+      return Response.json({ yard: archive.manifest.yard, rows: archive.manifest.rows, missingFilms: missing });
+    } finally {
+      archive.close();
+    }
+  } finally {
+    rmSync(received.file, { force: true });
   }
 });

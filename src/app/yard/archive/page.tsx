@@ -1,7 +1,7 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listBackups } from '@/data/archive/backups';
-import { isEmptyYard } from '@/data/archive/readArchive';
+import { isEmptyYard } from '@/data/archive/restoreArchive';
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { dataFolders } from '../../_server/dataFolders';

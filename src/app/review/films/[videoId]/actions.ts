@@ -2,9 +2,9 @@
 
 import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
-import path from 'node:path';
 import { TEST_PACES } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
+import { filmFile } from '@/data/films/filmFile';
 import { recordBatch } from '@/data/queries/recordEvents';
 import { addFilmNote, countIntoTest, findFilm, removeFilm, undoFilmNote } from '@/data/queries/videos';
 import type { FormOutcome } from '@/files/formOutcome';
@@ -57,7 +57,7 @@ export async function removeFilmAction(videoId: unknown): Promise<FormOutcome> {
   if (!film) return refuse('This film is not in the yard any more.');
   return attempt(async () => {
     await write(tx => removeFilm(tx, yard.id, film.id));
-    rmSync(path.join(dataFolders().videos, film.id), { force: true });
+    rmSync(filmFile(dataFolders().videos, film.id), { force: true });
     return { ok: true };
   });
 }

@@ -1,20 +1,23 @@
-import { answering, problemAnswer } from '@/app/_server/answering';
 import { createReadStream } from 'node:fs';
 import path from 'node:path';
 import { Readable } from 'node:stream';
+import { answering, problemAnswer } from '@/app/_server/answering';
 import { dataFolders } from '@/app/_server/dataFolders';
-import { listBackups } from '@/data/archive/backups';
+import { backupFilms, listBackups } from '@/data/archive/backups';
+import { withFilms } from '@/data/archive/withFilms';
 
-/** One of the backups in the data folder. */
-export const GET = answering(async (_: Request, { params }: { params: Promise<{ name: string }> }) => {
+/** One of the backups in the data folder, with its films in it; ?films=no sends it as it lies there. */
+export const GET = answering(async (request: Request, { params }: { params: Promise<{ name: string }> }) => {
   const { name } = await params;
   const { backups } = dataFolders();
   const found = listBackups(backups).find(backup => backup.name === name);
   if (!found) return problemAnswer(404, 'This backup is not in the data folder any more.');
-  const stream = Readable.toWeb(createReadStream(path.join(backups, found.name))) as ReadableStream;
-  return new Response(stream, {
+  const file = path.join(backups, found.name);
+  const isPlain = new URL(request.url).searchParams.get('films') === 'no';
+  const stream = isPlain ? createReadStream(file) : await withFilms(file, backupFilms(backups));
+  return new Response(Readable.toWeb(stream) as ReadableStream, {
     headers: {
-      ...{ 'content-type': 'application/zip', 'content-length': String(found.sizeBytes) },
+      ...{ 'content-type': 'application/zip', 'cache-control': 'no-store' },
       'content-disposition': `attachment; filename="${found.name}"`,
     },
   });

@@ -27,7 +27,7 @@ export async function withFilms(file: string, filmFolder: string): Promise<Reada
       own
         .stream(name)
         .then(stream => ready(null, stream))
-        .catch(ready);
+        .catch((error: unknown) => ready(error, null as never));
     });
   addFilms(
     zip,

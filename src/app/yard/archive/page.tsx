@@ -29,6 +29,7 @@ export default async function ArchivePage() {
       <ArchiveBoard
         isEmpty={await isEmptyYard({ db })}
         folder={folders.backups}
+        second={folders.second}
         backups={listBackups(folders.backups).map(({ name, sizeBytes, madeAtMs }) => ({
           ...{ name, sizeBytes, when: yardTime(madeAtMs, yard.timeZone, 'ddd D MMM YYYY, HH:mm') },
         }))}

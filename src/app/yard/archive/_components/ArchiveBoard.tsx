@@ -2,6 +2,8 @@
 
 import { Card } from '@/components/Card/Card';
 import { sizeWords } from '@/components/sizeWords';
+import { SendProgress } from '@/components/upload/SendProgress';
+import { useSendFile } from '@/components/upload/useSendFile';
 import { Alert, Button, FileButton, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -11,38 +13,39 @@ type ArchiveBoardProps = {
   /** Nothing was ever entered: only then can an archive be restored. */
   isEmpty: boolean;
   folder: string;
+  /** Where each is kept once more; null for nowhere. */
+  second: string | null;
   backups: { name: string; sizeBytes: number; when: string }[];
 };
 
 /** The yard as one archive: out, kept every day, and into an empty Roan again. */
-export function ArchiveBoard({ isEmpty, folder, backups }: ArchiveBoardProps) {
+export function ArchiveBoard({ isEmpty, folder, second, backups }: ArchiveBoardProps) {
   const router = useRouter();
   const [said, setSaid] = useState<{ ok: boolean; words: string } | null>(null);
-  const [busy, setBusy] = useState(false);
+  const { step, send, stop } = useSendFile();
   const restore = async (file: File | null) => {
     if (!file) return;
-    setBusy(true);
-    const answer = await fetch('/api/archive', { method: 'POST', body: file })
-      .then(async response => ({
-        ok: response.ok,
-        ...((await response.json()) as { yard?: string; problem?: string }),
-      }))
-      .catch(() => null);
-    setSaid(
-      answer?.ok
-        ? { ok: true, words: `“${answer.yard}” is restored, row by row.` }
-        : { ok: false, words: answer?.problem ?? 'The server does not answer: nothing was restored.' },
-    );
-    setBusy(false);
-    if (answer?.ok) router.refresh();
+    setSaid(null);
+    const answer = await send('/api/archive', file);
+    if (answer.kind === 'stopped') return setSaid({ ok: false, words: 'Stopped: nothing was restored.' });
+    if (answer.kind === 'refused') return setSaid({ ok: false, words: answer.problem });
+    const { yard, missingFilms } = answer.body as { yard: string; missingFilms: number };
+    const missing = missingFilms === 0 ? '' : ` ${missingFilms} of its films were not in it, nor beside it.`;
+    setSaid({ ok: true, words: `“${yard}” is restored, row by row.${missing}` });
+    router.refresh();
   };
   return (
     <div className={classes.board}>
       <Card label="Out" title="Out">
         <p>Everything that is in this Roan, films too, in one file that needs no Roan to be read.</p>
-        <Button component="a" href="/api/archive" download>
-          Keep an archive
-        </Button>
+        <Group gap="sm">
+          <Button component="a" href="/api/archive" download>
+            Keep an archive
+          </Button>
+          <Button component="a" variant="default" href="/api/archive?films=no" download>
+            Without films
+          </Button>
+        </Group>
       </Card>
       <Card label="Into an empty Roan" title="Into an empty Roan">
         <p>
@@ -52,11 +55,12 @@ export function ArchiveBoard({ isEmpty, folder, backups }: ArchiveBoardProps) {
         </p>
         <FileButton accept=".zip,application/zip" onChange={restore}>
           {props => (
-            <Button variant="default" loading={busy} disabled={!isEmpty} {...props}>
+            <Button variant="default" loading={step !== null} disabled={!isEmpty} {...props}>
               Restore an archive
             </Button>
           )}
         </FileButton>
+        {step && <SendProgress step={step} onStop={stop} />}
         {said && (
           <Alert mt="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
             {said.words}
@@ -65,8 +69,11 @@ export function ArchiveBoard({ isEmpty, folder, backups }: ArchiveBoardProps) {
       </Card>
       <Card label="Kept every day" title="Kept every day">
         <p>
-          While Roan runs it keeps an archive a day in {folder}, and the last two weeks of them. They lie on the same
-          machine: keep one elsewhere now and then.
+          While Roan runs it keeps an archive a day in {folder}, read back before it counts, with its films once beside
+          them all. The last two weeks stay, then one a week, then one a month.{' '}
+          {second === null
+            ? 'They lie on the same machine: name another place with ROAN_BACKUP_FOLDER, or keep one elsewhere now and then.'
+            : `Each is kept in ${second} too.`}
         </p>
         {backups.length === 0 && <p>None yet: the first is kept a minute after Roan starts.</p>}
         <ul className={classes.backups}>

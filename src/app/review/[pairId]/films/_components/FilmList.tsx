@@ -1,6 +1,8 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { SendProgress } from '@/components/upload/SendProgress';
+import { useSendFile } from '@/components/upload/useSendFile';
 import { Button, FileButton, Group } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -14,20 +16,17 @@ type FilmListProps = { title: string; of: 'pass' | 'test'; entries: Entry[] };
 /** Passes or tests with the films beside them; a film is added to each. */
 export function FilmList({ title, of, entries }: FilmListProps) {
   const router = useRouter();
+  const { step, send, stop } = useSendFile();
   const [busyId, setBusyId] = useState<string | null>(null);
   const [problem, setProblem] = useState<{ id: string; words: string } | null>(null);
   const add = async (id: string, file: File | null) => {
     if (!file) return;
     setBusyId(id);
     setProblem(null);
-    const answer = await fetch(`/api/videos?${new URLSearchParams({ [of]: id, name: file.name })}`, {
-      ...{ method: 'POST', body: file, headers: { 'content-type': file.type } },
-    })
-      .then(async response => (await response.json()) as { id?: string; problem?: string })
-      .catch(() => null);
+    const answer = await send(`/api/videos?${new URLSearchParams({ [of]: id, name: file.name })}`, file);
     setBusyId(null);
-    if (answer?.id) router.push(`/review/films/${answer.id}`);
-    else setProblem({ id, words: answer?.problem ?? 'The server does not answer: the film was not kept.' });
+    if (answer.kind === 'taken') router.push(`/review/films/${String(answer.body.id)}`);
+    else if (answer.kind === 'refused') setProblem({ id, words: answer.problem });
   };
   return (
     <Card label={title} title={title}>
@@ -43,12 +42,13 @@ export function FilmList({ title, of, entries }: FilmListProps) {
               ))}
               <FileButton accept="video/*" onChange={file => add(id, file)}>
                 {props => (
-                  <Button size="xs" variant="default" loading={busyId === id} {...props}>
+                  <Button size="xs" variant="default" loading={busyId === id} disabled={busyId !== null} {...props}>
                     Add a film
                   </Button>
                 )}
               </FileButton>
             </Group>
+            {busyId === id && step && <SendProgress step={step} onStop={stop} />}
             {problem?.id === id && <p role="alert">{problem.words}</p>}
           </li>
         ))}

@@ -113,8 +113,13 @@ test('addresses that lead nowhere and requests that make no sense get a sentence
     data: 'hello',
     headers: { 'content-type': 'text/plain' },
   });
-  expect(notJson.status()).toBe(422);
-  expect(await notJson.json()).toEqual({ problem: 'The request is not JSON.' });
+  expect(notJson.status()).toBe(415);
+  const broken = await request.post(`${demoYard.url}/api/record`, {
+    data: Buffer.from('{"events":['),
+    headers: { 'content-type': 'application/json' },
+  });
+  expect(broken.status()).toBe(400);
+  expect(await broken.json()).toEqual({ problem: 'The request is not JSON.' });
   const wrong = await request.put(`${demoYard.url}/api/layouts/none`, {
     data: { baseRevision: 0, name: 'x', plan: {} },
   });

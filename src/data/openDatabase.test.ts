@@ -1,3 +1,5 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { chmodSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -29,6 +31,27 @@ test('a second Roan on the same file is refused, and let in once the first is cl
   const first = await openDatabase(urlOf('roan.db'));
   await expect(openDatabase(urlOf('roan.db'))).rejects.toThrow('Another Roan is already running');
   await first.close();
+  await (await openDatabase(urlOf('roan.db'))).close();
+});
+
+test('a Roan with other settings is refused on the same file too, and let in when the first was killed', async () => {
+  const first = spawn(
+    process.execPath,
+    [
+      '-e',
+      `const Database = require('libsql');
+       const lock = new Database(${JSON.stringify(path.join(folder, 'roan.db.claim'))}, { timeout: 0 });
+       lock.exec('PRAGMA journal_mode = MEMORY');
+       lock.exec('BEGIN EXCLUSIVE');
+       console.log('held');
+       setInterval(() => undefined, 1000);`,
+    ],
+    { env: { ...process.env, TMPDIR: path.join(folder, 'elsewhere') } },
+  );
+  await once(first.stdout, 'data');
+  await expect(openDatabase(urlOf('roan.db'))).rejects.toThrow('Another Roan is already running');
+  first.kill('SIGKILL');
+  await once(first, 'exit');
   await (await openDatabase(urlOf('roan.db'))).close();
 });
 

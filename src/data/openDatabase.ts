@@ -1,4 +1,4 @@
-import { accessSync, constants, existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createClient, type Client } from '@libsql/client';
@@ -37,6 +37,7 @@ export async function openDatabase(url: string, authToken?: string): Promise<Ope
     client = createClient({ url: filePath === null ? url : `file:${filePath}`, authToken });
     if (filePath !== null) await client.execute('PRAGMA journal_mode = WAL');
     await refuseForeign(client, filePath ?? url);
+    if (filePath !== null) await copyBeforeUpdate(client, filePath);
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: MIGRATIONS });
     const opened = client;
@@ -99,6 +100,46 @@ async function refuseForeign(client: Client, where: string): Promise<void> {
     throw new DatabaseRefused(
       `${where} was made by a newer Roan than this one. Nothing in it was changed: update Roan, or use another database.`,
     );
+}
+
+/** So many copies of before an update are kept. */
+const KEPT_COPIES = 3;
+
+/**
+ * Keeps a copy of a database that an older Roan made before anything in it is changed: beside the backups, whole by itself.
+ * @throws {DatabaseRefused} where there is no room for it: then nothing is changed
+ */
+async function copyBeforeUpdate(client: Client, filePath: string): Promise<void> {
+  const applied = await appliedMigration(client);
+  if (applied === null || applied >= newestKnownMigration()) return;
+  const folder = path.join(path.dirname(filePath), 'backups');
+  const base = `${path.basename(filePath)}-before-update-`;
+  const copy = path.join(folder, `${base}${new Date().toISOString().replace(/[:.]/g, '-')}.db`);
+  try {
+    mkdirSync(folder, { recursive: true });
+    await client.execute({ sql: 'VACUUM INTO ?', args: [copy] });
+  } catch (error) {
+    if (existsSync(copy)) rmSync(copy);
+    throw new DatabaseRefused(
+      `Before an update Roan keeps a copy of its database in ${folder}, and could not. Nothing was changed: make room there, and start it again.`,
+      { cause: error },
+    );
+  }
+  const copies = readdirSync(folder)
+    .filter(name => name.startsWith(base))
+    .sort();
+  for (const old of copies.slice(0, -KEPT_COPIES)) rmSync(path.join(folder, old), { force: true });
+}
+
+/** When the last change of its tables was made for, of a database of Roan's; null for one that is new. */
+async function appliedMigration(client: Client): Promise<number | null> {
+  const known = await client.execute(
+    "SELECT name FROM sqlite_master WHERE type = 'table' AND name = '__drizzle_migrations'",
+  );
+  if (known.rows.length === 0) return null;
+  const applied = await client.execute('SELECT max(created_at) AS newest FROM __drizzle_migrations');
+  const newest = applied.rows[0]?.newest;
+  return newest === null || newest === undefined ? null : Number(newest);
 }
 
 function newestKnownMigration(): number {

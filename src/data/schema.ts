@@ -544,3 +544,15 @@ export const settings = sqliteTable(
   },
   table => [primaryKey({ columns: [table.yardId, table.key] })],
 );
+
+/** What saves were answered, so that one whose answer was lost can be sent again: for a while, and in no archive. */
+export const saves = sqliteTable(
+  'saves',
+  {
+    id: id(),
+    yardId: yardId(),
+    answer: text('answer', { mode: 'json' }).notNull(),
+    savedAt: instant('saved_at').notNull(),
+  },
+  table => [index('saves_by_time').on(table.savedAt)],
+);

@@ -9,4 +9,8 @@ const Tick: z.ZodType<SettingTick> = z.strictObject({
 });
 
 /** Ticks as a page sends them, for the server to take. */
-export const SettingTicks = z.strictObject({ ticks: z.array(Tick).max(MOST_TICKS) });
+export const SettingTicks = z.strictObject({
+  ticks: z.array(Tick).max(MOST_TICKS),
+  /** The clock of the device when it sent this. */
+  sentAtMs: z.number().int().min(0).max(8.64e15).optional(),
+});

@@ -1,15 +1,17 @@
 import 'server-only';
-import { DatabaseRefused } from '@/data/databaseRefused';
 import type { FormOutcome } from '@/files/formOutcome';
+import { unstable_rethrow } from 'next/navigation';
+import { faultOf } from './faultOf';
 
-/** Runs a write for a form; what the database refuses comes back as a sentence, anything else reaches the error page. */
+/** Runs what a form asks for; whatever goes wrong comes back as a sentence, and what is a fault of Roan's own is written down. */
 export async function attempt<Extra extends object>(
   action: () => Promise<{ ok: true } & Extra>,
 ): Promise<FormOutcome<Extra>> {
   try {
     return await action();
   } catch (error) {
-    if (error instanceof DatabaseRefused) return { ok: false, fields: {}, problem: error.message };
-    throw error;
+    // Going elsewhere and finding nothing are said by throwing, and are the framework's.
+    unstable_rethrow(error);
+    return { ok: false, fields: {}, problem: faultOf(error).problem };
   }
 }

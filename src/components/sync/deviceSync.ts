@@ -1,5 +1,6 @@
 import { deliverBox, lessonBox, rideBox, ticksBox, type OpenBox } from './boxes';
 import { createSync, type Sync } from './createSync';
+import { answerForTab } from './drafts';
 import { openDeviceStore, type DeviceStore } from './deviceStore';
 import { oneSenderOfAllTabs } from './oneSender';
 import { newId } from '@/components/newId';
@@ -40,6 +41,7 @@ function start(): Sync {
   });
   // A page that the browser kept and shows again has slept through what other tabs did.
   window.addEventListener('pageshow', sync.look);
+  answerForTab();
   sync.look();
   return sync;
 }

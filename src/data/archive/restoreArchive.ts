@@ -1,6 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream, mkdirSync, renameSync, rmSync, statfsSync } from 'node:fs';
-import path from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { sql } from 'drizzle-orm';

@@ -27,7 +27,6 @@ const noFault = (): null => null;
 
 /** An id names a row, and some of them a file: never a folder or a way up. */
 function isId(text: string): boolean {
-  // eslint-disable-next-line no-control-regex
   return text !== '' && text.length <= MOST_ID_LETTERS && !/[/\\\u0000-\u001f]|^\.+$/.test(text);
 }
 

@@ -26,9 +26,16 @@ import { newRecordRevision } from './recordRevision';
  * @throws {RecordRefused} a pair, layout, lesson or pass that is not there, or a place that the layout does not have
  */
 export async function recordBatch(tx: Transaction, yardId: string, batch: RecordBatch, nowMs: number): Promise<void> {
-  const recording = beginRecording(tx, yardId, nowMs, batch.sentAtMs);
+  const saidMs = batch.events.flatMap(timesOf);
+  const recording = beginRecording(tx, yardId, nowMs, { sentAtMs: batch.sentAtMs, saidMs });
   for (const event of batch.events) await recordEvent(recording, event);
   await newRecordRevision(tx, yardId, [...recording.touched]);
+}
+
+/** The instants that an event tells of itself. */
+function timesOf(event: RecordEvent): number[] {
+  if (event.type === 'pass') return [event.pass.riddenAtMs];
+  return 'atMs' in event ? [event.atMs] : [];
 }
 
 async function recordEvent(recording: Recording, event: RecordEvent): Promise<void> {

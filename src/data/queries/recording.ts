@@ -2,7 +2,7 @@ import { askedLayout, type PassMark, type Question } from '@/core';
 import { and, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { lessonJoins, lessons, pairs, passes } from '../schema';
-import { clockOff, trustedTime } from '../trustedTime';
+import { trustedTimes } from '../trustedTime';
 import type { Transaction } from '../writeQueue';
 import { findVersion } from './layoutVersions';
 import { questionsById } from './questions';
@@ -34,13 +34,17 @@ type PassRow = Pick<typeof passes.$inferSelect, 'id' | 'layoutVersionId' | 'ques
 
 /**
  * A batch that begins.
- * @param sentAtMs - the device's clock when it sent the batch; left out where the server itself says something
+ * @param clock - the device's clock when it sent the batch, and all times that it says; left out where the server itself says something
  */
-export function beginRecording(tx: Transaction, yardId: string, nowMs: number, sentAtMs?: number): Recording {
-  const offMs = clockOff(sentAtMs, nowMs);
+export function beginRecording(
+  tx: Transaction,
+  yardId: string,
+  nowMs: number,
+  { sentAtMs, saidMs = [] }: { sentAtMs?: number; saidMs?: readonly number[] } = {},
+): Recording {
   return {
     ...{ tx, yardId, nowMs, touched: new Set(), passes: new Map() },
-    at: deviceMs => trustedTime(deviceMs - offMs, nowMs),
+    at: trustedTimes(nowMs, saidMs, sentAtMs),
     numberOf: numbersOf(tx, yardId),
   };
 }

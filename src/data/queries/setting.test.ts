@@ -4,6 +4,7 @@ import { testYard, type TestYard } from './testYard';
 import { findLayout, freezeLayout, saveLayout } from './layouts';
 import { findVersion, madeLayout, standingLayout } from './layoutVersions';
 import { addTicks, listTicks } from './settingTicks';
+import { settingTicks } from '../schema';
 import { findStanding, keepStanding, putBack } from './standings';
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
@@ -15,11 +16,30 @@ const tick = (piece: string, ticked: boolean, tappedAtMs: number, place = '1 1')
   tappedAtMs,
 });
 
+/** The clock of the server a moment after they were tapped. */
+const AT = { nowMs: 10_000 };
+
+test('a tap from a clock that is far ahead is of now, and one that was kept so is taken back', async () => {
+  await testYard('Four on the bend', async ({ database: { db, write }, yardId, layoutId }) => {
+    const YEAR_MS = 365 * 24 * 3600 * 1000;
+    await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', true, NOW_MS + YEAR_MS)], { nowMs: NOW_MS }));
+    expect((await listTicks(db, yardId, layoutId))[0]!.tappedAtMs).toBe(NOW_MS);
+    // As a Roan before this one kept it.
+    await write(tx =>
+      tx.insert(settingTicks).values({
+        ...{ yardId, layoutId, piece: 'b2', place: '1 1', ticked: true, tappedAt: new Date(NOW_MS + YEAR_MS) },
+      }),
+    );
+    await write(tx => addTicks(tx, yardId, layoutId, [tick('b2', false, NOW_MS)], { nowMs: NOW_MS }));
+    expect((await listTicks(db, yardId, layoutId)).find(({ piece }) => piece === 'b2')!.ticked).toBe(false);
+  });
+});
+
 test('of two taps on a piece the later one counts, whichever comes in first, and twice is once', async () => {
   await testYard('Four on the bend', async ({ database: { db, write }, yardId, layoutId }) => {
-    await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', true, 2000), tick('b2', true, 1000)]));
-    await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', false, 1500), tick('b2', false, 3000)]));
-    await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', false, 1500)]));
+    await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', true, 2000), tick('b2', true, 1000)], AT));
+    await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', false, 1500), tick('b2', false, 3000)], AT));
+    await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', false, 1500)], AT));
     const ticks = await listTicks(db, yardId, layoutId);
     expect(Object.fromEntries(ticks.map(({ piece, ticked }) => [piece, ticked]))).toEqual({ b1: true, b2: false });
   });

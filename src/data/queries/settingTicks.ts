@@ -1,7 +1,8 @@
 import type { SettingTick } from '@/files/settingTick';
-import { and, eq, lt, sql } from 'drizzle-orm';
+import { and, eq, gt, lt, or, sql } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { settingTicks } from '../schema';
+import { latestBelievable, trustedTimes } from '../trustedTime';
 import type { Transaction } from '../writeQueue';
 
 /** Which pieces of a layout stand, by the latest tap on each. */
@@ -23,16 +24,26 @@ export async function addTicks(
   yardId: string,
   layoutId: string,
   ticks: readonly SettingTick[],
+  clock: { nowMs: number; sentAtMs?: number } = { nowMs: Date.now() },
 ): Promise<void> {
+  const trusted = trustedTimes(
+    clock.nowMs,
+    ticks.map(({ tappedAtMs }) => tappedAtMs),
+    clock.sentAtMs,
+  );
   for (const { piece, place, ticked, tappedAtMs } of ticks) {
-    const tappedAt = new Date(tappedAtMs);
+    const tappedAt = trusted(tappedAtMs);
     await tx
       .insert(settingTicks)
       .values({ yardId, layoutId, piece, place, ticked, tappedAt })
       .onConflictDoUpdate({
         target: [settingTicks.layoutId, settingTicks.piece],
         set: { place, ticked, tappedAt },
-        setWhere: lt(settingTicks.tappedAt, sql`excluded.tapped_at`),
+        // One from a clock that was far ahead can be taken back too.
+        setWhere: or(
+          lt(settingTicks.tappedAt, sql`excluded.tapped_at`),
+          gt(settingTicks.tappedAt, latestBelievable(clock.nowMs)),
+        ),
       });
   }
 }

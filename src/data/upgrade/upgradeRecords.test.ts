@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
@@ -356,4 +356,27 @@ test('an archive of version 2 is restored, and its season can be put right', asy
     await restoreArchive(database, await readBytes(archive), path.join(folder, 'videos'));
     await expectUnchanged(database);
   });
+});
+
+test('before an update a copy is kept as it was, the last three of them; where it cannot be kept nothing is changed', async () => {
+  const url = await oldDatabase(7, SEASON);
+  await (await openDatabase(url)).close();
+  const backups = path.join(folder, 'backups');
+  const [copy, ...more] = readdirSync(backups);
+  expect(more).toEqual([]);
+  const client = createClient({ url: `file:${path.join(backups, copy!)}` });
+  const applied = await client.execute('SELECT count(*) AS n FROM __drizzle_migrations');
+  const horses = await client.execute('SELECT count(*) AS n FROM horses');
+  client.close();
+  expect([Number(applied.rows[0]!.n), Number(horses.rows[0]!.n)]).toEqual([7, SEASON.horses!.length]);
+  // Opened again, nothing is due.
+  await (await openDatabase(url)).close();
+  expect(readdirSync(backups)).toHaveLength(1);
+
+  const other = await oldDatabase(6, SEASON);
+  rmSync(backups, { recursive: true });
+  writeFileSync(backups, 'in the way');
+  await expect(openDatabase(other)).rejects.toThrow('Nothing was changed');
+  rmSync(backups);
+  await (await openDatabase(other)).close();
 });

@@ -4,6 +4,7 @@ import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
 import { findArena } from '@/data/queries/arenas';
 import { addLayout } from '@/data/queries/layouts';
+import { once } from '@/data/queries/saves';
 import { LayoutCopy } from '@/files/layoutSave';
 import { readPlan } from '@/files/planDocument';
 
@@ -18,6 +19,10 @@ export const POST = answering(async (request: Request) => {
   if (!read.ok) return problemAnswer(400, read.reason);
   const fault = await planFault(db, yard.id, arena, read.plan);
   if (fault) return problemAnswer(422, fault);
-  const id = await write(tx => addLayout(tx, yard.id, { name: sent.body.name, arenaId: arena.id, plan: read.plan }));
+  const id = await write(tx =>
+    once(tx, yard.id, sent.body.saveId, () =>
+      addLayout(tx, yard.id, { name: sent.body.name, arenaId: arena.id, plan: read.plan }),
+    ),
+  );
   return Response.json({ id }, { status: 201 });
 });

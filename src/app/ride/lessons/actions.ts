@@ -1,5 +1,7 @@
 'use server';
 
+import { SaveId } from '@/files/saveId';
+import { once } from '@/data/queries/saves';
 import { lessonFromPaper, LessonForm, LessonOnPaper, StageOnPaper } from '@/files/lessonPaper';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findArena } from '@/data/queries/arenas';
@@ -38,16 +40,19 @@ type Saved = { lessonId: string; said: string[]; saved: { revision: number; plan
 /**
  * Plans a lesson, or changes the plan of one.
  * @param made - what the change was made from; null for a new lesson
+ * @param saving - names the save: sent again after a lost answer, nothing is planned twice
  */
 export async function saveLessonAction(
   id: unknown,
   typed: unknown,
   made: unknown,
   who: unknown,
+  saving?: unknown,
 ): Promise<FormOutcome<Saved>> {
   const lessonId = Id.safeParse(id);
   const form = LessonForm.safeParse(typed);
   const base = Base.safeParse(made);
+  const saveId = SaveId.optional().catch(undefined).parse(saving);
   if (!form.success) return formFaults(form.error);
   if (!lessonId.success || !base.success) return refuse('This lesson is not in the yard any more.');
   const { db, write, yard } = await yardContext();
@@ -67,7 +72,7 @@ export async function saveLessonAction(
     const details = { name, arenaId, startsAtMs, plan: lessonFromPaper(plan) };
     const known = lessonId.data;
     if (known === null) {
-      const saved = await write(tx => saveLesson(tx, yard.id, details));
+      const saved = await write(tx => once(tx, yard.id, saveId, () => saveLesson(tx, yard.id, details)));
       revalidatePath('/ride');
       return { ok: true, lessonId: saved, said: [], saved: null };
     }
@@ -78,7 +83,7 @@ export async function saveLessonAction(
       by: By.parse(who),
       nowMs: Date.now(),
     };
-    const said = await write(tx => changeLesson(tx, yard.id, known, edit));
+    const said = await write(tx => once(tx, yard.id, saveId, () => changeLesson(tx, yard.id, known, edit)));
     revalidatePath('/ride');
     const now = await findLesson(db, yard.id, known);
     return { ok: true, lessonId: known, said, saved: now && { revision: now.revision, plan: now.plan } };

@@ -3,6 +3,7 @@ import { planFault } from '@/app/_server/planFault';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
 import { findLayout, saveLayout } from '@/data/queries/layouts';
+import { once } from '@/data/queries/saves';
 import { LayoutSave, type LayoutSaveAnswer } from '@/files/layoutSave';
 import { readPlan } from '@/files/planDocument';
 
@@ -20,9 +21,11 @@ export const PUT = answering(async (request: Request, { params }: { params: Prom
   if (!read.ok) return problemAnswer(400, read.reason);
   const fault = await planFault(db, yard.id, layout.arena, read.plan);
   if (fault) return problemAnswer(422, fault);
-  const { baseRevision, name } = sent.body;
+  const { baseRevision, name, saveId } = sent.body;
   const outcome = await write(tx =>
-    saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
+    once(tx, yard.id, saveId, () =>
+      saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
+    ),
   );
   if (outcome.kind === 'missing') return problemAnswer(404, 'This layout is not in the yard any more.');
   if (outcome.kind === 'stale') return answer(409, { kind: 'stale', theirRevision: outcome.theirs.revision });

@@ -1,5 +1,7 @@
 'use client';
 
+import { newId } from '@/components/newId';
+import { postJson } from '@/components/sync/post';
 import { writePlan } from '@/files/planPaper';
 import { Alert, Button, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
@@ -17,23 +19,18 @@ type StaleNoticeProps = {
 export function StaleNotice({ arenaId, mine, onDropMine }: StaleNoticeProps) {
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
+  /** Pressed again after a lost answer, it is the same copy. */
+  const [saveId] = useState(newId);
 
   const keepAsCopy = async () => {
     setProblem(null);
     const name = `${mine.name.slice(0, 53)} (mine)`;
-    try {
-      const response = await fetch('/api/layouts', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ name, arenaId, plan: writePlan(mine.plan) }),
-      });
-      const answer = (await response.json()) as { id?: string; problem?: string };
-      if (answer.id === undefined) return setProblem(answer.problem ?? 'It could not be kept: try again.');
-      onDropMine();
-      router.push(`/plan/${answer.id}`);
-    } catch {
-      setProblem('The server does not answer. Your version is still here: try again.');
-    }
+    const posted = await postJson('/api/layouts', { name, arenaId, plan: writePlan(mine.plan), saveId });
+    if (posted.kind === 'refused') return setProblem(posted.problem);
+    if (posted.kind === 'no-answer' || typeof posted.body.id !== 'string')
+      return setProblem('The server does not answer. Your version is still here: try again.');
+    onDropMine();
+    router.push(`/plan/${posted.body.id}`);
   };
   const takeTheirs = () => {
     onDropMine();

@@ -6,18 +6,18 @@ const SAVED = edited('saved');
 
 /** An autosaver whose server answers when the test says so. */
 function setUp() {
-  const asked: { baseRevision: number; name: string; answer: (sent: Sent) => Promise<void> }[] = [];
+  const asked: { baseRevision: number; name: string; saveId: string; answer: (sent: Sent) => Promise<void> }[] = [];
   const drafts: string[] = [];
   const saver = createAutosaver({
     revision: 1,
     saved: SAVED,
-    send: (baseRevision, { name }) =>
+    send: (baseRevision, { name }, saveId) =>
       new Promise(resolve => {
         const answer = async (sent: Sent) => {
           resolve(sent);
           await jest.advanceTimersByTimeAsync(0);
         };
-        asked.push({ baseRevision, name, answer });
+        asked.push({ baseRevision, name, saveId, answer });
       }),
     keepDraft: (_, { name }) => drafts.push(`keep ${name}`),
     dropDraft: () => drafts.push('drop'),
@@ -91,4 +91,27 @@ test('leaving the page saves without waiting', async () => {
   saver.put(edited('leaving'));
   saver.flush();
   expect(asked.map(({ name }) => name)).toEqual(['leaving']);
+});
+
+test('a save whose answer was lost is sent again as the same save; another change is another', async () => {
+  const { saver, asked } = setUp();
+  saver.put(edited('kept'));
+  await jest.advanceTimersByTimeAsync(1000);
+  await asked[0]!.answer({ kind: 'waiting', problem: 'no answer' });
+  await jest.advanceTimersByTimeAsync(5000);
+  expect(asked[1]!.saveId).toBe(asked[0]!.saveId);
+  await asked[1]!.answer({ kind: 'saved', revision: 2 });
+  saver.put(edited('more'));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(asked[2]!.saveId).not.toBe(asked[0]!.saveId);
+});
+
+test('a sender that throws leaves nothing waiting for ever', async () => {
+  const saver = createAutosaver({
+    ...{ revision: 1, saved: SAVED, keepDraft: () => undefined, dropDraft: () => undefined },
+    send: () => Promise.reject(new Error('broken')),
+  });
+  saver.put(edited('a'));
+  await jest.advanceTimersByTimeAsync(1000);
+  expect(saver.status()).toMatchObject({ kind: 'waiting' });
 });

@@ -1,3 +1,4 @@
+import { newId } from '@/components/newId';
 import type { Plan } from '@/core';
 import type { LayoutSaveAnswer } from '@/files/layoutSave';
 
@@ -21,7 +22,8 @@ export type AutosaverOptions = {
   revision: number;
   /** What the server holds at that revision. */
   saved: Edited;
-  send: (baseRevision: number, edited: Edited) => Promise<Sent>;
+  /** `saveId` names what is saved: sent once more after a lost answer, it is the same save. */
+  send: (baseRevision: number, edited: Edited, saveId: string) => Promise<Sent>;
   /** Keeps what is not on the server yet in another safe place. */
   keepDraft: (baseRevision: number, edited: Edited) => void;
   dropDraft: () => void;
@@ -48,6 +50,7 @@ export function createAutosaver(options: AutosaverOptions): Autosaver {
   let present = saved;
   let status: SaveStatus = { kind: 'saved' };
   let busy = false;
+  let named: { edited: Edited; revision: number; id: string } | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const listeners = new Set<() => void>();
 
@@ -63,7 +66,11 @@ export function createAutosaver(options: AutosaverOptions): Autosaver {
     if (busy || present === saved || status.kind === 'stale') return;
     busy = true;
     const sending = present;
-    const sent = await send(revision, sending);
+    if (named?.edited !== sending || named.revision !== revision) named = { edited: sending, revision, id: newId() };
+    const sent = await send(revision, sending, named.id).catch((): Sent => ({
+      kind: 'waiting',
+      problem: 'Not saved yet. Roan keeps trying.',
+    }));
     busy = false;
     if (sent.kind === 'saved') {
       revision = sent.revision;

@@ -24,6 +24,8 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { saveLessonAction } from '../actions';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
+import { useSaveId } from '@/components/sync/useSaveId';
+import { useTypedLesson } from './useTypedLesson';
 import { Expected } from './Expected';
 import { StageQuestions } from './StageQuestions';
 import classes from './LessonEditor.module.css';
@@ -71,6 +73,14 @@ export function LessonEditor(props: LessonEditorProps) {
   const [faults, setFaults] = useState<Record<string, string>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
+  const nameSave = useSaveId();
+  const typed = { name, arenaId, startsAt, plan };
+  const kept = useTypedLesson(lessonId, first.revision, typed, back => {
+    setName(back.name);
+    setArenaId(back.arenaId);
+    setStartsAt(back.startsAt);
+    setPlan(back.plan);
+  });
   const [offered, setOffered] = useState<Record<string, Today>>({});
   const todayOf = questionsToday(layouts, { ...props.today, ...offered }, plan);
   const keepOffered = (id: string, { today }: OfferedHere) =>
@@ -82,17 +92,20 @@ export function LessonEditor(props: LessonEditorProps) {
     begin(async () => {
       const sent = { name, arenaId, startsAt, plan: writeLesson(plan) };
       const base = made.revision === null ? null : { revision: made.revision, plan: writeLesson(made.plan) };
-      const answer = await saveLessonAction(lessonId, sent, base, whoSays()).catch(() => null);
+      const answer = await saveLessonAction(lessonId, sent, base, whoSays(), nameSave({ sent, base })).catch(
+        () => null,
+      );
       setFaults(answer && !answer.ok ? answer.fields : {});
       const firstFault = answer && !answer.ok ? Object.values(answer.fields)[0] : undefined;
       setProblem(
         answer === null
-          ? 'The server does not answer, so nothing was saved. What you typed is still here: try again.'
+          ? `The server does not answer, so nothing was saved. What you typed is ${kept.isKept() ? 'kept on this device' : 'still here'}: try again.`
           : answer.ok
             ? null
             : (answer.problem ?? firstFault ?? null),
       );
       if (!answer?.ok) return;
+      kept.drop();
       setSaid(answer.said);
       if (answer.saved) {
         // What somebody else changed meanwhile is here from now on.
@@ -202,6 +215,14 @@ export function LessonEditor(props: LessonEditorProps) {
           <strong>At the same time:</strong> the {what} {wanted} is in “{lesson}” too.
         </p>
       ))}
+      {kept.isBack && (
+        <Alert color="slate" role="status">
+          Brought back what was typed here and not saved.{' '}
+          <Button size="compact-sm" variant="default" onClick={kept.startAgain}>
+            Start again from what is saved
+          </Button>
+        </Alert>
+      )}
       {said.map(sentence => (
         <p key={sentence} role="status" className={classes.clash}>
           {sentence}

@@ -6,11 +6,16 @@ import { useCallback, useMemo, useState } from 'react';
 /** Which pieces stand: shown at once, kept on the device until the server has it, and the same on every device. */
 export function useTicks(layoutId: string, first: readonly SettingTick[]) {
   const [known, setKnown] = useState(first);
+  /** An answer that was long on its way never takes back what a later one said. */
+  const know = useCallback(
+    (ticks: SettingTick[]) => setKnown(before => [...latest([...before, ...ticks]).values()]),
+    [],
+  );
   const { ready, unsent, add, problem, inPageOnly, refused } = useBox<SettingTick>({
     box: ticksBox(layoutId),
     parse: keptTicks,
-    answered: body => setKnown((body as TicksAnswer).ticks),
-    look: () => void ask(layoutId, setKnown),
+    answered: body => know((body as TicksAnswer).ticks),
+    look: () => void ask(layoutId, know),
   });
   const standing = useMemo(() => latest([...known, ...unsent]), [known, unsent]);
   const tap = useCallback(

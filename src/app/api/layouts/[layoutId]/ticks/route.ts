@@ -24,6 +24,8 @@ export const POST = answering(async (request: Request, { params }: Params) => {
   if (!sent.ok) return problemAnswer(sent.status, sent.problem);
   const { db, write, yard } = await yardContext();
   if (!(await findLayout(db, yard.id, layoutId))) return problemAnswer(404, 'This layout is not in the yard any more.');
-  await write(tx => addTicks(tx, yard.id, layoutId, sent.body.ticks));
+  await write(tx =>
+    addTicks(tx, yard.id, layoutId, sent.body.ticks, { nowMs: Date.now(), sentAtMs: sent.body.sentAtMs }),
+  );
   return answer({ ticks: await listTicks(db, yard.id, layoutId) });
 });

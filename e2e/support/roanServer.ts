@@ -15,11 +15,16 @@ export class RoanServer {
   ) {}
 
   /** Starts a Roan with nothing in it, or with a copy of the demo yard; a season of lessons may lie behind that. */
-  static async start(yard: 'empty' | 'demo' | 'season'): Promise<RoanServer> {
-    const server = new RoanServer(mkdtempSync(path.join(tmpdir(), 'roan-e2e-')), await freePort());
+  static async start(yard: 'empty' | 'demo' | 'season', folder?: string): Promise<RoanServer> {
+    const server = new RoanServer(folder ?? mkdtempSync(path.join(tmpdir(), 'roan-e2e-')), await freePort());
     if (yard !== 'empty') copyFileSync(demoFile(yard), path.join(server.folder, 'roan.db'));
     await server.start();
     return server;
+  }
+
+  /** The process that answers. */
+  get pid(): number {
+    return this.child?.pid ?? 0;
   }
 
   get url(): string {

@@ -5,6 +5,7 @@ import type { OpenBox } from './boxes';
 import { deviceSync, openBox } from './deviceSync';
 import type { SyncState } from './createSync';
 import type { KeptRow } from './keptRow';
+import type { Waits } from './waits';
 
 type UseBox<Event> = OpenBox & {
   box: string;
@@ -20,12 +21,7 @@ export type BoxState<Event> = {
   ready: boolean;
   /** What is not known to be in the database yet, oldest first, without what was refused. */
   unsent: Event[];
-  /** How many of those are in this page alone. */
-  inPageOnly: number;
-  /** How many are set aside. */
-  refused: number;
-  /** Why they wait; null while nothing is wrong. */
-  problem: string | null;
+  waits: Waits;
   add: (events: readonly Event[]) => void;
 };
 
@@ -62,13 +58,13 @@ export function useBox<Event>(options: UseBox<Event>): BoxState<Event> {
       document.removeEventListener('visibilitychange', look);
     };
   }, [box, lookAgainMs]);
-  const waits = own.length;
+  const held = own.length;
   const before = useRef(0);
   useEffect(() => {
     // Sent, perhaps by another tab, which had the answer.
-    if (waits < before.current) latest.current.look?.();
-    before.current = waits;
-  }, [waits]);
+    if (held < before.current) latest.current.look?.();
+    before.current = held;
+  }, [held]);
 
   // What was read of an event is read once.
   const [read] = useState(() => new WeakMap<KeptRow, Event[]>());
@@ -85,11 +81,13 @@ export function useBox<Event>(options: UseBox<Event>): BoxState<Event> {
     [own, parse, read],
   );
   const add = useMemo(() => (events: readonly Event[]) => deviceSync().add(box, events), [box]);
-  return {
-    ...{ ready: rows !== null, unsent, problem: unsent.length > 0 ? problem : null, add },
-    inPageOnly: own.filter(({ keptIn, refused }) => keptIn === 'page' && refused === null).length,
-    refused: own.filter(({ refused }) => refused !== null).length,
+  const waiting = own.filter(({ refused }) => refused === null);
+  const keptIn = (where: KeptRow['keptIn']) => waiting.filter(row => row.keptIn === where).length;
+  const waits: Waits = {
+    ...{ unsent: waiting.length, writing: keptIn('writing'), inPageOnly: keptIn('page') },
+    ...{ refused: own.length - waiting.length, problem: waiting.length > 0 ? problem : null },
   };
+  return { ready: rows !== null, unsent, waits, add };
 }
 
 /** All that this device keeps and has not sent. */

@@ -1,11 +1,19 @@
 import { waitWords, type Waits } from './waits';
 
-const waits = (some: Partial<Waits>): Waits => ({ unsent: 0, inPageOnly: 0, refused: 0, problem: null, ...some });
+const waits = (some: Partial<Waits>): Waits => ({
+  unsent: 0,
+  writing: 0,
+  inPageOnly: 0,
+  refused: 0,
+  problem: null,
+  ...some,
+});
 
 test.each([
   [waits({}), null],
   [waits({ refused: 2 }), null],
   [waits({ unsent: 3 }), 'Saving …'],
+  [waits({ unsent: 3, writing: 1, problem: 'No answer.' }), 'Saving …'],
   [waits({ unsent: 3, problem: 'No answer.' }), '3 not saved yet, kept on this device. No answer.'],
   [
     waits({ unsent: 2, inPageOnly: 2, problem: 'No answer.' }),

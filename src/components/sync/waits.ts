@@ -2,6 +2,8 @@
 export type Waits = {
   /** How many wait to be sent. */
   unsent: number;
+  /** How many of those are on their way into the device's store. */
+  writing: number;
   /** How many of those the device's store did not take: they are in this page alone. */
   inPageOnly: number;
   /** How many the server will not have. */
@@ -14,8 +16,10 @@ export type Waits = {
  * What waits, in words that follow what was really written: nothing is said to be kept on the device that is not; null where
  * nothing is to be said.
  */
-export function waitWords({ unsent, inPageOnly, problem }: Waits): string | null {
+export function waitWords({ unsent, writing, inPageOnly, problem }: Waits): string | null {
   if (unsent === 0) return null;
+  // Until it is written nobody can say that it is kept.
+  if (writing > 0) return 'Saving …';
   if (inPageOnly > 0)
     return `${unsent} not saved yet, ${
       inPageOnly === unsent ? 'and' : `${inPageOnly} of them`

@@ -46,6 +46,15 @@ export async function findLayout(db: Reader, yardId: string, layoutId: string): 
   return layoutOf(row, arena ?? undefined, await listHorses(db, yardId));
 }
 
+/** Whether a yard has a layout, put away or not. */
+export async function isLayout(db: Reader, yardId: string, layoutId: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: layouts.id })
+    .from(layouts)
+    .where(and(eq(layouts.yardId, yardId), eq(layouts.id, layoutId)));
+  return rows.length > 0;
+}
+
 function layoutOf(row: typeof layouts.$inferSelect, arena: NamedArena | undefined, horses: readonly Horse[]): Layout {
   if (!arena) throw new DatabaseRefused(`The arena of the layout “${row.name}” is missing.`);
   const { id, name, revision, updatedAt, tags, archivedAt } = row;

@@ -45,7 +45,7 @@ export function useRide(setting: RideSetting) {
   const { pairId, layoutVersionId, stage, question, ways, first } = setting;
   /** What was taken since the page was opened: the page's own record is of before. */
   const [said, setSaid] = useState<readonly RecordEvent[]>([]);
-  const { ready, unsent, add, problem, inPageOnly, refused } = useBox<RecordEvent>({
+  const { ready, unsent, add, waits } = useBox<RecordEvent>({
     box: rideBox(pairId, layoutVersionId),
     parse: readKeptEvents,
     answered: () => undefined,
@@ -119,7 +119,7 @@ export function useRide(setting: RideSetting) {
     steer,
     ...{ log, record, history, reverse },
     reopen: setOpenPassId,
-    waits: { unsent: unsent.length, problem, inPageOnly, refused },
+    waits,
   };
 }
 

@@ -11,7 +11,7 @@ export function useTicks(layoutId: string, first: readonly SettingTick[]) {
     (ticks: SettingTick[]) => setKnown(before => [...latest([...before, ...ticks]).values()]),
     [],
   );
-  const { ready, unsent, add, problem, inPageOnly, refused } = useBox<SettingTick>({
+  const { ready, unsent, add, waits } = useBox<SettingTick>({
     box: ticksBox(layoutId),
     parse: keptTicks,
     answered: body => know((body as TicksAnswer).ticks),
@@ -29,7 +29,7 @@ export function useTicks(layoutId: string, first: readonly SettingTick[]) {
     },
     [standing],
   );
-  return { ready, isTicked, tap, waits: { unsent: unsent.length, problem, inPageOnly, refused } };
+  return { ready, isTicked, tap, waits };
 }
 
 export type Ticks = ReturnType<typeof useTicks>;

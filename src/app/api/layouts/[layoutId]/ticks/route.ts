@@ -1,19 +1,21 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
-import { findLayout } from '@/data/queries/layouts';
+import { isLayout } from '@/data/queries/layouts';
 import { addTicks, listTicks } from '@/data/queries/settingTicks';
 import type { TicksAnswer } from '@/files/settingTick';
 import { SettingTicks } from '@/files/settingTicksSent';
 
 type Params = { params: Promise<{ layoutId: string }> };
 
+const gone = () => problemAnswer(404, 'This layout is not in the yard any more.');
 const answer = (body: TicksAnswer) => Response.json(body);
 
 /** Which pieces stand: what other devices ticked too. */
 export const GET = answering(async (_: Request, { params }: Params) => {
   const { layoutId } = await params;
   const { db, yard } = await yardContext();
+  if (!(await isLayout(db, yard.id, layoutId))) return gone();
   return answer({ ticks: await listTicks(db, yard.id, layoutId) });
 });
 
@@ -23,7 +25,7 @@ export const POST = answering(async (request: Request, { params }: Params) => {
   const sent = await requestBody(request, SettingTicks);
   if (!sent.ok) return problemAnswer(sent.status, sent.problem);
   const { db, write, yard } = await yardContext();
-  if (!(await findLayout(db, yard.id, layoutId))) return problemAnswer(404, 'This layout is not in the yard any more.');
+  if (!(await isLayout(db, yard.id, layoutId))) return gone();
   await write(tx =>
     addTicks(tx, yard.id, layoutId, sent.body.ticks, { nowMs: Date.now(), sentAtMs: sent.body.sentAtMs }),
   );

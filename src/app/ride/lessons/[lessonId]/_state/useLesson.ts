@@ -29,7 +29,7 @@ export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup
       return at < before.number ? before : { number: at, log: withNews(before.log, unpackLog(log)) };
     });
   }, []);
-  const { ready, unsent, add, problem, inPageOnly, refused } = useBox<RecordEvent>({
+  const { ready, unsent, add, waits } = useBox<RecordEvent>({
     box: lessonBox(lessonId),
     parse: readKeptEvents,
     after: () => number.current,
@@ -48,7 +48,6 @@ export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup
   const tap = useCallback((events: RecordEvent[]) => add(events), [add]);
   /** Takes a tap back, or does again what was taken back. */
   const reverse = (tapped: Tap) => tap(reverseTap(log, lessonId, tapped, saying()));
-  const waits = { unsent: unsent.length, problem, inPageOnly, refused };
   return { ready, log, record, tap, reverse, waits };
 }
 

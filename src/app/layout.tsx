@@ -3,6 +3,8 @@ import '@mantine/notifications/styles.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import './globals.css';
 import { LengthsProvider } from '@/components/Lengths/LengthsProvider';
+import { nowMs } from '@/components/nowMs';
+import { ClockNotice } from '@/components/Shell/ClockNotice';
 import { Rail } from '@/components/Shell/Rail';
 import { ThreadProvider } from '@/components/Shell/thread';
 import { readThread } from '@/components/Shell/threadCookie';
@@ -15,7 +17,10 @@ import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { chooseUnit } from './_server/chooseUnit';
+import { clockBehindMs } from './_server/serverClock';
+import { trustClockAction } from './_server/trustClockAction';
 import { yardContext } from './_server/yardContext';
+import { yardTime } from './_server/yardTime';
 import { nonceOf } from './_server/guards/contentPolicy';
 import classes from './layout.module.css';
 
@@ -25,6 +30,8 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const { yard, unit } = await yardContext();
   const nonce = nonceOf((await headers()).get('content-security-policy'));
+  const [behindMs, nowAtMs] = [clockBehindMs(), nowMs()];
+  const day = (atMs: number) => yardTime(atMs, yard.timeZone, 'D MMM YYYY, HH:mm');
   const thread = readThread((await cookies()).get(THREAD_COOKIE)?.value);
   return (
     <html lang="en-GB" {...mantineHtmlProps}>
@@ -40,6 +47,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
                 <Rail />
                 <div className={classes.place}>
                   <TopBar yardName={yard.name} unit={unit} onChooseUnit={chooseUnit} />
+                  {behindMs > 0 && (
+                    <ClockNotice says={day(nowAtMs)} before={day(nowAtMs + behindMs)} onTrust={trustClockAction} />
+                  )}
                   <main className={classes.main}>{children}</main>
                 </div>
               </div>

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { writeCsvTable } from './csvTable';
 
 /** A change of the record as a spreadsheet has it. */
 export type ToldChange = {
@@ -15,14 +15,12 @@ export type ToldChange = {
   afterwards: boolean;
 };
 
+const COLUMNS = ['when', 'by', 'pair', 'ridden', 'what', 'before', 'after'] as const;
+
 /** What was changed in a record, one change a row. */
 export function writeChangesCsv(changes: readonly ToldChange[]): string {
-  return Papa.unparse(
-    {
-      fields: ['when', 'by', 'pair', 'ridden', 'what', 'before', 'after', 'afterwards'],
-      data: changes.map(({ afterwards, ...change }) => ({ ...change, afterwards: afterwards ? 'yes' : 'no' })),
-    },
-    // What a spreadsheet would reckon with stays text.
-    { escapeFormulae: true },
+  return writeCsvTable(
+    [...COLUMNS, 'afterwards'],
+    changes.map(change => [...COLUMNS.map(column => change[column]), change.afterwards ? 'yes' : 'no']),
   );
 }

@@ -1,5 +1,5 @@
 import { FEET, type Foot, type FootLanding } from '@/core';
-import Papa from 'papaparse';
+import { readCsvTable, writeCsvTable } from './csvTable';
 
 /**
  * Footfalls as CSV, open and documented in docs/footfalls.md: a header line, then one landing a line. `time_s` is seconds
@@ -14,17 +14,14 @@ const rounded = (value: number) => Math.round(value * 1000) / 1000;
 
 /** Writes landings, to the millisecond and the millimetre. */
 export function writeFootfalls(landings: readonly FootLanding[]): string {
-  return Papa.unparse(
-    {
-      fields: Object.values(COLUMNS),
-      data: landings.map(({ timeS, foot, xM, yM }) => [
-        rounded(timeS),
-        foot,
-        xM === null ? '' : rounded(xM),
-        yM === null ? '' : rounded(yM),
-      ]),
-    },
-    { newline: '\n' },
+  return writeCsvTable(
+    Object.values(COLUMNS),
+    landings.map(({ timeS, foot, xM, yM }) => [
+      rounded(timeS),
+      foot,
+      xM === null ? '' : rounded(xM),
+      yM === null ? '' : rounded(yM),
+    ]),
   );
 }
 
@@ -32,20 +29,17 @@ export type ReadFootfalls = { ok: true; landings: FootLanding[] } | { ok: false;
 
 /** Reads a recording, whole or not at all; says which line is wrong. */
 export function readFootfalls(text: string): ReadFootfalls {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: name => name.trim().toLowerCase(),
-  });
+  const { header, rows, faults } = readCsvTable(text);
   for (const column of [COLUMNS.time, COLUMNS.foot])
-    if (!meta.fields?.includes(column))
-      return { ok: false, reason: `The first line has to name a column “${column}”.` };
-  if (data.length === 0) return { ok: false, reason: 'The file has no footfalls.' };
-  if (data.length > MOST_LANDINGS) return { ok: false, reason: `A recording has at most ${MOST_LANDINGS} footfalls.` };
+    if (!header.includes(column)) return { ok: false, reason: `The first line has to name a column “${column}”.` };
+  if (rows.length === 0) return { ok: false, reason: 'The file has no footfalls.' };
+  if (rows.length > MOST_LANDINGS) return { ok: false, reason: `A recording has at most ${MOST_LANDINGS} footfalls.` };
+  const [fault] = faults;
+  if (fault) return { ok: false, reason: `Line ${fault.line}: ${fault.reason}` };
   const landings: FootLanding[] = [];
-  for (const [index, row] of data.entries()) {
+  for (const { line, cells: row } of rows) {
     const landing = readLanding(row);
-    if (typeof landing === 'string') return { ok: false, reason: `Line ${index + 2}: ${landing}` };
+    if (typeof landing === 'string') return { ok: false, reason: `Line ${line}: ${landing}` };
     landings.push(landing);
   }
   return { ok: true, landings };

@@ -1,5 +1,5 @@
 import type { SettingSheet } from '@/core';
-import Papa from 'papaparse';
+import { writeCsvTable } from './csvTable';
 import type { PrintedSheet } from './printedSheet';
 
 const COLUMNS = ['number', 'piece', 'what', 'end', 'xM', 'yM', 'measure', 'lengthM', 'tape', 'steps'] as const;
@@ -30,5 +30,6 @@ export function settingCsv(sheet: SettingSheet, printed: PrintedSheet): string {
       })),
     ];
   });
-  return `${Papa.unparse({ fields: [...COLUMNS], data: rows.map(row => COLUMNS.map(column => (row as Record<string, unknown>)[column] ?? '')) }, { newline: '\n' })}\n`;
+  const cells = rows.map(row => COLUMNS.map(column => (row as Record<string, string | number>)[column] ?? ''));
+  return `${writeCsvTable(COLUMNS, cells)}\n`;
 }

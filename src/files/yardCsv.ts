@@ -7,8 +7,8 @@ import {
   type StrideEntryKey,
   type TestPass,
 } from '@/core';
-import Papa from 'papaparse';
 import { z } from 'zod';
+import { readCsvTable, writeCsvTable, type CsvFault, type CsvRow, type CsvTable } from './csvTable';
 import { CSV_COLUMNS, type CsvList } from './yardCsvColumns';
 import { horseForm, KIT_KINDS, kitForm, personForm, TYPED_STRIDES } from './yardForms';
 
@@ -17,8 +17,7 @@ import { horseForm, KIT_KINDS, kitForm, personForm, TYPED_STRIDES } from './yard
  * list is read whole or not at all, and every wrong row is named.
  */
 
-export type CsvRow = Record<string, string>;
-export type RowFault = { line: number; column: string | null; reason: string };
+export type RowFault = CsvFault;
 
 export type CsvHorse = {
   name: string;
@@ -55,18 +54,14 @@ const MOST_FAULTS = 50;
 
 /** Reads a list; all of it or nothing. */
 export function readYardCsv(list: CsvList, text: string): ReadCsv {
-  const { data, meta } = Papa.parse<CsvRow>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: name => name.trim().toLowerCase(),
-  });
-  const header = meta.fields ?? [];
-  const fault = headerFault(list, header, data.length);
+  const { header, rows, faults: broken } = readCsvTable(text);
+  const fault = headerFault(list, header, rows.length);
   if (fault) return { ok: false, faults: [{ line: 1, column: null, reason: fault }] };
-  const faults: RowFault[] = [];
-  const content = readRows(list, data, faults);
-  if (faults.length > 0 || !content) return { ok: false, faults: faults.slice(0, MOST_FAULTS) };
-  return { ok: true, content, header, preview: data.map(row => header.map(name => row[name] ?? '')) };
+  const faults: RowFault[] = [...broken];
+  const content = readRows(list, rows, faults);
+  if (faults.length > 0 || !content)
+    return { ok: false, faults: faults.sort((a, b) => a.line - b.line).slice(0, MOST_FAULTS) };
+  return { ok: true, content, header, preview: rows.map(({ cells }) => header.map(name => cells[name] ?? '')) };
 }
 
 function headerFault(list: CsvList, header: readonly string[], rows: number): string | null {
@@ -80,7 +75,7 @@ function headerFault(list: CsvList, header: readonly string[], rows: number): st
   return rows > MOST_ROWS ? `A list has at most ${MOST_ROWS} rows.` : null;
 }
 
-function readRows(list: CsvList, data: CsvRow[], faults: RowFault[]): CsvContent | null {
+function readRows(list: CsvList, data: CsvTable['rows'], faults: RowFault[]): CsvContent | null {
   switch (list) {
     case 'horses':
       return { list, rows: readEach(data, horseRow, faults) };
@@ -96,12 +91,11 @@ function readRows(list: CsvList, data: CsvRow[], faults: RowFault[]): CsvContent
 type RowRead<Row> = { row: Row } | { column: string | null; reason: string };
 
 function readEach<Row>(
-  data: CsvRow[],
+  data: CsvTable['rows'],
   read: (row: CsvRow) => RowRead<Row>,
   faults: RowFault[],
 ): (Row & { line: number })[] {
-  return data.flatMap((cells, index) => {
-    const line = index + 2;
+  return data.flatMap(({ line, cells }) => {
     const result = read(cells);
     if ('row' in result) return [{ ...result.row, line }];
     faults.push({ line, column: result.column, reason: result.reason });
@@ -263,7 +257,7 @@ const inMetres = (lengthM: number | null | undefined) => {
 /** Writes a list, lengths in metres; read back it is the same. */
 export function writeYardCsv(content: CsvContent): string {
   const fields = CSV_COLUMNS[content.list].map(({ name }) => name);
-  return Papa.unparse({ fields, data: dataOf(content) }, { newline: '\n', escapeFormulae: false });
+  return writeCsvTable(fields, dataOf(content));
 }
 
 function dataOf(content: CsvContent): (string | number)[][] {

@@ -5,7 +5,7 @@ import { faultOf } from './faultOf';
 
 /** Runs what a form asks for; whatever goes wrong comes back as a sentence, and what is a fault of Roan's own is written down. */
 export async function attempt<Extra extends object>(
-  action: () => Promise<{ ok: true } & Extra>,
+  action: () => Promise<FormOutcome<Extra>>,
 ): Promise<FormOutcome<Extra>> {
   try {
     return await action();

@@ -2,11 +2,15 @@ import { DatabaseRefused } from '@/data/databaseRefused';
 import { currentYard } from '@/data/queries/yards';
 import { roan } from '@/data/roan';
 import { keepBackups } from './keepBackups';
+import { lookAtClock } from './serverClock';
 
 /** Opens the database before the first request; a server that cannot is ended with the reason. */
 export async function openAtStart(): Promise<void> {
   try {
-    await currentYard(await roan());
+    const database = await roan();
+    await currentYard(database);
+    // A full disk keeps nobody from reading: the clock is looked at again later.
+    await lookAtClock(database, Date.now()).catch(() => undefined);
     keepBackups();
   } catch (error) {
     console.error(error instanceof DatabaseRefused ? error.message : error);

@@ -21,15 +21,15 @@ const GONE = 'This layout is not in the yard any more.';
 
 /** A new layout: empty sand for a group. */
 export async function addLayoutAction(typed: unknown): Promise<FormOutcome<{ layoutId: string }>> {
-  const form = layoutForm.safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  const { db, write, yard } = await yardContext();
-  const { name, arenaId, horseIds } = form.data;
-  if (!(await findArena(db, yard.id, arenaId)))
-    return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
-  const there = new Set((await listHorses(db, yard.id)).map(({ id }) => id));
-  const plan: Plan = { ...EMPTY_PLAN, groupIds: horseIds.filter(id => there.has(id)) };
-  return attempt(async () => {
+  return attempt<{ layoutId: string }>(async () => {
+    const form = layoutForm.safeParse(typed);
+    if (!form.success) return formFaults(form.error);
+    const { db, write, yard } = await yardContext();
+    const { name, arenaId, horseIds } = form.data;
+    if (!(await findArena(db, yard.id, arenaId)))
+      return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
+    const there = new Set((await listHorses(db, yard.id)).map(({ id }) => id));
+    const plan: Plan = { ...EMPTY_PLAN, groupIds: horseIds.filter(id => there.has(id)) };
     const layoutId = await write(tx => addLayout(tx, yard.id, { name, arenaId, plan }));
     return { ok: true, layoutId };
   });
@@ -39,12 +39,12 @@ const MOST_LETTERS = 60;
 
 /** The same layout once more, to be changed without touching the first. */
 export async function duplicateLayoutAction(id: unknown): Promise<FormOutcome<{ layoutId: string }>> {
-  const layoutId = Id.safeParse(id);
-  const { db, write, yard } = await yardContext();
-  const layout = layoutId.success ? await findLayout(db, yard.id, layoutId.data) : null;
-  if (!layout) return refuse(GONE);
-  const name = `${layout.name.slice(0, MOST_LETTERS - 7)} (copy)`;
-  return attempt(async () => {
+  return attempt<{ layoutId: string }>(async () => {
+    const layoutId = Id.safeParse(id);
+    const { db, write, yard } = await yardContext();
+    const layout = layoutId.success ? await findLayout(db, yard.id, layoutId.data) : null;
+    if (!layout) return refuse(GONE);
+    const name = `${layout.name.slice(0, MOST_LETTERS - 7)} (copy)`;
     const copy = { name, arenaId: layout.arena.id, plan: layout.plan, tags: layout.tags };
     const copied = await write(tx => addLayout(tx, yard.id, copy));
     revalidatePath('/plan');
@@ -54,12 +54,12 @@ export async function duplicateLayoutAction(id: unknown): Promise<FormOutcome<{ 
 
 /** The words a layout is found by. */
 export async function tagLayoutAction(id: unknown, typed: unknown): Promise<FormOutcome> {
-  const layoutId = Id.safeParse(id);
-  const form = tagsForm.safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  if (!layoutId.success) return refuse(GONE);
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const layoutId = Id.safeParse(id);
+    const form = tagsForm.safeParse(typed);
+    if (!form.success) return formFaults(form.error);
+    if (!layoutId.success) return refuse(GONE);
+    const { write, yard } = await yardContext();
     await write(tx => tagLayout(tx, yard.id, layoutId.data, form.data.tags));
     revalidatePath('/plan');
     return { ok: true };
@@ -68,10 +68,10 @@ export async function tagLayoutAction(id: unknown, typed: unknown): Promise<Form
 
 /** Keeps the layout as it stands today. */
 export async function keepVersionAction(id: unknown): Promise<FormOutcome> {
-  const layoutId = Id.safeParse(id);
-  if (!layoutId.success) return refuse(GONE);
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const layoutId = Id.safeParse(id);
+    if (!layoutId.success) return refuse(GONE);
+    const { write, yard } = await yardContext();
     const kept = await write(tx => freezeLayout(tx, yard.id, layoutId.data, 'kept'));
     if (kept === null) throw new DatabaseRefused(GONE);
     revalidatePath(`/plan/${layoutId.data}/versions`);
@@ -81,12 +81,12 @@ export async function keepVersionAction(id: unknown): Promise<FormOutcome> {
 
 /** Brings a version back as what is planned now; what stood before is kept as a version of its own. */
 export async function restoreVersionAction(id: unknown): Promise<FormOutcome<{ layoutId: string }>> {
-  const versionId = Id.safeParse(id);
-  const { db, write, yard } = await yardContext();
-  const version = versionId.success ? await findVersion(db, yard.id, versionId.data) : null;
-  const layout = version && (await findLayout(db, yard.id, version.layoutId));
-  if (!version || !layout) return refuse('This version is not in the yard any more.');
-  return attempt(async () => {
+  return attempt<{ layoutId: string }>(async () => {
+    const versionId = Id.safeParse(id);
+    const { db, write, yard } = await yardContext();
+    const version = versionId.success ? await findVersion(db, yard.id, versionId.data) : null;
+    const layout = version && (await findLayout(db, yard.id, version.layoutId));
+    if (!version || !layout) return refuse('This version is not in the yard any more.');
     await write(async tx => {
       await freezeLayout(tx, yard.id, layout.id, 'before-change');
       const change = { layoutId: layout.id, baseRevision: layout.revision, name: version.name, plan: version.plan };
@@ -102,28 +102,28 @@ export async function restoreVersionAction(id: unknown): Promise<FormOutcome<{ l
  * by hand.
  */
 export async function importLayoutAction(text: unknown): Promise<FormOutcome<{ layoutId: string; missing: string[] }>> {
-  if (typeof text !== 'string' || text.length > 4_000_000) return refuse('The file is too large to be a layout.');
-  const read = readLayoutText(text);
-  if (!read.ok) return refuse(`The file was not taken in, and nothing was changed. ${read.reason}`);
-  const { layout } = read;
-  const { db, write, yard, unit } = await yardContext();
-  const { widthM, lengthM, letters } = layout.arena;
-  const fitting = present(await listArenas(db, yard.id)).filter(
-    one => one.widthM === widthM && one.lengthM === lengthM,
-  );
-  const arena = fitting.find(one => one.letters === letters) ?? fitting[0];
-  if (!arena)
-    return refuse(
-      `This layout lies on an arena of ${sayLengths(`${widthM} × ${lengthM} m`, unit)}, and the yard has none of that size: add one in the yard first. Nothing was changed.`,
+  return attempt<{ layoutId: string; missing: string[] }>(async () => {
+    if (typeof text !== 'string' || text.length > 4_000_000) return refuse('The file is too large to be a layout.');
+    const read = readLayoutText(text);
+    if (!read.ok) return refuse(`The file was not taken in, and nothing was changed. ${read.reason}`);
+    const { layout } = read;
+    const { db, write, yard, unit } = await yardContext();
+    const { widthM, lengthM, letters } = layout.arena;
+    const fitting = present(await listArenas(db, yard.id)).filter(
+      one => one.widthM === widthM && one.lengthM === lengthM,
     );
-  const horses = present(await listHorses(db, yard.id));
-  const known = layout.horses.map(({ name }) => ({ name, id: horses.find(horse => horse.name === name)?.id }));
-  const plan: Plan = {
-    ...EMPTY_PLAN,
-    ...{ school: layout.school, items: layout.items, tracks: layout.tracks },
-    groupIds: known.flatMap(({ id }) => id ?? []),
-  };
-  return attempt(async () => {
+    const arena = fitting.find(one => one.letters === letters) ?? fitting[0];
+    if (!arena)
+      return refuse(
+        `This layout lies on an arena of ${sayLengths(`${widthM} × ${lengthM} m`, unit)}, and the yard has none of that size: add one in the yard first. Nothing was changed.`,
+      );
+    const horses = present(await listHorses(db, yard.id));
+    const known = layout.horses.map(({ name }) => ({ name, id: horses.find(horse => horse.name === name)?.id }));
+    const plan: Plan = {
+      ...EMPTY_PLAN,
+      ...{ school: layout.school, items: layout.items, tracks: layout.tracks },
+      groupIds: known.flatMap(({ id }) => id ?? []),
+    };
     const name = layout.name.slice(0, MOST_LETTERS);
     const layoutId = await write(tx => addLayout(tx, yard.id, { name, arenaId: arena.id, plan }));
     revalidatePath('/plan');

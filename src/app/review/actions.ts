@@ -27,25 +27,25 @@ export async function trySpacingAction(
   versionId: unknown,
   key: unknown,
 ): Promise<FormOutcome<{ href: string }>> {
-  const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
-  if (typeof pairId !== 'string' || typeof versionId !== 'string') return refuse(GONE);
-  const { db, write, yard } = await yardContext();
-  const passes = await listPasses(db, yard.id, pairId, versionId);
-  const reviews = rowReviews(passes, await versionsRidden(db, yard.id, [versionId]), yard.timeZone);
-  const review = reviews.find(one => one.key === key);
-  if (!review || review.suggestion.kind === 'nothing-noted') return refuse(GONE);
-  const layout = await findLayout(db, yard.id, review.layoutId);
-  if (!layout) return refuse('This layout is not in the yard any more.');
-  const { ownerOf } = resolvePlan(layout.plan, planGround(layout.name, layout.arena, [], null));
-  const owner = ownerOf.get(review.trackId ?? '');
-  const row = layout.plan.exercises.find(({ id, kind }) => id === owner && ROWS.includes(kind));
-  if (!row) return refuse('The poles of this layout lie by hand now: space them in the plan.');
-  const params = { ...row.params, spacingM: review.suggestion.nextSpacingM };
-  const exercises = layout.plan.exercises.map(one => (one === row ? { ...row, params } : one));
-  const plan = { ...layout.plan, exercises };
-  const fault = await planFault(db, yard.id, layout.arena, plan);
-  if (fault) return refuse(fault);
-  return attempt(async () => {
+  return attempt<{ href: string }>(async () => {
+    const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
+    if (typeof pairId !== 'string' || typeof versionId !== 'string') return refuse(GONE);
+    const { db, write, yard } = await yardContext();
+    const passes = await listPasses(db, yard.id, pairId, versionId);
+    const reviews = rowReviews(passes, await versionsRidden(db, yard.id, [versionId]), yard.timeZone);
+    const review = reviews.find(one => one.key === key);
+    if (!review || review.suggestion.kind === 'nothing-noted') return refuse(GONE);
+    const layout = await findLayout(db, yard.id, review.layoutId);
+    if (!layout) return refuse('This layout is not in the yard any more.');
+    const { ownerOf } = resolvePlan(layout.plan, planGround(layout.name, layout.arena, [], null));
+    const owner = ownerOf.get(review.trackId ?? '');
+    const row = layout.plan.exercises.find(({ id, kind }) => id === owner && ROWS.includes(kind));
+    if (!row) return refuse('The poles of this layout lie by hand now: space them in the plan.');
+    const params = { ...row.params, spacingM: review.suggestion.nextSpacingM };
+    const exercises = layout.plan.exercises.map(one => (one === row ? { ...row, params } : one));
+    const plan = { ...layout.plan, exercises };
+    const fault = await planFault(db, yard.id, layout.arena, plan);
+    if (fault) return refuse(fault);
     const { id: layoutId, name, revision: baseRevision } = layout;
     const outcome = await write(tx => saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan }, Date.now()));
     if (outcome.kind !== 'saved') throw new DatabaseRefused('The layout was changed at the same moment: try again.');
@@ -57,32 +57,32 @@ const Entry = z.enum(STRIDE_ENTRY_KEYS);
 
 /** Gives the profile the stride that the record of a pair points to, reckoned anew; or takes it back. */
 export async function learnedStrideAction(pairId: unknown, entry: unknown, take: unknown): Promise<FormOutcome> {
-  const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
-  const asked = Entry.safeParse(entry);
-  const { db, write, yard } = await yardContext();
-  const pair = typeof pairId === 'string' ? await findPair(db, yard.id, pairId) : null;
-  if (!pair || !asked.success) return refuse('This pair is not in the yard any more.');
-  const own = { horseId: pair.horseId, entry: asked.data, knownAtMs: Date.now() };
-  if (take !== true)
-    return attempt(async () => {
-      await write(tx => withdrawLearnedStride(tx, yard.id, own.horseId, own.entry, own.knownAtMs));
-      revalidatePath('/', 'layout');
-      return { ok: true };
-    });
-  const { strides, horse } = await pairReview(pair);
-  const review = strides.find(one => one.entry === asked.data);
-  const learned = review && offeredStride(review);
-  if (!learned) return refuse('The record does not say enough of this stride yet.');
-  const known = profileStride(horse, asked.data);
-  const share = known ? learned.strideM / known.normalM : 1;
-  const stride = {
-    normalM: learned.strideM,
-    shortM: (known?.shortM ?? learned.strideM) * share,
-    longM: (known?.longM ?? learned.strideM) * share,
-    source: 'learned' as const,
-    interval: { lowM: learned.lowM, highM: learned.highM },
-  };
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
+    const asked = Entry.safeParse(entry);
+    const { db, write, yard } = await yardContext();
+    const pair = typeof pairId === 'string' ? await findPair(db, yard.id, pairId) : null;
+    if (!pair || !asked.success) return refuse('This pair is not in the yard any more.');
+    const own = { horseId: pair.horseId, entry: asked.data, knownAtMs: Date.now() };
+    if (take !== true)
+      return attempt(async () => {
+        await write(tx => withdrawLearnedStride(tx, yard.id, own.horseId, own.entry, own.knownAtMs));
+        revalidatePath('/', 'layout');
+        return { ok: true };
+      });
+    const { strides, horse } = await pairReview(pair);
+    const review = strides.find(one => one.entry === asked.data);
+    const learned = review && offeredStride(review);
+    if (!learned) return refuse('The record does not say enough of this stride yet.');
+    const known = profileStride(horse, asked.data);
+    const share = known ? learned.strideM / known.normalM : 1;
+    const stride = {
+      normalM: learned.strideM,
+      shortM: (known?.shortM ?? learned.strideM) * share,
+      longM: (known?.longM ?? learned.strideM) * share,
+      source: 'learned' as const,
+      interval: { lowM: learned.lowM, highM: learned.highM },
+    };
     await write(tx => addLearnedStride(tx, yard.id, { ...own, stride }));
     revalidatePath('/', 'layout');
     return { ok: true };

@@ -15,17 +15,17 @@ const Choice = z.object({
 
 /** Keeps the layout as it stands now, for this ride's records to hang on, and says where to ride it. */
 export async function beginRideAction(typed: unknown): Promise<FormOutcome<{ href: string }>> {
-  const choice = Choice.safeParse(typed);
-  if (!choice.success) return { ok: false, fields: {}, problem: choice.error.issues[0]?.message ?? 'Choose both.' };
-  const { layoutId, pairId } = choice.data;
-  const { db, write, yard } = await yardContext();
-  const pair = await findPair(db, yard.id, pairId);
-  if (!pair) return { ok: false, fields: {}, problem: 'This pair is not in the yard any more: choose another.' };
-  const layout = await findLayout(db, yard.id, layoutId);
-  if (!layout) return { ok: false, fields: {}, problem: 'This layout is not in the yard any more: choose another.' };
-  const fault = await planFault(db, yard.id, layout.arena, layout.plan);
-  if (fault) return { ok: false, fields: {}, problem: fault };
-  return attempt(async () => {
+  return attempt<{ href: string }>(async () => {
+    const choice = Choice.safeParse(typed);
+    if (!choice.success) return { ok: false, fields: {}, problem: choice.error.issues[0]?.message ?? 'Choose both.' };
+    const { layoutId, pairId } = choice.data;
+    const { db, write, yard } = await yardContext();
+    const pair = await findPair(db, yard.id, pairId);
+    if (!pair) return { ok: false, fields: {}, problem: 'This pair is not in the yard any more: choose another.' };
+    const layout = await findLayout(db, yard.id, layoutId);
+    if (!layout) return { ok: false, fields: {}, problem: 'This layout is not in the yard any more: choose another.' };
+    const fault = await planFault(db, yard.id, layout.arena, layout.plan);
+    if (fault) return { ok: false, fields: {}, problem: fault };
     const versionId = await write(tx => freezeLayout(tx, yard.id, layoutId));
     return { ok: true, href: `/ride/${versionId}/${pairId}` };
   });

@@ -28,42 +28,44 @@ export async function roundStepsAction(
   walkerId: unknown,
   measureBy: unknown,
 ): Promise<FormOutcome<RoundedSteps>> {
-  const layoutId = Id.safeParse(id);
-  const { db, yard } = await yardContext();
-  const setup = layoutId.success ? await settingSetup(db, yard.id, layoutId.data) : null;
-  if (!setup) return refuse(GONE);
-  const walker = (await walkersOf(db, yard.id)).find(({ id: one }) => one === walkerId);
-  if (!walker) return refuse('Nobody with this step is in the yard any more.');
-  const rounding = stepRounding(setup.layout, sheetOf(setup, measureByOf(measureBy)), walker.stepLengthM);
-  return { ok: true, ...rounding, steps: [...rounding.steps] };
+  return attempt<RoundedSteps>(async () => {
+    const layoutId = Id.safeParse(id);
+    const { db, yard } = await yardContext();
+    const setup = layoutId.success ? await settingSetup(db, yard.id, layoutId.data) : null;
+    if (!setup) return refuse(GONE);
+    const walker = (await walkersOf(db, yard.id)).find(({ id: one }) => one === walkerId);
+    if (!walker) return refuse('Nobody with this step is in the yard any more.');
+    const rounding = stepRounding(setup.layout, sheetOf(setup, measureByOf(measureBy)), walker.stepLengthM);
+    return { ok: true, ...rounding, steps: [...rounding.steps] };
+  });
 }
 
 const Kept = z.strictObject({ layoutId: Id, revision: z.number().int().min(1), typed: GroundTyped });
 
 /** Keeps what was really measured on the ground as what is ridden; the plan stays as it is. */
 export async function keepStandingAction(sent: unknown): Promise<FormOutcome> {
-  const kept = Kept.safeParse(sent);
-  if (!kept.success) return refuse('What was measured cannot be understood: nothing was kept.');
-  const { layoutId, revision, typed } = kept.data;
-  const { db, write, yard } = await yardContext();
-  const setup = await settingSetup(db, yard.id, layoutId);
-  if (!setup) return refuse(GONE);
-  if (setup.yardLayout.revision !== revision)
-    return refuse('The plan was changed in the meantime: load this page again, and measure by the new sheet.');
-  const { layout } = setup;
-  const legs = typed.legs.filter(({ track, leg }) =>
-    layout.tracks.some(one => one.kind === 'items' && one.id === track && leg < one.legs.length),
-  );
-  const measures = new Map(Object.entries(typed.measures));
-  const asSet = itemsAsSet(layout, sheetOf(setup, typed.measureBy), { measures, legs });
-  const { inWords } = layoutLabels(layout);
-  if (!asSet.ok)
-    return refuse(`From ${inWords(asSet.from)} to ${inWords(asSet.to)} cannot be that long: nothing was kept.`);
-  const edits = editsToStand(layout, asSet.items);
-  const stands = applyEdits(layout, edits);
-  const fault = standingFault(stands);
-  if (fault) return refuse(fault);
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const kept = Kept.safeParse(sent);
+    if (!kept.success) return refuse('What was measured cannot be understood: nothing was kept.');
+    const { layoutId, revision, typed } = kept.data;
+    const { db, write, yard } = await yardContext();
+    const setup = await settingSetup(db, yard.id, layoutId);
+    if (!setup) return refuse(GONE);
+    if (setup.yardLayout.revision !== revision)
+      return refuse('The plan was changed in the meantime: load this page again, and measure by the new sheet.');
+    const { layout } = setup;
+    const legs = typed.legs.filter(({ track, leg }) =>
+      layout.tracks.some(one => one.kind === 'items' && one.id === track && leg < one.legs.length),
+    );
+    const measures = new Map(Object.entries(typed.measures));
+    const asSet = itemsAsSet(layout, sheetOf(setup, typed.measureBy), { measures, legs });
+    const { inWords } = layoutLabels(layout);
+    if (!asSet.ok)
+      return refuse(`From ${inWords(asSet.from)} to ${inWords(asSet.to)} cannot be that long: nothing was kept.`);
+    const edits = editsToStand(layout, asSet.items);
+    const stands = applyEdits(layout, edits);
+    const fault = standingFault(stands);
+    if (fault) return refuse(fault);
     const standing = writeStanding(typed, edits, stands.items);
     await write(tx => keepStanding(tx, yard.id, { id: layoutId, revision }, standing, Date.now()));
     revalidatePath(`/set/${layoutId}`);
@@ -86,10 +88,10 @@ function standingFault(stands: Parameters<typeof writeLayout>[0]): string | null
 
 /** Everything stands as planned again. */
 export async function putBackAction(id: unknown): Promise<FormOutcome> {
-  const layoutId = Id.safeParse(id);
-  if (!layoutId.success) return refuse(GONE);
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const layoutId = Id.safeParse(id);
+    if (!layoutId.success) return refuse(GONE);
+    const { write, yard } = await yardContext();
     await write(tx => putBack(tx, yard.id, layoutId.data, Date.now()));
     revalidatePath(`/set/${layoutId.data}`);
     return { ok: true };

@@ -21,29 +21,30 @@ import { typedStrideM, unlessUntouched } from './yardFigures';
 
 /** Adds a horse or changes one; its typed strides move every row that is spaced by them. */
 export async function saveHorseAction(typed: unknown, seen: unknown): Promise<FormOutcome> {
-  const { db, write, yard, unit } = await yardContext();
-  const form = horseForm(unit).safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  const { id, name, type, bornYear, level, stiffSide, notes } = form.data;
-  const stored = id === undefined ? null : await findHorse(db, yard.id, id);
-  if (id !== undefined && !stored) return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
-  // The form was good, so what was typed has its shape.
-  const texts = typed as z.input<ReturnType<typeof horseForm>>;
-  const heightM = unlessUntouched(texts.height, form.data.height, stored?.heightM, 'hands');
-  const normalStridesM: Record<string, number | null> = {};
-  for (const { entry } of TYPED_STRIDES)
-    normalStridesM[entry] = unlessUntouched(
-      texts.strides[entry],
-      form.data.strides[entry],
-      typedStrideM(stored, entry),
-      unit,
-    );
-  const strideChanged = TYPED_STRIDES.some(({ entry }) => normalStridesM[entry] !== typedStrideM(stored, entry));
-  if (stored && seen !== true && (heightM !== stored.heightM || type !== stored.type || strideChanged)) {
-    const touches = await horseTouches(db, yard.id, stored, Date.now());
-    if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
-  }
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const { db, write, yard, unit } = await yardContext();
+    const form = horseForm(unit).safeParse(typed);
+    if (!form.success) return formFaults(form.error);
+    const { id, name, type, bornYear, level, stiffSide, notes } = form.data;
+    const stored = id === undefined ? null : await findHorse(db, yard.id, id);
+    if (id !== undefined && !stored)
+      return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
+    // The form was good, so what was typed has its shape.
+    const texts = typed as z.input<ReturnType<typeof horseForm>>;
+    const heightM = unlessUntouched(texts.height, form.data.height, stored?.heightM, 'hands');
+    const normalStridesM: Record<string, number | null> = {};
+    for (const { entry } of TYPED_STRIDES)
+      normalStridesM[entry] = unlessUntouched(
+        texts.strides[entry],
+        form.data.strides[entry],
+        typedStrideM(stored, entry),
+        unit,
+      );
+    const strideChanged = TYPED_STRIDES.some(({ entry }) => normalStridesM[entry] !== typedStrideM(stored, entry));
+    if (stored && seen !== true && (heightM !== stored.heightM || type !== stored.type || strideChanged)) {
+      const touches = await horseTouches(db, yard.id, stored, Date.now());
+      if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
+    }
     await write(tx =>
       saveHorse(tx, yard.id, { id, name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM }),
     );
@@ -54,10 +55,10 @@ export async function saveHorseAction(typed: unknown, seen: unknown): Promise<Fo
 
 /** Keeps the yard's own rules for lessons. */
 export async function saveRulesAction(typed: unknown): Promise<FormOutcome> {
-  const rules = YardRulesOnPaper.safeParse(typed);
-  if (!rules.success) return formFaults(rules.error);
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const rules = YardRulesOnPaper.safeParse(typed);
+    if (!rules.success) return formFaults(rules.error);
+    const { write, yard } = await yardContext();
     await write(tx => saveYardRules(tx, yard.id, rules.data));
     revalidatePath('/yard/rules');
     return { ok: true };
@@ -65,14 +66,14 @@ export async function saveRulesAction(typed: unknown): Promise<FormOutcome> {
 }
 
 export async function savePersonAction(typed: unknown): Promise<FormOutcome> {
-  const { db, write, yard, unit } = await yardContext();
-  const form = personForm(unit).safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  const { id, name, role } = form.data;
-  const texts = typed as z.input<ReturnType<typeof personForm>>;
-  const stored = (await listPeople(db, yard.id)).find(person => person.id === id);
-  const stepLengthM = unlessUntouched(texts.stepLength, form.data.stepLength, stored?.typedStepM, unit);
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const { db, write, yard, unit } = await yardContext();
+    const form = personForm(unit).safeParse(typed);
+    if (!form.success) return formFaults(form.error);
+    const { id, name, role } = form.data;
+    const texts = typed as z.input<ReturnType<typeof personForm>>;
+    const stored = (await listPeople(db, yard.id)).find(person => person.id === id);
+    const stepLengthM = unlessUntouched(texts.stepLength, form.data.stepLength, stored?.typedStepM, unit);
     await write(tx => savePerson(tx, yard.id, { id, name, role, stepLengthM }));
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -80,10 +81,10 @@ export async function savePersonAction(typed: unknown): Promise<FormOutcome> {
 }
 
 export async function addPairAction(typed: unknown): Promise<FormOutcome> {
-  const form = pairForm.safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const form = pairForm.safeParse(typed);
+    if (!form.success) return formFaults(form.error);
+    const { write, yard } = await yardContext();
     await write(tx => addPair(tx, yard.id, form.data.riderId, form.data.horseId));
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -91,21 +92,21 @@ export async function addPairAction(typed: unknown): Promise<FormOutcome> {
 }
 
 export async function saveArenaAction(typed: unknown, seen: unknown): Promise<FormOutcome> {
-  const { db, write, yard, unit } = await yardContext();
-  const form = arenaForm(unit).safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  const { id, name, letters, boundary } = form.data;
-  const texts = typed as z.input<ReturnType<typeof arenaForm>>;
-  const stored = id === undefined ? null : await findArena(db, yard.id, id);
-  const widthM = unlessUntouched(texts.width, form.data.width, stored?.widthM, unit);
-  const lengthM = unlessUntouched(texts.length, form.data.length, stored?.lengthM, unit);
-  const sized = { widthM, lengthM, letters };
-  if (stored && seen !== true && !sameSize(stored, sized)) {
-    const sizeWords = (arena: Arena) => `${formatLength(arena.widthM, unit)} × ${formatLength(arena.lengthM, unit)}`;
-    const touches = await arenaTouches(db, yard.id, stored, sized, sizeWords, Date.now());
-    if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
-  }
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const { db, write, yard, unit } = await yardContext();
+    const form = arenaForm(unit).safeParse(typed);
+    if (!form.success) return formFaults(form.error);
+    const { id, name, letters, boundary } = form.data;
+    const texts = typed as z.input<ReturnType<typeof arenaForm>>;
+    const stored = id === undefined ? null : await findArena(db, yard.id, id);
+    const widthM = unlessUntouched(texts.width, form.data.width, stored?.widthM, unit);
+    const lengthM = unlessUntouched(texts.length, form.data.length, stored?.lengthM, unit);
+    const sized = { widthM, lengthM, letters };
+    if (stored && seen !== true && !sameSize(stored, sized)) {
+      const sizeWords = (arena: Arena) => `${formatLength(arena.widthM, unit)} × ${formatLength(arena.lengthM, unit)}`;
+      const touches = await arenaTouches(db, yard.id, stored, sized, sizeWords, Date.now());
+      if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
+    }
     await write(tx => saveArena(tx, yard.id, { id, name, widthM, lengthM, letters, boundary }));
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -113,10 +114,10 @@ export async function saveArenaAction(typed: unknown, seen: unknown): Promise<Fo
 }
 
 export async function saveKitAction(typed: unknown): Promise<FormOutcome> {
-  const { write, yard, unit } = await yardContext();
-  const form = kitForm(unit).safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const { write, yard, unit } = await yardContext();
+    const form = kitForm(unit).safeParse(typed);
+    if (!form.success) return formFaults(form.error);
     await write(tx => saveKit(tx, yard.id, form.data));
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -127,11 +128,11 @@ const Archiving = z.object({ kind: z.enum(ARCHIVABLE), id: z.string().min(1).max
 
 /** Puts something away, or takes it back; its records stay either way. */
 export async function archiveAction(sent: unknown): Promise<FormOutcome> {
-  const asked = Archiving.safeParse(sent);
-  if (!asked.success) return formFaults(asked.error);
-  const { kind, id, archived } = asked.data;
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const asked = Archiving.safeParse(sent);
+    if (!asked.success) return formFaults(asked.error);
+    const { kind, id, archived } = asked.data;
+    const { write, yard } = await yardContext();
     await write(tx => setArchived(tx, yard.id, kind, id, archived));
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -142,10 +143,10 @@ const Marking = z.object({ arenaId: z.string().min(1).max(60), marks: ArenaMarks
 
 /** Keeps what is marked on an arena's sand. */
 export async function saveArenaMarksAction(sent: unknown): Promise<FormOutcome> {
-  const asked = Marking.safeParse(sent);
-  if (!asked.success) return formFaults(asked.error);
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const asked = Marking.safeParse(sent);
+    if (!asked.success) return formFaults(asked.error);
+    const { write, yard } = await yardContext();
     await write(tx => saveArenaMarks(tx, yard.id, asked.data.arenaId, asked.data.marks));
     revalidatePath('/', 'layout');
     return { ok: true };

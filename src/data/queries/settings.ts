@@ -57,3 +57,14 @@ async function saveSetting(tx: Transaction, yardId: string, key: string, value: 
     .values({ yardId, key, value })
     .onConflictDoUpdate({ target: [settings.yardId, settings.key], set: { value } });
 }
+
+const ClockKnown = z.object({ latestMs: z.number().int() }).nullable().catch(null);
+
+/** The latest instant that the clock of this yard's server ever showed; null where it was never looked at. */
+export async function latestClockMs(db: Reader, yardId: string): Promise<number | null> {
+  return ClockKnown.parse((await setting(db, yardId, 'clock')) ?? null)?.latestMs ?? null;
+}
+
+export async function saveLatestClock(tx: Transaction, yardId: string, latestMs: number): Promise<void> {
+  await saveSetting(tx, yardId, 'clock', { latestMs });
+}

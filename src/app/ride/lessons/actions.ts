@@ -49,26 +49,26 @@ export async function saveLessonAction(
   who: unknown,
   saving?: unknown,
 ): Promise<FormOutcome<Saved>> {
-  const lessonId = Id.safeParse(id);
-  const form = LessonForm.safeParse(typed);
-  const base = Base.safeParse(made);
-  const saveId = SaveId.optional().catch(undefined).parse(saving);
-  if (!form.success) return formFaults(form.error);
-  if (!lessonId.success || !base.success) return refuse('This lesson is not in the yard any more.');
-  const { db, write, yard } = await yardContext();
-  const { name, arenaId, startsAt, plan } = form.data;
-  const arena = await findArena(db, yard.id, arenaId);
-  if (!arena) return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
-  for (const { layoutId } of plan.stages) {
-    const layout = layoutId === null ? null : await findLayout(db, yard.id, layoutId);
-    if (layoutId !== null && layout?.arena.id !== arenaId)
-      return refuse(
-        `“${layout?.name ?? 'A layout'}” does not lie in this arena: take its stages out, or change the arena.`,
-      );
-  }
-  const startsAtMs = instantOf(startsAt, yard.timeZone);
-  if (startsAtMs === null) return { ok: false, fields: { startsAt: 'This is no day and time.' }, problem: null };
-  return attempt(async () => {
+  return attempt<Saved>(async () => {
+    const lessonId = Id.safeParse(id);
+    const form = LessonForm.safeParse(typed);
+    const base = Base.safeParse(made);
+    const saveId = SaveId.optional().catch(undefined).parse(saving);
+    if (!form.success) return formFaults(form.error);
+    if (!lessonId.success || !base.success) return refuse('This lesson is not in the yard any more.');
+    const { db, write, yard } = await yardContext();
+    const { name, arenaId, startsAt, plan } = form.data;
+    const arena = await findArena(db, yard.id, arenaId);
+    if (!arena) return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
+    for (const { layoutId } of plan.stages) {
+      const layout = layoutId === null ? null : await findLayout(db, yard.id, layoutId);
+      if (layoutId !== null && layout?.arena.id !== arenaId)
+        return refuse(
+          `“${layout?.name ?? 'A layout'}” does not lie in this arena: take its stages out, or change the arena.`,
+        );
+    }
+    const startsAtMs = instantOf(startsAt, yard.timeZone);
+    if (startsAtMs === null) return { ok: false, fields: { startsAt: 'This is no day and time.' }, problem: null };
     const details = { name, arenaId, startsAtMs, plan: lessonFromPaper(plan) };
     const known = lessonId.data;
     if (known === null) {
@@ -92,34 +92,36 @@ export async function saveLessonAction(
 
 /** Moves a planned lesson to now: it is ridden today instead. */
 export async function moveLessonToNowAction(id: unknown): Promise<FormOutcome> {
-  const { db, write, yard } = await yardContext();
-  const lesson = await lessonOfId(id);
-  if (!lesson) return refuse('This lesson is not in the yard any more.');
-  return attempt(async () => {
-    const nowMs = Date.now();
-    const startsAtMs = instantOf(yardTime(nowMs, yard.timeZone, 'YYYY-MM-DDTHH:mm'), yard.timeZone) ?? nowMs;
-    const { name, arenaId, plan, revision } = lesson;
-    const edit = { name, arenaId, plan, startsAtMs, base: { revision, plan }, by: null, nowMs };
-    await write(tx => changeLesson(tx, yard.id, lesson.id, edit));
-    revalidatePath('/ride');
-    return { ok: true };
-  });
+  return attempt<object>(async () => {
+    const { db, write, yard } = await yardContext();
+    const lesson = await lessonOfId(id);
+    if (!lesson) return refuse('This lesson is not in the yard any more.');
+    return attempt(async () => {
+      const nowMs = Date.now();
+      const startsAtMs = instantOf(yardTime(nowMs, yard.timeZone, 'YYYY-MM-DDTHH:mm'), yard.timeZone) ?? nowMs;
+      const { name, arenaId, plan, revision } = lesson;
+      const edit = { name, arenaId, plan, startsAtMs, base: { revision, plan }, by: null, nowMs };
+      await write(tx => changeLesson(tx, yard.id, lesson.id, edit));
+      revalidatePath('/ride');
+      return { ok: true };
+    });
 
-  async function lessonOfId(wished: unknown) {
-    const known = Id.safeParse(wished);
-    return known.success && known.data ? findLesson(db, yard.id, known.data) : null;
-  }
+    async function lessonOfId(wished: unknown) {
+      const known = Id.safeParse(wished);
+      return known.success && known.data ? findLesson(db, yard.id, known.data) : null;
+    }
+  });
 }
 
 /** Archives a lesson, or restores it. */
 export async function archiveLessonAction(id: unknown, archived: unknown, who: unknown): Promise<FormOutcome> {
-  const lessonId = Id.safeParse(id);
-  const wish = z.boolean().safeParse(archived);
-  if (!lessonId.success || lessonId.data === null || !wish.success)
-    return refuse('This lesson is not in the yard any more.');
-  const { write, yard } = await yardContext();
-  const known = lessonId.data;
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const lessonId = Id.safeParse(id);
+    const wish = z.boolean().safeParse(archived);
+    if (!lessonId.success || lessonId.data === null || !wish.success)
+      return refuse('This lesson is not in the yard any more.');
+    const { write, yard } = await yardContext();
+    const known = lessonId.data;
     await write(tx => archiveLesson(tx, yard.id, known, wish.data, { by: By.parse(who), nowMs: Date.now() }));
     revalidatePath('/ride');
     return { ok: true };
@@ -135,11 +137,11 @@ export async function changeStageAction(
   sent: unknown,
   who: unknown,
 ): Promise<FormOutcome> {
-  const lessonId = Id.safeParse(id);
-  const changes = StageToday.safeParse(sent);
-  if (!changes.success) return formFaults(changes.error);
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const lessonId = Id.safeParse(id);
+    const changes = StageToday.safeParse(sent);
+    if (!changes.success) return formFaults(changes.error);
+    const { write, yard } = await yardContext();
     await write(async tx => {
       const lesson = lessonId.success && lessonId.data ? await findLesson(tx, yard.id, lessonId.data) : null;
       if (!lesson?.plan.stages.some(stage => stage.id === stageId))
@@ -159,11 +161,11 @@ const WEEK_DAYS = 7;
 
 /** The same lesson once more, a week later by the yard's clock; what was recorded stays with the first. */
 export async function copyLessonAction(id: unknown): Promise<FormOutcome<{ lessonId: string }>> {
-  const lessonId = Id.safeParse(id);
-  const { db, write, yard } = await yardContext();
-  const lesson = lessonId.success && lessonId.data ? await findLesson(db, yard.id, lessonId.data) : null;
-  if (!lesson) return refuse('This lesson is not in the yard any more.');
-  return attempt(async () => {
+  return attempt<{ lessonId: string }>(async () => {
+    const lessonId = Id.safeParse(id);
+    const { db, write, yard } = await yardContext();
+    const lesson = lessonId.success && lessonId.data ? await findLesson(db, yard.id, lessonId.data) : null;
+    if (!lesson) return refuse('This lesson is not in the yard any more.');
     const { name, arenaId, plan } = lesson;
     const startsAtMs = daysLater(lesson.startsAtMs, WEEK_DAYS, yard.timeZone);
     const copied = await write(tx => saveLesson(tx, yard.id, { name, arenaId, startsAtMs, plan }));
@@ -186,28 +188,30 @@ const Adjust = z.strictObject({
 
 /** Opens or closes a distance by a little between passes: what stands from now on is what is ridden. */
 export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> {
-  const asked = Adjust.safeParse(sent);
-  if (!asked.success) return refuse('A distance is changed by at most half a metre at a time.');
-  const { layoutId, from, to, leg, behind, byM } = asked.data;
-  const { db, write, yard } = await yardContext();
-  const setup = await settingSetup(db, yard.id, layoutId);
-  if (!setup) return refuse('This layout is not in the yard any more.');
-  const { layout: planned, standing: kept } = setup;
-  const { revision } = setup.yardLayout;
-  const stands = kept?.layout ?? planned;
-  const isThere = (id: string) => stands.items.some(item => item.id === id && isRidden(item));
-  if (!isThere(from.item) || !isThere(to.item) || from.item === to.item)
-    return refuse('This distance is not in the layout any more.');
-  const line: ItemTrack = {
-    ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
-    ...{ through: [from, to], legs: [leg] },
-  };
-  const groundM = reckonItemTrack({ ...stands, horses: [] }, line).legs[0]!.groundM + byM;
-  const moved =
-    groundM > 0 ? moveForGround(stands, line, 0, { by: 'tape', lengthM: groundM }, behind.filter(isThere), true) : null;
-  if (!moved?.ok) return refuse('It cannot be changed along its line: move the piece in the plan.');
-  const now = applyEdits(stands, moved.edits);
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const asked = Adjust.safeParse(sent);
+    if (!asked.success) return refuse('A distance is changed by at most half a metre at a time.');
+    const { layoutId, from, to, leg, behind, byM } = asked.data;
+    const { db, write, yard } = await yardContext();
+    const setup = await settingSetup(db, yard.id, layoutId);
+    if (!setup) return refuse('This layout is not in the yard any more.');
+    const { layout: planned, standing: kept } = setup;
+    const { revision } = setup.yardLayout;
+    const stands = kept?.layout ?? planned;
+    const isThere = (id: string) => stands.items.some(item => item.id === id && isRidden(item));
+    if (!isThere(from.item) || !isThere(to.item) || from.item === to.item)
+      return refuse('This distance is not in the layout any more.');
+    const line: ItemTrack = {
+      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
+      ...{ through: [from, to], legs: [leg] },
+    };
+    const groundM = reckonItemTrack({ ...stands, horses: [] }, line).legs[0]!.groundM + byM;
+    const moved =
+      groundM > 0
+        ? moveForGround(stands, line, 0, { by: 'tape', lengthM: groundM }, behind.filter(isThere), true)
+        : null;
+    if (!moved?.ok) return refuse('It cannot be changed along its line: move the piece in the plan.');
+    const now = applyEdits(stands, moved.edits);
     const typed = { measureBy: 'walls' as const, measures: {}, legs: [] };
     const standing = writeStanding(typed, editsToStand(planned, now.items), now.items);
     await write(tx => keepStanding(tx, yard.id, { id: layoutId, revision }, standing, Date.now()));

@@ -1,11 +1,11 @@
 'use server';
 
 import { importList, ListRefused, type ListChanges } from '@/data/queries/yardLists';
-import { DatabaseRefused } from '@/data/databaseRefused';
 import { readYardCsv, type RowFault } from '@/files/yardCsv';
 import { CSV_LISTS } from '@/files/yardCsvColumns';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
+import { faultOf } from '../../_server/faultOf';
 import { yardContext } from '../../_server/yardContext';
 
 const MOST_LETTERS = 900_000;
@@ -41,7 +41,6 @@ export async function listAction(sent: unknown): Promise<ListOutcome> {
     if (error instanceof ListRefused) return refused(error.message);
     if (!keep && looked)
       return { kind: 'preview', header: read.header, rows: read.preview.slice(0, 50), changes: looked };
-    if (error instanceof DatabaseRefused) return refused(error.message);
-    throw error;
+    return refused(faultOf(error).problem);
   }
 }

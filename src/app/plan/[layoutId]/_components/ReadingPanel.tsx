@@ -100,7 +100,10 @@ type MendProps = Pick<ReadingPanelProps, 'controls' | 'mend' | 'onMend'> & { cau
 /** What mends a caution, where the core knows it: shown first, on the sand and in words, and made when it is wanted. */
 function Mend({ caution, controls, mend, onMend }: MendProps) {
   const offer = async () => {
-    const { offeredMend } = await import('../_state/judge');
+    const judge = await import('../_state/judge').catch(() => null);
+    if (!judge)
+      return notifications.show({ message: 'A mend cannot be looked for without a connection: try again later.' });
+    const { offeredMend } = judge;
     const offered = offeredMend(controls.shown, caution, controls.limits);
     onMend(offered);
     if (!offered)

@@ -3,6 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 
+const ONE_RETURN_MS = 1000;
+
 /** A refresh that nobody answers would take the page away: the server is asked first for something small. */
 async function isServerThere(): Promise<boolean> {
   try {
@@ -19,8 +21,13 @@ async function isServerThere(): Promise<boolean> {
 export function useFreshHorses(): void {
   const router = useRouter();
   useEffect(() => {
+    // Coming back to a window is told twice, as its focus and as its being seen: it is one coming back.
+    let isAsking = false;
     const comeBack = async () => {
-      if (document.visibilityState === 'visible' && (await isServerThere())) router.refresh();
+      if (isAsking || document.visibilityState !== 'visible') return;
+      isAsking = true;
+      if (await isServerThere()) router.refresh();
+      setTimeout(() => (isAsking = false), ONE_RETURN_MS);
     };
     window.addEventListener('focus', comeBack);
     document.addEventListener('visibilitychange', comeBack);

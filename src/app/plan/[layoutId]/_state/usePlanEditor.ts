@@ -1,3 +1,4 @@
+import { notifications } from '@mantine/notifications';
 import {
   editPlan,
   layoutReckoner,
@@ -129,9 +130,12 @@ function useLayOut(laid: Record<string, LaidOut>): LayOut {
   const [fromShelf, setFromShelf] = useState<LayOut | null>(null);
   useEffect(() => {
     let gone = false;
-    void import('./judge').then(({ layOutPlaced }) => {
-      if (!gone) setFromShelf(() => layOutPlaced);
-    });
+    import('./judge')
+      .then(({ layOutPlaced }) => {
+        if (!gone) setFromShelf(() => layOutPlaced);
+      })
+      // Without it exercises stay as the server laid them out.
+      .catch(() => undefined);
     return () => {
       gone = true;
     };
@@ -142,14 +146,20 @@ function useLayOut(laid: Record<string, LaidOut>): LayOut {
   }, [fromShelf, laid]);
 }
 
+const NOT_LOOKED_AT =
+  'Cautions cannot be looked for without a connection: those that are shown are of before. Load this page again later.';
+
 /** Cautions of what stands: what is on its way in a drag is judged when it is let go. */
 function useStandingCautions(shown: Shown, { cautions: first, limits }: MadeOnServer): Caution[] {
   const [cautions, setCautions] = useState(first);
   useEffect(() => {
     let gone = false;
-    void import('./judge').then(({ layoutCautions }) => {
-      if (!gone) setCautions(layoutCautions(shown.resolved.layout, shown.tracks, limits));
-    });
+    import('./judge')
+      .then(({ layoutCautions }) => {
+        if (!gone) setCautions(layoutCautions(shown.resolved.layout, shown.tracks, limits));
+      })
+      // Cautions of what stood before are none of what stands now: that is said.
+      .catch(() => notifications.show({ id: 'cautions', autoClose: false, message: NOT_LOOKED_AT }));
     return () => {
       gone = true;
     };

@@ -30,20 +30,20 @@ const Count = z.strictObject({
 const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
 export async function addFilmNoteAction(videoId: unknown, note: unknown): Promise<FormOutcome> {
-  const [id, read] = [Id.safeParse(videoId), Note.safeParse(note)];
-  if (!id.success || !read.success) return refuse('A note has a time and at most 500 letters.');
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const [id, read] = [Id.safeParse(videoId), Note.safeParse(note)];
+    if (!id.success || !read.success) return refuse('A note has a time and at most 500 letters.');
+    const { write, yard } = await yardContext();
     await write(tx => addFilmNote(tx, yard.id, id.data, read.data));
     return { ok: true };
   });
 }
 
 export async function undoFilmNoteAction(noteId: unknown): Promise<FormOutcome> {
-  const id = Id.safeParse(noteId);
-  if (!id.success) return refuse('This note is not there any more.');
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const id = Id.safeParse(noteId);
+    if (!id.success) return refuse('This note is not there any more.');
+    const { write, yard } = await yardContext();
     await write(tx => undoFilmNote(tx, yard.id, id.data));
     return { ok: true };
   });
@@ -51,11 +51,11 @@ export async function undoFilmNoteAction(noteId: unknown): Promise<FormOutcome> 
 
 /** Takes a film out of the data folder; what was noted and counted in it stays. */
 export async function removeFilmAction(videoId: unknown): Promise<FormOutcome> {
-  const id = Id.safeParse(videoId);
-  const { db, write, yard } = await yardContext();
-  const film = id.success ? await findFilm(db, yard.id, id.data) : null;
-  if (!film) return refuse('This film is not in the yard any more.');
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const id = Id.safeParse(videoId);
+    const { db, write, yard } = await yardContext();
+    const film = id.success ? await findFilm(db, yard.id, id.data) : null;
+    if (!film) return refuse('This film is not in the yard any more.');
     await write(tx => removeFilm(tx, yard.id, film.id));
     rmSync(filmFile(dataFolders().videos, film.id), { force: true });
     return { ok: true };
@@ -64,11 +64,11 @@ export async function removeFilmAction(videoId: unknown): Promise<FormOutcome> {
 
 /** Gives the strides that were counted in a film to its pass (a leg of it) or to its stride test (a pace of it). */
 export async function countFromFilmAction(videoId: unknown, sent: unknown): Promise<FormOutcome> {
-  const [id, asked] = [Id.safeParse(videoId), Count.safeParse(sent)];
-  if (!id.success || !asked.success) return refuse('Count the strides first, and say where they belong.');
-  const { count, place, pace } = asked.data;
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const [id, asked] = [Id.safeParse(videoId), Count.safeParse(sent)];
+    if (!id.success || !asked.success) return refuse('Count the strides first, and say where they belong.');
+    const { count, place, pace } = asked.data;
+    const { write, yard } = await yardContext();
     await write(async tx => {
       const film = await findFilm(tx, yard.id, id.data);
       if (!film) throw new DatabaseRefused('This film is not in the yard any more.');

@@ -12,14 +12,14 @@ const Id = z.string().min(1).max(60);
 
 /** Keeps a walk over a taped length. */
 export async function addWalkAction(personId: string, walkId: string, typed: unknown): Promise<FormOutcome> {
-  const { db, write, yard, unit } = await yardContext();
-  const ids = z.object({ personId: Id, walkId: z.uuid() }).safeParse({ personId, walkId });
-  const form = walkForm(unit).safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  if (!ids.success || !(await findPerson(db, yard.id, personId)))
-    return { ok: false, fields: {}, problem: 'This person is not in the yard any more.' };
-  const { length: lengthM, steps } = form.data;
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const { db, write, yard, unit } = await yardContext();
+    const ids = z.object({ personId: Id, walkId: z.uuid() }).safeParse({ personId, walkId });
+    const form = walkForm(unit).safeParse(typed);
+    if (!form.success) return formFaults(form.error);
+    if (!ids.success || !(await findPerson(db, yard.id, personId)))
+      return { ok: false, fields: {}, problem: 'This person is not in the yard any more.' };
+    const { length: lengthM, steps } = form.data;
     await write(tx => addStepWalk(tx, yard.id, personId, { id: walkId, lengthM, steps, walkedAtMs: Date.now() }));
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -28,8 +28,8 @@ export async function addWalkAction(personId: string, walkId: string, typed: unk
 
 /** Takes a walk back, or brings it back. */
 export async function undoWalkAction(walkId: string, undone: boolean): Promise<FormOutcome> {
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const { write, yard } = await yardContext();
     await write(tx => setWalkUndone(tx, yard.id, walkId, undone));
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -38,8 +38,8 @@ export async function undoWalkAction(walkId: string, undone: boolean): Promise<F
 
 /** Lets the walks count in place of the step that was typed in. */
 export async function letWalksCountAction(personId: string): Promise<FormOutcome> {
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const { write, yard } = await yardContext();
     await write(tx => clearTypedStep(tx, yard.id, personId));
     revalidatePath('/', 'layout');
     return { ok: true };

@@ -86,22 +86,22 @@ function eventsOf({ lesson, stage, question, pairId }: StageRider, pass: RiddenP
  * changes the rein, so often in all.
  */
 export async function standInRidesAction(sent: unknown): Promise<FormOutcome<{ passes: number }>> {
-  const wish = Rides.safeParse(sent);
-  if (!wish.success) return refuse('One to twenty passes on each rein, and a seed of at most nine digits.');
-  const { eachRein, seed, ...asked } = wish.data;
-  const rider = await stageRider(asked);
-  if (typeof rider === 'string') return refuse(rider);
-  const random = seededRandom(seed);
-  const nowMs = Date.now();
-  const times = hasReins(rider.ways) ? 2 * eachRein : eachRein;
-  const lastMs = rider.lesson.startsAtMs + ONE_DAY_MS < nowMs ? rider.lesson.startsAtMs + times * PASS_MS : nowMs;
-  const passes = Array.from({ length: times }, (_, index): RiddenPass => {
-    const way = hasReins(rider.ways) ? nearestWay(rider.ways, WISHES[index % 2]!) : rider.ways[0]!;
-    const wished = { ...way, manner: rider.manner, mistakes: USUAL_MISTAKES };
-    const { marks } = standInRide(rider.asked(way.direction), rider.horse, wished, random);
-    return { ...way, marks, riddenAtMs: lastMs - (times - index) * PASS_MS, by: 'the stand-in' };
-  });
-  return attempt(async () => {
+  return attempt<{ passes: number }>(async () => {
+    const wish = Rides.safeParse(sent);
+    if (!wish.success) return refuse('One to twenty passes on each rein, and a seed of at most nine digits.');
+    const { eachRein, seed, ...asked } = wish.data;
+    const rider = await stageRider(asked);
+    if (typeof rider === 'string') return refuse(rider);
+    const random = seededRandom(seed);
+    const nowMs = Date.now();
+    const times = hasReins(rider.ways) ? 2 * eachRein : eachRein;
+    const lastMs = rider.lesson.startsAtMs + ONE_DAY_MS < nowMs ? rider.lesson.startsAtMs + times * PASS_MS : nowMs;
+    const passes = Array.from({ length: times }, (_, index): RiddenPass => {
+      const way = hasReins(rider.ways) ? nearestWay(rider.ways, WISHES[index % 2]!) : rider.ways[0]!;
+      const wished = { ...way, manner: rider.manner, mistakes: USUAL_MISTAKES };
+      const { marks } = standInRide(rider.asked(way.direction), rider.horse, wished, random);
+      return { ...way, marks, riddenAtMs: lastMs - (times - index) * PASS_MS, by: 'the stand-in' };
+    });
     const { write, yard } = await yardContext();
     const events = passes.flatMap(pass => eventsOf(rider, pass));
     await write(tx => recordBatch(tx, yard.id, { events, lessonId: null }, nowMs));
@@ -120,29 +120,29 @@ export type ReadRecording = Pick<RecordedPass, 'strides' | 'path'> & {
 
 /** Reads a recording into a pass of the lesson: looked at first, kept when it is right. */
 export async function readRecordingAction(sent: unknown): Promise<FormOutcome<{ recording: ReadRecording }>> {
-  const wish = Recording.safeParse(sent);
-  if (!wish.success) return refuse(wish.error.issues[0]?.message ?? 'This recording cannot be read.');
-  const { rein, direction, keep } = wish.data;
-  const rider = await stageRider(wish.data);
-  if (typeof rider === 'string') return refuse(rider);
-  if (!rider.ways.some(way => way.rein === rein && way.direction === direction))
-    return refuse('It is not ridden that way: choose the rein again.');
-  const files = readFiles(wish.data, rider);
-  if (typeof files === 'string') return refuse(files);
-  const asked = rider.asked(direction);
-  const [track] = asked.tracks;
-  if (track?.kind !== 'items' || track.through.length < 2)
-    return refuse('This has no track over poles or fences to lay it over.');
-  const read = recordedPass(asked, track, direction, files, USUAL_NOISE, MOST_PATH_POINTS);
-  const { ridden, missed, extra } = read.match;
-  if (ridden.length === 0)
-    return refuse('Nothing that is asked was ridden over in this track: look whether the arena lies where it says.');
-  const recording: ReadRecording = {
-    ...{ kept: keep, missed, extra, strides: read.strides, path: read.path, feet: files.footfalls.length },
-    ridden: ridden.map(({ item }) => item),
-  };
-  if (!keep) return { ok: true, recording };
-  return attempt(async () => {
+  return attempt<{ recording: ReadRecording }>(async () => {
+    const wish = Recording.safeParse(sent);
+    if (!wish.success) return refuse(wish.error.issues[0]?.message ?? 'This recording cannot be read.');
+    const { rein, direction, keep } = wish.data;
+    const rider = await stageRider(wish.data);
+    if (typeof rider === 'string') return refuse(rider);
+    if (!rider.ways.some(way => way.rein === rein && way.direction === direction))
+      return refuse('It is not ridden that way: choose the rein again.');
+    const files = readFiles(wish.data, rider);
+    if (typeof files === 'string') return refuse(files);
+    const asked = rider.asked(direction);
+    const [track] = asked.tracks;
+    if (track?.kind !== 'items' || track.through.length < 2)
+      return refuse('This has no track over poles or fences to lay it over.');
+    const read = recordedPass(asked, track, direction, files, USUAL_NOISE, MOST_PATH_POINTS);
+    const { ridden, missed, extra } = read.match;
+    if (ridden.length === 0)
+      return refuse('Nothing that is asked was ridden over in this track: look whether the arena lies where it says.');
+    const recording: ReadRecording = {
+      ...{ kept: keep, missed, extra, strides: read.strides, path: read.path, feet: files.footfalls.length },
+      ridden: ridden.map(({ item }) => item),
+    };
+    if (!keep) return { ok: true, recording };
     const { write, yard } = await yardContext();
     const nowMs = Date.now();
     const events = eventsOf(rider, {

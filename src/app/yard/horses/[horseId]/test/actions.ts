@@ -19,17 +19,17 @@ import { yardContext } from '../../../../_server/yardContext';
 
 /** Keeps a test, and gives the profile the entries that were accepted; sent again it is kept once. */
 export async function saveStrideTestAction(sent: unknown): Promise<FormOutcome> {
-  const form = StrideTestSave.safeParse(sent);
-  if (!form.success) {
-    const faults = formFaults(form.error);
-    return { ...faults, problem: form.error.issues[0]?.message ?? 'This test is not complete.' };
-  }
-  const { accepted } = form.data;
-  const test = { ...form.data.test, testedAtMs: trustedTime(form.data.test.testedAtMs, Date.now()).getTime() };
-  const { db, write, yard } = await yardContext();
-  const horse = await findHorse(db, yard.id, test.horseId);
-  if (!horse) return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const form = StrideTestSave.safeParse(sent);
+    if (!form.success) {
+      const faults = formFaults(form.error);
+      return { ...faults, problem: form.error.issues[0]?.message ?? 'This test is not complete.' };
+    }
+    const { accepted } = form.data;
+    const test = { ...form.data.test, testedAtMs: trustedTime(form.data.test.testedAtMs, Date.now()).getTime() };
+    const { db, write, yard } = await yardContext();
+    const horse = await findHorse(db, yard.id, test.horseId);
+    if (!horse) return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
     await write(async tx => {
       await addStrideTest(tx, yard.id, test);
       await withdrawTestedStrides(tx, yard.id, test.id);
@@ -69,8 +69,8 @@ function acceptedStrides(
 
 /** Takes back what a test gave the profile; the test itself stays. */
 export async function withdrawTestAction(testId: string): Promise<FormOutcome> {
-  const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt<object>(async () => {
+    const { write, yard } = await yardContext();
     await write(tx => withdrawTestedStrides(tx, yard.id, testId));
     revalidatePath('/', 'layout');
     return { ok: true };

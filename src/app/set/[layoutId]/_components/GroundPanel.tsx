@@ -29,7 +29,8 @@ export function GroundPanel(props: GroundPanelProps) {
   const { layoutId, revision, layout, tracks, sheet, measureBy, steps, walker, onKept } = props;
   const { unit } = useLengths();
   const router = useRouter();
-  const truth = useGroundTruth(layout, sheet, measureBy, { unit, stepM: walker?.stepLengthM ?? null });
+  const reading = { unit, stepM: walker?.stepLengthM ?? null };
+  const truth = useGroundTruth(layout, sheet, measureBy, reading, `measured ${layoutId} ${revision}`);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const { ground } = truth;
@@ -37,7 +38,7 @@ export function GroundPanel(props: GroundPanelProps) {
     begin(async () => {
       if (ground.kind !== 'measured') return;
       const answer = await keepStandingAction({ layoutId, revision, typed: ground.typed }).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: what you typed is still here.'));
+      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: what you typed is kept here.'));
       if (!answer?.ok) return;
       truth.forget();
       onKept();

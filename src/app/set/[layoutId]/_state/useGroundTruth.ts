@@ -9,6 +9,7 @@ import {
   type LengthUnit,
   type SettingSheet,
 } from '@/core';
+import { useDraft } from '@/components/sync/useDraft';
 import type { GroundTyped } from '@/files/standing';
 import { useMemo, useState } from 'react';
 
@@ -29,6 +30,8 @@ export function useGroundTruth(
   sheet: SettingSheet,
   measureBy: GroundTyped['measureBy'],
   reading: { unit: LengthUnit; stepM: number | null },
+  /** Names what is typed: of one layout, as it was planned then. */
+  draftName: string,
 ) {
   const [measures, setMeasures] = useState<Record<string, Typed>>({});
   const [legs, setLegs] = useState<Record<string, Typed>>({});
@@ -40,6 +43,18 @@ export function useGroundTruth(
     });
     return parsed.ok ? { text, lengthM: parsed.lengthM, fault: null } : { text, lengthM: null, fault: parsed.reason };
   };
+  const textsOf = (typed: Record<string, Typed>) =>
+    Object.fromEntries(Object.entries(typed).flatMap(([key, { text }]) => (text === '' ? [] : [[key, text]])));
+  const texts = { measures: textsOf(measures), legs: textsOf(legs) };
+  const isTyped = Object.keys({ ...texts.measures, ...texts.legs }).length > 0;
+  useDraft(draftName, isTyped ? texts : null, left => {
+    const back = typedTexts(left);
+    const readAll = (of: Record<string, string>) =>
+      Object.fromEntries(Object.entries(of).map(([key, text]) => [key, read(text)]));
+    // What was typed meanwhile stands.
+    setMeasures(typed => ({ ...readAll(back.measures), ...typed }));
+    setLegs(typed => ({ ...readAll(back.legs), ...typed }));
+  });
   const ground = useMemo(
     () => reckonGround(layout, sheet, measureBy, measures, legs),
     [layout, sheet, measureBy, measures, legs],
@@ -56,6 +71,16 @@ export function useGroundTruth(
       setLegs({});
     },
   };
+}
+
+/** What was kept of what was typed, as far as it is that. */
+function typedTexts(kept: unknown): { measures: Record<string, string>; legs: Record<string, string> } {
+  const { measures, legs } = (kept ?? {}) as { measures?: unknown; legs?: unknown };
+  const texts = (of: unknown) =>
+    Object.fromEntries(
+      Object.entries(of ?? {}).filter((entry): entry is [string, string] => typeof entry[1] === 'string'),
+    );
+  return { measures: texts(measures), legs: texts(legs) };
 }
 
 export type GroundTruth = ReturnType<typeof useGroundTruth>;

@@ -1,23 +1,18 @@
 'use client';
 
 import { newId } from '@/components/newId';
+import { useDraft } from '@/components/sync/useDraft';
 import type { StrideEntryKey } from '@/core';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { changeDraft, keptDraft, newDraft, type DraftChange, type TestDraft } from './testDraft';
-
-const keyOf = (horseId: string) => `roan-stride-test-${horseId}`;
 
 /** A test kept on this device at every change, until it is saved: a reload or a flat battery loses nothing. */
 export function useTestDraft(horseId: string, entry: StrideEntryKey) {
   const [draft, setDraft] = useState<TestDraft | null>(null);
-  useEffect(() => {
-    // What the device kept is only known in the browser.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setDraft(readKept(horseId) ?? newDraft(newId(), entry));
-  }, [horseId, entry]);
-  useEffect(() => {
-    if (draft) keep(horseId, draft);
-  }, [horseId, draft]);
+  // What the device kept is only known in the browser.
+  useDraft(`stride-test ${horseId}`, draft && isBegun(draft) ? draft : null, left =>
+    setDraft(current => current ?? keptDraft(left ?? olderDraft(horseId)) ?? newDraft(newId(), entry)),
+  );
   const change = useCallback((step: DraftChange) => setDraft(current => current && changeDraft(current, step)), []);
   const startOver = useCallback(() => {
     setDraft(current => newDraft(newId(), current?.entry ?? entry));
@@ -25,18 +20,16 @@ export function useTestDraft(horseId: string, entry: StrideEntryKey) {
   return { draft, change, startOver };
 }
 
-function readKept(horseId: string): TestDraft | null {
+const isBegun = ({ passes, count }: TestDraft) => passes.length > 0 || count > 0;
+
+/** What a Roan before this one kept, for all tabs together: taken over once. */
+function olderDraft(horseId: string): unknown {
+  const key = `roan-stride-test-${horseId}`;
   try {
-    return keptDraft(JSON.parse(localStorage.getItem(keyOf(horseId)) ?? 'null'));
+    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
+    localStorage.removeItem(key);
+    return kept;
   } catch {
     return null;
-  }
-}
-
-function keep(horseId: string, draft: TestDraft): void {
-  try {
-    localStorage.setItem(keyOf(horseId), JSON.stringify(draft));
-  } catch {
-    // A device that keeps nothing still counts; only a reload would lose the test.
   }
 }

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { createClient } from '@libsql/client';
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, test } from './support/fixtures';
+import { choose, expect, test } from './support/fixtures';
 import { RoanServer } from './support/roanServer';
 
 /**
@@ -328,4 +328,69 @@ test('a large film and the archive with it come back byte for byte', async ({ de
   const most = mostMemoryMb(emptyYard.pid);
   if (isLong && most !== null) expect(most).toBeLessThan(400);
   await context.close();
+});
+
+test('two windows on one horse: the later save is refused and keeps what was typed; a lost answer is no conflict', async ({
+  demoYard,
+  browser,
+}) => {
+  const context = await browser.newContext();
+  const [mine, yours] = [await context.newPage(), await context.newPage()];
+  const save = (page: Page) => page.getByRole('button', { name: 'Save the horse' });
+  for (const page of [mine, yours]) {
+    await page.goto(`${demoYard.url}/yard`);
+    await page.getByRole('button', { name: 'Change Quill' }).click();
+  }
+  await yours.getByLabel('Notes').fill('Shies at the water tray');
+  // The server takes it, and nobody hears that it did: pressed again, it is the same save.
+  await yours.route('**/yard', async route => {
+    if (route.request().method() !== 'POST') return route.continue();
+    await route.fetch().catch(() => null);
+    await route.abort().catch(() => undefined);
+  });
+  await save(yours).click();
+  await expect(yours.getByRole('dialog').getByRole('alert')).toContainText('still here');
+  await yours.unroute('**/yard');
+  await save(yours).click();
+  await expect(yours.getByRole('dialog')).toHaveCount(0);
+
+  await mine.getByLabel('Notes').fill('Wants a longer warm-up');
+  await save(mine).click();
+  await expect(mine.getByRole('dialog').getByRole('alert')).toContainText('“Quill” was changed in another window');
+  await expect(mine.getByLabel('Notes')).toHaveValue('Wants a longer warm-up');
+  await mine.reload();
+  await mine.getByRole('button', { name: 'Change Quill' }).click();
+  await expect(mine.getByLabel('Notes')).toHaveValue('Shies at the water tray');
+  await context.close();
+});
+
+test('a lesson that is typed and not saved comes back after a reload, and is planned once when the answer is lost', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/ride/lessons/new`);
+  await page.getByLabel('What it is called').fill('Half planned');
+  await page.waitForTimeout(300);
+  await page.reload();
+  await expect(page.getByText('Brought back what was typed here and not saved.')).toBeVisible();
+  await expect(page.getByLabel('What it is called')).toHaveValue('Half planned');
+  await page.getByRole('button', { name: 'Start again from what is saved' }).click();
+  await expect(page.getByLabel('What it is called')).toHaveValue('');
+
+  await page.getByLabel('What it is called').fill('Planned once');
+  await choose(page, 'Arena', 'Lower school');
+  await choose(page, 'Pairs', 'Barley with Bas Tamsin');
+  await page.keyboard.press('Escape');
+  await choose(page, 'Add the stages of a layout', 'Five trot poles, quarter line');
+  await page.route('**/ride/lessons/new', async route => {
+    if (route.request().method() !== 'POST') return route.continue();
+    await route.fetch().catch(() => null);
+    await route.abort().catch(() => undefined);
+  });
+  await page.getByRole('button', { name: 'Plan the lesson' }).click();
+  await expect(page.getByText('kept on this device: try again')).toBeVisible();
+  await page.unroute('**/ride/lessons/new');
+  await page.getByRole('button', { name: 'Plan the lesson' }).click();
+  await expect(page.getByRole('heading', { name: 'Planned once' })).toBeVisible();
+  expect(await count(demoYard, "select count(*) from lessons where name = 'Planned once'")).toBe(1);
 });

@@ -14,3 +14,6 @@ export function formFaults(error: z.ZodError): { ok: false; fields: Record<strin
   for (const issue of error.issues) fields[issue.path.join('.')] ??= issue.message;
   return { ok: false, fields, problem: null };
 }
+
+/** What goes with a form: the thing that it changes, as it was when it was opened (JSON), and a name for this save. */
+export type FormSent = { opened: string | null; saveId: string };

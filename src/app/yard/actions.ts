@@ -6,8 +6,9 @@ import { formatLength, type Arena } from '@/core';
 import { findArena, sameSize, saveArena, saveArenaMarks } from '@/data/queries/arenas';
 import { arenaTouches, horseTouches } from '@/data/queries/touches';
 import { findHorse, saveHorse } from '@/data/queries/horses';
-import { saveKit } from '@/data/queries/kit';
+import { listKit, saveKit } from '@/data/queries/kit';
 import { listPeople, savePerson } from '@/data/queries/people';
+import { once } from '@/data/queries/saves';
 import { saveYardRules } from '@/data/queries/settings';
 import { YardRulesOnPaper } from '@/files/yardRules';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
@@ -17,10 +18,11 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { yardContext } from '../_server/yardContext';
-import { typedStrideM, unlessUntouched } from './yardFigures';
+import { changedMeanwhile } from './changedMeanwhile';
+import { horseFigures, typedStrideM, unlessUntouched } from './yardFigures';
 
 /** Adds a horse or changes one; its typed strides move every row that is spaced by them. */
-export async function saveHorseAction(typed: unknown, seen: unknown): Promise<FormOutcome> {
+export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unknown): Promise<FormOutcome> {
   return attempt<object>(async () => {
     const { db, write, yard, unit } = await yardContext();
     const form = horseForm(unit).safeParse(typed);
@@ -29,6 +31,9 @@ export async function saveHorseAction(typed: unknown, seen: unknown): Promise<Fo
     const stored = id === undefined ? null : await findHorse(db, yard.id, id);
     if (id !== undefined && !stored)
       return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored && horseFigures(stored));
+    if (meanwhile.kind === 'saved') return { ok: true };
+    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
     // The form was good, so what was typed has its shape.
     const texts = typed as z.input<ReturnType<typeof horseForm>>;
     const heightM = unlessUntouched(texts.height, form.data.height, stored?.heightM, 'hands');
@@ -46,7 +51,9 @@ export async function saveHorseAction(typed: unknown, seen: unknown): Promise<Fo
       if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
     }
     await write(tx =>
-      saveHorse(tx, yard.id, { id, name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM }),
+      once(tx, yard.id, meanwhile.saveId, () =>
+        saveHorse(tx, yard.id, { id, name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM }),
+      ),
     );
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -65,7 +72,7 @@ export async function saveRulesAction(typed: unknown): Promise<FormOutcome> {
   });
 }
 
-export async function savePersonAction(typed: unknown): Promise<FormOutcome> {
+export async function savePersonAction(typed: unknown, sent?: unknown): Promise<FormOutcome> {
   return attempt<object>(async () => {
     const { db, write, yard, unit } = await yardContext();
     const form = personForm(unit).safeParse(typed);
@@ -73,8 +80,13 @@ export async function savePersonAction(typed: unknown): Promise<FormOutcome> {
     const { id, name, role } = form.data;
     const texts = typed as z.input<ReturnType<typeof personForm>>;
     const stored = (await listPeople(db, yard.id)).find(person => person.id === id);
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored);
+    if (meanwhile.kind === 'saved') return { ok: true };
+    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
     const stepLengthM = unlessUntouched(texts.stepLength, form.data.stepLength, stored?.typedStepM, unit);
-    await write(tx => savePerson(tx, yard.id, { id, name, role, stepLengthM }));
+    await write(tx =>
+      once(tx, yard.id, meanwhile.saveId, () => savePerson(tx, yard.id, { id, name, role, stepLengthM })),
+    );
     revalidatePath('/', 'layout');
     return { ok: true };
   });
@@ -91,7 +103,7 @@ export async function addPairAction(typed: unknown): Promise<FormOutcome> {
   });
 }
 
-export async function saveArenaAction(typed: unknown, seen: unknown): Promise<FormOutcome> {
+export async function saveArenaAction(typed: unknown, seen: unknown, sent?: unknown): Promise<FormOutcome> {
   return attempt<object>(async () => {
     const { db, write, yard, unit } = await yardContext();
     const form = arenaForm(unit).safeParse(typed);
@@ -99,6 +111,9 @@ export async function saveArenaAction(typed: unknown, seen: unknown): Promise<Fo
     const { id, name, letters, boundary } = form.data;
     const texts = typed as z.input<ReturnType<typeof arenaForm>>;
     const stored = id === undefined ? null : await findArena(db, yard.id, id);
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored);
+    if (meanwhile.kind === 'saved') return { ok: true };
+    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
     const widthM = unlessUntouched(texts.width, form.data.width, stored?.widthM, unit);
     const lengthM = unlessUntouched(texts.length, form.data.length, stored?.lengthM, unit);
     const sized = { widthM, lengthM, letters };
@@ -107,18 +122,32 @@ export async function saveArenaAction(typed: unknown, seen: unknown): Promise<Fo
       const touches = await arenaTouches(db, yard.id, stored, sized, sizeWords, Date.now());
       if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
     }
-    await write(tx => saveArena(tx, yard.id, { id, name, widthM, lengthM, letters, boundary }));
+    await write(tx =>
+      once(tx, yard.id, meanwhile.saveId, async () => {
+        await saveArena(tx, yard.id, { id, name, widthM, lengthM, letters, boundary });
+        return true;
+      }),
+    );
     revalidatePath('/', 'layout');
     return { ok: true };
   });
 }
 
-export async function saveKitAction(typed: unknown): Promise<FormOutcome> {
+export async function saveKitAction(typed: unknown, sent?: unknown): Promise<FormOutcome> {
   return attempt<object>(async () => {
-    const { write, yard, unit } = await yardContext();
+    const { db, write, yard, unit } = await yardContext();
     const form = kitForm(unit).safeParse(typed);
     if (!form.success) return formFaults(form.error);
-    await write(tx => saveKit(tx, yard.id, form.data));
+    const stored = (await listKit(db, yard.id)).find(piece => piece.id === form.data.id);
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored);
+    if (meanwhile.kind === 'saved') return { ok: true };
+    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
+    await write(tx =>
+      once(tx, yard.id, meanwhile.saveId, async () => {
+        await saveKit(tx, yard.id, form.data);
+        return true;
+      }),
+    );
     revalidatePath('/', 'layout');
     return { ok: true };
   });

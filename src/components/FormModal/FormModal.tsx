@@ -1,5 +1,7 @@
 'use client';
 
+import { useSaveId } from '@/components/sync/useSaveId';
+import type { FormSent } from '@/files/formOutcome';
 import type { FormOutcome } from '@/files/formOutcome';
 import { Alert, Button, Group, Modal, Stack } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
@@ -13,14 +15,18 @@ type FormModalProps<Values extends Record<string, unknown>> = {
   /**
    * Sends what was typed; called only with values the page itself found good. `seen`: what the change touches was looked at.
    */
-  onSend: (values: Values, seen: boolean) => Promise<FormOutcome>;
+  onSend: (values: Values, seen: boolean, sent: FormSent) => Promise<FormOutcome>;
+  /** What is changed, as it was when the form was opened; none where something is added. */
+  changes?: unknown;
   sendLabel: string;
   children: ReactNode;
 };
 
 /** A form over the page. Faults are shown at their fields, and what was typed stays until it is saved or dropped. */
 export function FormModal<Values extends Record<string, unknown>>(props: FormModalProps<Values>) {
-  const { title, opened, onClose, form, onSend, sendLabel, children } = props;
+  const { title, opened, onClose, form, onSend, changes, sendLabel, children } = props;
+  const [before] = useState(() => (changes === undefined ? null : JSON.stringify(changes)));
+  const nameSave = useSaveId();
   const [problem, setProblem] = useState<string | null>(null);
   const [sending, setSending] = useState(false);
   /** What it would touch, and the values of which that was said: other values are asked about again. */
@@ -31,7 +37,7 @@ export function FormModal<Values extends Record<string, unknown>>(props: FormMod
     setProblem(null);
     try {
       const text = JSON.stringify(values);
-      const outcome = await onSend(values, touched?.values === text);
+      const outcome = await onSend(values, touched?.values === text, { opened: before, saveId: nameSave(values) });
       if (outcome.ok) return onClose();
       setTouched(outcome.touches ? { words: outcome.touches, values: text } : null);
       form.setErrors(outcome.fields);

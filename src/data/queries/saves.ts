@@ -28,3 +28,12 @@ export async function once<Answer>(
   await tx.insert(saves).values({ id: saveId, yardId, answer: { said }, savedAt: new Date(nowMs) });
   return said;
 }
+
+/** Whether a save was made already. */
+export async function isSaved(db: Pick<Transaction, 'select'>, yardId: string, saveId: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: saves.id })
+    .from(saves)
+    .where(and(eq(saves.yardId, yardId), eq(saves.id, saveId)));
+  return rows.length > 0;
+}

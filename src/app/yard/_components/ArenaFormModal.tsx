@@ -46,7 +46,8 @@ export function ArenaFormModal({ arena, opened, onClose }: ArenaFormModalProps) 
       opened={opened}
       onClose={onClose}
       form={form}
-      onSend={(values, seen) => saveArenaAction(values, seen)}
+      changes={arena}
+      onSend={(values, seen, sent) => saveArenaAction(values, seen, sent)}
       sendLabel={arena ? 'Save the arena' : 'Add the arena'}
     >
       <TextInput label="Name" data-autofocus {...form.getInputProps('name')} />

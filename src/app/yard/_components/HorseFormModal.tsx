@@ -79,7 +79,8 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
       opened={opened}
       onClose={onClose}
       form={form}
-      onSend={(values, seen) => saveHorseAction(values, seen)}
+      changes={horse}
+      onSend={(values, seen, sent) => saveHorseAction(values, seen, sent)}
       sendLabel={horse ? 'Save the horse' : 'Add the horse'}
     >
       <TextInput label="Name" data-autofocus {...form.getInputProps('name')} />

@@ -39,7 +39,8 @@ export function KitFormModal({ piece, opened, onClose }: KitFormModalProps) {
       opened={opened}
       onClose={onClose}
       form={form}
-      onSend={values => saveKitAction(values)}
+      changes={piece}
+      onSend={(values, _, sent) => saveKitAction(values, sent)}
       sendLabel={piece ? 'Save the kit' : 'Add the kit'}
     >
       <Select

@@ -36,7 +36,8 @@ export function PersonFormModal({ person, opened, onClose }: PersonFormModalProp
       opened={opened}
       onClose={onClose}
       form={form}
-      onSend={values => savePersonAction(values)}
+      changes={person}
+      onSend={(values, _, sent) => savePersonAction(values, sent)}
       sendLabel={person ? 'Save the person' : 'Add the person'}
     >
       <TextInput label="Name" data-autofocus {...form.getInputProps('name')} />

@@ -1,0 +1,31 @@
+import type { RoanDatabase } from '@/data/openDatabase';
+import { isSaved } from '@/data/queries/saves';
+import { SaveId } from '@/files/saveId';
+import { z } from 'zod';
+
+const Sent = z
+  .object({ opened: z.string().max(100_000).nullable(), saveId: SaveId })
+  .optional()
+  .catch(undefined);
+
+export type Meanwhile =
+  { kind: 'as-opened'; saveId: string | undefined } | { kind: 'saved' } | { kind: 'changed'; problem: string };
+
+/**
+ * Whether a form may be saved: not where somebody else changed the same thing since it was opened, which nobody would see. A save
+ * whose answer was lost is done already, and is no change of somebody else's.
+ * @param now - the thing as it is now; undefined or null where something is added
+ */
+export async function changedMeanwhile(
+  db: RoanDatabase,
+  yardId: string,
+  form: unknown,
+  now: { name: string } | null | undefined,
+): Promise<Meanwhile> {
+  const sent = Sent.parse(form);
+  if (sent && (await isSaved(db, yardId, sent.saveId))) return { kind: 'saved' };
+  if (!sent || sent.opened === null || !now || sent.opened === JSON.stringify(now))
+    return { kind: 'as-opened', saveId: sent?.saveId };
+  const problem = `“${now.name}” was changed in another window since this was opened, and nothing was saved over it. What you typed is still here: note it, close this, and look at “${now.name}” as it is now.`;
+  return { kind: 'changed', problem };
+}

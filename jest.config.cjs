@@ -22,7 +22,8 @@ module.exports = {
     {
       ...shared,
       displayName: 'app',
-      testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/scripts/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.ts'],
+      setupFiles: ['<rootDir>/scripts/lib/jsdomSetup.cjs'],
       testPathIgnorePatterns: ['<rootDir>/src/core/'],
     },
   ],

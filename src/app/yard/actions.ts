@@ -9,7 +9,7 @@ import { findHorse, saveHorse } from '@/data/queries/horses';
 import { listKit, saveKit } from '@/data/queries/kit';
 import { listPeople, savePerson } from '@/data/queries/people';
 import { once } from '@/data/queries/saves';
-import { saveYardRules } from '@/data/queries/settings';
+import { saveYardRules, yardRules } from '@/data/queries/settings';
 import { YardRulesOnPaper } from '@/files/yardRules';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { ArenaMarks } from '@/files/arenaMarks';
@@ -31,7 +31,7 @@ export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unkn
     const stored = id === undefined ? null : await findHorse(db, yard.id, id);
     if (id !== undefined && !stored)
       return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored && horseFigures(stored));
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored && horseFigures(stored), name);
     if (meanwhile.kind === 'saved') return { ok: true };
     if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
     // The form was good, so what was typed has its shape.
@@ -61,12 +61,21 @@ export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unkn
 }
 
 /** Keeps the yard's own rules for lessons. */
-export async function saveRulesAction(typed: unknown): Promise<FormOutcome> {
+export async function saveRulesAction(typed: unknown, sent?: unknown): Promise<FormOutcome> {
   return attempt<object>(async () => {
     const rules = YardRulesOnPaper.safeParse(typed);
     if (!rules.success) return formFaults(rules.error);
-    const { write, yard } = await yardContext();
-    await write(tx => saveYardRules(tx, yard.id, rules.data));
+    const { db, write, yard } = await yardContext();
+    const now = await yardRules(db, yard.id);
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, now, 'How this yard teaches');
+    if (meanwhile.kind === 'saved') return { ok: true };
+    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
+    await write(tx =>
+      once(tx, yard.id, meanwhile.saveId, async () => {
+        await saveYardRules(tx, yard.id, rules.data);
+        return true;
+      }),
+    );
     revalidatePath('/yard/rules');
     return { ok: true };
   });
@@ -80,7 +89,7 @@ export async function savePersonAction(typed: unknown, sent?: unknown): Promise<
     const { id, name, role } = form.data;
     const texts = typed as z.input<ReturnType<typeof personForm>>;
     const stored = (await listPeople(db, yard.id)).find(person => person.id === id);
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored);
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored, stored?.name ?? '');
     if (meanwhile.kind === 'saved') return { ok: true };
     if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
     const stepLengthM = unlessUntouched(texts.stepLength, form.data.stepLength, stored?.typedStepM, unit);
@@ -111,7 +120,7 @@ export async function saveArenaAction(typed: unknown, seen: unknown, sent?: unkn
     const { id, name, letters, boundary } = form.data;
     const texts = typed as z.input<ReturnType<typeof arenaForm>>;
     const stored = id === undefined ? null : await findArena(db, yard.id, id);
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored);
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored, stored?.name ?? '');
     if (meanwhile.kind === 'saved') return { ok: true };
     if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
     const widthM = unlessUntouched(texts.width, form.data.width, stored?.widthM, unit);
@@ -139,7 +148,7 @@ export async function saveKitAction(typed: unknown, sent?: unknown): Promise<For
     const form = kitForm(unit).safeParse(typed);
     if (!form.success) return formFaults(form.error);
     const stored = (await listKit(db, yard.id)).find(piece => piece.id === form.data.id);
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored);
+    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored, stored?.name ?? '');
     if (meanwhile.kind === 'saved') return { ok: true };
     if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
     await write(tx =>

@@ -15,17 +15,32 @@ export type Meanwhile =
  * Whether a form may be saved: not where somebody else changed the same thing since it was opened, which nobody would see. A save
  * whose answer was lost is done already, and is no change of somebody else's.
  * @param now - the thing as it is now; undefined or null where something is added
+ * @param name - what it is called
  */
 export async function changedMeanwhile(
   db: RoanDatabase,
   yardId: string,
   form: unknown,
-  now: { name: string } | null | undefined,
+  now: object | null | undefined,
+  name: string,
 ): Promise<Meanwhile> {
   const sent = Sent.parse(form);
   if (sent && (await isSaved(db, yardId, sent.saveId))) return { kind: 'saved' };
-  if (!sent || sent.opened === null || !now || sent.opened === JSON.stringify(now))
+  if (!sent || sent.opened === null || !now || canonical(sent.opened) === canonical(JSON.stringify(now)))
     return { kind: 'as-opened', saveId: sent?.saveId };
-  const problem = `“${now.name}” was changed in another window since this was opened, and nothing was saved over it. What you typed is still here: note it, close this, and look at “${now.name}” as it is now.`;
+  const problem = `“${name}” was changed in another window since this was opened, and nothing was saved over it. What you typed is still here: note it, close this, and look at “${name}” as it is now.`;
   return { kind: 'changed', problem };
+}
+
+/** A thing as text, whatever order its parts were said in; what is no JSON is itself. */
+function canonical(text: string): string {
+  try {
+    return JSON.stringify(JSON.parse(text), (_, value: unknown) =>
+      typeof value === 'object' && value !== null && !Array.isArray(value)
+        ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+        : value,
+    );
+  } catch {
+    return text;
+  }
 }

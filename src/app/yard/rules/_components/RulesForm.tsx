@@ -2,6 +2,7 @@
 
 import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useSaveId } from '@/components/sync/useSaveId';
 import { USUAL_RULES, type YardRules } from '@/core';
 import { YardRulesOnPaper } from '@/files/yardRules';
 import { Alert, Button, Group, NumberInput, Switch, TagsInput } from '@mantine/core';
@@ -26,10 +27,14 @@ export function RulesForm({ first }: { first: YardRules }) {
   const { say } = useLengths();
   const form = useForm<YardRules>({ initialValues: first, validate: zod4Resolver(YardRulesOnPaper) });
   const [state, setState] = useState<State>(null);
+  /** What they were when they were last seen here. */
+  const [opened, setOpened] = useState(() => JSON.stringify(first));
+  const nameSave = useSaveId();
   const [busy, begin] = useTransition();
   const save = (values: YardRules) =>
     begin(async () => {
-      const answer = await saveRulesAction(values).catch(() => null);
+      const answer = await saveRulesAction(values, { opened, saveId: nameSave(values) }).catch(() => null);
+      if (answer?.ok) setOpened(JSON.stringify(values));
       if (answer && !answer.ok) form.setErrors(answer.fields);
       const refused = answer === null ? 'The server does not answer: the rules are as they were.' : 'Not kept yet.';
       setState(answer?.ok ? { kind: 'kept' } : { kind: 'refused', problem: answer?.problem ?? refused });

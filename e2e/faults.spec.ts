@@ -235,14 +235,14 @@ test('a refused event keeps nothing back: it is shown with its reason, mended, c
   await expect(page.getByRole('link', { name: /2 refused/ })).toBeVisible();
   await expect.poll(() => passesIn(demoYard)).toBe(before + 1);
   await page.getByRole('link', { name: /2 refused/ }).click();
-  const rows = page.getByRole('listitem').filter({ hasText: 'a mark: 4 from 1' });
+  const rows = page.getByRole('listitem').filter({ hasText: '4 strides, at 1' });
   await expect(rows).toHaveCount(2);
   await expect(rows.first()).toContainText(/Refused: .{10,}/);
   await rows.first().getByRole('button', { name: 'Put it right' }).click();
-  await rows.first().getByLabel('strides').fill('5');
+  await rows.first().getByLabel('Strides').fill('5');
   await rows.first().getByRole('button', { name: 'Send it so' }).click();
   // The pass is still not there: it is refused again, as mended.
-  await expect(page.getByRole('listitem').filter({ hasText: 'a mark: 5 from 1' })).toContainText('Refused');
+  await expect(page.getByRole('listitem').filter({ hasText: '5 strides, at 1' })).toContainText('Refused');
   for (let left = 2; left > 0; left -= 1) {
     const row = page.getByRole('listitem').filter({ hasText: 'Refused' }).first();
     await row.getByRole('button', { name: 'Drop it', exact: true }).click();

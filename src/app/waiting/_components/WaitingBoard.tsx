@@ -1,13 +1,13 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { boxWords } from '@/components/sync/boxes';
 import { deviceSync } from '@/components/sync/deviceSync';
 import type { KeptRow } from '@/components/sync/keptRow';
 import { useSyncState } from '@/components/sync/useBox';
 import { Button, Group } from '@mantine/core';
-import Link from 'next/link';
 import { WaitingRow } from './WaitingRow';
 import classes from './Waiting.module.css';
 
@@ -37,9 +37,11 @@ export function WaitingBoard() {
           </Button>
         </Group>
       )}
-      {[...new Set(rows.map(({ box }) => box))].map(box => (
-        <Box key={box} box={box} rows={rows.filter(row => row.box === box)} />
-      ))}
+      <div className={classes.boxes}>
+        {[...new Set(rows.map(({ box }) => box))].map(box => (
+          <Box key={box} box={box} rows={rows.filter(row => row.box === box)} />
+        ))}
+      </div>
     </>
   );
 }
@@ -47,7 +49,12 @@ export function WaitingBoard() {
 function Box({ box, rows }: { box: string; rows: readonly KeptRow[] }) {
   const { words, href } = boxWords(box);
   return (
-    <Card label={words} title={href === null ? words : <Link href={href}>{words}</Link>}>
+    <Card label={words} title={words}>
+      {href !== null && (
+        <LinkButton href={href} variant="default">
+          Show it
+        </LinkButton>
+      )}
       <ol className={classes.rows}>
         {rows.map(row => (
           <WaitingRow key={row.key} row={row} />

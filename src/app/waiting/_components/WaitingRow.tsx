@@ -4,7 +4,7 @@ import { deviceSync } from '@/components/sync/deviceSync';
 import type { KeptRow } from '@/components/sync/keptRow';
 import { Button, Group, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { eventFields, withField } from './eventFields';
+import { eventFields, timeTyped, typedTime, withField } from './eventFields';
 import { eventWords, saidAtMs } from './eventWords';
 import classes from './Waiting.module.css';
 
@@ -44,24 +44,24 @@ function RefusedEvent({ row, reason }: { row: KeptRow; reason: string }) {
     <>
       <span role="status">Refused: {reason}</span>
       <Group gap="xs">
-        <Button size="xs" variant="default" onClick={() => void deviceSync().tryAgain(row.key)}>
+        <Button variant="default" onClick={() => void deviceSync().tryAgain(row.key)}>
           Send it again
         </Button>
         {eventFields(row.event).length > 0 && (
-          <Button size="xs" variant="default" onClick={() => setDoing('mending')}>
+          <Button variant="default" onClick={() => setDoing('mending')}>
             Put it right
           </Button>
         )}
         {/* Over plain HTTP a browser copies nothing for a page: then it is copied by hand. */}
-        <Button size="xs" variant="default" onClick={copy}>
+        <Button variant="default" onClick={copy}>
           {copied ? 'Copied' : 'Copy it out'}
         </Button>
         {doing === 'dropping' ? (
-          <Button size="xs" color="ochre" onClick={() => void deviceSync().drop(row.key)}>
+          <Button color="ochre" onClick={() => void deviceSync().drop(row.key)}>
             Drop it for good
           </Button>
         ) : (
-          <Button size="xs" variant="default" onClick={() => setDoing('dropping')}>
+          <Button variant="default" onClick={() => setDoing('dropping')}>
             Drop it
           </Button>
         )}
@@ -80,7 +80,10 @@ function MendEvent({ row }: { row: KeptRow }) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const send = () => {
     let event = row.event;
-    for (const [path, value] of Object.entries(typed)) event = withField(event, path, value);
+    for (const { path, isTime } of fields) {
+      const text = typed[path];
+      if (text !== undefined) event = withField(event, path, isTime ? timeTyped(text) : text);
+    }
     void deviceSync().mend(row.key, event);
   };
   return (
@@ -91,17 +94,16 @@ function MendEvent({ row }: { row: KeptRow }) {
         send();
       }}
     >
-      {fields.map(({ path, name, value }) => (
+      {fields.map(({ path, name, value, isTime }) => (
         <TextInput
           key={path}
           label={name}
-          value={typed[path] ?? String(value)}
+          {...(isTime && { type: 'datetime-local', step: 1 })}
+          value={typed[path] ?? (isTime ? typedTime(Number(value)) : String(value))}
           onChange={changed => setTyped({ ...typed, [path]: changed.currentTarget.value })}
         />
       ))}
-      <Button type="submit" size="xs">
-        Send it so
-      </Button>
+      <Button type="submit">Send it so</Button>
     </form>
   );
 }

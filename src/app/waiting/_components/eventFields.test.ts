@@ -1,4 +1,4 @@
-import { eventFields, withField } from './eventFields';
+import { eventFields, timeTyped, typedTime, withField } from './eventFields';
 import { eventWords, saidAtMs } from './eventWords';
 
 const mark = {
@@ -20,11 +20,19 @@ test('a mended number stays a number, and what is none changes nothing', () => {
 });
 
 test('what waits is told in words, also what this Roan does not know', () => {
-  expect(eventWords(mark)).toBe('a mark: 120 from 2');
+  expect(eventWords(mark)).toBe('120 strides, at 2');
   expect(eventWords({ piece: 'a', place: '', ticked: true, tappedAtMs: 5 })).toBe('a piece that stands');
   for (const strange of [null, 7, {}, { type: 'dance' }, { type: 'mark' }])
     expect(eventWords(strange)).toBe('something that cannot be read');
   expect(saidAtMs(mark)).toBe(1000);
   expect(saidAtMs({ piece: 'a', tappedAtMs: 5 })).toBe(5);
   expect(saidAtMs(null)).toBeNull();
+});
+
+test('a time is typed as a day and a time, and is what it was', () => {
+  const ms = new Date(2026, 4, 3, 9, 30, 5).getTime();
+  expect(typedTime(ms)).toBe('2026-05-03T09:30:05');
+  expect(timeTyped(typedTime(ms))).toBe(String(ms));
+  expect(typedTime(NaN)).toBe('');
+  expect(timeTyped('soon')).toBe('');
 });

@@ -18,6 +18,8 @@ function recordWords(event: RecordEvent): string | null {
     case 'pass':
       return `a pass: ${event.pass.stage}`;
     case 'mark':
+      if (event.mark.kind === 'strides')
+        return `${event.mark.count || 'no'} ${event.mark.count === 1 ? 'stride' : 'strides'}, at ${event.mark.place}`;
       return `a mark: ${markWords(event.mark)}`;
     case 'break':
       return 'a walk break';

@@ -17,8 +17,8 @@ configure({ asyncUtilTimeout: 15_000 });
 
 let next = 0;
 /** A pad with one key: what waits is listed, and it says what is saved. */
-function Pad({ answered = () => undefined }: { answered?: () => void }) {
-  const { ready, unsent, waits, add } = useBox<Tap>({ box: BOX, parse, answered });
+function Pad({ answered = () => undefined, look }: { answered?: () => void; look?: () => void }) {
+  const { ready, unsent, waits, add } = useBox<Tap>({ box: BOX, parse, answered, look });
   return (
     <>
       <button type="button" onClick={() => add([{ id: `tap ${(next += 1)}` }])}>
@@ -52,14 +52,15 @@ afterAll(() => deviceSync().close());
 
 test('a tap is shown at once, is saved when the server says so, and its answer is told to the page', async () => {
   fetched.mockResolvedValue(answer(200, { taken: 1 }));
-  const answered = jest.fn();
-  render(<Pad answered={answered} />);
+  const [answered, look] = [jest.fn(), jest.fn()];
+  render(<Pad answered={answered} look={look} />);
   await waitFor(() => expect(screen.getByRole('status').textContent).toBe('Saved'));
   fireEvent.click(screen.getByText('tap'));
   expect(screen.getByTestId('shown').textContent).toBe('1');
   await waitFor(() => expect(screen.getByRole('status').textContent).toBe('Saved'));
   expect(screen.getByTestId('shown').textContent).toBe('0');
   expect(answered).toHaveBeenCalledWith({ taken: 1 });
+  expect(look).not.toHaveBeenCalled();
 });
 
 test('without an answer it is said to be kept, on every page, and goes out once there is one', async () => {
@@ -94,4 +95,18 @@ test('what Roan refuses is told with a way to see why, and is shown in the recor
   await waitFor(() => expect(screen.getByText('1 refused: see why')).toBeTruthy());
   expect(screen.getByTestId('shown').textContent).toBe('0');
   expect(deviceSync().state().rows).toMatchObject([{ refused: 'no such pass' }]);
+});
+
+test('what another tab sent is asked for', async () => {
+  fetched.mockRejectedValue(new TypeError('no connection'));
+  const look = jest.fn();
+  render(<Pad look={look} />);
+  fireEvent.click(screen.getByText('tap'));
+  await waitFor(() => expect(screen.getByRole('status').textContent).toMatch(/not saved yet/));
+  // As the other tab leaves the device's store when it has sent what waits.
+  const { openDeviceStore } = await import('./deviceStore');
+  const store = await openDeviceStore();
+  await store.remove((await store.all()).map(({ seq }) => seq));
+  act(() => deviceSync().look());
+  await waitFor(() => expect(look).toHaveBeenCalledTimes(1));
 });

@@ -43,8 +43,17 @@ export function useBox<Event>(options: UseBox<Event>): BoxState<Event> {
     () => NO_ROWS,
   );
 
+  /** What this tab sent was answered to it: nothing more has to be asked. */
+  const wasAnswered = useRef(false);
   useEffect(
-    () => openBox(box, { after: () => latest.current.after?.() ?? 0, answered: body => latest.current.answered(body) }),
+    () =>
+      openBox(box, {
+        after: () => latest.current.after?.() ?? 0,
+        answered: body => {
+          wasAnswered.current = true;
+          latest.current.answered(body);
+        },
+      }),
     [box],
   );
   useEffect(() => {
@@ -61,8 +70,9 @@ export function useBox<Event>(options: UseBox<Event>): BoxState<Event> {
   const held = own.length;
   const before = useRef(0);
   useEffect(() => {
-    // Sent, perhaps by another tab, which had the answer.
-    if (held < before.current) latest.current.look?.();
+    // Sent by another tab, which had the answer.
+    if (held < before.current && !wasAnswered.current) latest.current.look?.();
+    wasAnswered.current = false;
     before.current = held;
   }, [held]);
 

@@ -20,6 +20,7 @@ import { ARCHIVE_TABLES, tableName } from './archiveTables';
 import { backUpIfDue, backupFilms, isBackupDue, listBackups } from './backups';
 import { readArchive, type ArchiveLimits } from './readArchive';
 import { isEmptyYard, restoreArchive } from './restoreArchive';
+import { withFilms } from './withFilms';
 import { archiveRows, sha256, writeArchive } from './writeArchive';
 
 jest.setTimeout(120_000);
@@ -263,6 +264,22 @@ test('a backup a day is kept, with its films beside all of them once, and a half
     }
     writeFileSync(path.join(folders.backups, 'roan-000009-20260701T000000Z.zip.part'), 'half');
     expect(listBackups(folders.backups)).toHaveLength(3);
+  });
+});
+
+test('a backup that is taken away has its films in it, and is restored with nothing beside it', async () => {
+  await withDemo(async database => {
+    const folders = { backups: path.join(folder, 'backups'), videos: folder };
+    const name = await backUpIfDue(database, folders, NOW_MS);
+    const file = path.join(folders.backups, name!);
+    expect((await readArchive(file)).films.map(({ open }) => open)).toEqual([null]);
+    const whole = await buffer(await withFilms(file, backupFilms(folders.backups)));
+    await withTestDatabase(async empty => {
+      await currentYard(empty);
+      await restoreArchive(empty, await readBytes(whole), path.join(folder, 'elsewhere'));
+      expect(await allRows(empty)).toEqual(await allRows(database));
+      expect(readFileSync(path.join(folder, 'elsewhere', 'film-1'), 'utf8')).toBe('not really a film');
+    });
   });
 });
 

@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import http from 'node:http';
 import path from 'node:path';
 import { expect, test } from './support/fixtures';
@@ -138,4 +138,48 @@ test('what slips into a page as text runs nothing', async ({ demoYard, page }) =
     return 'ran' in window;
   });
   expect(ran).toBe(false);
+});
+
+/** Every action of the application, with an address that knows it, as the build lists them. */
+function actions(): { id: string; at: string }[] {
+  const listed = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+    node: Record<string, { workers: Record<string, unknown> }>;
+  };
+  return Object.entries(listed.node).map(([id, { workers }]) => {
+    const page = Object.keys(workers).find(name => !name.includes('_not-found') && !name.includes('_global-error'))!;
+    const at = page
+      .replace(/^app/, '')
+      .replace(/\/page$/, '')
+      .replace(/\[\w+\]/g, 'none');
+    return { id, at: at === '' ? '/yard' : at };
+  });
+}
+
+test('no action answers what makes no sense with anything but a sentence', async ({ demoYard }) => {
+  expect(actions().length).toBeGreaterThan(30);
+  const nonsense = [
+    '[null,null,null,null,null]',
+    '["none","none","none","none","none"]',
+    '[{},{},{},{},{}]',
+    '[[],-1,1e300,"",0]',
+  ];
+  let refusals = 0;
+  for (const { id, at } of actions())
+    for (const body of nonsense) {
+      const headers = { 'next-action': id, 'content-type': 'text/plain;charset=UTF-8', accept: 'text/x-component' };
+      const own = { ...headers, origin: demoYard.url };
+      const answer = await ask(demoYard.url, at, { method: 'POST', headers: own, body });
+      const told = `${id.slice(0, 8)} at ${at} with ${body}: ${answer.status} ${answer.text.slice(0, 300)}`;
+      expect(answer.status, told).toBeLessThan(500);
+      if (!answer.text.includes('"ok":false')) continue;
+      refusals += 1;
+      // What is wrong is said: in a sentence, or at the fields.
+      expect(answer.text, told).toMatch(/"problem":"\w+[^"]{8,}"|"fields":\{"/);
+      expect(answer.text, told).not.toContain('Roan failed at this');
+    }
+  expect(refusals).toBeGreaterThan(80);
+  // And none at all is done for another site.
+  const [first] = actions();
+  const foreign = { 'next-action': first!.id, 'content-type': 'text/plain', origin: 'http://evil.example' };
+  expect((await ask(demoYard.url, first!.at, { method: 'POST', headers: foreign, body: '[]' })).status).toBe(403);
 });

@@ -59,6 +59,14 @@ test('two tabs do not write over each other, and neither takes what the other is
       .map(({ value }) => value)
       .sort(),
   ).toEqual(['mine', 'yours']);
+  one.keepDraft('lesson new', 'x');
+  expect(
+    one
+      .allDrafts()
+      .map(({ name }) => name)
+      .sort(),
+  ).toEqual(['layout', 'layout', 'lesson new']);
+  one.dropDraft('lesson new');
   const three = openTab();
   expect(await three.draftLeft('layout', async () => true)).toBeNull();
   // Once they are closed the latest is brought back.

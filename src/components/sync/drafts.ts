@@ -36,6 +36,13 @@ export function dropDraft(name: string, of = tabId()): void {
   stored(() => localStorage.removeItem(keyOf(name, of)));
 }
 
+/** All that is typed on this device and not saved, the latest first, each with its name. */
+export function allDrafts(): (Draft & { name: string })[] {
+  const keys = stored(() => Object.keys(localStorage).filter(key => key.startsWith(`${PREFIX} `))) ?? [];
+  const names = new Set(keys.map(key => key.slice(PREFIX.length + 1, key.lastIndexOf(' '))));
+  return [...names].flatMap(name => draftsOf(name).map(draft => ({ ...draft, name }))).sort((a, b) => b.atMs - a.atMs);
+}
+
 /** All that was kept under a name, the latest first. */
 export function draftsOf(name: string): Draft[] {
   const start = `${PREFIX} ${name} `;

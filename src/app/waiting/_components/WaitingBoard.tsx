@@ -8,6 +8,7 @@ import { deviceSync } from '@/components/sync/deviceSync';
 import type { KeptRow } from '@/components/sync/keptRow';
 import { useSyncState } from '@/components/sync/useBox';
 import { Button, Group } from '@mantine/core';
+import { TypedDrafts } from './TypedDrafts';
 import { WaitingRow } from './WaitingRow';
 import classes from './Waiting.module.css';
 
@@ -17,10 +18,13 @@ export function WaitingBoard() {
   if (rows === null) return <p role="status">Opening …</p>;
   if (rows.length === 0)
     return (
-      <EmptyState title="Nothing waits">
-        Everything that was tapped on this device is in the yard’s record. Without a connection, what you tap is kept
-        here until it can be sent, from any page.
-      </EmptyState>
+      <>
+        <TypedDrafts />
+        <EmptyState title="Nothing waits">
+          Everything that was tapped on this device is in the yard’s record. Without a connection, what you tap is kept
+          here until it can be sent, from any page.
+        </EmptyState>
+      </>
     );
   const waiting = rows.filter(({ refused }) => refused === null);
   const inPageOnly = waiting.filter(({ keptIn }) => keptIn === 'page').length;
@@ -38,6 +42,7 @@ export function WaitingBoard() {
         </Group>
       )}
       <div className={classes.boxes}>
+        <TypedDrafts />
         {[...new Set(rows.map(({ box }) => box))].map(box => (
           <Box key={box} box={box} rows={rows.filter(row => row.box === box)} />
         ))}

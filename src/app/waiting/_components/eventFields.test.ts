@@ -1,4 +1,5 @@
 import { eventFields, timeTyped, typedTime, withField } from './eventFields';
+import { draftWords } from './draftWords';
 import { eventWords, saidAtMs } from './eventWords';
 
 const mark = {
@@ -35,4 +36,12 @@ test('a time is typed as a day and a time, and is what it was', () => {
   expect(timeTyped(typedTime(ms))).toBe(String(ms));
   expect(typedTime(NaN)).toBe('');
   expect(timeTyped('soon')).toBe('');
+});
+
+test('what is typed and not saved is told by what it is of, with where it is gone on with', () => {
+  expect(draftWords('layout l1')).toEqual({ words: 'A layout that is planned', href: '/plan/l1' });
+  expect(draftWords('lesson new').href).toBe('/ride/lessons/new');
+  expect(draftWords('measured l1 7').href).toBe('/set/l1');
+  expect(draftWords('stride-test h1').href).toBe('/yard/horses/h1/test');
+  expect(draftWords('song').href).toBeNull();
 });

@@ -18,7 +18,7 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { yardContext } from '../_server/yardContext';
-import { changedMeanwhile } from './changedMeanwhile';
+import { refuseChanged } from './refuseChanged';
 import { horseFigures, typedStrideM, unlessUntouched } from './yardFigures';
 
 /** Adds a horse or changes one; its typed strides move every row that is spaced by them. */
@@ -31,9 +31,7 @@ export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unkn
     const stored = id === undefined ? null : await findHorse(db, yard.id, id);
     if (id !== undefined && !stored)
       return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored && horseFigures(stored), name);
-    if (meanwhile.kind === 'saved') return { ok: true };
-    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
+    const saveId = await refuseChanged(db, yard.id, sent, stored && horseFigures(stored), name);
     // The form was good, so what was typed has its shape.
     const texts = typed as z.input<ReturnType<typeof horseForm>>;
     const heightM = unlessUntouched(texts.height, form.data.height, stored?.heightM, 'hands');
@@ -51,7 +49,7 @@ export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unkn
       if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
     }
     await write(tx =>
-      once(tx, yard.id, meanwhile.saveId, () =>
+      once(tx, yard.id, saveId, () =>
         saveHorse(tx, yard.id, { id, name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM }),
       ),
     );
@@ -67,15 +65,8 @@ export async function saveRulesAction(typed: unknown, sent?: unknown): Promise<F
     if (!rules.success) return formFaults(rules.error);
     const { db, write, yard } = await yardContext();
     const now = await yardRules(db, yard.id);
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, now, 'How this yard teaches');
-    if (meanwhile.kind === 'saved') return { ok: true };
-    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
-    await write(tx =>
-      once(tx, yard.id, meanwhile.saveId, async () => {
-        await saveYardRules(tx, yard.id, rules.data);
-        return true;
-      }),
-    );
+    const saveId = await refuseChanged(db, yard.id, sent, now, 'How this yard teaches');
+    await write(tx => once(tx, yard.id, saveId, () => saveYardRules(tx, yard.id, rules.data)));
     revalidatePath('/yard/rules');
     return { ok: true };
   });
@@ -89,13 +80,9 @@ export async function savePersonAction(typed: unknown, sent?: unknown): Promise<
     const { id, name, role } = form.data;
     const texts = typed as z.input<ReturnType<typeof personForm>>;
     const stored = (await listPeople(db, yard.id)).find(person => person.id === id);
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored, stored?.name ?? '');
-    if (meanwhile.kind === 'saved') return { ok: true };
-    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
+    const saveId = await refuseChanged(db, yard.id, sent, stored, stored?.name ?? '');
     const stepLengthM = unlessUntouched(texts.stepLength, form.data.stepLength, stored?.typedStepM, unit);
-    await write(tx =>
-      once(tx, yard.id, meanwhile.saveId, () => savePerson(tx, yard.id, { id, name, role, stepLengthM })),
-    );
+    await write(tx => once(tx, yard.id, saveId, () => savePerson(tx, yard.id, { id, name, role, stepLengthM })));
     revalidatePath('/', 'layout');
     return { ok: true };
   });
@@ -120,9 +107,7 @@ export async function saveArenaAction(typed: unknown, seen: unknown, sent?: unkn
     const { id, name, letters, boundary } = form.data;
     const texts = typed as z.input<ReturnType<typeof arenaForm>>;
     const stored = id === undefined ? null : await findArena(db, yard.id, id);
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored, stored?.name ?? '');
-    if (meanwhile.kind === 'saved') return { ok: true };
-    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
+    const saveId = await refuseChanged(db, yard.id, sent, stored, stored?.name ?? '');
     const widthM = unlessUntouched(texts.width, form.data.width, stored?.widthM, unit);
     const lengthM = unlessUntouched(texts.length, form.data.length, stored?.lengthM, unit);
     const sized = { widthM, lengthM, letters };
@@ -132,10 +117,7 @@ export async function saveArenaAction(typed: unknown, seen: unknown, sent?: unkn
       if (touches.length > 0) return { ok: false, fields: {}, problem: null, touches };
     }
     await write(tx =>
-      once(tx, yard.id, meanwhile.saveId, async () => {
-        await saveArena(tx, yard.id, { id, name, widthM, lengthM, letters, boundary });
-        return true;
-      }),
+      once(tx, yard.id, saveId, () => saveArena(tx, yard.id, { id, name, widthM, lengthM, letters, boundary })),
     );
     revalidatePath('/', 'layout');
     return { ok: true };
@@ -148,15 +130,8 @@ export async function saveKitAction(typed: unknown, sent?: unknown): Promise<For
     const form = kitForm(unit).safeParse(typed);
     if (!form.success) return formFaults(form.error);
     const stored = (await listKit(db, yard.id)).find(piece => piece.id === form.data.id);
-    const meanwhile = await changedMeanwhile(db, yard.id, sent, stored, stored?.name ?? '');
-    if (meanwhile.kind === 'saved') return { ok: true };
-    if (meanwhile.kind === 'changed') return { ok: false, fields: {}, problem: meanwhile.problem };
-    await write(tx =>
-      once(tx, yard.id, meanwhile.saveId, async () => {
-        await saveKit(tx, yard.id, form.data);
-        return true;
-      }),
-    );
+    const saveId = await refuseChanged(db, yard.id, sent, stored, stored?.name ?? '');
+    await write(tx => once(tx, yard.id, saveId, () => saveKit(tx, yard.id, form.data)));
     revalidatePath('/', 'layout');
     return { ok: true };
   });

@@ -13,7 +13,7 @@ import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import type { OpenDatabase } from '../openDatabase';
 import type { Manifest } from './manifest';
-import { readArchive, verifyArchive } from './readArchive';
+import { archiveManifest, verifyArchive } from './readArchive';
 import { backupsToDrop } from './thinOut';
 import { writeArchive, type ArchiveFilm } from './writeArchive';
 
@@ -134,10 +134,9 @@ async function letGo(folder: string): Promise<void> {
   const needed = new Set<string>();
   for (const { name } of listBackups(folder)) {
     // Of a backup that cannot be read nobody knows which films it needs: then all are kept.
-    const archive = await readArchive(path.join(folder, name)).catch(() => null);
-    if (!archive) return;
-    archive.films.forEach(({ hash }) => needed.add(hash));
-    archive.close();
+    const manifest = await archiveManifest(path.join(folder, name)).catch(() => null);
+    if (!manifest) return;
+    Object.keys(manifest.films).forEach(hash => needed.add(hash));
   }
   const films = backupFilms(folder);
   for (const hash of readdirSync(films)) if (!needed.has(hash)) rmSync(path.join(films, hash), { force: true });

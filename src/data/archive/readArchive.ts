@@ -56,6 +56,15 @@ export async function readArchive(
   }
 }
 
+/**
+ * What an archive says of itself, without its tables.
+ * @throws {DatabaseRefused} where it is none of Roan's
+ */
+export async function archiveManifest(file: string): Promise<Manifest> {
+  const zip = await openZip(file).catch(() => refuse('This file is no archive of Roan, or it is damaged.'));
+  return readManifest(zip, USUAL_LIMITS).finally(zip.close);
+}
+
 async function readManifest(zip: OpenZip, { manifestBytes }: ArchiveLimits): Promise<Manifest> {
   const size = zip.sizes.get(MANIFEST_FILE);
   if (size === undefined) return refuse(`This archive has no ${MANIFEST_FILE}: it is not one of Roan’s.`);

@@ -4,7 +4,7 @@ import { Card } from '@/components/Card/Card';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { allDrafts, dropDraft } from '@/components/sync/drafts';
 import { Button, Group } from '@mantine/core';
-import { useState, useSyncExternalStore } from 'react';
+import { useState } from 'react';
 import { draftWords } from './draftWords';
 import classes from './Waiting.module.css';
 
@@ -14,19 +14,14 @@ type NamedDraft = ReturnType<typeof allDrafts>[number];
 
 /** What is typed on this device and not saved: where it is gone on with, and a way to drop it. */
 export function TypedDrafts() {
-  const isAlive = useSyncExternalStore(
-    () => () => undefined,
-    () => true,
-    () => false,
-  );
-  const [dropped, setDropped] = useState(0);
-  const drafts = isAlive ? allDrafts() : [];
+  // It is shown once the device's store was read, which is in the browser.
+  const [drafts, setDrafts] = useState(allDrafts);
   if (drafts.length === 0) return null;
   return (
     <Card label="Typed and not saved" title="Typed and not saved">
-      <ol className={classes.rows} data-dropped={dropped}>
+      <ol className={classes.rows}>
         {drafts.map(draft => (
-          <DraftRow key={`${draft.name} ${draft.tab}`} draft={draft} onDrop={() => setDropped(dropped + 1)} />
+          <DraftRow key={`${draft.name} ${draft.tab}`} draft={draft} onDrop={() => setDrafts(allDrafts())} />
         ))}
       </ol>
     </Card>

@@ -1,3 +1,4 @@
+import { DatabaseRefused } from '@/data/databaseRefused';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { isSaved } from '@/data/queries/saves';
 import { SaveId } from '@/files/saveId';
@@ -8,28 +9,27 @@ const Sent = z
   .optional()
   .catch(undefined);
 
-export type Meanwhile =
-  { kind: 'as-opened'; saveId: string | undefined } | { kind: 'saved' } | { kind: 'changed'; problem: string };
-
 /**
- * Whether a form may be saved: not where somebody else changed the same thing since it was opened, which nobody would see. A save
- * whose answer was lost is done already, and is no change of somebody else's.
+ * Refuses a form where somebody else changed the same thing since it was opened, which nobody would see. A save whose answer was
+ * lost is done already, and is no change of somebody else's.
  * @param now - the thing as it is now; undefined or null where something is added
  * @param name - what it is called
+ * @returns the name of this save; undefined from a page of before an update
+ * @throws {DatabaseRefused} where it was changed
  */
-export async function changedMeanwhile(
+export async function refuseChanged(
   db: RoanDatabase,
   yardId: string,
   form: unknown,
   now: object | null | undefined,
   name: string,
-): Promise<Meanwhile> {
+): Promise<string | undefined> {
   const sent = Sent.parse(form);
-  if (sent && (await isSaved(db, yardId, sent.saveId))) return { kind: 'saved' };
-  if (!sent || sent.opened === null || !now || canonical(sent.opened) === canonical(JSON.stringify(now)))
-    return { kind: 'as-opened', saveId: sent?.saveId };
-  const problem = `“${name}” was changed in another window since this was opened, and nothing was saved over it. What you typed is still here: note it, close this, and look at “${name}” as it is now.`;
-  return { kind: 'changed', problem };
+  const isAsOpened = !sent || sent.opened === null || !now || canonical(sent.opened) === canonical(JSON.stringify(now));
+  if (isAsOpened || (await isSaved(db, yardId, sent.saveId))) return sent?.saveId;
+  throw new DatabaseRefused(
+    `“${name}” was changed in another window since this was opened, and nothing was saved over it. What you typed is still here: note it, close this, and look at “${name}” as it is now.`,
+  );
 }
 
 /** A thing as text, whatever order its parts were said in; what is no JSON is itself. */

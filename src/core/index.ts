@@ -464,3 +464,4 @@ export {
   type ClaimWords,
 } from './review/claims';
 export { wilsonInterval, type Share } from './statistics/proportions';
+export { eventAtMs } from './record/eventAtMs';

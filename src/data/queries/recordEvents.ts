@@ -1,4 +1,4 @@
-import { askedLayout, assertNever, UNTOLD_QUESTION, type Join, type RecordEvent } from '@/core';
+import { askedLayout, assertNever, eventAtMs, UNTOLD_QUESTION, type Join, type RecordEvent } from '@/core';
 import type { RecordBatch } from '@/files/recordEvent';
 import { and, eq, isNull } from 'drizzle-orm';
 import { horses, lessonAsks, lessonJoins, lessons, marks, pairs, passes, people, walkBreaks } from '../schema';
@@ -26,16 +26,10 @@ import { newRecordRevision } from './recordRevision';
  * @throws {RecordRefused} a pair, layout, lesson or pass that is not there, or a place that the layout does not have
  */
 export async function recordBatch(tx: Transaction, yardId: string, batch: RecordBatch, nowMs: number): Promise<void> {
-  const saidMs = batch.events.flatMap(timesOf);
+  const saidMs = batch.events.map(eventAtMs);
   const recording = beginRecording(tx, yardId, nowMs, { sentAtMs: batch.sentAtMs, saidMs });
   for (const event of batch.events) await recordEvent(recording, event);
   await newRecordRevision(tx, yardId, [...recording.touched]);
-}
-
-/** The instants that an event tells of itself. */
-function timesOf(event: RecordEvent): number[] {
-  if (event.type === 'pass') return [event.pass.riddenAtMs];
-  return 'atMs' in event ? [event.atMs] : [];
 }
 
 async function recordEvent(recording: Recording, event: RecordEvent): Promise<void> {

@@ -1,4 +1,4 @@
-import { markWords, type RecordEvent } from '@/core';
+import { eventAtMs, markWords, type RecordEvent } from '@/core';
 
 type Loose = Record<string, unknown>;
 
@@ -38,7 +38,10 @@ function recordWords(event: RecordEvent): string | null {
 
 /** When it was said, milliseconds; null where it does not say. */
 export function saidAtMs(event: unknown): number | null {
-  const said = event as { atMs?: unknown; tappedAtMs?: unknown; pass?: { riddenAtMs?: unknown } } | null;
-  const at = said?.atMs ?? said?.tappedAtMs ?? said?.pass?.riddenAtMs;
-  return typeof at === 'number' ? at : null;
+  try {
+    const at = (event as { tappedAtMs?: unknown }).tappedAtMs ?? eventAtMs(event as RecordEvent);
+    return typeof at === 'number' ? at : null;
+  } catch {
+    return null;
+  }
 }

@@ -259,6 +259,8 @@ export const settingTicks = sqliteTable(
     ticked: integer('ticked', { mode: 'boolean' }).notNull(),
     /** By the clock of the device it was tapped on: the latest tap counts. */
     tappedAt: instant('tapped_at').notNull(),
+    /** Of a layout's ticks the number rises with every change: an answer with a lower one is an older answer. */
+    number: integer('number').notNull().default(0),
   },
   table => [primaryKey({ columns: [table.layoutId, table.piece] })],
 );

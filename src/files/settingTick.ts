@@ -3,7 +3,8 @@ import { facingFromHeading, type Item, type PointM } from '@/core';
 /** A tap on a piece of a setting sheet: it stands, or it does not. */
 export type SettingTick = { piece: string; place: string; ticked: boolean; tappedAtMs: number };
 
-export type TicksAnswer = { ticks: SettingTick[] };
+/** Ticks of a layout: all of them where `afresh`, else what changed since the number that was asked after. */
+export type TicksAnswer = { number: number; afresh: boolean; ticks: SettingTick[] };
 
 export const MOST_TICKS = 500;
 export const MOST_LETTERS = { piece: 90, place: 120 };

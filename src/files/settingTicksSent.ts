@@ -13,4 +13,6 @@ export const SettingTicks = z.strictObject({
   ticks: z.array(Tick).max(MOST_TICKS),
   /** The clock of the device when it sent this. */
   sentAtMs: z.number().int().min(0).max(8.64e15).optional(),
+  /** The number of the last answer that the page had. */
+  after: z.number().int().min(0).optional(),
 });

@@ -45,9 +45,9 @@ const KINDS: Readonly<Record<string, BoxKind>> = {
   ticks: {
     words: 'What stands on the sand',
     href: id => `/set/${id}`,
-    send: (id, ticks) => ({
+    send: (id, ticks, open) => ({
       url: `/api/layouts/${encodeURIComponent(id)}/ticks`,
-      body: { ticks, sentAtMs: Date.now() },
+      body: { ticks, sentAtMs: Date.now(), after: open?.after?.() },
     }),
     answerHas: 'ticks',
   },

@@ -23,7 +23,7 @@ test('a tap from a clock that is far ahead is of now, and one that was kept so i
   await testYard('Four on the bend', async ({ database: { db, write }, yardId, layoutId }) => {
     const YEAR_MS = 365 * 24 * 3600 * 1000;
     await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', true, NOW_MS + YEAR_MS)], { nowMs: NOW_MS }));
-    expect((await listTicks(db, yardId, layoutId))[0]!.tappedAtMs).toBe(NOW_MS);
+    expect((await listTicks(db, yardId, layoutId)).ticks[0]!.tappedAtMs).toBe(NOW_MS);
     // As a Roan before this one kept it.
     await write(tx =>
       tx.insert(settingTicks).values({
@@ -31,7 +31,7 @@ test('a tap from a clock that is far ahead is of now, and one that was kept so i
       }),
     );
     await write(tx => addTicks(tx, yardId, layoutId, [tick('b2', false, NOW_MS)], { nowMs: NOW_MS }));
-    expect((await listTicks(db, yardId, layoutId)).find(({ piece }) => piece === 'b2')!.ticked).toBe(false);
+    expect((await listTicks(db, yardId, layoutId)).ticks.find(({ piece }) => piece === 'b2')!.ticked).toBe(false);
   });
 });
 
@@ -40,8 +40,27 @@ test('of two taps on a piece the later one counts, whichever comes in first, and
     await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', true, 2000), tick('b2', true, 1000)], AT));
     await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', false, 1500), tick('b2', false, 3000)], AT));
     await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', false, 1500)], AT));
-    const ticks = await listTicks(db, yardId, layoutId);
+    const { ticks } = await listTicks(db, yardId, layoutId);
     expect(Object.fromEntries(ticks.map(({ piece, ticked }) => [piece, ticked]))).toEqual({ b1: true, b2: false });
+  });
+});
+
+test('after a number only what changed since comes, and all of it after a number that never was', async () => {
+  await testYard('Four on the bend', async ({ database: { db, write }, yardId, layoutId }) => {
+    const after = (number?: number) => listTicks(db, yardId, layoutId, number);
+    const pieces = ({ ticks }: { ticks: { piece: string }[] }) => ticks.map(({ piece }) => piece).sort();
+    await write(tx => addTicks(tx, yardId, layoutId, [tick('b1', true, 1000), tick('b2', true, 1000)], AT));
+    const { number } = await after();
+    await write(tx => addTicks(tx, yardId, layoutId, [tick('b2', false, 2000), tick('b1', false, 500)], AT));
+    const since = await after(number);
+    expect(since).toMatchObject({ afresh: false });
+    expect(since.number).toBeGreaterThan(number);
+    // A tap that was late changed nothing.
+    expect(since.ticks).toEqual([tick('b2', false, 2000)]);
+    expect((await after(since.number)).ticks).toEqual([]);
+    const restored = await after(since.number + 5);
+    expect(restored.afresh).toBe(true);
+    expect(pieces(restored)).toEqual(['b1', 'b2']);
   });
 });
 
@@ -112,7 +131,7 @@ test('a standing comes back from paper as it was', async () => {
 
 test('the demo yard begins with nothing ticked and everything as planned', async () => {
   await testYard('Five trot', async ({ database: { db }, yardId, layoutId }) => {
-    expect(await listTicks(db, yardId, layoutId)).toEqual([]);
+    expect(await listTicks(db, yardId, layoutId)).toEqual({ number: 0, afresh: true, ticks: [] });
     expect(await findStanding(db, yardId, layoutId, 1)).toBeNull();
   });
 });

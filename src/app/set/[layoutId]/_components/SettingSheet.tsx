@@ -16,7 +16,7 @@ import {
   type Tolerance,
 } from '@/core';
 import { printedSheet } from '@/files/printedSheet';
-import { placeOf, placeOfPoint, type SettingTick } from '@/files/settingTick';
+import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
 import { SegmentedControl, Select } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -52,7 +52,7 @@ type SettingSheetProps = {
   walkers: Walker[];
   walkerId: string | null;
   measureBy: SettingWish['measureBy'];
-  firstTicks: SettingTick[];
+  firstTicks: TicksAnswer;
   standing: StandingNow | null;
 };
 

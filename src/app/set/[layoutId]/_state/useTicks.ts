@@ -1,23 +1,22 @@
 import { ticksBox } from '@/components/sync/boxes';
 import { useBox } from '@/components/sync/useBox';
+import { useLatest } from '@/components/useLatest';
 import { keptTicks, type SettingTick, type TicksAnswer } from '@/files/settingTick';
 import { useCallback, useMemo, useState } from 'react';
 
 /** Which pieces stand: shown at once, kept on the device until the server has it, and the same on every device. */
-export function useTicks(layoutId: string, first: readonly SettingTick[]) {
+export function useTicks(layoutId: string, first: TicksAnswer) {
   const [known, setKnown] = useState(first);
-  /** An answer that was long on its way never takes back what a later one said. */
-  const know = useCallback(
-    (ticks: SettingTick[]) => setKnown(before => [...latest([...before, ...ticks]).values()]),
-    [],
-  );
+  const number = useLatest(known.number);
+  const know = useCallback((answer: TicksAnswer) => setKnown(before => withAnswer(before, answer)), []);
   const { ready, unsent, add, waits } = useBox<SettingTick>({
     box: ticksBox(layoutId),
     parse: keptTicks,
-    answered: body => know((body as TicksAnswer).ticks),
-    look: () => void ask(layoutId, know),
+    after: () => number.current,
+    answered: body => know(body as TicksAnswer),
+    look: () => void ask(layoutId, number.current, know),
   });
-  const standing = useMemo(() => latest([...known, ...unsent]), [known, unsent]);
+  const standing = useMemo(() => latest([...known.ticks, ...unsent]), [known, unsent]);
   const tap = useCallback(
     (piece: string, place: string, ticked: boolean) => add([{ piece, place, ticked, tappedAtMs: Date.now() }]),
     [add],
@@ -34,6 +33,14 @@ export function useTicks(layoutId: string, first: readonly SettingTick[]) {
 
 export type Ticks = ReturnType<typeof useTicks>;
 
+/** An answer that was long on its way never takes back what a later one said. */
+export function withAnswer(known: TicksAnswer, answer: TicksAnswer): TicksAnswer {
+  if (answer.afresh) return answer;
+  if (answer.number <= known.number) return known;
+  const changed = new Set(answer.ticks.map(({ piece }) => piece));
+  return { ...answer, ticks: [...known.ticks.filter(({ piece }) => !changed.has(piece)), ...answer.ticks] };
+}
+
 function latest(ticks: readonly SettingTick[]): Map<string, SettingTick> {
   const byPiece = new Map<string, SettingTick>();
   for (const tick of ticks)
@@ -41,10 +48,10 @@ function latest(ticks: readonly SettingTick[]): Map<string, SettingTick> {
   return byPiece;
 }
 
-async function ask(layoutId: string, know: (ticks: SettingTick[]) => void): Promise<void> {
+async function ask(layoutId: string, after: number, know: (answer: TicksAnswer) => void): Promise<void> {
   try {
-    const response = await fetch(`/api/layouts/${layoutId}/ticks`);
-    if (response.ok) know(((await response.json()) as TicksAnswer).ticks);
+    const response = await fetch(`/api/layouts/${layoutId}/ticks?after=${after}`);
+    if (response.ok) know((await response.json()) as TicksAnswer);
   } catch {
     // Without a connection what is known stays; what waits says so.
   }

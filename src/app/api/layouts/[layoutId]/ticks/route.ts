@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { askedAfter } from '@/app/_server/askedAfter';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
 import { isLayout } from '@/data/queries/layouts';
@@ -11,12 +12,12 @@ type Params = { params: Promise<{ layoutId: string }> };
 const gone = () => problemAnswer(404, 'This layout is not in the yard any more.');
 const answer = (body: TicksAnswer) => Response.json(body);
 
-/** Which pieces stand: what other devices ticked too. */
-export const GET = answering(async (_: Request, { params }: Params) => {
+/** Which pieces stand: what other devices ticked too, or, after the number of an earlier answer, what changed since. */
+export const GET = answering(async (request: Request, { params }: Params) => {
   const { layoutId } = await params;
   const { db, yard } = await yardContext();
   if (!(await isLayout(db, yard.id, layoutId))) return gone();
-  return answer({ ticks: await listTicks(db, yard.id, layoutId) });
+  return answer(await listTicks(db, yard.id, layoutId, askedAfter(request)));
 });
 
 /** Takes taps in and says what stands now. Sent again, a tap counts once; 4xx says that it will never be taken. */
@@ -29,5 +30,5 @@ export const POST = answering(async (request: Request, { params }: Params) => {
   await write(tx =>
     addTicks(tx, yard.id, layoutId, sent.body.ticks, { nowMs: Date.now(), sentAtMs: sent.body.sentAtMs }),
   );
-  return answer({ ticks: await listTicks(db, yard.id, layoutId) });
+  return answer(await listTicks(db, yard.id, layoutId, sent.body.after));
 });

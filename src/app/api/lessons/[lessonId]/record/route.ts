@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { askedAfter } from '@/app/_server/askedAfter';
 import { lessonSetup } from '@/app/_server/lessonSetup';
 import { yardContext } from '@/app/_server/yardContext';
 import { findLesson } from '@/data/queries/lessons';
@@ -9,10 +10,8 @@ import { packLog } from '@/files/packedRecord';
 export const GET = answering(async (request: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
-  const asked = new URL(request.url).searchParams.get('after');
-  const after = asked !== null && /^\d{1,9}$/.test(asked) ? Number(asked) : undefined;
   const lesson = await findLesson(db, yard.id, lessonId);
-  const answer = lesson && (await lessonLog(db, yard.id, lessonId, after));
+  const answer = lesson && (await lessonLog(db, yard.id, lessonId, askedAfter(request)));
   if (!answer) return problemAnswer(404, 'This lesson is not in the yard any more.');
   const setup = await lessonSetup(db, yard.id, lesson);
   return Response.json({ number: answer.number, afresh: answer.afresh, log: packLog(answer.log), setup });

@@ -1,0 +1,1 @@
+ALTER TABLE `setting_ticks` ADD `number` integer DEFAULT 0 NOT NULL;

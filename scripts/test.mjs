@@ -39,7 +39,7 @@ await check('lint and layers', [
   ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn'],
 ]);
 
-await node('node_modules/jest/bin/jest.js', '--ci', '--json', `--outputFile=${OUTPUT}/jest.json`);
+await node('node_modules/jest/bin/jest.js', '--ci', '--maxWorkers=2', '--json', `--outputFile=${OUTPUT}/jest.json`);
 count('unit tests', ...jestCounts());
 
 await ensureBuilt();

@@ -1,5 +1,5 @@
 import { Button, Group, Progress, Text } from '@mantine/core';
-import type { SendStep } from './sendFile';
+import type { SendStep } from './uploadFile';
 
 const WORDS = { reading: 'Reading the file', sending: 'Sending it', waiting: 'Roan looks at it' } as const;
 

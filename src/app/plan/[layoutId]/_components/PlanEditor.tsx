@@ -34,7 +34,7 @@ import { nudgeM } from '../_state/planKeys';
 import { NOTHING_SELECTED, standing, type LegPlace, type Selection } from '../_state/selection';
 import { itemsOf, middleOf } from '../_state/thingsShown';
 import { useAutosave } from '../_state/useAutosave';
-import { useDraft } from '../_state/useDraft';
+import { usePlanDraft } from '../_state/usePlanDraft';
 import { useFreshHorses } from '../_state/useFreshHorses';
 import { usePlanEditor, type EditorGround, type MadeOnServer } from '../_state/usePlanEditor';
 import { usePlanKeys } from '../_state/usePlanKeys';
@@ -83,7 +83,7 @@ export function PlanEditor(props: PlanEditorProps) {
   useFreshHorses();
   const controls = usePlanEditor(first, ground, firstMade);
   const status = useAutosave(layoutId, firstRevision, first, controls.present);
-  const outdated = useDraft(layoutId, firstRevision, ground.arena, controls.put);
+  const outdated = usePlanDraft(layoutId, firstRevision, ground.arena, controls.put);
   const isPhone = useMediaQuery('(max-width: 36em)', false) ?? false;
   const [outside] = useState(() =>
     itemsOutside(ground.arena, controls.shown.resolved.layout.items).map(({ at }) => at),

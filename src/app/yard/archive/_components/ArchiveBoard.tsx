@@ -3,7 +3,7 @@
 import { Card } from '@/components/Card/Card';
 import { sizeWords } from '@/components/sizeWords';
 import { SendProgress } from '@/components/upload/SendProgress';
-import { useSendFile } from '@/components/upload/useSendFile';
+import { useUpload } from '@/components/upload/useUpload';
 import { Alert, Button, FileButton, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -22,7 +22,7 @@ type ArchiveBoardProps = {
 export function ArchiveBoard({ isEmpty, folder, second, backups }: ArchiveBoardProps) {
   const router = useRouter();
   const [said, setSaid] = useState<{ ok: boolean; words: string } | null>(null);
-  const { step, send, stop } = useSendFile();
+  const { step, send, stop } = useUpload();
   const restore = async (file: File | null) => {
     if (!file) return;
     setSaid(null);

@@ -2,7 +2,7 @@
 
 import { Card } from '@/components/Card/Card';
 import { SendProgress } from '@/components/upload/SendProgress';
-import { useSendFile } from '@/components/upload/useSendFile';
+import { useUpload } from '@/components/upload/useUpload';
 import { Button, FileButton, Group } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -16,7 +16,7 @@ type FilmListProps = { title: string; of: 'pass' | 'test'; entries: Entry[] };
 /** Passes or tests with the films beside them; a film is added to each. */
 export function FilmList({ title, of, entries }: FilmListProps) {
   const router = useRouter();
-  const { step, send, stop } = useSendFile();
+  const { step, send, stop } = useUpload();
   const [busyId, setBusyId] = useState<string | null>(null);
   const [problem, setProblem] = useState<{ id: string; words: string } | null>(null);
   const add = async (id: string, file: File | null) => {

@@ -8,7 +8,7 @@ import { readDraft } from './draft';
  * Brings back, when the page opens, what this device kept of the layout and the server never took.
  * @returns the kept version, if the layout was saved elsewhere since: then the reader has to choose
  */
-export function useDraft(
+export function usePlanDraft(
   layoutId: string,
   revision: number,
   arena: Arena,

@@ -10,7 +10,7 @@ export const NOT_SENT = 'The connection broke, and nothing of it was kept: send 
  * Sends a file as it is, with its hash, so that the server can say whether it arrived whole. The hash is read first: it stands before
  * the file.
  */
-export async function sendFile(
+export async function uploadFile(
   url: string,
   file: File,
   stop: AbortSignal,

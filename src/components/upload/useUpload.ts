@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { sendFile, type SendStep, type SentAnswer } from './sendFile';
+import { uploadFile, type SendStep, type SentAnswer } from './uploadFile';
 
 /** A file that is on its way: how far it is, and a way to stop it. It is stopped when its page is left. */
-export function useSendFile() {
+export function useUpload() {
   const [step, setStep] = useState<SendStep | null>(null);
   const stopping = useRef<AbortController | null>(null);
   useEffect(() => () => stopping.current?.abort(), []);
@@ -10,7 +10,7 @@ export function useSendFile() {
     const stop = new AbortController();
     stopping.current = stop;
     setStep({ step: 'reading', share: 0 });
-    const answer = await sendFile(url, file, stop.signal, setStep);
+    const answer = await uploadFile(url, file, stop.signal, setStep);
     setStep(null);
     return answer;
   };

@@ -370,6 +370,7 @@ export {
   RIDER_MARKS,
   standingMarks,
   TAKE_OFFS,
+  TRANSITIONS,
   type FenceOutcome,
   type PassMark,
   type PassMarkKind,
@@ -465,3 +466,10 @@ export {
 } from './review/claims';
 export { wilsonInterval, type Share } from './statistics/proportions';
 export { eventAtMs } from './record/eventAtMs';
+
+export { figureParts, partWords, type FigurePartDrawn } from './figures/figureParts';
+export { transitionsAsked, transitionsOf, type TransitionAsked } from './figures/transitionsAsked';
+export { THUMB_S, tempoOfTaps, tempoWords, type Tempo, type TempoChange } from './record/tempo';
+export { transitionWords } from './record/transitionWords';
+export { countsThatCanBe, tapsFromFirst, tapStride, type CountRange, type TapRun } from './pad/strideTaps';
+export { whereToStand } from './pad/whereToStand';

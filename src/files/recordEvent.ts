@@ -8,6 +8,7 @@ import {
   RIDE_DIRECTIONS,
   TAKE_OFFS,
   TRACK_GAITS,
+  TRANSITIONS,
   UNTOLD_QUESTION,
   type PassMark,
   type RecordChange,
@@ -31,6 +32,12 @@ export const MOST_PATH_POINTS = 400;
 const Metres = z.number().min(-50).max(250);
 const OnSand = z.strictObject({ xM: Metres, yM: Metres });
 
+/** When strides were tapped, from the first tap on: in order. */
+const Taps = z
+  .array(z.number().int().min(0).max(600_000))
+  .max(99)
+  .refine(taps => taps.every((atMs, index) => index === 0 || atMs >= taps[index - 1]!), 'Taps follow each other.');
+
 const kind = <Kind extends string, Shape extends z.ZodRawShape>(name: Kind, shape: Shape) =>
   z.strictObject({ id: Id, kind: z.literal(name), ...shape });
 
@@ -39,7 +46,7 @@ export const MarkOnPaper = z.discriminatedUnion('kind', [
   kind('footfall', { place: Place.nullable(), fraction: z.number().min(0).max(1) }),
   kind('hit', { place: Place }),
   kind('note', { words: z.string().trim().min(1).max(MAX_NOTE_LENGTH) }),
-  kind('strides', { place: Place, count: z.number().int().min(0).max(99) }),
+  kind('strides', { place: Place, count: z.number().int().min(0).max(99), tapsMs: Taps.optional() }),
   kind('fence', { place: Place, outcome: z.enum(FENCE_OUTCOMES) }),
   kind('take-off', { place: Place, where: z.enum(TAKE_OFFS) }),
   kind('landing', { place: Place, where: z.enum(LANDINGS) }),
@@ -47,9 +54,18 @@ export const MarkOnPaper = z.discriminatedUnion('kind', [
   kind('aim', { place: Place, off: z.enum(['left', 'right']) }),
   kind('fault', { place: Place.nullable(), fault: z.string().trim().min(1).max(80) }),
   kind('depart', { how: z.enum(DEPARTS), trotSteps: z.number().int().min(0).max(99).nullable() }),
-  kind('gait', { ridden: z.enum(TRACK_GAITS) }),
+  kind('transition', {
+    ...{ place: Place, to: z.enum([...TRACK_GAITS, 'halt']), how: z.enum(TRANSITIONS) },
+    trotSteps: z.number().int().min(0).max(99).nullable(),
+  }),
+  kind('gait', { ridden: z.enum(TRACK_GAITS), from: Place.optional() }),
   kind('head', { height: z.enum(HEAD_HEIGHTS) }),
-  kind('figure', { place: Place, point: z.enum(FIGURE_POINTS), kept: z.boolean() }),
+  kind('figure', {
+    place: Place,
+    part: z.number().int().min(1).max(99).optional(),
+    point: z.enum(FIGURE_POINTS),
+    kept: z.boolean(),
+  }),
   kind('quality', { value: z.number().int().min(1).max(5) }),
   kind('spot', { at: OnSand }),
   kind('rider', { what: z.string().trim().min(1).max(80) }),

@@ -1,5 +1,6 @@
 import type { PassMark } from '../record/passMark';
 import type { Layout } from '../layout/layout';
+import { transitionsAsked } from '../figures/transitionsAsked';
 import { askedLayout } from './askedLayout';
 import type { Question } from './question';
 
@@ -12,8 +13,11 @@ export function marksFit(layout: Layout, question: Question, marks: readonly Pas
   if (!track) return false;
   const stops = track.kind === 'items' ? track.through.length : 0;
   const figures = track.kind === 'figures' ? track.figures.length : 0;
+  const changes = track.kind === 'figures' ? transitionsAsked(layout.arena, track).length : 0;
   return marks.every(mark => {
     if (mark.kind === 'line') return mark.to <= stops;
+    if (mark.kind === 'transition') return mark.place <= changes;
+    if (mark.kind === 'gait') return mark.from === undefined || mark.from <= stops;
     if (!('place' in mark) || mark.place === null) return true;
     if (mark.kind === 'figure') return mark.place <= figures;
     if (mark.kind === 'fault' && stops === 0) return true;

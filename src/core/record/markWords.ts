@@ -1,6 +1,8 @@
 import { assertNever } from '../assertNever';
 import { FOOTFALL_PLACES } from './footfall';
 import type { TappedMark } from './passMark';
+import { tempoOfTaps, tempoWords } from './tempo';
+import { transitionWords } from './transitionWords';
 
 const NEAR = 0.001;
 
@@ -14,12 +16,12 @@ export function fractionWords(fraction: number): string {
 
 /**
  * A mark in a few words.
- * @param nameOf - what stands at a place of the pass's own track, from 1; on the flat, what its figure is called
+ * @param nameOf - what stands at a place of the pass's own track, from 1; on the flat, what its figure, or a part of it, is called
  * @param nameOfItem - what an item is called
  */
 export function markWords(
   mark: TappedMark,
-  nameOf: (place: number) => string = String,
+  nameOf: (place: number, part?: number) => string = String,
   nameOfItem: (itemId: string) => string = String,
 ): string {
   switch (mark.kind) {
@@ -30,7 +32,7 @@ export function markWords(
     case 'note':
       return mark.words.length > 24 ? `“${mark.words.slice(0, 23)}…”` : `“${mark.words}”`;
     case 'strides':
-      return `${mark.count === 0 ? 'no stride' : mark.count} from ${nameOf(mark.place)}`;
+      return `${mark.count === 0 ? 'no stride' : mark.count} from ${nameOf(mark.place)}${tempoOf(mark.tapsMs)}`;
     case 'fence':
       return `${mark.outcome} at ${nameOf(mark.place)}`;
     case 'take-off':
@@ -47,12 +49,16 @@ export function markWords(
       return mark.place === null ? mark.fault : `${mark.fault} at ${nameOf(mark.place)}`;
     case 'depart':
       return mark.trotSteps ? `depart: ${mark.how}, ${mark.trotSteps} trot steps` : `depart: ${mark.how}`;
-    case 'gait':
-      return `ridden in ${mark.ridden.replace('-', ' ')}`;
+    case 'transition':
+      return transitionWords(mark);
+    case 'gait': {
+      const gait = mark.ridden.replace('-', ' ');
+      return mark.from === undefined ? `ridden in ${gait}` : `${gait} from ${nameOf(mark.from)} on`;
+    }
     case 'head':
       return mark.height === 'as wanted' ? 'head as wanted' : `head ${mark.height}`;
     case 'figure':
-      return `${mark.point} ${mark.kept ? 'kept' : 'lost'} in ${nameOf(mark.place)}`;
+      return `${mark.point} ${mark.kept ? 'kept' : 'lost'} in ${nameOf(mark.place, mark.part)}`;
     case 'quality':
       return `quality ${mark.value} of 5`;
     case 'spot':
@@ -77,4 +83,9 @@ export function fractionShort(fraction: number): string {
   const words = fractionWords(fraction);
   const glyphs: Record<string, string> = { 'a third': '⅓', 'the middle': '½', 'three quarters': '¾' };
   return glyphs[words] ?? words;
+}
+
+function tempoOf(tapsMs: readonly number[] | undefined): string {
+  const tempo = tapsMs && tempoOfTaps(tapsMs);
+  return tempo ? `, ${tempoWords(tempo)}` : '';
 }

@@ -1,10 +1,11 @@
 import { assertNever } from '../assertNever';
 import { standingMarks, type PassMark } from './passMark';
+import { transitionWords } from './transitionWords';
 import type { TrackGait } from '../layout/trackGait';
 import type { PassRecord } from './passRecord';
 
 /** A fault of a pass: what, and where (from 1; null for the pass as a whole). */
-export type PassFault = { what: string; place: number | null };
+export type PassFault = { what: string; place: number | null; part?: number };
 
 /** A pass with what was asked of it: all that judging it needs. */
 export type JudgedPass = { marks: readonly PassMark[]; question: Pick<PassRecord['question'], 'asked' | 'gait'> };
@@ -27,7 +28,7 @@ export function lineRidden({ marks }: { marks: readonly PassMark[] }): { from: n
 export function passFaults({ marks, question }: JudgedPass): PassFault[] {
   return standingMarks(marks).flatMap(mark => {
     const what = faultOf(mark, question);
-    return what === null ? [] : [{ what, place: 'place' in mark ? mark.place : null }];
+    return what === null ? [] : [{ what, ...placeOf(mark) }];
   });
 }
 
@@ -47,6 +48,8 @@ function faultOf(mark: PassMark, { asked, gait }: JudgedPass['question']): strin
       return mark.fault;
     case 'depart':
       return mark.how === 'right' ? null : mark.how;
+    case 'transition':
+      return mark.how === 'prompt' ? null : transitionWords(mark);
     case 'figure':
       return mark.kept ? null : `${mark.point} lost`;
     case 'strides': {
@@ -71,6 +74,14 @@ function faultOf(mark: PassMark, { asked, gait }: JudgedPass['question']): strin
     default:
       return assertNever(mark);
   }
+}
+
+/** Of which stop, leg or figure a mark is; a transition is told by its own words. */
+function placeOf(mark: PassMark): Omit<PassFault, 'what'> {
+  if (mark.kind === 'transition') return { place: null };
+  if (mark.kind === 'gait') return { place: mark.from ?? null };
+  if (mark.kind === 'figure') return { place: mark.place, ...(mark.part !== undefined && { part: mark.part }) };
+  return { place: 'place' in mark ? mark.place : null };
 }
 
 /** Whether nothing went wrong in a pass that counts. */

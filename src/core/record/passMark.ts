@@ -10,6 +10,8 @@ export const TAKE_OFFS = ['deep', 'good', 'long'] as const;
 export const LANDINGS = ['close', 'normal', 'far'] as const;
 export const LEADS = ['left', 'right', 'cross-canter'] as const;
 export const DEPARTS = ['right', 'wrong lead', 'ran into it'] as const;
+/** How a change of gait was ridden. A lead is only right or wrong where it goes into canter. */
+export const TRANSITIONS = ['prompt', 'late', 'ran into it', 'wrong lead'] as const;
 export const HEAD_HEIGHTS = ['low', 'as wanted', 'high'] as const;
 export const FIGURE_POINTS = ['shape', 'bend', 'rhythm'] as const;
 
@@ -28,23 +30,32 @@ export const RIDER_MARKS: readonly string[] = [
 
 /**
  * One thing noted in a pass. `place` counts from 1: the gap of a footfall (null: the row as a whole), the leg of strides,
- * the item of everything else, the figure of a figure's.
+ * the item of everything else, the figure of a figure's (`part`: its loop or circle), the transition of a transition's.
+ * `tapsMs`: when each stride was tapped, from the first tap on. A gait may be ridden `from` a stop on.
  */
 export type PassMark = { id: string } & (
   | { kind: 'footfall'; place: number | null; fraction: number }
   | { kind: 'hit'; place: number }
   | { kind: 'note'; words: string }
-  | { kind: 'strides'; place: number; count: number }
+  | { kind: 'strides'; place: number; count: number; tapsMs?: number[] }
   | { kind: 'fence'; place: number; outcome: FenceOutcome }
   | { kind: 'take-off'; place: number; where: (typeof TAKE_OFFS)[number] }
   | { kind: 'landing'; place: number; where: (typeof LANDINGS)[number] }
   | { kind: 'lead'; place: number; lead: (typeof LEADS)[number] }
   | { kind: 'aim'; place: number; off: 'left' | 'right' }
   | { kind: 'fault'; place: number | null; fault: string }
+  /** As it was marked before each transition had its place. */
   | { kind: 'depart'; how: (typeof DEPARTS)[number]; trotSteps: number | null }
-  | { kind: 'gait'; ridden: TrackGait }
+  | {
+      kind: 'transition';
+      place: number;
+      to: TrackGait | 'halt';
+      how: (typeof TRANSITIONS)[number];
+      trotSteps: number | null;
+    }
+  | { kind: 'gait'; ridden: TrackGait; from?: number }
   | { kind: 'head'; height: (typeof HEAD_HEIGHTS)[number] }
-  | { kind: 'figure'; place: number; point: (typeof FIGURE_POINTS)[number]; kept: boolean }
+  | { kind: 'figure'; place: number; part?: number; point: (typeof FIGURE_POINTS)[number]; kept: boolean }
   | { kind: 'quality'; value: number }
   | { kind: 'spot'; at: PointM }
   | { kind: 'rider'; what: string }
@@ -73,8 +84,10 @@ export function markSubject(mark: TappedMark): string | null {
     case 'rider':
     case 'fault':
       return null;
+    case 'gait':
+      return `gait ${mark.from ?? 'whole'}`;
     case 'figure':
-      return `figure ${mark.place} ${mark.point}`;
+      return `figure ${mark.place} ${mark.part ?? 'whole'} ${mark.point}`;
     default:
       return 'place' in mark ? `${mark.kind} ${mark.place ?? 'whole'}` : mark.kind;
   }

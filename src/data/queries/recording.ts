@@ -1,4 +1,4 @@
-import { askedLayout, type PassMark, type Question } from '@/core';
+import { askedLayout, transitionsAsked, type PassMark, type Question } from '@/core';
 import { and, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { lessonJoins, lessons, pairs, passes } from '../schema';
@@ -14,7 +14,7 @@ export class RecordRefused extends DatabaseRefused {
 }
 
 /** How many stops the track of a pass has, or how many figures. */
-type Places = { stops: number; figures: number };
+type Places = { stops: number; figures: number; transitions: number };
 
 /**
  * A batch while it is written. `at` is an instant of the device's clock by the server's; `numberOf` the number that the record
@@ -127,7 +127,8 @@ export async function refuseWrongPlace({ tx, yardId }: Recording, pass: PassRow,
   const version = await findVersion(tx, yardId, pass.layoutVersionId);
   const { questionId } = pass;
   const asked = questionId === null ? undefined : (await questionsById(tx, yardId, [questionId])).get(questionId);
-  refusePlace(mark, version && asked ? placesOf(askedLayout(version.layout, asked)) : { stops: 0, figures: 0 });
+  const none = { stops: 0, figures: 0, transitions: 0 };
+  refusePlace(mark, version && asked ? placesOf(askedLayout(version.layout, asked)) : none);
 }
 
 function placesOf(asked: ReturnType<typeof askedLayout>): Places {
@@ -135,6 +136,7 @@ function placesOf(asked: ReturnType<typeof askedLayout>): Places {
   return {
     stops: track?.kind === 'items' ? track.through.length : 0,
     figures: track?.kind === 'figures' ? track.figures.length : 0,
+    transitions: asked && track?.kind === 'figures' ? transitionsAsked(asked.arena, track).length : 0,
   };
 }
 
@@ -148,10 +150,17 @@ export async function refuseOtherLayout({ tx, yardId }: Recording, pass: PassRow
     throw new RecordRefused('What was asked goes over something that this layout does not have.');
 }
 
-function refusePlace(mark: PassMark, { stops, figures }: Places): void {
+function refusePlace(mark: PassMark, { stops, figures, transitions }: Places): void {
   if (mark.kind === 'line' && !(mark.from < mark.to && mark.to <= stops))
     throw new RecordRefused(`The track goes over ${stops}: there is no line from ${mark.from} to ${mark.to}.`);
+  if (mark.kind === 'gait' && mark.from !== undefined && mark.from > stops)
+    throw new RecordRefused(`The track goes over ${stops}: there is no pole or fence ${mark.from}.`);
   if (!('place' in mark) || mark.place === null) return;
+  if (mark.kind === 'transition') {
+    if (mark.place > transitions)
+      throw new RecordRefused(`It asks for ${transitions} changes of gait: there is none numbered ${mark.place}.`);
+    return;
+  }
   if (mark.kind === 'figure') {
     if (mark.place > figures)
       throw new RecordRefused(`There are ${figures} figures: there is no figure ${mark.place}.`);

@@ -471,5 +471,6 @@ export { figureParts, partWords, type FigurePartDrawn } from './figures/figurePa
 export { transitionsAsked, transitionsOf, type TransitionAsked } from './figures/transitionsAsked';
 export { THUMB_S, tempoOfTaps, tempoWords, type Tempo, type TempoChange } from './record/tempo';
 export { transitionWords } from './record/transitionWords';
-export { countsThatCanBe, tapsFromFirst, tapStride, type CountRange, type TapRun } from './pad/strideTaps';
+export { countsThatCanBe, tapsFromFirst, tapStride, type CountsThatCanBe, type TapRun } from './pad/strideTaps';
 export { whereToStand } from './pad/whereToStand';
+export { padSteps, type PadStep } from './pad/padSteps';

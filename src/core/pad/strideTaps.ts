@@ -19,7 +19,7 @@ const LEAST_TAPS = 3;
 export function tapStride(
   run: TapRun,
   atMs: number,
-  counts: CountRange,
+  counts: CountsThatCanBe,
   hasNext: boolean,
 ): { run: TapRun; ended: TapRun | null } {
   const { step, tapsMs } = run;
@@ -36,14 +36,14 @@ function isJumpPause(tapsMs: readonly number[], atMs: number): boolean {
 }
 
 /** The counts that a leg may come to. */
-export type CountRange = { from: number; to: number };
+export type CountsThatCanBe = { from: number; to: number };
 
 /**
  * The counts that can be on a leg: a stride or two beside the likely one, never so few that each were half as long again.
  * (Common practice, no source.)
  * @param likely - the count that lies nearest for the horse, ≥ 0
  */
-export function countsThatCanBe(likely: number, asked: number | null): CountRange {
+export function countsThatCanBe(likely: number, asked: number | null): CountsThatCanBe {
   if (!(likely >= 0 && likely < Infinity)) throw new RangeError(`countsThatCanBe: likely ${likely}`);
   const from = Math.min(Math.round(likely) - 1, Math.ceil(0.6 * likely));
   const to = Math.max(Math.round(likely) + 1, Math.floor(1.6 * likely));

@@ -1,0 +1,155 @@
+'use client';
+
+import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
+import { Sand, sandTextM } from '@/components/Sand/Sand';
+import { paperDegrees, sandView } from '@/components/Sand/sandView';
+import { chainPath } from '@/components/Sand/trackPath';
+import { useElementSize } from '@mantine/hooks';
+import type { PadStep, PassMark, PointM, TappedMark } from '@/core';
+import { useMemo } from 'react';
+import { bestOrientation, croppedBox, fromPixels, keyPlaces, keySize, pointsShown, toPixels } from './padMap';
+import { marksAtStep } from './marksAtStep';
+import type { RideSand } from './rideSand';
+import { shake } from './shake';
+import type { Pad } from './usePad';
+import { useSandTouch } from './useSandTouch';
+import classes from './Pad.module.css';
+
+type PadSandProps = {
+  sand: RideSand;
+  pad: Pad;
+  onMark: (said: TappedMark) => void;
+  /** A swipe over the sand: the next pair, or the one before; null where there is one. */
+  onSwipe: ((by: 1 | -1) => void) | null;
+};
+
+/** Before it is laid out the room is that of a phone. */
+const USUAL_ROOM = { width: 374, height: 240 };
+
+/** The sand that is ridden on: what is ridden over as keys at its place, what was marked drawn where it was. */
+export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
+  const { ref, ...size } = useElementSize<HTMLDivElement>();
+  const room = size.width > 0 && size.height > 0 ? size : USUAL_ROOM;
+  const { asked, chains, steps, arrows, stand, legMiddles, tracks } = sand;
+  const { arena } = asked;
+  const { view, box, places, sizePx } = useMemo(() => {
+    const points = pointsShown(chains, [...steps.map(({ at }) => at), ...(stand ? [stand] : [])]);
+    const turned = sandView(arena, bestOrientation(points, room));
+    const shown = croppedBox(turned, arena, points, room);
+    const spots = pad.steps.map(({ at }) => toPixels(shown, room, turned.toPaper(at)));
+    const key = keySize(spots.length, room);
+    return { view: turned, box: shown, places: keyPlaces(spots, key, room), sizePx: key };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the room by its two numbers
+  }, [sand, pad.steps, room.width, room.height]);
+  const pixels = (at: PointM) => toPixels(box, room, view.toPaper(at));
+  const touch = useSandTouch({
+    onHold: point => {
+      const at = view.toSand(fromPixels(box, room, point));
+      if (at.xM < 0 || at.yM < 0 || at.xM > arena.widthM || at.yM > arena.lengthM) return;
+      shake();
+      onMark({ kind: 'spot', at });
+    },
+    onSwipe,
+  });
+  const spots = pad.marks.filter((mark): mark is Extract<PassMark, { kind: 'spot' }> => mark.kind === 'spot');
+  const chosenChain = pad.step?.kind === 'figure' ? pad.step.chain : null;
+  return (
+    <div ref={ref} className={classes.sand} {...touch}>
+      <Sand arena={arena} view={view} box={box} label="The sand" className={classes.drawing} textM={sandTextM(arena)}>
+        <LayoutDrawing layout={asked} tracks={tracks} view={view} textM={sandTextM(arena)} />
+        {chosenChain && <path d={chainPath(view, chosenChain)} className={classes.chosenWay} />}
+      </Sand>
+      <svg className={classes.over} width={room.width} height={room.height} aria-hidden="true">
+        {arrows.map((pose, index) => {
+          const { x, y } = pixels(pose.at);
+          return (
+            <path
+              key={index}
+              d="M -7 -5 L 7 0 L -7 5 Z"
+              className={classes.arrow}
+              transform={`translate(${x} ${y}) rotate(${paperDegrees(view, pose.headingRad)})`}
+            />
+          );
+        })}
+        {pad.steps.map((step, index) => {
+          const at = pixels(step.at);
+          const key = places[index]!;
+          return <line key={index} x1={at.x} y1={at.y} x2={key.x} y2={key.y} className={classes.leader} />;
+        })}
+        {spots.map(({ id, at }) => {
+          const { x, y } = pixels(at);
+          return <circle key={id} cx={x} cy={y} r={11} className={classes.spot} />;
+        })}
+        {stand && <Stand at={pixels(stand)} />}
+        {pad.marks.map(mark => {
+          const middle = mark.kind === 'strides' ? legMiddles[mark.place - 1] : undefined;
+          return mark.kind === 'strides' && middle ? (
+            <Counted key={mark.id} at={pixels(middle)} count={mark.count} />
+          ) : null;
+        })}
+      </svg>
+      <div role="group" aria-label="Where on the sand" className={classes.spots}>
+        {pad.steps.map((step, index) => (
+          <StepKey
+            key={`${step.kind} ${step.place} ${step.kind === 'figure' ? step.part : ''}`}
+            {...{ step, sizePx }}
+            at={places[index]!}
+            said={marksAtStep(pad.marks, step)}
+            isChosen={index === pad.chosen}
+            isNext={pad.run !== null && index === pad.run.step + 1}
+            onChoose={() => pad.choose(index)}
+          />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+type StepKeyProps = {
+  step: PadStep;
+  at: { x: number; y: number };
+  sizePx: number;
+  said: string;
+  isChosen: boolean;
+  isNext: boolean;
+  onChoose: () => void;
+};
+
+/** A key on the sand: its number, and under it what was said of it. */
+function StepKey({ step, at, sizePx, said, isChosen, isNext, onChoose }: StepKeyProps) {
+  return (
+    <button
+      type="button"
+      className={classes.spotKey}
+      style={{ left: at.x, top: at.y, width: sizePx, height: sizePx }}
+      aria-pressed={isChosen}
+      aria-label={said === '' ? step.words : `${step.words}: ${said}`}
+      data-kind={step.kind}
+      data-next={isNext || undefined}
+      data-early={`step ${step.kind} ${step.place} ${step.kind === 'figure' ? (step.part ?? '') : ''}`}
+      onClick={onChoose}
+    >
+      <strong>{step.label}</strong>
+      {said !== '' && <small>{said}</small>}
+    </button>
+  );
+}
+
+/** Where to stand: a person seen from above. */
+function Stand({ at: { x, y } }: { at: { x: number; y: number } }) {
+  return (
+    <g transform={`translate(${x} ${y})`} className={classes.stand}>
+      <ellipse rx={11} ry={5.5} />
+      <circle r={4.5} />
+      <text y={18}>you</text>
+    </g>
+  );
+}
+
+function Counted({ at: { x, y }, count }: { at: { x: number; y: number }; count: number }) {
+  return (
+    <text x={x} y={y} dy="0.35em" className={classes.counted}>
+      {count}
+    </text>
+  );
+}

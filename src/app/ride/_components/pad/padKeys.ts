@@ -1,0 +1,151 @@
+import {
+  FIGURE_POINTS,
+  FOOTFALL_PLACES,
+  RIDE_FAULTS,
+  TRACK_GAITS,
+  TRANSITIONS,
+  type PadStep,
+  type PassMark,
+  type TappedMark,
+  type TrackGait,
+} from '@/core';
+
+/** A key of the pad: what it says of where one is. */
+export type PadKey = {
+  name: string;
+  /** On a keyboard. */
+  letter: string;
+  of: (step: PadStep | null) => TappedMark;
+  /** Of the stop that was left, where strides are counted to the next. */
+  at: 'here' | 'left';
+  /** It is of a place: until one is chosen it says nothing. */
+  needsStep: boolean;
+};
+
+const PLAIN: readonly TrackGait[] = ['walk', 'trot', 'canter', 'course-canter'];
+const isCanter = (gait: TrackGait) => gait === 'canter' || gait === 'course-canter';
+const placeOf = (step: PadStep | null) => step?.place ?? 1;
+
+const key = (name: string, letter: string, of: PadKey['of'], needsStep = true): PadKey => ({
+  ...{ name, letter, of, needsStep, at: 'here' },
+});
+
+const OUTCOMES = [
+  ['rub', 'r', 'rub'],
+  ['down', 'd', 'down'],
+  ['refusal', 'f', 'refusal'],
+  ['run-out left', 'k', 'run-out left'],
+  ['run-out right', 'l', 'run-out right'],
+] as const;
+
+const OUTCOME_KEYS = OUTCOMES.map(([name, letter, outcome]) =>
+  key(name, letter, step => ({ kind: 'fence', place: placeOf(step), outcome })),
+);
+const LEAD_KEYS = [
+  ['left lead', 'q', 'left'],
+  ['right lead', 'e', 'right'],
+  ['cross-canter', 'x', 'cross-canter'],
+].map(([name, letter, lead]): PadKey => ({
+  ...key(name!, letter!, step => ({ kind: 'lead', place: placeOf(step), lead: lead as 'left' })),
+  at: 'left',
+}));
+const HIT_KEY = key('hit', 'h', step => ({ kind: 'hit', place: placeOf(step) }));
+const BROKE_KEY = key(
+  'broke gait',
+  'b',
+  step => ({
+    kind: 'fault',
+    place: step && (step.kind === 'fence' || step.kind === 'pole') ? step.place : null,
+    fault: RIDE_FAULTS[0]!,
+  }),
+  false,
+);
+const FOOT_KEYS = [
+  ['a third', 't', FOOTFALL_PLACES.third],
+  ['middle', 'm', FOOTFALL_PLACES.middle],
+  ['three quarters', 'w', FOOTFALL_PLACES.threeQuarters],
+] as const;
+const HOW_LETTERS = ['p', 'l', 'r', 'x'];
+const POINT_LETTERS = ['s', 'b', 'h'];
+
+/** A gaited horse slips into one of these. */
+const GAITED: readonly TrackGait[] = ['flat-walk', 'running-walk', 'fox-trot', 'saddle-gait', 'pace', 'trot'];
+
+/**
+ * The keys that a question most often needs where one is, in rows; nothing that cannot happen there.
+ * @param stops - how many are ridden over
+ */
+export function padKeys(kind: PadStep['kind'], step: PadStep | null, gait: TrackGait, stops: number): PadKey[][] {
+  switch (kind) {
+    case 'fence':
+      if (step?.kind === 'pole') return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
+      return [OUTCOME_KEYS, isCanter(gait) ? LEAD_KEYS : [BROKE_KEY]];
+    case 'pole':
+      if (!PLAIN.includes(gait)) return [gaitKeys(gait), [HIT_KEY]];
+      return [stops > 1 ? footKeys(stops) : [], [HIT_KEY, BROKE_KEY, ...(isCanter(gait) ? LEAD_KEYS.slice(0, 2) : [])]];
+    case 'transition':
+      return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), []];
+    case 'figure':
+      return [FIGURE_POINTS.map((point, index) => pointKey(point, POINT_LETTERS[index]!)), [BROKE_KEY]];
+  }
+}
+
+/** Where the foot fell: of the gap behind the chosen pole, of the row as a whole where none is chosen. */
+function footKeys(stops: number): PadKey[] {
+  return FOOT_KEYS.map(([name, letter, fraction]) =>
+    key(
+      name,
+      letter,
+      step => ({ kind: 'footfall', place: step ? Math.min(step.place, stops - 1) : null, fraction }),
+      false,
+    ),
+  );
+}
+
+/** A lead is right or wrong only where it goes into canter. */
+function isOffered(how: (typeof TRANSITIONS)[number], step: PadStep | null): boolean {
+  return how !== 'wrong lead' || (step?.kind === 'transition' && step.to !== 'halt' && isCanter(step.to));
+}
+
+function howKey(how: (typeof TRANSITIONS)[number], index: number): PadKey {
+  return key(how, HOW_LETTERS[index]!, step => ({
+    ...{ kind: 'transition', place: placeOf(step), how, trotSteps: null },
+    to: step?.kind === 'transition' ? step.to : 'canter',
+  }));
+}
+
+function pointKey(point: (typeof FIGURE_POINTS)[number], letter: string): PadKey {
+  return key(`${point} lost`, letter, step => ({
+    ...{ kind: 'figure', place: placeOf(step), point, kept: false },
+    ...(step?.kind === 'figure' && step.part !== null && { part: step.part }),
+  }));
+}
+
+/** The gait that is asked and those that a horse slips into from it; from a pole on, or for the whole row. */
+function gaitKeys(asked: TrackGait): PadKey[] {
+  const gaits = [asked, ...GAITED.filter(gait => gait !== asked)].slice(0, 5);
+  return gaits.map((ridden, index) =>
+    key(
+      ridden.replace('-', ' '),
+      'gjuyi'[index]!,
+      step => ({ kind: 'gait', ridden, ...(step && { from: step.place }) }),
+      false,
+    ),
+  );
+}
+
+/** Whether what a key says is said. */
+export function isSaid(marks: readonly PassMark[], said: TappedMark): boolean {
+  return marks.some(
+    ({ id: _, ...mark }) =>
+      Object.entries(said).every(
+        ([name, value]) => name === 'trotSteps' || (mark as Record<string, unknown>)[name] === value,
+      ) &&
+      (said.kind !== 'figure' || (mark as { part?: number }).part === said.part),
+  );
+}
+
+/** The gaits that may be ridden instead: those of every horse, and, where one of them is asked, a gaited horse’s own. */
+export function gaitsAbout(asked: TrackGait): readonly TrackGait[] {
+  return PLAIN.includes(asked) ? PLAIN.slice(0, 3) : TRACK_GAITS.filter(gait => gait !== 'course-canter');
+}

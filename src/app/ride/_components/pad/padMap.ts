@@ -1,0 +1,169 @@
+import { drawn, type PaperPoint, type SandOrientation, type SandView } from '@/components/Sand/sandView';
+import type { PaperBox } from '@/components/Sand/Sand';
+import { poseAt, type Arena, type Chain, type PointM } from '@/core';
+
+/** So much sand is shown round what is ridden, metres. */
+const ROUND_M = 3.5;
+const SAMPLE_M = 2;
+
+/** What of the sand is shown to see all of what is ridden: its places and its ways. */
+export function pointsShown(chains: readonly Chain[], places: readonly PointM[]): PointM[] {
+  const along = chains.flatMap(chain => {
+    const count = Math.max(1, Math.ceil(chain.lengthM / SAMPLE_M));
+    return Array.from({ length: count + 1 }, (_, i) => poseAt(chain, (i / count) * chain.lengthM).at);
+  });
+  return [...along, ...places];
+}
+
+/** Which way round the sand fills a room of this shape better. */
+export function bestOrientation(points: readonly PointM[], room: { width: number; height: number }): SandOrientation {
+  const [acrossM, alongM] = extents(points);
+  const scale = (w: number, h: number) => Math.min(room.width / (w + 2 * ROUND_M), room.height / (h + 2 * ROUND_M));
+  return scale(alongM, acrossM) >= scale(acrossM, alongM) ? 'along' : 'up';
+}
+
+function extents(points: readonly PointM[]): [number, number] {
+  const xs = points.map(({ xM }) => xM);
+  const ys = points.map(({ yM }) => yM);
+  return points.length === 0 ? [0, 0] : [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
+}
+
+/** The part of the paper that shows these points, of the shape of the room: nothing beside it is left empty. */
+export function croppedBox(
+  view: SandView,
+  arena: Arena,
+  points: readonly PointM[],
+  room: { width: number; height: number },
+): PaperBox {
+  const shown = points.length === 0 ? corners(arena) : points;
+  const paper = shown.map(view.toPaper);
+  const [x0, x1] = range(
+    paper.map(({ x }) => x),
+    view.widthM,
+  );
+  const [y0, y1] = range(
+    paper.map(({ y }) => y),
+    view.heightM,
+  );
+  const shape = room.width / room.height;
+  const width = Math.max(x1 - x0, (y1 - y0) * shape);
+  const height = width / shape;
+  return {
+    x: drawn((x0 + x1 - width) / 2),
+    y: drawn((y0 + y1 - height) / 2),
+    width: drawn(width),
+    height: drawn(height),
+  };
+}
+
+const corners = ({ widthM, lengthM }: Arena): PointM[] => [
+  { xM: 0, yM: 0 },
+  { xM: widthM, yM: lengthM },
+];
+
+/** From the least to the greatest with room round it, not beyond the wall and its letters. */
+function range(values: readonly number[], sizeM: number): [number, number] {
+  const least = Math.max(Math.min(...values) - ROUND_M, -2);
+  const most = Math.min(Math.max(...values) + ROUND_M, sizeM + 2);
+  return [least, Math.max(most, least + 1)];
+}
+
+/** A point of the paper in pixels of the room. */
+export function toPixels(box: PaperBox, room: { width: number }, { x, y }: PaperPoint): PaperPoint {
+  const perM = room.width / box.width;
+  return { x: drawn((x - box.x) * perM), y: drawn((y - box.y) * perM) };
+}
+
+/** The same the other way: what paper lies under a tap. */
+export function fromPixels(box: PaperBox, room: { width: number }, { x, y }: PaperPoint): PaperPoint {
+  const perM = room.width / box.width;
+  return { x: box.x + x / perM, y: box.y + y / perM };
+}
+
+const ROUNDS = 120;
+/** Pixels between two keys. */
+const GAP = 4;
+
+/** How large keys can be that all have room beside each other: as large as a gloved thumb wants, or what the room leaves. */
+export function keySize(count: number, room: { width: number; height: number }): number {
+  const holds = (size: number) => cells(room.width, size) * cells(room.height, size);
+  return [60, 56, 52, 48, 44].find(size => count <= holds(size)) ?? 44;
+}
+
+/**
+ * Where keys of a size lie that belong to places: at them, pushed apart where they would lie over each other, inside the room.
+ * The same for the same places.
+ */
+export function keyPlaces(
+  places: readonly PaperPoint[],
+  size: number,
+  room: { width: number; height: number },
+): PaperPoint[] {
+  const least = size + GAP;
+  // Two that belong to one place are told apart by their order.
+  const keys = places.map(({ x, y }, i) => inRoom({ x: x + i * 0.01, y: y + i * 0.013 }, size, room));
+  for (let round = 0; round < ROUNDS; round += 1) {
+    let moved = false;
+    for (let a = 0; a < keys.length; a += 1)
+      for (let b = a + 1; b < keys.length; b += 1) moved = pushApart(keys, a, b, least) || moved;
+    keys.forEach((key, i) => (keys[i] = inRoom(key, size, room)));
+    if (!moved) break;
+  }
+  const lie = keys.some((a, i) => keys.slice(i + 1).some(b => touch(a, b, size)));
+  return (lie ? onGrid(places, size, room) : keys).map(({ x, y }) => ({ x: drawn(x), y: drawn(y) }));
+}
+
+const cells = (lengthPx: number, size: number) => Math.max(1, Math.floor((lengthPx + GAP) / (size + GAP)));
+const touch = (a: PaperPoint, b: PaperPoint, size: number) => Math.max(Math.abs(a.x - b.x), Math.abs(a.y - b.y)) < size;
+
+/** Where pushing finds no room for all: each takes the nearest free cell of a grid, those first that are nearest to one. */
+function onGrid(
+  places: readonly PaperPoint[],
+  size: number,
+  { width, height }: { width: number; height: number },
+): PaperPoint[] {
+  const [columns, rows] = [cells(width, size), cells(height, size)];
+  const centre = (i: number, count: number, lengthPx: number) =>
+    count === 1 ? lengthPx / 2 : size / 2 + (i * (lengthPx - size)) / (count - 1);
+  const grid = Array.from({ length: columns * rows }, (_, i) => ({
+    x: centre(i % columns, columns, width),
+    y: centre(Math.floor(i / columns), rows, height),
+  }));
+  const wishes = places
+    .flatMap((place, key) =>
+      grid.map((cell, at) => ({ key, at, awayPx: Math.hypot(cell.x - place.x, cell.y - place.y) })),
+    )
+    .sort((a, b) => a.awayPx - b.awayPx);
+  const taken = new Map<number, number>();
+  const found = new Map<number, number>();
+  for (const { key, at } of wishes) {
+    // More keys than cells share the last.
+    if (found.has(key) || (taken.has(at) && taken.size < grid.length)) continue;
+    found.set(key, at);
+    taken.set(at, key);
+  }
+  return places.map((_, key) => grid[found.get(key)!]!);
+}
+
+/** Pushes two keys apart along the way that is shorter; false where they do not touch. */
+function pushApart(keys: PaperPoint[], a: number, b: number, least: number): boolean {
+  const [one, other] = [keys[a]!, keys[b]!];
+  const [dx, dy] = [other.x - one.x, other.y - one.y];
+  const [overX, overY] = [least - Math.abs(dx), least - Math.abs(dy)];
+  if (overX <= 0.01 || overY <= 0.01) return false;
+  if (overX < overY) {
+    const push = ((dx < 0 ? -1 : 1) * overX) / 2;
+    keys[a] = { x: one.x - push, y: one.y };
+    keys[b] = { x: other.x + push, y: other.y };
+  } else {
+    const push = ((dy < 0 ? -1 : 1) * overY) / 2;
+    keys[a] = { x: one.x, y: one.y - push };
+    keys[b] = { x: other.x, y: other.y + push };
+  }
+  return true;
+}
+
+const inRoom = ({ x, y }: PaperPoint, size: number, { width, height }: { width: number; height: number }) => ({
+  x: Math.min(Math.max(x, size / 2), Math.max(size / 2, width - size / 2)),
+  y: Math.min(Math.max(y, size / 2), Math.max(size / 2, height - size / 2)),
+});

@@ -1,0 +1,70 @@
+import { poseAt, type Chain } from '../geometry/chain';
+import type { PointM } from '../geometry/pointM';
+import { figureParts } from '../figures/figureParts';
+import { figureWords } from '../figures/figureWords';
+import { transitionsOf } from '../figures/transitionsAsked';
+import { nameWords } from '../items/itemWords';
+import { isRaised } from '../items/pole';
+import type { Layout } from '../layout/layout';
+import type { Labels } from '../layout/labels';
+import type { ReckonedTrack } from '../layout/reckonLayout';
+import type { TrackGait } from '../layout/trackGait';
+
+/** Something of what is asked that is marked at its place on the sand. `place` counts from 1, of its own kind. */
+export type PadStep = { label: string; words: string; at: PointM } & (
+  | { kind: 'fence'; place: number; item: string }
+  | { kind: 'pole'; place: number; item: string; lies: boolean }
+  | { kind: 'transition'; place: number; from: TrackGait | 'halt'; to: TrackGait | 'halt' }
+  | { kind: 'figure'; place: number; part: number | null; chain: Chain | null }
+);
+
+/**
+ * What is marked of an asked layout, as drawn: what is ridden over in order; of a session its changes of gait in order, then
+ * its figures, part by part.
+ */
+export function padSteps(asked: Layout, reckoned: ReckonedTrack, labels: Pick<Labels, 'short'>): PadStep[] {
+  const [track] = asked.tracks;
+  if (!track) return [];
+  if (track.kind === 'items')
+    return track.through.map(({ item: id }, index): PadStep => {
+      const item = asked.items.find(one => one.id === id)!;
+      const label = labels.short(id);
+      const step = { place: index + 1, item: id, label, words: nameWords(item, label), at: item.at };
+      return item.kind === 'pole'
+        ? { kind: 'pole', ...step, lies: !isRaised(item.raised) }
+        : { kind: 'fence', ...step };
+    });
+  const session = reckoned.kind === 'figures' ? reckoned.session : null;
+  const transitions = (session ? transitionsOf(session) : []).map(({ place, from, to, pose }): PadStep => {
+    const words = `${gaitWord(from)} to ${gaitWord(to)}`;
+    return { kind: 'transition', place, from, to, label: String(place), words, at: pose.at };
+  });
+  const figures = track.figures.flatMap((planned, index): PadStep[] => {
+    const place = index + 1;
+    const parts = figureParts(asked.arena, planned, planned.gait ?? track.gait);
+    const name = figureWords(planned);
+    if (parts.length > 1)
+      return parts.map(({ part, words, chain }) => ({
+        ...{ kind: 'figure', place, part, chain, label: String(part) },
+        ...{ words: track.figures.length > 1 ? `${words}, ${name}` : words, at: middleOf(chain) },
+      }));
+    const chain = wholeOf(reckoned, planned.figure.start.at);
+    return [
+      { kind: 'figure', place, part: null, chain, label: String(place), words: name, at: planned.figure.start.at },
+    ];
+  });
+  return [...transitions, ...figures];
+}
+
+const gaitWord = (gait: TrackGait | 'halt') => gait.replace('-', ' ');
+const middleOf = (chain: Chain) => poseAt(chain, chain.lengthM / 2).at;
+
+/** The piece of a session that begins where a figure begins; null where it cannot be ridden. */
+function wholeOf(reckoned: ReckonedTrack, start: PointM): Chain | null {
+  if (reckoned.kind !== 'figures' || !reckoned.session.ok) return null;
+  const piece = reckoned.session.pieces.find(
+    one =>
+      one.kind === 'stretch' && Math.hypot(one.chain.start.at.xM - start.xM, one.chain.start.at.yM - start.yM) < 1e-6,
+  );
+  return piece?.kind === 'stretch' ? piece.chain : null;
+}

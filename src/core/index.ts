@@ -474,3 +474,4 @@ export { transitionWords } from './record/transitionWords';
 export { countsThatCanBe, tapsFromFirst, tapStride, type CountsThatCanBe, type TapRun } from './pad/strideTaps';
 export { whereToStand } from './pad/whereToStand';
 export { padSteps, type PadStep } from './pad/padSteps';
+export { faultGround, NO_GROUND, type FaultGround } from './lesson/faultGround';

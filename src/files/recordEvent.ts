@@ -124,6 +124,7 @@ const DeviceChange = z.union([
   changed('mark', 'said', TappedOnPaper),
   changed('pair', 'rides', z.boolean()),
   changed('lesson', 'ended', AtMs.nullable()),
+  changed('lesson', 'order', z.array(RowId).max(60)),
 ]) as unknown as z.ZodType<RecordChange>;
 
 /** Any change that is kept: the server's own are of a lesson's day, its plan, and whether it is archived. */

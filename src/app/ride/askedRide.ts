@@ -2,6 +2,7 @@ import {
   askedLayout,
   callSheet,
   chainsOf,
+  figureParts,
   figureWords,
   labelsAsBuilt,
   nameWords,
@@ -19,6 +20,7 @@ import {
   type Question,
   type QuestionWork,
   type ReckonedItemTrack,
+  type ReckonedTrack,
   type RideWay,
   type TrackGait,
 } from '@/core';
@@ -56,6 +58,9 @@ export type AskedRide = {
   work: QuestionWork;
   track: RunTrack | null;
   figures: string[];
+  /** Parts of the figures, by the place of their figure: what each is called. */
+  parts: Readonly<Record<number, readonly string[]>>;
+  reckoned: ReckonedTrack;
   /** The way its first leg goes, radians; null where there is none. */
   headingRad: number | null;
   key: string;
@@ -92,8 +97,20 @@ function rideOf(layout: Layout, question: Question): AskedRide | null {
     },
     ...{ ways: waysToRide(asked), work: trackWork(asked.items, track, reckoned!) },
     figures: track.kind === 'figures' ? track.figures.map(figureWords) : [],
+    parts: partsOf(asked, track),
+    reckoned: reckoned!,
     headingRad: chainsOf(reckoned!)[0]?.start.headingRad ?? null,
   };
+}
+
+function partsOf({ arena }: Layout, track: Layout['tracks'][number]): AskedRide['parts'] {
+  if (track.kind !== 'figures') return {};
+  return Object.fromEntries(
+    track.figures.map((figure, index) => [
+      index + 1,
+      figureParts(arena, figure, figure.gait ?? track.gait).map(({ words }) => words),
+    ]),
+  );
 }
 
 function trackOf(asked: Layout, track: ItemTrack, reckoned: ReckonedItemTrack, labels: Labels): RunTrack {
@@ -122,7 +139,13 @@ function trackOf(asked: Layout, track: ItemTrack, reckoned: ReckonedItemTrack, l
   };
 }
 
-/** What stands at a place of a ride's own track, from 1; on the flat, what its figure is called. */
-export function placeName(ride: Pick<AskedRide, 'track' | 'figures'> | null, place: number): string {
+/** What stands at a place of a ride's own track, from 1; on the flat, what its figure, or a part of it, is called. */
+export function placeName(
+  ride: Pick<AskedRide, 'track' | 'figures' | 'parts'> | null,
+  place: number,
+  part?: number,
+): string {
+  const ofFigure = part === undefined ? undefined : ride?.parts[place]?.[part - 1];
+  if (ofFigure) return (ride?.figures.length ?? 0) > 1 ? `${ofFigure} of ${ride!.figures[place - 1]}` : ofFigure;
   return ride?.track?.stops[place - 1]?.words ?? ride?.figures[place - 1] ?? String(place);
 }

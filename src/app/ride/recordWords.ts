@@ -25,7 +25,7 @@ export type RecordNames = {
 
 /** A mark in the words of its own pass. */
 export function markOfPassWords(mark: TappedMark, ride: AskedRide | null): string {
-  return markWords(mark, place => placeName(ride, place), ride?.inWords ?? String);
+  return markWords(mark, (place, part) => placeName(ride, place, part), ride?.inWords ?? String);
 }
 
 /** A pass in a few words: what was ridden, and on which rein. */
@@ -101,6 +101,8 @@ export function changeWords(names: RecordNames, change: RecordChange): ChangeWor
       return both(names.pairOf(change.of), (rides: boolean) => (rides ? 'rides' : 'does not ride'));
     case 'ended':
       return both('the lesson', (atMs: number | null) => (atMs === null ? 'open' : `ended ${names.timeOf(atMs)}`));
+    case 'order':
+      return both('the order of pairs', (ids: string[]) => ids.map(names.pairOf).join(', '));
     case 'day':
       return both('the day of the lesson', names.timeOf);
     case 'archived':

@@ -1,6 +1,7 @@
 import { assertNever } from '../assertNever';
 import type { FailurePolicy } from '../exercises/exercise';
 import { isVoid, passFaults, type JudgedPass } from '../record/passJudged';
+import { NO_GROUND, type FaultGround } from './faultGround';
 import type { FaultAnswer } from './repeatedFault';
 
 /** What the yard's policy says after a pass that went wrong. */
@@ -17,7 +18,8 @@ export const MOST_TRIES = 3;
 export function afterFailure(
   policy: FailurePolicy,
   passes: readonly JudgedPass[],
-  nameOf: (place: number) => string,
+  nameOf: (place: number, part?: number) => string,
+  ground: FaultGround = NO_GROUND,
 ): AfterFailure | null {
   const counted = passes.filter(pass => !isVoid(pass));
   const last = counted[counted.length - 1];
@@ -26,7 +28,8 @@ export function afterFailure(
   const failures = failuresAtEnd(counted);
   // Strides are marked on the leg that leads to the next place.
   const place = fault.place === null ? null : fault.what.startsWith('strides') ? fault.place + 1 : fault.place;
-  const where = place === null ? 'what failed' : nameOf(place);
+  const where = place === null ? 'what failed' : nameOf(place, fault.part);
+  const lies = place !== null && ground.at(place) === 'pole';
   const line: FaultAnswer[] =
     place === null || place < 2 ? [] : [{ kind: 'only this line', from: place - 1, to: place }];
   const down: FaultAnswer[] = [{ kind: 'stage down' }];
@@ -36,7 +39,9 @@ export function afterFailure(
         ? { words: `The same question again: try ${failures + 1} of ${MOST_TRIES}.`, answers: line }
         : { words: `${MOST_TRIES} tries have failed: ask something easier now.`, answers: [...down, ...line] };
     case 'lower only what failed':
-      return { words: `Lower ${where}, or lay it as a pole, and leave the rest.`, answers: line };
+      return lies
+        ? { words: `Take ${where} out, and leave the rest.`, answers: line }
+        : { words: `Lower ${where}, or lay it as a pole, and leave the rest.`, answers: line };
     case 'a stage down':
       return { words: 'Back to the stage before, until it is easy again.', answers: down };
     case 'a gait down':

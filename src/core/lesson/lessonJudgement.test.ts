@@ -8,6 +8,8 @@ import type { RecordEvent } from '../record/recordEvent';
 import type { Rein } from '../track/rein';
 import { applyEvent, EMPTY_LOG, standingRecord } from '../record/recordLog';
 import { takenBack } from '../record/testEvents';
+import { afterFailure } from './afterFailure';
+import type { FaultGround } from './faultGround';
 import { repeatedFaults } from './repeatedFault';
 import { stageGate, type GatedQuestion } from './stageGate';
 
@@ -158,4 +160,68 @@ test('what was asked on the day is recorded once, and can be taken back', () => 
   expect(record.asks[0]).toEqual({ id: 'a', stageId: 's', pairId: null, question: bend, atMs: 7 });
   const undone = fold([...events, takenBack('u', 'ask', 'a', 8)]);
   expect(undone.asks.map(({ id }) => id)).toEqual(['b']);
+});
+
+describe('what is offered can be done where it happened', () => {
+  const on = (at: FaultGround['at'], more: Partial<FaultGround> = {}): FaultGround => ({
+    ...{ at, landingPoleM: () => null, isRow: false, ...more },
+  });
+  const three = (mark: TappedMark) => [pass('left', mark), pass('right', mark), pass('left', mark)];
+
+  // Common practice, no source: a landing pole lies about 3 m behind a fence and is rolled out a little each pass.
+  test('a landing that stays close lays a pole, and rolls out the one that lies there', () => {
+    const close = three({ kind: 'landing', place: 2, where: 'close' });
+    expect(
+      repeatedFaults(
+        close,
+        on(() => 'fence'),
+      )[0]!.suggestion,
+    ).toContain('Lay a landing pole 3 m behind it');
+    const there = repeatedFaults(
+      close,
+      on(() => 'fence', { landingPoleM: place => (place === 2 ? 3 : null) }),
+    )[0]!;
+    expect(there.suggestion).toBe('Roll the landing pole out to 3.3 m.');
+    expect(there.answers).toEqual([{ kind: 'distance', leg: 1, byM: expect.closeTo(0.3, 9) }]);
+  });
+
+  // Common practice, no source: a foot at a third says that the step is short; all gaps of a row are changed together.
+  test('a foot at a third three times closes all gaps by 5 cm, at three quarters opens them once the pace is steady', () => {
+    const row = on(() => 'pole', { isRow: true });
+    const short = repeatedFaults(three({ kind: 'footfall', place: null, fraction: 1 / 3 }), row)[0]!;
+    expect(short.suggestion).toContain('close all gaps by 5 cm');
+    expect(short.answers).toEqual([{ kind: 'row', byM: -0.05 }]);
+    const long = repeatedFaults(three({ kind: 'footfall', place: 2, fraction: 3 / 4 }), row)[0]!;
+    expect(long.suggestion).toMatch(/steady the pace first, then open all gaps by 5 cm/);
+    expect(repeatedFaults(three({ kind: 'footfall', place: null, fraction: 1 / 2 }), row)).toEqual([]);
+  });
+
+  test('nothing is lowered that lies', () => {
+    const hits = three({ kind: 'hit', place: 1 });
+    expect(
+      repeatedFaults(
+        hits,
+        on(() => 'pole'),
+      )[0]!.suggestion,
+    ).not.toContain('Lower');
+    expect(
+      repeatedFaults(
+        hits,
+        on(() => 'raised pole'),
+      )[0]!.suggestion,
+    ).toContain('Lower');
+    const policy = afterFailure(
+      'lower only what failed',
+      hits,
+      () => 'pole 1',
+      on(() => 'pole'),
+    )!;
+    expect(policy.words).toBe('Take pole 1 out, and leave the rest.');
+  });
+
+  test('a bend that is lost in one loop comes back in that loop only', () => {
+    const lost = (part: number): TappedMark => ({ kind: 'figure', place: 1, part, point: 'bend', kept: false });
+    expect(repeatedFaults([pass('left', lost(2)), pass('left', lost(2)), pass('left', lost(3))])).toEqual([]);
+    expect(repeatedFaults(three(lost(2)))[0]).toMatchObject({ what: 'bend lost', place: 1, part: 2, times: 3 });
+  });
 });

@@ -1,9 +1,13 @@
+import { footfallDirection } from '../record/suggestSpacing';
+import { NO_GROUND, type FaultGround } from './faultGround';
 import { isVoid, passFaults, type JudgedPass, type PassFault } from '../record/passJudged';
 import { standingMarks } from '../record/passMark';
 
 /** What can be done about a fault with one tap. Legs count from 0, places from 1. */
 export type FaultAnswer =
   | { kind: 'distance'; leg: number; byM: number }
+  /** All gaps of a row together. */
+  | { kind: 'row'; byM: number }
   | { kind: 'stage down' }
   | { kind: 'only this line'; from: number; to: number };
 
@@ -11,10 +15,17 @@ export type FaultAnswer =
 export type RepeatedFault = {
   what: string;
   place: number | null;
+  part?: number;
   times: number;
   suggestion: string;
   answers: FaultAnswer[];
 };
+
+/** A landing pole is rolled out by so much at a time, metres (common practice, no source). */
+const ROLL_OUT_M = 0.3;
+
+/** Gaps of a row are closed or opened by so much at a time, metres (common practice, no source). */
+const ROW_CHANGE_M = 0.05;
 
 /** Common practice, no source: the third time it is a question about the distance, the line, the footing or the rider. */
 const TIMES = 3;
@@ -88,36 +99,83 @@ const HEAD: Advice = {
 };
 const NO_ADVICE: Advice = { words: 'Look at the distance, the line, the footing, and the rider, in that order.' };
 
-/** Another gait than was asked is a break of it. */
-function adviceFor(what: string): Advice {
+/** Nothing is lowered that lies. */
+const LYING_HIT: Advice = {
+  words: 'It lies on the ground already: look at the spacing, or take this one out and leave the rest.',
+  answers: lineTo,
+};
+const SHORT_FOOT: Advice = {
+  words: `The step is short for the row: close all gaps by ${ROW_CHANGE_M * 100} cm.`,
+  answers: () => [{ kind: 'row', byM: -ROW_CHANGE_M }],
+};
+const LONG_FOOT: Advice = {
+  words: `The step is long for the row: steady the pace first, then open all gaps by ${ROW_CHANGE_M * 100} cm.`,
+  answers: () => [{ kind: 'row', byM: ROW_CHANGE_M }],
+};
+
+/** A landing pole that lies there already goes out a little. */
+function rollOut(poleM: number): Advice {
+  const toM = Math.round((poleM + ROLL_OUT_M) * 20) / 20;
+  return {
+    words: `Roll the landing pole out to ${toM.toFixed(2).replace(/0$/, '')} m.`,
+    answers: place => (place === null ? [] : [{ kind: 'distance', leg: place - 1, byM: toM - poleM }]),
+  };
+}
+
+/** What can be done where it happened; another gait than was asked is a break of it. */
+function adviceFor({ what, place }: PassFault, ground: FaultGround): Advice {
+  if (what === FOOT_SHORT) return SHORT_FOOT;
+  if (what === FOOT_LONG) return LONG_FOOT;
+  const there = place === null ? null : ground.at(place);
+  if (what === 'hit' && there === 'pole') return LYING_HIT;
+  const poleM = what === 'landed close' && place !== null ? ground.landingPoleM(place) : null;
+  if (poleM !== null) return rollOut(poleM);
   if (what.startsWith('in ')) return ADVICE['break of gait']!;
   return what.startsWith('head ') ? HEAD : (ADVICE[what] ?? NO_ADVICE);
 }
 
-/** What went wrong in a pass, and a landing that was close: no fault, but worth a pole when it comes back. */
-function troubles(pass: JudgedPass): PassFault[] {
+const FOOT_SHORT = 'the foot at a third of the gap';
+const FOOT_LONG = 'the foot at three quarters of the gap';
+
+/** Where the foot fell in a row, as a whole: short or long for its gaps. */
+function footTrouble({ marks }: JudgedPass): PassFault[] {
+  const fractions = standingMarks(marks).flatMap(mark => (mark.kind === 'footfall' ? [mark.fraction] : []));
+  if (fractions.length === 0) return [];
+  const direction = footfallDirection(fractions.reduce((sum, one) => sum + one, 0) / fractions.length);
+  if (direction === 'middle') return [];
+  return [{ what: direction === 'short' ? FOOT_SHORT : FOOT_LONG, place: null }];
+}
+
+/**
+ * What went wrong in a pass, a landing that was close, and a foot that fell short or long in a row: no faults, but worth a change
+ * when they come back.
+ */
+function troubles(pass: JudgedPass, ground: FaultGround): PassFault[] {
   const close = standingMarks(pass.marks).flatMap(mark =>
     mark.kind === 'landing' && mark.where === 'close' ? [{ what: 'landed close', place: mark.place }] : [],
   );
-  return [...passFaults(pass), ...close];
+  return [...passFaults(pass), ...close, ...(ground.isRow ? footTrouble(pass) : [])];
 }
 
 /**
  * Faults that a pair had at the same place in three passes or more of those that count, the most frequent first.
  * @param passes - of one pair and one question, oldest first
+ * @param ground - what stands where they happened
  */
-export function repeatedFaults(passes: readonly JudgedPass[]): RepeatedFault[] {
+export function repeatedFaults(passes: readonly JudgedPass[], ground: FaultGround = NO_GROUND): RepeatedFault[] {
   const counts = new Map<string, PassFault & { times: number }>();
   for (const pass of passes) {
     if (isVoid(pass)) continue;
-    const once = new Map(troubles(pass).map(fault => [`${fault.what} ${fault.place}`, fault]));
+    const once = new Map(
+      troubles(pass, ground).map(fault => [`${fault.what} ${fault.place} ${fault.part ?? ''}`, fault]),
+    );
     for (const [key, fault] of once) counts.set(key, { ...fault, times: (counts.get(key)?.times ?? 0) + 1 });
   }
   return [...counts.values()]
     .filter(({ times }) => times >= TIMES)
     .sort((a, b) => b.times - a.times)
     .map(fault => {
-      const { words, answers } = adviceFor(fault.what);
+      const { words, answers } = adviceFor(fault, ground);
       return { ...fault, suggestion: words, answers: answers?.(fault.place) ?? [] };
     });
 }

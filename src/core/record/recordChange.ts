@@ -26,6 +26,8 @@ export type ChangedValue =
   | { on: 'pair'; what: 'rides'; was: boolean; to: boolean }
   /** When a lesson was ended; null where it is open. */
   | { on: 'lesson'; what: 'ended'; was: number | null; to: number | null }
+  /** In which order pairs ride, by their ids. */
+  | { on: 'lesson'; what: 'order'; was: string[]; to: string[] }
   /** The day and time of a lesson. */
   | { on: 'lesson'; what: 'day'; was: number; to: number }
   | { on: 'lesson'; what: 'archived'; was: boolean; to: boolean }

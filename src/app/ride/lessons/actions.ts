@@ -16,6 +16,7 @@ import {
   moveForGround,
   reckonItemTrack,
   type ItemTrack,
+  type Layout,
   type LessonPlan,
 } from '@/core';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
@@ -176,45 +177,57 @@ export async function copyLessonAction(id: unknown): Promise<FormOutcome<{ lesso
 
 const ItemId = z.string().min(1).max(80);
 const Stop = z.strictObject({ item: ItemId, reversed: z.boolean() });
-const Adjust = z.strictObject({
-  layoutId: z.string().min(1).max(60),
+const Gap = z.strictObject({
   from: Stop,
   to: Stop,
   leg: PlannedLegOnPaper,
   /** What comes behind on the track, and goes along. */
   behind: z.array(ItemId).max(200),
+});
+type Gap = z.infer<typeof Gap>;
+const Adjust = z.strictObject({
+  layoutId: z.string().min(1).max(60),
+  /** One, or all of a row: each by as much. */
+  gaps: z.array(Gap).min(1).max(60),
   byM: z.number().min(-0.5).max(0.5),
 });
 
-/** Opens or closes a distance by a little between passes: what stands from now on is what is ridden. */
+/** Opens or closes distances by a little between passes: what stands from now on is what is ridden. */
 export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> {
   return attempt<object>(async () => {
     const asked = Adjust.safeParse(sent);
     if (!asked.success) return refuse('A distance is changed by at most half a metre at a time.');
-    const { layoutId, from, to, leg, behind, byM } = asked.data;
+    const { layoutId, gaps, byM } = asked.data;
     const { db, write, yard } = await yardContext();
     const setup = await settingSetup(db, yard.id, layoutId);
     if (!setup) return refuse('This layout is not in the yard any more.');
     const { layout: planned, standing: kept } = setup;
     const { revision } = setup.yardLayout;
     const stands = kept?.layout ?? planned;
-    const isThere = (id: string) => stands.items.some(item => item.id === id && isRidden(item));
-    if (!isThere(from.item) || !isThere(to.item) || from.item === to.item)
-      return refuse('This distance is not in the layout any more.');
-    const line: ItemTrack = {
-      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
-      ...{ through: [from, to], legs: [leg] },
-    };
-    const groundM = reckonItemTrack({ ...stands, horses: [] }, line).legs[0]!.groundM + byM;
-    const moved =
-      groundM > 0
-        ? moveForGround(stands, line, 0, { by: 'tape', lengthM: groundM }, behind.filter(isThere), true)
-        : null;
-    if (!moved?.ok) return refuse('It cannot be changed along its line: move the piece in the plan.');
-    const now = applyEdits(stands, moved.edits);
+    let now = stands;
+    for (const gap of gaps) {
+      const changed = gapChanged(now, gap, byM);
+      if (changed === 'gone') return refuse('This distance is not in the layout any more.');
+      if (changed === 'stuck') return refuse('It cannot be changed along its line: move the piece in the plan.');
+      now = changed;
+    }
     const typed = { measureBy: 'walls' as const, measures: {}, legs: [] };
     const standing = writeStanding(typed, editsToStand(planned, now.items), now.items);
     await write(tx => keepStanding(tx, yard.id, { id: layoutId, revision }, standing, Date.now()));
     return { ok: true };
   });
+}
+
+/** A layout with one gap longer or shorter, what comes behind moved along. */
+function gapChanged(stands: Layout, { from, to, leg, behind }: Gap, byM: number): Layout | 'gone' | 'stuck' {
+  const isThere = (id: string) => stands.items.some(item => item.id === id && isRidden(item));
+  if (!isThere(from.item) || !isThere(to.item) || from.item === to.item) return 'gone';
+  const line: ItemTrack = {
+    ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
+    ...{ through: [from, to], legs: [leg] },
+  };
+  const lengthM = reckonItemTrack({ ...stands, horses: [] }, line).legs[0]!.groundM + byM;
+  if (!(lengthM > 0)) return 'stuck';
+  const moved = moveForGround(stands, line, 0, { by: 'tape', lengthM }, behind.filter(isThere), true);
+  return moved.ok ? applyEdits(stands, moved.edits) : 'stuck';
 }

@@ -10,6 +10,8 @@ export function draftWords(name: string): { words: string; href: string | null }
         : { words: 'The plan of a lesson', href: `/ride/lessons/${id}` };
     case 'stride-test':
       return { words: 'A stride test that is ridden', href: `/yard/horses/${id}/test` };
+    case 'pad':
+      return { words: 'Strides that are being counted', href: `/ride/lessons/${id}/run` };
     case 'measured':
       return { words: 'What was measured on the ground', href: `/set/${id}` };
     default:

@@ -24,19 +24,19 @@ export type PadSetting = {
   passKey: string;
   onMarks: (said: readonly TappedMark[]) => void;
   onUnmark: (markId: string) => void;
-  /** Strides that were being tapped when the page was closed. */
-  first?: TapRun | null;
 };
 
-type PadState = { passKey: string; chosen: number | null; run: TapRun | null };
+/** `passKey` null: of the pass that is shown next, whichever it is. */
+type PadState = { passKey: string | null; chosen: number | null; run: TapRun | null };
 
 /** Where one is in what is ridden, and the strides that are being tapped there. */
-export function usePad({ steps: all, track, marks, passKey, onMarks, onUnmark, first = null }: PadSetting) {
+export function usePad({ steps: all, track, marks, passKey, onMarks, onUnmark }: PadSetting) {
   const standing = standingMarks(marks);
   const steps = stepsOfLine(all, marks);
   const counted = countsStrides(track);
-  const [kept, setKept] = useState<PadState>({ passKey, chosen: first?.step ?? null, run: first });
-  const state: PadState = kept.passKey === passKey ? kept : { passKey, chosen: null, run: null };
+  const [kept, setKept] = useState<PadState>({ passKey, chosen: null, run: null });
+  const isOwn = kept.passKey === passKey || kept.passKey === null;
+  const state: PadState = isOwn ? { ...kept, passKey } : { passKey, chosen: null, run: null };
   const beginning = counted || steps[0]?.kind === 'transition' || steps.length === 1 ? 0 : null;
   const within = (step: number | null) => (step === null ? null : Math.min(step, steps.length - 1));
   const chosen = within(state.chosen ?? beginning);
@@ -102,6 +102,8 @@ export function usePad({ steps: all, track, marks, passKey, onMarks, onUnmark, f
       const onwards = isTransition && step !== null ? Math.min(step + 1, steps.length - 1) : step;
       put({ chosen: onwards, run: at === 'left' ? run : null });
     },
+    /** Goes on with strides that were being tapped when the page was closed, in whatever pass the page shows next. */
+    bringBack: (back: TapRun) => setKept({ passKey: null, chosen: back.step, run: back }),
     /** Nothing is counted any more: what was is said by whoever ends the pass. */
     clear: () => setKept({ passKey, chosen, run: null }),
   };

@@ -23,9 +23,8 @@ import {
   type TappedMark,
   type YardRules,
 } from '@/core';
-import { FigurePad } from '@/app/ride/lessons/[lessonId]/run/_components/FigurePad';
-import { MorePad } from '@/app/ride/lessons/[lessonId]/run/_components/MorePad';
-import { TrackPad } from '@/app/ride/lessons/[lessonId]/run/_components/TrackPad';
+import { MarkPanel } from '@/app/ride/_components/pad/MarkPanel';
+import { rideSand } from '@/app/ride/_components/pad/rideSand';
 import { askedRide, type AskedRide } from '@/app/ride/askedRide';
 import { markOfPassWords, passOf, passWords, type RecordNames } from '@/app/ride/recordWords';
 import { saying } from '@/app/ride/saying';
@@ -254,23 +253,17 @@ function Marks({ log, logged, names, layout, horse, rules, timeZone, ready, onSa
       {ride && (
         <details className={classes.more}>
           <summary>Mark it otherwise, or add a mark</summary>
-          {ride.track && (
-            <TrackPad
-              key={`${ride.key} ${pass.direction}`}
-              layoutId={null}
-              layout={ride.asked}
-              track={ride.track}
-              direction={pass.direction}
-              {...{ marks, ready, onMark }}
-            />
-          )}
-          {ride.figures.length > 0 && <FigurePad figures={ride.figures} {...{ marks, ready, onMark }} />}
-          <MorePad
-            layout={ride.asked}
+          <MarkPanel
+            {...{ ride, marks, ready, onMark }}
+            key={`${ride.key} ${pass.direction}`}
+            sand={rideSand(layout, pass.question, pass.direction)}
+            passId={pass.id}
             gait={pass.question.gait}
+            backwards={pass.direction === 'other-way'}
             faults={rules.faults}
             riderMarks={rules.riderMarks}
-            {...{ marks, ready, onMark }}
+            onMarks={said => onSay(said.map(one => sayMark(log, pass.id, one, saying())))}
+            onUnmark={id => takeBack(id, false)}
           />
         </details>
       )}

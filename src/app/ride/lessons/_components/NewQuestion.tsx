@@ -54,8 +54,8 @@ export function NewQuestion({ layout, pairs, gait: usual, ready, onAsk }: NewQue
   const ridden = layout.items.filter(isRidden);
   const labels = new Map(ridden.map(({ id }) => [id, short(id)]));
   return (
-    <details className={classes.more}>
-      <summary>Another question</summary>
+    <section className={classes.part} aria-label="Another question">
+      <h2>Another question</h2>
       <p>Tap what is ridden, in order.</p>
       <Sand arena={layout.arena} view={view} label="The sand: tap what is ridden, in order" className={classes.tapSand}>
         <LayoutDrawing layout={layout} tracks={tracks} view={view} textM={textM * 1.3} labels={labels} />
@@ -125,6 +125,6 @@ export function NewQuestion({ layout, pairs, gait: usual, ready, onAsk }: NewQue
           Ask this
         </button>
       </div>
-    </details>
+    </section>
   );
 }

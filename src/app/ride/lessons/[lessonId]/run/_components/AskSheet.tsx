@@ -55,8 +55,8 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
     }, ofAll);
   const fences = track.stops.filter((stop, at) => track.stops.findIndex(({ item }) => item === stop.item) === at);
   return (
-    <details className={classes.more}>
-      <summary>What is asked{ofAll ? '' : ` of ${horse}`}</summary>
+    <section className={classes.part} aria-label="Asked otherwise">
+      <h2>Asked otherwise</h2>
       <Keys
         label="Of whom"
         value={ofAll ? 'all' : 'pair'}
@@ -91,7 +91,7 @@ export function AskSheet({ horse, question, ride, layout, ready, onAsk }: AskShe
           }
         />
       ))}
-    </details>
+    </section>
   );
 }
 

@@ -20,8 +20,8 @@ export function LessonToday({ lessonId, lesson, isWrittenDown }: LessonTodayProp
     lesson.tap([amend(lesson.log, lessonId, value, own)]);
   };
   return (
-    <details className={classes.more}>
-      <summary>This lesson</summary>
+    <section className={classes.part} aria-label="This lesson">
+      <h2>This lesson</h2>
       <form
         className={classes.note}
         onSubmit={event => {
@@ -51,6 +51,6 @@ export function LessonToday({ lessonId, lesson, isWrittenDown }: LessonTodayProp
           </button>
         )}
       </div>
-    </details>
+    </section>
   );
 }

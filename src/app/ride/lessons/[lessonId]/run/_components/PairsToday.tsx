@@ -63,8 +63,8 @@ export function PairsToday({ lessonId, lesson, known, chosen, yardPairs }: Pairs
   };
   const gone = known.filter(pair => !pair.rides);
   return (
-    <details className={classes.more}>
-      <summary>Pairs today</summary>
+    <section className={classes.part} aria-label="Pairs today">
+      <h2>Pairs today</h2>
       {/* A half-typed name is kept until somebody joins. */}
       <div className={classes.joining}>
         <label>
@@ -135,7 +135,7 @@ export function PairsToday({ lessonId, lesson, known, chosen, yardPairs }: Pairs
         ))}
       </div>
       {problem && <p role="alert">{problem}</p>}
-    </details>
+    </section>
   );
 }
 

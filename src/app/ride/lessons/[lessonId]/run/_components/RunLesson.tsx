@@ -2,15 +2,10 @@
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
-  hasReins,
   headingFromFacing,
   isAtStage,
-  isVoid,
   lessonOverAtMs,
   lessonState,
-  recordConflicts,
-  questionWords,
-  stageGate,
   trackKey,
   workCounts,
   workWarnings,
@@ -25,35 +20,19 @@ import { useEffect, useState } from 'react';
 import { isItsDay } from '@/app/_server/itsDay';
 import { yardTime } from '@/app/_server/yardTime';
 import { newId } from '@/components/newId';
-import Link from 'next/link';
 import type { FirstRecord } from '../../_state/useLesson';
 import type { RecordNames } from '@/app/ride/recordWords';
 import { useRun } from '../_state/useRun';
 import { useSetup } from '../_state/useSetup';
 import { useVersions } from '../_state/useVersions';
 import { askedRide } from '@/app/ride/askedRide';
-import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RunPair, RunStage } from '../runStage';
-import { AskSheet } from './AskSheet';
 import { CautionGate } from './CautionGate';
 import { Ended } from './Ended';
-import { FigurePad } from './FigurePad';
-import { Judgement } from './Judgement';
-import { LessonFoot } from './LessonFoot';
-import { MorePad } from './MorePad';
-import { NewQuestion } from '../../../_components/NewQuestion';
-import { LessonToday } from './LessonToday';
-import { PairsToday, type YardPair } from './PairsToday';
-import { PairKeys } from './PairKeys';
-import { PassesSoFar } from './PassesSoFar';
-import { QuestionKeys } from './QuestionKeys';
-import { StageHead } from './StageHead';
-import { StageToday } from './StageToday';
-import { Steering } from '@/app/ride/_components/Steering';
-import { TrackPad } from './TrackPad';
-import classes from './RunLesson.module.css';
+import { LessonPad } from './LessonPad';
+import type { YardPair } from './PairsToday';
 
-type RunLessonProps = {
+export type RunLessonProps = {
   lessonId: string;
   name: string;
   startsAtMs: number;
@@ -87,7 +66,7 @@ export function RunLesson(props: RunLessonProps) {
     writtenDownFromMs: writtenDownFor === null ? null : props.startsAtMs,
     onSetup: changed.onSetup,
   });
-  const { lesson, stage, index, pair, pairs, known, open, round, mark, ride, question, questions } = run;
+  const { lesson, stage, pair, known, question } = run;
   const pairId = pair?.id ?? '';
   const layouts = useVersions(props.layouts, lesson.record.passes);
   const clockMs = useNow(lesson.record);
@@ -135,139 +114,12 @@ export function RunLesson(props: RunLessonProps) {
       />
     );
   return (
-    <div className={classes.run}>
-      {writtenDownFor !== null && (
-        <p className={classes.notice} role="status">
-          Written down afterwards: what you tap here was ridden on {writtenDownFor}.{' '}
-          <Link href={`/ride/lessons/${lessonId}/record`}>To the record</Link>
-        </p>
-      )}
-      {changed.notice && (
-        <p className={classes.notice} role="status">
-          {changed.notice}{' '}
-          <button type="button" className={classes.key} onClick={changed.onRead}>
-            Close
-          </button>
-        </p>
-      )}
-      <StageHead
-        lessonName={name}
-        stages={stages}
-        index={index}
-        onStage={run.chooseStage}
-        onReins={ride === null || hasReins(ride.ways)}
-        gate={stage.layout ? stageGate(passes, gatedQuestions(stage.layout, questions), rules.gate) : null}
-      />
-      {pairs.length === 0 && <p className={classes.notice}>Nobody rides in this lesson yet: add a pair below.</p>}
-      <PairKeys
-        pairs={pairs}
-        chosenId={pairId}
-        onChoose={run.choosePair}
-        ridden={of => atStage(of).filter(pass => !isVoid(pass))}
-        counts={counts}
-        warnings={of => workWarnings(counts(of), props.breakEveryMin, rules.limits).map(say)}
-        runs={writtenDownFor === null}
-      />
-      {stage.layout && (
-        <>
-          {stage.lacks > 0 && (
-            <p className={classes.notice}>
-              {stage.lacks === 1 ? 'One question' : `${stage.lacks} questions`} of this stage{' '}
-              {stage.lacks === 1 ? 'goes' : 'go'} over what the layout no longer has.
-            </p>
-          )}
-          <QuestionKeys
-            questions={questions.map(one => ({ id: one.id, words: questionWords(stage.layout!, one) }))}
-            chosenId={question?.id ?? null}
-            onChoose={run.chooseQuestion}
-          />
-        </>
-      )}
-      {ride && question && (
-        <Judgement
-          stage={stage}
-          ride={ride}
-          passes={asAsked.filter(({ id }) => id !== open?.id)}
-          nowMs={nowMs}
-          onStageDown={index > 0 ? () => run.chooseStage(index - 1) : null}
-          onLine={run.startLine}
-        />
-      )}
-      {stage.layout && ride && question ? (
-        <>
-          <Steering
-            ways={ride.ways}
-            way={run.way}
-            homeRad={props.homeFacingDeg === null ? null : headingFromFacing(props.homeFacingDeg)}
-            headingRad={ride.headingRad}
-            onSteer={run.steer}
-          />
-          {ride.track && (
-            <TrackPad
-              key={`${stage.id} ${ride.key} ${round}`}
-              layoutId={stage.layoutId!}
-              layout={ride.asked}
-              track={ride.track}
-              direction={run.way.direction}
-              marks={open?.marks ?? []}
-              ready={lesson.ready}
-              onMark={mark}
-            />
-          )}
-          {ride.figures.length > 0 && (
-            <FigurePad figures={ride.figures} marks={open?.marks ?? []} ready={lesson.ready} onMark={mark} />
-          )}
-          <MorePad
-            key={round}
-            layout={ride.asked}
-            gait={question.gait}
-            faults={rules.faults}
-            riderMarks={rules.riderMarks}
-            marks={open?.marks ?? []}
-            ready={lesson.ready}
-            onMark={mark}
-          />
-          <AskSheet
-            key={`${pairId} ${question.id}`}
-            horse={pair?.horse ?? ''}
-            question={question}
-            ride={ride}
-            layout={stage.layout}
-            ready={lesson.ready}
-            onAsk={run.askOtherwise}
-          />
-        </>
-      ) : (
-        <p className={classes.notice}>Nothing is marked in this stage: {stage.focus || 'ride it as you like'}.</p>
-      )}
-      {stage.layout && (
-        <NewQuestion
-          key={`another ${stage.id}`}
-          layout={stage.layout}
-          pairs={pairs}
-          gait={question?.gait ?? 'course-canter'}
-          ready={lesson.ready}
-          onAsk={run.askNew}
-        />
-      )}
-      {recordConflicts(lesson.log).some(({ passId }) => passes.some(({ id }) => id === passId)) && (
-        <p className={classes.notice} role="status">
-          Two said different things of what was ridden here. Both are kept:{' '}
-          <Link href={`/ride/lessons/${lessonId}/record`}>look at the record</Link>.
-        </p>
-      )}
-      <PassesSoFar {...{ lessonId, passes, rideOf }} />
-      <PairsToday key={`pairs ${pairId}`} {...{ lessonId, lesson, known }} chosen={pair} yardPairs={props.yardPairs} />
-      <StageToday key={`today ${stage.id}`} lessonId={lessonId} stage={stage} />
-      <LessonToday {...{ lessonId, lesson }} isWrittenDown={writtenDownFor !== null} />
-      <LessonFoot
-        {...{ lesson, open, names }}
-        canRide={run.canRide}
-        history={run.history}
-        onBreak={run.walkBreak}
-        onEnd={run.endPass}
-      />
-    </div>
+    <LessonPad
+      {...props}
+      {...{ run, changed, passes, asAsked, atStage, counts, names, rideOf, nowMs }}
+      warnings={of => workWarnings(counts(of), props.breakEveryMin, rules.limits).map(say)}
+      homeRad={props.homeFacingDeg === null ? null : headingFromFacing(props.homeFacingDeg)}
+    />
   );
 }
 

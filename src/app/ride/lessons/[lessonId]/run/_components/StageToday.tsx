@@ -25,8 +25,8 @@ export function StageToday({ lessonId, stage }: StageTodayProps) {
       if (answer?.ok) router.refresh();
     });
   return (
-    <details className={classes.more}>
-      <summary>This stage today</summary>
+    <section className={classes.part} aria-label="This stage today">
+      <h2>This stage today</h2>
       <h2>After a failure</h2>
       <Keys
         label="After a failure"
@@ -70,6 +70,6 @@ export function StageToday({ lessonId, stage }: StageTodayProps) {
         </button>
       </form>
       {problem && <p role="alert">{problem}</p>}
-    </details>
+    </section>
   );
 }

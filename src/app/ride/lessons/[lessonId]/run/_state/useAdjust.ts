@@ -15,14 +15,18 @@ export function legEnds({ through, legs }: Pick<ItemTrack, 'through' | 'legs'>, 
   return { from: through[leg]!, to: through[leg + 1]!, leg: legs[leg]!, behind: [...new Set(behind)] };
 }
 
-/** Opens or closes a distance between passes: from the next pass on it is another setting. */
+/** All gaps of a track, first to last. */
+export const rowEnds = (track: Pick<ItemTrack, 'through' | 'legs'>): LegEnds[] =>
+  track.legs.map((_, leg) => legEnds(track, leg));
+
+/** Opens or closes distances between passes: from the next pass on it is another setting. */
 export function useAdjust(layoutId: string | null) {
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
-  const adjust = (ends: LegEnds, byM: number) =>
+  const adjust = (gaps: readonly LegEnds[], byM: number) =>
     begin(async () => {
-      const answer = await adjustDistanceAction({ layoutId, ...ends, byM }).catch(() => null);
+      const answer = await adjustDistanceAction({ layoutId, gaps, byM }).catch(() => null);
       setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was moved.'));
       if (answer?.ok) router.refresh();
     });

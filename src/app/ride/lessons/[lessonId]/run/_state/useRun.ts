@@ -22,6 +22,7 @@ import { askedRide } from '@/app/ride/askedRide';
 import { saying } from '@/app/ride/saying';
 import { useLesson, type FirstRecord } from '../../_state/useLesson';
 import { pairsNow } from '../pairsNow';
+import type { KeptTaps } from './useKeptTaps';
 import type { RunPair, RunStage } from '../runStage';
 
 type RunSetting = {
@@ -83,21 +84,62 @@ export function useRun({ lessonId, stages, layouts, first, writtenDownFromMs, ..
     setQuestionWish(chosenId);
     toNextPass();
   };
+  /** Strides that were counted when the page was closed are gone on with, if what they are of is still there. */
+  const bringBack = (taps: KeptTaps): boolean => {
+    const at = stages.findIndex(({ id }) => id === taps.stageId);
+    if (at < 0 || !pairs.some(({ id }) => id === taps.pairId)) return false;
+    setStageIndex(at);
+    setPairId(taps.pairId);
+    setQuestionWish(taps.questionId);
+    setOpenId(taps.openId);
+    return true;
+  };
   const canRide = stage.versionId !== null && question !== null && ride !== null;
-  const mark = (tapped: TappedMark) => {
-    if (!canRide) return;
+  /** Marks of one tap, each to be undone by itself; the first of a pass begins it. */
+  const sayMarks = (said: readonly TappedMark[]): string | null => {
+    if (!canRide || said.length === 0) return null;
     const own = saying();
     const begun = open ? null : startPass(own);
     const passId = open?.id ?? begun!.pass.id;
-    lesson.tap([...(begun ? [begun] : []), sayMark(log, passId, tapped, own)]);
-    setOpenId(passId);
+    const marks = said.map((one, index) => sayMark(log, passId, one, { ...own, atMs: own.atMs + index }));
+    lesson.tap([...(begun ? [begun] : []), ...marks]);
+    return passId;
+  };
+  const mark = (...said: TappedMark[]) => {
+    const passId = sayMarks(said);
+    if (passId !== null) setOpenId(passId);
+  };
+  /** A mark of the open pass taken back by itself. */
+  const unmark = (markId: string) => {
+    const value = { on: 'mark', of: markId, what: 'counts', was: true, to: false } as const;
+    lesson.tap([amend(log, lessonId, value, saying())]);
   };
   return {
-    ...{ lesson, stage, index, pair, pairs, known, questions, question, ride, canRide, open, round, mark, way },
+    ...{
+      lesson,
+      stage,
+      index,
+      pair,
+      pairs,
+      known,
+      questions,
+      question,
+      ride,
+      canRide,
+      open,
+      round,
+      mark,
+      unmark,
+      way,
+      layout,
+      asked,
+      bringBack,
+    },
     /** What was tapped of this pair at this stage, and can be taken back or done again. */
     history: tapHistory(log, { pairId: pair?.id ?? '', stageId: stage.id }),
-    endPass: () => {
-      if (!open && canRide) lesson.tap([startPass(saying())]);
+    /** @param counted - what was counted and not said yet */
+    endPass: (counted: readonly TappedMark[] = []) => {
+      if (sayMarks(counted) === null && !open && canRide) lesson.tap([startPass(saying())]);
       toNextPass();
     },
     /** Another pass, over one line of the track only. */
@@ -133,6 +175,11 @@ export function useRun({ lessonId, stages, layouts, first, writtenDownFromMs, ..
       if (!own || !pair) return;
       const all = { ...stage, asks: record.asks, pairIds: pairs.map(({ id }) => id) };
       say(ofAll ? askedOfAll(all, question.id, change) : [{ pairId: pair.id, question: own }], own.id);
+    },
+    /** The order in which pairs ride from now on. */
+    orderPairs: (to: readonly string[]) => {
+      const was = pairs.map(({ id }) => id);
+      lesson.tap([amend(log, lessonId, { on: 'lesson', of: lessonId, what: 'order', was, to: [...to] }, saying())]);
     },
     choosePair: (id: string) => {
       setPairId(id);

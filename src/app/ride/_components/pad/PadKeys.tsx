@@ -1,0 +1,186 @@
+'use client';
+
+import { countName, type PadStep, type PassMark, type TappedMark, type TrackGait } from '@/core';
+import { useMemo, type ReactNode } from 'react';
+import { isSaid, padKeys, type PadKey } from './padKeys';
+import type { PadLeg } from './padLegs';
+import type { Pad } from './usePad';
+import { usePadLetters } from './usePadLetters';
+import classes from './Pad.module.css';
+
+type PadKeysProps = {
+  pad: Pad;
+  gait: TrackGait;
+  backwards: boolean;
+  ready: boolean;
+  onMore: () => void;
+  /** Keys of a keyboard are heard: not while a sheet lies over the pad, nor where several passes are shown. */
+  listens: boolean;
+  /** Keys that stand beside “More”. */
+  children?: ReactNode;
+};
+
+/** What is tapped while the horse goes: the strides, what happened where one is, and the rest behind one key. */
+export function PadKeys({ pad, gait, backwards, ready, onMore, listens, children }: PadKeysProps) {
+  const { steps, chosen, step, marks } = pad;
+  const kind = steps[0]?.kind;
+  const rows = useMemo(
+    () => (kind ? padKeys(kind, step, gait, steps.length).filter(row => row.length > 0) : []),
+    [kind, step, gait, steps.length],
+  );
+  const tapKey = (key: PadKey) => pad.mark(key.of, key.at);
+  usePadLetters(listens, {
+    keys: rows.flat().filter(key => !key.needsStep || step !== null),
+    onKey: tapKey,
+    onStride: () => isTapped(pad) && pad.tap(),
+    onStep: by => {
+      if (steps.length > 0) pad.choose(Math.max(0, Math.min(steps.length - 1, (chosen ?? -1) + by)));
+    },
+    onNumber: number => number <= steps.length && pad.choose(number - 1),
+  });
+  return (
+    <section aria-label="What is marked" className={classes.keys}>
+      {steps.length > 0 && (
+        <div className={classes.mainRow}>
+          <StepArrow words="Back one" disabled={(chosen ?? 0) === 0} onClick={() => pad.choose((chosen ?? 1) - 1)}>
+            ‹
+          </StepArrow>
+          {isTapped(pad) ? (
+            <StrideKey {...{ pad, backwards, ready }} />
+          ) : (
+            <p className={classes.caption} role="status">
+              {step ? step.words : kind === 'pole' ? 'The row as a whole: tap a pole for that one' : 'Tap a figure'}
+            </p>
+          )}
+          <StepArrow
+            words={steps[(chosen ?? -1) + 1] ? `On to ${steps[(chosen ?? -1) + 1]!.words}` : 'On to the end'}
+            disabled={chosen === steps.length - 1}
+            onClick={() => pad.choose((chosen ?? -1) + 1)}
+          >
+            ›
+          </StepArrow>
+        </div>
+      )}
+      {rows.map((row, index) => (
+        <div key={index} className={classes.row}>
+          {row.map(key => (
+            <MarkKey
+              key={key.name}
+              padKey={key}
+              pressed={isPressed(marks, key, step, pad)}
+              disabled={!ready || (key.needsStep && step === null)}
+              onTap={() => tapKey(key)}
+            />
+          ))}
+          {index === rows.length - 1 && <MoreKey onMore={onMore} />}
+        </div>
+      ))}
+      {rows.length === 0 && (
+        <div className={classes.row}>
+          <MoreKey onMore={onMore} />
+        </div>
+      )}
+      {children}
+    </section>
+  );
+}
+
+/** Where strides or trot steps can be counted now. */
+function isTapped({ counted, step }: Pad): boolean {
+  if (step?.kind === 'transition') return step.from === 'trot' || (step.to === 'canter' && step.from === 'walk');
+  return counted;
+}
+
+function isPressed(marks: readonly PassMark[], key: PadKey, step: PadStep | null, { run }: Pad): boolean {
+  // While strides are counted the outcomes are those of the next stop, which has none yet.
+  if (run !== null && key.at === 'here' && step?.kind !== 'transition') return false;
+  if (key.needsStep && step === null) return false;
+  const said: TappedMark = key.of(step);
+  return isSaid(marks, said);
+}
+
+type MarkKeyProps = { padKey: PadKey; pressed: boolean; disabled: boolean; onTap: () => void };
+
+function MarkKey({ padKey: { name, letter }, pressed, disabled, onTap }: MarkKeyProps) {
+  return (
+    <button
+      type="button"
+      className={classes.key}
+      aria-pressed={pressed}
+      aria-keyshortcuts={letter}
+      disabled={disabled}
+      data-early={name}
+      onClick={onTap}
+    >
+      {name}
+      <kbd aria-hidden="true">{letter}</kbd>
+    </button>
+  );
+}
+
+function MoreKey({ onMore }: { onMore: () => void }) {
+  return (
+    <button type="button" className={classes.key} aria-haspopup="dialog" onClick={onMore}>
+      More …
+    </button>
+  );
+}
+
+type StepArrowProps = { words: string; disabled: boolean; onClick: () => void; children: ReactNode };
+
+function StepArrow({ words, disabled, onClick, children }: StepArrowProps) {
+  return (
+    <button type="button" className={classes.key} aria-label={words} disabled={disabled} onClick={onClick}>
+      {children}
+    </button>
+  );
+}
+
+type StrideKeyProps = { pad: Pad; backwards: boolean; ready: boolean };
+
+/** A large place to tap strides, with the count and the count that is asked. */
+function StrideKey({ pad, backwards, ready }: StrideKeyProps) {
+  const { run, leg, step, marks } = pad;
+  const isTransition = step?.kind === 'transition';
+  const last = !isTransition && leg === null;
+  const counted = run ? run.tapsMs.length : saidCount(pad, marks);
+  return (
+    <button
+      type="button"
+      className={classes.stride}
+      aria-keyshortcuts="Space"
+      disabled={!ready || last}
+      data-early="stride"
+      onClick={pad.tap}
+    >
+      {last ? (
+        <span>{step?.words ?? ''}: the last</span>
+      ) : (
+        <>
+          <strong>{counted ?? ''}</strong>
+          <span>
+            {isTransition ? 'Tap each trot step' : 'Tap each stride'}
+            <small>{isTransition ? step.words : leg ? legWords(leg, backwards) : ''}</small>
+          </span>
+        </>
+      )}
+    </button>
+  );
+}
+
+function saidCount({ steps, chosen }: Pad, marks: readonly PassMark[]): number | null {
+  const [here, next] = chosen === null ? [] : [steps[chosen], steps[chosen + 1]];
+  if (here?.kind === 'transition') {
+    const said = marks.find(mark => mark.kind === 'transition' && mark.place === here.place);
+    return said?.kind === 'transition' ? said.trotSteps : null;
+  }
+  if (!here || !next) return null;
+  const said = marks.find(mark => mark.kind === 'strides' && mark.place === Math.min(here.place, next.place));
+  return said?.kind === 'strides' ? said.count : null;
+}
+
+function legWords({ from, to, asked, zeroIs }: PadLeg, backwards: boolean): string {
+  const way = backwards ? `${to} to ${from}` : `${from} to ${to}`;
+  if (asked === null) return way;
+  return `${way} · ${asked === 0 ? countName(0, zeroIs) : asked} asked`;
+}

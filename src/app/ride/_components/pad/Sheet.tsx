@@ -1,0 +1,25 @@
+'use client';
+
+import { Drawer } from '@mantine/core';
+import type { ReactNode } from 'react';
+import classes from './Pad.module.css';
+
+type SheetProps = { title: string; opened: boolean; onClose: () => void; children: ReactNode };
+
+/** A sheet over the pad, from below where the thumb is. */
+export function Sheet({ title, opened, onClose, children }: SheetProps) {
+  return (
+    <Drawer
+      opened={opened}
+      onClose={onClose}
+      title={title}
+      position="bottom"
+      size="92%"
+      transitionProps={{ duration: 0 }}
+      closeButtonProps={{ 'aria-label': 'Close', size: 56 }}
+      classNames={{ content: classes.sheet, title: classes.sheetTitle, header: classes.sheetHead }}
+    >
+      {children}
+    </Drawer>
+  );
+}

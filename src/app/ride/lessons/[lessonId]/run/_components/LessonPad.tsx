@@ -1,0 +1,256 @@
+'use client';
+
+import { Doubt, doubtfulCount } from '@/app/ride/_components/pad/Doubt';
+import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
+import classes from '@/app/ride/_components/pad/Pad.module.css';
+import { PadFoot } from '@/app/ride/_components/pad/PadFoot';
+import { PadKeys } from '@/app/ride/_components/pad/PadKeys';
+import { PadSand } from '@/app/ride/_components/pad/PadSand';
+import { rideSand } from '@/app/ride/_components/pad/rideSand';
+import { Sheet } from '@/app/ride/_components/pad/Sheet';
+import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
+import { useHand } from '@/app/ride/_components/pad/useHand';
+import { usePad } from '@/app/ride/_components/pad/usePad';
+import { useFootLetters } from '@/app/ride/_components/pad/useFootLetters';
+import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
+import type { AskedRide } from '@/app/ride/askedRide';
+import { gatedQuestions } from '@/app/ride/gatedQuestions';
+import { tapWords, type RecordNames } from '@/app/ride/recordWords';
+import { useWhoSays } from '@/components/who/whoSays';
+import {
+  isVoid,
+  recordConflicts,
+  stageGate,
+  tapHistory,
+  type PassRecord,
+  type Tap,
+  type TappedMark,
+  type WorkCounts,
+} from '@/core';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useState } from 'react';
+import { judgementLines } from '../judgementLine';
+import type { Run } from '../_state/useRun';
+import type { useSetup } from '../_state/useSetup';
+import { useKeptTaps } from '../_state/useKeptTaps';
+import { dayParts } from './dayParts';
+import { DaySheet } from './DaySheet';
+import { JudgementLine } from './JudgementLine';
+import { LimitReached } from './LimitReached';
+import { PairStrip } from './PairStrip';
+import type { RunLessonProps } from './RunLesson';
+import { StageLine } from './StageLine';
+
+const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
+
+export type LessonPadProps = RunLessonProps & {
+  run: Run;
+  changed: ReturnType<typeof useSetup>;
+  /** Of the chosen pair at this stage, and those of them that were asked as it is asked now. */
+  passes: readonly PassRecord[];
+  asAsked: readonly PassRecord[];
+  atStage: (pairId: string) => readonly PassRecord[];
+  counts: (pairId: string) => WorkCounts;
+  warnings: (pairId: string) => string[];
+  names: RecordNames;
+  rideOf: (pass: PassRecord) => AskedRide | null;
+  nowMs: number;
+  homeRad: number | null;
+};
+
+type Opened = 'day' | 'more' | 'call' | null;
+
+/** The lesson on one screen: who rides what, the sand, the keys, and the foot. Nothing of a usual pass lies below the edge. */
+export function LessonPad(props: LessonPadProps) {
+  const { run, passes, rules, stages, names, lessonId } = props;
+  const { lesson, stage, index, pair, pairs, open, round, ride, question, questions, way } = run;
+  const [opened, setOpened] = useState<Opened>(null);
+  const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
+  const [sure, setSure] = useState<ReadonlySet<string>>(new Set());
+  const me = useWhoSays();
+  const hand = useHand();
+  useWakeLock();
+  const layout = run.layout;
+  const sand = layout && run.asked ? rideSand(layout, run.asked, way.direction) : null;
+  const marks = open?.marks ?? [];
+  const passKey = `${pair?.id ?? ''} ${stage.id} ${question?.id ?? ''} ${round}`;
+  const pad = usePad({
+    ...{ steps: sand?.steps ?? [], track: ride?.track ?? null, marks, passKey, onUnmark: run.unmark },
+    onMarks: said => run.mark(...said),
+  });
+  const kept = useKeptTaps({ lessonId, run, pad, passKey });
+  useEarlyTaps(lesson.ready && kept.hasLooked);
+  const next = stages[index + 1];
+  const gate = layout && stage.layout ? stageGate(passes, gatedQuestions(stage.layout, questions), rules.gate) : null;
+  const earlier = props.asAsked.filter(({ id }) => id !== open?.id);
+  const judged = ride
+    ? judgementLines({
+        ...{ stage, ride, passes: earlier, nowMs: props.nowMs, gate, nextStage: next?.name ?? null },
+      })
+    : [];
+  const line = judged.find(({ words, reason }) => !closed.has(`${passKeyOf(pair?.id, stage.id)} ${words} ${reason}`));
+  const doubt = ride?.track ? doubtfulCount(ride.track, marks, sure) : null;
+  /** What was counted is said before anything else begins. */
+  const first =
+    <Args extends unknown[]>(act: (...args: Args) => void) =>
+    (...args: Args) => {
+      const counted = pad.pending();
+      if (counted.length > 0) run.mark(...counted);
+      pad.clear();
+      act(...args);
+    };
+  const done = () => {
+    run.endPass(pad.pending());
+    pad.clear();
+  };
+  const [undo, redo] = [run.history.undo, run.history.redo].map(taps => taps[taps.length - 1]);
+  const undoLast = () => (pad.run ? pad.untap() : undo && lesson.reverse(undo));
+  const nextPair = (by: 1 | -1) => {
+    const at = pairs.findIndex(({ id }) => id === pair?.id);
+    const other = pairs[(at + by + pairs.length) % pairs.length];
+    if (other && pairs.length > 1) first(run.choosePair)(other.id);
+  };
+  useFootLetters(opened === null, { onDone: done, onUndo: undoLast, onNextPair: () => nextPair(1) });
+  const history = tapHistory(lesson.log, 'all');
+  const lastOfDay = history.undo[history.undo.length - 1];
+  const mark = (said: TappedMark) => run.mark(said);
+  const notice = noticeOf(props);
+  return (
+    <div className={classes.pad} data-whole-screen data-hand={hand}>
+      <StageLine {...props} onOpen={() => setOpened('day')} onCall={ride?.track ? () => setOpened('call') : null} />
+      <PairStrip
+        {...{ pairs, counts: props.counts, warnings: props.warnings }}
+        chosenId={pair?.id ?? ''}
+        onChoose={first(run.choosePair)}
+        ridden={of => props.atStage(of).filter(pass => !isVoid(pass))}
+        runs={props.writtenDownFor === null}
+      />
+      <div className={classes.words}>
+        {notice ??
+          (doubt && ride?.track ? (
+            <Doubt
+              {...{ track: ride.track, marks, sure, onMark: mark }}
+              onSure={id => setSure(new Set([...sure, id]))}
+            />
+          ) : line && ride && open === null && pad.run === null ? (
+            <JudgementLine
+              {...{ line, stage, ride }}
+              onStageDown={index > 0 ? () => first(run.chooseStage)(index - 1) : null}
+              onNextStage={() => first(run.chooseStage)(index + 1)}
+              onLine={first(run.startLine)}
+              onClose={() =>
+                setClosed(new Set([...closed, `${passKeyOf(pair?.id, stage.id)} ${line.words} ${line.reason}`]))
+              }
+            />
+          ) : null)}
+      </div>
+      {sand && ride && question ? (
+        <PadSand sand={sand} pad={pad} onMark={mark} onSwipe={pairs.length > 1 ? nextPair : null} />
+      ) : (
+        <p className={classes.nothing}>
+          {pairs.length === 0
+            ? 'Nobody rides in this lesson yet: add a pair under the stage above.'
+            : `Nothing is marked in this stage: ${stage.focus || 'ride it as you like'}.`}
+        </p>
+      )}
+      {pair && (
+        <LimitReached
+          key={pair.id}
+          {...{ lessonId, pairId: pair.id, horse: pair.horse, warnings: props.warnings(pair.id) }}
+        />
+      )}
+      {sand && ride && question ? (
+        <PadKeys
+          pad={pad}
+          gait={question.gait}
+          backwards={way.direction === 'other-way'}
+          ready={lesson.ready}
+          onMore={() => setOpened('more')}
+          listens={opened === null}
+        />
+      ) : (
+        <div />
+      )}
+      <PadFoot
+        {...{ ready: lesson.ready, waits: lesson.waits, run: pad.run, canRide: run.canRide }}
+        undo={undo ? `${tapWords(names, undo)}${ofWhom(undo, me)}` : null}
+        redo={redo ? tapWords(names, redo) : null}
+        onUndo={undoLast}
+        onRedo={() => redo && lesson.reverse(redo)}
+        onBreak={run.walkBreak}
+        marked={open ? open.marks.length : null}
+        onDone={done}
+      />
+      <Sheet
+        title={pad.step ? `More to mark: ${pad.step.words}` : 'More to mark'}
+        opened={opened === 'more'}
+        onClose={() => setOpened(null)}
+      >
+        <MoreMarks
+          {...{ pad, faults: rules.faults, riderMarks: rules.riderMarks, ready: lesson.ready, onMark: mark }}
+          gait={question?.gait ?? 'canter'}
+        />
+      </Sheet>
+      <DaySheet
+        opened={opened === 'day'}
+        onClose={() => setOpened(null)}
+        parts={opened === 'day' ? dayParts(props, first) : []}
+        undo={lastOfDay ? { words: tapWords(names, lastOfDay), onUndo: () => lesson.reverse(lastOfDay) } : null}
+      />
+      {opened === 'call' && ride?.track && (
+        <CallSheet
+          layout={ride.asked}
+          track={ride.track.planned}
+          reckoned={ride.track.reckoned}
+          onClose={() => setOpened(null)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** What is closed is closed for this pair at this stage. */
+const passKeyOf = (pairId: string | undefined, stageId: string) => `${pairId ?? ''} ${stageId}`;
+
+/** What has to be read before anything else, in one line. */
+function noticeOf({ run, changed, passes, lessonId, writtenDownFor }: LessonPadProps) {
+  const { stage, lesson } = run;
+  if (changed.notice)
+    return (
+      <div className={classes.word} role="status">
+        <p>{changed.notice}</p>
+        <button type="button" className={classes.close} aria-label="Close" onClick={changed.onRead}>
+          ×
+        </button>
+      </div>
+    );
+  if (stage.lacks > 0)
+    return (
+      <p className={classes.word} role="status">
+        {stage.lacks === 1 ? 'One question' : `${stage.lacks} questions`} of this stage{' '}
+        {stage.lacks === 1 ? 'goes' : 'go'} over what the layout no longer has.
+      </p>
+    );
+  if (recordConflicts(lesson.log).some(({ passId }) => passes.some(({ id }) => id === passId)))
+    return (
+      <p className={classes.word} role="status">
+        Two said different things of what was ridden here. Both are kept:{' '}
+        <Link href={`/ride/lessons/${lessonId}/record`}>look at the record</Link>.
+      </p>
+    );
+  if (writtenDownFor !== null)
+    return (
+      <p className={classes.word} role="status">
+        Written down afterwards: ridden on {writtenDownFor}.{' '}
+        <Link href={`/ride/lessons/${lessonId}/record`}>To the record</Link>
+      </p>
+    );
+  return null;
+}
+
+/** Whose tap it was, where it was not this device's. */
+function ofWhom({ acts }: Tap, me: string | null): string {
+  const by = acts[0]?.by ?? null;
+  return by === null || me === null || by === me ? '' : `, tapped by ${by}`;
+}

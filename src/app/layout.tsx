@@ -21,6 +21,7 @@ import { clockBehindMs } from './_server/serverClock';
 import { trustClockAction } from './_server/trustClockAction';
 import { yardContext } from './_server/yardContext';
 import { yardTime } from './_server/yardTime';
+import { EARLY_TAPS } from './ride/_components/pad/earlyTaps';
 import { nonceOf } from './_server/guards/contentPolicy';
 import classes from './layout.module.css';
 
@@ -36,6 +37,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en-GB" {...mantineHtmlProps}>
       <head>
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: EARLY_TAPS }} />
         <ColorSchemeScript forceColorScheme="light" nonce={nonce} />
       </head>
       <body>

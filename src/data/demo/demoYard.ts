@@ -210,6 +210,7 @@ export const DEMO_PAIRS = [
   { key: 'neve-thimble', rider: 'neve', horse: 'thimble' },
   { key: 'ode-larkspur', rider: 'ode', horse: 'larkspur' },
   { key: 'maud-osprey', rider: 'maud', horse: 'osprey' },
+  { key: 'maud-tansy', rider: 'maud', horse: 'tansy' },
 ];
 
 /** Exercises of the shelf that the demo has on its sand. `first` is where the frame lies; null for where it usually does. */
@@ -243,6 +244,10 @@ const row = (
 
 const fence = (id: string, form: FenceForm, xM: number, yM: number, facingDeg: number): Item => ({
   ...newItem(form, id, { xM, yM }, headingFromFacing(facingDeg)),
+});
+
+const pole = (id: string, xM: number, yM: number): Item => ({
+  ...newItem('pole', id, { xM, yM }, headingFromFacing(0)),
 });
 
 const leg = (track: LegTrackChoice = 'natural') => ({
@@ -349,6 +354,33 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
       { id: 'willow', kind: 'spiral', rein: 'left', params: {}, first: null, session: 'flat work' },
     ],
     ...NOTHING_BY_HAND,
+  },
+  {
+    key: 'ladder',
+    name: 'Fewer steps to canter',
+    arena: 'lower',
+    group: ['barley', 'quill'],
+    tags: ['flat', 'departs'],
+    exercises: [
+      { id: 'ash', kind: 'transitions-ladder', rein: 'left', params: { rungs: 3 }, first: null, session: null },
+    ],
+    ...NOTHING_BY_HAND,
+  },
+  {
+    key: 'running-walk',
+    name: 'Two poles in running walk',
+    arena: 'lower',
+    group: ['tansy'],
+    tags: ['poles', 'gaits'],
+    exercises: [],
+    items: [pole('moss', 5, 28), pole('reed', 5, 31)],
+    tracks: [
+      {
+        ...{ kind: 'items', id: 'row', name: null, gait: 'running-walk', course: null, passes: 1 },
+        through: ['moss', 'reed'].map(item => ({ item, reversed: false })),
+        legs: [{ ...leg('direct'), setting: 'poles', approach: 'trot' }],
+      },
+    ],
   },
 ];
 

@@ -62,7 +62,10 @@ test('a horse with three riders in one lesson, and another lesson that day: all 
     const stage = { ...planned!.plan.stages[2]!, eachRein: 6 };
     const pairs = await listPairs(db, yardId);
     const [own] = pairs.filter(({ id }) => planned!.plan.pairIds.includes(id));
-    const riders = pairs.filter(({ horseId }) => horseId !== own!.horseId).slice(0, 2);
+    const others = pairs.filter(({ riderId }) => riderId !== own!.riderId);
+    const riders = others
+      .filter(({ riderId }, i) => others.findIndex(one => one.riderId === riderId) === i)
+      .slice(0, 2);
     await write(async tx => {
       for (const { riderId } of riders) await addPair(tx, yardId, riderId, own!.horseId);
     });

@@ -55,6 +55,7 @@ export default async function RidePadPage({
   const ofThen = (await horsesAt(db, yard.id, version.createdAtMs)).find(({ id }) => id === horse.id);
   const row = riddenRow(asked);
   const spacingM = row?.spacingM ?? null;
+  const rules = await yardRules(db, yard.id);
   const gait = row && isPoleGait(row.gait) ? row.gait : null;
   return (
     <>
@@ -64,6 +65,8 @@ export default async function RidePadPage({
       />
       <RidePad
         key={question.id}
+        faults={rules.faults}
+        riderMarks={rules.riderMarks}
         {...{ question, askedIndex, ways: waysToRide(asked) }}
         asks={asks.map(one => questionWords(version.layout, one))}
         pair={pair}
@@ -78,7 +81,7 @@ export default async function RidePadPage({
         putRight={{
           ...{ layout: version.layout, questions: asks, timeZone: yard.timeZone },
           horse: planHorse(ofThen ?? horse),
-          rules: await yardRules(db, yard.id),
+          rules,
           pairs: (await listPairs(db, yard.id)).map(({ id, horseName, riderName }) => ({
             ...{ id, name: `${horseName} with ${riderName}` },
           })),

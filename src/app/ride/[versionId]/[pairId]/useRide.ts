@@ -19,6 +19,7 @@ import {
   type RecordLog,
   type RideWay,
   type Tap,
+  type TappedMark,
 } from '@/core';
 import { readKeptEvents } from '@/files/recordEvent';
 import { useCallback, useMemo, useState } from 'react';
@@ -34,12 +35,6 @@ export type RideSetting = {
   first: Pick<RecordLog, 'passes' | 'changes'>;
 };
 
-/** A mark before it has an id: what a tap says. */
-export type Tapped =
-  | { kind: 'footfall'; place: number | null; fraction: number }
-  | { kind: 'hit'; place: number }
-  | { kind: 'note'; words: string };
-
 /** The passes of a pair over a layout, as they are tapped: shown at once, kept on the device, sent in order. */
 export function useRide(setting: RideSetting) {
   const { pairId, layoutVersionId, stage, question, ways, first } = setting;
@@ -53,6 +48,8 @@ export function useRide(setting: RideSetting) {
   // What waits from before, or from another tab, is of this ride too; an event counts once.
   const events = useMemo(() => [...unsent, ...said], [unsent, said]);
   const [openPassId, setOpenPassId] = useState<string | null>(null);
+  /** Which pass is being marked, counted here. */
+  const [round, setRound] = useState(0);
   const [next, setNext] = useState<RideWay>(() => nearestWay(ways, { rein: 'left', direction: 'as-drawn' }));
 
   const [openedAtMs] = useState(() => Date.now());
@@ -83,17 +80,24 @@ export function useRide(setting: RideSetting) {
       ...{ ...next, riddenAtMs: own.atMs },
     },
   });
-  const mark = (tapped: Tapped) => {
+  /** Marks of one tap, each to be undone by itself; the first of a pass begins it. */
+  const sayMarks = (said: readonly TappedMark[]): string | null => {
+    if (said.length === 0) return null;
     const own = saying();
     const begun = open ? [] : [newPass(own)];
     const passId = open?.id ?? begun[0]!.pass.id;
-    record([...begun, sayMark(log, passId, tapped, own)]);
-    setOpenPassId(passId);
+    record([...begun, ...said.map((one, i) => sayMark(log, passId, one, { ...own, atMs: own.atMs + i }))]);
+    return passId;
+  };
+  const mark = (...said: TappedMark[]) => {
+    const passId = sayMarks(said);
+    if (passId !== null) setOpenPassId(passId);
   };
   /** Ends the pass; one with nothing to mark is recorded too. */
-  const endPass = () => {
-    if (!open) record([newPass(saying())]);
+  const endPass = (counted: readonly TappedMark[] = []) => {
+    if (sayMarks(counted) === null && !open) record([newPass(saying())]);
     setOpenPassId(null);
+    setRound(round + 1);
   };
   const steer = (way: RideWay) => {
     setNext(way);
@@ -118,7 +122,11 @@ export function useRide(setting: RideSetting) {
     endPass,
     steer,
     ...{ log, record, history, reverse },
-    reopen: setOpenPassId,
+    round,
+    reopen: (passId: string) => {
+      setOpenPassId(passId);
+      setRound(round + 1);
+    },
     waits,
   };
 }

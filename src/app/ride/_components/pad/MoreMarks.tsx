@@ -14,6 +14,7 @@ import {
 } from '@/core';
 import { Keys } from '@/app/ride/_components/Keys';
 import { useState, type ReactNode } from 'react';
+import { ExactSpot } from './ExactSpot';
 import { gaitsAbout } from './padKeys';
 import { legNumber } from './padLegs';
 import type { Pad } from './usePad';
@@ -42,6 +43,7 @@ export function MoreMarks({ pad, gait, faults, riderMarks, ready, onMark }: More
   return (
     <div className={classes.more}>
       <OfStep {...{ pad, ready, onMark }} />
+      <ExactFoot {...{ pad, ready, onMark }} />
       <Group title="Quality, 1 to 5">
         <Keys
           label="Quality, 1 to 5"
@@ -223,6 +225,23 @@ function OfStep({ pad, ready, onMark }: Pick<MoreMarksProps, 'pad' | 'ready' | '
         />
       </Group>
     </>
+  );
+}
+
+/** Just where the foot fell in a row of poles: in the gap behind the chosen one, or in the row as a whole. */
+function ExactFoot({ pad, ready, onMark }: Pick<MoreMarksProps, 'pad' | 'ready' | 'onMark'>) {
+  const gaps = pad.steps.length - 1;
+  if (pad.counted || gaps < 1 || !pad.steps.every(({ kind }) => kind === 'pole')) return null;
+  const place = pad.step ? Math.min(pad.step.place, gaps) : null;
+  const said = pad.marks.find(mark => mark.kind === 'footfall' && mark.place === place);
+  return (
+    <Group title={place === null ? 'Where the foot fell' : `Where the foot fell, ${place} to ${place + 1}`}>
+      <ExactSpot
+        fraction={said?.kind === 'footfall' ? said.fraction : null}
+        disabled={!ready}
+        onTap={fraction => onMark({ kind: 'footfall', place, fraction })}
+      />
+    </Group>
   );
 }
 

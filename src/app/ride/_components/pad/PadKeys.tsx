@@ -1,6 +1,6 @@
 'use client';
 
-import { countName, type PadStep, type PassMark, type TappedMark, type TrackGait } from '@/core';
+import { countName, type PadStep, type PassMark, type TrackGait } from '@/core';
 import { useMemo, type ReactNode } from 'react';
 import { isSaid, padKeys, type PadKey } from './padKeys';
 import type { PadLeg } from './padLegs';
@@ -22,11 +22,17 @@ type PadKeysProps = {
 
 /** What is tapped while the horse goes: the strides, what happened where one is, and the rest behind one key. */
 export function PadKeys({ pad, gait, backwards, ready, onMore, listens, children }: PadKeysProps) {
-  const { steps, chosen, step, marks } = pad;
+  const { steps, chosen, marks, run } = pad;
+  // While strides are counted, what happens is of the stop that they lead to.
+  const next = run && pad.leg ? (steps[run.step + 1] ?? null) : null;
+  const step = next ?? pad.step;
   const kind = steps[0]?.kind;
   const rows = useMemo(
-    () => (kind ? padKeys(kind, step, gait, steps.length).filter(row => row.length > 0) : []),
-    [kind, step, gait, steps.length],
+    () =>
+      kind
+        ? padKeys(kind, step, { gait, stops: steps.length, counted: pad.counted }).filter(row => row.length > 0)
+        : [],
+    [kind, step, gait, steps.length, pad.counted],
   );
   const tapKey = (key: PadKey) => pad.mark(key.of, key.at);
   usePadLetters(listens, {
@@ -49,7 +55,7 @@ export function PadKeys({ pad, gait, backwards, ready, onMore, listens, children
             <StrideKey {...{ pad, backwards, ready }} />
           ) : (
             <p className={classes.caption} role="status">
-              {step ? step.words : kind === 'pole' ? 'The row as a whole: tap a pole for that one' : 'Tap a figure'}
+              {pad.step ? pad.step.words : kind === 'pole' ? 'The row as a whole: tap a pole for that one' : 'Tap a figure'}
             </p>
           )}
           <StepArrow
@@ -67,7 +73,7 @@ export function PadKeys({ pad, gait, backwards, ready, onMore, listens, children
             <MarkKey
               key={key.name}
               padKey={key}
-              pressed={isPressed(marks, key, step, pad)}
+              pressed={isPressed(marks, key, key.at === 'left' ? pad.step : step)}
               disabled={!ready || (key.needsStep && step === null)}
               onTap={() => tapKey(key)}
             />
@@ -91,12 +97,8 @@ function isTapped({ counted, step }: Pad): boolean {
   return counted;
 }
 
-function isPressed(marks: readonly PassMark[], key: PadKey, step: PadStep | null, { run }: Pad): boolean {
-  // While strides are counted the outcomes are those of the next stop, which has none yet.
-  if (run !== null && key.at === 'here' && step?.kind !== 'transition') return false;
-  if (key.needsStep && step === null) return false;
-  const said: TappedMark = key.of(step);
-  return isSaid(marks, said);
+function isPressed(marks: readonly PassMark[], key: PadKey, step: PadStep | null): boolean {
+  return (!key.needsStep || step !== null) && isSaid(marks, key.of(step));
 }
 
 type MarkKeyProps = { padKey: PadKey; pressed: boolean; disabled: boolean; onTap: () => void };

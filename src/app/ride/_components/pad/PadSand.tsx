@@ -38,7 +38,8 @@ export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
     const shown = croppedBox(turned, arena, points, room);
     const spots = pad.steps.map(({ at }) => toPixels(shown, room, turned.toPaper(at)));
     const key = keySize(spots.length, room);
-    return { view: turned, box: shown, places: keyPlaces(spots, key, room), sizePx: key };
+    const way = pointsShown(chains, []).map(at => toPixels(shown, room, turned.toPaper(at)));
+    return { view: turned, box: shown, places: keyPlaces(spots, key, room, way), sizePx: key };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the room by its two numbers
   }, [sand, pad.steps, room.width, room.height]);
   const pixels = (at: PointM) => toPixels(box, room, view.toPaper(at));

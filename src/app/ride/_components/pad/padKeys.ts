@@ -66,23 +66,28 @@ const FOOT_KEYS = [
   ['three quarters', 'w', FOOTFALL_PLACES.threeQuarters],
 ] as const;
 const HOW_LETTERS = ['p', 'l', 'r', 'x'];
-const POINT_LETTERS = ['s', 'b', 'h'];
+const POINT_LETTERS = ['s', 'd', 'h'];
 
 /** A gaited horse slips into one of these. */
 const GAITED: readonly TrackGait[] = ['flat-walk', 'running-walk', 'fox-trot', 'saddle-gait', 'pace', 'trot'];
 
 /**
  * The keys that a question most often needs where one is, in rows; nothing that cannot happen there.
- * @param stops - how many are ridden over
+ * @param ridden - the gait that is asked, how many are ridden over, and whether strides are counted between them
  */
-export function padKeys(kind: PadStep['kind'], step: PadStep | null, gait: TrackGait, stops: number): PadKey[][] {
+export function padKeys(
+  kind: PadStep['kind'],
+  step: PadStep | null,
+  { gait, stops, counted }: { gait: TrackGait; stops: number; counted: boolean },
+): PadKey[][] {
   switch (kind) {
     case 'fence':
       if (step?.kind === 'pole') return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
       return [OUTCOME_KEYS, isCanter(gait) ? LEAD_KEYS : [BROKE_KEY]];
     case 'pole':
       if (!PLAIN.includes(gait)) return [gaitKeys(gait), [HIT_KEY]];
-      return [stops > 1 ? footKeys(stops) : [], [HIT_KEY, BROKE_KEY, ...(isCanter(gait) ? LEAD_KEYS.slice(0, 2) : [])]];
+      if (stops > 1 && !counted) return [footKeys(stops), [HIT_KEY, BROKE_KEY]];
+      return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
     case 'transition':
       return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), []];
     case 'figure':

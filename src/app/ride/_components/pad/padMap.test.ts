@@ -25,13 +25,17 @@ test('keys never lie over each other nor out of the room, wherever they belong',
   );
 });
 
-test('a key with room about it lies where it belongs', () => {
+test('a key with room about it lies just beside its place, off the way', () => {
+  const way = Array.from({ length: 36 }, (_, i) => ({ x: i * 10, y: 95 }));
   const places = [
-    { x: 60, y: 60 },
-    { x: 200, y: 120 },
+    { x: 80, y: 95 },
+    { x: 240, y: 95 },
   ];
-  keyPlaces(places, 56, ROOM).forEach((key, i) => {
-    expect(Math.hypot(key.x - places[i]!.x, key.y - places[i]!.y)).toBeLessThan(0.1);
+  keyPlaces(places, 56, ROOM, way).forEach((key, i) => {
+    const away = Math.hypot(key.x - places[i]!.x, key.y - places[i]!.y);
+    expect(away).toBeGreaterThan(30);
+    expect(away).toBeLessThan(80);
+    expect(Math.abs(key.y - 95)).toBeGreaterThan(28);
   });
 });
 

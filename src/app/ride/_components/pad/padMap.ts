@@ -80,7 +80,6 @@ export function fromPixels(box: PaperBox, room: { width: number }, { x, y }: Pap
   return { x: box.x + x / perM, y: box.y + y / perM };
 }
 
-const ROUNDS = 120;
 /** Pixels between two keys. */
 const GAP = 4;
 
@@ -90,29 +89,50 @@ export function keySize(count: number, room: { width: number; height: number }):
   return [60, 56, 52, 48, 44].find(size => count <= holds(size)) ?? 44;
 }
 
+type Room = { width: number; height: number };
+
 /**
- * Where keys of a size lie that belong to places: at them, pushed apart where they would lie over each other, inside the room.
- * The same for the same places.
+ * Where keys of a size lie that belong to places: beside them, so that what they are of is still seen, clear of each other and,
+ * where it can be, of the way. The same for the same places.
+ * @param way - points of the way that is ridden
  */
 export function keyPlaces(
   places: readonly PaperPoint[],
   size: number,
-  room: { width: number; height: number },
+  room: Room,
+  way: readonly PaperPoint[] = [],
 ): PaperPoint[] {
-  const least = size + GAP;
-  // Two that belong to one place are told apart by their order.
-  const keys = places.map(({ x, y }, i) => inRoom({ x: x + i * 0.01, y: y + i * 0.013 }, size, room));
-  for (let round = 0; round < ROUNDS; round += 1) {
-    let moved = false;
-    for (let a = 0; a < keys.length; a += 1)
-      for (let b = a + 1; b < keys.length; b += 1) moved = pushApart(keys, a, b, least) || moved;
-    keys.forEach((key, i) => (keys[i] = inRoom(key, size, room)));
-    if (!moved) break;
+  const keys: PaperPoint[] = [];
+  for (const place of places) {
+    const cost = (at: PaperPoint) =>
+      100 * keys.filter(key => touch(key, at, size)).length +
+      8 * places.filter(other => isUnder(other, at, size)).length +
+      way.filter(point => isUnder(point, at, size)).length +
+      Math.hypot(at.x - place.x, at.y - place.y) / size;
+    const tried = besides(place, size).map(at => inRoom(at, size, room));
+    keys.push(tried.reduce((best, at) => (cost(at) < cost(best) ? at : best)));
   }
   const lie = keys.some((a, i) => keys.slice(i + 1).some(b => touch(a, b, size)));
   return (lie ? onGrid(places, size, room) : keys).map(({ x, y }) => ({ x: drawn(x), y: drawn(y) }));
 }
 
+const DIRECTIONS = 12;
+/** So far from its place a key is tried, as shares of its size. */
+const AWAY = [0.75, 1.1, 1.5, 2, 2.6];
+
+/** Round a place, the nearest first; on it last. */
+function besides({ x, y }: PaperPoint, size: number): PaperPoint[] {
+  const round = AWAY.flatMap(away =>
+    Array.from({ length: DIRECTIONS }, (_, i) => {
+      const turn = (2 * Math.PI * i) / DIRECTIONS;
+      return { x: x + away * size * Math.cos(turn), y: y + away * size * Math.sin(turn) };
+    }),
+  );
+  return [...round, { x, y }];
+}
+
+const isUnder = (point: PaperPoint, key: PaperPoint, size: number) =>
+  Math.max(Math.abs(point.x - key.x), Math.abs(point.y - key.y)) < size / 2 + 2;
 const cells = (lengthPx: number, size: number) => Math.max(1, Math.floor((lengthPx + GAP) / (size + GAP)));
 const touch = (a: PaperPoint, b: PaperPoint, size: number) => Math.max(Math.abs(a.x - b.x), Math.abs(a.y - b.y)) < size;
 
@@ -145,25 +165,7 @@ function onGrid(
   return places.map((_, key) => grid[found.get(key)!]!);
 }
 
-/** Pushes two keys apart along the way that is shorter; false where they do not touch. */
-function pushApart(keys: PaperPoint[], a: number, b: number, least: number): boolean {
-  const [one, other] = [keys[a]!, keys[b]!];
-  const [dx, dy] = [other.x - one.x, other.y - one.y];
-  const [overX, overY] = [least - Math.abs(dx), least - Math.abs(dy)];
-  if (overX <= 0.01 || overY <= 0.01) return false;
-  if (overX < overY) {
-    const push = ((dx < 0 ? -1 : 1) * overX) / 2;
-    keys[a] = { x: one.x - push, y: one.y };
-    keys[b] = { x: other.x + push, y: other.y };
-  } else {
-    const push = ((dy < 0 ? -1 : 1) * overY) / 2;
-    keys[a] = { x: one.x, y: one.y - push };
-    keys[b] = { x: other.x, y: other.y + push };
-  }
-  return true;
-}
-
-const inRoom = ({ x, y }: PaperPoint, size: number, { width, height }: { width: number; height: number }) => ({
+const inRoom = ({ x, y }: PaperPoint, size: number, { width, height }: Room) => ({
   x: Math.min(Math.max(x, size / 2), Math.max(size / 2, width - size / 2)),
   y: Math.min(Math.max(y, size / 2), Math.max(size / 2, height - size / 2)),
 });

@@ -1,12 +1,15 @@
 'use client';
 
-import { meanFootfall, passFootfalls, polesHit, type PassRecord } from '@/core';
+import { standingMarks, type PassRecord } from '@/core';
+import type { AskedRide } from '@/app/ride/askedRide';
+import { markOfPassWords } from '@/app/ride/recordWords';
 import type { Ride } from '../useRide';
-import { fractionWords } from '@/core';
 import classes from './RidePad.module.css';
 
+type PassListProps = { ride: Ride; asked: AskedRide | null; onPutRight: (passId: string) => void };
+
 /** The passes so far, newest first; a pass can be taken up again. */
-export function PassList({ ride, onPutRight }: { ride: Ride; onPutRight: (passId: string) => void }) {
+export function PassList({ ride, asked, onPutRight }: PassListProps) {
   return (
     <section aria-label="Passes">
       <h2>
@@ -17,7 +20,7 @@ export function PassList({ ride, onPutRight }: { ride: Ride; onPutRight: (passId
           <li key={pass.id} aria-current={pass.id === ride.open?.id}>
             <span>
               <strong>{pass.rein === null ? 'Ridden' : `${pass.rein} rein`}</strong>
-              {directionWords(pass.direction)}: {passWords(pass)}
+              {directionWords(pass.direction)}: {passWords(pass, asked)}
             </span>
             {pass.id !== ride.open?.id && (
               <button type="button" className={classes.small} onClick={() => ride.reopen(pass.id)}>
@@ -38,14 +41,7 @@ function directionWords(direction: PassRecord['direction']): string {
   return { 'as-drawn': '', 'other-way': ', other way', mirrored: ', mirror image' }[direction];
 }
 
-function passWords(pass: PassRecord): string {
-  const mean = meanFootfall(passFootfalls(pass));
-  const hit = polesHit(pass);
-  const notes = pass.marks.flatMap(mark => (mark.kind === 'note' ? [`“${mark.words}”`] : []));
-  const words = [
-    ...(mean === null ? [] : [`foot at ${fractionWords(mean)}`]),
-    ...(hit.length > 0 ? [`hit ${hit.join(', ')}`] : []),
-    ...notes,
-  ];
+function passWords({ marks }: PassRecord, asked: AskedRide | null): string {
+  const words = standingMarks(marks).map(mark => markOfPassWords(mark, asked));
   return words.length > 0 ? words.join(' · ') : 'nothing to mark';
 }

@@ -1,20 +1,31 @@
 'use client';
 
-import { Delivery } from '@/components/sync/Delivery';
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { DISCLAIMER, type Question, type RideWay, type RowFit, type TrackGait } from '@/core';
+import { askedRide, type AskedRide } from '@/app/ride/askedRide';
+import { Doubt, doubtfulCount } from '@/app/ride/_components/pad/Doubt';
+import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
+import pads from '@/app/ride/_components/pad/Pad.module.css';
+import { PadFoot } from '@/app/ride/_components/pad/PadFoot';
+import { PadKeys } from '@/app/ride/_components/pad/PadKeys';
+import { PadSand } from '@/app/ride/_components/pad/PadSand';
+import { rideSand } from '@/app/ride/_components/pad/rideSand';
+import { Sheet } from '@/app/ride/_components/pad/Sheet';
+import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
+import { useFootLetters } from '@/app/ride/_components/pad/useFootLetters';
+import { useHand } from '@/app/ride/_components/pad/useHand';
+import { usePad } from '@/app/ride/_components/pad/usePad';
+import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
+import { tapWords } from '@/app/ride/recordWords';
+import { wayWords } from '@/app/ride/wayWords';
+import { DISCLAIMER, type Question, type RideWay, type RowFit, type Tap, type TrackGait } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useRide, type Ride, type RideSetting } from '../useRide';
 import { Steering } from '@/app/ride/_components/Steering';
-import { FootfallPad } from './FootfallPad';
-import { NotePad } from './NotePad';
 import { PassList } from './PassList';
 import { RidePutRight, type PutRight } from './RidePutRight';
-import type { Tap } from '@/core';
-import { tapWords } from '@/app/ride/recordWords';
 import classes from './RidePad.module.css';
 
 type RidePadProps = {
@@ -36,45 +47,126 @@ type RidePadProps = {
   fit: RowFit | null;
   /** The plan has changed since this ride began. */
   planChanged: boolean;
+  /** The yard’s own words. */
+  faults: readonly string[];
+  riderMarks: readonly string[];
   first: RideSetting['first'];
   /** What a pass is put right with. */
   putRight: PutRight;
 };
 
-/** Pass by pass, one tap each, with one undo that always works. Made for a phone and gloves. */
+const CARE =
+  'A pole that a horse keeps hitting comes down or out. Stop at signs of pain, tiredness or unevenness, and ask a vet.';
+
+/** One pair over one thing, on the pad of a lesson: pass by pass, on one screen. */
 export function RidePad(props: RidePadProps) {
-  const { pair, versionId, layoutName, poles, spacingM, stage, question, ways, planChanged, first } = props;
+  const { pair, versionId, layoutName, stage, question, ways, first, putRight } = props;
   const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, question, ways, first });
+  const [opened, setOpened] = useState<'ride' | 'more' | null>(null);
+  const [careRead, setCareRead] = useState(false);
+  const [sure, setSure] = useState<ReadonlySet<string>>(new Set());
+  const hand = useHand();
+  useWakeLock();
+  useEarlyTaps(ride.ready);
+  const sand = rideSand(putRight.layout, question, ride.way.direction);
+  const asked = askedRide(putRight.layout, question, putRight.horse);
+  const marks = ride.open?.marks ?? [];
+  const pad = usePad({
+    ...{ steps: sand?.steps ?? [], track: asked?.track ?? null, marks, passKey: `${question.id} ${ride.round}` },
+    ...{ onMarks: said => ride.mark(...said), onUnmark: ride.unmark },
+  });
+  const [undo, redo] = [ride.history.undo, ride.history.redo].map(taps => taps[taps.length - 1]);
+  const words = (tap: Tap) => tapWords({ log: ride.log, rideOf: () => asked, pairOf: () => '', timeOf: String }, tap);
+  const done = () => {
+    ride.endPass(pad.pending());
+    pad.clear();
+  };
+  const undoLast = () => (pad.run ? pad.untap() : undo && ride.reverse(undo));
+  useFootLetters(opened === null, { onDone: done, onUndo: undoLast });
+  const doubt = asked?.track && doubtfulCount(asked.track, marks, sure);
+  return (
+    <div className={pads.pad} data-whole-screen data-hand={hand}>
+      <header className={pads.stage}>
+        <button type="button" className={pads.stageKey} aria-haspopup="dialog" onClick={() => setOpened('ride')}>
+          <h1>
+            {pair.horseName} <small>with {pair.riderName}</small>
+          </h1>
+          <small>{[layoutName, asked?.words, wayWords(ride.way)].filter(Boolean).join(' · ')}</small>
+        </button>
+      </header>
+      <div className={pads.words}>
+        {doubt && asked?.track ? (
+          <Doubt
+            {...{ track: asked.track, marks, sure, onMark: said => ride.mark(said) }}
+            onSure={id => setSure(new Set([...sure, id]))}
+          />
+        ) : (
+          !careRead && (
+            <div className={pads.word} role="note">
+              <p>{CARE}</p>
+              <button type="button" className={pads.close} aria-label="Read" onClick={() => setCareRead(true)}>
+                ×
+              </button>
+            </div>
+          )
+        )}
+      </div>
+      {sand && <PadSand sand={sand} pad={pad} onMark={said => ride.mark(said)} onSwipe={null} />}
+      <PadKeys
+        pad={pad}
+        gait={question.gait}
+        backwards={ride.way.direction === 'other-way'}
+        ready={ride.ready}
+        onMore={() => setOpened('more')}
+        listens={opened === null}
+      />
+      <PadFoot
+        {...{ ready: ride.ready, waits: ride.waits, run: pad.run, canRide: true, onBreak: null }}
+        undo={undo ? words(undo) : null}
+        redo={redo ? words(redo) : null}
+        onUndo={undoLast}
+        onRedo={() => redo && ride.reverse(redo)}
+        marked={ride.open ? ride.open.marks.length : null}
+        onDone={done}
+      />
+      <Sheet title="More to mark" opened={opened === 'more'} onClose={() => setOpened(null)}>
+        <MoreMarks
+          {...{ pad, faults: props.faults, riderMarks: props.riderMarks, ready: ride.ready, gait: question.gait }}
+          onMark={said => ride.mark(said)}
+        />
+      </Sheet>
+      <Sheet title="This ride" opened={opened === 'ride'} onClose={() => setOpened(null)}>
+        <RideToday {...props} ride={ride} asked={asked} />
+      </Sheet>
+    </div>
+  );
+}
+
+/** What is ridden and how, what was ridden so far, and the way out. */
+function RideToday(props: RidePadProps & { ride: Ride; asked: AskedRide | null }) {
+  const { ride, ways, pair, planChanged, putRight } = props;
   const [putRightId, setPutRightId] = useState<string | null>(null);
   return (
-    <div className={classes.pad}>
-      <header className={classes.head}>
-        <h1>
-          {pair.horseName} <span>with {pair.riderName}</span>
-        </h1>
-        <p>{layoutName}</p>
-        <Fit {...props} />
-        {planChanged && (
-          <p className={classes.notice}>
-            The plan has changed since this ride began. These marks stay with the row as it was.{' '}
-            <Link href="/ride">Ride it as it is now</Link>
-          </p>
-        )}
-      </header>
+    <div className={classes.today}>
+      <Fit {...props} />
+      {planChanged && (
+        <p className={classes.notice}>
+          The plan has changed since this ride began. These marks stay with the row as it was.{' '}
+          <Link href="/ride">Ride it as it is now</Link>
+        </p>
+      )}
       <Asked {...props} />
       <Steering ways={ways} way={ride.way} homeRad={null} headingRad={null} onSteer={ride.steer} />
-      {spacingM !== null && <FootfallPad ride={ride} gaps={poles - 1} />}
-      {poles > 0 && <PolesHit ride={ride} poles={poles} isRow={spacingM !== null} />}
-      <NotePad onNote={words => ride.mark({ kind: 'note', words })} disabled={!ride.ready} />
-      <PassList ride={ride} onPutRight={setPutRightId} />
+      <PassList ride={ride} asked={props.asked} onPutRight={setPutRightId} />
       {putRightId !== null && (
-        <RidePutRight {...{ ride, passId: putRightId, pair }} {...props.putRight} onClose={() => setPutRightId(null)} />
+        <RidePutRight {...{ ride, passId: putRightId, pair }} {...putRight} onClose={() => setPutRightId(null)} />
       )}
       <p className={classes.cautions}>
-        A pole that a horse keeps hitting comes down or out. Stop at signs of pain, tiredness or unevenness, and ask a
-        vet. {DISCLAIMER}
+        {CARE} {DISCLAIMER}
       </p>
-      <Foot ride={ride} />
+      <p>
+        <Link href="/ride">Leave the pad</Link>
+      </p>
     </div>
   );
 }
@@ -114,66 +206,5 @@ function Fit({ pair, gait, poles, spacingM, fit }: RidePadProps) {
         </>
       )}
     </p>
-  );
-}
-
-function PolesHit({ ride, poles, isRow }: { ride: Ride; poles: number; isRow: boolean }) {
-  const one = isRow ? 'Pole' : 'Number';
-  return (
-    <section aria-label={isRow ? 'Poles hit' : 'Hit'}>
-      <h2>{isRow ? 'Poles hit' : 'Hit'}</h2>
-      <div className={classes.hits}>
-        {Array.from({ length: poles }, (_, index) => index + 1).map(pole => {
-          const hit = ride.open?.marks.findLast(mark => mark.kind === 'hit' && mark.place === pole);
-          return (
-            <button
-              key={pole}
-              type="button"
-              className={classes.key}
-              aria-pressed={hit !== undefined}
-              aria-label={`${one} ${pole} hit`}
-              disabled={!ride.ready}
-              onClick={() => (ride.open && hit ? ride.unmark(hit.id) : ride.mark({ kind: 'hit', place: pole }))}
-            >
-              {pole}
-            </button>
-          );
-        })}
-      </div>
-    </section>
-  );
-}
-
-function Foot({ ride }: { ride: Ride }) {
-  const [undo, redo] = [ride.history.undo, ride.history.redo].map(taps => taps[taps.length - 1]);
-  const words = (tap: Tap) => tapWords({ log: ride.log, rideOf: () => null, pairOf: () => '', timeOf: String }, tap);
-  return (
-    <footer className={classes.foot}>
-      <Delivery ready={ride.ready} waits={ride.waits} className={classes.delivery} />
-      <div className={classes.footKeys}>
-        <button
-          type="button"
-          className={classes.key}
-          disabled={!undo || !ride.ready}
-          onClick={() => undo && ride.reverse(undo)}
-        >
-          Undo
-          <small>{undo ? words(undo) : 'nothing yet'}</small>
-        </button>
-        <button
-          type="button"
-          className={classes.key}
-          disabled={!redo || !ride.ready}
-          onClick={() => redo && ride.reverse(redo)}
-        >
-          Redo
-          <small>{redo ? words(redo) : 'nothing yet'}</small>
-        </button>
-        <button type="button" className={classes.main} disabled={!ride.ready} onClick={ride.endPass}>
-          {ride.open ? 'Pass done' : 'Pass, nothing to mark'}
-          <small>{ride.open ? `${ride.open.marks.length} marked` : 'counts as ridden'}</small>
-        </button>
-      </div>
-    </footer>
   );
 }

@@ -2,7 +2,7 @@ import { hasReins, questionWords } from '@/core';
 import classes from '@/app/ride/_components/pad/Pad.module.css';
 import type { LessonPadProps } from './LessonPad';
 
-type StageLineProps = Pick<LessonPadProps, 'run' | 'stages' | 'name'> & {
+type StageLineProps = Pick<LessonPadProps, 'run' | 'name'> & {
   onOpen: () => void;
   /** Reads the course aloud size; null where there is none. */
   onCall: (() => void) | null;
@@ -11,7 +11,7 @@ type StageLineProps = Pick<LessonPadProps, 'run' | 'stages' | 'name'> & {
 const ARROWS = { left: '↶', right: '↷' } as const;
 
 /** What is asked, on which rein and with which counts, in one line: a tap opens what can be changed of it. */
-export function StageLine({ run, stages, name, onOpen, onCall }: StageLineProps) {
+export function StageLine({ run, name, onOpen, onCall }: StageLineProps) {
   const { stage, index, ride, question, way } = run;
   const counts = ride?.track?.legs.flatMap(({ asked }) => (asked === null ? [] : [asked])) ?? [];
   const rein =
@@ -27,7 +27,6 @@ export function StageLine({ run, stages, name, onOpen, onCall }: StageLineProps)
         <h1>
           <span className={classes.hidden}>{name}: </span>
           {index + 1}. {stage.name}
-          {stages.length > 1 && <small> of {stages.length}</small>}
         </h1>
         <small>
           {[rein, asked === stage.name ? '' : asked, counts.length > 0 ? `${counts.join(', ')} asked` : '']

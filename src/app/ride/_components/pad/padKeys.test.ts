@@ -1,0 +1,75 @@
+import type { PadStep, TrackGait } from '@/core';
+import { isSaid, padKeys } from './padKeys';
+import { marksAtStep } from './marksAtStep';
+
+const AT = { xM: 0, yM: 0 };
+const stop = (kind: 'fence' | 'pole', place = 1): PadStep => ({
+  ...{ kind, place, item: 'i', label: '1', words: `${kind} ${place}`, at: AT, lies: true },
+});
+const names = (kind: PadStep['kind'], step: PadStep | null, gait: TrackGait, counted = false, stops = 5) =>
+  padKeys(kind, step, { gait, stops, counted })
+    .flat()
+    .map(({ name }) => name);
+
+// Common practice, no source: a horse lands on a lead in canter only; a rail that lies does not come down.
+test('leads are offered in canter only, and no rail comes down of a pole', () => {
+  expect(names('fence', stop('fence'), 'course-canter', true)).toEqual(
+    expect.arrayContaining(['rub', 'down', 'refusal', 'run-out left', 'run-out right', 'left lead', 'right lead']),
+  );
+  expect(names('fence', stop('fence'), 'trot', true)).not.toContain('left lead');
+  expect(names('pole', stop('pole'), 'trot')).toEqual(['a third', 'middle', 'three quarters', 'hit', 'broke gait']);
+  expect(names('pole', stop('pole'), 'canter', true)).not.toContain('down');
+  // A landing pole of a grid.
+  expect(names('fence', stop('pole'), 'course-canter', true)).not.toContain('refusal');
+});
+
+test('a lead is right or wrong only where it goes into canter', () => {
+  const change = (to: TrackGait): PadStep => ({
+    ...{ kind: 'transition', place: 1, from: 'walk', to, label: '1', words: '', at: AT },
+  });
+  expect(names('transition', change('canter'), 'walk')).toContain('wrong lead');
+  expect(names('transition', change('trot'), 'walk')).not.toContain('wrong lead');
+});
+
+test('a gaited row offers its own gait first, and those it slips into', () => {
+  const [first, ...others] = names('pole', null, 'running-walk');
+  expect(first).toBe('running walk');
+  expect(others).toEqual(expect.arrayContaining(['fox trot', 'flat walk', 'hit']));
+});
+
+test('every key has a letter of its own', () => {
+  for (const [kind, gait] of [
+    ['fence', 'course-canter'],
+    ['pole', 'trot'],
+    ['pole', 'pace'],
+    ['figure', 'trot'],
+  ] as const) {
+    const letters = padKeys(kind, null, { gait, stops: 4, counted: kind === 'fence' })
+      .flat()
+      .map(({ letter }) => letter);
+    expect(new Set(letters).size).toBe(letters.length);
+  }
+});
+
+test('a bend that is lost in a loop is said of that loop', () => {
+  const loop = (part: number): PadStep => ({
+    ...{ kind: 'figure', place: 1, part, chain: null, label: String(part), words: 'loop', at: AT },
+  });
+  const [, bend] = padKeys('figure', loop(2), { gait: 'trot', stops: 3, counted: false })[0]!;
+  const said = bend!.of(loop(2));
+  expect(said).toEqual({ kind: 'figure', place: 1, part: 2, point: 'bend', kept: false });
+  const marks = [{ id: 'm', ...said } as Parameters<typeof isSaid>[0][number]];
+  expect(isSaid(marks, said)).toBe(true);
+  expect(isSaid(marks, bend!.of(loop(3)))).toBe(false);
+  expect(marksAtStep(marks, loop(2))).toBe('bend lost');
+  expect(marksAtStep(marks, loop(3))).toBe('');
+});
+
+test('what was said of a stop is read on its key', () => {
+  const marks = [
+    { id: 'a', kind: 'fence', place: 2, outcome: 'rub' },
+    { id: 'b', kind: 'lead', place: 2, lead: 'right' },
+    { id: 'c', kind: 'hit', place: 1 },
+  ] as Parameters<typeof marksAtStep>[0];
+  expect(marksAtStep(marks, stop('fence', 2))).toBe('rub, right lead');
+});

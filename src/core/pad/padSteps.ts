@@ -39,19 +39,20 @@ export function padSteps(asked: Layout, reckoned: ReckonedTrack, labels: Pick<La
     const words = `${gaitWord(from)} to ${gaitWord(to)}`;
     return { kind: 'transition', place, from, to, label: String(place), words, at: pose.at };
   });
+  // Numbered on in the order ridden, so that no two keys of a session bear one number.
+  let number = 0;
   const figures = track.figures.flatMap((planned, index): PadStep[] => {
     const place = index + 1;
     const parts = figureParts(asked.arena, planned, planned.gait ?? track.gait);
     const name = figureWords(planned);
     if (parts.length > 1)
       return parts.map(({ part, words, chain }) => ({
-        ...{ kind: 'figure', place, part, chain, label: String(part) },
+        ...{ kind: 'figure', place, part, chain, label: String((number += 1)) },
         ...{ words: track.figures.length > 1 ? `${words}, ${name}` : words, at: middleOf(chain) },
       }));
     const chain = wholeOf(reckoned, planned.figure.start.at);
-    return [
-      { kind: 'figure', place, part: null, chain, label: String(place), words: name, at: planned.figure.start.at },
-    ];
+    const label = String((number += 1));
+    return [{ kind: 'figure', place, part: null, chain, label, words: name, at: planned.figure.start.at }];
   });
   return [...transitions, ...figures];
 }

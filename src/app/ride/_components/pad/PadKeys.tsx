@@ -55,7 +55,11 @@ export function PadKeys({ pad, gait, backwards, ready, onMore, listens, children
             <StrideKey {...{ pad, backwards, ready }} />
           ) : (
             <p className={classes.caption} role="status">
-              {pad.step ? pad.step.words : kind === 'pole' ? 'The row as a whole: tap a pole for that one' : 'Tap a figure'}
+              {pad.step
+                ? pad.step.words
+                : kind === 'pole'
+                  ? 'The row as a whole: tap a pole for that one'
+                  : 'Tap a figure'}
             </p>
           )}
           <StepArrow

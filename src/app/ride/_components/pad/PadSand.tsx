@@ -39,7 +39,11 @@ export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
     const spots = pad.steps.map(({ at }) => toPixels(shown, room, turned.toPaper(at)));
     const key = keySize(spots.length, room);
     const way = pointsShown(chains, []).map(at => toPixels(shown, room, turned.toPaper(at)));
-    return { view: turned, box: shown, places: keyPlaces(spots, key, room, way), sizePx: key };
+    // Whoever stands there is seen too.
+    const seen = stand
+      ? [...way, ...Array.from({ length: 8 }, () => toPixels(shown, room, turned.toPaper(stand)))]
+      : way;
+    return { view: turned, box: shown, places: keyPlaces(spots, key, room, seen), sizePx: key };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the room by its two numbers
   }, [sand, pad.steps, room.width, room.height]);
   const pixels = (at: PointM) => toPixels(box, room, view.toPaper(at));

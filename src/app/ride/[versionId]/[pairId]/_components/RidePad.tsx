@@ -9,6 +9,7 @@ import pads from '@/app/ride/_components/pad/Pad.module.css';
 import { PadFoot } from '@/app/ride/_components/pad/PadFoot';
 import { PadKeys } from '@/app/ride/_components/pad/PadKeys';
 import { PadSand } from '@/app/ride/_components/pad/PadSand';
+import { otherWay, ReinKey } from '@/app/ride/_components/pad/ReinKey';
 import { rideSand } from '@/app/ride/_components/pad/rideSand';
 import { Sheet } from '@/app/ride/_components/pad/Sheet';
 import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
@@ -17,7 +18,6 @@ import { useHand } from '@/app/ride/_components/pad/useHand';
 import { usePad } from '@/app/ride/_components/pad/usePad';
 import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
 import { tapWords } from '@/app/ride/recordWords';
-import { wayWords } from '@/app/ride/wayWords';
 import { DISCLAIMER, type Question, type RideWay, type RowFit, type Tap, type TrackGait } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
 import Link from 'next/link';
@@ -82,7 +82,11 @@ export function RidePad(props: RidePadProps) {
     pad.clear();
   };
   const undoLast = () => (pad.run ? pad.untap() : undo && ride.reverse(undo));
-  useFootLetters(opened === null, { onDone: done, onUndo: undoLast });
+  useFootLetters(opened === null, {
+    onDone: done,
+    onUndo: undoLast,
+    onRein: () => ride.steer(otherWay(ways, ride.way)),
+  });
   const doubt = asked?.track && doubtfulCount(asked.track, marks, sure);
   return (
     <div className={pads.pad} data-whole-screen data-hand={hand}>
@@ -91,8 +95,9 @@ export function RidePad(props: RidePadProps) {
           <h1>
             {pair.horseName} <small>with {pair.riderName}</small>
           </h1>
-          <small>{[layoutName, asked?.words, wayWords(ride.way)].filter(Boolean).join(' · ')}</small>
+          <small>{[layoutName, asked?.words].filter(Boolean).join(' · ')}</small>
         </button>
+        <ReinKey ways={ways} way={ride.way} ready={ride.ready} onSteer={ride.steer} />
       </header>
       <div className={pads.words}>
         {doubt && asked?.track ? (

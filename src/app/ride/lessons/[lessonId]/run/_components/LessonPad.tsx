@@ -6,6 +6,7 @@ import classes from '@/app/ride/_components/pad/Pad.module.css';
 import { PadFoot } from '@/app/ride/_components/pad/PadFoot';
 import { PadKeys } from '@/app/ride/_components/pad/PadKeys';
 import { PadSand } from '@/app/ride/_components/pad/PadSand';
+import { otherWay } from '@/app/ride/_components/pad/ReinKey';
 import { rideSand } from '@/app/ride/_components/pad/rideSand';
 import { Sheet } from '@/app/ride/_components/pad/Sheet';
 import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
@@ -59,6 +60,9 @@ export type LessonPadProps = RunLessonProps & {
   homeRad: number | null;
 };
 
+/** A course has so many fences that it is called; shorter lines are called from the sheet. */
+const CALLED_STOPS = 5;
+
 type Opened = 'day' | 'more' | 'call' | null;
 
 /** The lesson on one screen: who rides what, the sand, the keys, and the foot. Nothing of a usual pass lies below the edge. */
@@ -111,14 +115,23 @@ export function LessonPad(props: LessonPadProps) {
     const other = pairs[(at + by + pairs.length) % pairs.length];
     if (other && pairs.length > 1) first(run.choosePair)(other.id);
   };
-  useFootLetters(opened === null, { onDone: done, onUndo: undoLast, onNextPair: () => nextPair(1) });
+  useFootLetters(opened === null, {
+    onDone: done,
+    onUndo: undoLast,
+    onNextPair: () => nextPair(1),
+    onRein: () => ride && run.steer(otherWay(ride.ways, way)),
+  });
   const history = tapHistory(lesson.log, 'all');
   const lastOfDay = history.undo[history.undo.length - 1];
   const mark = (said: TappedMark) => run.mark(said);
   const notice = noticeOf(props);
   return (
     <div className={classes.pad} data-whole-screen data-hand={hand}>
-      <StageLine {...props} onOpen={() => setOpened('day')} onCall={ride?.track ? () => setOpened('call') : null} />
+      <StageLine
+        {...props}
+        onOpen={() => setOpened('day')}
+        onCall={(ride?.track?.stops.length ?? 0) >= CALLED_STOPS ? () => setOpened('call') : null}
+      />
       <PairStrip
         {...{ pairs, counts: props.counts, warnings: props.warnings }}
         chosenId={pair?.id ?? ''}
@@ -195,7 +208,7 @@ export function LessonPad(props: LessonPadProps) {
       <DaySheet
         opened={opened === 'day'}
         onClose={() => setOpened(null)}
-        parts={opened === 'day' ? dayParts(props, first) : []}
+        parts={opened === 'day' ? dayParts(props, first, () => setOpened('call')) : []}
         undo={lastOfDay ? { words: tapWords(names, lastOfDay), onUndo: () => lesson.reverse(lastOfDay) } : null}
       />
       {opened === 'call' && ride?.track && (

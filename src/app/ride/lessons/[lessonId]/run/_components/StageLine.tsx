@@ -1,5 +1,6 @@
-import { hasReins, questionWords } from '@/core';
+import { questionWords } from '@/core';
 import classes from '@/app/ride/_components/pad/Pad.module.css';
+import { ReinKey } from '@/app/ride/_components/pad/ReinKey';
 import type { LessonPadProps } from './LessonPad';
 
 type StageLineProps = Pick<LessonPadProps, 'run' | 'name'> & {
@@ -8,18 +9,10 @@ type StageLineProps = Pick<LessonPadProps, 'run' | 'name'> & {
   onCall: (() => void) | null;
 };
 
-const ARROWS = { left: '↶', right: '↷' } as const;
-
-/** What is asked, on which rein and with which counts, in one line: a tap opens what can be changed of it. */
+/** What is asked, with which counts, and on which rein, in one line: a tap opens what can be changed of it. */
 export function StageLine({ run, name, onOpen, onCall }: StageLineProps) {
   const { stage, index, ride, question, way } = run;
   const counts = ride?.track?.legs.flatMap(({ asked }) => (asked === null ? [] : [asked])) ?? [];
-  const rein =
-    ride && hasReins(ride.ways) && way.rein
-      ? `${ARROWS[way.rein]} ${way.rein} rein`
-      : way.direction === 'other-way'
-        ? 'the other way'
-        : '';
   const asked = question && stage.layout ? questionWords(stage.layout, question) : stage.focus;
   return (
     <header className={classes.stage}>
@@ -29,11 +22,12 @@ export function StageLine({ run, name, onOpen, onCall }: StageLineProps) {
           {index + 1}. {stage.name}
         </h1>
         <small>
-          {[rein, asked === stage.name ? '' : asked, counts.length > 0 ? `${counts.join(', ')} asked` : '']
+          {[asked === stage.name ? '' : asked, counts.length > 0 ? `${counts.join(', ')} asked` : '']
             .filter(Boolean)
             .join(' · ') || 'tap to change'}
         </small>
       </button>
+      {ride && <ReinKey ways={ride.ways} way={way} ready={run.lesson.ready} onSteer={run.steer} />}
       {onCall && (
         <button type="button" className={classes.key} onClick={onCall}>
           Call it

@@ -20,7 +20,7 @@ import classes from './RunLesson.module.css';
 type First = <Args extends unknown[]>(act: (...args: Args) => void) => (...args: Args) => void;
 
 /** What can be changed on the day, part by part. `first` says what was counted before a change begins another pass. */
-export function dayParts(props: LessonPadProps, first: First): DayPart[] {
+export function dayParts(props: LessonPadProps, first: First, onCall: () => void): DayPart[] {
   const { run, lessonId, stages, yardPairs } = props;
   const { lesson, stage, index, pair, pairs, known, ride, question, questions, way } = run;
   const layout = stage.layout;
@@ -39,6 +39,11 @@ export function dayParts(props: LessonPadProps, first: First): DayPart[] {
                 {...{ ways: ride.ways, way, homeRad: props.homeRad, headingRad: ride.headingRad }}
                 onSteer={run.steer}
               />
+              {ride.track && (
+                <button type="button" className={classes.key} onClick={onCall}>
+                  Call it
+                </button>
+              )}
               <AskSheet
                 key={`${pair?.id ?? ''} ${question.id}`}
                 horse={pair?.horse ?? ''}

@@ -16,7 +16,7 @@ const ROUNDS = Number(process.env.ROAN_FAULT_ROUNDS ?? 7);
 const FILM_MB = Number(process.env.ROAN_FAULT_FILM_MB ?? 31);
 const isLong = process.env.ROAN_FAULT_ROUNDS !== undefined;
 
-const pass = (page: Page) => page.getByRole('button', { name: /Pass, nothing to mark/ });
+const pass = (page: Page) => page.getByRole('button', { name: /^Clean pass/ });
 const delivery = (page: Page, state: 'saved' | 'waiting' | 'refused') => page.locator(`[data-delivery=${state}]`);
 
 /** A page on a single ride, ready to be tapped. */

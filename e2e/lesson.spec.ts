@@ -1,5 +1,6 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
+import { cleanPass, closeSheet, key, onSand, openDay, openMore, riddenHere } from './support/pad';
 import type { RoanServer } from './support/roanServer';
 
 const PAIRS = ['Barley with Bas Tamsin', 'Thimble with Neve Arkwell', 'Larkspur with Ode Quillan'];
@@ -33,22 +34,18 @@ async function onPhone(browser: Browser, run: string): Promise<{ phone: BrowserC
   return { phone, page };
 }
 
-const key = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
 const saved = (page: Page) => page.locator('[data-delivery=saved]');
-const ridden = (page: Page) => page.getByRole('region', { name: 'Ridden at this stage' }).getByRole('listitem');
 /** A pair's key by its horse, which says how often it rode each rein. */
 const pair = (page: Page, horse: string) =>
   page.getByRole('region', { name: 'Pairs' }).getByRole('button', { name: new RegExp(`^${horse}`) });
 
-const quality = (page: Page, value: number) =>
-  page
+async function quality(page: Page, value: number): Promise<void> {
+  await openMore(page);
+  await page
     .getByRole('group', { name: 'Quality, 1 to 5' })
     .getByRole('button', { name: String(value) })
     .tap();
-
-async function cleanPass(page: Page, rein: 'left rein' | 'right rein'): Promise<void> {
-  await page.getByRole('group', { name: 'Rein' }).getByRole('button', { name: rein }).tap();
-  await key(page, /^Clean pass/).tap();
+  await closeSheet(page);
 }
 
 test('a whole lesson of three pairs, two stages and both reins, tapped on a phone', async ({ demoYard, browser }) => {
@@ -56,57 +53,64 @@ test('a whole lesson of three pairs, two stages and both reins, tapped on a phon
   const { phone, page } = await onPhone(browser, run);
   await expect(page.getByText('Somebody is on the ground whenever fences are jumped.')).toBeVisible();
   await key(page, 'Begin the lesson').tap();
-  await expect(page.getByRole('heading', { name: /^1\. All poles/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /1\. All poles/ })).toBeVisible();
 
+  const now = page.getByRole('status', { name: 'What now' });
   for (const horse of ['Barley', 'Thimble', 'Larkspur']) {
     await pair(page, horse).tap();
-    await expect(page.getByText('Nothing ridden at this stage yet.')).toBeVisible();
-    await cleanPass(page, 'left rein');
+    for (const rein of ['left rein', 'right rein', 'left rein'] as const) await cleanPass(page, rein);
+    await expect(now).not.toContainText('On to');
     await cleanPass(page, 'right rein');
-    await expect(page.getByText('Left rein: 1 more clean pass; right rein: 1 more clean pass.')).toBeVisible();
-    await cleanPass(page, 'left rein');
-    await cleanPass(page, 'right rein');
-    await expect(page.getByText('The last 2 passes were clean on both reins.')).toBeVisible();
+    await expect(now).toContainText('The last 2 passes were clean on both reins.');
     await expect(pair(page, horse)).toContainText('2 left, 2 right');
   }
   // The next stage is offered, and everything a pass can say is a tap away.
-  await key(page, /^On to “/).tap();
-  await expect(page.getByRole('heading', { name: /^2\. Every second one a cross-rail/ })).toBeVisible();
-  const stops = page.getByRole('group', { name: 'What is ridden over' });
-  await stops.getByRole('button', { name: '2', exact: true }).tap();
-  for (let stride = 0; stride < 2; stride += 1) await key(page, /^Tap each stride/).tap();
-  await key(page, 'rub').tap();
+  await key(page, 'Next stage').tap();
+  await expect(page.getByRole('heading', { name: /2\. Every second one a cross-rail/ })).toBeVisible();
+  // From the first pole to the second stop two strides, which is a cross-rail; then what happened there.
+  for (let stride = 0; stride < 2; stride += 1) await key(page, /Tap each stride/).tap();
+  await key(page, /^rub/).tap();
+  await key(page, /^left lead/).tap();
+  await openMore(page);
   await key(page, 'deep take-off').tap();
   await key(page, 'landed close').tap();
-  await key(page, 'left lead').tap();
+  await closeSheet(page);
   await quality(page, 4);
-  await expect(page.getByText(/rub at cross rail 2/)).toBeVisible();
+  await expect(onSand(page, 'cross rail 2')).toHaveAccessibleName(/rub, left lead, deep, landed close/);
 
-  // One undo that always works: the last tap goes, then the one before it.
+  // One undo that always works: the last tap goes, then the one before it; each says what it takes back.
+  await expect(key(page, /^Undo/)).toContainText('quality 4 of 5');
   await key(page, /^Undo/).tap();
-  await expect(ridden(page).first()).not.toContainText('quality');
+  await expect(key(page, /^Undo/)).toContainText('landed close');
   await key(page, /^Undo/).tap();
-  await expect(ridden(page).first()).not.toContainText('lead');
-  await key(page, 'right lead').tap();
+  await expect(onSand(page, 'cross rail 2')).not.toHaveAccessibleName(/landed/);
+  await key(page, /^right lead/).tap();
   await key(page, /^Pass done/).tap();
-  await expect(ridden(page)).toHaveCount(1);
 
-  await page.getByText('More to mark').tap();
+  await openMore(page);
   await key(page, 'rush').tap();
-  await key(page, 'wrong lead').tap();
   await key(page, 'eyes late').tap();
-  await page.getByRole('group', { name: 'The sand: tap where it was' }).tap({ position: { x: 120, y: 80 } });
+  await closeSheet(page);
+  // A finger held on the sand marks the place.
+  const sand = (await page.getByRole('group', { name: 'The sand' }).boundingBox())!;
+  await page.mouse.move(sand.x + sand.width / 2, sand.y + sand.height - 30);
+  await page.mouse.down();
+  await page.waitForTimeout(800);
+  await page.mouse.up();
+  await expect(key(page, /^Undo/)).toContainText('a spot on the sand');
   await key(page, /^Pass done/).tap();
-  await expect(ridden(page).nth(1)).toContainText('rush, depart: wrong lead, rider: eyes late, a spot on the sand');
+  const passes = await riddenHere(page);
+  expect(passes).toHaveLength(2);
+  expect(passes[0]).toMatch(/2 from .*rub at cross rail 2.*deep take-off.*right lead/);
+  expect(passes[1]).toContain('rush, rider: eyes late, a spot on the sand');
   await key(page, /^Walk break/).tap();
   await expect(key(page, /^Undo/)).toContainText('the walk break');
   await expect(saved(page)).toBeVisible();
 
   await page.reload();
-  await expect(page.getByRole('heading', { name: /^2\. Every second/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /2\. Every second/ })).toBeVisible();
   await pair(page, 'Larkspur').tap();
-  await expect(ridden(page)).toHaveCount(2);
-  await expect(ridden(page).first()).toContainText('2 from');
+  expect(await riddenHere(page)).toEqual(passes);
   await phone.close();
 });
 
@@ -152,7 +156,8 @@ test('with the server killed in the middle, and the tab closed before it is back
   await expect(saved(again)).toBeVisible();
   await expect(pair(again, 'Barley')).toContainText('1 left, 2 right');
   await again.reload();
-  await expect(ridden(again).nth(2)).toContainText('quality 3 of 5');
+  await expect(pair(again, 'Barley')).toContainText('1 left, 2 right');
+  expect((await riddenHere(again))[2]).toContain('quality 3 of 5');
   await phone.close();
 });
 
@@ -184,11 +189,17 @@ test('a distance is changed between passes and is a new setting from then on; th
   const run = await planned(browser, demoYard);
   const { phone, page } = await onPhone(browser, run);
   await key(page, 'Begin the lesson').tap();
-  await page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: '2', exact: true }).tap();
-  const adjust = page.getByRole('group', { name: /^From pole 1 to pole 2/ });
-  const before = Number(/([\d.]+) m/.exec((await adjust.textContent()) ?? '')?.[1]);
-  await adjust.getByRole('button', { name: 'Wider by 5 cm' }).tap();
-  await expect(adjust).toContainText(`${(before + 0.05).toFixed(2)} m`);
+  await openDay(page, 'Distances');
+  const gap = page.getByRole('group', { name: 'pole 1 to pole 2 for the next pass' });
+  const before = Number(/([\d.]+) m/.exec((await gap.textContent()) ?? '')?.[1]);
+  await gap.getByRole('button', { name: 'pole 1 to pole 2 wider by 5 cm' }).tap();
+  await expect(gap).toContainText(`${(before + 0.05).toFixed(2)} m`);
+  // Each change of the day has its way back.
+  await key(page, /^Put back/).tap();
+  await expect(gap).toContainText(`${before.toFixed(2)} m`);
+  await gap.getByRole('button', { name: 'pole 1 to pole 2 wider by 5 cm' }).tap();
+  await expect(gap).toContainText(`${(before + 0.05).toFixed(2)} m`);
+  await closeSheet(page);
   await cleanPass(page, 'left rein');
   await expect(saved(page)).toBeVisible();
 

@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
-
-const key = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
+import { cleanPass, closeSheet, key, onSand, openDay, openMore, riddenHere } from './support/pad';
 
 async function openLesson(page: Page, yardUrl: string): Promise<string> {
   await page.goto(`${yardUrl}/ride`);
@@ -32,60 +31,55 @@ test('the yard’s own rule and words, a policy changed on the day, and only the
   await page.goto(`${lesson}/run`);
   await key(page, 'Ride it today instead').click();
   await key(page, 'Begin the lesson').click();
-  // Pairs ride in turn: one key takes the next one.
+  // Pairs ride in turn: whoever is next stands next to who rides.
   const pairs = page.getByRole('region', { name: 'Pairs' });
   for (const horse of ['Quill', 'Larkspur', 'Barley']) {
-    await pairs.getByRole('button', { name: `Next: ${horse}` }).click();
+    await expect(pairs.getByRole('button').nth(1)).toContainText(horse);
+    await pairs.getByRole('button').nth(1).click();
     await expect(pairs.getByRole('button', { name: new RegExp(`^${horse}`) })).toHaveAttribute('aria-pressed', 'true');
   }
-  await key(page, 'The next stage').click();
-  await expect(page.getByRole('heading', { name: /^2\./ })).toBeVisible();
-  // Another stage has its own of each part, and nothing of the one before.
-  await expect(page.getByText('Another question')).toHaveCount(1);
-  await page.getByText('This stage today').click();
+  await openDay(page, 'Stage');
+  await key(page, /^2\./).click();
   await key(page, 'same question again').click();
   await expect(key(page, 'same question again')).toHaveAttribute('aria-pressed', 'true');
   await key(page, 'first clear improvement').click();
   await expect(key(page, 'first clear improvement')).toHaveAttribute('aria-pressed', 'true');
+  await closeSheet(page);
+  await expect(page.getByRole('heading', { name: /2\./ })).toBeVisible();
 
-  const second = page
-    .getByRole('group', { name: 'What is ridden over' })
-    .getByRole('button', { name: '2', exact: true });
-  await second.click();
-  await key(page, 'down').click();
+  const now = page.getByRole('status', { name: 'What now' });
+  await onSand(page, 'cross rail 2').click();
+  await key(page, /^down/).click();
   await key(page, /^Pass done/).click();
-  await expect(page.getByText('The same question again: try 2 of 3.')).toBeVisible();
-  await key(page, /^Only .* 1 to .* 2$/).click();
+  await expect(now).toContainText('The same question again: try 2 of 3.');
+  await now.getByRole('button', { name: /^Only .* 1 to .* 2$/ }).click();
   // The rest of the track is out of reach in such a pass.
-  await expect(
-    page.getByRole('group', { name: 'What is ridden over' }).getByRole('button', { name: '4', exact: true }),
-  ).toHaveCount(0);
-  await key(page, 'clear').click();
+  await expect(page.getByRole('group', { name: 'Where on the sand' }).getByRole('button')).toHaveCount(2);
   await key(page, /^Pass done/).click();
-  const ridden = page.getByRole('region', { name: 'Ridden at this stage' }).getByRole('listitem');
-  await expect(ridden.nth(1)).toContainText(/only from .* 1 to .* 2/);
-  await expect(page.getByText('That was clearly better: a good place to stop.')).toBeVisible();
+  expect((await riddenHere(page))[1]).toMatch(/only from .* 1 to .* 2/);
+  await expect(now).toContainText('That was clearly better: a good place to stop.');
 
-  for (let pass = 0; pass < 2; pass += 1) {
-    await second.click();
+  const deep = async () => {
+    await onSand(page, 'cross rail 2').click();
+    await openMore(page);
     await key(page, 'deep take-off').click();
+  };
+  for (let pass = 0; pass < 2; pass += 1) {
+    await deep();
+    await closeSheet(page);
     await key(page, /^Pass done/).click();
   }
-  await second.click();
-  await key(page, 'deep take-off').click();
-  await page.getByText('More to mark').click();
+  await deep();
   await key(page, 'late to the leg').click();
+  await closeSheet(page);
   await key(page, /^Pass done/).click();
-  await expect(page.getByText(/^deep take-off at .* 2, 3 times\.$/)).toBeVisible();
-  await key(page, /^Set .* 1 to .* 2 \+10 cm$/).click();
-  // From the next pass on it is another setting, in the plan’s own words.
-  await second.click();
-  await expect(page.getByRole('group', { name: /^From .* 1 to .* 2 for the next pass$/ })).toContainText('stands at');
-  await key(page, /right rein/).click();
-  await key(page, /^Clean pass/).click();
-  await key(page, /left rein/).click();
-  await key(page, /^Clean pass/).click();
-  await expect(page.getByText('The last pass was clean on both reins.')).toBeVisible();
+  await expect(now).toContainText(/deep take-off at .* 2, 3 times/);
+  await now.getByRole('button', { name: 'Set +10 cm' }).click();
+  // From the next pass on it is another setting, in the plan’s own words; what was ridden before says nothing of it.
+  await expect(now).toHaveCount(0);
+  await cleanPass(page, 'right rein');
+  await cleanPass(page, 'left rein');
+  await expect(now).toContainText('The last pass was clean on both reins.');
 });
 
 test('the stand-in rides a lesson; its track and footfalls go out, and are read into a pass again', async ({
@@ -120,7 +114,7 @@ test('the stand-in rides a lesson; its track and footfalls go out, and are read 
   await page.goto(`${lesson}/run`);
   await key(page, 'Begin the lesson').click();
   const pairs = page.getByRole('region', { name: 'Pairs' }).getByRole('button');
-  await expect(page.getByRole('heading', { name: /^3\./ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /3\./ })).toBeVisible();
   await expect(pairs.first()).toContainText('4 left, 3 right');
-  await expect(page.getByRole('region', { name: 'Ridden at this stage' })).toContainText('track recorded');
+  expect((await riddenHere(page)).join()).toContain('track recorded');
 });

@@ -1,9 +1,9 @@
 import JSZip from 'jszip';
 import type { Browser, Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
+import { cleanPass, closeSheet, key, onSand, openDay } from './support/pad';
 import type { RoanServer } from './support/roanServer';
 
-const key = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' });
 const saved = (page: Page) => page.locator('[data-delivery=saved]');
 const pairKey = (page: Page, horse: string) =>
   page.getByRole('region', { name: 'Pairs' }).getByRole('button', { name: new RegExp(`^${horse}`) });
@@ -33,11 +33,6 @@ async function onPhone(browser: Browser, url: string): Promise<Page> {
   return page;
 }
 
-async function cleanPass(page: Page, rein: 'left rein' | 'right rein'): Promise<void> {
-  await page.getByRole('group', { name: 'Rein' }).getByRole('button', { name: rein }).tap();
-  await key(page, /^Clean pass/).tap();
-}
-
 type Answer = { log: { passes: { pass: { layoutVersionId: string; pairId: string; riddenAtMs: number } }[] } };
 const recordOf = async (page: Page, lesson: string) =>
   (await (await page.request.get(`${lesson.replace('/ride/', '/api/')}/record`)).json()) as Answer;
@@ -53,11 +48,16 @@ test('a pair is added and a horse swapped in the middle, while the layout is mov
   await cleanPass(page, 'left rein');
 
   // Somebody whom nobody planned: a name and a horse are enough.
-  await page.getByText('Pairs today').tap();
+  await openDay(page, 'Who rides');
   await page.getByLabel('Its name').fill('Sorrel');
   await page.getByLabel('Their name').fill('Ada Wren');
   await key(page, 'small pony').tap();
   await key(page, 'Add the pair').tap();
+  // The order is as it is said.
+  await key(page, 'Sorrel rides earlier').tap();
+  await expect(page.getByRole('region', { name: 'Order of pairs' })).toContainText(/Sorrel.*Thimble/);
+  await closeSheet(page);
+  await expect(page.getByRole('region', { name: 'Pairs' }).getByRole('button').nth(1)).toContainText('Sorrel');
   await pairKey(page, 'Sorrel').tap();
   await cleanPass(page, 'left rein');
   await expect(pairKey(page, 'Sorrel')).toContainText('1 left, 0 right');
@@ -65,10 +65,11 @@ test('a pair is added and a horse swapped in the middle, while the layout is mov
   // Thimble is lame today: its rider takes another horse.
   await pairKey(page, 'Thimble').tap();
   await cleanPass(page, 'right rein');
-  await page.getByText('Pairs today').tap();
+  await openDay(page, 'Who rides');
   await page.getByLabel('Horse', { exact: true }).selectOption({ label: 'Larkspur' });
   await page.getByLabel('Rider', { exact: true }).selectOption({ label: 'Neve Arkwell' });
   await key(page, 'Instead of Thimble with Neve Arkwell').tap();
+  await closeSheet(page);
   await expect(pairKey(page, 'Larkspur')).toContainText('Neve Arkwell');
   await expect(pairKey(page, 'Thimble')).toHaveCount(0);
   await expect(saved(page)).toBeVisible();
@@ -122,7 +123,7 @@ test('a lesson is ended, read, opened again, put away and taken out', async ({ d
   const page = await onPhone(browser, `${lesson}/run`);
   await key(page, 'Begin the lesson').tap();
   await cleanPass(page, 'left rein');
-  await page.getByText('This lesson', { exact: true }).tap();
+  await openDay(page, 'Lesson');
   await page.getByLabel('Who records on this device').fill('Mira');
   await key(page, 'Save').tap();
   await key(page, 'End the lesson').tap();
@@ -315,11 +316,12 @@ test('a ride by itself is found again and put right', async ({ demoYard, browser
   await page.getByRole('radio', { name: /^Five trot poles/ }).tap();
   await page.getByRole('radio', { name: /^Barley/ }).tap();
   await page.getByRole('button', { name: 'Ride', exact: true }).tap();
-  await page.getByRole('button', { name: 'Pole 3 hit' }).tap();
+  await onSand(page, 'pole 3').tap();
+  await key(page, /^hit/).tap();
   await key(page, /^Pass done/).tap();
   await expect(saved(page)).toBeVisible();
   // The last tap is taken back and done again; what it was is said.
-  await expect(key(page, /^Undo/)).toContainText('hit 3');
+  await expect(key(page, /^Undo/)).toContainText('hit pole 3');
   await key(page, /^Undo/).tap();
   await key(page, /^Redo/).tap();
   await expect(saved(page)).toBeVisible();
@@ -330,6 +332,7 @@ test('a ride by itself is found again and put right', async ({ demoYard, browser
     .getByRole('link', { name: /^Read it: Barley with Bas Tamsin, Five trot poles/ })
     .first()
     .tap();
+  await page.locator('[data-whole-screen] header button').first().tap();
   await key(page, 'Put right').first().tap();
   const pass = region(page, 'A pass put right');
   await pass.getByRole('list', { name: 'What was marked' }).getByRole('button', { name: 'Take back' }).first().tap();
@@ -339,5 +342,6 @@ test('a ride by itself is found again and put right', async ({ demoYard, browser
   await expect(pass.getByRole('region', { name: 'What was changed of it' })).toContainText('taken back, before counts');
   await expect(saved(page)).toBeVisible();
   await page.reload();
+  await page.locator('[data-whole-screen] header button').first().tap();
   await expect(page.getByRole('region', { name: 'Passes' }).getByRole('listitem').first()).not.toContainText('hit');
 });

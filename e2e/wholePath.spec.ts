@@ -1,4 +1,5 @@
 import { choose, expect, test } from './support/fixtures';
+import { closeSheet, key, onRein, onSand, openMore } from './support/pad';
 import { drawnAt, fromShelf, newLayout, saved, type } from './support/sand';
 
 test('from an empty yard to the next spacing: horse, arena, row, set, ride, review', async ({
@@ -102,22 +103,26 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
   await page.getByRole('link', { name: 'Ride' }).click();
   await page.getByRole('radio', { name: /^Pepper with/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
-  await page.getByRole('radio', { name: '1–2' }).click();
-  await page.getByRole('button', { name: /Middle/ }).click();
-  await page.getByRole('button', { name: /A third/ }).click();
-  await page.getByRole('button', { name: 'Pole 3 hit' }).click();
+  await onSand(page, 'pole 1').click();
+  await key(page, /^middle/).click();
+  // The next gap follows.
+  await key(page, /^a third/).click();
+  await expect(onSand(page, 'pole 3')).toHaveAttribute('aria-pressed', 'true');
+  await key(page, /^hit/).click();
+  await openMore(page);
   await page.getByLabel('A word of note').fill('looked at the wings');
   await page.getByRole('button', { name: 'Note it' }).click();
-  await page.getByRole('button', { name: 'Pass done' }).click();
-  await page
-    .getByRole('group', { name: 'Rein' })
-    .getByRole('button', { name: /right rein/ })
-    .click();
-  await page.getByRole('radio', { name: 'Whole row' }).click();
+  await closeSheet(page);
+  await key(page, /^Pass done/).click();
+  await onRein(page, 'right rein');
+  await openMore(page);
   await page.getByLabel('Exact share').fill('42 %');
   await page.getByLabel('Exact share').press('Enter');
+  await closeSheet(page);
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  await page.locator('[data-whole-screen] header button').first().click();
   await expect(page.getByRole('heading', { name: '2 passes so far' })).toBeVisible();
+  await closeSheet(page);
 
   // Review: from 0.5 to a third is a sixth of a gap back, more than 10 cm, so 10 cm closer and no more.
   await page.getByRole('link', { name: 'Review' }).click();

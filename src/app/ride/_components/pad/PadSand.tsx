@@ -57,6 +57,7 @@ export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
     onSwipe,
   });
   const spots = pad.marks.filter((mark): mark is Extract<PassMark, { kind: 'spot' }> => mark.kind === 'spot');
+  const isRow = !pad.counted && steps[0]?.kind === 'pole';
   const chosenChain = pad.step?.kind === 'figure' ? pad.step.chain : null;
   return (
     <div ref={ref} className={classes.sand} {...touch}>
@@ -102,7 +103,8 @@ export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
             said={marksAtStep(pad.marks, step)}
             isChosen={index === pad.chosen}
             isNext={pad.run !== null && index === pad.run.step + 1}
-            onChoose={() => pad.choose(index)}
+            // A pole that is tapped again leaves the row as a whole.
+            onChoose={() => pad.choose(index === pad.chosen && isRow ? null : index)}
           />
         ))}
       </div>

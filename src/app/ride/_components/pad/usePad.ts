@@ -98,8 +98,9 @@ export function usePad({ steps: all, track, marks, passKey, onMarks, onUnmark }:
       if (held && !arrived) return onUnmark(held.id);
       const counted = at === 'left' ? [] : pending().filter(mark => mark.kind !== said.kind);
       say([...counted, withSteps(said, run)]);
-      const isTransition = said.kind === 'transition';
-      const onwards = isTransition && step !== null ? Math.min(step + 1, steps.length - 1) : step;
+      // Gap after gap of a row, and transition after transition, follow each other.
+      const goesOn = said.kind === 'transition' || (said.kind === 'footfall' && said.place !== null);
+      const onwards = goesOn && step !== null ? Math.min(step + 1, steps.length - 1) : step;
       put({ chosen: onwards, run: at === 'left' ? run : null });
     },
     /** Goes on with strides that were being tapped when the page was closed, in whatever pass the page shows next. */

@@ -30,7 +30,7 @@ export function MarkPanel(props: MarkPanelProps) {
   const { ride, sand, marks, passId, gait, ready, onMark } = props;
   const more = useRef<HTMLDivElement>(null);
   const pad = usePad({
-    ...{ steps: sand?.steps ?? [], track: ride.track, marks, passKey: passId },
+    ...{ steps: sand?.steps ?? [], track: ride.track, marks, passKey: passId, ready },
     ...{ onMarks: props.onMarks, onUnmark: props.onUnmark },
   });
   return (
@@ -38,7 +38,7 @@ export function MarkPanel(props: MarkPanelProps) {
       {sand && <PadSand sand={sand} pad={pad} onMark={onMark} onSwipe={null} />}
       {sand && (
         <PadKeys
-          {...{ pad, gait, ready, backwards: props.backwards, listens: false }}
+          {...{ pad, gait, backwards: props.backwards, listens: false }}
           onMore={() => more.current?.scrollIntoView({ block: 'nearest' })}
         >
           {pad.run && (

@@ -44,17 +44,17 @@ export function PadFoot({ ready, waits, run, undo, redo, marked, canRide, ...on 
           </button>
         )}
         {on.onBreak && (
-          <button type="button" className={classes.key} disabled={!ready} data-early="walk" onClick={on.onBreak}>
+          <button type="button" className={classes.key} data-early="walk" onClick={() => ready && on.onBreak?.()}>
             Walk break
           </button>
         )}
         <button
           type="button"
           className={classes.main}
-          disabled={!ready || !canRide}
+          disabled={!canRide}
           aria-keyshortcuts="Enter"
           data-early="done"
-          onClick={on.onDone}
+          onClick={() => ready && on.onDone()}
         >
           {isBegun ? 'Pass done' : 'Clean pass'}
           <small>{isBegun ? `${marked ?? 0} marked` : 'nothing to mark'}</small>

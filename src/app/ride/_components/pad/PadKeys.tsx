@@ -12,7 +12,6 @@ type PadKeysProps = {
   pad: Pad;
   gait: TrackGait;
   backwards: boolean;
-  ready: boolean;
   onMore: () => void;
   /** Keys of a keyboard are heard: not while a sheet lies over the pad, nor where several passes are shown. */
   listens: boolean;
@@ -21,7 +20,7 @@ type PadKeysProps = {
 };
 
 /** What is tapped while the horse goes: the strides, what happened where one is, and the rest behind one key. */
-export function PadKeys({ pad, gait, backwards, ready, onMore, listens, children }: PadKeysProps) {
+export function PadKeys({ pad, gait, backwards, onMore, listens, children }: PadKeysProps) {
   const { steps, chosen, marks, run } = pad;
   // While strides are counted, what happens is of the stop that they lead to.
   const next = run && pad.leg ? (steps[run.step + 1] ?? null) : null;
@@ -52,7 +51,7 @@ export function PadKeys({ pad, gait, backwards, ready, onMore, listens, children
             ‹
           </StepArrow>
           {isTapped(pad) ? (
-            <StrideKey {...{ pad, backwards, ready }} />
+            <StrideKey {...{ pad, backwards }} />
           ) : (
             <p className={classes.caption} role="status">
               {pad.step
@@ -78,7 +77,7 @@ export function PadKeys({ pad, gait, backwards, ready, onMore, listens, children
               key={key.name}
               padKey={key}
               pressed={isPressed(marks, key, key.at === 'left' ? pad.step : step)}
-              disabled={!ready || (key.needsStep && step === null)}
+              disabled={key.needsStep && step === null}
               onTap={() => tapKey(key)}
             />
           ))}
@@ -142,10 +141,10 @@ function StepArrow({ words, disabled, onClick, children }: StepArrowProps) {
   );
 }
 
-type StrideKeyProps = { pad: Pad; backwards: boolean; ready: boolean };
+type StrideKeyProps = { pad: Pad; backwards: boolean };
 
 /** A large place to tap strides, with the count and the count that is asked. */
-function StrideKey({ pad, backwards, ready }: StrideKeyProps) {
+function StrideKey({ pad, backwards }: StrideKeyProps) {
   const { run, leg, step, marks } = pad;
   const isTransition = step?.kind === 'transition';
   const last = !isTransition && leg === null;
@@ -155,7 +154,7 @@ function StrideKey({ pad, backwards, ready }: StrideKeyProps) {
       type="button"
       className={classes.stride}
       aria-keyshortcuts="Space"
-      disabled={!ready || last}
+      disabled={last}
       data-early="stride"
       onClick={pad.tap}
     >

@@ -20,11 +20,10 @@ export function ReinKey({ ways, way, ready, onSteer }: ReinKeyProps) {
     <button
       type="button"
       className={classes.key}
-      disabled={!ready}
       aria-keyshortcuts="c"
       aria-label={rein === null ? turnWords(way) || 'as drawn' : `${rein} rein`}
       data-early="rein"
-      onClick={() => onSteer(otherWay(ways, way))}
+      onClick={() => ready && onSteer(otherWay(ways, way))}
     >
       {rein === null ? '⇄' : ARROWS[rein]}
       <small>{rein ?? (way.direction === 'as-drawn' ? 'as drawn' : 'back')}</small>

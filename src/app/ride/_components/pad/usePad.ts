@@ -20,6 +20,8 @@ export type PadSetting = {
   track: RunTrack | null;
   /** Of the open pass. */
   marks: readonly PassMark[];
+  /** Before the device's own store was read nothing is tapped: early taps are done once it was. */
+  ready: boolean;
   /** Which pass is being marked: another one begins at its beginning. */
   passKey: string;
   onMarks: (said: readonly TappedMark[]) => void;
@@ -30,7 +32,7 @@ export type PadSetting = {
 type PadState = { passKey: string | null; chosen: number | null; run: TapRun | null };
 
 /** Where one is in what is ridden, and the strides that are being tapped there. */
-export function usePad({ steps: all, track, marks, passKey, onMarks, onUnmark }: PadSetting) {
+export function usePad({ steps: all, track, marks, passKey, ready, onMarks, onUnmark }: PadSetting) {
   const standing = standingMarks(marks);
   const steps = stepsOfLine(all, marks);
   const counted = countsStrides(track);
@@ -67,11 +69,13 @@ export function usePad({ steps: all, track, marks, passKey, onMarks, onUnmark }:
     leg: run ? legOf(run.step) : chosen === null ? null : legOf(chosen),
     step: chosen === null ? null : (steps[chosen] ?? null),
     choose: (step: number | null) => {
+      if (!ready) return;
       say(pending());
       put({ chosen: step, run: null });
       shake();
     },
     tap: () => {
+      if (!ready) return;
       const atMs = tapAtMs();
       const from = run?.step ?? chosen ?? 0;
       shake();
@@ -90,6 +94,7 @@ export function usePad({ steps: all, track, marks, passKey, onMarks, onUnmark }:
     },
     /** Says something of where one is: while strides are counted, of the stop that they lead to. */
     mark: (of: (step: PadStep | null) => TappedMark, at: 'here' | 'left' = 'here') => {
+      if (!ready) return;
       shake();
       const arrived = run !== null && at === 'here' && legOf(run.step) !== null;
       const step = arrived ? run.step + 1 : chosen;

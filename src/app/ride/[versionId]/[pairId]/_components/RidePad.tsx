@@ -73,7 +73,7 @@ export function RidePad(props: RidePadProps) {
   const marks = ride.open?.marks ?? [];
   const pad = usePad({
     ...{ steps: sand?.steps ?? [], track: asked?.track ?? null, marks, passKey: `${question.id} ${ride.round}` },
-    ...{ onMarks: said => ride.mark(...said), onUnmark: ride.unmark },
+    ...{ onMarks: said => ride.mark(...said), onUnmark: ride.unmark, ready: ride.ready },
   });
   const [undo, redo] = [ride.history.undo, ride.history.redo].map(taps => taps[taps.length - 1]);
   const words = (tap: Tap) => tapWords({ log: ride.log, rideOf: () => asked, pairOf: () => '', timeOf: String }, tap);
@@ -121,7 +121,6 @@ export function RidePad(props: RidePadProps) {
         pad={pad}
         gait={question.gait}
         backwards={ride.way.direction === 'other-way'}
-        ready={ride.ready}
         onMore={() => setOpened('more')}
         listens={opened === null}
       />

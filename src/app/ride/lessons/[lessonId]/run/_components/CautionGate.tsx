@@ -18,7 +18,7 @@ export function CautionGate({ name, cautions, ready, onRead }: CautionGateProps)
       </ul>
       <p>{DISCLAIMER}</p>
       <p>Beginning says that these were read and seen to.</p>
-      <button type="button" className={classes.main} disabled={!ready} onClick={onRead}>
+      <button type="button" className={classes.main} data-early="begin" onClick={() => ready && onRead()}>
         Begin the lesson
       </button>
     </section>

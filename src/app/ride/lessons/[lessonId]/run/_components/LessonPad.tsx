@@ -81,6 +81,7 @@ export function LessonPad(props: LessonPadProps) {
   const passKey = `${pair?.id ?? ''} ${stage.id} ${question?.id ?? ''} ${round}`;
   const pad = usePad({
     ...{ steps: sand?.steps ?? [], track: ride?.track ?? null, marks, passKey, onUnmark: run.unmark },
+    ready: lesson.ready,
     onMarks: said => run.mark(...said),
   });
   const kept = useKeptTaps({ lessonId, run, pad, passKey });
@@ -178,7 +179,6 @@ export function LessonPad(props: LessonPadProps) {
           pad={pad}
           gait={question.gait}
           backwards={way.direction === 'other-way'}
-          ready={lesson.ready}
           onMore={() => setOpened('more')}
           listens={opened === null}
         />

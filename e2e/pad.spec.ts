@@ -1,0 +1,320 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Browser, Locator, Page } from '@playwright/test';
+import { choose, expect, test } from './support/fixtures';
+import { key, onSand, riddenHere } from './support/pad';
+import type { RoanServer } from './support/roanServer';
+
+/** The least that a gloved thumb hits, pixels. */
+const LEAST_PX = 56;
+
+/** A thumb that never scrolls: each tap must be on the screen and large enough, and is counted. */
+function thumb(page: Page, touches = true) {
+  let taps = 0;
+  return {
+    count: () => taps,
+    tap: async (target: Locator) => {
+      await expect(target).toBeVisible();
+      const box = (await target.boundingBox())!;
+      const { width, height } = page.viewportSize()!;
+      expect(box.x).toBeGreaterThanOrEqual(0);
+      expect(box.y).toBeGreaterThanOrEqual(0);
+      expect(box.x + box.width).toBeLessThanOrEqual(width);
+      expect(box.y + box.height).toBeLessThanOrEqual(height);
+      expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(LEAST_PX);
+      // Where it is drawn it is also what a finger meets: a click there reaches it, and nothing is moved to get to it.
+      if (touches) await page.touchscreen.tap(box.x + box.width / 2, box.y + box.height / 2);
+      else await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+      taps += 1;
+    },
+    /** Taps strides as a horse goes, evenly. */
+    strides: async (times: number) => {
+      const place = (await key(page, /Tap each stride/).boundingBox())!;
+      for (let stride = 0; stride < times; stride += 1) {
+        if (touches) await page.touchscreen.tap(place.x + place.width / 2, place.y + place.height / 2);
+        else await page.mouse.click(place.x + place.width / 2, place.y + place.height / 2);
+        taps += 1;
+        await page.waitForTimeout(220);
+      }
+    },
+  };
+}
+
+/** Nothing of the pad lies below the edge of the screen, nor beside it. */
+async function fitsTheScreen(page: Page): Promise<void> {
+  const over = await page.evaluate(() => {
+    const pad = document.querySelector('[data-whole-screen]')!;
+    const root = document.scrollingElement!;
+    return [
+      pad.scrollHeight - pad.clientHeight,
+      root.scrollHeight - window.innerHeight,
+      root.scrollWidth - window.innerWidth,
+      root.scrollTop,
+    ];
+  });
+  expect(Math.max(...over)).toBeLessThanOrEqual(0);
+}
+
+/** What a person begins with: a layout, a pair, and the pad. */
+async function openRide(page: Page, yard: RoanServer, layout: string, pair: string): Promise<void> {
+  await page.goto(`${yard.url}/ride`);
+  const chosen = page.getByRole('radio', { name: new RegExp(`^${layout}`) });
+  await expect(async () => {
+    await chosen.click();
+    await expect(chosen).toHaveAttribute('aria-checked', 'true', { timeout: 1000 });
+  }).toPass();
+  await page.getByRole('radio', { name: new RegExp(`^${pair}`) }).click();
+  await key(page, 'Ride').click();
+  await page.waitForURL(/\/ride\/[0-9a-f-]+\/[0-9a-f-]+/);
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  // What is to be taken care of is read once.
+  await key(page, 'Read').click();
+}
+
+async function passesSoFar(page: Page): Promise<string[]> {
+  await page.locator('[data-whole-screen] header button').first().click();
+  const words = await page.getByRole('region', { name: 'Passes' }).getByRole('listitem').allTextContents();
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  return words;
+}
+
+type Kind = {
+  name: string;
+  layout: string;
+  pair: string;
+  ride: (page: Page, hand: ReturnType<typeof thumb>) => Promise<void>;
+  /** The newest pass, as it is read afterwards; and how many taps all of it took. */
+  reads: RegExp;
+  taps: number;
+};
+
+const done = (page: Page) => key(page, /^(Pass done|Clean pass)/);
+
+const KINDS: Kind[] = [
+  {
+    ...{ name: 'four passes over trot poles', layout: 'Five trot poles', pair: 'Quill with', taps: 4 },
+    ride: async (page, { tap }) => {
+      for (let pass = 0; pass < 4; pass += 1) await tap(done(page));
+    },
+    reads: /nothing to mark/,
+  },
+  {
+    ...{ name: 'a line in six', layout: 'Two fences', pair: 'Barley with', taps: 7 },
+    ride: async (page, { tap, strides }) => {
+      await strides(6);
+      await tap(done(page));
+    },
+    reads: /6 from vertical 1/,
+  },
+  {
+    ...{ name: 'a line in five, its second fence down', layout: 'Two fences', pair: 'Quill with', taps: 7 },
+    ride: async (page, { tap, strides }) => {
+      await strides(5);
+      await tap(key(page, /^down/));
+      await tap(done(page));
+    },
+    reads: /5 from vertical 1.*down at vertical 2/,
+  },
+  {
+    ...{ name: 'a course of eight', layout: 'Course of eight', pair: 'Larkspur with', taps: 9 },
+    ride: async (page, { tap }) => {
+      for (const [fence, word] of [
+        ['oxer 2', /^left lead/],
+        ['vertical 3', /^down/],
+        ['vertical 4', /^right lead/],
+        ['oxer 5', /^refusal/],
+      ] as const) {
+        await tap(onSand(page, fence).first());
+        await tap(key(page, word));
+      }
+      await tap(done(page));
+    },
+    reads: /left lead after oxer 2.*down at vertical 3.*right lead after vertical 4.*refusal at oxer 5/,
+  },
+  {
+    ...{ name: 'a bend of four', layout: 'Four on the bend', pair: 'Larkspur with', taps: 7 },
+    ride: async (page, { tap, strides }) => {
+      await strides(3);
+      await tap(key(page, /^rub/));
+      await tap(key(page, /^left lead/));
+      await tap(onSand(page, '[a-z -]+ 3'));
+      await tap(done(page));
+    },
+    reads: /3 from .* 1.*rub at .* 2.*left lead after .* 2/,
+  },
+  {
+    ...{ name: 'a serpentine with a lost bend', layout: 'Three loops', pair: 'Quill with', taps: 3 },
+    ride: async (page, { tap }) => {
+      await tap(onSand(page, 'the second loop'));
+      await tap(key(page, /^bend lost/));
+      await tap(done(page));
+    },
+    reads: /bend lost in the second loop/,
+  },
+  {
+    ...{ name: 'a ladder of transitions', layout: 'Fewer steps to canter', pair: 'Quill with', taps: 7 },
+    ride: async (page, { tap }) => {
+      // Walk, trot, walk, trot, walk, trot, canter: six changes, each one tap; the last on the wrong lead.
+      for (let change = 0; change < 5; change += 1) await tap(key(page, /^prompt/));
+      await tap(key(page, /^wrong lead/));
+      await tap(done(page));
+    },
+    reads: /prompt into trot, transition 1.*prompt into walk, transition 2.*wrong lead into canter, transition 6/,
+  },
+  {
+    ...{ name: 'a gait that slips', layout: 'Two poles in running walk', pair: 'Tansy with', taps: 3 },
+    ride: async (page, { tap }) => {
+      await tap(onSand(page, 'pole 2'));
+      await tap(key(page, /^fox trot/));
+      await tap(done(page));
+    },
+    reads: /fox trot from pole 2 on/,
+  },
+];
+
+async function rideAll(page: Page, yard: RoanServer, touches: boolean, look?: (kind: Kind) => Promise<void>) {
+  for (const kind of KINDS) {
+    await test.step(kind.name, async () => {
+      await openRide(page, yard, kind.layout, kind.pair);
+      const hand = thumb(page, touches);
+      await kind.ride(page, hand);
+      expect(hand.count()).toBe(kind.taps);
+      await fitsTheScreen(page);
+      await look?.(kind);
+      expect((await passesSoFar(page))[0]).toMatch(kind.reads);
+    });
+  }
+}
+
+async function phonePage(browser: Browser, width: number, height: number): Promise<Page> {
+  return (await browser.newContext({ viewport: { width, height }, hasTouch: true })).newPage();
+}
+
+test('every kind of question is ridden on a phone without a scroll, each pad without a finding of axe', async ({
+  demoYard,
+  browser,
+}) => {
+  const page = await phonePage(browser, 390, 844);
+  await rideAll(page, demoYard, true, async () => {
+    const { violations } = await new AxeBuilder({ page }).include('[data-whole-screen]').analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`)).toEqual([]);
+  });
+});
+
+test('the same on a small phone, and with the phone laid on its side', async ({ demoYard, browser }) => {
+  await rideAll(await phonePage(browser, 360, 640), demoYard, true);
+  await rideAll(await phonePage(browser, 640, 360), demoYard, true);
+});
+
+test('the same on a tablet or a desk', async ({ demoYard, browser }) => {
+  const page = await (await browser.newContext({ viewport: { width: 1024, height: 768 } })).newPage();
+  await rideAll(page, demoYard, false);
+});
+
+test('with keys only', async ({ demoYard, browser }) => {
+  const page = await (await browser.newContext({ viewport: { width: 1024, height: 768 } })).newPage();
+  await openRide(page, demoYard, 'Course of eight', 'Larkspur with');
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  for (let stride = 0; stride < 4; stride += 1) {
+    await page.keyboard.press(' ');
+    await page.waitForTimeout(220);
+  }
+  await page.keyboard.press('d');
+  await page.keyboard.press('5');
+  await page.keyboard.press('f');
+  await page.keyboard.press('Enter');
+  const [first] = await passesSoFar(page);
+  expect(first).toMatch(/4 from vertical 1.*down at oxer 2.*refusal at oxer 5/);
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('z');
+  await expect(key(page, /^Redo/)).toBeVisible();
+});
+
+/** A lesson of two pairs over the trot poles. */
+async function plannedLesson(browser: Browser, yard: RoanServer): Promise<string> {
+  const page = await (await browser.newContext()).newPage();
+  await page.goto(`${yard.url}/ride/lessons/new`);
+  await page.getByLabel('What it is called').fill('Two over the line');
+  await choose(page, 'Arena', 'Field arena');
+  for (const pair of ['Quill with Ode Quillan', 'Larkspur with Ode Quillan']) await choose(page, 'Pairs', pair);
+  await page.keyboard.press('Escape');
+  await choose(page, 'Add the stages of a layout', 'Two fences, four or five');
+  await page.getByRole('button', { name: 'Plan the lesson' }).click();
+  await expect(page.getByRole('heading', { name: 'Two over the line' })).toBeVisible();
+  const run = `${page.url()}/run`;
+  await page.context().close();
+  return run;
+}
+
+test('a change of pair is one tap, a count goes with the pair it is of, and a reload in the middle loses none of it', async ({
+  demoYard,
+  browser,
+}) => {
+  const run = await plannedLesson(browser, demoYard);
+  const context = await browser.newContext({ viewport: { width: 360, height: 640 }, hasTouch: true });
+  const page = await context.newPage();
+  await page.addInitScript(() => {
+    const seen = { shakes: 0, locks: 0 };
+    Object.assign(window, { seen });
+    navigator.vibrate = () => (seen.shakes += 1) > 0;
+    Object.defineProperty(navigator, 'wakeLock', {
+      value: { request: async () => ((seen.locks += 1), { release: async () => undefined }) },
+    });
+  });
+  await page.goto(run);
+  await key(page, 'Begin the lesson').tap();
+  const hand = thumb(page);
+  const pairs = page.getByRole('region', { name: 'Pairs' }).getByRole('button');
+  await hand.strides(4);
+  await hand.tap(pairs.nth(1));
+  expect(hand.count()).toBe(5);
+  await expect(pairs.first()).toContainText('Larkspur');
+  await hand.strides(2);
+  // The screen stays on, and each tap was answered with a shake.
+  const seen = await page.evaluate(() => (window as unknown as { seen: { shakes: number; locks: number } }).seen);
+  expect(seen.locks).toBeGreaterThanOrEqual(1);
+  expect(seen.shakes).toBeGreaterThanOrEqual(6);
+  await page.reload();
+  await expect(pairs.first()).toContainText('Larkspur');
+  await expect(key(page, /Tap each stride/)).toContainText('2');
+  await hand.strides(3);
+  await hand.tap(done(page));
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  expect((await riddenHere(page))[0]).toMatch(/5 from vertical 1/);
+  await pairs.nth(1).tap();
+  expect((await riddenHere(page))[0]).toMatch(/4 from vertical 1/);
+  await fitsTheScreen(page);
+  await context.close();
+});
+
+test('a count that cannot be asks; a tap from before the page is alive is kept', async ({ demoYard, browser }) => {
+  const run = await plannedLesson(browser, demoYard);
+  const page = await phonePage(browser, 390, 844);
+  await page.goto(run);
+  await key(page, 'Begin the lesson').tap();
+  await key(page, /Tap each stride/).tap();
+  await onSand(page, 'vertical 2').tap();
+  const doubt = page.getByRole('status', { name: 'A count that cannot be' });
+  await expect(doubt).toContainText(/1 from fence 1 to fence 2\? That is 19\.\d+ m/);
+  await doubt.getByRole('button', { name: '5' }).tap();
+  await expect(doubt).toHaveCount(0);
+  await key(page, /^Pass done/).tap();
+  expect((await riddenHere(page))[0]).toMatch(/5 from vertical 1/);
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+
+  // The scripts of the page are held back: what is tapped meanwhile is done once it is alive.
+  let hold = true;
+  const held: (() => void)[] = [];
+  await page.route(/\/_next\/static\/.*\.js/, async route => {
+    if (hold) await new Promise<void>(resolve => held.push(resolve));
+    await route.continue();
+  });
+  await page.goto(run, { waitUntil: 'commit' });
+  await expect(done(page)).toBeVisible();
+  await done(page).tap();
+  hold = false;
+  held.forEach(go => go());
+  await expect(page.getByRole('region', { name: 'Pairs' }).getByRole('button').first()).toContainText(
+    /2 left, 0 right/,
+  );
+});

@@ -169,7 +169,7 @@ test('a lesson is entered from paper: what is tapped has its day and its times',
   const page = await onPhone(browser, `${lesson}/run`);
   await expect(page.getByRole('heading', { name: new RegExp(`Planned for .*${day}`) })).toBeVisible();
   await page.getByRole('link', { name: 'Write it down' }).tap();
-  await expect(page.getByText(new RegExp(`what you tap here was ridden on .*${day}`))).toBeVisible();
+  await expect(page.getByText(new RegExp(`Written down afterwards: ridden on .*${day}`))).toBeVisible();
   await cleanPass(page, 'left rein');
   await pairKey(page, 'Thimble').tap();
   await cleanPass(page, 'right rein');

@@ -21,7 +21,7 @@ export async function openMore(page: Page): Promise<void> {
 }
 
 export async function closeSheet(page: Page): Promise<void> {
-  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Close', exact: true }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
 }
 

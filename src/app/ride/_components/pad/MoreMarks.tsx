@@ -107,7 +107,7 @@ export function MoreMarks({ pad, gait, faults, riderMarks, ready, onMark }: More
 
 function Group({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <section aria-label={title}>
+    <section>
       <h3>{title}</h3>
       {children}
     </section>

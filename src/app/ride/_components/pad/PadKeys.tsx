@@ -25,7 +25,7 @@ export function PadKeys({ pad, gait, backwards, onMore, listens, children }: Pad
   // While strides are counted, what happens is of the stop that they lead to.
   const next = run && pad.leg ? (steps[run.step + 1] ?? null) : null;
   const step = next ?? pad.step;
-  const kind = steps[0]?.kind;
+  const kind = (step ?? steps[0])?.kind;
   const rows = useMemo(
     () =>
       kind

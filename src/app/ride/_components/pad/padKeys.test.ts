@@ -20,7 +20,7 @@ test('leads are offered in canter only, and no rail comes down of a pole', () =>
   expect(names('pole', stop('pole'), 'trot')).toEqual(['a third', 'middle', 'three quarters', 'hit', 'broke gait']);
   expect(names('pole', stop('pole'), 'canter', true)).not.toContain('down');
   // A landing pole of a grid.
-  expect(names('fence', stop('pole'), 'course-canter', true)).not.toContain('refusal');
+  expect(names('pole', stop('pole'), 'course-canter', true)).not.toContain('refusal');
 });
 
 test('a lead is right or wrong only where it goes into canter', () => {

@@ -82,7 +82,6 @@ export function padKeys(
 ): PadKey[][] {
   switch (kind) {
     case 'fence':
-      if (step?.kind === 'pole') return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
       return [OUTCOME_KEYS, isCanter(gait) ? LEAD_KEYS : [BROKE_KEY]];
     case 'pole':
       if (!PLAIN.includes(gait)) return [gaitKeys(gait), [HIT_KEY]];

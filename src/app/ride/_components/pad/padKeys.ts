@@ -73,12 +73,13 @@ const GAITED: readonly TrackGait[] = ['flat-walk', 'running-walk', 'fox-trot', '
 
 /**
  * The keys that a question most often needs where one is, in rows; nothing that cannot happen there.
- * @param ridden - the gait that is asked, how many are ridden over, and whether strides are counted between them
+ * @param ridden - the gait that is asked, how many are ridden over, whether strides are counted between them,
+ *   and how many figures it has: one alone is spoken of as a whole until a part of it is chosen
  */
 export function padKeys(
   kind: PadStep['kind'],
   step: PadStep | null,
-  { gait, stops, counted }: { gait: TrackGait; stops: number; counted: boolean },
+  { gait, stops, counted, figures }: { gait: TrackGait; stops: number; counted: boolean; figures: number },
 ): PadKey[][] {
   switch (kind) {
     case 'fence':
@@ -90,7 +91,7 @@ export function padKeys(
     case 'transition':
       return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), []];
     case 'figure':
-      return [FIGURE_POINTS.map((point, index) => pointKey(point, POINT_LETTERS[index]!)), [BROKE_KEY]];
+      return [FIGURE_POINTS.map((point, index) => pointKey(point, POINT_LETTERS[index]!, figures > 1)), [BROKE_KEY]];
   }
 }
 
@@ -118,11 +119,12 @@ function howKey(how: (typeof TRANSITIONS)[number], index: number): PadKey {
   }));
 }
 
-function pointKey(point: (typeof FIGURE_POINTS)[number], letter: string): PadKey {
-  return key(`${point} lost`, letter, step => ({
+function pointKey(point: (typeof FIGURE_POINTS)[number], letter: string, needsStep: boolean): PadKey {
+  const of = (step: PadStep | null): TappedMark => ({
     ...{ kind: 'figure', place: placeOf(step), point, kept: false },
     ...(step?.kind === 'figure' && step.part !== null && { part: step.part }),
-  }));
+  });
+  return key(`${point} lost`, letter, of, needsStep);
 }
 
 /** The gait that is asked and those that a horse slips into from it; from a pole on, or for the whole row. */

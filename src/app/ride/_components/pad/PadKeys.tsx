@@ -26,12 +26,15 @@ export function PadKeys({ pad, gait, backwards, onMore, listens, children }: Pad
   const next = run && pad.leg ? (steps[run.step + 1] ?? null) : null;
   const step = next ?? pad.step;
   const kind = (step ?? steps[0])?.kind;
+  const figures = new Set(steps.flatMap(one => (one.kind === 'figure' ? [one.place] : []))).size;
   const rows = useMemo(
     () =>
       kind
-        ? padKeys(kind, step, { gait, stops: steps.length, counted: pad.counted }).filter(row => row.length > 0)
+        ? padKeys(kind, step, { gait, stops: steps.length, counted: pad.counted, figures }).filter(
+            row => row.length > 0,
+          )
         : [],
-    [kind, step, gait, steps.length, pad.counted],
+    [kind, step, gait, steps.length, pad.counted, figures],
   );
   const tapKey = (key: PadKey) => pad.mark(key.of, key.at);
   usePadLetters(listens, {
@@ -54,11 +57,7 @@ export function PadKeys({ pad, gait, backwards, onMore, listens, children }: Pad
             <StrideKey {...{ pad, backwards }} />
           ) : (
             <p className={classes.caption} role="status">
-              {pad.step
-                ? pad.step.words
-                : kind === 'pole'
-                  ? 'The row as a whole: tap a pole for that one'
-                  : 'Tap a figure'}
+              {pad.step?.words ?? wholeWords(kind, figures)}
             </p>
           )}
           <StepArrow
@@ -92,6 +91,12 @@ export function PadKeys({ pad, gait, backwards, onMore, listens, children }: Pad
       {children}
     </section>
   );
+}
+
+/** What is spoken of while no place is chosen. */
+function wholeWords(kind: PadStep['kind'] | undefined, figures: number): string {
+  if (kind === 'pole') return 'The row as a whole: tap a pole for that one';
+  return figures > 1 ? 'Tap a figure' : 'The figure as a whole: tap a part of it for that one';
 }
 
 /** Where strides or trot steps can be counted now. */

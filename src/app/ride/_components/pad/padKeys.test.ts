@@ -7,7 +7,7 @@ const stop = (kind: 'fence' | 'pole', place = 1): PadStep => ({
   ...{ kind, place, item: 'i', label: '1', words: `${kind} ${place}`, at: AT, lies: true },
 });
 const names = (kind: PadStep['kind'], step: PadStep | null, gait: TrackGait, counted = false, stops = 5) =>
-  padKeys(kind, step, { gait, stops, counted })
+  padKeys(kind, step, { gait, stops, counted, figures: 1 })
     .flat()
     .map(({ name }) => name);
 
@@ -44,7 +44,7 @@ test('every key has a letter of its own', () => {
     ['pole', 'pace'],
     ['figure', 'trot'],
   ] as const) {
-    const letters = padKeys(kind, null, { gait, stops: 4, counted: kind === 'fence' })
+    const letters = padKeys(kind, null, { gait, stops: 4, counted: kind === 'fence', figures: 2 })
       .flat()
       .map(({ letter }) => letter);
     expect(new Set(letters).size).toBe(letters.length);
@@ -55,7 +55,7 @@ test('a bend that is lost in a loop is said of that loop', () => {
   const loop = (part: number): PadStep => ({
     ...{ kind: 'figure', place: 1, part, chain: null, label: String(part), words: 'loop', at: AT },
   });
-  const [, bend] = padKeys('figure', loop(2), { gait: 'trot', stops: 3, counted: false })[0]!;
+  const [, bend] = padKeys('figure', loop(2), { gait: 'trot', stops: 3, counted: false, figures: 1 })[0]!;
   const said = bend!.of(loop(2));
   expect(said).toEqual({ kind: 'figure', place: 1, part: 2, point: 'bend', kept: false });
   const marks = [{ id: 'm', ...said } as Parameters<typeof isSaid>[0][number]];
@@ -63,6 +63,13 @@ test('a bend that is lost in a loop is said of that loop', () => {
   expect(isSaid(marks, bend!.of(loop(3)))).toBe(false);
   expect(marksAtStep(marks, loop(2))).toBe('bend lost');
   expect(marksAtStep(marks, loop(3))).toBe('');
+});
+
+test('one figure alone may be spoken of as a whole; of several one is chosen first', () => {
+  const points = (figures: number) => padKeys('figure', null, { gait: 'trot', stops: 3, counted: false, figures })[0]!;
+  expect(points(1).every(({ needsStep }) => !needsStep)).toBe(true);
+  expect(points(2).every(({ needsStep }) => needsStep)).toBe(true);
+  expect(points(1)[1]!.of(null)).toEqual({ kind: 'figure', place: 1, point: 'bend', kept: false });
 });
 
 test('what was said of a stop is read on its key', () => {

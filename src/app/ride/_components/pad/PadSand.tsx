@@ -122,6 +122,9 @@ type StepKeyProps = {
   onChoose: () => void;
 };
 
+/** What is read of a key, with what is written on it. */
+const nameOf = ({ words, label }: PadStep) => (words.includes(label) ? words : `${words}, ${label}`);
+
 /** A key on the sand: its number, and under it what was said of it. */
 function StepKey({ step, at, sizePx, said, isChosen, isNext, onChoose }: StepKeyProps) {
   return (
@@ -130,7 +133,7 @@ function StepKey({ step, at, sizePx, said, isChosen, isNext, onChoose }: StepKey
       className={classes.spotKey}
       style={{ left: at.x, top: at.y, width: sizePx, height: sizePx }}
       aria-pressed={isChosen}
-      aria-label={said === '' ? step.words : `${step.words}: ${said}`}
+      aria-label={said === '' ? nameOf(step) : `${nameOf(step)}: ${said}`}
       data-kind={step.kind}
       data-next={isNext || undefined}
       data-early={`step ${step.kind} ${step.place} ${step.kind === 'figure' ? (step.part ?? '') : ''}`}

@@ -56,13 +56,16 @@ export function StageQuestions(props: StageQuestionsProps) {
         data={layout.questions.map(({ today }, at) => ({ value: String(at), label: today.words }))}
         onChange={at => at !== null && add(layout.questions[Number(at)]!)}
       />
-      <NewQuestion
-        layout={layout.layout}
-        pairs={pairs}
-        gait={questions[0]?.question.gait ?? 'course-canter'}
-        ready
-        onAsk={question => onChange([...questions, { question, ofPairs: {} }])}
-      />
+      <details className={classes.made}>
+        <summary>Another question</summary>
+        <NewQuestion
+          layout={layout.layout}
+          pairs={pairs}
+          gait={questions[0]?.question.gait ?? 'course-canter'}
+          ready
+          onAsk={question => onChange([...questions, { question, ofPairs: {} }])}
+        />
+      </details>
     </div>
   );
 }

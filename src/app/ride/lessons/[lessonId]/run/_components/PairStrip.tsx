@@ -37,8 +37,9 @@ export function PairStrip({ pairs, chosenId, onChoose, ridden, counts, warnings,
               {horse} {warned && <span aria-label="at a limit">▲</span>}
             </strong>{' '}
             <span>{rider}</span>
+            <small>{riddenWords(ridden(id))}</small>
             <small>
-              {riddenWords(ridden(id))} · {lowEfforts + highEfforts} efforts
+              {lowEfforts + highEfforts} efforts
               {runs ? ` · ${Math.floor(sinceBreakMin)} min` : ''}
             </small>
           </button>

@@ -475,3 +475,4 @@ export { countsThatCanBe, tapsFromFirst, tapStride, type CountsThatCanBe, type T
 export { whereToStand } from './pad/whereToStand';
 export { padSteps, type PadStep } from './pad/padSteps';
 export { faultGround, NO_GROUND, type FaultGround } from './lesson/faultGround';
+export { tempoReviews, tempoReviewWords, type TempoReview } from './review/tempoReview';

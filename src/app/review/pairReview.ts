@@ -23,6 +23,7 @@ export async function pairReview(pair: Pair) {
     ...{ ...record, words },
     /** The yard's limits as they were on a day, "2026-05-04". */
     limitsOn: await limitsByDay(db, yard.id, yard.timeZone),
+    tempos: record.tempos.map(leg => ({ ...leg, name: `${leg.question}, ${leg.from} to ${leg.to}` })),
     legs: record.legs.map(leg => ({
       ...leg,
       name: `${leg.question}, ${leg.from} to ${leg.to}, ${words.format(leg.groundM)}${leg.asked === null ? '' : `, ${leg.asked} asked`}`,

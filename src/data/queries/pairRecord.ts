@@ -11,6 +11,7 @@ import {
   riddenDays,
   strideClaims,
   strideReviews,
+  tempoReviews,
   type ClaimWords,
   type StrideEntryKey,
 } from '@/core';
@@ -46,6 +47,7 @@ export async function pairRecord(
     return {
       ...{ passes, horse, strides, asked, faults, reins },
       legs: legReviews(passes, thoughtThen),
+      tempos: tempoReviews(passes),
       days: riddenDays(passes),
       claims: [
         ...strideClaims(strides, thought, words),

@@ -1,10 +1,11 @@
 import { ChartCard } from '@/components/Chart/ChartCard';
-import { offeredStride, profileStride, riddenWeeks } from '@/core';
+import { offeredStride, profileStride, riddenWeeks, tempoReviewWords } from '@/core';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { LegCounts } from '../_charts/LegCounts';
 import { QualityOverTime } from '../_charts/QualityOverTime';
 import { ReinPairs } from '../_charts/ReinPairs';
 import { StrideOverTime } from '../_charts/StrideOverTime';
+import { TempoByLeg } from '../_charts/TempoByLeg';
 import { WorkBars } from '../_charts/WorkBars';
 import { SHOWN_LEGS, type PairReview } from '../pairReview';
 import { chanceCell } from '../chanceCell';
@@ -18,7 +19,7 @@ const metres = (lengthM: number) => Number(lengthM.toFixed(3));
 
 /** The pictures of a pair, each with its numbers. */
 export function PairCharts({ pairId, review }: PairChartsProps) {
-  const { strides, horse, words, legs, reins, faults } = review;
+  const { strides, horse, words, legs, tempos, reins, faults } = review;
   return (
     <div className={classes.charts}>
       {strides.map(one => {
@@ -98,6 +99,31 @@ export function PairCharts({ pairId, review }: PairChartsProps) {
           }}
         >
           <LegCounts legs={legs.slice(0, SHOWN_LEGS)} label={`Strides of ${horse.name}, leg by leg`} />
+        </ChartCard>
+      )}
+      {tempos.length > 0 && (
+        <ChartCard
+          title="Tempo"
+          sub="Strides a second as they were tapped, each with how far it may be off. A point above: it quickened; below: it slowed."
+          fileName={`${horse.name}-tempo`}
+          table={{
+            columns: ['leg', 'day', 'strides', 'strides a second', 'off by', 'change', 'change %', 'change off by %'],
+            rows: tempos.flatMap(({ name, seen }) =>
+              seen.map(({ day, tempo }) => [
+                ...[name, day, tempo.strides, Number(tempo.perSecond.toFixed(2)), Number(tempo.offBy.toFixed(2))],
+                ...[tempo.change, Math.round(tempo.changeShare * 100), Math.round(tempo.changeOffBy * 100)],
+              ]),
+            ),
+          }}
+        >
+          <TempoByLeg legs={tempos.slice(0, SHOWN_LEGS)} label={`Tempo of ${horse.name}, leg by leg`} />
+          <ul className={classes.faults}>
+            {tempos.slice(0, SHOWN_LEGS).map(leg => (
+              <li key={`${leg.layoutVersionId} ${leg.name}`}>
+                <strong>{leg.name}</strong> {tempoReviewWords(leg)}
+              </li>
+            ))}
+          </ul>
         </ChartCard>
       )}
       <QualityCard review={review} />

@@ -1,6 +1,6 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
-import { cleanPass, closeSheet, key, onSand, openDay, openMore, riddenHere } from './support/pad';
+import { cleanPass, closeSheet, key, onRein, onSand, openDay, openMore, riddenHere } from './support/pad';
 import type { RoanServer } from './support/roanServer';
 
 const PAIRS = ['Barley with Bas Tamsin', 'Thimble with Neve Arkwell', 'Larkspur with Ode Quillan'];
@@ -67,6 +67,7 @@ test('a whole lesson of three pairs, two stages and both reins, tapped on a phon
   // The next stage is offered, and everything a pass can say is a tap away.
   await key(page, 'Next stage').tap();
   await expect(page.getByRole('heading', { name: /2\. Every second one a cross-rail/ })).toBeVisible();
+  await onRein(page, 'left rein');
   // From the first pole to the second stop two strides, which is a cross-rail; then what happened there.
   for (let stride = 0; stride < 2; stride += 1) await key(page, /Tap each stride/).tap();
   await key(page, /^rub/).tap();

@@ -318,3 +318,36 @@ test('a count that cannot be asks; a tap from before the page is alive is kept',
     /2 left, 0 right/,
   );
 });
+
+test('a stride test is counted on one screen, and what is counted is never relabelled', async ({
+  demoYard,
+  browser,
+}) => {
+  const page = await phonePage(browser, 360, 640);
+  await page.goto(`${demoYard.url}/yard`);
+  await page
+    .getByRole('link', { name: /Barley/ })
+    .first()
+    .click();
+  await page
+    .getByRole('link', { name: /stride test/i })
+    .first()
+    .click();
+  await key(page, 'Count on one screen').click();
+  const { tap } = thumb(page);
+  const lands = key(page, 'The foot landed');
+  for (let stride = 0; stride < 7; stride += 1) await tap(lands);
+  await expect(lands).toContainText('7');
+  await expect(key(page, /^short/)).toBeDisabled();
+  await tap(key(page, 'One back'));
+  await tap(key(page, /^Keep this pass/));
+  await expect(key(page, /^normal/)).toContainText('6');
+  await tap(key(page, /^short/));
+  for (let stride = 0; stride < 7; stride += 1) await tap(lands);
+  await tap(key(page, /^Keep this pass/));
+  await fitsTheScreen(page);
+  const { violations } = await new AxeBuilder({ page }).include('[data-whole-screen]').analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
+  await tap(key(page, 'Results'));
+  await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText(/short/i);
+});

@@ -64,6 +64,14 @@ test('a fault that came back goes before the policy', () => {
   expect(others).toEqual([]);
 });
 
+test('once something was moved, the faults of before do not come back', () => {
+  const before = [pass('left', HIT), pass('right', HIT), pass('left', HIT)].map(one => ({
+    ...one,
+    layoutVersionId: 'old',
+  }));
+  expect(lines([...before, pass('right')]).map(({ reason }) => reason)).toEqual(['Enough of this stage?']);
+});
+
 test('feet at a third three times close all gaps of the row with one key', () => {
   const short: TappedMark = { kind: 'footfall', place: null, fraction: 1 / 3 };
   const [line] = lines([pass('left', short), pass('right', short), pass('left', short)]);

@@ -33,7 +33,9 @@ type Judged = {
 export function judgementLines({ stage, ride, passes, nowMs, gate, nextStage }: Judged): JudgementLine[] {
   const nameOf = (place: number, part?: number) => placeName(ride, place, part);
   const ground = faultGround(ride.asked, ride.reckoned);
-  const again = repeatedFaults(passes, ground).map(
+  // What was moved since asks anew: faults over the setting before say nothing of this one.
+  const here = passes.filter(({ layoutVersionId }) => layoutVersionId === stage.versionId);
+  const again = repeatedFaults(here, ground).map(
     ({ what, place, part, times, suggestion, answers }): JudgementLine => ({
       words: suggestion,
       reason: `${what}${place === null ? '' : ` at ${nameOf(place, part)}`}, ${times} times`,

@@ -4,9 +4,9 @@ import { Card } from '@/components/Card/Card';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { TEST_PACES, type TestPace } from '@/core';
 import { Button, Group, SegmentedControl, Text } from '@mantine/core';
-import { useEffect } from 'react';
 import { FOOT_LABELS } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
+import { useSpaceBar } from '../_state/useSpaceBar';
 import classes from './StrideTestBoard.module.css';
 
 type CountPadProps = { draft: TestDraft; change: (step: DraftChange) => void };
@@ -129,18 +129,4 @@ function PartField({ label, aria, part, none, onChange }: PartFieldProps) {
       />
     </div>
   );
-}
-
-/** The space bar taps too, wherever no field or button has it. */
-function useSpaceBar(tap: () => void): void {
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const onPage = event.target === document.body || event.target === document.documentElement;
-      if (event.code !== 'Space' || event.repeat || !onPage) return;
-      event.preventDefault();
-      tap();
-    };
-    document.addEventListener('keydown', press);
-    return () => document.removeEventListener('keydown', press);
-  });
 }

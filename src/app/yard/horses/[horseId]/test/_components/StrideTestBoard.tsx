@@ -17,6 +17,7 @@ import { PassTable } from './PassTable';
 import { ProfileChoices } from './ProfileChoices';
 import { QualityNotes } from './QualityNotes';
 import { StandInPanel } from './StandInPanel';
+import { TestPad } from './TestPad';
 import { TestSettings } from './TestSettings';
 import classes from './StrideTestBoard.module.css';
 
@@ -36,6 +37,7 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
   const { draft, change, startOver } = useTestDraft(horse.id, 'trot');
   const [accepted, setAccepted] = useState<Record<string, boolean>>({});
   const [problem, setProblem] = useState<string | null>(null);
+  const [onPad, setOnPad] = useState(false);
   const [sending, setSending] = useState(false);
   if (!draft) return null;
   const reading = readStrideTest(draft.lane, draft.passes);
@@ -58,9 +60,21 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
     router.push(`/yard/horses/${horse.id}`);
   };
 
+  if (onPad)
+    return (
+      <TestPad
+        horse={horse.name}
+        {...{ draft, change }}
+        onClose={() => setOnPad(false)}
+        settings={<TestSettings draft={draft} change={change} people={people} />}
+      />
+    );
   return (
     <div className={classes.board}>
       <div className={classes.column}>
+        <Button size="lg" variant="default" onClick={() => setOnPad(true)}>
+          Count on one screen
+        </Button>
         <TestSettings draft={draft} change={change} people={people} />
         <div className={classes.padFirst}>
           <CountPad draft={draft} change={change} />

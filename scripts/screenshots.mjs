@@ -46,15 +46,90 @@ const open = (place, link) => async page => {
       .click();
   await page.waitForURL(url => !link || url.pathname !== place);
 };
+const key = (page, name) => page.getByRole('button', { name }).first();
+const onSand = (page, name) => page.getByRole('group', { name: 'Where on the sand' }).getByRole('button', { name });
+const strides = async (page, times) => {
+  for (let stride = 0; stride < times; stride += 1) {
+    await key(page, /Tap each stride/).click();
+    await page.waitForTimeout(220);
+  }
+};
+
+/** A lesson that runs: a pass clean, the next one being counted. */
 const lesson = async page => {
   await page.goto(`${URL}/ride`);
   await page.getByRole('link', { name: 'Run it: The bend, built up' }).click();
-  await page.getByRole('button', { name: 'Ride it today instead' }).click();
-  await page.getByRole('button', { name: 'Begin the lesson' }).click();
-  await page.getByRole('button', { name: /^Clean pass/ }).click();
-  await page.getByRole('group', { name: 'What is ridden over' }).getByRole('button').nth(1).click();
-  await page.getByRole('button', { name: /^Tap each stride/ }).click();
+  await key(page, 'Ride it today instead').click();
+  await key(page, 'Begin the lesson').click();
+  await key(page, /^Clean pass/).click();
+  await strides(page, 3);
 };
+
+/** A pair over a layout by itself, on its pad. */
+const ride = (layout, pair, steps) => async page => {
+  await page.goto(`${URL}/ride`);
+  await page.getByRole('radio', { name: layout }).click();
+  await page.getByRole('radio', { name: pair }).click();
+  await page.getByRole('button', { name: 'Ride', exact: true }).click();
+  await page.waitForURL(/\/ride\/[0-9a-f-]+\/[0-9a-f-]+/);
+  await key(page, 'Read').click();
+  await steps(page);
+};
+
+/** Every kind of pad, beside each other in one picture. */
+const PADS = [
+  ride(/^Five trot poles/, /^Quill/, async page => {
+    await onSand(page, /^pole 3/).click();
+    await key(page, /^hit/).click();
+  }),
+  ride(/^Two fences/, /^Barley/, page => strides(page, 5)),
+  ride(/^Course of eight/, /^Larkspur/, async page => {
+    await strides(page, 4);
+    await key(page, /^down/).click();
+    await key(page, /^left lead/).click();
+  }),
+  lesson,
+  ride(/^Three loops/, /^Quill/, async page => {
+    await onSand(page, /^the second loop/).click();
+    await key(page, /^bend lost/).click();
+  }),
+  ride(/^Fewer steps to canter/, /^Quill/, async page => {
+    for (let change = 0; change < 3; change += 1) await key(page, /^prompt/).click();
+  }),
+  ride(/^Two poles in running walk/, /^Tansy/, async page => {
+    await onSand(page, /^pole 2/).click();
+    await key(page, /^fox trot/).click();
+  }),
+  async page => {
+    await open('/yard', 'Barley')(page);
+    await page.goto(page.url() + '/test');
+    await key(page, 'Count on one screen').click();
+    for (let stride = 0; stride < 5; stride += 1) await key(page, 'The foot landed').click();
+  },
+];
+
+async function shootPads(name) {
+  const pictures = [];
+  for (const steps of PADS) {
+    const context = await browser.newContext({ viewport: PHONE, locale: 'en-GB', hasTouch: true });
+    const page = await context.newPage();
+    await steps(page);
+    await page.waitForTimeout(600);
+    pictures.push((await page.screenshot()).toString('base64'));
+    await context.close();
+  }
+  const columns = PADS.length / 2;
+  const page = await browser.newPage({
+    viewport: { width: columns * (PHONE.width + 16) + 16, height: 2 * (PHONE.height + 16) + 16 },
+  });
+  const images = pictures.map(data => `<img width="${PHONE.width}" src="data:image/png;base64,${data}">`).join('');
+  await page.setContent(
+    `<body style="margin:16px;display:grid;gap:16px;grid-template-columns:repeat(${columns},${PHONE.width}px);background:#8590a0">${images}`,
+  );
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  await page.close();
+}
 
 const oneAtATime = async page => {
   await open('/set', /Course of eight/)(page);
@@ -135,8 +210,8 @@ await shoot('lesson-record', DESK, async page => {
 });
 await shoot('review', DESK, open('/review', /^Quill with/));
 await shoot('review-sand', DESK, open('/review', /^Field arena/));
-// Last, since it records a pass.
-await shoot('ride-phone', PHONE, lesson);
+// Last, since they record passes.
+await shootPads('ride-pads');
 
 await browser.close();
 server.kill();

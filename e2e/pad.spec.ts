@@ -324,6 +324,7 @@ test('a stride test is counted on one screen, and what is counted is never relab
   browser,
 }) => {
   const page = await phonePage(browser, 360, 640);
+  await page.goto(`${demoYard.url}/yard`);
   const horse = await page
     .getByRole('link', { name: /^Barley/ })
     .first()

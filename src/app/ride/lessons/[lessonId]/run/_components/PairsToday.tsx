@@ -40,9 +40,13 @@ export function PairsToday({ lessonId, lesson, known, chosen, yardPairs }: Pairs
   const [problem, setProblem] = useState<string | null>(null);
   const horses = unique([...yardPairs.map(({ horse }) => horse), ...lesson.log.joins.map(({ horse }) => horse)]);
   const riders = unique([...yardPairs.map(({ rider }) => rider), ...lesson.log.joins.map(({ rider }) => rider)]);
-  const join = (insteadOf: string | null) => {
-    const horse = horses.find(({ id }) => id === horseId) ?? { id: newId(), name: horseName.trim(), heightM };
-    const rider = riders.find(({ id }) => id === riderId) ?? { id: newId(), name: riderName.trim() };
+  const join = (insteadOf: string | null) =>
+    joinPair(
+      horses.find(({ id }) => id === horseId) ?? { id: newId(), name: horseName.trim(), heightM },
+      riders.find(({ id }) => id === riderId) ?? { id: newId(), name: riderName.trim() },
+      insteadOf,
+    );
+  const joinPair = (horse: Join['horse'], rider: Join['rider'], insteadOf: string | null) => {
     if (horse.name === '' || rider.name === '') return setProblem('Give the horse and the rider a name.');
     const there = yardPairs.find(one => one.horse.id === horse.id && one.rider.id === rider.id);
     const pairId = there?.id ?? newId();
@@ -62,9 +66,53 @@ export function PairsToday({ lessonId, lesson, known, chosen, yardPairs }: Pairs
     lesson.tap([{ type: 'change', id: change.id, lessonId, change }]);
   };
   const gone = known.filter(pair => !pair.rides);
+  const ridden = new Set(known.filter(pair => pair.rides).map(pair => pair.horseId));
+  const others = yardPairs.filter(({ id, horse }) => !known.some(pair => pair.id === id) && !ridden.has(horse.id));
+  const free = horses.filter(({ id }) => !ridden.has(id));
+  /** Who rides the chosen pair, as the yard or a join of the day has it. */
+  const rider = chosen && riders.find(({ name }) => name === chosen.rider);
   return (
     <section className={classes.part} aria-label="Pairs today">
       <h2>Pairs today</h2>
+      {others.length > 0 && (
+        <>
+          <h3>Come in</h3>
+          <div className={classes.keys}>
+            {others.map(({ id, horse, rider: who }) => (
+              <button
+                key={id}
+                type="button"
+                className={classes.key}
+                disabled={!lesson.ready}
+                onClick={() => joinPair(horse, who, null)}
+              >
+                {horse.name}
+                <small>{who.name}</small>
+              </button>
+            ))}
+          </div>
+        </>
+      )}
+      {chosen && rider && free.length > 0 && (
+        <>
+          <h3>{chosen.rider} rides another horse</h3>
+          <div className={classes.keys}>
+            {free.map(horse => (
+              <button
+                key={horse.id}
+                type="button"
+                className={classes.key}
+                disabled={!lesson.ready}
+                aria-label={`${chosen.rider} rides ${horse.name} instead of ${chosen.horse}`}
+                onClick={() => joinPair(horse, rider, chosen.id)}
+              >
+                {horse.name}
+              </button>
+            ))}
+          </div>
+        </>
+      )}
+      <h3>Somebody else</h3>
       {/* A half-typed name is kept until somebody joins. */}
       <div className={classes.joining}>
         <label>

@@ -93,7 +93,7 @@ test('a whole lesson of three pairs, two stages and both reins, tapped on a phon
   await key(page, 'eyes late').tap();
   await closeSheet(page);
   // A finger held on the sand marks the place.
-  const sand = (await page.getByRole('group', { name: 'The sand' }).boundingBox())!;
+  const sand = (await page.getByRole('group', { name: 'The sand', exact: true }).boundingBox())!;
   await page.mouse.move(sand.x + sand.width / 2, sand.y + sand.height - 30);
   await page.mouse.down();
   await page.waitForTimeout(800);

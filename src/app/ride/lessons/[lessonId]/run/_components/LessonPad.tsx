@@ -1,14 +1,12 @@
 'use client';
 
 import { Doubt, doubtfulCount } from '@/app/ride/_components/pad/Doubt';
-import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
 import classes from '@/app/ride/_components/pad/Pad.module.css';
 import { PadFoot } from '@/app/ride/_components/pad/PadFoot';
 import { PadKeys } from '@/app/ride/_components/pad/PadKeys';
 import { PadSand } from '@/app/ride/_components/pad/PadSand';
 import { otherWay } from '@/app/ride/_components/pad/ReinKey';
 import { rideSand } from '@/app/ride/_components/pad/rideSand';
-import { Sheet } from '@/app/ride/_components/pad/Sheet';
 import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
 import { useHand } from '@/app/ride/_components/pad/useHand';
 import { usePad } from '@/app/ride/_components/pad/usePad';
@@ -22,28 +20,23 @@ import {
   isVoid,
   recordConflicts,
   stageGate,
-  tapHistory,
   type PassRecord,
   type Tap,
   type TappedMark,
   type WorkCounts,
 } from '@/core';
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import { judgementLines } from '../judgementLine';
 import type { Run } from '../_state/useRun';
 import type { useSetup } from '../_state/useSetup';
 import { useKeptTaps } from '../_state/useKeptTaps';
-import { dayParts } from './dayParts';
-import { DaySheet } from './DaySheet';
 import { JudgementLine } from './JudgementLine';
+import { LessonSheets, type Opened } from './LessonSheets';
 import { LimitReached } from './LimitReached';
 import { PairStrip } from './PairStrip';
 import type { RunLessonProps } from './RunLesson';
 import { StageLine } from './StageLine';
-
-const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
 
 export type LessonPadProps = RunLessonProps & {
   run: Run;
@@ -62,8 +55,6 @@ export type LessonPadProps = RunLessonProps & {
 
 /** A course has so many fences that it is called; shorter lines are called from the sheet. */
 const CALLED_STOPS = 5;
-
-type Opened = 'day' | 'more' | 'call' | null;
 
 /** The lesson on one screen: who rides what, the sand, the keys, and the foot. Nothing of a usual pass lies below the edge. */
 export function LessonPad(props: LessonPadProps) {
@@ -122,8 +113,6 @@ export function LessonPad(props: LessonPadProps) {
     onNextPair: () => nextPair(1),
     onRein: () => ride && run.steer(otherWay(ride.ways, way)),
   });
-  const history = tapHistory(lesson.log, 'all');
-  const lastOfDay = history.undo[history.undo.length - 1];
   const mark = (said: TappedMark) => run.mark(said);
   const notice = noticeOf(props);
   return (
@@ -195,30 +184,7 @@ export function LessonPad(props: LessonPadProps) {
         marked={open ? open.marks.length : null}
         onDone={done}
       />
-      <Sheet
-        title={pad.step ? `More to mark: ${pad.step.words}` : 'More to mark'}
-        opened={opened === 'more'}
-        onClose={() => setOpened(null)}
-      >
-        <MoreMarks
-          {...{ pad, faults: rules.faults, riderMarks: rules.riderMarks, ready: lesson.ready, onMark: mark }}
-          gait={question?.gait ?? 'canter'}
-        />
-      </Sheet>
-      <DaySheet
-        opened={opened === 'day'}
-        onClose={() => setOpened(null)}
-        parts={opened === 'day' ? dayParts(props, first, () => setOpened('call')) : []}
-        undo={lastOfDay ? { words: tapWords(names, lastOfDay), onUndo: () => lesson.reverse(lastOfDay) } : null}
-      />
-      {opened === 'call' && ride?.track && (
-        <CallSheet
-          layout={ride.asked}
-          track={ride.track.planned}
-          reckoned={ride.track.reckoned}
-          onClose={() => setOpened(null)}
-        />
-      )}
+      <LessonSheets {...props} {...{ pad, saidFirst: first, opened, ride }} onOpen={setOpened} />
     </div>
   );
 }

@@ -17,7 +17,7 @@ import { StageChoice } from './StageChoice';
 import { StageToday } from './StageToday';
 import classes from './RunLesson.module.css';
 
-type First = <Args extends unknown[]>(act: (...args: Args) => void) => (...args: Args) => void;
+export type First = <Args extends unknown[]>(act: (...args: Args) => void) => (...args: Args) => void;
 
 /** What can be changed on the day, part by part. `first` says what was counted before a change begins another pass. */
 export function dayParts(props: LessonPadProps, first: First, onCall: () => void): DayPart[] {

@@ -1,0 +1,59 @@
+'use client';
+
+import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
+import { Sheet } from '@/app/ride/_components/pad/Sheet';
+import type { Pad } from '@/app/ride/_components/pad/usePad';
+import type { AskedRide } from '@/app/ride/askedRide';
+import { tapWords } from '@/app/ride/recordWords';
+import { tapHistory } from '@/core';
+import dynamic from 'next/dynamic';
+import { dayParts, type First } from './dayParts';
+import { DaySheet } from './DaySheet';
+import type { LessonPadProps } from './LessonPad';
+
+const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
+
+/** What lies over the pad. */
+export type Opened = 'day' | 'more' | 'call' | null;
+
+type LessonSheetsProps = LessonPadProps & {
+  pad: Pad;
+  ride: AskedRide | null;
+  /** Says what was counted before a change begins another pass. */
+  saidFirst: First;
+  opened: Opened;
+  onOpen: (opened: Opened) => void;
+};
+
+/** What is seldom marked, all that is changed on the day, and the course read aloud size. */
+export function LessonSheets({ pad, ride, saidFirst, opened, onOpen, ...props }: LessonSheetsProps) {
+  const { run, rules, names } = props;
+  const { lesson, question } = run;
+  const close = () => onOpen(null);
+  const taps = tapHistory(lesson.log, 'all').undo;
+  const last = taps[taps.length - 1];
+  return (
+    <>
+      <Sheet
+        title={pad.step ? `More to mark: ${pad.step.words}` : 'More to mark'}
+        opened={opened === 'more'}
+        onClose={close}
+      >
+        <MoreMarks
+          {...{ pad, faults: rules.faults, riderMarks: rules.riderMarks, ready: lesson.ready }}
+          onMark={said => run.mark(said)}
+          gait={question?.gait ?? 'canter'}
+        />
+      </Sheet>
+      <DaySheet
+        opened={opened === 'day'}
+        onClose={close}
+        parts={opened === 'day' ? dayParts(props, saidFirst, () => onOpen('call')) : []}
+        undo={last ? { words: tapWords(names, last), onUndo: () => lesson.reverse(last) } : null}
+      />
+      {opened === 'call' && ride?.track && (
+        <CallSheet layout={ride.asked} track={ride.track.planned} reckoned={ride.track.reckoned} onClose={close} />
+      )}
+    </>
+  );
+}

@@ -1,3 +1,4 @@
+import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
 import { DISCLAIMER } from '@/core';
 import classes from './RunLesson.module.css';
 
@@ -5,6 +6,7 @@ type CautionGateProps = { name: string; cautions: readonly string[]; ready: bool
 
 /** The cautions of a lesson, read once before anybody rides. */
 export function CautionGate({ name, cautions, ready, onRead }: CautionGateProps) {
+  useEarlyTaps(ready);
   return (
     <section className={classes.run} aria-label="Before anybody rides">
       <header className={classes.head}>

@@ -1,4 +1,5 @@
 import { expect, test } from './support/fixtures';
+import { openMore } from './support/pad';
 
 test('every field of the yard says what is wrong, and keeps what was typed', async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/yard`);
@@ -159,6 +160,7 @@ test('a footfall that is no share of the gap is refused, and a note that is too 
   await page.getByRole('radio', { name: /^Quill with/ }).click();
   await page.getByRole('radio', { name: /^Five trot poles/ }).click();
   await page.getByRole('button', { name: 'Ride' }).click();
+  await openMore(page);
   await page.getByLabel('Exact share').fill('1.4');
   await page.getByLabel('Exact share').press('Enter');
   await expect(page.getByText('Type a share of the gap from 0 to 1')).toBeVisible();

@@ -94,7 +94,7 @@ test('a whole lesson of three pairs, two stages and both reins, tapped on a phon
   await closeSheet(page);
   // A finger held on the sand marks the place.
   const sand = (await page.getByRole('group', { name: 'The sand', exact: true }).boundingBox())!;
-  await page.mouse.move(sand.x + sand.width / 2, sand.y + sand.height - 30);
+  await page.mouse.move(sand.x + sand.width / 2, sand.y + sand.height / 2 + 24);
   await page.mouse.down();
   await page.waitForTimeout(800);
   await page.mouse.up();

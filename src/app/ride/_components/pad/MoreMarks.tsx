@@ -12,6 +12,7 @@ import {
   type TappedMark,
   type TrackGait,
 } from '@/core';
+import { MAX_NOTE_LENGTH } from '@/files/recordEvent';
 import { Keys } from '@/app/ride/_components/Keys';
 import { useState, type ReactNode } from 'react';
 import { ExactSpot } from './ExactSpot';
@@ -271,28 +272,29 @@ function Count({ pad, ready, onMark }: Pick<MoreMarksProps, 'pad' | 'ready' | 'o
 
 function Note({ ready, onNote }: { ready: boolean; onNote: (words: string) => void }) {
   const [note, setNote] = useState('');
+  const words = note.trim();
+  const isLong = words.length > MAX_NOTE_LENGTH;
   return (
     <Group title="A word of note">
       <form
         className={classes.note}
         onSubmit={event => {
           event.preventDefault();
-          const words = note.trim();
-          if (words === '') return;
+          if (words === '' || isLong) return;
           onNote(words);
           setNote('');
         }}
       >
-        <input
-          aria-label="A word of note"
-          maxLength={500}
-          value={note}
-          onChange={event => setNote(event.currentTarget.value)}
-        />
-        <button type="submit" className={classes.key} disabled={!ready || note.trim() === ''}>
+        <input aria-label="A word of note" value={note} onChange={event => setNote(event.currentTarget.value)} />
+        <button type="submit" className={classes.key} disabled={!ready || words === '' || isLong}>
           Note it
         </button>
       </form>
+      {isLong && (
+        <p role="alert">
+          A note has at most {MAX_NOTE_LENGTH} letters; this has {words.length}.
+        </p>
+      )}
     </Group>
   );
 }

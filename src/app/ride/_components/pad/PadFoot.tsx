@@ -1,4 +1,5 @@
 import { Delivery } from '@/components/sync/Delivery';
+import { SyncStarter } from '@/components/sync/SyncStarter';
 import type { Waits } from '@/components/sync/waits';
 import type { TapRun } from '@/core';
 import classes from './Pad.module.css';
@@ -60,7 +61,11 @@ export function PadFoot({ ready, waits, run, undo, redo, marked, canRide, ...on 
           <small>{isBegun ? `${marked ?? 0} marked` : 'nothing to mark'}</small>
         </button>
       </div>
-      <Delivery ready={ready} waits={waits} className={classes.delivery} />
+      <div className={classes.status}>
+        <Delivery ready={ready} waits={waits} className={classes.delivery} />
+        {/* What waits of other pages: the bar that tells it elsewhere is left away here. */}
+        {waits.unsent + waits.refused === 0 && <SyncStarter />}
+      </div>
     </footer>
   );
 }

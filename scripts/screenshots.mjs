@@ -104,7 +104,7 @@ const PADS = [
     await open('/yard', 'Barley')(page);
     await page.goto(page.url() + '/test');
     await key(page, 'Count on one screen').click();
-    for (let stride = 0; stride < 5; stride += 1) await key(page, 'The foot landed').click();
+    for (let stride = 0; stride < 5; stride += 1) await key(page, /Tap each time the/).click();
   },
 ];
 

@@ -69,7 +69,6 @@ export function TestPad({ horse, draft, change, onClose, settings }: TestPadProp
       <button
         type="button"
         className={classes.bigPad}
-        aria-label="The foot landed"
         aria-keyshortcuts="Space"
         onClick={() => {
           shake();

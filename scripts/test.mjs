@@ -30,13 +30,16 @@ process.env.ROAN_CHROMIUM = await ensureChromium();
 rmSync(OUTPUT, { recursive: true, force: true });
 mkdirSync(OUTPUT);
 
-await check('types', [
-  ['node_modules/next/dist/bin/next', 'typegen'],
-  ['node_modules/typescript/bin/tsc', '--noEmit'],
-]);
-await check('lint and layers', [
-  ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
-  ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn'],
+// Each has one core.
+await Promise.all([
+  check('types', [
+    ['node_modules/next/dist/bin/next', 'typegen'],
+    ['node_modules/typescript/bin/tsc', '--noEmit'],
+  ]),
+  check('lint and layers', [
+    ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+    ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn'],
+  ]),
 ]);
 
 await node('node_modules/jest/bin/jest.js', '--ci', '--maxWorkers=2', '--json', `--outputFile=${OUTPUT}/jest.json`);

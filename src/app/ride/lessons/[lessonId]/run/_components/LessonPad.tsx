@@ -75,7 +75,7 @@ export function LessonPad(props: LessonPadProps) {
     ready: lesson.ready,
     onMarks: said => run.mark(...said),
   });
-  const kept = useKeptTaps({ lessonId, run, pad, passKey });
+  const kept = useKeptTaps({ lessonId, run, pad });
   useEarlyTaps(lesson.ready && kept.hasLooked);
   const next = stages[index + 1];
   const gate = layout && stage.layout ? stageGate(passes, gatedQuestions(stage.layout, questions), rules.gate) : null;

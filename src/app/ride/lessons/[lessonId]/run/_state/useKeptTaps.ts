@@ -13,7 +13,7 @@ export type KeptTaps = {
   run: TapRun;
 };
 
-type Kept = { lessonId: string; run: Run; pad: Pad; passKey: string };
+type Kept = { lessonId: string; run: Run; pad: Pad };
 
 /**
  * Keeps strides on this device while they are tapped: a reload in the middle of a line goes on where it was.

@@ -102,7 +102,7 @@ test('a whole lesson of three pairs, two stages and both reins, tapped on a phon
   await key(page, /^Pass done/).tap();
   const passes = await riddenHere(page);
   expect(passes).toHaveLength(2);
-  expect(passes[0]).toMatch(/2 from .*rub at cross rail 2.*deep take-off.*right lead/);
+  expect(passes[0]).toMatch(/2 from .*rub at cross rail 2, right lead.*deep take-off/);
   expect(passes[1]).toContain('rush, rider: eyes late, a spot on the sand');
   await key(page, /^Walk break/).tap();
   await expect(key(page, /^Undo/)).toContainText('the walk break');

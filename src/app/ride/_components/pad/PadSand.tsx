@@ -5,9 +5,19 @@ import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { paperDegrees, sandView } from '@/components/Sand/sandView';
 import { chainPath } from '@/components/Sand/trackPath';
 import { useElementSize } from '@mantine/hooks';
-import type { PadStep, PassMark, PointM, TappedMark } from '@/core';
+import { distanceM, type PadStep, type PassMark, type PointM, type TappedMark } from '@/core';
 import { useMemo } from 'react';
-import { bestOrientation, croppedBox, fromPixels, keyPlaces, keySize, pointsShown, toPixels } from './padMap';
+import {
+  atEdge,
+  bestOrientation,
+  croppedBox,
+  fromPixels,
+  isInRoom,
+  keyPlaces,
+  keySize,
+  pointsShown,
+  toPixels,
+} from './padMap';
 import { marksAtStep } from './marksAtStep';
 import type { RideSand } from './rideSand';
 import { shake } from './shake';
@@ -33,16 +43,18 @@ export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
   const { asked, chains, steps, arrows, stand, legMiddles, tracks } = sand;
   const { arena } = asked;
   const { view, box, places, sizePx } = useMemo(() => {
-    const points = pointsShown(chains, [...steps.map(({ at }) => at), ...(stand ? [stand] : [])]);
+    const points = pointsShown(
+      chains,
+      steps.map(({ at }) => at),
+    );
     const turned = sandView(arena, bestOrientation(points, room));
     const shown = croppedBox(turned, arena, points, room);
     const spots = pad.steps.map(({ at }) => toPixels(shown, room, turned.toPaper(at)));
     const key = keySize(spots.length, room);
     const way = pointsShown(chains, []).map(at => toPixels(shown, room, turned.toPaper(at)));
     // Whoever stands there is seen too.
-    const seen = stand
-      ? [...way, ...Array.from({ length: 8 }, () => toPixels(shown, room, turned.toPaper(stand)))]
-      : way;
+    const you = stand && atEdge(toPixels(shown, room, turned.toPaper(stand)), room);
+    const seen = you ? [...way, ...Array.from({ length: 8 }, () => you)] : way;
     return { view: turned, box: shown, places: keyPlaces(spots, key, room, seen), sizePx: key };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the room by its two numbers
   }, [sand, pad.steps, room.width, room.height]);
@@ -86,7 +98,12 @@ export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
           const { x, y } = pixels(at);
           return <circle key={id} cx={x} cy={y} r={11} className={classes.spot} />;
         })}
-        {stand && <Stand at={pixels(stand)} />}
+        {stand && (
+          <Stand
+            at={atEdge(pixels(stand), room)}
+            awayM={isInRoom(pixels(stand), room) ? null : nearestM(stand, steps)}
+          />
+        )}
         {pad.marks.map(mark => {
           const middle = mark.kind === 'strides' ? legMiddles[mark.place - 1] : undefined;
           return mark.kind === 'strides' && middle ? (
@@ -145,13 +162,15 @@ function StepKey({ step, at, sizePx, said, isChosen, isNext, onChoose }: StepKey
   );
 }
 
-/** Where to stand: a person seen from above. */
-function Stand({ at: { x, y } }: { at: { x: number; y: number } }) {
+const nearestM = (from: PointM, steps: readonly PadStep[]) => Math.min(...steps.map(({ at }) => distanceM(from, at)));
+
+/** Where to stand: a person seen from above; beyond what is shown, at its edge, with how far off. */
+function Stand({ at: { x, y }, awayM }: { at: { x: number; y: number }; awayM: number | null }) {
   return (
     <g transform={`translate(${x} ${y})`} className={classes.stand}>
       <ellipse rx={11} ry={5.5} />
       <circle r={4.5} />
-      <text y={18}>you</text>
+      <text y={-10}>{awayM === null ? 'you' : `you, ${Math.round(awayM)} m off`}</text>
     </g>
   );
 }

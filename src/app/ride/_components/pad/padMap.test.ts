@@ -1,6 +1,6 @@
 import { sandView } from '@/components/Sand/sandView';
 import fc from 'fast-check';
-import { bestOrientation, croppedBox, fromPixels, keyPlaces, keySize, toPixels } from './padMap';
+import { atEdge, bestOrientation, croppedBox, fromPixels, isInRoom, keyPlaces, keySize, toPixels } from './padMap';
 
 const ARENA = { widthM: 20, lengthM: 60, letters: 'none' as const };
 const ROOM = { width: 360, height: 190 };
@@ -37,6 +37,14 @@ test('a key with room about it lies just beside its place, off the way', () => {
     expect(away).toBeLessThan(80);
     expect(Math.abs(key.y - 95)).toBeGreaterThan(28);
   });
+});
+
+test('what lies beyond the room is marked at its edge', () => {
+  expect(isInRoom({ x: 20, y: 20 }, ROOM)).toBe(true);
+  expect(isInRoom({ x: 20, y: 400 }, ROOM)).toBe(false);
+  expect(atEdge({ x: 180, y: 90 }, ROOM)).toEqual({ x: 180, y: 90 });
+  expect(atEdge({ x: 180, y: 400 }, ROOM)).toEqual({ x: 180, y: 164 });
+  expect(atEdge({ x: -900, y: 90 }, ROOM)).toEqual({ x: 26, y: 90 });
 });
 
 test('a line along the sand lies along a wide room, and upright in a high one', () => {

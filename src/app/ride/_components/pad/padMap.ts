@@ -80,6 +80,18 @@ export function fromPixels(box: PaperBox, room: { width: number }, { x, y }: Pap
   return { x: box.x + x / perM, y: box.y + y / perM };
 }
 
+/** So near to the edge of the room a mark is still seen, pixels. */
+const EDGE_PX = 26;
+
+export const isInRoom = ({ x, y }: PaperPoint, { width, height }: { width: number; height: number }) =>
+  x >= 0 && y >= 0 && x <= width && y <= height;
+
+/** A place in the room, or the edge of the room that is nearest to it. */
+export function atEdge({ x, y }: PaperPoint, { width, height }: { width: number; height: number }): PaperPoint {
+  const within = (value: number, size: number) => Math.min(Math.max(value, EDGE_PX), Math.max(EDGE_PX, size - EDGE_PX));
+  return { x: drawn(within(x, width)), y: drawn(within(y, height)) };
+}
+
 /** Pixels between two keys. */
 const GAP = 4;
 

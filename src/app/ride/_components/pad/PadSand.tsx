@@ -1,5 +1,6 @@
 'use client';
 
+import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { paperDegrees, sandView } from '@/components/Sand/sandView';
@@ -166,11 +167,12 @@ const nearestM = (from: PointM, steps: readonly PadStep[]) => Math.min(...steps.
 
 /** Where to stand: a person seen from above; beyond what is shown, at its edge, with how far off. */
 function Stand({ at: { x, y }, awayM }: { at: { x: number; y: number }; awayM: number | null }) {
+  const { say } = useLengths();
   return (
     <g transform={`translate(${x} ${y})`} className={classes.stand}>
       <ellipse rx={11} ry={5.5} />
       <circle r={4.5} />
-      <text y={-10}>{awayM === null ? 'you' : `you, ${Math.round(awayM)} m off`}</text>
+      <text y={-10}>{awayM === null ? 'you' : say(`you, ${Math.round(awayM)} m off`)}</text>
     </g>
   );
 }

@@ -43,8 +43,8 @@ test('what lies beyond the room is marked at its edge', () => {
   expect(isInRoom({ x: 20, y: 20 }, ROOM)).toBe(true);
   expect(isInRoom({ x: 20, y: 400 }, ROOM)).toBe(false);
   expect(atEdge({ x: 180, y: 90 }, ROOM)).toEqual({ x: 180, y: 90 });
-  expect(atEdge({ x: 180, y: 400 }, ROOM)).toEqual({ x: 180, y: 164 });
-  expect(atEdge({ x: -900, y: 90 }, ROOM)).toEqual({ x: 26, y: 90 });
+  expect(atEdge({ x: 180, y: 400 }, ROOM)).toEqual({ x: 180, y: 144 });
+  expect(atEdge({ x: -900, y: 90 }, ROOM)).toEqual({ x: 46, y: 90 });
 });
 
 test('a line along the sand lies along a wide room, and upright in a high one', () => {

@@ -81,7 +81,7 @@ export function fromPixels(box: PaperBox, room: { width: number }, { x, y }: Pap
 }
 
 /** So near to the edge of the room a mark is still seen, pixels. */
-const EDGE_PX = 26;
+const EDGE_PX = 46;
 
 export const isInRoom = ({ x, y }: PaperPoint, { width, height }: { width: number; height: number }) =>
   x >= 0 && y >= 0 && x <= width && y <= height;

@@ -140,15 +140,15 @@ function gaitKeys(asked: TrackGait): PadKey[] {
   );
 }
 
+/** Whether a mark says just this, however many trot steps came before it: tapped again it is taken back. */
+export function saysSame({ id: _, ...mark }: PassMark, said: TappedMark): boolean {
+  const bare = (one: object) => JSON.stringify(Object.entries({ ...one, trotSteps: 0 }).sort());
+  return bare(mark) === bare(said);
+}
+
 /** Whether what a key says is said. */
 export function isSaid(marks: readonly PassMark[], said: TappedMark): boolean {
-  return marks.some(
-    ({ id: _, ...mark }) =>
-      Object.entries(said).every(
-        ([name, value]) => name === 'trotSteps' || (mark as Record<string, unknown>)[name] === value,
-      ) &&
-      (said.kind !== 'figure' || (mark as { part?: number }).part === said.part),
-  );
+  return marks.some(mark => saysSame(mark, said));
 }
 
 /** The gaits that may be ridden instead: those of every horse, and, where one of them is asked, a gaited horse’s own. */

@@ -1,3 +1,4 @@
+import { wayPoses } from '@/components/Sand/trackPath';
 import {
   askedLayout,
   chainsOf,
@@ -72,15 +73,11 @@ function sandOf(layout: Layout, question: Question, direction: RideDirection): R
 const MOST_ARROWS = 7;
 const LEAST_APART_M = 6;
 
-/** Arrows along a way, from its beginning. */
+/** Arrows along a way; at least one, however short it is. */
 function arrowsOf(chains: readonly Chain[], backwards: boolean): Pose[] {
   const totalM = chains.reduce((sum, { lengthM }) => sum + lengthM, 0);
-  const apartM = Math.max(LEAST_APART_M, totalM / MOST_ARROWS);
-  return chains.flatMap(chain => {
-    const count = Math.max(1, Math.round(chain.lengthM / apartM));
-    return Array.from({ length: count }, (_, i) => {
-      const { at, headingRad } = poseAt(chain, ((i + 0.25) / count) * chain.lengthM);
-      return { at, headingRad: backwards ? headingRad + Math.PI : headingRad };
-    });
-  });
+  const apartM = Math.min(totalM, Math.max(LEAST_APART_M, totalM / MOST_ARROWS));
+  return wayPoses(chains, apartM).map(({ at, headingRad }) => ({
+    ...{ at, headingRad: backwards ? headingRad + Math.PI : headingRad },
+  }));
 }

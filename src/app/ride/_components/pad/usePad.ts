@@ -12,6 +12,7 @@ import {
 } from '@/core';
 import type { RunTrack } from '@/app/ride/askedRide';
 import { useState } from 'react';
+import { saysSame } from './padKeys';
 import { countsStrides, legAfter, legNumber, stepsOfLine, type PadLeg } from './padLegs';
 
 export type PadSetting = {
@@ -99,7 +100,7 @@ export function usePad({ steps: all, track, marks, passKey, ready, onMarks, onUn
       const arrived = run !== null && at === 'here' && legOf(run.step) !== null;
       const step = arrived ? run.step + 1 : chosen;
       const said = of(step === null ? null : (steps[step] ?? null));
-      const held = standing.find(mark => isSame(mark, said));
+      const held = standing.find(mark => saysSame(mark, said));
       if (held && !arrived) return onUnmark(held.id);
       const counted = at === 'left' ? [] : pending().filter(mark => mark.kind !== said.kind);
       say([...counted, withSteps(said, run)]);
@@ -120,11 +121,4 @@ export type Pad = ReturnType<typeof usePad>;
 /** Trot steps that were tapped before a transition go with it. */
 function withSteps(said: TappedMark, run: TapRun | null): TappedMark {
   return said.kind === 'transition' && run ? { ...said, trotSteps: run.tapsMs.length } : said;
-}
-
-/** Whether a mark says just this: tapped again it is taken back. */
-function isSame({ id: _, ...mark }: PassMark, said: TappedMark): boolean {
-  if (said.kind === 'note' || said.kind === 'spot') return false;
-  const bare = (one: object) => JSON.stringify(Object.entries({ ...one, trotSteps: 0 }).sort());
-  return bare(mark) === bare(said);
 }

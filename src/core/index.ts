@@ -218,6 +218,7 @@ export {
   type PlannedTrack,
 } from './layout/layout';
 export { layoutLabels, type Labels } from './layout/labels';
+export { stopNumbers, type StopNumber } from './layout/stopNumbers';
 export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
   countedGroundM,

@@ -120,7 +120,7 @@ function trackOf(asked: Layout, track: ItemTrack, reckoned: ReckonedItemTrack, l
     stops: track.through.map(({ item: id }) => {
       const item = itemOf(id);
       return {
-        ...{ item: id, label: labels.short(id), words: nameWords(item, labels.short(id)) },
+        ...{ item: id, label: labels.short(id), words: nameWords(item, labels.called(id)) },
         ...{ isFence: item.kind === 'fence', heightM: item.kind === 'fence' ? item.heightM : null },
       };
     }),

@@ -39,8 +39,8 @@ export default function CallSheet({ layout, track, reckoned, onClose }: CallShee
         </Button>
       </Group>
       <ol className={classes.lines} data-way={way}>
-        {shown.map(line => (
-          <Line key={line.number} line={line} />
+        {shown.map((line, index) => (
+          <Line key={index} line={line} />
         ))}
       </ol>
       {way === 'one' && (
@@ -62,9 +62,12 @@ function Line({ line }: { line: CallLine }) {
   const { number, name, what, fromBehind, next } = line;
   return (
     <li>
-      <strong>
-        {number}.{name === null ? '' : ` ${name}`}
-      </strong>{' '}
+      {(number !== null || name !== null) && (
+        <strong>
+          {number !== null && `${number}.`}
+          {name !== null && ` ${name}`}
+        </strong>
+      )}{' '}
       {what.replace('-', ' ')}
       {fromBehind && ', from behind'}
       {next && (

@@ -11,7 +11,7 @@ export function Shapes({ shapes }: { shapes: readonly Shape[] }) {
           {shape.runs.map(({ words, look }, run) => (look === undefined ? words : tspan(run, words, look)))}
         </text>
       );
-    const { d, look, strokeM, dashM, rail, hoof } = shape;
+    const { d, look, strokeM, dashM, rail, hoof, lead } = shape;
     return (
       <path
         key={index}
@@ -21,7 +21,10 @@ export function Shapes({ shapes }: { shapes: readonly Shape[] }) {
         strokeDasharray={dashM === undefined ? undefined : `${dashM} ${dashM}`}
         data-rail={rail ? '' : undefined}
         data-hoof={hoof}
-      />
+        data-lead={lead}
+      >
+        {lead && <title>{`${lead} lead`}</title>}
+      </path>
     );
   });
 }

@@ -17,6 +17,8 @@ export type PathShape = {
   rail?: boolean;
   /** A print: which of a leg. */
   hoof?: string;
+  /** The lead that it shows, for whoever points at it. */
+  lead?: 'left' | 'right';
 };
 
 /** Words about the middle of a place; parts of them may look otherwise. */

@@ -13,11 +13,12 @@ const track = (id: string, order: string[], name: string | null = null): ItemTra
   legs: order.slice(1).map(() => DEFAULT_LEG),
 });
 
-test('a name comes first, then the number in the order ridden, then a letter; an id is never told', () => {
+test('what is ridden has its number, what is not its name, else a letter; an id is never told', () => {
   const items = [item('id-a'), item('id-b', 'gate'), item('id-c', null, 'cone'), item('id-d', null, 'pole')];
   const labels = layoutLabels({ items, tracks: [track('id-t', ['id-d', 'id-b', 'id-a'])] });
-  expect(items.map(({ id }) => labels.short(id))).toEqual(['3', 'gate', 'A', '1']);
-  expect(items.map(({ id }) => labels.inWords(id))).toEqual(['fence 3', 'gate', 'cone A', 'pole 1']);
+  expect(items.map(({ id }) => labels.short(id))).toEqual(['3', '2', 'A', '1']);
+  expect(items.map(({ id }) => labels.called(id))).toEqual(['3', '2 gate', 'A', '1']);
+  expect(items.map(({ id }) => labels.inWords(id))).toEqual(['fence 3', 'gate (fence 2)', 'cone A', 'pole 1']);
   expect(labels.track('id-t')).toBe('track');
 });
 
@@ -51,3 +52,27 @@ test('nameless tracks are numbered where there are several of a kind', () => {
 });
 
 test('after Z come AA, AB', () => expect([0, 25, 26, 27, 52].map(letterOf)).toEqual(['A', 'Z', 'AA', 'AB', 'BA']));
+
+test('poles that help a fence have no number: the fences count on without them', () => {
+  const items = [item('p', null, 'pole'), item('a'), item('half', null, 'pole'), item('b'), item('far', null, 'pole')];
+  const grid = { ...DEFAULT_LEG, setting: 'grid' as const };
+  const through = track('t', ['p', 'a', 'half', 'b', 'far']);
+  const labels = layoutLabels({ items, tracks: [{ ...through, legs: [grid, grid, grid, DEFAULT_LEG] }] });
+  expect(items.map(({ id }) => labels.short(id))).toEqual(['A', '1', 'B', '2', '3']);
+  // A pole that is ridden on its own way is no help, and on a track of poles alone every one counts.
+  const poles = items.filter(({ kind }) => kind === 'pole');
+  const row = {
+    ...track(
+      't',
+      poles.map(({ id }) => id),
+    ),
+    legs: [grid, grid],
+  };
+  expect(poles.map(({ id }) => layoutLabels({ items: poles, tracks: [row] }).short(id))).toEqual(['1', '2', '3']);
+});
+
+test('letters go to what could be ridden first, and then to what stands beside it', () => {
+  const items = [item('c', null, 'cone'), item('f'), item('p', null, 'pole')];
+  const labels = layoutLabels({ items, tracks: [] });
+  expect(items.map(({ id }) => labels.short(id))).toEqual(['C', 'A', 'B']);
+});

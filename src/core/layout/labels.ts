@@ -1,15 +1,18 @@
 import { kindWords } from '../items/itemWords';
 import { isRidden, type Item } from '../items/item';
-import type { ItemTrack, Layout, PlannedTrack } from './layout';
+import type { Layout, PlannedTrack } from './layout';
+import { stopNumbers } from './stopNumbers';
 
 /**
- * What the things of a layout are called. A name that somebody gave comes first; what has none is told by its number in the
- * order ridden, else by a letter. Ids are never shown.
+ * What the things of a layout are called. What is ridden is told by its number in the course, everywhere; what nobody rides,
+ * by the name that somebody gave it, else by a letter. Ids are never shown.
  */
 export type Labels = {
-  /** As short as it is written on a drawing or a key: "gate", "3", "B". Null: there is no such item. */
+  /** As short as it is written on a drawing or a key: "3", "B"; "gate", where it is not ridden. */
   short: (itemId: string) => string;
-  /** In a sentence: "gate", "fence 3", "cone B". */
+  /** The same with the name that somebody gave it: "3 gate". */
+  called: (itemId: string) => string;
+  /** In a sentence: "fence 3", "gate (fence 3)", "cone B". */
   inWords: (itemId: string) => string;
   /** A track by its name, else by what it is: "course", "track 2", "flat work". */
   track: (trackId: string) => string;
@@ -28,44 +31,59 @@ export function layoutLabels(layout: Named): Labels {
   return labels;
 }
 
-function labelsOf({ items, tracks }: Named): Labels {
-  const itemTracks = tracks.filter((track): track is ItemTrack => track.kind === 'items');
-  const order = new Map<string, { number: number; track: ItemTrack }>();
-  for (const track of itemTracks)
-    track.through.forEach(({ item }, index) => {
-      if (!order.has(item)) order.set(item, { number: index + 1, track });
-    });
+/**
+ * Labels of a layout some of whose things are built otherwise: numbers are those of the layout, what a thing is follows what it
+ * is built as.
+ */
+export function labelsOf({ items, tracks }: Named, built: (item: Item) => Item = item => item): Labels {
+  const order = courseOrder(items, tracks);
   const trackWords = new Map(tracks.map(track => [track.id, trackLabel(track, tracks)]));
+  const letters = lettersOf(items, order);
+  const twice = numbersTwice(order);
   const short = new Map<string, string>();
+  const called = new Map<string, string>();
   const inWords = new Map<string, string>();
-  const twice = numbersTwice(items, order);
-  let letters = 0;
   for (const item of items) {
-    const ridden = order.get(item.id);
-    const mark = item.name ?? (ridden ? String(ridden.number) : letterOf(letters));
-    if (item.name === null && !ridden) letters += 1;
-    const of = ridden && twice.has(ridden.number) ? ` of ${trackWords.get(ridden.track.id)!}` : '';
-    short.set(item.id, mark);
-    inWords.set(item.id, item.name ?? `${nounOf(item)} ${mark}${of}`);
+    const { id, name } = item;
+    const ridden = order.get(id);
+    const mark = ridden ? String(ridden.number) : (name ?? letters.get(id)!);
+    const of = ridden && twice.has(ridden.number) ? ` of ${trackWords.get(ridden.trackId)!}` : '';
+    const noun = `${nounOf(built(item))} ${mark}${of}`;
+    short.set(id, mark);
+    called.set(id, name === null || mark === name ? mark : `${mark} ${name}`);
+    inWords.set(id, name === null ? noun : ridden ? `${name} (${noun})` : name);
   }
-  return {
-    short: id => short.get(id) ?? id,
-    inWords: id => inWords.get(id) ?? id,
-    track: id => trackWords.get(id) ?? id,
-  };
+  const of = (labels: ReadonlyMap<string, string>) => (id: string) => labels.get(id) ?? id;
+  return { short: of(short), called: of(called), inWords: of(inWords), track: of(trackWords) };
 }
 
-/** The numbers that two nameless items bear, each on a track of its own. */
-function numbersTwice(items: readonly Item[], order: ReadonlyMap<string, { number: number }>): Set<number> {
-  const seen = new Set<number>();
-  const twice = new Set<number>();
-  for (const { id, name } of items) {
-    const number = name === null ? order.get(id)?.number : undefined;
-    if (number === undefined) continue;
-    if (seen.has(number)) twice.add(number);
-    seen.add(number);
+type InCourse = { number: number; trackId: string };
+
+/** The number of each item in the first track that rides it; poles that only help have none. */
+function courseOrder(items: readonly Item[], tracks: readonly PlannedTrack[]): Map<string, InCourse> {
+  const order = new Map<string, InCourse>();
+  for (const track of tracks) {
+    if (track.kind !== 'items') continue;
+    const numbers = stopNumbers(track, items);
+    track.through.forEach(({ item }, index) => {
+      const number = numbers[index] ?? null;
+      if (number !== null && !order.has(item)) order.set(item, { number, trackId: track.id });
+    });
   }
-  return twice;
+  return order;
+}
+
+/** Letters of the nameless that have no number: what could be ridden first, so that its letter stays whatever helps beside it. */
+function lettersOf(items: readonly Item[], order: ReadonlyMap<string, unknown>): Map<string, string> {
+  const nameless = items.filter(({ id, name }) => name === null && !order.has(id));
+  const sorted = [...nameless.filter(isRidden), ...nameless.filter(item => !isRidden(item))];
+  return new Map(sorted.map(({ id }, index) => [id, letterOf(index)]));
+}
+
+/** The numbers that two items bear, each on a track of its own. */
+function numbersTwice(order: ReadonlyMap<string, InCourse>): Set<number> {
+  const numbers = [...order.values()].map(({ number }) => number);
+  return new Set(numbers.filter((number, index) => numbers.indexOf(number) !== index));
 }
 
 function nounOf(item: Item): string {

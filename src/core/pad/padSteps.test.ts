@@ -27,7 +27,7 @@ test('of a track its stops are marked, in order, each as what it is', () => {
   } as Layout;
   expect(steps(layout)).toMatchObject([
     { kind: 'pole', place: 1, label: '1', lies: true },
-    { kind: 'fence', place: 2, label: 'gate' },
+    { kind: 'fence', place: 2, label: '2', words: 'vertical 2 gate' },
   ]);
 });
 

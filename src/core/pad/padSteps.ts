@@ -22,14 +22,14 @@ export type PadStep = { label: string; words: string; at: PointM } & (
  * What is marked of an asked layout, as drawn: what is ridden over in order; of a session its changes of gait in order, then
  * its figures, part by part.
  */
-export function padSteps(asked: Layout, reckoned: ReckonedTrack, labels: Pick<Labels, 'short'>): PadStep[] {
+export function padSteps(asked: Layout, reckoned: ReckonedTrack, labels: Pick<Labels, 'short' | 'called'>): PadStep[] {
   const [track] = asked.tracks;
   if (!track) return [];
   if (track.kind === 'items')
     return track.through.map(({ item: id }, index): PadStep => {
       const item = asked.items.find(one => one.id === id)!;
       const label = labels.short(id);
-      const step = { place: index + 1, item: id, label, words: nameWords(item, label), at: item.at };
+      const step = { place: index + 1, item: id, label, words: nameWords(item, labels.called(id)), at: item.at };
       return item.kind === 'pole'
         ? { kind: 'pole', ...step, lies: !isRaised(item.raised) }
         : { kind: 'fence', ...step };

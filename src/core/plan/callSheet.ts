@@ -1,17 +1,19 @@
 import type { RiddenItem } from '../items/item';
 import type { Chain } from '../geometry/chain';
 import type { ItemTrack, Layout } from '../layout/layout';
+import { stopNumbers } from '../layout/stopNumbers';
 import type { ReckonedItemTrack, ReckonedLeg } from '../layout/reckonLayout';
 import { countName } from '../stride/callInWords';
 import type { Rein } from '../track/rein';
 
 /** One stop of a course as it is called out: what, which way, and how it goes on from there. */
 export type CallLine = {
-  number: number;
+  /** Its number in the course; null for a pole that only helps. */
+  number: number | null;
   item: string;
   /** What a person called it; null where nobody did. */
   name: string | null;
-  /** "oxer, 0.80 m", or "pole". */
+  /** "oxer", "pole", "placing pole". */
   what: string;
   fromBehind: boolean;
   /** The way to the next stop, null behind the last: which way it turns, its ground, and the count that is asked. */
@@ -28,18 +30,26 @@ const STRAIGHT_RAD = (5 * Math.PI) / 180;
 
 /** A track in the words in which it is called to a rider. `calls` are the horses' names and their words for the distance. */
 export function callSheet(layout: Layout, track: ItemTrack, reckoned: ReckonedItemTrack): CallLine[] {
+  const numbers = stopNumbers(track, layout.items);
   return track.through.map((stop, index) => {
     const item = layout.items.find(({ id }) => id === stop.item) as RiddenItem;
     const leg = reckoned.legs[index];
     return {
-      number: index + 1,
+      number: numbers[index] ?? null,
       item: item.id,
       name: item.name,
-      what: item.kind === 'pole' ? 'pole' : item.form,
+      what: item.kind === 'fence' ? item.form : numbers[index] === null ? helpWords(layout, track, index) : 'pole',
       fromBehind: stop.reversed,
       next: leg ? nextWay(leg, track.legs[index]!.asked) : null,
     };
   });
+}
+
+/** What a pole that only helps is there for. */
+function helpWords({ items }: Layout, { through }: ItemTrack, index: number): string {
+  const isFence = (at: number) => items.some(({ id, kind }) => id === through[at]?.item && kind === 'fence');
+  if (isFence(index - 1)) return isFence(index + 1) ? 'halfway pole' : 'landing pole';
+  return isFence(index + 1) ? 'placing pole' : 'pole';
 }
 
 function nextWay(leg: ReckonedLeg, asked: number | null): CallLine['next'] {

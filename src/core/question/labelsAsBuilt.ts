@@ -1,4 +1,4 @@
-import { layoutLabels, type Labels } from '../layout/labels';
+import { labelsOf, type Labels } from '../layout/labels';
 import type { Layout } from '../layout/layout';
 
 /**
@@ -7,5 +7,5 @@ import type { Layout } from '../layout/layout';
  */
 export function labelsAsBuilt(whole: Pick<Layout, 'items' | 'tracks'>, asked: Pick<Layout, 'items'>): Labels {
   const built = new Map(asked.items.map(item => [item.id, item]));
-  return layoutLabels({ items: whole.items.map(item => built.get(item.id) ?? item), tracks: whole.tracks });
+  return labelsOf(whole, item => built.get(item.id) ?? item);
 }

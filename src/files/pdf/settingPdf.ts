@@ -121,7 +121,7 @@ function callPages(paper: PdfPaper, { layout, tracks, unit }: SettingPdfInput): 
     for (const { number, name, what, fromBehind, next } of callSheet(layout, track, reckoned)) {
       paper.line(
         {
-          text: `${number}. ${name === null ? '' : `${name}, `}${what.replace('-', ' ')}${fromBehind ? ', from behind' : ''}`,
+          text: `${number === null ? '' : `${number}. `}${name === null ? '' : `${name}, `}${what.replace('-', ' ')}${fromBehind ? ', from behind' : ''}`,
           bold: true,
           sizePt: 14,
         },

@@ -4,7 +4,7 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { Sand, sandTextM, type PaperBox } from '@/components/Sand/Sand';
 import looks from '@/components/Sand/looks.module.css';
 import type { SandView } from '@/components/Sand/sandView';
-import type { PathShape } from '@/components/Sand/shape';
+import type { PathShape, Shape } from '@/components/Sand/shape';
 import { Shapes } from '@/components/Sand/Shapes';
 import type { Arena, Item, LayoutHorse, PointM } from '@/core';
 import type { ArenaMarks } from '@/files/arenaMarks';
@@ -24,6 +24,7 @@ import classes from './PlanSand.module.css';
 import { MendPreview } from './MendPreview';
 import { itemNaming, type ItemNaming } from './nameShapes';
 import { SandItem } from './SandItem';
+import { sandLabels, type SandLabel } from './sandLabels';
 import { Stands } from './Stands';
 import { TrackLayer } from './TrackLayer';
 import type { Seen } from './trackShapes';
@@ -52,6 +53,7 @@ type PlanSandProps = {
 /** The sand with everything on it: dragged, turned, pinched, and gone through by keys. */
 export function PlanSand(props: PlanSandProps) {
   const { arena, marks, controls, window: sand, selection, onSelect, horse, riding, onRide, onPoint } = props;
+  const { chosenTrack, marked } = props;
   const { resolved } = controls.shown;
   const svg = useRef<SVGSVGElement>(null);
   const ground = useRef<HTMLDivElement>(null);
@@ -73,9 +75,13 @@ export function PlanSand(props: PlanSandProps) {
   // A hand that drags points at nothing else on its way.
   const pointed = (event: PointerEvent) => event.buttons === 0 && onPoint(itemUnder(event.target));
   const { labels, naming } = useNaming(props);
+  const { tracks } = controls.shown;
+  const written = useMemo(
+    () => sandLabels({ resolved, tracks, arena, chosenTrack, naming, isHere: () => true }, { view, textM }),
+    [resolved, tracks, arena, chosenTrack, naming, view, textM],
+  );
   const hand = useRef<SVGSVGElement>(null);
   const layer = { ...props, standing, view, textM };
-  const { chosenTrack, marked } = props;
   const { orientation } = view;
   const scene = { orientation, box, textM, chosenTrack, horse: horse?.id ?? null, selection, marked };
   return (
@@ -93,7 +99,7 @@ export function PlanSand(props: PlanSandProps) {
     >
       {/* Drawings one over the other: while something is dragged, only the last is drawn anew. */}
       <GroundLayer arena={arena} marks={marks} view={view} box={box} textM={textM} svg={svg} />
-      <StillLayer {...layer} labels={labels} naming={naming} />
+      <StillLayer {...layer} {...{ labels, naming, written }} />
       <HandLayer {...layer} marquee={marquee} svg={hand} />
       <SandCanvas painting={controls.painting} live={controls.live} svg={hand} scene={scene} />
     </div>
@@ -112,16 +118,25 @@ function useNaming({ controls, selection, chosenTrack, horse }: PlanSandProps) {
     () => itemLabels(resolved, tracks, horse?.id ?? null, format),
     [resolved, tracks, horse?.id, format],
   );
-  const naming = itemNaming(resolved, { chosenTrack, selection, lockedIds: controls.present.plan.lockedIds });
+  const { lockedIds } = controls.present.plan;
+  const naming = useMemo(
+    () => itemNaming(resolved, { chosenTrack, selection, lockedIds }),
+    [resolved, chosenTrack, selection, lockedIds],
+  );
   return { labels, naming };
 }
 
 type LayerProps = PlanSandProps & Seen & { standing: Parts };
 
-type StillLayerProps = LayerProps & { labels: ReadonlyMap<string, string>; naming: (item: Item) => ItemNaming };
+type StillLayerProps = LayerProps & {
+  /** What a screen reader says of each item. */
+  labels: ReadonlyMap<string, string>;
+  naming: (item: Item) => ItemNaming;
+  written: readonly SandLabel[];
+};
 
 /** What lies as it stands: while something is dragged, all but what the drag moves. */
-function StillLayer({ labels, naming, ...props }: StillLayerProps) {
+function StillLayer({ labels, naming, written, ...props }: StillLayerProps) {
   const { controls, standing, chosenTrack, horse, selection, marked, view, textM } = props;
   const moved = useMoved(controls.live) ?? '';
   const away = useMemo(() => partsNamed(standing, moved), [standing, moved]);
@@ -136,14 +151,13 @@ function StillLayer({ labels, naming, ...props }: StillLayerProps) {
         isHere={isStill}
       />
       <Stands exercises={resolved.exercises.filter(isStill)} view={view} textM={textM} />
-      {layout.items.filter(isStill).map(item => (
-        <SandItem
-          key={item.id}
-          {...{ item, view, textM }}
-          {...namingOf(naming(item))}
-          label={labels.get(item.id) ?? ''}
-        />
-      ))}
+      {layout.items.filter(isStill).map(item => {
+        const { selected, locked } = naming(item);
+        return (
+          <SandItem key={item.id} {...{ item, view, textM, selected, locked }} label={labels.get(item.id) ?? ''} />
+        );
+      })}
+      {written.map(({ of, key, shapes }) => isStill(of) && <Written key={key} shapes={shapes} />)}
     </svg>
   );
 }
@@ -220,7 +234,11 @@ const GroundLayer = memo(function GroundLayer({ arena, marks, view, box, textM, 
   );
 });
 
-/** What is written beside an item is one thing, what is read aloud of it another. */
-function namingOf({ label, ...naming }: ItemNaming) {
-  return { ...naming, written: label };
-}
+/** What is written beside a thing: the same shapes are not drawn anew. */
+const Written = memo(function Written({ shapes }: { shapes: readonly Shape[] }) {
+  return (
+    <g data-written="" aria-hidden="true">
+      <Shapes shapes={shapes} />
+    </g>
+  );
+});

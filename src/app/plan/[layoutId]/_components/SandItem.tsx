@@ -1,17 +1,14 @@
 import { ItemDrawing } from '@/components/Sand/ItemDrawing';
 import type { SandView } from '@/components/Sand/sandView';
-import { Shapes } from '@/components/Sand/Shapes';
 import { footprintCorners, type Item } from '@/core';
 import { memo } from 'react';
-import { nameShapes, type ItemNaming } from './nameShapes';
 import classes from './PlanSand.module.css';
 import type { Seen } from './trackShapes';
 
-type SandItemProps = Omit<ItemNaming, 'label'> & Seen & { item: Item; written: string | null; label: string };
+type SandItemProps = Seen & { item: Item; label: string; selected: boolean; locked: boolean };
 
-/** One item: drawn, named, and reached by keys. */
-export const SandItem = memo(function SandItem({ item, label, written, ...props }: SandItemProps) {
-  const { view, textM, selected, locked } = props;
+/** One item: drawn, and reached by keys; what is written beside it is written over all items. */
+export const SandItem = memo(function SandItem({ item, label, selected, locked, view, textM }: SandItemProps) {
   const { x, y } = view.toPaper(item.at);
   return (
     <g
@@ -25,7 +22,6 @@ export const SandItem = memo(function SandItem({ item, label, written, ...props 
       <circle cx={x} cy={y} r={Math.max(0.7, textM)} className={classes.grip} />
       <ItemGrip item={item} view={view} />
       <ItemDrawing item={item} view={view} />
-      <Shapes shapes={nameShapes(item, { ...props, label: written }, props)} />
     </g>
   );
 });

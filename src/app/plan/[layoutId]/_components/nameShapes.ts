@@ -1,9 +1,7 @@
-import type { SandView } from '@/components/Sand/sandView';
-import type { Shape } from '@/components/Sand/shape';
-import { layoutLabels, pointAlong, type Item, type ResolvedPlan } from '@/core';
+import type { Run } from '@/components/Sand/shape';
+import { isRidden, layoutLabels, stopNumbers, type Item, type ResolvedPlan } from '@/core';
 import type { Selection } from '../_state/selection';
 import { orderNumbers, thingOf } from '../_state/thingsShown';
-import type { Seen } from './trackShapes';
 
 /** What is written beside an item. */
 export type ItemNaming = {
@@ -11,7 +9,7 @@ export type ItemNaming = {
   number: string | null;
   selected: boolean;
   locked: boolean;
-  /** Its name, or the letter of what nobody rides; null where its place in the order says enough. */
+  /** The name that a person gave it, or the number or letter of what the chosen track does not ride; null for what only helps. */
   label: string | null;
 };
 
@@ -22,42 +20,40 @@ export function itemNaming(
   resolved: ResolvedPlan,
   { chosenTrack, selection, lockedIds }: NamedFor,
 ): (item: Item) => ItemNaming {
-  const chosen = resolved.layout.tracks.find(({ id }) => id === chosenTrack);
-  const numbers = chosen?.kind === 'items' ? orderNumbers(chosen.through) : null;
-  const labels = layoutLabels(resolved.layout);
-  return ({ id, name }) => {
+  const { layout } = resolved;
+  const chosen = layout.tracks.find(({ id }) => id === chosenTrack);
+  const numbers = chosen?.kind === 'items' ? orderNumbers(chosen, layout.items) : null;
+  const labels = layoutLabels(layout);
+  const helping = helpingPoles(resolved);
+  return item => {
+    const { id, name } = item;
     const thing = thingOf(resolved, id);
     const number = numbers?.get(id) ?? null;
-    return {
-      number,
-      label: name ?? (number === null ? labels.short(id) : null),
-      selected: selection.ids.includes(thing),
-      locked: lockedIds.includes(thing),
-    };
+    const selected = selection.ids.includes(thing);
+    const helps = !isRidden(item) || helping.has(id);
+    // Rails, cones and placing poles say nothing until one asks.
+    const mark = number === null && (!helps || selection.ids.includes(id)) ? labels.short(id) : null;
+    return { number, label: name ?? mark, selected, locked: lockedIds.includes(thing) };
   };
 }
 
-/** The order and the name of an item, beside it. */
-export function nameShapes(
-  item: Item,
-  { number, label, selected, locked }: ItemNaming,
-  { view, textM }: Seen,
-): Shape[] {
-  // The poles of a row lie close: their order says enough.
-  const named = item.kind === 'fence' || (selected && number === null);
-  if (!named && number === null) return [];
-  const at = view.toPaper(item.at);
-  const { x, y } = 'headingRad' in item ? namePlace(item, view, textM) : { x: at.x, y: at.y + textM * 1.1 };
-  const name = `${named && label !== null ? ` ${label}` : ''}${locked ? ' (locked)' : ''}`;
-  const runs = [
-    ...(number === null ? [] : [{ words: number, look: 'order' as const }]),
-    ...(name ? [{ words: name }] : []),
-  ];
-  return [{ kind: 'text', x, y, sizeM: textM * 0.82, look: 'name', runs }];
+/** Poles that are ridden but have no number of their own on any track. */
+function helpingPoles({ layout }: ResolvedPlan): Set<string> {
+  const helping = new Set<string>();
+  const numbered = new Set<string>();
+  for (const track of layout.tracks) {
+    if (track.kind !== 'items') continue;
+    const numbers = stopNumbers(track, layout.items);
+    track.through.forEach(({ item }, index) => (numbers[index] === null ? helping : numbered).add(item));
+  }
+  return new Set([...helping].filter(id => !numbered.has(id)));
 }
 
-/** Beside the right end of an item, as ridden. */
-function namePlace(item: Extract<Item, { headingRad: number }>, view: SandView, textM: number) {
-  const halfM = item.kind === 'pole' ? item.lengthM / 2 : item.kind === 'fence' ? item.widthM / 2 + 0.5 : 0.3;
-  return view.toPaper(pointAlong(item.at, item.headingRad - Math.PI / 2, halfM + textM * 0.9));
+/** The number and the name of an item, as they are written beside it; none for what says nothing. */
+export function nameRuns({ number, label, locked }: ItemNaming): Run[] {
+  const words = [label, locked ? '(locked)' : null].filter(word => word !== null).join(' ');
+  return [
+    ...(number === null ? [] : [{ words: number, look: 'order' as const }]),
+    ...(words === '' ? [] : [{ words: number === null ? words : ` ${words}` }]),
+  ];
 }

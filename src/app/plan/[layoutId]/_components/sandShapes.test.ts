@@ -4,7 +4,8 @@ import { headingFromFacing, moveThings, newItem, turnThings } from '@/core';
 import { ARENA, LINE, MAYFLY, shows } from '../_state/testShown';
 import { guideShapes } from '../_hand/guideShapes';
 import { knobShapes, outlineShapes, viaShapes } from './handleShapes';
-import { nameShapes } from './nameShapes';
+import { itemNaming, nameRuns } from './nameShapes';
+import { sandLabels } from './sandLabels';
 import { legShapes, legsOnSand, sessionShapes, type Seen } from './trackShapes';
 
 // "Along" has A at the left: x on the paper is the distance from A, y that from the left long side.
@@ -74,14 +75,30 @@ test('a track that is not looked at has its line, and nothing on it', () => {
   ).toEqual(['markedLeg', 'way']);
 });
 
-test('which lead a turn is ridden on is said beside it, inside the turn', () => {
-  // From up the centre line round to the left: the second fence stands across the arena, ridden towards the left side.
-  const items = LINE.items.map(item =>
-    item.id === 'birch' ? { ...item, at: { xM: 5, yM: 18 }, headingRad: Math.PI } : item,
+/** What is written of a plan, by what it is of. */
+function written(plan: typeof LINE) {
+  const { resolved, tracks } = shows()(plan);
+  const naming = itemNaming(resolved, { chosenTrack: 'line', selection: { ids: [], leg: null }, lockedIds: [] });
+  return sandLabels({ resolved, tracks, arena: ARENA, chosenTrack: 'line', naming, isHere: () => true }, SEEN);
+}
+
+test('the lead of a turn is marked inside it, the leading foot ahead; the next turn the same way has none', () => {
+  // From up the centre line round to the left: the second fence stands across the arena, the third faces back.
+  const items = LINE.items.map(item => {
+    if (item.id === 'ash') return { ...item, at: { xM: 16, yM: 5 } };
+    if (item.id === 'birch') return { ...item, at: { xM: 10, yM: 16 }, headingRad: Math.PI };
+    return item.id === 'elm' ? { ...item, at: { xM: 3, yM: 8 }, headingRad: -Math.PI / 2 } : item;
+  });
+  const leads = written({ ...LINE, items } as typeof LINE).flatMap(({ shapes }) =>
+    paths(shapes).filter(({ look }) => look === 'lead'),
   );
-  const bend = { ...LINE, items } as typeof LINE;
-  const [first] = line(bend).legs;
-  expect(words(legShapes(first!, SEEN))).toContain('left lead');
+  expect(leads.map(({ lead }) => lead)).toEqual(['left']);
+  const places = placesOf(leads[0]!);
+  const [leading, other] = [places.slice(0, 6), places.slice(6)];
+  const middle = (of: typeof places) =>
+    of.reduce((sum, { x, y }) => ({ x: sum.x + x / 6, y: sum.y + y / 6 }), { x: 0, y: 0 });
+  // Left of the way lies at smaller x on the sand, which is smaller y on this paper.
+  expect(middle(leading).y).toBeLessThan(middle(other).y);
 });
 
 test('a session that cannot be ridden is drawn without a way', () => {
@@ -180,15 +197,29 @@ test('a selected leg is taken hold of in its middle, or where it goes through', 
   expect(viaShapes(shown, { ids: [], leg: null }, SEEN)).toEqual([]);
 });
 
-test('a fence has its order and its name beside it, a pole of a row its order alone', () => {
-  const [ash, , , pole] = shows()(LINE).resolved.layout.items;
+test('a number and the name that somebody gave it; what lies there locked says so', () => {
   const naming = { number: '1', label: 'ash', selected: false, locked: false };
-  expect(words(nameShapes(ash!, naming, SEEN))).toEqual(['1 ash']);
-  expect(words(nameShapes(ash!, { ...naming, locked: true }, SEEN))).toEqual(['1 ash (locked)']);
-  expect(words(nameShapes(ash!, { ...naming, label: null }, SEEN))).toEqual(['1']);
-  expect(words(nameShapes(pole!, naming, SEEN))).toEqual(['1']);
-  expect(words(nameShapes(pole!, { ...naming, number: null }, SEEN))).toEqual([]);
-  expect(words(nameShapes(pole!, { ...naming, label: 'A', number: null, selected: true }, SEEN))).toEqual([' A']);
+  const said = (of: typeof naming | { number: null; label: string | null; selected: boolean; locked: boolean }) =>
+    nameRuns(of)
+      .map(run => run.words)
+      .join('');
+  expect(said(naming)).toBe('1 ash');
+  expect(said({ ...naming, locked: true })).toBe('1 ash (locked)');
+  expect(said({ ...naming, label: null as never })).toBe('1');
+  expect(said({ ...naming, number: null, label: 'A' })).toBe('A');
+  expect(said({ ...naming, number: null, label: null })).toBe('');
+});
+
+test('what helps is silent until it is selected, and what nobody rides has a letter', () => {
+  const items = [...LINE.items, newItem('cone', 'cone', { xM: 15, yM: 3 }, 0)];
+  const { resolved } = shows()({ ...LINE, items });
+  const label = (id: string, ids: string[]) =>
+    itemNaming(resolved, { chosenTrack: 'line', selection: { ids, leg: null }, lockedIds: [] })(
+      resolved.layout.items.find(item => item.id === id)!,
+    ).label;
+  expect(label('pole 1', [])).toBe('A');
+  expect(label('cone', [])).toBeNull();
+  expect(label('cone', ['cone'])).toBe('B');
 });
 
 test('a fence moved half a metre on has its prints moved with it', () => {

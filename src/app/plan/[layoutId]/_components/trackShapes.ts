@@ -5,7 +5,6 @@ import { chainPath, chainsPath, wayPoses } from '@/components/Sand/trackPath';
 import {
   chainsOf,
   laneStride,
-  leadMarks,
   strideMarks,
   type Chain,
   type HoofMark,
@@ -59,7 +58,7 @@ export function legsOnSand({ layout, tracks, chosenTrack, horse, marked }: InSig
   }));
 }
 
-/** A leg of a track: its line, which way and on which lead it is ridden, and the strides of a horse. */
+/** A leg of a track: its line, which way it is ridden, and the strides of a horse. */
 export function legShapes({ layout, track, index, leg, chosen, horse, marked }: LegOnSand, seen: Seen): Shape[] {
   const d = chainPath(seen.view, leg.chain);
   const marks = horse === null ? [] : legMarksOf(layout, track, index, leg, horse);
@@ -68,7 +67,6 @@ export function legShapes({ layout, track, index, leg, chosen, horse, marked }: 
     ...(marked ? [{ kind: 'path' as const, d, look: 'markedLeg' as const, strokeM: seen.textM * 0.3 }] : []),
     wayShape(d, chosen, seen),
     ...(chosen ? [headShape([leg.chain], seen)] : []),
-    ...(chosen && isCanter(track.gait) ? leadShapes(leg.chain, seen) : []),
     ...hoofShapes(marks, strideM, seen),
   ];
 }
@@ -82,13 +80,9 @@ export function sessionShapes(
   const chains = chainsOf(track);
   const pieces = track.session.ok ? track.session.pieces : [];
   const strides = horse ? strideMarks(pieces, gait => laneStride(horse, gait)) : [];
-  const leads = pieces.flatMap(piece =>
-    chosen && piece.kind === 'stretch' && isCanter(piece.gait) ? leadShapes(piece.chain, seen) : [],
-  );
   return [
     wayShape(chainsPath(seen.view, chains), chosen, seen),
     ...(chosen ? [headShape(chains, seen)] : []),
-    ...leads,
     ...hoofShapes(strides, strides[0]?.strideM ?? 1, seen),
   ];
 }
@@ -96,8 +90,6 @@ export function sessionShapes(
 function wayShape(d: string, chosen: boolean, { textM }: Seen): Shape {
   return { kind: 'path', d, look: chosen ? 'chosenWay' : 'way', strokeM: textM * (chosen ? 0.14 : 0.1) };
 }
-
-const isCanter = (gait: string) => gait.endsWith('canter');
 
 const HEADS_EVERY_M = 9;
 
@@ -109,19 +101,6 @@ function headShape(chains: readonly Chain[], { view, textM }: Seen): Shape {
     return `M${at(-0.4 * sizeM, -0.34 * sizeM)}L${at(0.2 * sizeM, 0)}L${at(-0.4 * sizeM, 0.34 * sizeM)}`;
   });
   return { kind: 'path', d: heads.join(''), look: 'head', strokeM: sizeM * 0.2 };
-}
-
-/** Which lead carries a turn, in words beside it. */
-function leadShapes(chain: Chain, { view, textM }: Seen): Shape[] {
-  return leadMarks(chain).map(({ lead, pose }) => {
-    const { x, y } = view.toPaper(beside(pose, (lead === 'left' ? 1 : -1) * textM * 1.1));
-    return { kind: 'text', x, y, sizeM: textM * 0.72, look: 'lead', runs: [{ words: `${lead} lead` }] };
-  });
-}
-
-/** So far to the left of a pose. */
-function beside({ at, headingRad }: Pose, leftM: number) {
-  return { xM: at.xM - leftM * Math.sin(headingRad), yM: at.yM + leftM * Math.cos(headingRad) };
 }
 
 /** A print is no longer than this share of the stride it ends. */

@@ -76,7 +76,9 @@ test('a heading comes to a quarter turn when it is near, and to whole degrees el
 test('an item is named with what it is, how far it is from the one before and how it rides', () => {
   const { resolved, tracks } = shows()(LINE);
   const labels = itemLabels(resolved, tracks, MAYFLY.id, lengthM => `${lengthM.toFixed(1)} m`);
-  expect(labels.get('birch')).toContain('18.0 m from ash, easy four for Mayfly');
+  expect(labels.get('birch')).toContain(
+    'vertical 2 birch, 0.6 m high, 18.0 m from ash (fence 1), easy four for Mayfly',
+  );
   expect(labels.get('ash')).not.toContain('from');
   // Nobody called it anything, and nothing goes over it: it has a letter.
   expect(labels.get('pole 1')).toBe('pole A');
@@ -91,7 +93,8 @@ test('what stands nearest, what is in the middle, and in which order', () => {
   expect(itemsOf(resolved, ['elm', 'ash']).map(({ id }) => id)).toEqual(['ash', 'elm']);
   expect(middleOf({ ...shown, resolved }, ['ash', 'elm'])).toEqual({ xM: 10, yM: 23 });
   expect(middleOf({ ...shown, resolved }, ['nobody'])).toBeNull();
-  expect(orderNumbers(['ash', 'birch', 'ash'].map(item => ({ item })))).toEqual(
+  const through = ['ash', 'birch', 'ash'].map(item => ({ item, reversed: false }));
+  expect(orderNumbers({ through, legs: [] }, items)).toEqual(
     new Map([
       ['ash', '1·3'],
       ['birch', '2'],

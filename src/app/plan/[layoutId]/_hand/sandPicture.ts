@@ -4,7 +4,8 @@ import { sandView } from '@/components/Sand/sandView';
 import type { Shape } from '@/components/Sand/shape';
 import type { Arena } from '@/core';
 import { handShapes } from '../_components/handleShapes';
-import { itemNaming, nameShapes } from '../_components/nameShapes';
+import { itemNaming } from '../_components/nameShapes';
+import { sandLabels } from '../_components/sandLabels';
 import { standShape } from '../_components/standShape';
 import { legShapes, legsOnSand, sessionShapes } from '../_components/trackShapes';
 import { guideShapes } from './guideShapes';
@@ -54,15 +55,15 @@ export function movedShapes({ shown, drag }: Made, scene: SandSeen): Shape[] {
     return legsOnSand(inSight, track.id).flatMap(on => (isMoved(on.leg) ? legShapes(on, seen) : []));
   });
   const naming = itemNaming(resolved, { chosenTrack, selection, lockedIds: plan.lockedIds });
+  const labels = sandLabels({ resolved, tracks, arena, chosenTrack, naming, isHere: isMoved }, seen);
   const hand = handShapes(shown, scene, seen);
   const moved = [
     ...ways,
     ...resolved.exercises.filter(isMoved).map(({ laid }) => standShape(laid.stand, seen)),
     ...hand.marked,
     ...hand.selected,
-    ...layout.items.flatMap(item =>
-      isMoved(item) ? [...itemShapes(item, seen.view), ...nameShapes(item, naming(item), seen)] : [],
-    ),
+    ...layout.items.flatMap(item => (isMoved(item) ? itemShapes(item, seen.view) : [])),
+    ...labels.flatMap(({ shapes }) => shapes),
     ...hand.knob,
     ...hand.via,
   ];

@@ -4,7 +4,9 @@ import {
   distanceM,
   itemWords,
   layoutLabels,
+  stopNumbers,
   type Item,
+  type ItemTrack,
   type Labels,
   type PointM,
   type ReckonedItemTrack,
@@ -48,7 +50,7 @@ export function itemLabels(
         if (!incoming.has(leg.to)) incoming.set(leg.to, incomingWords(leg, labels, horse, format));
   return new Map(
     resolved.layout.items.map(item => {
-      const words = itemWords(item, labels.short(item.id), format);
+      const words = itemWords(item, labels.called(item.id), format);
       return [item.id, incoming.has(item.id) ? `${words}, ${incoming.get(item.id)}` : words];
     }),
   );
@@ -75,12 +77,15 @@ export function nearestOther(items: readonly Item[], item: Item, ignored: readon
   return best;
 }
 
-/** The order numbers at which an item is ridden on a track, as they are written beside it. */
-export function orderNumbers(through: readonly { item: string }[]): Map<string, string> {
+/** The numbers at which an item is ridden on a track, as they are written beside it. */
+export function orderNumbers(track: Pick<ItemTrack, 'through' | 'legs'>, items: readonly Item[]): Map<string, string> {
   const numbers = new Map<string, string>();
-  through.forEach(({ item }, index) => {
+  const counted = stopNumbers(track, items);
+  track.through.forEach(({ item }, index) => {
+    const number = counted[index] ?? null;
+    if (number === null) return;
     const before = numbers.get(item);
-    numbers.set(item, before ? `${before}·${index + 1}` : String(index + 1));
+    numbers.set(item, before ? `${before}·${number}` : String(number));
   });
   return numbers;
 }

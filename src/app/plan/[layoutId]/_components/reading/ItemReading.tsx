@@ -24,7 +24,7 @@ export function ItemReading({ item, ...props }: ThingProps & { item: Item }) {
   const { plan } = controls.present;
   const locked = plan.lockedIds.includes(item.id);
   const put = (next: Item) => controls.change(standing => withItem(standing, next));
-  const words = nameWords(item, layoutLabels(controls.shown.resolved.layout).short(item.id));
+  const words = nameWords(item, layoutLabels(controls.shown.resolved.layout).called(item.id));
   return (
     <Stack gap="xs" component="section" aria-label={words}>
       <Title order={2} size="h4">

@@ -328,6 +328,8 @@ export {
 } from './plan/things';
 export { layOutPlaced, resolvePlan } from './plan/layOutPlaced';
 export { breakApart, brokenBy, editPlan } from './plan/breakApart';
+export { typeDistance, type TypedDistance } from './plan/typedDistance';
+export { atHeight, typeHeight } from './plan/typedHeight';
 export { callSheet, turnWords, type CallLine } from './plan/callSheet';
 export { copyThings } from './plan/copyThings';
 export { arrangementOf, placeArrangement, placeExercise } from './plan/placeExercise';

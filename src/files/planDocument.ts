@@ -24,6 +24,7 @@ const Param = z.union([
   z.string().max(60),
   z.boolean(),
   z.array(z.string().max(60)).max(40),
+  z.array(z.number().min(0).max(1000)).max(40),
 ]);
 
 /** On paper a direction is `facingDeg`, clockwise from "towards C". */

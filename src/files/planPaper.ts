@@ -15,7 +15,7 @@ export function writePlan(plan: Plan): PlanOnPaper {
       ...placed,
       ...(name === null ? {} : { name }),
       params: Object.fromEntries(
-        Object.entries(params).map(([key, value]) => [key, typeof value === 'object' ? [...value] : value]),
+        Object.entries(params).map(([key, value]) => [key, typeof value === 'object' ? copied(value) : value]),
       ),
       at: place.at,
       facingDeg: facingFromHeading(place.headingRad),
@@ -23,4 +23,9 @@ export function writePlan(plan: Plan): PlanOnPaper {
     })),
     locked: plan.lockedIds,
   };
+}
+
+/** A list of its own, of words or of numbers. */
+function copied(list: readonly string[] | readonly number[]): string[] | number[] {
+  return (list as readonly unknown[]).slice() as string[] | number[];
 }

@@ -106,7 +106,7 @@ export type LaidExercise = {
   facts: ExerciseFact[];
 };
 
-export type ExerciseParam = number | string | boolean | readonly string[];
+export type ExerciseParam = number | string | boolean | readonly string[] | readonly number[];
 export type ExerciseParams = Readonly<Record<string, ExerciseParam>>;
 
 /**
@@ -120,4 +120,11 @@ export type Recipe<P extends ExerciseParams = ExerciseParams> = {
   /** Where the frame lies for the left rein. */
   place(ground: ExerciseGround, params: P): Pose;
   layOut(ground: ExerciseGround, params: P): LaidExercise;
+  /**
+   * The parameters with a distance typed for a leg of its track, metres of ground; left out where its legs are not typed.
+   * Null for a leg that follows from the others.
+   */
+  typed?(params: P, leg: number, groundM: number): P | null;
+  /** The parameters with one more piece at its end; left out where it always has as many. */
+  oneMore?(params: P): P;
 };

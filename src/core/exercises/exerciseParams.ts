@@ -15,6 +15,8 @@ export type ParamSpec = { key: string; label: string } & (
   | { kind: 'share'; min: number; max: number }
   | { kind: 'choice'; options: readonly string[] }
   | { kind: 'flag' }
+  /** A length for each part, 0 where it is as all the others or as reckoned. */
+  | { kind: 'lengths'; minM: number; maxM: number; zeroIs: string; most: number }
   /** Several choices in a row, one for each part. */
   | { kind: 'list'; options: readonly string[]; most: number }
 );
@@ -25,6 +27,8 @@ export const RAISED_WAYS = ['ground', 'left', 'right', 'both'] as const;
 const count = (label: string, min: number, max: number) => ({ kind: 'count', label, min, max }) as const;
 const length = (label: string, minM: number, maxM: number, zeroIs: string | null = null) =>
   ({ kind: 'length', label, minM, maxM, zeroIs }) as const;
+const lengths = (label: string, minM: number, maxM: number, zeroIs: string) =>
+  ({ kind: 'lengths', label, minM, maxM, zeroIs, most: 12 }) as const;
 const choice = (label: string, options: readonly string[]) => ({ kind: 'choice', label, options }) as const;
 const flag = (label: string) => ({ kind: 'flag', label }) as const;
 
@@ -42,14 +46,19 @@ const SPECS: Record<string, SpecWithoutKey> = {
   first: count('Strides in the first part', 0, 3),
   second: count('Strides in the second part (0 for a double)', 0, 3),
   turnDeg: { kind: 'degrees', label: 'Turn', min: 5, max: 360 },
-  spacingM: length('Spacing, pole to pole', 0.4, 5, 'as the horses step'),
+  spacingM: length('Spacing, from one to the next', 0.4, 14, 'as the horses go'),
   poleM: length('Pole length', 1, 5),
   raised: { kind: 'list', label: 'Raised', options: RAISED_WAYS, most: 12 },
   blockM: length('Height of the blocks', 0.02, 0.5),
   radiusM: length('Radius', 2, 40),
   middleRadiusM: length('Radius at the middle of the poles', 2, 40),
   widthM: length('Width of the fences', 1, 6),
-  heightM: length('Height', 0.1, 1.6),
+  heightM: length('Height of the fences', 0.1, 1.6),
+  heightsM: lengths('Heights, fence by fence', 0.1, 1.6, 'as all'),
+  gapsM: lengths('Distances, one by one', 0.3, 60, 'reckoned'),
+  distanceM: length('Distance', 1, 120, 'reckoned'),
+  placingM: length('Placing pole to fence', 0.5, 6, 'reckoned'),
+  landingM: length('Fence to landing pole', 1, 8, 'reckoned'),
   aimFromFlagM: length('Aim from the flag', 0.2, 3),
   guides: flag('Guide rails'),
   filler: flag('Fillers'),
@@ -83,6 +92,20 @@ const SPECS: Record<string, SpecWithoutKey> = {
   rungs: count('Rungs', 1, 12),
 };
 
+/** Rows of poles, and what is reckoned where nothing is typed. */
+const OWN: Record<string, SpecWithoutKey> = {
+  'walk-poles spacingM': length('Spacing, pole to pole', 0.4, 5, 'as the horses step'),
+  'trot-poles spacingM': length('Spacing, pole to pole', 0.4, 5, 'as the horses step'),
+  'canter-poles spacingM': length('Spacing, pole to pole', 0.4, 5, 'as the horses step'),
+  'two-poles-on-circle radiusM': length('Radius', 2, 40, 'reckoned'),
+  'two-fences-on-circle radiusM': length('Radius', 2, 40, 'reckoned'),
+  'canter-pole-three-strides radiusM': length('Radius', 2, 40, 'reckoned'),
+};
+
+/** Fences alone have heights. */
+const OF_FENCES = new Set(['heightM', 'heightsM']);
+const POLES_ONLY = new Set(['canter-poles-line', 'two-poles-on-circle']);
+
 /** The gait is a parameter only where the exercise is not made of it. */
 const GAIT = choice('Gait', ['walk', 'trot', 'canter']);
 const WITH_GAIT = new Set(['fan', 'stride-test-lane']);
@@ -96,7 +119,8 @@ function usualSpacing(kind: string, { gait }: ExerciseParams): UsualLength | und
 /** What may be changed of an exercise, in the order its recipe has it. */
 export function paramSpecs(kind: string, params: ExerciseParams): ParamSpec[] {
   return Object.keys(params).flatMap(key => {
-    const spec = key === 'gait' && WITH_GAIT.has(kind) ? GAIT : SPECS[key];
+    if (OF_FENCES.has(key) && POLES_ONLY.has(kind)) return [];
+    const spec = key === 'gait' && WITH_GAIT.has(kind) ? GAIT : (OWN[`${kind} ${key}`] ?? SPECS[key]);
     if (!spec) return [];
     const usual = key === 'spacingM' ? usualSpacing(kind, params) : undefined;
     return [{ ...spec, key, ...(usual ? { usual } : {}) } as ParamSpec];
@@ -120,6 +144,12 @@ export function paramFault(spec: ParamSpec, value: ExerciseParam): string | null
       return typeof value === 'string' && spec.options.includes(value) ? null : `is one of ${spec.options.join(', ')}`;
     case 'flag':
       return typeof value === 'boolean' ? null : 'is yes or no';
+    case 'lengths': {
+      const isLength = (one: unknown) =>
+        typeof one === 'number' && (one === 0 || (one >= spec.minM && one <= spec.maxM));
+      const isGood = Array.isArray(value) && value.length <= spec.most && value.every(isLength);
+      return isGood ? null : `is a list of at most ${spec.most} lengths of ${spec.minM} to ${spec.maxM} m`;
+    }
     case 'list': {
       const good = Array.isArray(value) && value.length <= spec.most && value.every(one => spec.options.includes(one));
       return good ? null : `is a list of at most ${spec.most}, of ${spec.options.join(', ')}`;

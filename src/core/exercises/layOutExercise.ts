@@ -51,8 +51,27 @@ export function exerciseOnSand(
   ground: ExerciseGround,
   { rein, params, place }: Required<ExerciseWish>,
 ): LaidExercise {
-  const onLeft = recipe.layOut(ground, { ...recipe.wishes(ground)[0], ...params });
+  const all = wholeParams(recipe, ground, params);
+  const onLeft = withHeights(recipe.layOut(ground, all), all.heightsM);
   return exerciseAt(rein === 'left' ? onLeft : mirrorExercise(onLeft), place);
+}
+
+/** All parameters of an exercise: those that are given, and for the others the recipe's own. */
+export function wholeParams(recipe: Recipe, ground: ExerciseGround, params: ExerciseParams): ExerciseParams {
+  return { ...recipe.wishes(ground)[0], ...params };
+}
+
+/** An exercise with those of its fences that have a height of their own as high as that. */
+function withHeights(laid: LaidExercise, heightsM: ExerciseParams[string] | undefined): LaidExercise {
+  if (!Array.isArray(heightsM) || heightsM.length === 0) return laid;
+  let fence = -1;
+  const items = laid.items.map(item => {
+    if (item.kind !== 'fence') return item;
+    const heightM: unknown = heightsM[(fence += 1)];
+    if (typeof heightM !== 'number' || heightM === 0) return item;
+    return { ...item, heightM, sideHeightM: item.sideHeightM === null ? null : 2 * heightM };
+  });
+  return { ...laid, items };
 }
 
 /** An exercise as the shelf shows it: its first wish where it usually lies, on the left rein; null where it has none here. */

@@ -161,7 +161,7 @@ describe('parameters of exercises', () => {
         const named = paramSpecs(recipe.kind, wish).map(({ key }) => key);
         const own = Object.keys(wish).filter(key => !named.includes(key));
         // What is not asked is what the recipe is made of.
-        expect(own.every(key => key === 'gait' || key === 'form')).toBe(true);
+        expect(own.every(key => ['gait', 'form', 'heightM', 'heightsM'].includes(key))).toBe(true);
       }
     },
   );
@@ -181,6 +181,8 @@ describe('parameters of exercises', () => {
           return spec.options[Math.floor(share * 0.999 * spec.options.length)]!;
         case 'flag':
           return share > 0.5;
+        case 'lengths':
+          return [between(spec.minM, spec.maxM), 0];
         case 'list':
           return [spec.options[Math.floor(share * 0.999 * spec.options.length)]!, spec.options[0]!];
       }

@@ -1,4 +1,4 @@
-import { exerciseOnSand } from '../exercises/layOutExercise';
+import { exerciseOnSand, wholeParams } from '../exercises/layOutExercise';
 import { findRecipe } from '../exercises/shelf';
 import type { Plan } from './plan';
 import { planResolver, type LaidOut, type LayOut, type PlanGround, type ResolvedPlan } from './resolvePlan';
@@ -11,7 +11,7 @@ export const layOutPlaced = ((placed, ground): LaidOut => {
   try {
     const laid = exerciseOnSand(recipe, ground, placed);
     if (laid.items.every(({ at }) => Number.isFinite(at.xM) && Number.isFinite(at.yM)))
-      return { ok: true, guidance, laid };
+      return { ok: true, guidance, laid, params: wholeParams(recipe, ground, placed.params) };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
   }

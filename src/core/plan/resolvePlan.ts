@@ -1,6 +1,6 @@
 import type { Arena } from '../arena/arena';
 import type { Fall } from '../arena/fall';
-import type { ExerciseGround, Guidance, LaidExercise } from '../exercises/exercise';
+import type { ExerciseGround, ExerciseParams, Guidance, LaidExercise } from '../exercises/exercise';
 import type { Item } from '../items/item';
 import { isRidden } from '../items/item';
 import type { KitAtHand } from '../items/kit';
@@ -20,9 +20,16 @@ export type PlanGround = {
   horses: readonly PlanHorse[];
 };
 
-export type ResolvedExercise = { placed: PlacedRecipe; guidance: Guidance; laid: LaidExercise };
+/** `params`: all that it asks, with what is left as usual. */
+export type ResolvedExercise = {
+  placed: PlacedRecipe;
+  guidance: Guidance;
+  laid: LaidExercise;
+  params: ExerciseParams;
+};
 
-export type LaidOut = { ok: true; guidance: Guidance; laid: LaidExercise } | { ok: false; reason: string };
+export type LaidOut =
+  { ok: true; guidance: Guidance; laid: LaidExercise; params: ExerciseParams } | { ok: false; reason: string };
 
 /**
  * Lays out one exercise of a plan. Null where that is not known yet: a page may have the shelf a moment later than the
@@ -99,7 +106,10 @@ function entryFor(placed: PlacedRecipe, ground: ExerciseGround, before: Entry | 
 function madeOf(placed: PlacedRecipe, laidOut: LaidOut | null): Made {
   if (!laidOut) return { ok: false, id: placed.id, reason: 'The shelf is not open yet.' };
   if (!laidOut.ok) return { ok: false, id: placed.id, reason: laidOut.reason };
-  return { ok: true, exercise: { placed, guidance: laidOut.guidance, laid: ownIds(placed, laidOut.laid) } };
+  return {
+    ok: true,
+    exercise: { placed, guidance: laidOut.guidance, laid: ownIds(placed, laidOut.laid), params: laidOut.params },
+  };
 }
 
 /** What an exercise of a plan is laid out for. */

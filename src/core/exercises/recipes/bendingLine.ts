@@ -1,8 +1,19 @@
 import { chainEnd, chainOf } from '../../geometry/chain';
 import type { ExerciseGround, Guidance, Recipe } from '../exercise';
-import { ahead, fenceAt, groundFor, lowHeightM, stage, stridesOf, trackThrough } from './parts';
+import {
+  ahead,
+  fenceAt,
+  groundFor,
+  lowHeightM,
+  stage,
+  stridesOf,
+  trackThrough,
+  usualHeights,
+  type Heights,
+} from './parts';
 
-type Params = { strides: number; turnDeg: number };
+/** `distanceM`: along the wide track where it is typed; 0 for what the count wants. */
+type Params = Heights & { strides: number; turnDeg: number; distanceM: number };
 
 const GUIDANCE: Guidance = {
   title: 'A bending line',
@@ -28,12 +39,13 @@ const STRAIGHT_STRIDES = 3;
 export const bendingLine: Recipe<Params> = {
   kind: 'bending-line',
   guidance: GUIDANCE,
-  wishes: () => [
-    { strides: 5, turnDeg: 45 },
-    { strides: 5, turnDeg: 30 },
-    { strides: 4, turnDeg: 30 },
-    { strides: 4, turnDeg: 20 },
-  ],
+  wishes: ground =>
+    [
+      { strides: 5, turnDeg: 45 },
+      { strides: 5, turnDeg: 30 },
+      { strides: 4, turnDeg: 30 },
+      { strides: 4, turnDeg: 20 },
+    ].map(one => ({ ...one, distanceM: 0, ...usualHeights(ground) })),
   place: (ground, params) => ({
     // So far from the near wall that there is room to come in, and to pull up behind the second.
     at: {
@@ -43,11 +55,19 @@ export const bendingLine: Recipe<Params> = {
     headingRad: Math.PI / 2,
   }),
   layOut: (ground, params) => {
-    const heightM = lowHeightM(ground);
+    const { heightM } = params;
     const second = secondPose(ground, params);
     return {
       items: [fenceAt('first', 'vertical', ahead(0), { heightM }), fenceAt('second', 'vertical', second, { heightM })],
-      tracks: [trackThrough('line', 'course-canter', ['first', 'second'], { track: 'wide', asked: params.strides }, 4)],
+      tracks: [
+        trackThrough(
+          'line',
+          'course-canter',
+          ['first', 'second'],
+          { track: 'wide', asked: params.strides },
+          GUIDANCE.repetitions.eachRein,
+        ),
+      ],
       stages: [
         stage('Cross-rails', 'Look early', 'half-seat', { set: { form: 'cross-rail' } }),
         stage('As it stands', 'Straight, bend, straight', 'half-seat'),
@@ -59,9 +79,11 @@ export const bendingLine: Recipe<Params> = {
       ],
     };
   },
+  typed: (params, _, groundM) => ({ ...params, distanceM: groundM }),
 };
 
-function groundM(ground: ExerciseGround, { strides }: Params): number {
+function groundM(ground: ExerciseGround, { strides, distanceM }: Params): number {
+  if (distanceM > 0) return distanceM;
   const fence = fenceAt('f', 'vertical', ahead(0), { heightM: lowHeightM(ground) });
   return groundFor(ground, strides, { gait: 'course-canter', setting: 'course', from: fence, to: fence });
 }

@@ -1,10 +1,11 @@
 import { ridingDepthM } from '../../items/footprint';
 import type { Fence } from '../../items/item';
 import type { ExerciseGround, Guidance, Recipe } from '../exercise';
-import { ahead, fenceAt, groundFor, lowHeightM, quarterLine, stage, trackThrough } from './parts';
+import { withLength } from '../withLength';
+import { ahead, fenceAt, groundFor, quarterLine, stage, trackThrough, usualHeights, type Heights } from './parts';
 
-/** `first` and `second` are the strides of the gaps; second 0 is a double. */
-type Params = { first: number; second: number };
+/** `first` and `second` are the strides of the gaps, second 0 is a double; `gapsM`: typed gaps, 0 for what the count wants. */
+type Params = Heights & { first: number; second: number; gapsM: readonly number[] };
 
 const GUIDANCE: Guidance = {
   title: 'A double or a treble',
@@ -30,12 +31,13 @@ const GUIDANCE: Guidance = {
 export const combination: Recipe<Params> = {
   kind: 'combination',
   guidance: GUIDANCE,
-  wishes: () => [
-    { first: 1, second: 2 },
-    { first: 1, second: 1 },
-    { first: 2, second: 0 },
-    { first: 1, second: 0 },
-  ],
+  wishes: ground =>
+    [
+      { first: 1, second: 2 },
+      { first: 1, second: 1 },
+      { first: 2, second: 0 },
+      { first: 1, second: 0 },
+    ].map(one => ({ ...one, gapsM: [], ...usualHeights(ground) })),
   place: (ground, params) => quarterLine(ground, lastOf(parts(ground, params)).at.xM),
   layOut: (ground, params) => {
     const fences = parts(ground, params);
@@ -49,7 +51,7 @@ export const combination: Recipe<Params> = {
           'course-canter',
           ids,
           asked.map(count => ({ setting: 'course' as const, asked: count })),
-          3,
+          GUIDANCE.repetitions.eachRein,
         ),
       ],
       stages: [
@@ -68,13 +70,14 @@ export const combination: Recipe<Params> = {
       })),
     };
   },
+  typed: (params, leg, groundM) => ({ ...params, gapsM: withLength(params.gapsM, leg, groundM) }),
+  oneMore: params => (params.second > 0 ? params : { ...params, second: 1 }),
 };
 
 const lastOf = (fences: readonly Fence[]) => fences[fences.length - 1]!;
 
 /** A vertical in, and an oxer as the last part. The middle of a treble is a vertical. */
-function parts(ground: ExerciseGround, { first, second }: Params): Fence[] {
-  const heightM = lowHeightM(ground);
+function parts(ground: ExerciseGround, { first, second, gapsM, heightM }: Params): Fence[] {
   const counts = second > 0 ? [first, second] : [first];
   const fences = [fenceAt('part-1', 'vertical', ahead(0), { heightM })];
   counts.forEach((strides, index) => {
@@ -84,7 +87,8 @@ function parts(ground: ExerciseGround, { first, second }: Params): Fence[] {
     const next = isLast
       ? fenceAt(id, 'oxer', ahead(0), { heightM, spreadM: heightM, ridden: 'one-way' })
       : fenceAt(id, 'vertical', ahead(0), { heightM });
-    const groundM = groundFor(ground, strides, { gait: 'course-canter', setting: 'course', from, to: next });
+    const reckonedM = groundFor(ground, strides, { gait: 'course-canter', setting: 'course', from, to: next });
+    const groundM = gapsM[index] || reckonedM;
     const atM = from.at.xM + (ridingDepthM(from) + ridingDepthM(next)) / 2 + groundM;
     fences.push({ ...next, at: { xM: atM, yM: 0 } });
   });

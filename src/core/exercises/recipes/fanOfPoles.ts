@@ -3,7 +3,8 @@ import { middleStrideM, onCircle, poleAt, POLE_LENGTH_M, stage, stridesOf, track
 import { layoutStride } from '../../layout/reckonLayout';
 
 /** The fan's middle radius is where the middle horse of the group rides. */
-type Params = { gait: 'walk' | 'trot' | 'canter'; poles: number; middleRadiusM: number };
+/** `spacingM`: from pole to pole at the middle radius where it is typed; 0 for the horses' own. */
+type Params = { gait: 'walk' | 'trot' | 'canter'; poles: number; middleRadiusM: number; spacingM: number };
 
 const GUIDANCE: Guidance = {
   title: 'A fan of poles',
@@ -26,14 +27,14 @@ const GUIDANCE: Guidance = {
 export const fanOfPoles: Recipe<Params> = {
   kind: 'fan',
   guidance: GUIDANCE,
-  wishes: () => [5, 4, 3].map(poles => ({ gait: 'trot' as const, poles, middleRadiusM: 6 })),
+  wishes: () => [5, 4, 3].map(poles => ({ gait: 'trot' as const, poles, middleRadiusM: 6, spacingM: 0 })),
   place: ({ arena }, { middleRadiusM }) => ({
     // The middle pole lies on the centre line, across it; the fan turns back towards the origin.
     at: { xM: arena.widthM / 2, yM: arena.lengthM / 2 + middleRadiusM / 2 },
     headingRad: Math.PI,
   }),
-  layOut: (ground, { gait, poles, middleRadiusM }) => {
-    const sweepRad = stepRad(ground, gait, middleRadiusM);
+  layOut: (ground, { gait, poles, middleRadiusM, spacingM }) => {
+    const sweepRad = spacingM > 0 ? spacingM / middleRadiusM : stepRad(ground, gait, middleRadiusM);
     const items = Array.from({ length: poles }, (_, index) =>
       poleAt(`f${index + 1}`, onCircle(middleRadiusM, (index - (poles - 1) / 2) * sweepRad)),
     );
@@ -62,6 +63,8 @@ export const fanOfPoles: Recipe<Params> = {
       ],
     };
   },
+  typed: (params, _, groundM) => ({ ...params, spacingM: groundM }),
+  oneMore: params => ({ ...params, poles: params.poles + 1 }),
 };
 
 const chordM = (radiusM: number, sweepRad: number) => 2 * radiusM * Math.sin(sweepRad / 2);

@@ -1,8 +1,9 @@
 import type { Pose } from '../../geometry/pose';
 import type { ExerciseGround, Guidance, LaidExercise, Recipe } from '../exercise';
-import { fenceAt, groundFor, lowHeightM, onCircle, ahead, stage, trackThrough } from './parts';
+import { fenceAt, groundFor, onCircle, ahead, stage, trackThrough, usualHeights, type Heights } from './parts';
 
-type Params = { fences: number; radiusM: number; widthM: number; filler: boolean };
+/** `spacingM`: from one fence to the next along the track where it is typed; 0 for what the horses want. */
+type Params = Heights & { fences: number; radiusM: number; spacingM: number; widthM: number; filler: boolean };
 
 const BEND: Guidance = {
   title: 'Fences on a bend',
@@ -50,7 +51,8 @@ const BOUNCES: Guidance = {
 const RADIUS_M = 10;
 
 /** How far round the circle each gap takes, by the setting grid: one stride, or none. */
-function gapRad(ground: ExerciseGround, strides: number, { radiusM }: Params): number {
+function gapRad(ground: ExerciseGround, strides: number, { radiusM, spacingM }: Params): number {
+  if (spacingM > 0) return spacingM / radiusM;
   const fence = fenceAt('f', 'vertical', ahead(0), {});
   return groundFor(ground, strides, { gait: 'course-canter', setting: 'grid', from: fence, to: fence }) / radiusM;
 }
@@ -60,12 +62,11 @@ function place({ arena }: ExerciseGround, { radiusM }: Params): Pose {
   return { at: { xM: arena.widthM / 2, yM: arena.lengthM / 2 + radiusM }, headingRad: Math.PI };
 }
 
-function layOut(ground: ExerciseGround, strides: number, params: Params): LaidExercise {
+function layOut(ground: ExerciseGround, strides: number, times: number, params: Params): LaidExercise {
   const gap = gapRad(ground, strides, params);
-  const heightM = lowHeightM(ground);
   const items = Array.from({ length: params.fences }, (_, index) =>
     fenceAt(`b${index + 1}`, 'vertical', onCircle(params.radiusM, (index - (params.fences - 1) / 2) * gap), {
-      heightM,
+      heightM: params.heightM,
       widthM: params.widthM,
       filler: params.filler,
     }),
@@ -76,7 +77,7 @@ function layOut(ground: ExerciseGround, strides: number, params: Params): LaidEx
   const legs = [...ids.slice(1).map(() => ({ setting: 'grid' as const, asked: strides })), back];
   return {
     items,
-    tracks: [trackThrough('bend', 'course-canter', [...ids, ids[0]!], legs, 5)],
+    tracks: [trackThrough('bend', 'course-canter', [...ids, ids[0]!], legs, times)],
     stages: strides === 0 ? bounceStages() : bendStages(ids),
     stand: { xM: 0, yM: params.radiusM },
     facts: [
@@ -118,10 +119,18 @@ function recipe(kind: string, guidance: Guidance, strides: number, fences: reado
   return {
     kind,
     guidance,
-    wishes: () =>
-      fences.flatMap(count => [3, 2.5].map(widthM => ({ fences: count, radiusM: RADIUS_M, widthM, filler: false }))),
+    wishes: ground =>
+      fences.flatMap(count =>
+        [3, 2.5].map(widthM => ({
+          ...{ fences: count, radiusM: RADIUS_M, spacingM: 0, widthM, filler: false },
+          ...usualHeights(ground),
+        })),
+      ),
     place,
-    layOut: (ground, params) => layOut(ground, strides, params),
+    layOut: (ground, params) => layOut(ground, strides, guidance.repetitions.eachRein, params),
+    // The way round and back to the first follows from the circle.
+    typed: (params, leg, groundM) => (leg < params.fences - 1 ? { ...params, spacingM: groundM } : null),
+    oneMore: params => ({ ...params, fences: params.fences + 1 }),
   };
 }
 

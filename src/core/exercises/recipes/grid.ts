@@ -2,16 +2,18 @@ import { pointAlong } from '../../geometry/pointM';
 import { ridingDepthM } from '../../items/footprint';
 import type { Fence, GuideRail, Item, RiddenItem } from '../../items/item';
 import type { ExerciseGround, Guidance, LaidExercise, Recipe } from '../exercise';
+import { withLength } from '../withLength';
 import {
   ahead,
   fenceAt,
   FENCE_WIDTH_M,
   groundFor,
-  lowHeightM,
   poleAt,
   quarterLine,
   stage,
   trackThrough,
+  usualHeights,
+  type Heights,
 } from './parts';
 
 /**
@@ -32,7 +34,14 @@ export const GRID_ELEMENTS = [
 export type GridElement = (typeof GRID_ELEMENTS)[number];
 
 /** `drift`: guide rails leaning as a V, tunnel poles behind the fences, or nothing. */
-type Params = { elements: readonly string[]; approach: string; heightM: number; drift: string; filler: boolean };
+type Params = Heights & {
+  elements: readonly string[];
+  /** The ground before each element but the first where it is typed; 0 for what the count wants. */
+  gapsM: readonly number[];
+  approach: string;
+  drift: string;
+  filler: boolean;
+};
 
 const GUIDANCE: Guidance = {
   title: 'A grid',
@@ -79,34 +88,43 @@ export const grid: Recipe<Params> = {
   wishes: ground =>
     WISHES.map(elements => ({
       elements,
+      gapsM: [],
       approach: 'canter',
-      heightM: lowHeightM(ground),
+      ...usualHeights(ground),
       drift: 'rails',
       filler: false,
     })),
   place: (ground, params) => quarterLine(ground, lengthOf(placeElements(ground, params).items)),
   layOut,
+  // A gap with a pole halfway is typed as a whole: by either of its halves.
+  typed: (params, leg, groundM) => {
+    const [before, after] = [params.elements[leg], params.elements[leg + 1]];
+    if (after === 'half' && leg + 2 < params.elements.length)
+      return { ...params, gapsM: withLength(params.gapsM, leg + 1, 2 * groundM) };
+    return { ...params, gapsM: withLength(params.gapsM, leg, before === 'half' && leg > 0 ? 2 * groundM : groundM) };
+  },
+  oneMore: params => ({ ...params, elements: [...params.elements, 'one vertical'] }),
 };
 
 function lengthOf(items: readonly RiddenItem[]): number {
   return items[items.length - 1]!.at.xM;
 }
 
-/** Puts the elements one behind the other, each at the ground that its count wants. */
-export function placeElements(ground: ExerciseGround, { elements, approach, heightM, filler }: Params): Placed {
+/** Puts the elements one behind the other, each at the ground that was typed for it, else at what its count wants. */
+export function placeElements(ground: ExerciseGround, params: Params): Placed {
+  const { elements, approach, heightM, filler } = params;
   const items: RiddenItem[] = [];
   const legs: Placed['legs'] = [];
-  const trot = approach === 'trot';
-  elements.forEach((name, index) => {
-    const from = items[items.length - 1];
-    const bare = element(name as GridElement, `g${index + 1}`, heightM, filler);
-    if (!from) return void items.push(bare);
+  const bare = elements.map((name, index) => element(name as GridElement, `g${index + 1}`, heightM, filler));
+  bare.forEach((item, index) => {
+    const from = items[index - 1];
+    if (!from) return void items.push(item);
     // The rule of trot holds for the placing pole; behind the first fence a horse canters.
-    const legApproach = trot && index === 1 ? ('trot' as const) : ('canter' as const);
-    const { groundM, asked } = gapTo(ground, from, bare, name as GridElement, items[items.length - 2], legApproach);
-    const atM = from.at.xM + ridingDepthM(from) / 2 + groundM + ridingDepthM(bare) / 2;
-    items.push({ ...bare, at: { xM: atM, yM: 0 } });
-    legs.push({ setting: 'grid', approach: legApproach, asked });
+    const legApproach = approach === 'trot' && index === 1 ? ('trot' as const) : ('canter' as const);
+    const groundM = gapBefore(ground, params, bare, index, legApproach);
+    const atM = from.at.xM + ridingDepthM(from) / 2 + groundM + ridingDepthM(item) / 2;
+    items.push({ ...item, at: { xM: atM, yM: 0 } });
+    legs.push({ setting: 'grid', approach: legApproach, asked: askedBefore(elements[index] as GridElement) });
   });
   return { items, legs };
 }
@@ -118,25 +136,36 @@ function element(name: GridElement, id: string, heightM: number, filler: boolean
   return fenceAt(id, 'oxer', ahead(0), { heightM, spreadM: heightM, ridden: 'one-way', filler });
 }
 
-function gapTo(
+/** No stride, one or two; none is asked where a pole only helps. */
+function stridesBefore(name: GridElement): number {
+  return name.startsWith('two') ? 2 : name.startsWith('one') ? 1 : 0;
+}
+
+const askedBefore = (name: GridElement): number | null =>
+  name === 'land' || name === 'half' ? null : stridesBefore(name);
+
+/** The ground before an element. A halfway pole lies in the middle of the gap between the fences beside it. */
+function gapBefore(
   ground: ExerciseGround,
-  from: RiddenItem,
-  to: RiddenItem,
-  name: GridElement,
-  beforeHalf: RiddenItem | undefined,
+  params: Params,
+  bare: readonly RiddenItem[],
+  index: number,
   approach: 'canter' | 'trot',
-): { groundM: number; asked: number | null } {
-  const distance = { gait: 'course-canter', setting: 'grid', approach } as const;
-  const strides = name.startsWith('two') ? 2 : name.startsWith('one') ? 1 : 0;
-  if (name === 'land') return { groundM: LANDING_SHARE * strideM(ground, from), asked: null };
-  // A halfway pole lies in the middle of one stride between two fences.
-  if (name === 'half') return { groundM: groundFor(ground, 1, { ...distance, from, to: from }) / 2, asked: null };
-  if (from.kind === 'pole' && beforeHalf) {
-    const wholeM = groundFor(ground, strides, { ...distance, from: beforeHalf, to });
-    // The whole gap is read from the fence before, with the count that is meant for it.
-    return { groundM: wholeM / 2, asked: strides };
-  }
-  return { groundM: groundFor(ground, strides, { ...distance, from, to }), asked: strides };
+): number {
+  const { elements, gapsM } = params;
+  const gapM = (from: number, to: number, strides: number): number => {
+    const typedM = gapsM[to - 1] ?? 0;
+    if (typedM > 0) return typedM;
+    const distance = { gait: 'course-canter', setting: 'grid', approach } as const;
+    return groundFor(ground, strides, { ...distance, from: bare[from]!, to: bare[to]! });
+  };
+  const name = elements[index] as GridElement;
+  const next = elements[index + 1] as GridElement | undefined;
+  if (name === 'land') return gapsM[index - 1] || LANDING_SHARE * strideM(ground, bare[index - 1]!);
+  if (name === 'half')
+    return gapM(index - 1, next ? index + 1 : index, next ? Math.max(1, stridesBefore(next)) : 1) / 2;
+  if (elements[index - 1] === 'half' && index >= 2) return gapM(index - 2, index, Math.max(1, stridesBefore(name))) / 2;
+  return gapM(index - 1, index, stridesBefore(name));
 }
 
 /** One stride of the horses, by what one stride in a grid wants: one and a half. */
@@ -170,15 +199,21 @@ function layOut(ground: ExerciseGround, params: Params): LaidExercise {
   );
   return {
     items: [...items, ...guides],
-    tracks: [trackThrough('grid', 'course-canter', order, legs, 4)],
+    tracks: [trackThrough('grid', 'course-canter', order, legs, GUIDANCE.repetitions.eachRein)],
     stages: [...built, stage('All of it', 'Let the grid do the work', 'half-seat')],
     stand: { xM: lengthOf(items) / 2, yM: 7 },
     facts: items.slice(1).map((item, index) => ({
-      what: `from ${index + 1} to ${index + 2}`,
+      what: `from ${pieceWords(items, index)} to ${pieceWords(items, index + 1)}`,
       horse: null,
       lengthM: item.at.xM - items[index]!.at.xM - (ridingDepthM(item) + ridingDepthM(items[index]!)) / 2,
     })),
   };
+}
+
+/** A piece by its number among the fences; a pole that helps by what it is. */
+function pieceWords(items: readonly RiddenItem[], index: number): string {
+  if (items[index]!.kind === 'pole') return 'pole';
+  return `fence ${items.slice(0, index + 1).filter(({ kind }) => kind === 'fence').length}`;
 }
 
 const BUILD_FOCUS = ['A steady way in', 'Straight to the end', 'Wait for the next one', 'Soft hands over each'];

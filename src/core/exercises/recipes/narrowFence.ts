@@ -1,9 +1,9 @@
 import type { Cone, Marker } from '../../items/item';
 import { ridingDepthM } from '../../items/footprint';
 import type { ExerciseGround, Guidance, Recipe } from '../exercise';
-import { ahead, fenceAt, lowHeightM, stage, stridesOf, trackThrough } from './parts';
+import { ahead, fenceAt, stage, stridesOf, trackThrough, usualHeights, type Heights } from './parts';
 
-type Params = { form: 'narrow' | 'corner'; widthM: number; aimFromFlagM: number; guides: boolean };
+type Params = Heights & { form: 'narrow' | 'corner'; widthM: number; aimFromFlagM: number; guides: boolean };
 
 function guidance(form: 'narrow' | 'corner'): Guidance {
   const title = form === 'narrow' ? 'A narrow fence' : 'A corner';
@@ -51,12 +51,13 @@ function recipe(form: 'narrow' | 'corner'): Recipe<Params> {
   return {
     kind: form === 'narrow' ? 'narrow-fence' : 'corner-fence',
     guidance: guidance(form),
-    wishes: () =>
+    wishes: ground =>
       (form === 'narrow' ? [1.8, 1.5, 1.2] : [2.6, 2.2]).map(widthM => ({
         form,
         widthM,
         aimFromFlagM: form === 'corner' ? AIM_M : widthM / 2,
         guides: true,
+        ...usualHeights(ground),
       })),
     // The frame begins where six straight strides do; the fence is far enough from the wall behind it to land.
     place: ground => ({ at: { xM: ground.arena.widthM / 2, yM: entryM(ground) }, headingRad: Math.PI / 2 }),
@@ -82,8 +83,7 @@ function longestM(ground: ExerciseGround): number {
   return Math.max(...stridesOf(ground, 'course-canter', 'course').map(({ normalM }) => normalM));
 }
 
-function layOut(ground: ExerciseGround, { form, widthM, aimFromFlagM, guides }: Params) {
-  const heightM = lowHeightM(ground);
+function layOut(ground: ExerciseGround, { form, widthM, aimFromFlagM, guides, heightM }: Params) {
   const corner = form === 'corner' ? { narrowEnd: 'left' as const, aimFromFlagM } : null;
   // The line runs over the aim: the middle of a corner lies away from its flag.
   const asideM = form === 'corner' ? -(widthM / 2 - aimFromFlagM) : 0;
@@ -106,7 +106,7 @@ function layOut(ground: ExerciseGround, { form, widthM, aimFromFlagM, guides }: 
   });
   return {
     items: [fence, ...gates, sight, ...(guides ? [rail(1), rail(-1)] : [])],
-    tracks: [trackThrough('line', 'course-canter', ['fence'], {}, 4)],
+    tracks: [trackThrough('line', 'course-canter', ['fence'], {}, guidance(form).repetitions.eachRein)],
     stages: [
       stage('As a pole, between the rails', 'Straight from marker to marker', 'half-seat', { set: { asPoles: 'all' } }),
       stage('With guide rails', 'Eyes on the sight mark', 'half-seat'),

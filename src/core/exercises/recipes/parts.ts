@@ -58,6 +58,12 @@ export function lowHeightM({ horses }: ExerciseGround): number {
   return Math.min(...horses.map(({ heightM }) => heightM)) < 1.3 ? 0.4 : 0.6;
 }
 
+/** How high the fences of an exercise are: all of them, and those that have a height of their own (0: as all). Metres. */
+export type Heights = { heightM: number; heightsM: readonly number[] };
+
+/** Every fence as low as the horses want it. */
+export const usualHeights = (ground: ExerciseGround): Heights => ({ heightM: lowHeightM(ground), heightsM: [] });
+
 /** The strides of the horses for a gait and a setting. */
 export function stridesOf({ horses }: ExerciseGround, gait: TrackGait, setting: Setting): TestedStride[] {
   return horses.flatMap(horse => layoutStride(horse, gait, setting) ?? []);

@@ -80,6 +80,8 @@ export const poleRows: Recipe<Params>[] = (['walk', 'trot', 'canter'] as const).
       facts: [{ what: `${ENTRY_OF_GAIT[gait]} spacing`, horse: null, lengthM: gapM }],
     };
   },
+  typed: (params, _, groundM) => ({ ...params, spacingM: groundM }),
+  oneMore: params => ({ ...params, poles: params.poles + 1 }),
 }));
 
 function spacingM(ground: Parameters<Recipe<Params>['layOut']>[0], params: Params): number {

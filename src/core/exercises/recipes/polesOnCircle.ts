@@ -60,6 +60,7 @@ export const polesOnCircle: Recipe<Params> = {
       ],
     };
   },
+  typed: (params, _, groundM) => ({ ...params, chordM: ((groundM * 2) / Math.PI) * Math.SQRT2, acrossM: 0 }),
 };
 
 function radiusM(ground: ExerciseGround, { strides, chordM, acrossM }: Params): number {

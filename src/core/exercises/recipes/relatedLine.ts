@@ -12,10 +12,22 @@ import {
   stage,
   stridesOf,
   trackThrough,
+  usualHeights,
+  type Heights,
 } from './parts';
 
-/** `ratio`: the distance over what the count wants at a normal stride, so that the other counts are in reach too. */
-type Params = { strides: number; more: boolean; fewer: boolean; ratio: number; diagonal: boolean };
+/**
+ * `ratio`: the distance over what the count wants at a normal stride, so that the other counts are in reach too; `distanceM`: the
+ * distance itself where it is typed, else 0.
+ */
+type Params = Heights & {
+  strides: number;
+  more: boolean;
+  fewer: boolean;
+  ratio: number;
+  diagonal: boolean;
+  distanceM: number;
+};
 
 const POLES: Guidance = {
   title: 'Canter poles in a related line',
@@ -39,6 +51,7 @@ const FENCES: Guidance = {
   title: 'A related line in n, one more and one fewer',
   purposes: ['adjustability', 'accuracy'],
   knowFirst: ['Canter poles in a related line', 'A single fence in balance on both reins'],
+  watchRider: ['The count is decided before the first fence', 'The change is made early, not at the second fence'],
   repetitions: { eachRein: 4, stop: { when: 'first clear improvement' } },
   failure: 'lower only what failed',
   faults: [
@@ -48,6 +61,7 @@ const FENCES: Guidance = {
   cautions: ['Somebody is on the ground whenever fences are jumped.', ...POLES.cautions],
 };
 
+const guidance = (over: 'poles' | 'fences') => (over === 'poles' ? POLES : FENCES);
 const setting = (over: 'poles' | 'fences'): Setting => (over === 'poles' ? 'poles' : 'course');
 const gait = (over: 'poles' | 'fences') => (over === 'poles' ? ('canter' as const) : ('course-canter' as const));
 
@@ -87,20 +101,20 @@ function wishes(ground: ExerciseGround, over: 'poles' | 'fences'): Params[] {
       const ratio = ratioFor(strides, ask.more, ask.fewer, horses);
       if (ratio === null) return [];
       return [false, true]
-        .map(diagonal => ({ strides, ...ask, ratio, diagonal }))
+        .map(diagonal => ({ strides, ...ask, ratio, diagonal, distanceM: 0, ...usualHeights(ground) }))
         .filter(params => groundM(ground, over, params) < roomM);
     }),
   );
 }
 
-function groundM(ground: ExerciseGround, over: 'poles' | 'fences', { strides, ratio }: Params): number {
-  const [from, to] = ends(ground, over, 0);
+function groundM(ground: ExerciseGround, over: 'poles' | 'fences', { strides, ratio, distanceM }: Params): number {
+  if (distanceM > 0) return distanceM;
+  const [from, to] = ends(over, 0, lowHeightM(ground));
   return groundFor(ground, strides, { gait: gait(over), setting: setting(over), from, to }) * ratio;
 }
 
-function ends(ground: ExerciseGround, over: 'poles' | 'fences', apartM: number) {
+function ends(over: 'poles' | 'fences', apartM: number, heightM: number) {
   if (over === 'poles') return [poleAt('first', ahead(0)), poleAt('second', ahead(apartM))] as const;
-  const heightM = lowHeightM(ground);
   return [
     fenceAt('first', 'vertical', ahead(0), { heightM }),
     fenceAt('second', 'vertical', ahead(apartM), { heightM }),
@@ -120,8 +134,16 @@ function layOut(ground: ExerciseGround, over: 'poles' | 'fences', params: Params
     asked: [strides],
   });
   return {
-    items: [...ends(ground, over, apartM)],
-    tracks: [trackThrough('line', gait(over), ['first', 'second'], { setting: setting(over), asked: strides }, 4)],
+    items: [...ends(over, apartM, params.heightM)],
+    tracks: [
+      trackThrough(
+        'line',
+        gait(over),
+        ['first', 'second'],
+        { setting: setting(over), asked: strides },
+        guidance(over).repetitions.eachRein,
+      ),
+    ],
     stages: over === 'poles' ? counts : [low, ...counts],
     stand: { xM: apartM / 2, yM: 6 },
     facts: [{ what: 'from the first to the second', horse: null, lengthM: apartM }],
@@ -131,13 +153,14 @@ function layOut(ground: ExerciseGround, over: 'poles' | 'fences', params: Params
 function recipe(over: 'poles' | 'fences'): Recipe<Params> {
   return {
     kind: over === 'poles' ? 'canter-poles-line' : 'related-line',
-    guidance: over === 'poles' ? POLES : FENCES,
+    guidance: guidance(over),
     wishes: ground => wishes(ground, over),
     place: (ground, params) => {
       const lengthM = groundM(ground, over, params);
       return params.diagonal ? diagonalLine(ground, lengthM) : quarterLine(ground, lengthM);
     },
     layOut: (ground, params) => layOut(ground, over, params),
+    typed: (params, _, groundM) => ({ ...params, distanceM: groundM }),
   };
 }
 

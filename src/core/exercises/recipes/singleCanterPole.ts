@@ -1,7 +1,8 @@
 import { countsDown, middleStrideM, onCircle, poleAt, stage, trackThrough } from './parts';
 import type { Guidance, Recipe } from '../exercise';
 
-type Params = { strides: number };
+/** `radiusM`: of the circle where it is typed; 0 for what the count wants. */
+type Params = { strides: number; radiusM: number };
 
 const GUIDANCE: Guidance = {
   title: 'One canter pole at three stride lengths',
@@ -30,7 +31,7 @@ export const singleCanterPole: Recipe<Params> = {
   wishes: ground => {
     const mostM = Math.min(WIDEST_RADIUS_M, ground.arena.widthM / 2, ground.arena.lengthM / 2);
     const most = Math.floor((2 * Math.PI * mostM) / middleStrideM(ground, 'canter', 'poles')) - 1;
-    return countsDown(most, most - 3).map(strides => ({ strides }));
+    return countsDown(most, most - 3).map(strides => ({ strides, radiusM: 0 }));
   },
   place: (ground, params) => circleInMiddle(ground, radiusM(ground, params)),
   layOut: (ground, params) => {
@@ -49,9 +50,11 @@ export const singleCanterPole: Recipe<Params> = {
       facts: [{ what: 'radius of the circle', horse: null, lengthM: circleM }],
     };
   },
+  typed: (params, _, groundM) => ({ ...params, radiusM: groundM / (2 * Math.PI) }),
 };
 
-function radiusM(ground: Parameters<Recipe<Params>['layOut']>[0], { strides }: Params): number {
+function radiusM(ground: Parameters<Recipe<Params>['layOut']>[0], { strides, radiusM: typedM }: Params): number {
+  if (typedM > 0) return typedM;
   return ((strides + 1) * middleStrideM(ground, 'canter', 'poles')) / (2 * Math.PI);
 }
 

@@ -3,16 +3,18 @@ import {
   ahead,
   fenceAt,
   groundFor,
-  lowHeightM,
   middleStrideM,
   poleAt,
   quarterLine,
   stage,
   trackThrough,
+  usualHeights,
+  type Heights,
 } from './parts';
 import { LANDING_SHARE } from './grid';
 
-type Params = { placingPole: boolean; landingPole: boolean };
+/** `placingM`, `landingM`: from pole to fence and on to the pole behind it where they are typed, else 0. */
+type Params = Heights & { placingPole: boolean; placingM: number; landingPole: boolean; landingM: number };
 
 const GUIDANCE: Guidance = {
   title: 'A single fence with ground line and landing pole',
@@ -42,13 +44,14 @@ const GROUND_LINE_M = 0.3;
 export const singleFence: Recipe<Params> = {
   kind: 'single-fence',
   guidance: GUIDANCE,
-  wishes: () => [{ placingPole: true, landingPole: true }],
-  place: ground => quarterLine(ground, placingM(ground) + landingM(ground)),
-  layOut: (ground, { placingPole, landingPole }) => {
-    const inM = placingM(ground);
-    const outM = inM + landingM(ground);
+  wishes: ground => [{ placingPole: true, placingM: 0, landingPole: true, landingM: 0, ...usualHeights(ground) }],
+  place: (ground, params) => quarterLine(ground, placingM(ground, params) + landingM(ground, params)),
+  layOut: (ground, params) => {
+    const { placingPole, landingPole, heightM } = params;
+    const inM = placingM(ground, params);
+    const outM = inM + landingM(ground, params);
     const fence = fenceAt('fence', 'vertical', ahead(inM), {
-      heightM: lowHeightM(ground),
+      heightM,
       groundLineBeforeM: GROUND_LINE_M,
     });
     const items = [
@@ -59,7 +62,7 @@ export const singleFence: Recipe<Params> = {
     const order = items.map(({ id }) => id);
     return {
       items,
-      tracks: [trackThrough('fence', 'course-canter', order, { setting: 'grid' }, 5)],
+      tracks: [trackThrough('fence', 'course-canter', order, { setting: 'grid' }, GUIDANCE.repetitions.eachRein)],
       stages: [
         stage('The pole alone', 'A rhythm that could go on for ever', 'half-seat', {
           set: { only: order.slice(0, 1) },
@@ -75,13 +78,17 @@ export const singleFence: Recipe<Params> = {
       ],
     };
   },
+  typed: (params, leg, groundM) =>
+    leg === 0 && params.placingPole ? { ...params, placingM: groundM } : { ...params, landingM: groundM },
 };
 
-function placingM(ground: ExerciseGround): number {
+function placingM(ground: ExerciseGround, typed: Params): number {
+  if (typed.placingM > 0) return typed.placingM;
   const fence = fenceAt('f', 'vertical', ahead(0), {});
   return groundFor(ground, 0, { gait: 'course-canter', setting: 'grid', from: poleAt('p', ahead(0)), to: fence });
 }
 
-function landingM(ground: ExerciseGround): number {
+function landingM(ground: ExerciseGround, typed: Params): number {
+  if (typed.landingM > 0) return typed.landingM;
   return LANDING_SHARE * middleStrideM(ground, 'course-canter', 'grid');
 }

@@ -1,8 +1,19 @@
 import type { ExerciseGround, Guidance, Recipe } from '../exercise';
 import { circleInMiddle } from './singleCanterPole';
-import { countsDown, fenceAt, lowHeightM, middleStrideM, onCircle, poleAt, stage, trackThrough } from './parts';
+import {
+  countsDown,
+  fenceAt,
+  middleStrideM,
+  onCircle,
+  poleAt,
+  stage,
+  trackThrough,
+  usualHeights,
+  type Heights,
+} from './parts';
 
-type Params = { strides: number };
+/** `radiusM`: of the circle where it is typed; 0 for what the count wants. Heights are those of fences. */
+type Params = Heights & { strides: number; radiusM: number };
 
 const POLES: Guidance = {
   title: 'Two poles on a circle',
@@ -36,7 +47,8 @@ const WIDEST_RADIUS_M = 10;
 const gaitOf = (over: 'poles' | 'fences') => (over === 'poles' ? ('canter' as const) : ('course-canter' as const));
 const settingOf = (over: 'poles' | 'fences') => (over === 'poles' ? ('poles' as const) : ('course' as const));
 
-function radiusM(ground: ExerciseGround, over: 'poles' | 'fences', { strides }: Params): number {
+function radiusM(ground: ExerciseGround, over: 'poles' | 'fences', { strides, radiusM: typedM }: Params): number {
+  if (typedM > 0) return typedM;
   return ((strides + 1) * middleStrideM(ground, gaitOf(over), settingOf(over))) / Math.PI;
 }
 
@@ -47,12 +59,12 @@ function recipe(over: 'poles' | 'fences'): Recipe<Params> {
     wishes: ground => {
       const mostM = Math.min(WIDEST_RADIUS_M, ground.arena.widthM / 2, ground.arena.lengthM / 2);
       const most = Math.floor((Math.PI * mostM) / middleStrideM(ground, gaitOf(over), settingOf(over)) + 1e-9) - 1;
-      return countsDown(most, most - 2).map(strides => ({ strides }));
+      return countsDown(most, most - 2).map(strides => ({ strides, radiusM: 0, ...usualHeights(ground) }));
     },
     place: (ground, params) => circleInMiddle(ground, radiusM(ground, over, params)),
     layOut: (ground, params) => {
       const circleM = radiusM(ground, over, params);
-      const heightM = lowHeightM(ground);
+      const { heightM } = params;
       const poses = [onCircle(circleM, 0), onCircle(circleM, Math.PI)];
       const items = poses.map((pose, index) =>
         over === 'poles' ? poleAt(`c${index + 1}`, pose) : fenceAt(`c${index + 1}`, 'vertical', pose, { heightM }),
@@ -64,7 +76,7 @@ function recipe(over: 'poles' | 'fences'): Recipe<Params> {
       });
       return {
         items,
-        tracks: [trackThrough('circle', gaitOf(over), ['c1', 'c2', 'c1'], legs, 4)],
+        tracks: [trackThrough('circle', gaitOf(over), ['c1', 'c2', 'c1'], legs, FENCES.repetitions.eachRein)],
         stages:
           over === 'poles'
             ? [stage('In trot', 'A round circle', 'rising', { gait: 'trot', asked: [null, null] }), rides]
@@ -80,6 +92,7 @@ function recipe(over: 'poles' | 'fences'): Recipe<Params> {
         ],
       };
     },
+    typed: (params, _, groundM) => ({ ...params, radiusM: groundM / Math.PI }),
   };
 }
 

@@ -94,9 +94,9 @@ test('the lead of a turn is marked inside it, the leading foot ahead; the next t
   );
   expect(leads.map(({ lead }) => lead)).toEqual(['left']);
   const places = placesOf(leads[0]!);
-  const [leading, other] = [places.slice(0, 6), places.slice(6)];
+  const [leading, other] = [places.slice(0, 5), places.slice(5)];
   const middle = (of: typeof places) =>
-    of.reduce((sum, { x, y }) => ({ x: sum.x + x / 6, y: sum.y + y / 6 }), { x: 0, y: 0 });
+    of.reduce((sum, { x, y }) => ({ x: sum.x + x / 5, y: sum.y + y / 5 }), { x: 0, y: 0 });
   // Left of the way lies at smaller x on the sand, which is smaller y on this paper.
   expect(middle(leading).y).toBeLessThan(middle(other).y);
 });

@@ -1,6 +1,7 @@
 import type { Arena } from '../arena/arena';
 import { poseAt } from '../geometry/chain';
 import { distanceM } from '../geometry/pointM';
+import { chainsOf } from '../layout/alongTrack';
 import { kitOfAll } from '../items/kit';
 import { ridingDepthM } from '../items/footprint';
 import { isRidden, type RiddenItem } from '../items/item';
@@ -357,4 +358,38 @@ test('over a fan so small that its own line is tighter than it carries, a horse 
     options: [],
     cannot: { radiusM: expect.closeTo(3, 6), leastM: 4 },
   });
+});
+
+test.each(SHELF.map(recipe => [recipe.guidance.title, recipe] as const))(
+  '%s is watched from inside the arena, off the way that is ridden and off what stands there',
+  (_, recipe) => {
+    for (const arena of [LONG, FIELD]) {
+      const { exercise } = layOutExercise(recipe, ground(arena), { rein: 'left' });
+      const { stand, items, tracks } = exercise;
+      expect(stand.xM >= 0 && stand.xM <= arena.widthM && stand.yM >= 0 && stand.yM <= arena.lengthM).toBe(true);
+      const layout = stageLayout('', exercise, ground(arena), exercise.stages.at(-1)!);
+      const chains = reckonLayout({ ...layout, tracks }).flatMap(chainsOf);
+      for (const chain of chains)
+        for (let alongM = 0; alongM <= chain.lengthM; alongM += 0.25)
+          expect(distanceM(poseAt(chain, alongM).at, stand)).toBeGreaterThan(0.75);
+      for (const item of items) if (isRidden(item)) expect(distanceM(item.at, stand)).toBeGreaterThan(2);
+    }
+  },
+);
+
+test('what an exercise says of its fences is said of fences, and what it plans is what it says', () => {
+  for (const recipe of SHELF) {
+    const { exercise } = layOutExercise(recipe, ground(FIELD), { rein: 'left' });
+    const { guidance } = recipe;
+    const [track] = exercise.tracks;
+    const hasFence = exercise.items.some(({ kind }) => kind === 'fence');
+    const watched = [...guidance.watchHorse, ...guidance.watchRider].join(' ');
+    if (hasFence && track?.kind === 'items' && track.through.length === 2) expect(watched).not.toMatch(/pole/);
+    if (track && track.passes > 1) expect(track.passes).toBe(guidance.repetitions.eachRein);
+    const fences = exercise.items.filter(({ kind }) => kind === 'fence').length;
+    for (const { name } of exercise.stages) {
+      const upTo = /Up to fence (\d+)/.exec(name);
+      if (upTo) expect(Number(upTo[1])).toBeLessThanOrEqual(fences);
+    }
+  }
 });

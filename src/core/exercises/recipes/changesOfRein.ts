@@ -1,6 +1,6 @@
 import { changeOfRein, CHANGES_OF_REIN, wallPose, type ChangeOfReinWay } from '../../figures/figurePlaces';
 import type { ExerciseGround } from '../exercise';
-import { flatGuidance, flatRecipe } from './flatRecipe';
+import { atFarEnd, flatGuidance, flatRecipe } from './flatRecipe';
 import { alongLongSide, stage, turnRadiusM } from './parts';
 
 function wayOf(name: string): ChangeOfReinWay {
@@ -21,6 +21,11 @@ export const changeRein = flatRecipe({
   }),
   gait: 'trot',
   wishes: () => ['diagonal', 'centre-line', 'across'].map(way => ({ way, radiusM: 6 })),
+  // Across the diagonal and along the centre line one ends at the far short side; across the arena at its left side.
+  standAt: (ground, { way }) =>
+    way === 'across'
+      ? { xM: 1.2, yM: ground.arena.lengthM / 2 - 3 }
+      : atFarEnd(ground, way === 'centre-line' ? 0.5 : 0.12),
   figures: ({ arena }, { way, radiusM }) => [changeOfRein(arena, wayOf(way), 'left', radiusM)],
   stages: () => [stage('In trot', 'Straight from letter to letter', 'rising')],
 });
@@ -47,6 +52,7 @@ export const corners = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ radiusM: cornerM(ground) }],
+  standAt: ({ arena }, { radiusM }) => ({ xM: arena.widthM - radiusM - 2, yM: arena.lengthM - radiusM - 2 }),
   figures: ({ arena }, { radiusM }) => [
     {
       kind: 'round-arena',
@@ -76,6 +82,7 @@ export const lengthening = flatRecipe({
   }),
   gait: 'canter',
   wishes: ground => [{ lengthM: ground.arena.lengthM - 2 * Math.max(6, turnRadiusM(ground, 'canter')) }],
+  standAt: ({ arena }) => ({ xM: arena.widthM * 0.4, yM: arena.lengthM / 2 }),
   figures: (ground, { lengthM }) => [
     {
       figure: {

@@ -1,6 +1,6 @@
 import { wallPose } from '../../figures/figurePlaces';
 import type { ExerciseGround } from '../exercise';
-import { flatGuidance, flatRecipe } from './flatRecipe';
+import { flatGuidance, flatRecipe, middleOfCircle } from './flatRecipe';
 import { middleOfShortSide, stage, turnRadiusM } from './parts';
 
 /** From the middle of the long side that one comes up on the left rein. */
@@ -26,6 +26,7 @@ export const circle = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [20, 15].map(diameterM => ({ diameterM: Math.min(diameterM, ground.arena.widthM), rounds: 2 })),
+  standAt: (ground, { diameterM }) => middleOfCircle(ground, diameterM),
   figures: (ground, { diameterM, rounds }) => [
     { kind: 'circle', start: middleOfShortSide(ground), rein: 'left', diameterM, rounds },
   ],
@@ -50,6 +51,7 @@ export const largeAndSmallCircle = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ largeM: Math.min(20, ground.arena.widthM), smallM: atLeast(ground, 12) }],
+  standAt: (ground, { largeM, smallM }) => middleOfCircle(ground, (largeM + smallM) / 2),
   figures: (ground, { largeM, smallM }) => [
     {
       figure: { kind: 'circle', start: middleOfShortSide(ground), rein: 'left', diameterM: largeM, rounds: 1 },
@@ -81,6 +83,7 @@ export const volte = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ diameterM: atLeast(ground, 8) }],
+  standAt: ({ arena }) => ({ xM: arena.widthM * 0.35, yM: arena.lengthM / 2 }),
   figures: (ground, { diameterM }) => [{ kind: 'circle', start: fromB(ground), rein: 'left', diameterM, rounds: 1 }],
   stages: () => [
     stage('In walk', 'Step by step round', 'sitting', { gait: 'walk' }),
@@ -106,6 +109,7 @@ export const spiral = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ school: 'bend', times: 3, smallestM: atLeast(ground, 10) }],
+  standAt: ground => middleOfCircle(ground, 20),
   figures: (ground, { school, times, smallestM }) => [
     {
       kind: 'spiral',

@@ -13,7 +13,7 @@ export function flatGuidance(
   return {
     repetitions: { eachRein: 3, stop: { when: 'first clear improvement' } },
     failure: 'let it go',
-    stand: 'In the middle, or where the line can be seen from its end.',
+    stand: 'In the middle of the arena.',
     cautions: [],
     ...own,
   };
@@ -29,7 +29,25 @@ type Flat<P extends ExerciseParams> = {
   stages: (params: P, ground: ExerciseGround) => Stage[];
   cones?: (ground: ExerciseGround, params: P) => readonly PointM[];
   facts?: (ground: ExerciseGround, params: P) => ExerciseFact[];
+  /** Where the instructor stands, as the guidance says it; the middle of the arena where this is left out. */
+  standAt?: (ground: ExerciseGround, params: P) => PointM;
 };
+
+/** Places to watch from, as they are said. A pace off the wall, out of the way of who comes along it. */
+const OFF_WALL_M = 1.2;
+export const atFarEnd = ({ arena }: ExerciseGround, shareAcross: number): PointM => ({
+  xM: arena.widthM * shareAcross,
+  yM: arena.lengthM - 2.5,
+});
+export const besideMiddle = ({ arena }: ExerciseGround): PointM => ({
+  xM: arena.widthM - OFF_WALL_M,
+  yM: arena.lengthM / 2,
+});
+/** In the middle of a circle of this diameter that begins in the middle of the near short side. */
+export const middleOfCircle = ({ arena }: ExerciseGround, diameterM: number): PointM => ({
+  xM: arena.widthM / 2,
+  yM: diameterM / 2,
+});
 
 /** A recipe of figures on the flat, laid out at their places in the arena. */
 export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
@@ -47,7 +65,7 @@ export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
       })),
       tracks: [sessionOf(flat.kind, flat.gait, flat.figures(ground, params))],
       stages: flat.stages(params, ground),
-      stand: { xM: ground.arena.widthM / 2, yM: ground.arena.lengthM / 2 },
+      stand: flat.standAt?.(ground, params) ?? { xM: ground.arena.widthM / 2, yM: ground.arena.lengthM / 2 },
       facts: flat.facts?.(ground, params) ?? [],
     }),
   };

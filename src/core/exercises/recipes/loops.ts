@@ -1,5 +1,5 @@
 import { wallPose } from '../../figures/figurePlaces';
-import { flatGuidance, flatRecipe } from './flatRecipe';
+import { atFarEnd, besideMiddle, flatGuidance, flatRecipe } from './flatRecipe';
 import { alongLongSide, middleOfShortSide, stage, turnRadiusM } from './parts';
 
 /** Common practice, no source: a cone stands so far inside the line that is ridden round it, metres. */
@@ -25,6 +25,7 @@ export const serpentine = flatRecipe({
     const most = Math.floor(ground.arena.lengthM / (2 * turnRadiusM(ground, 'trot')));
     return [3, 4, 5].filter(loops => loops <= most).map(loops => ({ loops }));
   },
+  standAt: ground => atFarEnd(ground, 0.5),
   figures: (ground, { loops }) => [
     {
       kind: 'serpentine',
@@ -62,6 +63,7 @@ export const figureOfEight = flatRecipe({
   }),
   gait: 'trot',
   wishes: ({ arena }) => [{ diameterM: Math.min(20, arena.widthM, arena.lengthM / 2), times: 2 }],
+  standAt: besideMiddle,
   figures: ({ arena }, { diameterM, times }) => [
     {
       kind: 'eight',
@@ -92,6 +94,7 @@ export const halfCircleReturn = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ diameterM: Math.max(10, 2 * turnRadiusM(ground, 'trot')), lineFirst: false }],
+  standAt: ({ arena }) => ({ xM: arena.widthM * 0.25, yM: arena.lengthM * 0.75 }),
   figures: ({ arena }, { diameterM, lineFirst }) => [
     {
       kind: 'half-circle-return',
@@ -119,6 +122,7 @@ export const shallowLoop = flatRecipe({
   }),
   gait: 'trot',
   wishes: ({ arena }) => [{ depthM: Math.min(5, arena.widthM / 4), lengthM: arena.lengthM - 12 }],
+  standAt: ({ arena }) => ({ xM: arena.widthM - 1.5, yM: arena.lengthM - 2 }),
   figures: (ground, { depthM, lengthM }) => [
     {
       kind: 'shallow-loop',

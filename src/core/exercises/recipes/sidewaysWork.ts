@@ -1,7 +1,7 @@
 import { wallPose } from '../../figures/figurePlaces';
 import type { Pose } from '../../geometry/pose';
 import type { ExerciseGround } from '../exercise';
-import { flatGuidance, flatRecipe } from './flatRecipe';
+import { atFarEnd, flatGuidance, flatRecipe, middleOfCircle } from './flatRecipe';
 import { alongLongSide, middleOfShortSide, stage } from './parts';
 
 const UP_RAD = Math.PI / 2;
@@ -31,6 +31,7 @@ export const legYield = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 }],
+  standAt: ground => atFarEnd(ground, 0.75),
   figures: (ground, { asideM, aheadM }) => {
     const startM = Math.max(6, (ground.arena.lengthM - aheadM) / 2 - 6);
     return [
@@ -61,6 +62,10 @@ export const halfPass = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 }],
+  standAt: (ground, { asideM, aheadM }) => {
+    const { at } = alongLongSide(ground, aheadM);
+    return { xM: at.xM - asideM, yM: at.yM + aheadM + 4 };
+  },
   figures: (ground, { asideM, aheadM }) => [
     {
       ...{ kind: 'sideways', start: alongLongSide(ground, aheadM), rein: 'left' },
@@ -90,6 +95,7 @@ export const shoulderIn = flatRecipe({
   }),
   gait: 'trot',
   wishes: ({ arena }) => [{ movement: 'shoulder-in', lengthM: arena.lengthM - 16 }],
+  standAt: ({ arena }) => ({ xM: arena.widthM - 1, yM: arena.lengthM - 3 }),
   figures: (ground, { movement, lengthM }) => [
     {
       figure: {
@@ -128,6 +134,7 @@ export const counterBend = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ diameterM: Math.min(20, ground.arena.widthM), forM: 10 }],
+  standAt: (ground, { diameterM }) => middleOfCircle(ground, diameterM),
   figures: (ground, { diameterM, forM }) => [
     {
       figure: {
@@ -165,6 +172,7 @@ export const railTurnback = flatRecipe({
   }),
   gait: 'walk',
   wishes: () => [{ alongM: 6, offM: 3, asideM: 2 }],
+  standAt: ({ arena }) => ({ xM: arena.widthM - 9, yM: arena.lengthM / 2 }),
   figures: ({ arena }, { alongM, offM, asideM }) => [
     {
       kind: 'rail-turnback',

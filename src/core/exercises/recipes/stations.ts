@@ -1,6 +1,6 @@
 import type { Figure, StationDeed } from '../../figures/figure';
 import { stationAt } from '../../figures/rideStation';
-import { pointAlong } from '../../geometry/pointM';
+import { pointAlong, type PointM } from '../../geometry/pointM';
 import type { Pose } from '../../geometry/pose';
 import type { Rein } from '../../track/rein';
 import type { ExerciseGround } from '../exercise';
@@ -13,6 +13,12 @@ const UP_RAD = Math.PI / 2;
 const onLine = ({ arena }: ExerciseGround, yM: number): Pose => ({
   at: { xM: (arena.widthM * 3) / 4, yM },
   headingRad: UP_RAD,
+});
+
+/** Off the line that is ridden up, so far to the left of it and ahead of its middle. */
+const besideLine = ({ arena }: ExerciseGround, leftM: number, aheadM: number): PointM => ({
+  xM: (arena.widthM * 3) / 4 - leftM,
+  yM: arena.lengthM / 2 + aheadM,
 });
 
 /** Straight so far, then something on the spot, then straight on from where it left the horse. */
@@ -42,6 +48,7 @@ export const haltAndReinBack = flatRecipe({
   }),
   gait: 'walk',
   wishes: () => [{ steps: 4 }],
+  standAt: ground => besideLine(ground, 0, 10),
   figures: (ground, { steps }) =>
     around(
       onLine(ground, ground.arena.lengthM / 2 - 8),
@@ -70,6 +77,7 @@ export const turnOnForehand = flatRecipe({
   }),
   gait: 'walk',
   wishes: () => [{ turnDeg: 180 }],
+  standAt: ground => besideLine(ground, 4, -2),
   figures: (ground, { turnDeg }) =>
     around(
       onLine(ground, ground.arena.lengthM / 2 - 6),
@@ -98,6 +106,7 @@ export const turnOnHaunches = flatRecipe({
   }),
   gait: 'walk',
   wishes: () => [{ turnDeg: 180 }],
+  standAt: ground => besideLine(ground, 4, 0),
   figures: (ground, { turnDeg }) =>
     around(
       onLine(ground, ground.arena.lengthM / 2 - 6),
@@ -123,6 +132,7 @@ export const sidePass = flatRecipe({
   }),
   gait: 'walk',
   wishes: () => [{ steps: 3 }],
+  standAt: ground => besideLine(ground, 0, 5),
   figures: (ground, { steps }) =>
     around(
       onLine(ground, ground.arena.lengthM / 2 - 6),
@@ -152,6 +162,7 @@ export const flexions = flatRecipe({
   }),
   gait: 'walk',
   wishes: () => [{ eachSide: 3 }],
+  standAt: ground => besideLine(ground, 1.5, 0.5),
   figures: (ground, { eachSide }) =>
     around(onLine(ground, ground.arena.lengthM / 2 - 2), 2, [{ kind: 'flexions', eachSide }], 'left'),
   stages: () => [stage('Three or four each side', 'Ask, wait, give', 'sitting')],

@@ -29,7 +29,7 @@ export const transitionsLadder = flatRecipe({
       { fault: 'It runs into canter', remedy: 'One rung back: more walk, fewer trot steps.' },
       { fault: 'Wrong lead', remedy: 'Ask in the corner, after a step of leg-yield to the wall.' },
     ],
-    stand: 'In the middle of the side where the canter is asked.',
+    stand: 'In the middle of the arena, turning with the pair: the canter is asked once the ladder is done.',
   }),
   gait: 'walk',
   wishes: () => [{ rungs: 4 }, { rungs: 3 }],
@@ -90,6 +90,7 @@ export const departOnEight = flatRecipe({
   }),
   gait: 'trot',
   wishes: ({ arena }) => [{ smallM: 10, largeM: Math.min(20, arena.widthM) }],
+  standAt: ({ arena }, { smallM, largeM }) => ({ xM: arena.widthM - 1.2, yM: (arena.lengthM - largeM + smallM) / 2 }),
   figures: ({ arena }, { smallM, largeM }) => [
     {
       figure: {
@@ -125,6 +126,10 @@ export const departFromYield = flatRecipe({
   }),
   gait: 'trot',
   wishes: ({ arena }) => [{ asideM: arena.widthM / 4, aheadM: (1.6 * arena.widthM) / 4 }],
+  standAt: ({ arena }) => ({
+    xM: arena.widthM - Math.min(20, arena.widthM) / 2,
+    yM: arena.lengthM / 2 - 2,
+  }),
   figures: ({ arena }, { asideM, aheadM }) => {
     const up = Math.PI / 2;
     const startM = arena.lengthM / 2 - aheadM - 2;

@@ -218,6 +218,7 @@ export {
   type PlannedTrack,
 } from './layout/layout';
 export { layoutLabels, type Labels } from './layout/labels';
+export { countsAround, countsOnLeg, type CountRead, type HorseCounts } from './layout/countsOnLeg';
 export { stopNumbers, type StopNumber } from './layout/stopNumbers';
 export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
@@ -240,6 +241,7 @@ export type { Caution, CautionCode, CautionLevel, CautionPlace } from './caution
 export { USUAL_LIMITS, type CautionLimits } from './cautions/cautionLimits';
 export { withDayLimits } from './cautions/plannedWork';
 export { layoutCautions } from './cautions/layoutCautions';
+export { planCautions } from './cautions/planCautions';
 export { offerMend } from './cautions/offerMend';
 export { applyEdits, type LayoutEdit } from './layout/layoutEdit';
 export { moveForGround, type MovedLine } from './layout/moveForGround';

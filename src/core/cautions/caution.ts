@@ -27,7 +27,9 @@ export type CautionCode =
   | 'in-the-landing'
   | 'beside-the-line'
   | 'landing-pole-near'
-  | 'ground-line-far';
+  | 'ground-line-far'
+  /** A count of a stage of an exercise: found with the plan, for a layout alone has no stages. */
+  | 'stage-count';
 
 /** Where on a layout a caution is: the track, and the leg or figure in it, counted from 0; null where it is neither. */
 export type CautionPlace = { track: string | null; part: number | null };

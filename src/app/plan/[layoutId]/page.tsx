@@ -3,7 +3,7 @@ import { listKit } from '@/data/queries/kit';
 import { yardRules } from '@/data/queries/settings';
 import { findLayout } from '@/data/queries/layouts';
 import { listOwnExercises } from '@/data/queries/ownExercises';
-import { exerciseGround, layoutCautions, layOutPlaced, reckonLayout, resolvePlan } from '@/core';
+import { exerciseGround, planCautions, layOutPlaced, reckonLayout, resolvePlan } from '@/core';
 import { kitCounts, planGround } from '@/data/queries/planGround';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -47,9 +47,9 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
   const named = new Set([...groupIds, ...exercises.flatMap(({ horseIds }) => horseIds ?? [])]);
   const horses = all.filter(({ id, archived }) => !archived || named.has(id));
   const ground = planGround(layout.name, layout.arena, horses, kitCounts(kit), rules);
-  const made = resolvePlan(layout.plan, ground).layout;
+  const made = resolvePlan(layout.plan, ground);
   const limits = await yardCautionLimits(db, yard.id);
-  const cautions = layoutCautions(made, reckonLayout(made), limits);
+  const cautions = planCautions(made, reckonLayout(made.layout), limits);
   const laid = exercises.map(one => [one.id, layOutPlaced(one, exerciseGround(layout.plan, one, ground))] as const);
   return (
     <PlanEditor

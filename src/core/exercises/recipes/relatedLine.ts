@@ -48,7 +48,7 @@ const POLES: Guidance = {
 
 const FENCES: Guidance = {
   ...POLES,
-  title: 'A related line in n, one more and one fewer',
+  title: 'A related line in several counts',
   purposes: ['adjustability', 'accuracy'],
   knowFirst: ['Canter poles in a related line', 'A single fence in balance on both reins'],
   watchRider: ['The count is decided before the first fence', 'The change is made early, not at the second fence'],
@@ -87,21 +87,37 @@ function ratioFor(
   return low <= high && wished >= 0.92 && wished <= 1.08 ? wished : null;
 }
 
-/** All three counts first, on the quarter line and on the diagonal, then the count and one more, then the count alone. */
+type Asks = Pick<Params, 'more' | 'fewer'>;
+
+const THREE: Asks = { more: true, fewer: true };
+const TWO: Asks = { more: true, fewer: false };
+const ONE: Asks = { more: false, fewer: false };
+
+/**
+ * What is asked, the likeliest first. Over poles all three counts. Over fences one fewer is in reach beside one more in seven strides
+ * at the earliest, which is a long line: there a count and one more come first, then a count that serves the group.
+ */
+const ASKED: Record<'poles' | 'fences', [Asks, number[]][]> = {
+  poles: [THREE, TWO, ONE].map(asks => [asks, [4, 5, 6, 7, 8, 3, 2]]),
+  fences: [
+    [TWO, [5, 4, 6]],
+    [ONE, [5, 4, 6]],
+    [THREE, [7, 8]],
+    [TWO, [7, 8, 3, 2]],
+    [ONE, [7, 8, 3, 2]],
+  ],
+};
+
+/** On the quarter line, else on the diagonal. */
 function wishes(ground: ExerciseGround, over: 'poles' | 'fences'): Params[] {
   const horses = reach(stridesOf(ground, gait(over), setting(over)));
-  const asks = [
-    { more: true, fewer: true },
-    { more: true, fewer: false },
-    { more: false, fewer: false },
-  ];
   const roomM = Math.hypot(ground.arena.widthM, ground.arena.lengthM) - 20;
-  return asks.flatMap(ask =>
-    [4, 5, 6, 7, 8, 3, 2].flatMap(strides => {
-      const ratio = ratioFor(strides, ask.more, ask.fewer, horses);
+  return ASKED[over].flatMap(([asks, counts]) =>
+    counts.flatMap(strides => {
+      const ratio = ratioFor(strides, asks.more, asks.fewer, horses);
       if (ratio === null) return [];
       return [false, true]
-        .map(diagonal => ({ strides, ...ask, ratio, diagonal, distanceM: 0, ...usualHeights(ground) }))
+        .map(diagonal => ({ strides, ...asks, ratio, diagonal, distanceM: 0, ...usualHeights(ground) }))
         .filter(params => groundM(ground, over, params) < roomM);
     }),
   );

@@ -155,8 +155,8 @@ function useStandingCautions(shown: Shown, { cautions: first, limits }: MadeOnSe
   useEffect(() => {
     let gone = false;
     import('./judge')
-      .then(({ layoutCautions }) => {
-        if (!gone) setCautions(layoutCautions(shown.resolved.layout, shown.tracks, limits));
+      .then(({ planCautions }) => {
+        if (!gone) setCautions(planCautions(shown.resolved, shown.tracks, limits));
       })
       // Cautions of what stood before are none of what stands now: that is said.
       .catch(() => notifications.show({ id: 'cautions', autoClose: false, message: NOT_LOOKED_AT }));

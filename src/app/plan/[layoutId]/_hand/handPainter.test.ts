@@ -19,10 +19,22 @@ const SAND: SandScene = {
   ...{ chosenTrack: 'line', horse: MAYFLY.name, selection: { ids: [], leg: null }, marked: { items: [], leg: null } },
 };
 
-const FRAME = ribbonFrame(800, 1, 36);
+const FRAME = ribbonFrame(
+  800,
+  1,
+  [18, 18].map(trackM => ({ trackM, isQuiet: false })),
+);
 
 const RIBBON = {
-  ...{ fontFamily: 'sans-serif', ink: '#000', quiet: '#000', accent: '#00f', arch: '#000', chosenArch: '#000' },
+  ...{
+    fontFamily: 'sans-serif',
+    sheet: '#fff',
+    ink: '#000',
+    quiet: '#000',
+    accent: '#00f',
+    arch: '#000',
+    chosenArch: '#000',
+  },
   fits: Array.from({ length: 7 }, () => '#000'),
 };
 
@@ -48,7 +60,10 @@ function painter() {
     { kind: 'sand-looks', looks },
     { kind: 'ribbon-look', look: RIBBON },
     { kind: 'sand', scene: SAND },
-    { kind: 'ribbon', scene: { trackId: 'line', frame: FRAME, chosen: null, rolledPx: 0, sharpness: 1 } },
+    {
+      kind: 'ribbon',
+      scene: { trackId: 'line', frame: FRAME, chosen: null, rolledPx: 0, scrolledPx: 0, sharpness: 1 },
+    },
     { kind: 'canvas', part: 'sand', canvas: sand as unknown as PaintedOn },
     { kind: 'canvas', part: 'ribbon', canvas: ribbon as unknown as PaintedOn },
     { kind: 'stand', number: 1, plan: LINE },
@@ -87,7 +102,7 @@ test('at rest nothing lies on the sand’s canvas, and the ribbon has a post for
   expect(said).toEqual([]);
   // A post is 2.5 pixels wide about its place.
   [0, 18, 36].forEach((alongM, index) =>
-    expect(Math.abs(postsPx(ribbon)[index]! - alongPx(FRAME, alongM))).toBeLessThan(2),
+    expect(Math.abs(postsPx(ribbon)[index]! - alongPx(FRAME, [18, 18], alongM))).toBeLessThan(2),
   );
 });
 
@@ -97,11 +112,11 @@ test('a hand has what it moves painted where it goes, its legs with it, and the 
   rest();
   expect(said).toEqual([{ kind: 'moved', stand: 1, names: 'item elm\nleg 1 of line' }]);
   expect([inkAtM(sand, 38, RAIL_M), inkAtM(sand, 41, RAIL_M)]).toEqual([true, false]);
-  expect(Math.abs(postsPx(ribbon)[2]! - alongPx(FRAME, 33))).toBeLessThan(2);
+  expect(Math.abs(postsPx(ribbon)[2]! - alongPx(FRAME, [18, 15], 33))).toBeLessThan(2);
   tell({ kind: 'hand', hand: null, stand: 0 });
   rest();
   expect(sand.width).toBe(1);
-  expect(Math.abs(postsPx(ribbon)[2]! - alongPx(FRAME, 36))).toBeLessThan(2);
+  expect(Math.abs(postsPx(ribbon)[2]! - alongPx(FRAME, [18, 18], 36))).toBeLessThan(2);
 });
 
 test('the legs of what moved are painted, and those alone', () => {

@@ -8,20 +8,29 @@ import { ribbonPicture, type Ribbon } from './ribbonPicture';
 import type { PaintedOn } from './told';
 
 const LOOK: Ribbon['look'] = {
-  ...{ fontFamily: 'sans-serif', ink: '#000', quiet: '#555', accent: '#a31', arch: '#999', chosenArch: '#222' },
+  ...{
+    fontFamily: 'sans-serif',
+    sheet: '#fff',
+    ink: '#000',
+    quiet: '#555',
+    accent: '#a31',
+    arch: '#999',
+    chosenArch: '#222',
+  },
   fits: ['#114', '#225', '#336', '#333', '#741', '#852', '#963'],
 };
 const format = (lengthM: number) => `${lengthM.toFixed(2)} m`;
 
 const blank = () => createCanvas(1, 1) as unknown as PaintedOn;
 
-type Wish = Partial<Pick<Ribbon, 'chosen' | 'rolledPx' | 'sharpness' | 'frame'>>;
+type Wish = Partial<Pick<Ribbon, 'chosen' | 'rolledPx' | 'scrolledPx' | 'sharpness' | 'frame'>>;
 
 /** Always the same: what is drawn for one frame is kept as long as it stays. */
-const FRAME = ribbonFrame(900, 1, 40);
+const LEGS = [18, 18].map(trackM => ({ trackM, isQuiet: false }));
+const FRAME = ribbonFrame(900, 1, LEGS);
 
 const seen = (shown: Shown, wish: Wish = {}): Ribbon => ({
-  ...{ trackId: 'line', chosen: null, rolledPx: 0, sharpness: 1, shown, look: LOOK, format },
+  ...{ trackId: 'line', chosen: null, rolledPx: 0, scrolledPx: 0, sharpness: 1, shown, look: LOOK, format },
   frame: FRAME,
   ...wish,
 });
@@ -74,9 +83,11 @@ test('another horse, another width, further rows and a sharper screen are painte
   const shown = shows()(LINE);
   const wishes: Wish[] = [
     { chosen: MAYFLY.id },
-    { frame: ribbonFrame(700, 1, 40) },
-    { frame: ribbonFrame(900, 12, 40), rolledPx: 90 },
+    { frame: ribbonFrame(700, 1, LEGS) },
+    { frame: ribbonFrame(900, 12, LEGS), rolledPx: 90 },
     { sharpness: 2 },
+    // Narrower than what the legs say: it is scrolled to their end.
+    { frame: ribbonFrame(320, 1, LEGS), scrolledPx: 100 },
   ];
   for (const wish of wishes) {
     const after = painted([seen(shown), seen(shown, wish)]);
@@ -94,7 +105,7 @@ test('as many pixels as the screen has: twice as sharp is twice as wide', () => 
 test('a track that is not there, or has no room yet, is not painted', () => {
   const shown = shows()(LINE);
   expect(painted([{ ...seen(shown), trackId: 'gone' }]).width).toBe(1);
-  expect(painted([seen(shown, { frame: ribbonFrame(0, 1, 40) })]).width).toBe(1);
+  expect(painted([seen(shown, { frame: ribbonFrame(0, 1, LEGS) })]).width).toBe(1);
 });
 
 test('once it forgot, everything is drawn again, in whatever letters there are then', () => {

@@ -1,7 +1,9 @@
-import { layoutLabels, stopsAlongM, type ItemTrack, type Layout, type ReckonedLeg } from '@/core';
-import { callWords } from '../_components/ribbon/callWords';
+import { stopNumbers, type ItemTrack, type Layout, type ReckonedLeg, type StopNumber } from '@/core';
+import { chancesOf } from '../_components/chances';
+import { callLines } from '../_components/ribbon/callWords';
+import { isQuietLeg } from '../_components/ribbon/quietLegs';
 import { paintColumn, paintPosts, type RibbonColumn, type RibbonLook } from '../_components/ribbon/paintColumn';
-import { alongPx, isInSight, SEEN_PX, type RibbonFrame } from '../_components/ribbon/ribbonFrame';
+import { isInSight, legPx, SEEN_PX, stopsPx, type RibbonFrame } from '../_components/ribbon/ribbonFrame';
 import { legMarksOf } from '../_state/legMarksOf';
 import type { Shown } from '../_state/usePlanEditor';
 import type { PaintedOn, RibbonScene } from './told';
@@ -19,12 +21,10 @@ type KeptColumn = {
 /** What ribbons are drawn with: in the page and in a worker it can do the same. */
 type Context = Pick<
   CanvasRenderingContext2D,
-  'clearRect' | 'clip' | 'drawImage' | 'rect' | 'restore' | 'save' | 'setTransform' | 'translate'
+  'clip' | 'drawImage' | 'fillRect' | 'rect' | 'restore' | 'save' | 'setTransform' | 'translate'
 > &
   Parameters<typeof paintColumn>[0];
 
-/** A leg is as wide as this where its length is written. */
-const LENGTH_FROM_PX = 48;
 /** What is drawn round a column, so that no line is cut off. */
 const ROUND_PX = 2;
 /** The same, in whole pixels of the screen. */
@@ -37,6 +37,7 @@ const roundPx = (sharpness: number) => Math.ceil(ROUND_PX * sharpness) / sharpne
  */
 export function ribbonPicture(blank: () => PaintedOn) {
   let kept: KeptColumn[] = [];
+  let scrolledBefore = 0;
   return {
     /** What was drawn is drawn anew: its letters changed, or what it was drawn on. */
     forget: () => {
@@ -50,36 +51,59 @@ export function ribbonPicture(blank: () => PaintedOn) {
       if (track?.kind !== 'items' || reckoned?.kind !== 'items' || frame.widthPx === 0) return;
       // In whole pixels of the screen a column is put in its place as it is: between them it would be reckoned anew.
       const { sharpness } = ribbon;
-      const stops = stopsAlongM(reckoned).map(alongM => Math.round(alongPx(frame, alongM) * sharpness) / sharpness);
+      const whole = (px: number) => Math.round(px * sharpness) / sharpness;
+      const stops = stopsPx(
+        frame,
+        reckoned.legs.map(({ trackM }) => trackM),
+      ).map(whole);
+      const numbers = stopNumbers(track, layout.items);
       const before = kept;
       kept = reckoned.legs.map((leg, index) =>
         keptColumn(before[index] ?? null, {
           ...ribbon,
-          ...{ layout, track, leg, index, blank },
+          ...{ layout, track, leg, index, blank, isQuiet: isQuietLeg(numbers, leg, index) },
           stopPx: stops[index]!,
         }),
       );
-      const first = before.length === kept.length ? kept.findIndex((column, index) => column !== before[index]) : 0;
-      if (first >= 0) paintFrom(first, canvas, { kept, stops, track, ribbon });
+      const scrolledPx = whole(ribbon.scrolledPx);
+      const isSame = before.length === kept.length && scrolledPx === scrolledBefore;
+      scrolledBefore = scrolledPx;
+      const first = isSame ? kept.findIndex((column, index) => column !== before[index]) : 0;
+      if (first >= 0) paintFrom(first, canvas, { kept, stops, numbers, track, ribbon, scrolledPx });
     },
   };
 }
 
-type Painted = { kept: readonly KeptColumn[]; stops: readonly number[]; track: ItemTrack; ribbon: Ribbon };
+type Painted = {
+  kept: readonly KeptColumn[];
+  stops: readonly number[];
+  numbers: readonly StopNumber[];
+  track: ItemTrack;
+  ribbon: Ribbon;
+  scrolledPx: number;
+};
 
 /** Draws the ribbon from a leg on: what lies before it is there. */
-function paintFrom(first: number, canvas: PaintedOn, { kept, stops, track, ribbon }: Painted): void {
-  const labels = layoutLabels(ribbon.shown.resolved.layout);
+function paintFrom(first: number, canvas: PaintedOn, painted: Painted): void {
+  const { kept, stops, numbers, track, ribbon, scrolledPx } = painted;
   const { frame, sharpness, rolledPx, look } = ribbon;
+  const names = new Map(ribbon.shown.resolved.layout.items.map(({ id, name }) => [id, name]));
   const paper = paperOf(canvas, frame.widthPx, seenPx(frame), sharpness);
-  const fromPx = first === 0 ? 0 : stops[first]!;
+  paper.translate(-scrolledPx, 0);
+  const toPx = scrolledPx + frame.widthPx;
+  const fromPx = first === 0 ? scrolledPx : Math.max(scrolledPx, stops[first]!);
   paper.beginPath();
-  paper.rect(fromPx, 0, frame.widthPx - fromPx, frame.heightPx);
+  paper.rect(fromPx, 0, Math.max(0, toPx - fromPx), frame.heightPx);
   paper.clip();
-  paper.clearRect(fromPx, 0, frame.widthPx - fromPx, frame.heightPx);
-  for (const column of kept.slice(Math.max(0, first - 1))) putColumn(paper, column, ribbon);
+  // Not only cleared: of two ribbons that lie over each other for a moment the lower one would shine through.
+  paper.fillStyle = look.sheet;
+  paper.fillRect(fromPx, 0, Math.max(0, toPx - fromPx), frame.heightPx);
+  const isSeen = ({ leftPx, column }: KeptColumn) => leftPx < toPx && leftPx + column.widthPx > scrolledPx;
+  for (const column of kept.slice(Math.max(0, first - 1))) if (isSeen(column)) putColumn(paper, column, ribbon);
   paper.translate(0, -rolledPx);
-  const posts = track.through.map(({ item }, index) => ({ xPx: stops[index]!, name: labels.short(item) }));
+  const posts = track.through.map(({ item }, index) => ({
+    ...{ xPx: stops[index]!, number: numbers[index] ?? null, name: names.get(item) ?? null },
+  }));
   paintPosts(paper, posts, frame.heightPx, look);
   paper.restore();
 }
@@ -93,14 +117,15 @@ type ColumnOf = Ribbon & {
   leg: ReckonedLeg;
   index: number;
   stopPx: number;
+  isQuiet: boolean;
   blank: () => PaintedOn;
 };
 
 /** A leg as it lies now; one that lies where it lay as it was stays the same object. */
 function keptColumn(before: KeptColumn | null, of: ColumnOf): KeptColumn {
-  const { leg, layout, stopPx, frame, chosen, format, look, rolledPx, sharpness } = of;
+  const { leg, layout, stopPx, isQuiet, frame, chosen, format, look, rolledPx, sharpness } = of;
   const leftPx = stopPx - roundPx(sharpness);
-  const from = [leg, frame, layout.horses, chosen, format, look, rolledPx, sharpness];
+  const from = [leg, isQuiet, frame, layout.horses, chosen, format, look, rolledPx, sharpness];
   if (before?.from.every((part, at) => part === from[at])) {
     if (before.leftPx === leftPx) return before;
     return { ...before, leftPx, picture: before.picture ?? pictureOf(before, of.blank(), of) };
@@ -133,19 +158,23 @@ function putColumn(paper: Context, { column, leftPx, picture }: KeptColumn, ribb
   paper.restore();
 }
 
-function columnOf({ leg, index, layout, track, frame, chosen, format, rolledPx }: ColumnOf): RibbonColumn {
-  const widthPx = leg.trackM * frame.pxPerM;
+function columnOf({ leg, index, layout, track, frame, chosen, format, rolledPx, isQuiet }: ColumnOf): RibbonColumn {
+  const widthPx = legPx(frame, index, leg.trackM);
+  const pxPerM = leg.trackM > 0 ? widthPx / leg.trackM : 0;
   const rowOf = (horseId: string) => layout.horses.findIndex(({ id }) => id === horseId);
   const readings = leg.readings.filter(({ horseId }) => isInSight(rowOf(horseId), rolledPx, seenPx(frame)));
   return {
-    widthPx,
-    length: widthPx > LENGTH_FROM_PX ? format(leg.groundM) : '',
-    rows: readings.map(reading => ({
-      row: rowOf(reading.horseId),
-      feetPx: legMarksOf(layout, track, index, leg, reading.horseId).map(({ alongM }) => alongM * frame.pxPerM),
-      chosen: reading.horseId === chosen,
-      ...callWords(reading, widthPx),
-    })),
+    ...{ widthPx, isQuiet, length: format(leg.groundM) },
+    rows: readings.map(reading => {
+      const row = rowOf(reading.horseId);
+      const chances = isQuiet ? [] : chancesOf(layout, track, index, leg, layout.horses[row]!);
+      return {
+        row,
+        feetPx: legMarksOf(layout, track, index, leg, reading.horseId).map(({ alongM }) => alongM * pxPerM),
+        chosen: reading.horseId === chosen,
+        lines: callLines(reading, chances),
+      };
+    }),
   };
 }
 

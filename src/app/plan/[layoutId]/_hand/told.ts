@@ -37,6 +37,8 @@ export type RibbonScene = {
   /** The horse whose strides are drawn strongest. */
   chosen: string | null;
   rolledPx: number;
+  /** How far it is scrolled to the side. */
+  scrolledPx: number;
   /** Pixels of the screen to one of the page. */
   sharpness: number;
 };

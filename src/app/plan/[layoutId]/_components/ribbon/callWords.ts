@@ -1,59 +1,52 @@
 import { STEPS_FROM_EASY } from '@/components/FitMark/stepsFromEasy';
-import { countName, shownCount, type HorseReading, type StrideWord } from '@/core';
+import { countName, type HorseReading, type StrideWord } from '@/core';
+import type { LegChances } from '../chances';
 
-/** How wide a letter of a call is, about. */
-const LETTER_PX = 6.1;
-/** Below this there is no room for words: the count alone is written. */
-const WORDS_PX = 66;
-
-/** What is said of a leg for one horse. `step`: how far from easy, cool (tight) below zero and warm (far) above; null for none. */
-export type CallWords = { words: string; step: number | null };
-
-/** What is written of a reading in so much room. */
-export function callWords(reading: HorseReading, widthPx: number): CallWords {
-  const word = wordOf(reading);
-  const words = widthPx > WORDS_PX ? fitting(reading, widthPx) : shortWords(reading);
-  return { words, step: word === null ? null : STEPS_FROM_EASY[word] };
-}
-
-/** The word for the count that is asked, or for the one nearest to even; null where none is in reach. */
-function wordOf({ asked, options }: HorseReading): StrideWord | null {
-  if (asked) return asked.word;
-  const nearest = [...options].sort((a, b) => Math.abs(Math.log(a.q)) - Math.abs(Math.log(b.q)))[0];
-  return nearest?.word ?? null;
-}
+/**
+ * One thing that is said of a leg for one horse: an option with how far it is from easy, cool (tight) below zero and warm (far)
+ * above, and how likely the horse is to do it by itself; null where there is none.
+ */
+export type CallLine = { words: string; step: number | null; chance: number | null };
 
 /** All that is said of a leg: an asked count is judged by itself; without one the call says what lies nearest. */
 export function fullWords({ asked, call, zeroIs }: HorseReading): string {
   return asked ? `${asked.word} ${countName(asked.strides, zeroIs)}` : call;
 }
 
-/** Where there is no room for all of it: what cannot be ridden never looks as if it were only not rated. */
-const CANNOT = 'cannot';
+const UNRATED = 'not rated';
+const isEasy = (word: StrideWord) => word === 'easy';
+const isComfortable = (word: StrideWord) => word === 'quiet' || word === 'easy' || word === 'forward';
 
-function fitting(reading: HorseReading, widthPx: number): string {
-  const words = fullWords(reading);
-  if (words.length * LETTER_PX + 22 <= widthPx) return words;
-  if (reading.cannot) return CANNOT;
-  const between = betweenCounts(reading);
-  if (between) return `between ${between}`;
-  const count = shownCount(reading);
-  const word = wordOf(reading);
-  return count === null || word === null ? '–' : `${word} ${shortCount(count, reading)}`;
+/** What is said of a leg, an option a line: what is asked, or every option that the call names. */
+export function callLines(reading: HorseReading, chances: LegChances): CallLine[] {
+  const { asked, options, cannot, call, zeroIs } = reading;
+  if (cannot) return [{ words: 'cannot be ridden', step: null, chance: null }];
+  const chanceOf = (strides: number) => chances.find(one => one.strides === strides)?.chance ?? null;
+  const line = ({ strides, word }: Option, before = ''): CallLine => ({
+    words: `${before}${word} ${countName(strides, zeroIs)}`,
+    step: STEPS_FROM_EASY[word],
+    chance: chanceOf(strides),
+  });
+  if (asked) {
+    const better = isEasy(asked.word) ? null : nearestOption(options, asked.strides);
+    return [line(asked), ...(better && isComfortable(better.word) ? [line(better, 'else ')] : [])];
+  }
+  if (call === UNRATED) return [];
+  const named = options.filter(({ strides, word }) => call.includes(`${word} ${countName(strides, zeroIs)}`));
+  if (call.startsWith('between'))
+    return options.map((option, index) => ({
+      words: `${index === 0 ? 'between' : 'and'} ${countName(option.strides, zeroIs)}`,
+      step: STEPS_FROM_EASY[option.word],
+      chance: chanceOf(option.strides),
+    }));
+  return named.map((option, index) => line(option, index === 0 ? '' : 'or '));
 }
 
-/** A count in figures; no stride at all by its name: a bounce is a bounce. */
-const shortCount = (strides: number, { zeroIs }: Pick<HorseReading, 'zeroIs'>): string =>
-  strides === 0 ? countName(0, zeroIs) : String(strides);
+type Option = { strides: number; q: number; word: StrideWord };
 
-function shortWords(reading: HorseReading): string {
-  if (reading.cannot) return CANNOT;
-  const count = shownCount(reading);
-  return betweenCounts(reading) ?? (count === null ? '–' : shortCount(count, reading));
-}
-
-/** The two counts that a distance lies between, where it is no count at all; null where it is one. */
-function betweenCounts({ asked, call, options, zeroIs }: HorseReading): string | null {
-  if (asked || !call.startsWith('between')) return null;
-  return options.map(({ strides }) => shortCount(strides, { zeroIs })).join('–');
+/** The option nearest to even, but for one count. */
+function nearestOption(options: readonly Option[], not: number): Option | null {
+  const offEven = ({ q }: Option) => (q > 0 ? Math.abs(Math.log(q)) : Infinity);
+  const others = options.filter(({ strides }) => strides !== not);
+  return others.sort((a, b) => offEven(a) - offEven(b))[0] ?? null;
 }

@@ -12,17 +12,17 @@ type RibbonLookedAt = { painting: Painting; trackId: string; frame: RibbonFrame;
 export function useRibbonScene({ painting, trackId, frame, chosen }: RibbonLookedAt): RefObject<HTMLDivElement | null> {
   const { tell } = painting;
   const rolled = useRef<HTMLDivElement>(null);
-  const [rolledPx, setRolledPx] = useState(0);
+  const [{ rolledPx, scrolledPx }, setScrolled] = useState({ rolledPx: 0, scrolledPx: 0 });
   useLayoutEffect(() => {
     const sharpness = window.devicePixelRatio;
-    tell({ kind: 'ribbon', scene: { trackId, frame, chosen, rolledPx, sharpness } });
-  }, [tell, trackId, frame, chosen, rolledPx]);
+    tell({ kind: 'ribbon', scene: { trackId, frame, chosen, rolledPx, scrolledPx, sharpness } });
+  }, [tell, trackId, frame, chosen, rolledPx, scrolledPx]);
   useLayoutEffect(() => {
     if (rolled.current) tell({ kind: 'ribbon-look', look: lookOf(rolled.current) });
   }, [tell]);
   useEffect(() => {
     const strip = rolled.current;
-    const roll = () => setRolledPx(strip?.scrollTop ?? 0);
+    const roll = () => setScrolled({ rolledPx: strip?.scrollTop ?? 0, scrolledPx: strip?.scrollLeft ?? 0 });
     strip?.addEventListener('scroll', roll);
     return () => strip?.removeEventListener('scroll', roll);
   }, []);
@@ -46,6 +46,7 @@ function lookOf(within: HTMLElement): RibbonLook {
   const fit = (name: string) => colour(`fit-${name}`);
   return {
     fontFamily: style.fontFamily,
+    sheet: colour('sheet'),
     ink: colour('ink'),
     quiet: colour('quiet'),
     accent: colour('accent'),

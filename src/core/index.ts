@@ -199,6 +199,7 @@ export { rideSession, type Session } from './figures/rideSession';
 export { measureSession, type SessionMeasure } from './figures/measureSession';
 export { gaitSpeedMPerMin } from './figures/gaitSpeed';
 export { strideMarks, type StrideMark } from './figures/strideMarks';
+export { sessionBands, type SessionBand } from './figures/sessionBands';
 export type { RidePiece, Sideways, Station, Stretch } from './figures/stretch';
 export { courseTime, type CourseTime } from './course/courseTime';
 export { measureCourse, type CourseMeasure } from './course/measureCourse';

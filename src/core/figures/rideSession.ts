@@ -14,7 +14,9 @@ import type { PlannedFigure } from './figure';
 import { rideFigure } from './rideFigure';
 import { plainStretch, type RidePiece } from './stretch';
 
-export type Session = { ok: true; pieces: RidePiece[] } | { ok: false; figure: number; reason: string };
+/** `figureOf`: for each piece its figure, from 0; null for a way from one figure to the next. */
+export type Session =
+  { ok: true; pieces: RidePiece[]; figureOf: (number | null)[] } | { ok: false; figure: number; reason: string };
 
 /** Common practice, no source: the corner of a working gait, ridden between two figures. */
 const CORNER_M = 5;
@@ -28,6 +30,7 @@ const SAME_PLACE_M = 1e-6;
  */
 export function rideSession(arena: Arena, figures: readonly PlannedFigure[], gait: TrackGait): Session {
   const pieces: RidePiece[] = [];
+  const figureOf: (number | null)[] = [];
   for (const [index, planned] of figures.entries()) {
     const ride = rideFigure(planned, gait, arena);
     if (!ride.ok) return { ok: false, figure: index, reason: ride.reason };
@@ -37,11 +40,15 @@ export function rideSession(arena: Arena, figures: readonly PlannedFigure[], gai
       const way = wayBetween(arena, last, { pose: planned.figure.start, rein: planned.figure.rein }, gait);
       if (way === 'none')
         return { ok: false, figure: index, reason: 'No line on this sand leads to it from the figure before.' };
-      if (way) pieces.push(way);
+      if (way) {
+        pieces.push(way);
+        figureOf.push(null);
+      }
     }
     pieces.push(...ride.pieces);
+    figureOf.push(...ride.pieces.map(() => index));
   }
-  return { ok: true, pieces };
+  return { ok: true, pieces, figureOf };
 }
 
 /** Where a piece leaves the horse, and which way the horse then faces. */

@@ -1,21 +1,26 @@
 'use client';
 
+import { useLatest } from '@/components/useLatest';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { drawn } from '@/components/Sand/sandView';
 import {
+  figureWords,
   laneStride,
   layoutLabels,
+  sessionBands,
   strideMarks,
   type FigureTrack,
   type LayoutHorse,
   type ReckonedFigureTrack,
-  type RidePiece,
+  type SessionBand,
+  type StrideMark,
 } from '@/core';
 import { useElementSize } from '@mantine/hooks';
 import { useLive } from '../../_hand/liveShown';
 import type { PlanControls } from '../../_state/usePlanEditor';
+import { HorseNames } from './HorseNames';
 import classes from './Ribbon.module.css';
-import { SEEN_PX } from './ribbonFrame';
+import { alongPx, contentPx, NAMES_PX, scaled, SEEN_PX, stopsPx, type RibbonFrame } from './ribbonFrame';
 
 type SessionRibbonProps = {
   controls: PlanControls;
@@ -27,27 +32,26 @@ type SessionRibbonProps = {
   walkedM: number | null;
 };
 
-const NAMES_PX = 104;
-const HEAD_PX = 40;
-const ROW_PX = 24;
-const END_PX = 30;
+/** Names of figures, gaits, reins and paces above; a row for each horse below. */
+const FIGURES_PX = 18;
+const GAIT_PX = 20;
+const REIN_PX = 18;
+const HEAD_PX = FIGURES_PX + GAIT_PX + REIN_PX + 4;
+const ROW_PX = 30;
+/** A letter of 12 pixels, about; and the least that a part of a session says: its gait and its rein. */
+const LETTER_PX = 6.6;
+const LEAST_PX = 78;
 
-/** Light where it is quiet, darker where it is fast: gaits are told by their names too. */
-const GAIT_TONES: Record<string, string> = {
-  walk: '#e8dfcc',
-  trot: '#d9c9a8',
-  canter: '#c6ae83',
-  'course-canter': '#b3935f',
-};
-
-/** A session of figures unrolled: what is ridden in which gait, what is done on the spot, and each horse's strides. */
-export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM, ...stands }: SessionRibbonProps) {
+/** A session of figures unrolled: each figure by its name, its gaits, reins and paces as bands, and each horse's strides in them. */
+export function SessionRibbon(props: SessionRibbonProps) {
+  const { controls, track, horses, horse, walkedM } = props;
   const { format } = useLengths();
   const { ref, width } = useElementSize();
+  const latest = useLatest(props);
   const onItsWay = useLive(controls.live)
     ?.made()
     ?.shown.tracks.find(({ id }) => id === track.id);
-  const reckoned = onItsWay?.kind === 'figures' ? onItsWay : stands.reckoned;
+  const reckoned = onItsWay?.kind === 'figures' ? onItsWay : props.reckoned;
   const { session } = reckoned;
   if (!session.ok)
     return (
@@ -57,97 +61,160 @@ export function SessionRibbon({ controls, track, horses, horse, onHorse, walkedM
         </p>
       </div>
     );
-  const pxPerM = Math.max(200, width - NAMES_PX - END_PX * 2) / Math.max(1, reckoned.lengthM);
-  const x = (alongM: number) => drawn(NAMES_PX + END_PX + alongM * pxPerM);
+  const bands = sessionBands(session);
+  const names = track.figures.map(figureWords);
+  const lengthsM = bands.map(({ fromM, toM }) => toM - fromM);
   const heightPx = HEAD_PX + horses.length * ROW_PX + 6;
+  const frame: RibbonFrame = {
+    ...{ widthPx: Math.floor(width), heightPx },
+    ...scaled(Math.floor(width), lengthsM, leastWidths(bands, names)),
+  };
+  const edges = stopsPx(frame, lengthsM).map(drawn);
   return (
     <div ref={ref} className={classes.ribbon} style={{ maxHeight: SEEN_PX }} data-testid="ribbon">
-      <svg
-        width="100%"
-        height={heightPx}
+      <div
+        className={classes.strip}
+        style={{ height: heightPx, width: contentPx(frame, lengthsM) }}
         role="group"
         aria-label={`${layoutLabels(controls.shown.resolved.layout).track(track.id)} unrolled, ${format(reckoned.lengthM)}`}
       >
-        {bandsOf(session.pieces).map(({ fromM, toM, gait, words }, index) => (
-          <g key={index}>
-            <title>{`${words}, ${gait}, ${format(toM - fromM)}`}</title>
-            <rect
-              x={x(fromM)}
-              y={4}
-              width={Math.max(1, x(toM) - x(fromM))}
-              height={HEAD_PX - 10}
-              fill={GAIT_TONES[gait] ?? '#e4e6e9'}
-              className={classes.band}
+        <HorseNames {...{ horses, heightPx, latest, headPx: HEAD_PX, rowPx: ROW_PX }} chosen={horse?.id ?? null} />
+        <svg width="100%" height={heightPx} className={classes.bands}>
+          <FigureNames {...{ bands, names, edges }} />
+          {bands.map((band, index) => (
+            <Band key={index} band={band} fromPx={edges[index]!} toPx={edges[index + 1]!} lengthM={lengthsM[index]!} />
+          ))}
+          {horses.map((row, index) => (
+            <StrideRow
+              key={row.id}
+              topPx={HEAD_PX + index * ROW_PX}
+              marks={strideMarks(session.pieces, gait => laneStride(row, gait))}
+              isChosen={row.id === horse?.id}
+              name={row.name}
+              {...{ bands, edges, frame, lengthsM }}
             />
-            <text x={x(fromM) + 5} y={22} className={classes.bandName}>
-              {fittingWords([`${gait} ${format(toM - fromM)}`, gait], x(toM) - x(fromM) - 8)}
-            </text>
-          </g>
-        ))}
-        {horses.map((row, index) => {
-          const topPx = HEAD_PX + index * ROW_PX;
-          const marks = strideMarks(session.pieces, gait => laneStride(row, gait));
-          const chosen = row.id === horse?.id;
-          return (
-            <g key={row.id} className={classes.row} data-chosen={chosen || undefined} data-horse={row.name}>
-              <g
-                role="button"
-                tabIndex={0}
-                aria-label={`Show the strides of ${row.name}`}
-                aria-pressed={chosen}
-                className={classes.horse}
-                onClick={() => onHorse(row.id)}
-                onKeyDown={event => (event.key === 'Enter' || event.key === ' ') && onHorse(row.id)}
-              >
-                <rect x={0} y={topPx} width={NAMES_PX - 6} height={ROW_PX - 2} rx={3} />
-                <text x={8} y={topPx + ROW_PX / 2} dy="0.35em">
-                  {row.name}
-                </text>
-              </g>
-              <path
-                d={marks.map(({ alongM }) => `M${x(alongM)} ${topPx + 5}v${ROW_PX - 12}`).join('')}
-                className={classes.arches}
-                data-chosen={chosen || undefined}
-                data-strides={marks.length}
-              >
-                <title>{`${marks.length} strides`}</title>
-              </path>
-            </g>
-          );
-        })}
-        {walkedM !== null && (
-          <line x1={x(walkedM)} x2={x(walkedM)} y1={2} y2={heightPx} className={classes.walkedLine} />
-        )}
-      </svg>
+          ))}
+          {walkedM !== null && (
+            <line
+              x1={drawn(alongPx(frame, lengthsM, walkedM))}
+              x2={drawn(alongPx(frame, lengthsM, walkedM))}
+              y1={2}
+              y2={heightPx}
+              className={classes.walkedLine}
+            />
+          )}
+        </svg>
+      </div>
     </div>
   );
 }
 
-const LETTER_PX = 6.4;
-
-/** The first of some words that there is room for. */
-function fittingWords(words: readonly string[], roomPx: number): string {
-  return words.find(one => one.length * LETTER_PX <= roomPx) ?? '';
+/** What each band needs for its words; the name of a figure has room over all of its bands. */
+function leastWidths(bands: readonly SessionBand[], names: readonly string[]): number[] {
+  return bands.map(({ figure, asked }) => {
+    const own = bands.filter(band => band.figure === figure).length;
+    const namePx = figure === null ? 0 : ((names[figure] ?? '').length * LETTER_PX + 14) / own;
+    return Math.ceil(Math.max(LEAST_PX, namePx, (asked ?? '').length * LETTER_PX + 12));
+  });
 }
 
-type Band = { fromM: number; toM: number; gait: string; words: string };
+type NamesProps = { bands: readonly SessionBand[]; names: readonly string[]; edges: readonly number[] };
 
-/** Stretches in one gait that follow each other are one band; what is asked on them is in its words. */
-function bandsOf(pieces: readonly RidePiece[]): Band[] {
-  const bands: Band[] = [];
-  let alongM = 0;
-  for (const piece of pieces) {
-    if (piece.kind === 'station') continue;
-    const fromM = alongM;
-    alongM += piece.chain.lengthM;
-    const words = [
-      `${piece.rein} rein`,
-      ...(piece.sideways ? [piece.sideways.movement] : []),
-      ...(piece.pace === 'normal' ? [] : [`${piece.pace} strides`]),
-    ].join(', ');
-    const last = bands[bands.length - 1];
-    if (last && last.gait === piece.gait && last.words === words) last.toM = alongM;
-    else bands.push({ fromM, toM: alongM, gait: piece.gait, words });
-  }
-  return bands;
+/** Each figure by its name, from where it begins to where it ends. */
+function FigureNames({ bands, names, edges }: NamesProps) {
+  return names.map((name, figure) => {
+    const first = bands.findIndex(band => band.figure === figure);
+    if (first < 0) return null;
+    const last = bands.findLastIndex(band => band.figure === figure);
+    const [fromPx, toPx] = [edges[first]!, edges[last + 1]!];
+    return (
+      <g key={figure} data-figure={name}>
+        <path d={`M${fromPx} ${FIGURES_PX}V2H${toPx}V${FIGURES_PX}`} className={classes.figureBracket} />
+        <text x={fromPx + 5} y={FIGURES_PX - 4} className={classes.figureName}>
+          {name}
+        </text>
+      </g>
+    );
+  });
+}
+
+type BandProps = { band: SessionBand; fromPx: number; toPx: number; lengthM: number };
+
+/** Gait and length on one line, rein and pace under it; each gait has its tone, and each rein leans its own way. */
+function Band({ band, fromPx, toPx, lengthM }: BandProps) {
+  const { format } = useLengths();
+  const { figure, gait, rein, pace, asked } = band;
+  const gaitWords = gait === null ? '' : gait.replaceAll('-', ' ');
+  const whole = `${gaitWords} ${format(lengthM)}`;
+  const isWhole = whole.length * LETTER_PX + 10 <= toPx - fromPx;
+  const under = [...(pace === 'normal' ? [] : [`${pace} strides`]), ...(asked === null ? [] : [asked])].join(', ');
+  const reinWords = `${rein} rein`;
+  const both = under === '' ? reinWords : `${reinWords}, ${under}`;
+  const isBoth = both.length * LETTER_PX + 10 <= toPx - fromPx;
+  const midPx = FIGURES_PX + GAIT_PX;
+  return (
+    <g className={classes.band} data-gait={gait ?? 'spot'} data-rein={rein} data-way={figure === null || undefined}>
+      <title>{[whole, both].join(', ')}</title>
+      <rect x={fromPx} y={FIGURES_PX} width={Math.max(1, toPx - fromPx)} height={GAIT_PX} data-part="gait" />
+      <rect x={fromPx} y={midPx} width={Math.max(1, toPx - fromPx)} height={REIN_PX} data-part="rein" />
+      <text x={fromPx + 5} y={FIGURES_PX + 14}>
+        {gait === null ? asked : isWhole ? whole : gaitWords}
+      </text>
+      {gait !== null && (
+        <text x={fromPx + 5} y={midPx + 13} data-part="rein">
+          {isBoth ? both : under === '' ? rein : under}
+        </text>
+      )}
+    </g>
+  );
+}
+
+type StrideRowProps = {
+  topPx: number;
+  marks: readonly StrideMark[];
+  isChosen: boolean;
+  name: string;
+  bands: readonly SessionBand[];
+  edges: readonly number[];
+  lengthsM: readonly number[];
+  frame: RibbonFrame;
+};
+
+/** Nearer than this strides cannot be told apart: they are counted. */
+const APART_PX = 7;
+
+/** A horse's strides: how many in each band, and each as an arch where there is room to see it. */
+function StrideRow({ topPx, marks, isChosen, name, bands, edges, lengthsM, frame }: StrideRowProps) {
+  const groundPx = topPx + ROW_PX - 5;
+  return (
+    <g className={classes.row} data-chosen={isChosen || undefined} data-horse={name} data-strides={marks.length}>
+      {bands.map((band, index) => {
+        const own = marks.filter(({ piece }) => band.pieces.includes(piece));
+        if (own.length === 0) return null;
+        const [fromPx, toPx] = [edges[index]!, edges[index + 1]!];
+        const feetPx = own.map(({ alongM }) => drawn(alongPx(frame, lengthsM, alongM)));
+        const isSeen = (toPx - fromPx) / own.length >= APART_PX;
+        return (
+          <g key={index}>
+            <path
+              d={isSeen ? archesPath(feetPx, toPx, groundPx) : `M${fromPx + 2} ${groundPx}H${toPx - 2}`}
+              className={classes.arches}
+            />
+            <text x={fromPx + 5} y={topPx + 13} className={classes.strideCount}>
+              {own.length} {own.length === 1 ? 'stride' : 'strides'}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+function archesPath(feetPx: readonly number[], endPx: number, groundPx: number): string {
+  return feetPx
+    .map((fromPx, index) => {
+      const toPx = feetPx[index + 1] ?? endPx;
+      return `M${fromPx} ${groundPx}Q${drawn((fromPx + toPx) / 2)} ${groundPx - 11} ${toPx} ${groundPx}`;
+    })
+    .join('');
 }

@@ -25,15 +25,24 @@ export type RibbonFrame = { widthPx: number; heightPx: number; pxPerM: number; l
  */
 export function ribbonFrame(widthPx: number, rows: number, legs: readonly LegOnRibbon[]): RibbonFrame {
   const leastPx = legs.map(({ isQuiet }) => (isQuiet ? QUIET_LEAST_PX : LEAST_PX));
-  const roomPx = widthPx - NAMES_PX - END_PX * 2;
-  return { widthPx, heightPx: HEAD_PX + rows * ROW_PX + 4, pxPerM: scaleFor(roomPx, legs, leastPx), leastPx };
+  const tracksM = legs.map(({ trackM }) => trackM);
+  return { widthPx, heightPx: HEAD_PX + rows * ROW_PX + 4, ...scaled(widthPx, tracksM, leastPx) };
+}
+
+/** The scale at which pieces of these lengths fill a ribbon so wide, none narrower than its least. */
+export function scaled(
+  widthPx: number,
+  tracksM: readonly number[],
+  leastPx: readonly number[],
+): Pick<RibbonFrame, 'pxPerM' | 'leastPx'> {
+  return { pxPerM: scaleFor(widthPx - NAMES_PX - END_PX * 2, tracksM, leastPx), leastPx };
 }
 
 /** The scale at which the legs fill the room, those that would be too narrow having their least; the least of scales where none does. */
-function scaleFor(roomPx: number, legs: readonly LegOnRibbon[], leastPx: readonly number[]): number {
+function scaleFor(roomPx: number, tracksM: readonly number[], leastPx: readonly number[]): number {
   let narrow = new Set<number>();
   for (;;) {
-    const free = legs.flatMap((leg, index) => (narrow.has(index) ? [] : [{ index, ...leg }]));
+    const free = tracksM.flatMap((trackM, index) => (narrow.has(index) ? [] : [{ index, trackM }]));
     const freeM = free.reduce((sum, { trackM }) => sum + trackM, 0);
     const takenPx = leastPx.reduce((sum, px, index) => sum + (narrow.has(index) ? px : 0), 0);
     if (free.length === 0 || freeM <= 0) return LEAST_SCALE;

@@ -89,7 +89,7 @@ test('a course of eight by hand, one fence ridden from behind', async ({ demoYar
     expect(await drawnAt(drawing(page, name))).toEqual({ xM: near(Number(xM)), yM: near(Number(yM)) });
 
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Ride a track' }).click();
+  await page.getByRole('button', { name: 'Add a track' }).click();
   // Each is tapped a little on the side one comes from.
   const comeFrom = (name: string, behind = false) => {
     const fence = COURSE.find(one => one.name === name)!;

@@ -35,7 +35,9 @@ export async function hoofsAt(page: Page): Promise<PointM[]> {
 export const item = (page: Page, called: string) =>
   page
     .locator(`[data-item="${called}"]`)
-    .or(page.locator('[data-item]').and(page.getByRole('button', { name: new RegExp(`^([a-z -]+ )?${called}(,|$)`) })));
+    .or(
+      page.locator('[data-item]').and(page.getByRole('button', { name: new RegExp(`^([a-z0-9 -]+ )?${called}(,|$)`) })),
+    );
 
 /** Its drawing. */
 export const drawing = (page: Page, called: string) =>
@@ -138,7 +140,7 @@ export async function layDown(
   kind: string,
   place: { name?: string; xM: string; yM: string; facing?: string },
 ) {
-  await page.getByRole('button', { name: 'Lay down' }).click();
+  await page.getByRole('button', { name: 'Add a piece' }).click();
   await page.getByRole('menuitem', { name: kind, exact: true }).click();
   if (place.name) await type(page, 'Called', place.name);
   await page.getByLabel(/^From .*long side$/).fill(place.xM);
@@ -146,6 +148,14 @@ export async function layDown(
   await page.getByLabel(/^From .*short side$/).fill(place.yM);
   await page.getByLabel(/^From .*short side$/).press('Enter');
   if (place.facing) await type(page, 'Ridden towards, degrees', place.facing);
+}
+
+/** Turns the panel beside the sand to one of its parts. */
+export async function panel(page: Page, part: 'Numbers' | 'Track' | 'Cautions'): Promise<void> {
+  await page
+    .getByRole('radiogroup', { name: 'Panel' })
+    .getByText(new RegExp(`^${part}`))
+    .click();
 }
 
 export const saved = (page: Page) => page.getByRole('status').filter({ hasText: /^Saved$/ });

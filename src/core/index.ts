@@ -220,6 +220,9 @@ export {
 } from './layout/layout';
 export { layoutLabels, type Labels } from './layout/labels';
 export { countsAround, countsOnLeg, type CountRead, type HorseCounts } from './layout/countsOnLeg';
+export { groupGlance, type GlanceWord, type HorseGlance } from './layout/groupGlance';
+export { exerciseText, hasWords, plainWords } from './exercises/exerciseSearch';
+export { gridWords, withElement, withoutElement } from './exercises/gridElements';
 export { stopNumbers, type StopNumber } from './layout/stopNumbers';
 export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
@@ -331,7 +334,8 @@ export {
 } from './plan/things';
 export { layOutPlaced, resolvePlan } from './plan/layOutPlaced';
 export { breakApart, brokenBy, editPlan } from './plan/breakApart';
-export { typeDistance, type TypedDistance } from './plan/typedDistance';
+export { oneMore } from './plan/oneMore';
+export { typeAsked, typeDistance, type TypedDistance } from './plan/typedDistance';
 export { atHeight, typeHeight } from './plan/typedHeight';
 export { callSheet, turnWords, type CallLine } from './plan/callSheet';
 export { copyThings } from './plan/copyThings';

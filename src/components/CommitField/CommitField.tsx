@@ -11,19 +11,26 @@ type CommitFieldProps<Value> = {
   text: string;
   /** Reads what was typed, or says why it cannot be read. */
   read: (typed: string) => Read<Value>;
-  /** Called with a good value once the field is left or Enter is pressed; returns a reason if it cannot be. */
-  onCommit: (value: Value) => string | null;
+  /** Called with a good value once the field is left or Enter is pressed; returns a reason if it cannot be, at once or later. */
+  onCommit: (value: Value) => Fault | Promise<Fault>;
   description?: string;
   disabled?: boolean;
-  size?: 'sm' | 'lg';
+  size?: 'xs' | 'sm' | 'lg';
+  /** The label is read aloud, and not shown: what stands beside the field says it. */
+  hideLabel?: boolean;
+  /** What stands in an empty field. */
+  placeholder?: string;
 };
+
+/** Why a value cannot be; null where it can. */
+export type Fault = string | null;
 
 /**
  * A field whose value counts once it is left. What was typed stays until it can be read, with the reason beside it;
  * leaving the field untouched changes nothing, not even by rounding. Escape brings the old value back.
  */
 export function CommitField<Value>(props: CommitFieldProps<Value>) {
-  const { label, text, read, onCommit, description, disabled, size = 'sm' } = props;
+  const { label, text, read, onCommit, description, disabled, size = 'sm', hideLabel, placeholder } = props;
   const [typed, setTyped] = useState<string | null>(null);
   const [reason, setReason] = useState<string | null>(null);
 
@@ -35,13 +42,16 @@ export function CommitField<Value>(props: CommitFieldProps<Value>) {
     if (typed === null || typed.trim() === text) return reset();
     const result = read(typed);
     const fault = result.ok ? onCommit(result.value) : result.reason;
-    if (fault === null) reset();
-    else setReason(fault);
+    const tell = (reason: Fault) => (reason === null ? reset() : setReason(reason));
+    if (fault instanceof Promise) void fault.then(tell);
+    else tell(fault);
   };
 
   return (
     <TextInput
-      label={label}
+      label={hideLabel ? undefined : label}
+      aria-label={hideLabel ? label : undefined}
+      placeholder={placeholder}
       description={description}
       disabled={disabled}
       size={size}

@@ -2,9 +2,7 @@ import type { Arena, Item, ReckonedTrack } from '@/core';
 import { Text } from '@mantine/core';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import { LayoutDrawing } from '../Sand/LayoutDrawing';
-import { Sand, sandTextM } from '../Sand/Sand';
-import { sandView } from '../Sand/sandView';
+import { CroppedSand } from '../Sand/CroppedSand';
 import classes from './LayoutCards.module.css';
 
 export type LayoutCard = {
@@ -31,14 +29,11 @@ export function LayoutCards({ cards, actions }: LayoutCardsProps) {
     <ul className={classes.cards}>
       {cards.map(card => {
         const { id, href, name, arena, items, tracks, line, tags } = card;
-        const view = sandView(arena, 'along');
         return (
           <li key={id} className={classes.card} data-archived={card.archived || undefined}>
             <Link href={href} className={classes.link}>
               <div className={classes.drawing} aria-hidden="true">
-                <Sand arena={arena} view={view} label="">
-                  <LayoutDrawing layout={{ items }} tracks={tracks} view={view} textM={sandTextM(arena)} />
-                </Sand>
+                <CroppedSand arena={arena} items={items} tracks={tracks} />
               </div>
               <strong>{name}</strong>
               <Text size="sm" c="slate.7">

@@ -1,19 +1,22 @@
 'use client';
 
 import { parseLength } from '@/core';
-import { CommitField, type Read } from '../CommitField/CommitField';
+import { CommitField, type Fault, type Read } from '../CommitField/CommitField';
 import { useLengths } from '../Lengths/LengthsProvider';
 
 type LengthFieldProps = {
   label: string;
-  /** The value shown, metres. */
-  lengthM: number;
+  /** The value shown, metres; null for none, where several differ. */
+  lengthM: number | null;
   minM: number;
   maxM: number;
-  /** Called with a good value; returns a reason if it cannot be. */
-  onCommit: (lengthM: number) => string | null;
+  /** Called with a good value; returns a reason if it cannot be, at once or later. */
+  onCommit: (lengthM: number) => Fault | Promise<Fault>;
   description?: string;
   disabled?: boolean;
+  size?: 'xs' | 'sm' | 'lg';
+  hideLabel?: boolean;
+  placeholder?: string;
 };
 
 const SIGN = /^\s*[-−]\s*/;
@@ -30,5 +33,5 @@ export function LengthField({ lengthM, minM, maxM, ...field }: LengthFieldProps)
       return { ok: false, reason: `${field.label} is ${formatSigned(minM)} to ${formatSigned(maxM)}.` };
     return { ok: true, value };
   };
-  return <CommitField {...field} text={formatSigned(lengthM)} read={read} />;
+  return <CommitField {...field} text={lengthM === null ? '' : formatSigned(lengthM)} read={read} />;
 }

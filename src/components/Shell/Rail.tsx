@@ -9,12 +9,8 @@ import type { Thread } from './threadCookie';
 
 const PLACES = [
   { path: '/yard', name: 'Yard', Icon: IconBuildingWarehouse, to: () => '/yard' },
-  {
-    path: '/plan',
-    name: 'Plan',
-    Icon: IconRuler2,
-    to: ({ layout }: Thread) => (layout ? `/plan/${layout.id}` : '/plan'),
-  },
+  // The list first: the layout one works on is named at the top of every page, one tap away.
+  { path: '/plan', name: 'Plan', Icon: IconRuler2, to: () => '/plan' },
   { path: '/set', name: 'Set', Icon: IconShoe, to: ({ layout }: Thread) => (layout ? `/set/${layout.id}` : '/set') },
   { path: '/ride', name: 'Ride', Icon: IconClipboardCheck, to: () => '/ride' },
   {

@@ -11,7 +11,10 @@ export const layOutPlaced = ((placed, ground): LaidOut => {
   try {
     const laid = exerciseOnSand(recipe, ground, placed);
     if (laid.items.every(({ at }) => Number.isFinite(at.xM) && Number.isFinite(at.yM)))
-      return { ok: true, guidance, laid, params: wholeParams(recipe, ground, placed.params) };
+      return {
+        ...{ ok: true, guidance, laid, params: wholeParams(recipe, ground, placed.params) },
+        can: { type: recipe.typed !== undefined, grow: recipe.oneMore !== undefined },
+      };
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
   }

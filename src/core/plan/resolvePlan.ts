@@ -20,16 +20,23 @@ export type PlanGround = {
   horses: readonly PlanHorse[];
 };
 
-/** `params`: all that it asks, with what is left as usual. */
+/**
+ * `params`: all that it asks, with what is left as usual; `can`: whether its distances can be typed, and whether it can have one piece
+ * more.
+ */
 export type ResolvedExercise = {
   placed: PlacedRecipe;
   guidance: Guidance;
   laid: LaidExercise;
   params: ExerciseParams;
+  can: ExerciseCan;
 };
 
+export type ExerciseCan = { type: boolean; grow: boolean };
+
 export type LaidOut =
-  { ok: true; guidance: Guidance; laid: LaidExercise; params: ExerciseParams } | { ok: false; reason: string };
+  | { ok: true; guidance: Guidance; laid: LaidExercise; params: ExerciseParams; can: ExerciseCan }
+  | { ok: false; reason: string };
 
 /**
  * Lays out one exercise of a plan. Null where that is not known yet: a page may have the shelf a moment later than the
@@ -106,10 +113,8 @@ function entryFor(placed: PlacedRecipe, ground: ExerciseGround, before: Entry | 
 function madeOf(placed: PlacedRecipe, laidOut: LaidOut | null): Made {
   if (!laidOut) return { ok: false, id: placed.id, reason: 'The shelf is not open yet.' };
   if (!laidOut.ok) return { ok: false, id: placed.id, reason: laidOut.reason };
-  return {
-    ok: true,
-    exercise: { placed, guidance: laidOut.guidance, laid: ownIds(placed, laidOut.laid), params: laidOut.params },
-  };
+  const { guidance, laid, params, can } = laidOut;
+  return { ok: true, exercise: { placed, guidance, laid: ownIds(placed, laid), params, can } };
 }
 
 /** What an exercise of a plan is laid out for. */

@@ -11,6 +11,7 @@ import { EMPTY_PLAN, type Plan, type PlanHorse } from './plan';
 import { resolvePlan } from './layOutPlaced';
 import type { PlanGround } from './resolvePlan';
 import { typeDistance } from './typedDistance';
+import { oneMore } from './oneMore';
 import { typeHeight } from './typedHeight';
 
 const FT = 0.3048;
@@ -153,4 +154,21 @@ test('heights are typed for one or for many, by hand and in an exercise', () => 
   );
   expect(sides).toEqual([1.6, 1.6, 1.6]);
   expect(() => typeHeight(hand, resolved, [], NaN)).toThrow(RangeError);
+});
+
+test('one more piece at the end, as long as there may be more', () => {
+  const grown = (kind: string, times: number) => {
+    let plan = withExercise(kind);
+    const before = resolvePlan(plan, GROUND).layout.items.filter(isRidden).length;
+    for (let time = 0; time < times; time += 1) {
+      const made = oneMore(plan, resolvePlan(plan, GROUND), 'e');
+      if (!made.ok) return made.reason;
+      plan = made.plan;
+    }
+    return resolvePlan(plan, GROUND).layout.items.filter(isRidden).length - before;
+  };
+  for (const kind of ['trot-poles', 'grid', 'fences-on-bend', 'fan']) expect(grown(kind, 1)).toBe(1);
+  expect(grown('trot-poles', 20)).toMatch(/No more: poles: Poles is a whole number from 1 to 12/);
+  expect(grown('related-line', 1)).toMatch(/as many/);
+  expect(grown('combination', 3)).toMatch(/as many as it can/);
 });

@@ -35,6 +35,29 @@ export function typeDistance(
   return movedOnLine(plan, resolved, track, leg, groundM);
 }
 
+/**
+ * Asks a count of a leg. An exercise that is laid out by its count keeps it as what it asks, and lays itself out for it.
+ * @param strides - a whole number of strides, or null to ask none
+ */
+export function typeAsked(
+  plan: Plan,
+  resolved: ResolvedPlan,
+  trackId: string,
+  leg: number,
+  strides: number | null,
+): TypedDistance {
+  const exercise = ownerOf(resolved, trackId);
+  const recipe = exercise && findRecipe(exercise.placed.kind);
+  if (exercise && recipe && strides !== null && typeof exercise.params.strides === 'number') {
+    const params = { ...exercise.params, strides };
+    const fault = paramsFault(recipe, exercise.params, params);
+    if (fault) return refuse(`It cannot be laid out so: ${fault}.`);
+    return { ok: true, plan: withParams(plan, { ...exercise.placed, params }), apart: [] };
+  }
+  const edits = [{ kind: 'change-leg' as const, track: trackId, leg, changes: { asked: strides } }];
+  return { ok: true, plan: editPlan(plan, resolved, edits), apart: brokenBy(plan, resolved, edits) };
+}
+
 function ownerOf({ exercises, ownerOf: owners }: ResolvedPlan, trackId: string): ResolvedExercise | null {
   return exercises.find(({ placed }) => placed.id === owners.get(trackId)) ?? null;
 }

@@ -42,7 +42,10 @@ function guidance(gait: PoleGait): Guidance {
       { fault: 'The foot falls nearer to the pole ahead', remedy: 'Steady the pace first, then open them by 5 cm.' },
       { fault: 'Poles are hit again and again', remedy: 'Slow down, or take every second pole out.' },
     ],
-    cautions: ['No loose pole where a horse can step on it and roll it.'],
+    cautions: [
+      'No loose pole where a horse can step on it and roll it.',
+      ...(gait === 'canter' ? [] : ['A gaited horse: one or two poles, set farther apart, with a way round them.']),
+    ],
   };
 }
 

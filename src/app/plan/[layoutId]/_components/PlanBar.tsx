@@ -1,7 +1,7 @@
 'use client';
 
 import { LinkButton } from '@/components/LinkButton/LinkButton';
-import { ITEM_CHOICES, type ItemChoice, type School } from '@/core';
+import type { Caution, ItemChoice, School } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import {
   ActionIcon,
@@ -15,11 +15,11 @@ import {
   Text,
   Tooltip,
 } from '@mantine/core';
-import { IconArrowBackUp, IconArrowForwardUp, IconDots, IconMaximize, IconMinus, IconPlus } from '@tabler/icons-react';
+import { IconAlertTriangle, IconArrowBackUp, IconArrowForwardUp, IconDots } from '@tabler/icons-react';
 import Link from 'next/link';
 import type { SaveStatus } from '../_state/autosaver';
 import type { PlanControls } from '../_state/usePlanEditor';
-import type { SandWindow } from '../_state/useSandView';
+import { AddPiece } from './AddPiece';
 import { LayoutName } from './LayoutName';
 import classes from './PlanEditor.module.css';
 import { SaveNote } from './SaveNote';
@@ -27,39 +27,24 @@ import { SaveNote } from './SaveNote';
 type PlanBarProps = {
   layoutId: string;
   controls: PlanControls;
-  window: SandWindow;
   status: SaveStatus;
   horses: readonly Horse[];
   riding: boolean;
   canCall: boolean;
   canWalk: boolean;
-  opened: { layDown: boolean; onLayDown: (opened: boolean) => void };
+  opened: { add: boolean; onAdd: (opened: boolean) => void };
   onShelf: () => void;
-  onLayDown: (choice: ItemChoice) => void;
+  onAdd: (choice: ItemChoice) => void;
+  onCautions: () => void;
+  onSelectAll: () => void;
   onRide: () => void;
   onWalk: () => void;
   onCall: () => void;
 };
 
-const ITEM_WORDS: Record<ItemChoice, string> = {
-  pole: 'Pole',
-  'raised pole': 'Raised pole',
-  'cross-rail': 'Cross-rail',
-  vertical: 'Vertical',
-  oxer: 'Oxer',
-  'triple-bar': 'Triple bar',
-  wall: 'Wall',
-  narrow: 'Narrow fence',
-  corner: 'Corner',
-  guide: 'Guide rail',
-  cone: 'Cone',
-  block: 'Block',
-  marker: 'Marker',
-};
-
 /** The name, whether it is saved, and everything that begins something. */
 export function PlanBar(props: PlanBarProps) {
-  const { layoutId, controls, window: sand, status, riding, canCall, canWalk, opened } = props;
+  const { layoutId, controls, status, riding, canCall, canWalk, opened } = props;
   return (
     <div className={classes.head}>
       <LayoutName name={controls.present.name} onRename={name => controls.put({ ...controls.present, name })} />
@@ -67,22 +52,9 @@ export function PlanBar(props: PlanBarProps) {
         <Button size="xs" onClick={props.onShelf}>
           Shelf
         </Button>
-        <Menu opened={opened.layDown} onChange={opened.onLayDown} position="bottom-start">
-          <Menu.Target>
-            <Button size="xs" variant="default">
-              Lay down
-            </Button>
-          </Menu.Target>
-          <Menu.Dropdown>
-            {ITEM_CHOICES.map(choice => (
-              <Menu.Item key={choice} onClick={() => props.onLayDown(choice)}>
-                {ITEM_WORDS[choice]}
-              </Menu.Item>
-            ))}
-          </Menu.Dropdown>
-        </Menu>
+        <AddPiece opened={opened.add} onOpened={opened.onAdd} onAdd={props.onAdd} />
         <Button size="xs" variant={riding ? 'filled' : 'default'} aria-pressed={riding} onClick={props.onRide}>
-          {riding ? 'End the track' : 'Ride a track'}
+          {riding ? 'End the track' : 'Add a track'}
         </Button>
         <GroupPicker {...props} />
         <Button size="xs" variant="default" disabled={!canWalk} onClick={props.onWalk}>
@@ -92,7 +64,8 @@ export function PlanBar(props: PlanBarProps) {
           Call sheet
         </Button>
       </Group>
-      <Group gap={6} wrap="nowrap">
+      <Group gap={6} wrap="nowrap" className={classes.state}>
+        <CautionCount cautions={controls.cautions} onShow={props.onCautions} />
         <SaveNote status={status} />
         <Tool label="Undo" disabled={!controls.canUndo} onClick={controls.undo} icon={<IconArrowBackUp size={16} />} />
         <Tool
@@ -101,9 +74,6 @@ export function PlanBar(props: PlanBarProps) {
           onClick={controls.redo}
           icon={<IconArrowForwardUp size={16} />}
         />
-        <Tool label="Closer" onClick={() => sand.zoom(1.4)} icon={<IconPlus size={16} />} />
-        <Tool label="Further out" onClick={() => sand.zoom(1 / 1.4)} icon={<IconMinus size={16} />} />
-        <Tool label="The whole sand" onClick={sand.fit} icon={<IconMaximize size={16} />} />
         <LinkButton href={`/set/${layoutId}`} size="xs" variant="default">
           Set it out
         </LinkButton>
@@ -123,6 +93,7 @@ export function PlanBar(props: PlanBarProps) {
             <Menu.Item component="a" href={`/api/layouts/${layoutId}/drawing`}>
               Save as a drawing (SVG)
             </Menu.Item>
+            <Menu.Item onClick={props.onSelectAll}>Select everything</Menu.Item>
             <Menu.Item component={Link} href="/plan/keys">
               Keys
             </Menu.Item>
@@ -130,6 +101,23 @@ export function PlanBar(props: PlanBarProps) {
         </Menu>
       </Group>
     </div>
+  );
+}
+
+/** How many cautions there are, in the open: pressed, they are read beside the sand. */
+function CautionCount({ cautions, onShow }: { cautions: readonly Caution[]; onShow: () => void }) {
+  const count = cautions.length;
+  if (count === 0) return null;
+  const isStop = cautions.some(({ level }) => level === 'stop');
+  return (
+    <Button
+      size="xs"
+      variant={isStop ? 'filled' : 'default'}
+      leftSection={<IconAlertTriangle size={15} aria-hidden="true" />}
+      onClick={onShow}
+    >
+      {count} {count === 1 ? 'caution' : 'cautions'}
+    </Button>
   );
 }
 
@@ -158,7 +146,7 @@ function GroupPicker({ controls, horses }: PlanBarProps) {
     <Popover position="bottom-start">
       <Popover.Target>
         <Button size="xs" variant="default">
-          Horses ({names})
+          {names === 0 ? 'Any horse' : `Horses (${names})`}
         </Button>
       </Popover.Target>
       <Popover.Dropdown>
@@ -172,6 +160,9 @@ function GroupPicker({ controls, horses }: PlanBarProps) {
             />
           ))}
           {horses.length === 0 && <Text size="sm">No horses in the yard yet.</Text>}
+          {names === 0 && horses.length > 0 && (
+            <Text size="sm">Nobody is chosen: exercises are laid out for a horse of 160 cm.</Text>
+          )}
           <Text size="sm" fw={500} mt={4}>
             Distances reckoned
           </Text>

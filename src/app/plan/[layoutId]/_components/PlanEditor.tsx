@@ -26,7 +26,9 @@ import {
 import type { NamedArena } from '@/data/queries/arenas';
 import type { Horse } from '@/data/queries/horses';
 import type { OwnExercise } from '@/data/queries/ownExercises';
+import { Button } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
+import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
 import { useCallback, useState } from 'react';
 import { dropDraft } from '../_state/draft';
@@ -40,14 +42,17 @@ import { usePlanEditor, type EditorGround, type MadeOnServer } from '../_state/u
 import { usePlanKeys } from '../_state/usePlanKeys';
 import { useSameGround } from '../_state/useSameGround';
 import { useSandView } from '../_state/useSandView';
+import { useTyping } from '../_state/useTyping';
 import { PlanBar } from './PlanBar';
 import classes from './PlanEditor.module.css';
+import type { CautionSpot } from '../_state/cautionSpots';
 import type { OfferedMend } from '../_state/offeredMend';
 import { PlanSand } from './PlanSand';
-import { ReadingPanel } from './ReadingPanel';
+import { placeOfCaution, ReadingPanel, type PanelPart } from './ReadingPanel';
 import { copySelected } from './reading/ThingActions';
 import { Ribbon } from './ribbon/Ribbon';
 import { SessionRibbon } from './ribbon/SessionRibbon';
+import { SandZoom } from './SandZoom';
 import { StaleNotice } from './StaleNotice';
 
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
@@ -90,7 +95,7 @@ export function PlanEditor(props: PlanEditorProps) {
   );
   const sand = useSandView(ground.arena, isPhone ? 'up' : 'along', outside);
 
-  const [selected, setSelected] = useState<Selection>(NOTHING_SELECTED);
+  const [selected, setSelectedOnly] = useState<Selection>(NOTHING_SELECTED);
   const [riding, setRiding] = useState<string | null>(null);
   const [trackWish, setTrackWish] = useState<string | null>(null);
   const [horseWish, setHorseWish] = useState<string | null>(null);
@@ -98,7 +103,9 @@ export function PlanEditor(props: PlanEditorProps) {
   const [walkedM, setWalkedM] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
   const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | null>(null);
-  const [layingDown, setLayingDown] = useState(false);
+  const [adding, setAdding] = useState(false);
+  const [part, setPart] = useState<PanelPart>('numbers');
+  const typing = useTyping(controls);
   const [offered, setOffered] = useState<OfferedMend | null>(null);
   // Whatever changes, a mend that was made for what stood before is none any more.
   const mend = offered?.of === controls.shown ? offered : null;
@@ -113,16 +120,33 @@ export function PlanEditor(props: PlanEditorProps) {
   const reckoned = tracks[trackAt] ?? null;
   const horse = layout.horses.find(one => one.id === horseWish) ?? layout.horses[0] ?? null;
 
+  /** What is selected is read beside the sand. */
+  const setSelected = useCallback((next: Selection) => {
+    setSelectedOnly(next);
+    if (next.ids.length > 0 || next.leg) setPart('numbers');
+  }, []);
   const pointAtItem = useCallback(
     (item: string | null) => setPointed(item === null ? NOWHERE : { items: [item], leg: null }),
     [],
   );
   const pointAtLeg = useCallback((leg: LegPlace | null) => setPointed(leg === null ? NOWHERE : { items: [], leg }), []);
-  const selectLeg = useCallback((leg: LegPlace) => {
-    setSelected({ ids: [], leg });
-    setTrackWish(leg.track);
-  }, []);
-  const layDown = (choice: ItemChoice) => {
+  const selectLeg = useCallback(
+    (leg: LegPlace) => {
+      setSelected({ ids: [], leg });
+      setTrackWish(leg.track);
+    },
+    [setSelected],
+  );
+  const grow = async (id: string) => {
+    const reason = await typing.grow(id);
+    if (reason !== null) notifications.show({ message: reason });
+  };
+  const showCaution = ({ cautions }: CautionSpot) => {
+    setPart('cautions');
+    const caution = controls.cautions[cautions[0]!];
+    if (caution) setPointed(placeOfCaution(caution));
+  };
+  const addPiece = (choice: ItemChoice) => {
     const item = newItem(choice, newId(), nextPlace(controls.shown, selection, ground.arena), headingFromFacing(0));
     controls.change(before => ({ ...before, items: [...before.items, item] }));
     setSelected({ ids: [item.id], leg: null });
@@ -147,6 +171,7 @@ export function PlanEditor(props: PlanEditorProps) {
     setWalkedM(current => current ?? 0);
     setPlaying(current => !current || walkedM === null);
   };
+  const dropLast = () => riding !== null && controls.change(current => dropLastStop(current, riding));
   const selectedIds = selection.ids;
   usePlanKeys({
     undo: controls.undo,
@@ -169,7 +194,7 @@ export function PlanEditor(props: PlanEditorProps) {
       setSelected(NOTHING_SELECTED);
     },
     remove: () => {
-      if (riding !== null) return controls.change(current => dropLastStop(current, riding));
+      if (riding !== null) return dropLast();
       controls.change(current => removeThings(current, selectedIds, resolved.ownerOf));
     },
     letters: {
@@ -191,7 +216,7 @@ export function PlanEditor(props: PlanEditorProps) {
       },
       p: walk,
       s: () => setOpen('shelf'),
-      l: () => setLayingDown(true),
+      l: () => setAdding(true),
       v: () => track?.kind === 'items' && setOpen('call'),
     },
   });
@@ -204,24 +229,33 @@ export function PlanEditor(props: PlanEditorProps) {
       <FollowThread layout={{ id: layoutId, name: controls.present.name }} />
       <PlanBar
         {...{ layoutId, controls, status, horses, canWalk }}
-        window={sand}
         riding={riding !== null}
         canCall={track?.kind === 'items'}
-        opened={{ layDown: layingDown, onLayDown: setLayingDown }}
+        opened={{ add: adding, onAdd: setAdding }}
         onShelf={() => setOpen('shelf')}
-        onLayDown={layDown}
+        onAdd={addPiece}
+        onCautions={() => setPart('cautions')}
+        onSelectAll={() => setSelected({ ids: things, leg: null })}
         onRide={toggleRiding}
         onWalk={walk}
         onCall={() => setOpen('call')}
       />
       {status.kind === 'stale' && <StaleNotice arenaId={arena.id} mine={controls.present} onDropMine={dropMine} />}
       {props.touches && <p className={classes.touches}>{props.touches}</p>}
-      <p className={classes.phoneHint}>Planning wants a tablet or a desk. Here is how the layout lies.</p>
+      <p className={classes.phoneHint}>Drawing is easier on a tablet or at a desk; everything is here too.</p>
       {riding !== null && (
-        <p className={classes.ridingHint} role="status">
-          Riding {ridingWords(controls.shown, riding)}: tap fences and poles in their order, each from the side one
-          comes from. Backspace takes the last away, Escape ends it.
-        </p>
+        <div className={classes.ridingHint} role="status">
+          <span>
+            {ridingWords(controls.shown, riding)}: tap fences and poles in their order, each from the side one comes
+            from.
+          </span>
+          <Button size="xs" variant="default" disabled={!isLaid(controls.shown, riding)} onClick={dropLast}>
+            Take the last away
+          </Button>
+          <Button size="xs" onClick={toggleRiding}>
+            End the track
+          </Button>
+        </div>
       )}
       <div className={classes.desk}>
         <div className={classes.drawing}>
@@ -241,11 +275,12 @@ export function PlanEditor(props: PlanEditorProps) {
               onPoint={pointAtItem}
               walkedM={walkedM}
               mend={mend}
+              onGrow={grow}
+              onCaution={showCaution}
             />
+            <SandZoom window={sand} />
             {layout.items.length === 0 && layout.tracks.length === 0 && (
-              <p className={classes.emptyHint}>
-                Empty sand. Take an exercise from the shelf, or lay poles and fences down.
-              </p>
+              <p className={classes.emptyHint}>Empty sand. Take an exercise from the shelf, or add poles and fences.</p>
             )}
           </div>
           {walkedM !== null && track && reckoned && (
@@ -276,7 +311,9 @@ export function PlanEditor(props: PlanEditorProps) {
           )}
         </div>
         <ReadingPanel
-          {...{ controls, selection, trackId, horse, horses, mend }}
+          {...{ controls, selection, trackId, horse, horses, mend, part }}
+          onPart={setPart}
+          onHorse={setHorseWish}
           onMend={setOffered}
           arena={ground.arena}
           onSelect={setSelected}
@@ -309,6 +346,10 @@ export function PlanEditor(props: PlanEditorProps) {
     </div>
   );
 }
+
+/** Whether the track that is laid has a stop yet. */
+const isLaid = ({ resolved }: ReturnType<typeof usePlanEditor>['shown'], trackId: string) =>
+  resolved.layout.tracks.some(({ id }) => id === trackId);
 
 const NOWHERE: { items: string[]; leg: LegPlace | null } = { items: [], leg: null };
 
@@ -350,5 +391,5 @@ function focusedThing(ownerOf: ReadonlyMap<string, string>): string[] {
 /** The track that is being laid, by what it is called; before its first stop it is not there yet. */
 function ridingWords({ resolved }: ReturnType<typeof usePlanEditor>['shown'], trackId: string): string {
   const { layout } = resolved;
-  return layout.tracks.some(({ id }) => id === trackId) ? layoutLabels(layout).track(trackId) : 'a new track';
+  return layout.tracks.some(({ id }) => id === trackId) ? layoutLabels(layout).track(trackId) : 'A new track';
 }

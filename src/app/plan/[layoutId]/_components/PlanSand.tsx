@@ -14,6 +14,7 @@ import { partsNamed, partsOf, type Parts } from '../_hand/movedParts';
 import { SandCanvas } from '../_hand/SandCanvas';
 import { selectThing, type LegPlace, type Selection } from '../_state/selection';
 import { itemLabels, thingOf } from '../_state/thingsShown';
+import { cautionSpots, type CautionSpot } from '../_state/cautionSpots';
 import type { OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { useSandGestures, type Marquee } from '../_state/useSandGestures';
@@ -24,7 +25,9 @@ import classes from './PlanSand.module.css';
 import { MendPreview } from './MendPreview';
 import { itemNaming, type ItemNaming } from './nameShapes';
 import { SandItem } from './SandItem';
-import { sandLabels, type SandLabel } from './sandLabels';
+import { CautionMark } from './CautionMark';
+import { GapGrips } from './GapGrips';
+import { CAUTION_SHARE, sandLabels, type SandLabel } from './sandLabels';
 import { Stands } from './Stands';
 import { TrackLayer } from './TrackLayer';
 import type { Seen } from './trackShapes';
@@ -44,6 +47,10 @@ type PlanSandProps = {
   /** Pointed at here, on the ribbon, or in a caution. */
   marked: { items: readonly string[]; leg: LegPlace | null };
   onPoint: (item: string | null) => void;
+  /** One more piece is wanted at the end of an exercise. */
+  onGrow: (exercise: string) => void;
+  /** A mark of a caution was pressed. */
+  onCaution: (spot: CautionSpot) => void;
   /** A mend that is looked at before it is made. */
   mend: OfferedMend | null;
   /** Where the walk along the chosen track has come to, metres; null while nobody walks. */
@@ -76,9 +83,14 @@ export function PlanSand(props: PlanSandProps) {
   const pointed = (event: PointerEvent) => event.buttons === 0 && onPoint(itemUnder(event.target));
   const { labels, naming } = useNaming(props);
   const { tracks } = controls.shown;
+  const spots = useMemo(() => cautionSpots(controls.cautions, resolved, tracks), [controls.cautions, resolved, tracks]);
   const written = useMemo(
-    () => sandLabels({ resolved, tracks, arena, chosenTrack, naming, isHere: () => true }, { view, textM }),
-    [resolved, tracks, arena, chosenTrack, naming, view, textM],
+    () =>
+      sandLabels(
+        { resolved, tracks, arena, chosenTrack, naming, isHere: () => true, cautions: spots },
+        { view, textM },
+      ),
+    [resolved, tracks, arena, chosenTrack, naming, spots, view, textM],
   );
   const hand = useRef<SVGSVGElement>(null);
   const layer = { ...props, standing, view, textM };
@@ -100,7 +112,7 @@ export function PlanSand(props: PlanSandProps) {
       {/* Drawings one over the other: while something is dragged, only the last is drawn anew. */}
       <GroundLayer arena={arena} marks={marks} view={view} box={box} textM={textM} svg={svg} />
       <StillLayer {...layer} {...{ labels, naming, written }} />
-      <HandLayer {...layer} marquee={marquee} svg={hand} />
+      <HandLayer {...layer} {...{ marquee, written }} svg={hand} />
       <SandCanvas painting={controls.painting} live={controls.live} svg={hand} scene={scene} />
     </div>
   );
@@ -163,11 +175,20 @@ function StillLayer({ labels, naming, written, ...props }: StillLayerProps) {
 }
 
 /** What the hand takes hold of, and what the eye is led to: outlines, handles, the walker. A drag draws its own. */
-function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject<SVGSVGElement | null> }) {
+function HandLayer(
+  props: LayerProps & {
+    marquee: Marquee | null;
+    svg: RefObject<SVGSVGElement | null>;
+    written: readonly SandLabel[];
+  },
+) {
   const { controls, chosenTrack, walkedM, view, textM, marquee, svg, mend } = props;
   const isOnItsWay = useMoved(controls.live) !== null;
   const { shown } = controls;
   const hand = handShapes(shown, props, props);
+  const { ids } = props.selection;
+  const selectedExercise =
+    ids.length === 1 && !props.riding ? shown.resolved.exercises.find(({ placed }) => placed.id === ids[0]) : undefined;
   return (
     <svg ref={svg} viewBox={viewBox(props.window)} className={classes.layer} data-layer="hand">
       {!isOnItsWay && (
@@ -188,6 +209,27 @@ function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject
           )}
         </>
       )}
+      {!isOnItsWay && selectedExercise && (
+        <GapGrips
+          {...{ shown, view, textM }}
+          exercise={selectedExercise}
+          onGrow={() => props.onGrow(selectedExercise.placed.id)}
+        />
+      )}
+      {!isOnItsWay &&
+        props.written.map(
+          ({ of, key, at }) =>
+            isCautionSpot(of) && (
+              <CautionMark
+                key={key}
+                spot={of}
+                cautions={controls.cautions}
+                at={at}
+                sizeM={textM * CAUTION_SHARE}
+                onPress={() => props.onCaution(of)}
+              />
+            ),
+        )}
       {mend && <MendPreview mend={mend} view={view} />}
       {marquee && <MarqueeBox {...marquee} view={view} />}
       {walkedM !== null && chosenTrack !== null && (
@@ -196,6 +238,8 @@ function HandLayer(props: LayerProps & { marquee: Marquee | null; svg: RefObject
     </svg>
   );
 }
+
+const isCautionSpot = (of: unknown): of is CautionSpot => typeof of === 'object' && of !== null && 'cautions' in of;
 
 function Outlines({ shapes, kind }: { shapes: readonly PathShape[]; kind: 'selected' | 'marked' }) {
   return shapes.map(({ d, look }, index) => <path key={index} d={d} className={looks[look]} data-outline={kind} />);

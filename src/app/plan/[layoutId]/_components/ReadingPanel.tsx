@@ -4,15 +4,14 @@ import { CautionList } from '@/components/Caution/CautionList';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { exerciseLabel, layoutLabels, type Arena, type Caution, type LayoutHorse, type Plan } from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import { Button, Title } from '@mantine/core';
+import { Button, SegmentedControl, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
-import type { LegPlace, Selection } from '../_state/selection';
+import { NOTHING_SELECTED, type LegPlace, type Selection } from '../_state/selection';
 import type { OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { MendWords } from './MendWords';
 import classes from './PlanEditor.module.css';
-import { LayoutReading } from './reading/LayoutReading';
 import readingClasses from './reading/Reading.module.css';
 
 // What is read of a selection comes when something is selected: the page opens without it.
@@ -21,14 +20,21 @@ const ItemReading = dynamic(() => import('./reading/ItemReading').then(m => m.It
 const LegReading = dynamic(() => import('./reading/LegReading').then(m => m.LegReading), { ssr: false });
 const ManyReading = dynamic(() => import('./reading/ManyReading').then(m => m.ManyReading), { ssr: false });
 const TrackReading = dynamic(() => import('./reading/TrackReading').then(m => m.TrackReading), { ssr: false });
+const LayoutReading = dynamic(() => import('./reading/LayoutReading').then(m => m.LayoutReading), { ssr: false });
+
+/** What the panel shows: the layout or what is selected in numbers, the track that is looked at, or what to take care of. */
+export type PanelPart = 'numbers' | 'track' | 'cautions';
 
 type ReadingPanelProps = {
   controls: PlanControls;
   arena: Arena;
+  part: PanelPart;
+  onPart: (part: PanelPart) => void;
   selection: Selection;
   trackId: string | null;
   horse: LayoutHorse | null;
   horses: readonly Horse[];
+  onHorse: (id: string) => void;
   onSelect: (selection: Selection) => void;
   onTrack: (id: string | null) => void;
   onSelectLeg: (leg: LegPlace) => void;
@@ -41,35 +47,28 @@ type ReadingPanelProps = {
 };
 
 /**
- * Beside the sand: what is selected in numbers, the track, the whole layout, and what to take care of. While something is
+ * Beside the sand: what is selected in numbers or the whole layout, the track, and what to take care of. While something is
  * dragged its numbers stand beside the hand: the panel follows when it is let go.
  */
 export function ReadingPanel(props: ReadingPanelProps) {
-  const { controls, trackId, onTrack, onSelect, onSelectLeg, onPoint, onRideOn, mend, onMend } = props;
+  const { controls, part, onPart, selection, onSelect } = props;
   const { plan, resolved } = controls.shown;
-  const { tracks } = resolved.layout;
   const { say } = useLengths();
+  const isSelected = selection.ids.length > 0 || selection.leg !== null;
   return (
-    <div className={classes.reading}>
-      <Selected {...props} />
-      {tracks.length > 0 && (
-        <div role="group" aria-label="Tracks" className={readingClasses.tracks}>
-          {tracks.map(({ id }) => (
-            <Button
-              key={id}
-              size="compact-xs"
-              variant={id === trackId ? 'filled' : 'default'}
-              aria-pressed={id === trackId}
-              onClick={() => onTrack(id)}
-            >
-              {layoutLabels(resolved.layout).track(id)}
-            </Button>
-          ))}
-        </div>
-      )}
-      {trackId !== null && <TrackReading {...{ controls, trackId, onTrack, onRideOn }} />}
-      <LayoutReading controls={controls} trackId={trackId} onSelectLeg={onSelectLeg} />
-      <OnTheSand controls={controls} onSelect={onSelect} />
+    <div className={classes.reading} data-panel={part}>
+      <SegmentedControl
+        fullWidth
+        size="xs"
+        aria-label="Panel"
+        value={part}
+        onChange={next => onPart(next as PanelPart)}
+        data={[
+          { value: 'numbers', label: 'Numbers' },
+          { value: 'track', label: 'Track' },
+          { value: 'cautions', label: `Cautions ${controls.cautions.length}` },
+        ]}
+      />
       {resolved.faults.map(({ id, reason }) => (
         <p key={id} role="alert" className={classes.fault}>
           {exerciseName(plan, id)}: {say(reason)}{' '}
@@ -78,18 +77,81 @@ export function ReadingPanel(props: ReadingPanelProps) {
           </button>
         </p>
       ))}
+      {part === 'numbers' && isSelected && (
+        <>
+          <Selected {...props} />
+          <Button size="xs" variant="default" onClick={() => onSelect(NOTHING_SELECTED)}>
+            Back to the whole layout
+          </Button>
+        </>
+      )}
+      {part === 'numbers' && !isSelected && <WholeLayout {...props} />}
+      {part === 'track' && <OneTrack {...props} />}
+      {part === 'cautions' && <Cautions {...props} />}
+    </div>
+  );
+}
+
+function WholeLayout({ controls, trackId, horse, onHorse, onTrack, onSelect, onSelectLeg }: ReadingPanelProps) {
+  return (
+    <>
+      <TrackChoice {...{ controls, trackId, onTrack }} />
+      <LayoutReading {...{ controls, trackId, horse, onHorse, onSelectLeg }} />
+      <OnTheSand controls={controls} onSelect={onSelect} />
+    </>
+  );
+}
+
+function OneTrack({ controls, trackId, onTrack, onRideOn }: ReadingPanelProps) {
+  return (
+    <>
+      <TrackChoice {...{ controls, trackId, onTrack }} />
+      {trackId === null ? (
+        <Text size="sm">No track yet: choose “Add a track”, then tap fences and poles in their order.</Text>
+      ) : (
+        <TrackReading {...{ controls, trackId, onTrack, onRideOn }} />
+      )}
+    </>
+  );
+}
+
+function Cautions({ controls, mend, onMend, onPoint }: ReadingPanelProps) {
+  return (
+    <>
+      {controls.cautions.length === 0 && <Text size="sm">Nothing here wants mending.</Text>}
       <CautionList
         cautions={controls.cautions}
-        items={resolved.layout.items}
+        items={controls.shown.resolved.layout.items}
         action={caution => <Mend {...{ caution, controls, mend, onMend }} />}
-        onPoint={caution => onPoint(placeOf(caution))}
+        onPoint={caution => onPoint(placeOfCaution(caution))}
       />
+    </>
+  );
+}
+
+/** The tracks by name, where there are several. */
+function TrackChoice({ controls, trackId, onTrack }: Pick<ReadingPanelProps, 'controls' | 'trackId' | 'onTrack'>) {
+  const { layout } = controls.shown.resolved;
+  if (layout.tracks.length < 2) return null;
+  return (
+    <div role="group" aria-label="Tracks" className={readingClasses.tracks}>
+      {layout.tracks.map(({ id }) => (
+        <Button
+          key={id}
+          size="compact-xs"
+          variant={id === trackId ? 'filled' : 'default'}
+          aria-pressed={id === trackId}
+          onClick={() => onTrack(id)}
+        >
+          {layoutLabels(layout).track(id)}
+        </Button>
+      ))}
     </div>
   );
 }
 
 /** Where a caution is: its items, and the leg it speaks of. */
-function placeOf(caution: Caution | null): { items: string[]; leg: LegPlace | null } {
+export function placeOfCaution(caution: Caution | null): { items: string[]; leg: LegPlace | null } {
   if (!caution) return { items: [], leg: null };
   const { track, part } = caution.place;
   return { items: caution.items, leg: track !== null && part !== null ? { track, leg: part } : null };
@@ -109,7 +171,8 @@ function Mend({ caution, controls, mend, onMend }: MendProps) {
     if (!offered)
       notifications.show({ message: 'Nothing that Roan can move mends this: it wants a decision of yours.' });
   };
-  if (caution.level === 'note' && caution.mend === '') return null;
+  // A count of a stage is taken out of the exercise, or its distance is typed: nothing is moved for it.
+  if (caution.code === 'stage-count' || (caution.level === 'note' && caution.mend === '')) return null;
   if (mend?.caution === caution)
     return (
       <MendWords

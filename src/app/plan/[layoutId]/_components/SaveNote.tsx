@@ -15,11 +15,11 @@ function words(status: SaveStatus): string {
   }
 }
 
-/** Whether what is on the screen is in the database. */
+/** Whether what is on the screen is in the database. It is as wide saved as while saving: nothing moves under the hand. */
 export function SaveNote({ status }: { status: SaveStatus }) {
   const calm = status.kind === 'saved' || status.kind === 'saving';
   return (
-    <Text size="sm" c={calm ? 'slate.7' : 'chestnut.8'} fw={calm ? 400 : 600} role="status" maw={320}>
+    <Text size="sm" c={calm ? 'slate.7' : 'chestnut.8'} fw={calm ? 400 : 600} role="status" miw={64} maw={320}>
       {words(status)}
     </Text>
   );

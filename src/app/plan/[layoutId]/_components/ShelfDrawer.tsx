@@ -1,21 +1,22 @@
 'use client';
 
-import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
-import { Sand, sandTextM } from '@/components/Sand/Sand';
-import { sandView } from '@/components/Sand/sandView';
+import { CroppedSand } from '@/components/Sand/CroppedSand';
 import {
   exerciseGround,
   exerciseSketch,
+  exerciseText,
+  hasWords,
   HORSE_LEVELS,
+  layOutExercise,
   layoutLabels,
   placeArrangement,
   placeExercise,
+  plainWords,
   PURPOSES,
-  reckonLayout,
   SHELF,
   type Arena,
-  type Item,
-  type PlannedTrack,
+  type ExerciseGround,
+  type LaidExercise,
   type Recipe,
   type Rein,
 } from '@/core';
@@ -39,6 +40,8 @@ import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { Selection } from '../_state/selection';
 import type { EditorGround, PlanControls } from '../_state/usePlanEditor';
 import { removeOwnExerciseAction } from '../../shelfActions';
+import { ExerciseGuide } from './ExerciseGuide';
+import { ExercisePicture } from './ExercisePicture';
 import classes from './ShelfDrawer.module.css';
 
 type ShelfDrawerProps = {
@@ -57,10 +60,15 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
   const [filter, setFilter] = useState<Filter>({ words: '', purpose: null, level: null });
   const [taken, setTaken] = useState<Recipe | null>(null);
   const shown = useDeferredValue(filter);
-  const recipes = SHELF.filter(({ guidance }) => matches(shown, guidance.title, guidance.purposes, guidance.level));
-  const mine = own.filter(({ title, purposes, level }) => matches(shown, title, purposes, level));
   const { plan } = controls.present;
   const on = useMemo(() => exerciseGround(plan, { horseIds: null }, ground), [plan, ground]);
+  const shelf = useMemo(() => SHELF.map(recipe => onShelf(recipe, on)), [on]);
+  const recipes = shelf.filter(({ text, recipe: { guidance } }) =>
+    matches(shown, text, guidance.purposes, guidance.level),
+  );
+  const mine = own.filter(({ title, purposes, level }) =>
+    matches(shown, plainWords([title, ...purposes, level].join(' ')), purposes, level),
+  );
   const place = (recipe: Recipe, rein: Rein, horseIds: string[] | null, session: string | null) => {
     const placed = placeExercise(plan, ground, { id: newId(), recipe, rein, horseIds, session });
     controls.change(() => placed.plan);
@@ -77,9 +85,9 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
     onClose();
   };
   return (
-    <Drawer opened onClose={onClose} title="The shelf" size={520} overlayProps={{ backgroundOpacity: 0.2 }}>
+    <Drawer opened onClose={onClose} title="The shelf" size={560} overlayProps={{ backgroundOpacity: 0.2 }}>
       {taken ? (
-        <Taking recipe={taken} {...{ controls, horses }} onBack={() => setTaken(null)} onPlace={place} />
+        <Taking recipe={taken} {...{ controls, horses, ground }} onBack={() => setTaken(null)} onPlace={place} />
       ) : (
         <Stack gap="sm">
           <Group grow gap="xs">
@@ -128,10 +136,10 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
             </>
           )}
           <ul className={classes.cards}>
-            {recipes.map(recipe => (
+            {recipes.map(({ recipe, laid }) => (
               <li key={recipe.kind}>
                 <button type="button" className={classes.card} onClick={() => setTaken(recipe)}>
-                  <Sketch recipe={recipe} ground={on} />
+                  <Sketch laid={laid} ground={on} />
                   <strong>{recipe.guidance.title}</strong>
                   <span>
                     {recipe.guidance.purposes.join(', ')} · {recipe.guidance.level}
@@ -146,43 +154,37 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
   );
 }
 
+/** An exercise of the shelf as it would lie here, with the words that it is found by. */
+type OnShelf = { recipe: Recipe; laid: LaidExercise | null; text: string };
+
+function onShelf(recipe: Recipe, ground: ExerciseGround): OnShelf {
+  const laid = exerciseSketch(recipe, ground);
+  return { recipe, laid, text: exerciseText(recipe, ground, laid) };
+}
+
 function matches(
   { words, purpose, level }: Filter,
-  title: string,
+  text: string,
   purposes: readonly string[],
   itsLevel: string,
 ): boolean {
-  const text = [title, ...purposes, itsLevel].join(' ').toLowerCase();
-  const all = words
-    .toLowerCase()
-    .split(/\s+/)
-    .every(word => text.includes(word));
-  return all && (purpose === null || purposes.includes(purpose)) && (level === null || level === itsLevel);
+  const isLike = hasWords(text, words);
+  return isLike && (purpose === null || purposes.includes(purpose)) && (level === null || level === itsLevel);
 }
 
-type SketchProps = { recipe: Recipe; ground: ReturnType<typeof exerciseGround> };
-
-/** A small true drawing: laid out for these horses on this sand. */
-const Sketch = memo(function Sketch({ recipe, ground }: SketchProps) {
-  const laid = useMemo(() => exerciseSketch(recipe, ground), [recipe, ground]);
-  if (!laid) return <Drawing arena={ground.arena} items={[]} tracks={[]} />;
-  return <Drawing arena={ground.arena} items={laid.items} tracks={laid.tracks} />;
-});
-
-function Drawing({ arena, items, tracks }: { arena: Arena; items: Item[]; tracks: PlannedTrack[] }) {
-  const view = sandView(arena, 'along');
-  const reckoned = reckonLayout({
-    ...{ name: '', arena, fall: null, school: 'whole-stride', horses: [], kit: null },
-    ...{ items, tracks },
-  });
+/** A small true drawing: laid out for these horses on this sand, at its last stage, with the strides of the first of them. */
+const Sketch = memo(function Sketch({ laid, ground }: { laid: LaidExercise | null; ground: ExerciseGround }) {
+  const stage = laid?.stages.at(-1);
   return (
     <span className={classes.sketch} aria-hidden="true">
-      <Sand arena={arena} view={view} label="">
-        <LayoutDrawing layout={{ items }} tracks={reckoned} view={view} textM={sandTextM(arena)} />
-      </Sand>
+      {laid && stage ? (
+        <ExercisePicture laid={laid} ground={ground} stage={stage} />
+      ) : (
+        <CroppedSand arena={ground.arena} items={[]} tracks={[]} />
+      )}
     </span>
   );
-}
+});
 
 function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; arena: Arena; onTake: () => void }) {
   const [gone, setGone] = useState(false);
@@ -192,7 +194,9 @@ function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; arena: Ar
   return (
     <li>
       <button type="button" className={classes.card} onClick={onTake}>
-        <Drawing arena={arena} items={at} tracks={[]} />
+        <span className={classes.sketch} aria-hidden="true">
+          <CroppedSand arena={arena} items={at} tracks={[]} />
+        </span>
         <strong>{exercise.title}</strong>
         <span>
           {exercise.purposes.join(', ')} · {exercise.level}
@@ -216,6 +220,7 @@ function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; arena: Ar
 
 type TakingProps = {
   recipe: Recipe;
+  ground: EditorGround;
   controls: PlanControls;
   horses: readonly Horse[];
   onBack: () => void;
@@ -223,7 +228,7 @@ type TakingProps = {
 };
 
 /** What an exercise asks before it lies on the sand: for which horses, on which rein, and what it is ridden behind. */
-function Taking({ recipe, controls, horses, onBack, onPlace }: TakingProps) {
+function Taking({ recipe, ground, controls, horses, onBack, onPlace }: TakingProps) {
   const { plan } = controls.present;
   const { guidance } = recipe;
   const [rein, setRein] = useState<Rein>('left');
@@ -232,18 +237,19 @@ function Taking({ recipe, controls, horses, onBack, onPlace }: TakingProps) {
   const [fresh] = useState(newId);
   const [session, setSession] = useState<string | null>(sessions[0] ?? fresh);
   const { track: called } = layoutLabels(controls.shown.resolved.layout);
-  const isFlat = useMemo(
-    () => exerciseSketch(recipe, anyGround(controls))?.tracks.every(({ kind }) => kind === 'figures') ?? false,
-    [recipe, controls],
+  const on = useMemo(
+    () => exerciseGround(plan, { horseIds: horseIds.length === 0 ? null : horseIds }, ground),
+    [plan, horseIds, ground],
   );
+  const laid = useMemo(() => layOutExercise(recipe, on, { rein }).exercise, [recipe, on, rein]);
+  const isFlat = laid.tracks.every(({ kind }) => kind === 'figures');
   return (
     <Stack gap="sm">
       <Title order={3} size="h4">
         {guidance.title}
       </Title>
       <Text size="sm">
-        For {guidance.purposes.join(', ')}. {guidance.level} pairs who know:{' '}
-        {guidance.knowFirst.join('; ').toLowerCase()}.
+        For {guidance.purposes.join(', ')}; {guidance.level} pairs.
       </Text>
       <SegmentedControl
         aria-label="Rein"
@@ -287,12 +293,7 @@ function Taking({ recipe, controls, horses, onBack, onPlace }: TakingProps) {
           Back to the shelf
         </Button>
       </Group>
+      <ExerciseGuide guidance={guidance} laid={laid} ground={on} />
     </Stack>
   );
-}
-
-function anyGround(controls: PlanControls) {
-  const { arena, horses, school } = controls.shown.resolved.layout;
-  const usual = { id: 'any', name: 'any', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;
-  return { arena, school, horses: horses.length > 0 ? horses : [usual] };
 }

@@ -16,12 +16,13 @@ import {
   type ResolvedPlan,
   type TrackGait,
 } from '@/core';
+import type { CautionSpot } from '../_state/cautionSpots';
 import { leadShape } from './leadShape';
 import { nameRuns, type ItemNaming } from './nameShapes';
 import type { Seen } from './trackShapes';
 
 /** A label of the sand: what it is of, and what is drawn at its place. */
-export type SandLabel = { of: unknown; key: string; shapes: Shape[] };
+export type SandLabel = { of: unknown; key: string; at: PaperPoint; shapes: Shape[] };
 
 type Labelled = {
   resolved: ResolvedPlan;
@@ -31,6 +32,8 @@ type Labelled = {
   naming: (item: Item) => ItemNaming;
   /** Whether something gets its label here; the others only lie in the way. */
   isHere: (part: unknown) => boolean;
+  /** Where cautions are, to be marked beside it. */
+  cautions?: readonly CautionSpot[];
 };
 
 type Wish = LabelWish & { of: unknown; key: string; draw: (at: PaperPoint) => Shape[] };
@@ -43,11 +46,12 @@ export function sandLabels(labelled: Labelled, seen: Seen): SandLabel[] {
   const chosen = resolved.layout.tracks.find(({ id }) => id === labelled.chosenTrack);
   const ridden = tracks.find(({ id }) => id === labelled.chosenTrack);
   const leads = chosen && ridden ? leadWishes(chosen.gait, ridden, isHere, seen) : [];
-  const wishes = [...names, ...leads];
+  const cautions = (labelled.cautions ?? []).map(spot => cautionWish(spot, seen));
+  const wishes = [...names, ...cautions, ...leads];
   const places = placeLabels(wishes, obstaclesOf(labelled, seen));
   return wishes.flatMap(({ of, key, draw }, index) => {
     const at = places[index];
-    return at ? [{ of, key, shapes: draw(at) }] : [];
+    return at ? [{ of, key, at, shapes: draw(at) }] : [];
   });
 }
 
@@ -137,6 +141,23 @@ function offFrom({ x, y }: PaperPoint, towardsRad: number, offM: number, { width
   const [cos, sin] = [Math.cos(towardsRad), Math.sin(towardsRad)];
   const reachM = offM + (Math.abs(cos) * widthM + Math.abs(sin) * heightM) / 2;
   return { x: x + cos * reachM, y: y + sin * reachM };
+}
+
+/** How large the mark of a caution is, in sizes of the text. */
+export const CAUTION_SHARE = 1.5;
+
+/** The page draws the mark itself: it is pressed. */
+function cautionWish(spot: CautionSpot, seen: Seen): Wish {
+  const sizeM = seen.textM * CAUTION_SHARE;
+  const size = { widthM: sizeM, heightM: sizeM };
+  const at = seen.view.toPaper(spot.at);
+  return {
+    of: spot,
+    key: `caution ${spot.key}`,
+    ...size,
+    places: [...around(at, 0.3, size, seen.textM)],
+    draw: () => [],
+  };
 }
 
 /** Where the lead of the canter begins and where it changes: inside the turn, else outside it. */

@@ -1,5 +1,6 @@
+import { hoofShapes } from '@/components/Sand/hoofShapes';
 import { paperFrame } from '@/components/Sand/paperFrame';
-import { drawn, type SandView } from '@/components/Sand/sandView';
+import type { SandView } from '@/components/Sand/sandView';
 import type { Shape } from '@/components/Sand/shape';
 import { chainPath, chainsPath, wayPoses } from '@/components/Sand/trackPath';
 import {
@@ -7,11 +8,9 @@ import {
   laneStride,
   strideMarks,
   type Chain,
-  type HoofMark,
   type ItemTrack,
   type Layout,
   type LayoutHorse,
-  type Pose,
   type ReckonedFigureTrack,
   type ReckonedLeg,
   type ReckonedTrack,
@@ -101,24 +100,4 @@ function headShape(chains: readonly Chain[], { view, textM }: Seen): Shape {
     return `M${at(-0.4 * sizeM, -0.34 * sizeM)}L${at(0.2 * sizeM, 0)}L${at(-0.4 * sizeM, 0.34 * sizeM)}`;
   });
   return { kind: 'path', d: heads.join(''), look: 'head', strokeM: sizeM * 0.2 };
-}
-
-/** A print is no longer than this share of the stride it ends. */
-const PRINT_SHARE = 0.2;
-
-type Prints = readonly { kind?: HoofMark['kind']; pose: Pose }[];
-
-/**
- * Prints, toe ahead; landing and take-off are filled, so that a leg can be counted at a glance.
- * @param strideM - from one to the next, so that prints are no larger than what lies between them
- */
-function hoofShapes(prints: Prints, strideM: number, { view, textM }: Seen): Shape[] {
-  const sizeM = drawn(Math.min(textM * 0.62, 0.5, strideM * PRINT_SHARE));
-  return prints.map(({ kind = 'stride', pose }) => {
-    const { at } = paperFrame(view, pose);
-    const place = (x: number, y: number) => at(x * sizeM, y * sizeM);
-    const d = `M${place(-0.5, -0.42)}Q${place(0.5, -0.62)} ${place(0.5, 0)}Q${place(0.5, 0.62)} ${place(-0.5, 0.42)}`;
-    const look = kind === 'stride' ? 'hoof' : 'airHoof';
-    return { kind: 'path', d, look, strokeM: sizeM * 0.2, hoof: kind };
-  });
 }

@@ -1,9 +1,10 @@
-import { headingFromFacing } from '@/core';
+import { EMPTY_PLAN, headingFromFacing, layOutPlaced, placeExercise, SHELF, typeDistance } from '@/core';
+import { planShower } from '../_state/planShower';
 import { ARENA, LINE, MAYFLY, shows } from '../_state/testShown';
 import { madeByHand, type Hand } from './hand';
 
 const itemAfter = (hand: Hand, id: string) =>
-  madeByHand(hand, shows()(LINE), ARENA)?.plan.items.find(item => item.id === id);
+  madeByHand(hand, shows()(LINE), ARENA, null)?.plan.items.find(item => item.id === id);
 
 const drag = { kind: 'things', item: 'elm', ids: ['elm'], free: false, reachM: 0.4, horse: MAYFLY.id } as const;
 
@@ -29,7 +30,21 @@ test('edits are made as they are asked', () => {
 test('what is gone cannot be held', () => {
   const base = shows()(LINE);
   const gone = { ...drag, item: 'oak', ids: ['oak'], by: { xM: 1, yM: 1 } };
-  expect(madeByHand(gone, base, ARENA)).toBeNull();
+  expect(madeByHand(gone, base, ARENA, null)).toBeNull();
   const turn = { kind: 'turn', ids: ['oak'], about: { xM: 0, yM: 0 }, towards: { xM: 1, yM: 0 }, free: true } as const;
-  expect(madeByHand({ ...turn, ids: ['oak'] }, base, ARENA)).toBeNull();
+  expect(madeByHand({ ...turn, ids: ['oak'] }, base, ARENA, null)).toBeNull();
+});
+
+test('a distance of an exercise is dragged to where the hand is, no nearer than a hand’s breadth, and stays one of what it asks', () => {
+  const ground = { ...{ name: '', arena: ARENA, fall: null, kit: null }, horses: [MAYFLY] };
+  const recipe = SHELF.find(({ kind }) => kind === 'trot-poles')!;
+  const wish = { id: 'row', recipe, rein: 'left' as const, horseIds: null, session: null };
+  const { plan } = placeExercise(EMPTY_PLAN, ground, wish);
+  const base = planShower(layOutPlaced)(plan, ground);
+  const gap = (groundM: number): Hand => ({ kind: 'gap', track: 'row', leg: 1, groundM });
+  const spacingM = (hand: Hand) => madeByHand(hand, base, ARENA, typeDistance)?.plan.exercises[0]!.params.spacingM;
+  expect(spacingM(gap(1.35))).toBe(1.35);
+  // Too near for a row: nothing is made of it, and without the shelf nothing is either.
+  expect(spacingM(gap(0.1))).toBeUndefined();
+  expect(madeByHand(gap(1.35), base, ARENA, null)).toBeNull();
 });

@@ -1,4 +1,13 @@
-import { editPlan, soundPlan, turnThings, type Arena, type LayoutEdit, type Plan, type PointM } from '@/core';
+import {
+  editPlan,
+  soundPlan,
+  turnThings,
+  type Arena,
+  type LayoutEdit,
+  type Plan,
+  type PointM,
+  type typeDistance,
+} from '@/core';
 import { itemsOf } from '../_state/thingsShown';
 import type { Shown } from '../_state/usePlanEditor';
 import { dragThings, snapHeading, type Dragged } from './dragThings';
@@ -21,10 +30,21 @@ export type Hand =
       horse: string | null;
     }
   | { kind: 'turn'; ids: string[]; about: PointM; towards: PointM; free: boolean }
-  | { kind: 'edits'; edits: LayoutEdit[] };
+  | { kind: 'edits'; edits: LayoutEdit[] }
+  /** A distance of an exercise that is dragged to so many metres of ground. */
+  | { kind: 'gap'; track: string; leg: number; groundM: number };
+
+/** How a distance of an exercise is typed: by the shelf, once that is there. */
+export type TypeDistance = typeof typeDistance;
+
+const LEAST_GAP_M = 0.3;
 
 /** The plan that a hand makes of what stands; null where what it held is gone. */
-export function madeByHand(hand: Hand, base: Shown, arena: Arena): Dragged | null {
+export function madeByHand(hand: Hand, base: Shown, arena: Arena, shelf: TypeDistance | null): Dragged | null {
+  if (hand.kind === 'gap') {
+    const made = shelf?.(base.plan, base.resolved, hand.track, hand.leg, Math.max(LEAST_GAP_M, hand.groundM));
+    return made?.ok ? { plan: soundPlan(made.plan), guides: [], words: null } : null;
+  }
   if (hand.kind === 'edits')
     return { plan: soundPlan(editPlan(base.plan, base.resolved, hand.edits)), guides: [], words: null };
   if (hand.kind === 'turn') {
@@ -42,8 +62,14 @@ export function madeByHand(hand: Hand, base: Shown, arena: Arena): Dragged | nul
 }
 
 /** The same, shown: `show` lays a plan out and reckons it. */
-export function shownByHand(hand: Hand, base: Shown, arena: Arena, show: (plan: Plan) => Shown): Made | null {
-  const made = madeByHand(hand, base, arena);
+export function shownByHand(
+  hand: Hand,
+  base: Shown,
+  arena: Arena,
+  show: (plan: Plan) => Shown,
+  shelf: TypeDistance | null,
+): Made | null {
+  const made = madeByHand(hand, base, arena, shelf);
   if (!made) return null;
   const { plan, guides, words } = made;
   return { shown: show(plan), drag: hand.kind === 'things' ? { guides, words, item: hand.item } : null };

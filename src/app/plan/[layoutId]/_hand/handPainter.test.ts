@@ -49,6 +49,7 @@ function painter() {
   const [sand, ribbon] = [createCanvas(1, 1), createCanvas(1, 1)];
   const tell = handPainter({
     layOut: () => null,
+    shelf: null,
     blank: () => createCanvas(1, 1) as unknown as PaintedOn,
     later: work => due.push(work),
     say: one => said.push(one),

@@ -1,7 +1,7 @@
 import { formatReading, type LayOut, type Plan } from '@/core';
 import { planShower } from '../_state/planShower';
 import type { Shown } from '../_state/usePlanEditor';
-import { shownByHand } from './hand';
+import { shownByHand, type TypeDistance } from './hand';
 import { movedNames, partsOf, type Parts } from './movedParts';
 import { ribbonPicture } from './ribbonPicture';
 import { sameParts } from './sameParts';
@@ -10,6 +10,8 @@ import type { PaintedOn, Part, Said, Told } from './told';
 
 export type PainterWays = {
   layOut: LayOut;
+  /** Types distances of exercises; null where the shelf is not there. */
+  shelf: TypeDistance | null;
   /** An empty canvas to draw parts on. */
   blank: () => PaintedOn;
   /** Runs work once everything is told that is told now. */
@@ -56,7 +58,7 @@ export function handPainter(ways: PainterWays): (told: Told) => void {
     const isHeld = hand !== undefined && hand.hand !== null;
     // A hand moves what stood when it took hold. Once it let go, what it made stands, and its picture stays until it is told.
     if (isHeld && hand.stand !== stand.number) return;
-    const made = isHeld ? shownByHand(hand.hand!, standing.shown, ground.arena, show) : null;
+    const made = isHeld ? shownByHand(hand.hand!, standing.shown, ground.arena, show, ways.shelf) : null;
     const { sand, ribbon: unrolled } = known;
     const looks = known['sand-looks']?.looks;
     if (canvases.sand && made && sand && looks)

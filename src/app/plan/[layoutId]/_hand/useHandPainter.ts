@@ -3,6 +3,7 @@ import type { LayOut } from '@/core';
 import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import type { EditorGround, Shown } from '../_state/usePlanEditor';
 import { facesOf } from './fontFaces';
+import type { TypeDistance } from './hand';
 import { handPainter } from './handPainter';
 import type { LiveStore } from './liveShown';
 import { standNumber } from './standNumber';
@@ -15,20 +16,20 @@ export type Painting = {
   place: 'page' | 'worker';
 };
 
-type PaintedFor = { live: LiveStore; shown: Shown; ground: EditorGround; layOut: LayOut };
+type PaintedFor = { live: LiveStore; shown: Shown; ground: EditorGround; layOut: LayOut; shelf: TypeDistance | null };
 
 /**
  * Paints what hands make of a layout: beside the page once that is there, so that the page has nothing to do in a drag but to
  * say where the hand is; until then, and where a browser cannot, in the page.
  */
-export function useHandPainter({ live, shown, ground, layOut }: PaintedFor): Painting {
+export function useHandPainter({ live, shown, ground, layOut, shelf }: PaintedFor): Painting {
   const { unit } = useLengths();
   const beside = usePainterBeside(live);
   const inPage = useMemo<Painting>(() => {
     const blank = () => (hasOffscreen() ? new OffscreenCanvas(1, 1) : document.createElement('canvas'));
     const say = ({ names }: Said) => live.setMoved(names);
-    return { place: 'page', tell: handPainter({ layOut, blank, later: work => queueMicrotask(work), say }) };
-  }, [layOut, live]);
+    return { place: 'page', tell: handPainter({ layOut, shelf, blank, later: work => queueMicrotask(work), say }) };
+  }, [layOut, shelf, live]);
   const painting = beside ?? inPage;
   const { tell } = painting;
   useLayoutEffect(() => tell({ kind: 'ground', ground, unit }), [tell, ground, unit]);

@@ -7,7 +7,7 @@ export const PLAN_KEYS: { title: string; keys: PlanKey[] }[] = [
     keys: [
       { keys: 'Tab, Shift Tab', does: 'from thing to thing on the sand, and on to the ribbon and the reading' },
       { keys: 'Enter or Space', does: 'selects what is in focus; with Shift, together with what is selected already' },
-      { keys: 'Escape', does: 'lets go of the selection, or ends riding a track' },
+      { keys: 'Escape', does: 'lets go of the selection, or ends the track that is laid' },
       { keys: 'a', does: 'selects everything on the sand' },
       { keys: 'i, o', does: 'closer in, further out' },
       { keys: 'w', does: 'the whole sand' },
@@ -28,14 +28,14 @@ export const PLAN_KEYS: { title: string; keys: PlanKey[] }[] = [
     ],
   },
   {
-    title: 'Riding and reading',
+    title: 'Tracks and reading',
     keys: [
-      { keys: 'r', does: 'rides a track: each item chosen next is added to it' },
+      { keys: 'r', does: 'adds a track: each item chosen next is added to it' },
       {
         keys: 'Enter, Shift Enter',
-        does: 'while riding a track: over the item in focus from its front, or from behind',
+        does: 'while a track is laid: over the item in focus from its front, or from behind',
       },
-      { keys: 'Backspace', does: 'while riding a track: takes its last item away' },
+      { keys: 'Backspace', does: 'while a track is laid: takes its last item away' },
       { keys: 'h', does: 'the next horse of the group shows its strides' },
       { keys: 'Arrows on a post of the ribbon', does: 'slide its fence along the track by 10 cm; Shift 1 m, Alt 1 cm' },
       { keys: 'p', does: 'walks the track, or waits' },
@@ -45,7 +45,7 @@ export const PLAN_KEYS: { title: string; keys: PlanKey[] }[] = [
     title: 'Opening',
     keys: [
       { keys: 's', does: 'the shelf of exercises' },
-      { keys: 'l', does: 'what can be laid down by hand' },
+      { keys: 'l', does: 'what can be added by hand' },
       { keys: 'v', does: 'the call sheet' },
     ],
   },

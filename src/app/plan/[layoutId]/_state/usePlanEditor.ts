@@ -17,7 +17,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Edited } from './autosaver';
 import { planShower } from './planShower';
 import { commit, redo, startHistory, undo } from './history';
-import { madeByHand, shownByHand, type Hand } from '../_hand/hand';
+import { madeByHand, shownByHand, type Hand, type TypeDistance } from '../_hand/hand';
 import { liveStore, whenAsked } from '../_hand/liveShown';
 import { standNumber } from '../_hand/standNumber';
 import { useHandPainter } from '../_hand/useHandPainter';
@@ -34,7 +34,7 @@ export type Shown = { plan: Plan; resolved: ResolvedPlan; tracks: ReckonedTrack[
 export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnServer) {
   const [history, setHistory] = useState(() => startHistory(first));
   const [live] = useState(liveStore);
-  const layOut = useLayOut(made.laid);
+  const { layOut, shelf } = useShelf(made.laid);
   const [reckon] = useState(layoutReckoner);
   const showOn = useMemo(() => planShower(layOut, reckon), [layOut, reckon]);
   const { present } = history;
@@ -44,7 +44,7 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   );
   const shown = useMemo(() => show(present.plan), [show, present.plan]);
   const cautions = useStandingCautions(shown, made);
-  const painting = useHandPainter({ live, shown, ground, layOut });
+  const painting = useHandPainter({ live, shown, ground, layOut, shelf });
 
   const put = useCallback(
     (next: Edited) => {
@@ -72,18 +72,18 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   /** Shows what a hand makes of what stands, without making it. */
   const follow = useCallback(
     (hand: Hand) => {
-      const made = whenAsked(() => shownByHand(hand, shown, ground.arena, show));
+      const made = whenAsked(() => shownByHand(hand, shown, ground.arena, show, shelf));
       live.set({ hand, stand: standNumber(shown), made });
     },
-    [live, shown, show, ground.arena],
+    [live, shown, show, ground.arena, shelf],
   );
   /** What a hand made, as one undo step. */
   const letGo = useCallback(
     (hand: Hand) => {
-      const made = madeByHand(hand, shown, ground.arena);
+      const made = madeByHand(hand, shown, ground.arena, shelf);
       change(stood => made?.plan ?? stood);
     },
-    [change, shown, ground.arena],
+    [change, shown, ground.arena, shelf],
   );
   const step = useCallback(
     (way: typeof undo) => {
@@ -125,14 +125,14 @@ export type MadeOnServer = {
   limits: CautionLimits;
 };
 
-/** Lays out exercises: at first as the server did, and by the shelf once it is there. */
-function useLayOut(laid: Record<string, LaidOut>): LayOut {
-  const [fromShelf, setFromShelf] = useState<LayOut | null>(null);
+/** Lays out exercises: at first as the server did, and by the shelf once it is there; then their distances can be dragged too. */
+function useShelf(laid: Record<string, LaidOut>): { layOut: LayOut; shelf: TypeDistance | null } {
+  const [opened, setOpened] = useState<{ layOut: LayOut; shelf: TypeDistance } | null>(null);
   useEffect(() => {
     let gone = false;
     import('./judge')
-      .then(({ layOutPlaced }) => {
-        if (!gone) setFromShelf(() => layOutPlaced);
+      .then(({ layOutPlaced, typeDistance }) => {
+        if (!gone) setOpened({ layOut: layOutPlaced, shelf: typeDistance });
       })
       // Without it exercises stay as the server laid them out.
       .catch(() => undefined);
@@ -140,10 +140,7 @@ function useLayOut(laid: Record<string, LaidOut>): LayOut {
       gone = true;
     };
   }, []);
-  return useMemo<LayOut>(() => {
-    if (fromShelf) return fromShelf;
-    return placed => laid[placed.id] ?? null;
-  }, [fromShelf, laid]);
+  return useMemo(() => opened ?? { layOut: placed => laid[placed.id] ?? null, shelf: null }, [opened, laid]);
 }
 
 const NOT_LOOKED_AT =

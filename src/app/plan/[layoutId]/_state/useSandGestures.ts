@@ -1,4 +1,4 @@
-import type { LayoutHorse, PointM } from '@/core';
+import { poseAt, type LayoutHorse, type PointM } from '@/core';
 import type { SandView } from '@/components/Sand/sandView';
 import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
@@ -34,6 +34,8 @@ type Hold =
   | { kind: 'things'; ids: string[]; item: string }
   | { kind: 'turn'; ids: string[]; about: PointM }
   | { kind: 'via'; track: string; leg: number }
+  /** `groundM`: as it was when it was taken hold of; `aheadRad`: the way it grows. */
+  | { kind: 'gap'; track: string; leg: number; groundM: number; aheadRad: number }
   | { kind: 'marquee' }
   | { kind: 'sand' };
 
@@ -141,6 +143,9 @@ function takeHold(setting: GestureSetting, target: Element | null, shift: boolea
   }
   const via = target?.closest<SVGElement>('[data-via]');
   if (via && selection.leg) return { kind: 'via', ...selection.leg };
+  const gap = target?.closest<SVGElement>('[data-gap]')?.dataset;
+  const taken = gap && gapOf(base, gap.track ?? '', Number(gap.gap));
+  if (taken) return taken;
   const item = target?.closest<SVGElement>('[data-item]')?.dataset.item;
   if (item !== undefined && !riding) {
     const thing = thingOf(base.resolved, item);
@@ -149,6 +154,15 @@ function takeHold(setting: GestureSetting, target: Element | null, shift: boolea
     return { kind: 'things', ids, item };
   }
   return shift ? { kind: 'marquee' } : { kind: 'sand' };
+}
+
+/** A distance of an exercise, to be dragged. */
+function gapOf({ tracks }: PlanControls['shown'], track: string, leg: number): Hold | null {
+  const reckoned = tracks.find(({ id }) => id === track);
+  const ridden = reckoned?.kind === 'items' ? reckoned.legs[leg] : undefined;
+  if (!ridden) return null;
+  const { headingRad } = poseAt(ridden.chain, ridden.chain.lengthM / 2);
+  return { kind: 'gap', track, leg, groundM: ridden.groundM, aheadRad: headingRad };
 }
 
 type Way = { from: PointM; to: PointM; free: boolean };
@@ -163,6 +177,12 @@ function handOf({ window: sand, horse }: GestureSetting, hold: Hold, { from, to,
     }
     case 'turn':
       return { ...hold, towards: to, free };
+    case 'gap': {
+      const aheadM = (to.xM - from.xM) * Math.cos(hold.aheadRad) + (to.yM - from.yM) * Math.sin(hold.aheadRad);
+      const groundM = hold.groundM + aheadM;
+      // To 5 cm, as it is set.
+      return { kind: 'gap', track: hold.track, leg: hold.leg, groundM: free ? groundM : Math.round(groundM * 20) / 20 };
+    }
     case 'via':
       return { kind: 'edits', edits: [viaEdit(hold, to)] };
     default:
@@ -198,6 +218,8 @@ function viaEdit(hold: Extract<Hold, { kind: 'via' }>, to: PointM) {
 function tapped(setting: GestureSetting, event: Event, xy: [number, number], together: boolean): void {
   const { controls, selection, onSelect, onRide, riding, svg, window: sand } = setting;
   const target = initialTarget(event, xy);
+  // What is pressed by itself says what it does.
+  if (target?.closest('[data-caution]')) return;
   const item = target?.closest<SVGElement>('[data-item]')?.dataset.item;
   if (item !== undefined) {
     const at = sandPoint(svg.current, sand.view, xy);
@@ -207,7 +229,8 @@ function tapped(setting: GestureSetting, event: Event, xy: [number, number], tog
   const leg = target?.closest<SVGElement>('[data-leg]')?.dataset;
   if (leg?.leg !== undefined && leg.track !== undefined)
     return onSelect({ ids: [], leg: { track: leg.track, leg: Number(leg.leg) } });
-  if (!together && !target?.closest('[data-knob], [data-via]')) onSelect({ ids: [], leg: null });
+  if (!together && !target?.closest('[data-knob], [data-via], [data-gap], [data-grow]'))
+    onSelect({ ids: [], leg: null });
 }
 
 function paperPoint(svg: SVGSVGElement | null, [x, y]: readonly [number, number]) {

@@ -1,9 +1,24 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { breakApart, placeMoved, type PlacedRecipe, type Pose, type ResolvedExercise } from '@/core';
+import {
+  breakApart,
+  layoutLabels,
+  placeMoved,
+  type ExerciseParams,
+  type Fence,
+  type PlacedRecipe,
+  type Pose,
+  type ResolvedExercise,
+} from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import { Button, MultiSelect, SegmentedControl, Stack, Text, Title } from '@mantine/core';
+import { Button, MultiSelect, SegmentedControl, Stack, Title } from '@mantine/core';
+import { useMemo } from 'react';
+import type { LegPlace } from '../../_state/selection';
+import { useTyping } from '../../_state/useTyping';
+import { ExerciseGuide } from '../ExerciseGuide';
+import { HeightRows } from './HeightRows';
+import { LegRows } from './LegRows';
 import { NameField } from './NameField';
 import { ParamField } from './ParamField';
 import { PlaceFields } from './PlaceFields';
@@ -16,8 +31,9 @@ type ExerciseReadingProps = ThingProps & { exercise: ResolvedExercise; horses: r
 /** An exercise of the shelf: what it asks stays changeable, and what to know and watch stands under it. */
 export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingProps) {
   const { controls, arena, onSelect } = props;
-  const { placed, guidance, laid } = exercise;
-  const { format, say } = useLengths();
+  const { placed, guidance, laid, params } = exercise;
+  const { format } = useLengths();
+  const typing = useTyping(controls);
   const locked = controls.present.plan.lockedIds.includes(placed.id);
   const put = (next: Partial<PlacedRecipe>) =>
     controls.change(plan => ({
@@ -29,6 +45,16 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
     onSelect({ ids: laid.items.map(({ id }) => id), leg: null });
   };
   const entry = entryOf(exercise);
+  const { layout } = controls.shown.resolved;
+  const labels = layoutLabels(layout);
+  const track = layout.tracks.find(({ id }) => id === laid.tracks[0]?.id);
+  const reckoned = controls.shown.tracks.find(({ id }) => id === track?.id);
+  const fences = laid.items.filter((item): item is Fence => item.kind === 'fence');
+  const onSelectLeg = (leg: LegPlace) => onSelect({ ids: [], leg });
+  const ground = useMemo(
+    () => ({ arena: layout.arena, school: layout.school, horses: layout.horses }),
+    [layout.arena, layout.school, layout.horses],
+  );
   return (
     <Stack gap="xs" component="section" aria-label={guidance.title}>
       <Title order={2} size="h4">
@@ -46,12 +72,12 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
         ]}
         onChange={rein => put({ rein: rein as PlacedRecipe['rein'] })}
       />
-      {paramSpecs(placed.kind, placed.params).map(spec => (
+      {paramSpecs(placed.kind, params).map(spec => (
         <ParamField
           key={spec.key}
           spec={spec}
-          params={placed.params}
-          onChange={value => put({ params: { ...placed.params, [spec.key]: value } })}
+          params={params}
+          onParams={next => put({ params: { ...placed.params, ...changed(params, next) } })}
         />
       ))}
       <MultiSelect
@@ -73,6 +99,10 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
       <Button size="xs" variant="default" onClick={apart} style={{ alignSelf: 'flex-start' }}>
         Break apart
       </Button>
+      {track?.kind === 'items' && reckoned?.kind === 'items' && reckoned.legs.length > 0 && (
+        <LegRows {...{ track, reckoned, labels, typing, onSelectLeg }} />
+      )}
+      <HeightRows fences={fences} labels={labels} typing={typing} />
       <ul className={classes.facts}>
         {laid.facts.map(({ what, horse, lengthM }) => (
           <li key={`${what} ${horse}`}>
@@ -81,48 +111,8 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
           </li>
         ))}
       </ul>
-      <Stages exercise={exercise} />
-      <Words title="Watch the horse" lines={guidance.watchHorse} />
-      <Words title="Watch the rider" lines={guidance.watchRider} />
-      <Text size="sm">
-        <strong>Stand:</strong> {say(guidance.stand)}
-      </Text>
-      <Words title="If it goes wrong" lines={guidance.faults.map(({ fault, remedy }) => say(`${fault}: ${remedy}`))} />
-      <Words title="Take care" lines={guidance.cautions.map(say)} />
+      <ExerciseGuide guidance={guidance} laid={laid} ground={ground} />
     </Stack>
-  );
-}
-
-function Stages({ exercise }: { exercise: ResolvedExercise }) {
-  const { laid, guidance } = exercise;
-  return (
-    <details className={classes.details}>
-      <summary>
-        {laid.stages.length} {laid.stages.length === 1 ? 'stage' : 'stages'}, {guidance.repetitions.eachRein} times each
-        rein
-      </summary>
-      <ol>
-        {laid.stages.map(({ name, focus, seat }) => (
-          <li key={name}>
-            {name}: {focus} ({seat})
-          </li>
-        ))}
-      </ol>
-    </details>
-  );
-}
-
-function Words({ title, lines }: { title: string; lines: readonly string[] }) {
-  if (lines.length === 0) return null;
-  return (
-    <details className={classes.details}>
-      <summary>{title}</summary>
-      <ul>
-        {lines.map(line => (
-          <li key={line}>{line}</li>
-        ))}
-      </ul>
-    </details>
   );
 }
 
@@ -130,4 +120,9 @@ function Words({ title, lines }: { title: string; lines: readonly string[] }) {
 function entryOf({ placed, laid }: ResolvedExercise): Pose {
   const [track] = laid.tracks;
   return (track?.kind === 'figures' ? track.figures[0]?.figure.start : undefined) ?? placed.place;
+}
+
+/** What differs: all that stays as usual follows the horses still. */
+function changed(before: ExerciseParams, next: ExerciseParams): ExerciseParams {
+  return Object.fromEntries(Object.entries(next).filter(([key, value]) => value !== before[key]));
 }

@@ -1,35 +1,56 @@
 'use client';
 
-import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { layoutLabels, layoutWork, type Labels, type ReckonedItemTrack, type TrackWork } from '@/core';
+import { layoutLabels, layoutWork, type Fence, type LayoutHorse, type TrackWork } from '@/core';
 import { Stack, Text, Title } from '@mantine/core';
 import type { LegPlace } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
-import { stridesWords } from '../../_state/thingsShown';
-import classes from './Reading.module.css';
+import { useTyping } from '../../_state/useTyping';
+import { GroupGlance } from './GroupGlance';
+import { HeightRows } from './HeightRows';
+import { LegRows } from './LegRows';
 
-type LayoutReadingProps = { controls: PlanControls; trackId: string | null; onSelectLeg: (leg: LegPlace) => void };
+type LayoutReadingProps = {
+  controls: PlanControls;
+  trackId: string | null;
+  horse: LayoutHorse | null;
+  onHorse: (id: string) => void;
+  onSelectLeg: (leg: LegPlace) => void;
+};
 
-/** The whole layout: what one ride of each track is, and every leg for every horse. */
-export function LayoutReading({ controls, trackId, onSelectLeg }: LayoutReadingProps) {
+/** The whole layout: every horse at a glance, each distance and each height, and what one ride of each track is. */
+export function LayoutReading({ controls, trackId, horse, onHorse, onSelectLeg }: LayoutReadingProps) {
   const { tracks, resolved } = controls.shown;
   const labels = layoutLabels(resolved.layout);
   const work = layoutWork(resolved.layout, tracks);
   const reckoned = tracks.find(({ id }) => id === trackId);
+  const track = resolved.layout.tracks.find(({ id }) => id === trackId);
+  const typing = useTyping(controls);
+  const layoutHorses = resolved.layout.horses.length;
+  const over = track?.kind === 'items' ? new Set(track.through.map(({ item }) => item)) : null;
+  const fences = resolved.layout.items.filter(
+    (item): item is Fence => item.kind === 'fence' && (over === null || over.has(item.id)),
+  );
   return (
     <Stack gap="xs" component="section" aria-label="The layout">
+      {reckoned?.kind === 'items' && track?.kind === 'items' && reckoned.legs.length > 0 && (
+        <>
+          <GroupGlance {...{ reckoned, labels, onHorse, onSelectLeg }} chosen={horse?.id ?? null} />
+          {layoutHorses === 0 && (
+            <Text size="sm">Laid out for a horse of 160 cm. Choose who rides to read every distance for them.</Text>
+          )}
+          <LegRows {...{ track, reckoned, labels, typing, onSelectLeg }} />
+        </>
+      )}
+      <HeightRows {...{ fences, labels, typing }} />
       {work.map(one => (
         <Work key={one.id} work={one} called={labels.track(one.id)} />
       ))}
       {work.length > 1 && <Sum work={work} />}
-      {reckoned?.kind === 'items' && reckoned.legs.length > 0 && (
-        <GroupTable reckoned={reckoned} labels={labels} onSelectLeg={onSelectLeg} />
-      )}
       {work.length === 0 && (
         <Text size="sm" c="slate.7">
-          No track yet. Take an exercise from the shelf, or lay fences down and choose “Ride a track”: then tap them in
-          the order they are ridden, each from the side one comes from.
+          No track yet. Take an exercise from the shelf, or add fences and choose “Add a track”: then tap them in the
+          order they are ridden, each from the side one comes from.
         </Text>
       )}
     </Stack>
@@ -76,51 +97,5 @@ function Sum({ work }: { work: readonly TrackWork[] }) {
       All as planned: {format(total(one => one.lengthM))}, {minutesWords(total(one => one.minutes))},{' '}
       {total(one => one.efforts)} efforts
     </Text>
-  );
-}
-
-type GroupTableProps = { reckoned: ReckonedItemTrack; labels: Labels; onSelectLeg: (leg: LegPlace) => void };
-
-/** Every leg for every horse, words first. */
-function GroupTable({ reckoned, labels, onSelectLeg }: GroupTableProps) {
-  const { format } = useLengths();
-  const horses = reckoned.legs[0]?.readings ?? [];
-  return (
-    <div className={classes.table}>
-      <table aria-label="Every leg for every horse">
-        <thead>
-          <tr>
-            <th>Leg</th>
-            <th>Ground</th>
-            {horses.map(({ horseId, horse }) => (
-              <th key={horseId}>{horse}</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {reckoned.legs.map((leg, index) => (
-            <tr key={index}>
-              <th scope="row">
-                <button type="button" onClick={() => onSelectLeg({ track: reckoned.id, leg: index })}>
-                  {labels.short(leg.from)} to {labels.short(leg.to)}
-                </button>
-              </th>
-              <td>{format(leg.groundM)}</td>
-              {leg.readings.map(reading => (
-                <td key={reading.horseId}>
-                  {reading.asked ? (
-                    <>
-                      <FitMark word={reading.asked.word} /> {stridesWords(reading.asked.strides, reading.zeroIs)}
-                    </>
-                  ) : (
-                    reading.call
-                  )}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }

@@ -2,7 +2,6 @@
 
 import { CommitField } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
-import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   editPlan,
@@ -14,11 +13,12 @@ import {
   type PlannedLeg,
   type ReckonedItemTrack,
 } from '@/core';
-import { Alert, Button, Group, SegmentedControl, Select, Stack, Table, Text, Title } from '@mantine/core';
+import { Alert, Button, Group, SegmentedControl, Select, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { PlanControls } from '../../_state/usePlanEditor';
-import { stridesWords } from '../../_state/thingsShown';
-import { chancesOf, chanceWords } from '../chances';
+import { useTyping, type Typing } from '../../_state/useTyping';
+import { CountsTable } from './CountsTable';
+import { readCount } from './readCount';
 
 type LegReadingProps = {
   controls: PlanControls;
@@ -28,9 +28,10 @@ type LegReadingProps = {
   horse: LayoutHorse | null;
 };
 
-/** One leg: its ground, how it is ridden, the count that is meant, and every horse's words for it. */
+/** One leg: its distance, every horse's words for the counts about the one that is meant, and how it is ridden. */
 export function LegReading({ controls, track, reckoned, leg, horse }: LegReadingProps) {
   const { format } = useLengths();
+  const typing = useTyping(controls);
   const labels = layoutLabels(controls.shown.resolved.layout);
   const planned = track.legs[leg]!;
   const ridden = reckoned.legs[leg]!;
@@ -45,11 +46,21 @@ export function LegReading({ controls, track, reckoned, leg, horse }: LegReading
       <Title order={2} size="h4">
         {labels.inWords(ridden.from)} to {labels.inWords(ridden.to)}
       </Title>
+      <LengthField
+        label="Distance"
+        lengthM={ridden.groundM}
+        minM={0.2}
+        maxM={200}
+        onCommit={groundM => typing.distance(track.id, leg, groundM)}
+      />
+      <CountsTable layout={controls.shown.resolved.layout} {...{ track, leg, ridden }} />
       <Text size="sm">
-        <strong>{format(ridden.groundM)}</strong> of ground, {format(ridden.trackM)} centre to centre
+        {format(ridden.trackM)} centre to centre
         {ridden.smallestRadiusM !== null && `, tightest turn of ${format(ridden.smallestRadiusM)} radius`}. Inside{' '}
         {format(ridden.insideM)}, outside {format(ridden.outsideM)}.
       </Text>
+      <Asked {...{ controls, track, leg, horse, typing }} />
+      <OwnLines ridden={ridden} />
       <TurnWords {...{ controls, track, leg, ridden }} />
       {planned.circle ? (
         <CircleFields planned={planned} change={change} />
@@ -74,8 +85,6 @@ export function LegReading({ controls, track, reckoned, leg, horse }: LegReading
           onChange={approach => approach && change({ approach: approach as PlannedLeg['approach'] })}
         />
       </Group>
-      <Asked {...{ controls, track, leg, horse }} onAsk={asked => change({ asked })} />
-      <HorsesOnLeg {...{ controls, track, reckoned, leg }} />
     </Stack>
   );
 }
@@ -107,6 +116,19 @@ function TurnWords({
       ))}
       {isShortest && <Text size="sm">There is no rounder way here: this is the shortest line too.</Text>}
     </>
+  );
+}
+
+/** Over a fan each horse rides its own line: how far from the hub. */
+function OwnLines({ ridden }: { ridden: ReckonedItemTrack['legs'][number] }) {
+  const { format } = useLengths();
+  return ridden.readings.map(
+    ({ horseId, horse, ownLine }) =>
+      ownLine && (
+        <Text key={horseId} size="sm">
+          {horse}: {format(ownLine.radiusM)} from the hub, {format(ownLine.groundM)} from pole to pole
+        </Text>
+      ),
   );
 }
 
@@ -174,12 +196,10 @@ function CircleFields({ planned, change }: FieldsProps) {
   );
 }
 
-type AskedProps = Pick<LegReadingProps, 'controls' | 'track' | 'leg' | 'horse'> & {
-  onAsk: (asked: number | null) => void;
-};
+type AskedProps = Pick<LegReadingProps, 'controls' | 'track' | 'leg' | 'horse'> & { typing: Typing };
 
 /** The count that is meant, and moving the second item so that it rides so. */
-function Asked({ controls, track, leg, horse, onAsk }: AskedProps) {
+function Asked({ controls, track, leg, horse, typing }: AskedProps) {
   const [problem, setProblem] = useState<string | null>(null);
   const asked = track.legs[leg]!.asked;
   const { layout } = controls.shown.resolved;
@@ -200,8 +220,7 @@ function Asked({ controls, track, leg, horse, onAsk }: AskedProps) {
         read={readCount}
         onCommit={count => {
           setProblem(null);
-          onAsk(count);
-          return null;
+          return typing.asked(track.id, leg, count);
         }}
       />
       {asked !== null && layout.horses.length > 0 && (
@@ -224,54 +243,5 @@ function Asked({ controls, track, leg, horse, onAsk }: AskedProps) {
         </Text>
       )}
     </>
-  );
-}
-
-function readCount(typed: string) {
-  const text = typed.trim();
-  if (text === '') return { ok: true as const, value: null };
-  if (/^\d{1,2}$/.test(text)) return { ok: true as const, value: Number(text) };
-  return { ok: false as const, reason: 'Type how many strides: a whole number from 0 to 99, or nothing.' };
-}
-
-function HorsesOnLeg({
-  controls,
-  track,
-  reckoned,
-  leg,
-}: Pick<LegReadingProps, 'controls' | 'track' | 'reckoned' | 'leg'>) {
-  const { format } = useLengths();
-  const { layout } = controls.shown.resolved;
-  const ridden = reckoned.legs[leg]!;
-  return (
-    <Table verticalSpacing={3} fz="sm" aria-label="What each horse makes of it">
-      <Table.Tbody>
-        {ridden.readings.map(reading => {
-          const horse = layout.horses.find(({ id }) => id === reading.horseId)!;
-          return (
-            <Table.Tr key={reading.horseId}>
-              <Table.Th scope="row">{reading.horse}</Table.Th>
-              <Table.Td>
-                {reading.asked ? (
-                  <>
-                    <FitMark word={reading.asked.word} /> {stridesWords(reading.asked.strides, reading.zeroIs)}
-                  </>
-                ) : (
-                  reading.call
-                )}
-                {reading.ownLine && (
-                  <Text size="xs">
-                    {format(reading.ownLine.radiusM)} from the hub: {format(reading.ownLine.groundM)} from pole to pole
-                  </Text>
-                )}
-                <Text size="xs" c="slate.7">
-                  {chanceWords(chancesOf(layout, track, leg, ridden, horse))}
-                </Text>
-              </Table.Td>
-            </Table.Tr>
-          );
-        })}
-      </Table.Tbody>
-    </Table>
   );
 }

@@ -3,15 +3,31 @@
 import { CommitField } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { paramFault, parseLength, type ExerciseParam, type ExerciseParams, type ParamSpec } from '@/core';
-import { Button, Group, Select, Switch, Text } from '@mantine/core';
+import {
+  gridWords,
+  paramFault,
+  parseLength,
+  withElement,
+  withoutElement,
+  type ExerciseParam,
+  type ExerciseParams,
+  type ParamSpec,
+} from '@/core';
+import { ActionIcon, Group, Select, Switch, Text } from '@mantine/core';
+import { IconPlus, IconX } from '@tabler/icons-react';
 
-type ParamFieldProps = { spec: ParamSpec; params: ExerciseParams; onChange: (value: ExerciseParam) => void };
+type ParamFieldProps = {
+  spec: ParamSpec;
+  params: ExerciseParams;
+  /** All that it asks, changed. */
+  onParams: (params: ExerciseParams) => void;
+};
 
 /** One thing that an exercise asks, in the field that suits it. */
-export function ParamField({ spec, params, onChange }: ParamFieldProps) {
+export function ParamField({ spec, params, onParams }: ParamFieldProps) {
   const { say } = useLengths();
   const value = params[spec.key]!;
+  const onChange = (next: ExerciseParam) => onParams({ ...params, [spec.key]: next });
   const commit = (next: ExerciseParam) => {
     const fault = paramFault(spec, next);
     if (fault !== null) return say(`${spec.label} ${fault}.`);
@@ -42,8 +58,11 @@ export function ParamField({ spec, params, onChange }: ParamFieldProps) {
       return spec.key === 'raised' ? (
         <RaisedList spec={spec} value={value as string[]} poles={params.poles as number} onChange={onChange} />
       ) : (
-        <ElementList spec={spec} value={value as string[]} onChange={onChange} />
+        <ElementList spec={spec} params={params} onParams={onParams} />
       );
+    // Typed where they are read: distance by distance, and fence by fence.
+    case 'lengths':
+      return null;
   }
 }
 
@@ -128,40 +147,49 @@ function RaisedList({ spec, value, poles, onChange }: ListProps & { poles: numbe
   );
 }
 
-/** The elements of a grid, one behind the other. */
-function ElementList({ spec, value, onChange }: ListProps) {
+/** What a grid gets where one more is wanted. */
+const ONE_MORE = 'one vertical';
+
+type ElementListProps = Pick<ParamFieldProps, 'params' | 'onParams'> & { spec: ListProps['spec'] };
+
+/** The elements of a grid, one behind the other: each can be another, go out, or have one more behind it. */
+function ElementList({ spec, params, onParams }: ElementListProps) {
+  const elements = params[spec.key] as string[];
   return (
     <div role="group" aria-label={spec.label}>
       <Text size="sm" fw={500}>
         {spec.label}
       </Text>
-      {value.map((element, index) => (
-        <Group key={index} gap={6} mb={4} wrap="nowrap">
+      {elements.map((element, index) => (
+        <Group key={index} gap={4} mb={4} wrap="nowrap">
           <Select
             aria-label={`Element ${index + 1}`}
             size="xs"
-            data={[...spec.options]}
+            style={{ flex: 1 }}
+            data={spec.options.map(option => ({ value: option, label: gridWords(option) }))}
             value={element}
-            onChange={next => next !== null && onChange(value.map((one, at) => (at === index ? next : one)))}
+            onChange={next =>
+              next !== null && onParams({ ...params, elements: elements.map((one, at) => (at === index ? next : one)) })
+            }
           />
-          <Button
-            size="compact-xs"
+          <ActionIcon
             variant="default"
-            disabled={value.length < 2}
-            onClick={() => onChange(value.filter((_, at) => at !== index))}
+            aria-label={`Add one behind element ${index + 1}`}
+            disabled={elements.length >= spec.most}
+            onClick={() => onParams(withElement(params, index + 1, ONE_MORE))}
           >
-            Out
-          </Button>
+            <IconPlus size={14} />
+          </ActionIcon>
+          <ActionIcon
+            variant="default"
+            aria-label={`Remove element ${index + 1}`}
+            disabled={elements.length < 2}
+            onClick={() => onParams(withoutElement(params, index))}
+          >
+            <IconX size={14} />
+          </ActionIcon>
         </Group>
       ))}
-      <Button
-        size="compact-xs"
-        variant="default"
-        disabled={value.length >= spec.most}
-        onClick={() => onChange([...value, 'one vertical'])}
-      >
-        One more
-      </Button>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { slideStop } from '@/core';
 import { useDrag } from '@use-gesture/react';
 import { memo, type KeyboardEvent, type RefObject } from 'react';
+import type { Hand } from '../../_hand/hand';
 import { nudgeM } from '../../_state/planKeys';
 import type { Shown } from '../../_state/usePlanEditor';
 import classes from './Ribbon.module.css';
@@ -27,9 +28,9 @@ export const PostHandle = memo(function PostHandle(props: PostHandleProps) {
     ({ movement: [dx], last, tap }) => {
       if (tap) return;
       const { controls, track } = latest.current;
-      const edits = slid(controls.shown, track.id, index, Math.round((dx / pxPerM) * 100) / 100);
-      if (last) controls.edit(edits);
-      else controls.follow({ kind: 'edits', edits });
+      const hand = slidBy(controls.shown, track.id, index, Math.round((dx / pxPerM) * 100) / 100);
+      if (last) controls.letGo(hand);
+      else controls.follow(hand);
     },
     { filterTaps: true, axis: 'x', pointer: { keys: false } },
   );
@@ -41,7 +42,7 @@ export const PostHandle = memo(function PostHandle(props: PostHandleProps) {
     // A post slides by 10 cm where the sand moves by 25: a stride is reckoned finer than a place.
     const byM = event.shiftKey || event.altKey ? nudgeM(event) : 0.1;
     const { controls, track } = latest.current;
-    controls.edit(slid(controls.shown, track.id, index, way * byM));
+    controls.letGo(slidBy(controls.shown, track.id, index, way * byM));
   };
   return (
     <div
@@ -63,6 +64,17 @@ export const PostHandle = memo(function PostHandle(props: PostHandleProps) {
     />
   );
 });
+
+/** What sliding a post does: within an exercise that knows its distances it changes the one before it, else it moves the item. */
+function slidBy(shown: Shown, trackId: string, index: number, byM: number): Hand {
+  const exercise = shown.resolved.exercises.find(({ placed }) => placed.id === shown.resolved.ownerOf.get(trackId));
+  const ridden = shown.tracks.find(({ id }) => id === trackId);
+  const at = Math.max(0, index - 1);
+  const leg = ridden?.kind === 'items' ? ridden.legs[at] : undefined;
+  if (exercise?.can.type && leg)
+    return { kind: 'gap', track: trackId, leg: at, groundM: leg.groundM + (index === 0 ? -byM : byM) };
+  return { kind: 'edits', edits: slid(shown, trackId, index, byM) };
+}
 
 /** The edits that slide a stop along the track it had when it was taken up. */
 function slid({ resolved, tracks }: Shown, trackId: string, index: number, byM: number) {

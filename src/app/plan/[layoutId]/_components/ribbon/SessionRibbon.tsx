@@ -20,7 +20,7 @@ import { useLive } from '../../_hand/liveShown';
 import type { PlanControls } from '../../_state/usePlanEditor';
 import { HorseNames } from './HorseNames';
 import classes from './Ribbon.module.css';
-import { alongPx, contentPx, NAMES_PX, scaled, SEEN_PX, stopsPx, type RibbonFrame } from './ribbonFrame';
+import { alongPx, contentPx, scaled, SEEN_PX, stopsPx, type RibbonFrame } from './ribbonFrame';
 
 type SessionRibbonProps = {
   controls: PlanControls;

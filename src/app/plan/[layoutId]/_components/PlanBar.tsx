@@ -26,6 +26,8 @@ import { SaveNote } from './SaveNote';
 
 type PlanBarProps = {
   layoutId: string;
+  /** What changing this layout touches; null where it was never ridden and is not planned. */
+  touches: string | null;
   controls: PlanControls;
   status: SaveStatus;
   horses: readonly Horse[];
@@ -47,7 +49,10 @@ export function PlanBar(props: PlanBarProps) {
   const { layoutId, controls, status, riding, canCall, canWalk, opened } = props;
   return (
     <div className={classes.head}>
-      <LayoutName name={controls.present.name} onRename={name => controls.put({ ...controls.present, name })} />
+      <div className={classes.title}>
+        <LayoutName name={controls.present.name} onRename={name => controls.put({ ...controls.present, name })} />
+        {props.touches && <p className={classes.touches}>{props.touches}</p>}
+      </div>
       <Group gap={6} className={classes.tools}>
         <Button size="xs" onClick={props.onShelf}>
           Shelf

@@ -229,6 +229,7 @@ export function PlanEditor(props: PlanEditorProps) {
       <FollowThread layout={{ id: layoutId, name: controls.present.name }} />
       <PlanBar
         {...{ layoutId, controls, status, horses, canWalk }}
+        touches={props.touches}
         riding={riding !== null}
         canCall={track?.kind === 'items'}
         opened={{ add: adding, onAdd: setAdding }}
@@ -241,7 +242,6 @@ export function PlanEditor(props: PlanEditorProps) {
         onCall={() => setOpen('call')}
       />
       {status.kind === 'stale' && <StaleNotice arenaId={arena.id} mine={controls.present} onDropMine={dropMine} />}
-      {props.touches && <p className={classes.touches}>{props.touches}</p>}
       <p className={classes.phoneHint}>Drawing is easier on a tablet or at a desk; everything is here too.</p>
       {riding !== null && (
         <div className={classes.ridingHint} role="status">

@@ -7,7 +7,7 @@ import type { Seen } from './trackShapes';
 /** The lead of a canter as the ground shows it: two prints, that of the leading foot ahead. */
 export function leadShape({ lead, pose }: LeadMark, middle: PaperPoint, { view, textM }: Seen): Shape {
   const { at } = paperFrame(view, { at: view.toSand(middle), headingRad: pose.headingRad });
-  const sizeM = drawn(textM * 0.34);
+  const sizeM = drawn(textM * 0.44);
   const print = (aheadM: number, rightM: number) => {
     const place = (x: number, y: number) => at(aheadM + x * sizeM, rightM + y * sizeM);
     return `M${place(-0.5, -0.42)}Q${place(0.5, -0.62)} ${place(0.5, 0)}Q${place(0.5, 0.62)} ${place(-0.5, 0.42)}Z`;

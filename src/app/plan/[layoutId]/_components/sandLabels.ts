@@ -164,7 +164,7 @@ function cautionWish(spot: CautionSpot, seen: Seen): Wish {
 function leadWishes(gait: TrackGait, track: ReckonedTrack, isHere: (part: unknown) => boolean, seen: Seen): Wish[] {
   return leadsOf(gait, track).flatMap(({ of, chain, mark, index }) => {
     if (!isHere(of)) return [];
-    const sizeM = seen.textM * 0.95;
+    const sizeM = seen.textM * 1.2;
     const inside = mark.lead === 'left' ? Math.PI / 2 : -Math.PI / 2;
     const at = [0, -2, 2, -4, 4].flatMap(byM => {
       const alongM = mark.alongM + byM;

@@ -15,6 +15,7 @@ import type { Horse } from '@/data/queries/horses';
 import { Button, MultiSelect, SegmentedControl, Stack, Title } from '@mantine/core';
 import { useMemo } from 'react';
 import type { LegPlace } from '../../_state/selection';
+import { stopLabels } from '../../_state/stopLabels';
 import { useTyping } from '../../_state/useTyping';
 import { ExerciseGuide } from '../ExerciseGuide';
 import { HeightRows } from './HeightRows';
@@ -100,7 +101,10 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
         Break apart
       </Button>
       {track?.kind === 'items' && reckoned?.kind === 'items' && reckoned.legs.length > 0 && (
-        <LegRows {...{ track, reckoned, labels, typing, onSelectLeg }} />
+        <LegRows
+          {...{ track, reckoned, labels, typing, onSelectLeg }}
+          stops={stopLabels(track, layout.items, labels)}
+        />
       )}
       <HeightRows fences={fences} labels={labels} typing={typing} />
       <ul className={classes.facts}>

@@ -1,7 +1,7 @@
 'use client';
 
 import { STEPS_FROM_EASY } from '@/components/FitMark/stepsFromEasy';
-import { groupGlance, type GlanceWord, type HorseGlance, type Labels, type ReckonedItemTrack } from '@/core';
+import { groupGlance, type GlanceWord, type HorseGlance, type ReckonedItemTrack } from '@/core';
 import { Title } from '@mantine/core';
 import type { LegPlace } from '../../_state/selection';
 import { fullWords } from '../ribbon/callWords';
@@ -9,14 +9,15 @@ import classes from './GroupGlance.module.css';
 
 type GroupGlanceProps = {
   reckoned: ReckonedItemTrack;
-  labels: Labels;
+  /** What each stop is called in short. */
+  stops: readonly string[];
   chosen: string | null;
   onHorse: (id: string) => void;
   onSelectLeg: (leg: LegPlace) => void;
 };
 
 /** Every horse over the whole track at a glance, the one that it suits least first: a mark a leg, and its worst leg in words. */
-export function GroupGlance({ reckoned, labels, chosen, onHorse, onSelectLeg }: GroupGlanceProps) {
+export function GroupGlance({ reckoned, stops, chosen, onHorse, onSelectLeg }: GroupGlanceProps) {
   const glances = groupGlance(reckoned);
   if (glances.length === 0) return null;
   return (
@@ -35,7 +36,7 @@ export function GroupGlance({ reckoned, labels, chosen, onHorse, onSelectLeg }: 
             >
               {glance.horse}
             </button>
-            <WorstLeg {...{ glance, reckoned, labels, onSelectLeg }} />
+            <WorstLeg {...{ glance, reckoned, stops, onSelectLeg }} />
             <LegMarks words={glance.words} />
           </li>
         ))}
@@ -44,9 +45,9 @@ export function GroupGlance({ reckoned, labels, chosen, onHorse, onSelectLeg }: 
   );
 }
 
-type WorstLegProps = Pick<GroupGlanceProps, 'reckoned' | 'labels' | 'onSelectLeg'> & { glance: HorseGlance };
+type WorstLegProps = Pick<GroupGlanceProps, 'reckoned' | 'stops' | 'onSelectLeg'> & { glance: HorseGlance };
 
-function WorstLeg({ glance, reckoned, labels, onSelectLeg }: WorstLegProps) {
+function WorstLeg({ glance, reckoned, stops, onSelectLeg }: WorstLegProps) {
   const { worst, words, horseId } = glance;
   const leg = worst === null ? undefined : reckoned.legs[worst];
   const reading = leg?.readings.find(one => one.horseId === horseId);
@@ -56,7 +57,7 @@ function WorstLeg({ glance, reckoned, labels, onSelectLeg }: WorstLegProps) {
     );
   return (
     <button type="button" className={classes.worst} onClick={() => onSelectLeg({ track: reckoned.id, leg: worst })}>
-      {fullWords(reading)}, {labels.short(leg.from)} to {labels.short(leg.to)}
+      {fullWords(reading)}, {stops[worst]} to {stops[worst + 1]}
     </button>
   );
 }

@@ -5,6 +5,7 @@ import { layoutLabels, layoutWork, type Fence, type LayoutHorse, type TrackWork 
 import { Stack, Text, Title } from '@mantine/core';
 import type { LegPlace } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
+import { stopLabels } from '../../_state/stopLabels';
 import { useTyping } from '../../_state/useTyping';
 import { GroupGlance } from './GroupGlance';
 import { HeightRows } from './HeightRows';
@@ -26,6 +27,7 @@ export function LayoutReading({ controls, trackId, horse, onHorse, onSelectLeg }
   const reckoned = tracks.find(({ id }) => id === trackId);
   const track = resolved.layout.tracks.find(({ id }) => id === trackId);
   const typing = useTyping(controls);
+  const stops = track?.kind === 'items' ? stopLabels(track, resolved.layout.items, labels) : [];
   const layoutHorses = resolved.layout.horses.length;
   const over = track?.kind === 'items' ? new Set(track.through.map(({ item }) => item)) : null;
   const fences = resolved.layout.items.filter(
@@ -35,11 +37,11 @@ export function LayoutReading({ controls, trackId, horse, onHorse, onSelectLeg }
     <Stack gap="xs" component="section" aria-label="The layout">
       {reckoned?.kind === 'items' && track?.kind === 'items' && reckoned.legs.length > 0 && (
         <>
-          <GroupGlance {...{ reckoned, labels, onHorse, onSelectLeg }} chosen={horse?.id ?? null} />
+          <GroupGlance {...{ reckoned, stops, onHorse, onSelectLeg }} chosen={horse?.id ?? null} />
           {layoutHorses === 0 && (
             <Text size="sm">Laid out for a horse of 160 cm. Choose who rides to read every distance for them.</Text>
           )}
-          <LegRows {...{ track, reckoned, labels, typing, onSelectLeg }} />
+          <LegRows {...{ track, reckoned, labels, stops, typing, onSelectLeg }} />
         </>
       )}
       <HeightRows {...{ fences, labels, typing }} />

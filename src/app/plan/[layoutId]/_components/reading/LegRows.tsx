@@ -13,12 +13,14 @@ type LegRowsProps = {
   track: ItemTrack;
   reckoned: ReckonedItemTrack;
   labels: Labels;
+  /** What each stop is called in short. */
+  stops: readonly string[];
   typing: Typing;
   onSelectLeg: (leg: LegPlace) => void;
 };
 
 /** The legs of a track one under the other: each distance and each count can be typed. */
-export function LegRows({ track, reckoned, labels, typing, onSelectLeg }: LegRowsProps) {
+export function LegRows({ track, reckoned, labels, stops, typing, onSelectLeg }: LegRowsProps) {
   return (
     <section aria-label="Distances">
       <div className={classes.head}>
@@ -39,7 +41,7 @@ export function LegRows({ track, reckoned, labels, typing, onSelectLeg }: LegRow
                 aria-label={`Read ${words}`}
                 onClick={() => onSelectLeg({ track: track.id, leg: index })}
               >
-                {labels.short(leg.from)} to {labels.short(leg.to)}
+                {stops[index]} to {stops[index + 1]}
               </button>
               <LengthField
                 hideLabel

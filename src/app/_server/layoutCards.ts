@@ -1,18 +1,74 @@
 import 'server-only';
 import type { LayoutCard } from '@/components/LayoutCards/LayoutCards';
-import { isRidden, reckonLayout, resolvePlan, type Layout as CoreLayout } from '@/core';
+import {
+  exerciseLabel,
+  figureWords,
+  isRidden,
+  plainWords,
+  reckonLayout,
+  resolvePlan,
+  type Layout as CoreLayout,
+  type ResolvedPlan,
+} from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import type { Layout } from '@/data/queries/layouts';
 import { planGround } from '@/data/queries/planGround';
+import { toldApart } from './toldApart';
+import { yardTime } from './yardTime';
 
-/** What a list of layouts shows of each. */
-export function layoutCards(layouts: Layout[], horses: Horse[], place: 'plan' | 'set'): LayoutCard[] {
-  return layouts.map(({ id, name, arena, plan, tags, archived }) => {
-    const { layout } = resolvePlan(plan, planGround(name, arena, horses, null));
-    const line = `${contents(layout)} · ${arena.name}`;
-    const tracks = reckonLayout(layout);
-    return { id, href: `/${place}/${id}`, name, arena, items: layout.items, tracks, line, tags, archived };
+type CardsOf = {
+  place: 'plan' | 'set';
+  timeZone: string;
+  /** When each layout was ridden last, by its id. */
+  lastRidden?: ReadonlyMap<string, number>;
+};
+
+/** What a list of layouts shows of each. Two of one name are told apart by when they were changed. */
+export function layoutCards(
+  layouts: Layout[],
+  horses: Horse[],
+  { place, timeZone, lastRidden }: CardsOf,
+): LayoutCard[] {
+  const at = (ms: number, format: string) => yardTime(ms, timeZone, format);
+  const names = toldApart(layouts, ({ updatedAt }) => at(updatedAt.getTime(), 'D MMM YYYY, HH:mm'));
+  return layouts.map(layout => {
+    const { id, arena, plan, tags, archived, updatedAt } = layout;
+    const name = names.get(id)!;
+    const resolved = resolvePlan(plan, planGround(layout.name, arena, horses, null));
+    const riddenMs = lastRidden?.get(id);
+    const changed = `Changed ${at(updatedAt.getTime(), 'D MMM YYYY')}`;
+    const dates = riddenMs === undefined ? changed : `${changed}, ridden ${at(riddenMs, 'D MMM YYYY')}`;
+    const months = [updatedAt.getTime(), riddenMs].flatMap(ms => (ms === undefined ? [] : at(ms, 'MMMM YYYY')));
+    return {
+      ...{ id, href: `/${place}/${id}`, name, arena, tags, archived, dates },
+      ...{ items: resolved.layout.items, tracks: reckonLayout(resolved.layout) },
+      line: `${contents(resolved.layout)} · ${arena.name}`,
+      text: plainWords([name, arena.name, ...tags, ...months, ...insideWords(resolved)].join(' ')),
+    };
   });
+}
+
+/** What a layout has inside, for whoever looks for it: its exercises, figures and gaits, what was named, and every horse. */
+function insideWords({ layout, exercises }: ResolvedPlan): string[] {
+  const figures = layout.tracks.flatMap(track => (track.kind === 'figures' ? track.figures : []));
+  const named = [...layout.items, ...layout.tracks].flatMap(({ name }) => name ?? []);
+  return [
+    ...exercises.flatMap(({ placed, guidance }) => [
+      exerciseLabel(exercises, placed.id),
+      guidance.title,
+      ...guidance.purposes,
+    ]),
+    ...figures.map(figureWords),
+    ...figures.flatMap(({ gait, parts }) => [
+      gait ?? '',
+      ...parts.flatMap(part => [part.gait ?? '', part.sideways ?? '']),
+    ]),
+    ...layout.tracks.map(({ gait }) => gait),
+    ...layout.items.flatMap(item => (item.kind === 'fence' ? item.form : item.kind)),
+    ...named,
+    ...layout.horses.map(({ name }) => name),
+    layout.horses.length === 0 ? 'any horse' : '',
+  ];
 }
 
 /** What lies there and for whom, in a line. */
@@ -30,5 +86,5 @@ export function contents({ items, tracks, horses }: CoreLayout): string {
   ];
   const names = horses.map(({ name }) => name);
   const group = names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(', ');
-  return `${parts.join(', ') || 'empty sand'}${group ? ` for ${group}` : ''}`;
+  return `${parts.join(', ') || 'empty sand'} for ${group || 'any horse'}`;
 }

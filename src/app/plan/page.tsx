@@ -5,6 +5,7 @@ import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
+import { lastRiddenByLayout } from '@/data/queries/lastRidden';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
 import { yardContext } from '../_server/yardContext';
@@ -21,6 +22,7 @@ export default async function PlanListPage() {
     listHorses(db, yard.id),
     listArenas(db, yard.id),
   ]);
+  const lastRidden = await lastRiddenByLayout(db, yard.id);
   const choices = { arenas: present(arenas), horses: present(horses) };
   const ready = choices.horses.length > 0 && choices.arenas.length > 0;
   return (
@@ -56,7 +58,9 @@ export default async function PlanListPage() {
           strides.
         </EmptyState>
       )}
-      {layouts.length > 0 && <LayoutList cards={layoutCards(layouts, horses, 'plan')} />}
+      {layouts.length > 0 && (
+        <LayoutList cards={layoutCards(layouts, horses, { place: 'plan', timeZone: yard.timeZone, lastRidden })} />
+      )}
     </>
   );
 }

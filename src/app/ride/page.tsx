@@ -74,7 +74,9 @@ export default async function RidePage() {
             }))}
           />
           <RideChoice
-            layouts={layoutCards(present(layouts), horses, 'plan').map(({ id, name, line }) => ({ id, name, line }))}
+            layouts={layoutCards(present(layouts), horses, { place: 'plan', timeZone: yard.timeZone }).map(
+              ({ id, name, line }) => ({ id, name, line }),
+            )}
             pairs={riding.map(({ id, riderName, horseName }) => ({ id, name: horseName, line: `with ${riderName}` }))}
           />
         </>

@@ -22,7 +22,7 @@ export default async function SetListPage() {
           Plan a layout first. Here it becomes a sheet with measures from two walls, in your own steps too.
         </EmptyState>
       )}
-      <LayoutCards cards={layoutCards(present(layouts), horses, 'set')} />
+      <LayoutCards cards={layoutCards(present(layouts), horses, { place: 'set', timeZone: yard.timeZone })} />
     </>
   );
 }

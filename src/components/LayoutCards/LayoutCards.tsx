@@ -14,7 +14,11 @@ export type LayoutCard = {
   tracks: ReckonedTrack[];
   /** One line under the name. */
   line: string;
+  /** When it was changed and ridden last. */
+  dates: string;
   tags: string[];
+  /** All the words it is found by. */
+  text: string;
   archived: boolean;
 };
 
@@ -28,7 +32,7 @@ export function LayoutCards({ cards, actions }: LayoutCardsProps) {
   return (
     <ul className={classes.cards}>
       {cards.map(card => {
-        const { id, href, name, arena, items, tracks, line, tags } = card;
+        const { id, href, name, arena, items, tracks, line, dates, tags } = card;
         return (
           <li key={id} className={classes.card} data-archived={card.archived || undefined}>
             <Link href={href} className={classes.link}>
@@ -38,6 +42,9 @@ export function LayoutCards({ cards, actions }: LayoutCardsProps) {
               <strong>{name}</strong>
               <Text size="sm" c="slate.7">
                 {line}
+              </Text>
+              <Text size="xs" c="slate.7">
+                {dates}
               </Text>
               {tags.length > 0 && (
                 <span className={classes.tags}>

@@ -2,6 +2,7 @@
 
 import { FormModal } from '@/components/FormModal/FormModal';
 import { LayoutCards, type LayoutCard } from '@/components/LayoutCards/LayoutCards';
+import { hasWords } from '@/core';
 import { tagsForm } from '@/files/yardForms';
 import { Button, Group, Menu, Switch, Text, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
@@ -20,7 +21,7 @@ export function LayoutList({ cards }: { cards: LayoutCard[] }) {
   const [tagging, setTagging] = useState<LayoutCard | null>(null);
   const tags = [...new Set(cards.flatMap(card => card.tags))].sort();
   const shown = cards.filter(
-    card => (withArchived || !card.archived) && (tag === null || card.tags.includes(tag)) && isLike(card, words),
+    card => (withArchived || !card.archived) && (tag === null || card.tags.includes(tag)) && hasWords(card.text, words),
   );
   const anyArchived = cards.some(({ archived }) => archived);
   return (
@@ -28,7 +29,7 @@ export function LayoutList({ cards }: { cards: LayoutCard[] }) {
       <Group mb="sm" gap="xs">
         <TextInput
           aria-label="Search the layouts"
-          placeholder="bend, Quill, lower school …"
+          placeholder="bend, Quill, spiral, May …"
           value={words}
           onChange={event => setWords(event.currentTarget.value)}
           w={260}
@@ -61,14 +62,6 @@ export function LayoutList({ cards }: { cards: LayoutCard[] }) {
       {tagging && <TagForm card={tagging} onClose={() => setTagging(null)} />}
     </>
   );
-}
-
-function isLike({ name, line, tags }: LayoutCard, words: string): boolean {
-  const text = [name, line, ...tags].join(' ').toLowerCase();
-  return words
-    .toLowerCase()
-    .split(/\s+/)
-    .every(word => text.includes(word));
 }
 
 type Outcome = { ok: boolean; problem?: string | null };

@@ -46,7 +46,7 @@ export function NewLayout({ arenas, horses }: NewLayoutProps) {
           <MultiSelect
             searchable
             label="Horses of the lesson"
-            description="Distances are reckoned for each of them; change them whenever you like"
+            description="Distances are reckoned for each of them. Nobody yet: it is for any horse"
             data={options(horses)}
             {...form.getInputProps('horseIds')}
           />

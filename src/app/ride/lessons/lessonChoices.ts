@@ -11,7 +11,8 @@ import {
 } from '@/core';
 import { nowMs } from '@/components/nowMs';
 import { yardContext } from '@/app/_server/yardContext';
-import { weekOf } from '@/app/_server/yardTime';
+import { toldApart } from '@/app/_server/toldApart';
+import { weekOf, yardTime } from '@/app/_server/yardTime';
 import { earlierWork } from '@/data/queries/earlierWork';
 import { lessonClashes, type Clash } from '@/data/queries/lessonClashes';
 import { listHorses } from '@/data/queries/horses';
@@ -45,7 +46,9 @@ export async function lessonChoices(planned: { id: string; startsAtMs: number; p
     : new Map<string, EarlierWork>();
   const today: Record<string, QuestionToday> = {};
   const layouts: LayoutHere[] = [];
-  for (const layout of present(await listLayouts(db, yard.id))) {
+  const here = present(await listLayouts(db, yard.id));
+  const names = toldApart(here, ({ updatedAt }) => yardTime(updatedAt.getTime(), yard.timeZone, 'D MMM YYYY, HH:mm'));
+  for (const layout of here) {
     const { resolved, questions, stages } = await layoutOffers(db, yard.id, layout, horses);
     const offered = (asks: OfferedHere['planned']): OfferedHere[] => {
       const now = asToday({ ...asks, id: 'offered' }, resolved);
@@ -59,7 +62,12 @@ export async function lessonChoices(planned: { id: string; startsAtMs: number; p
           if (now) today[question.id] = now;
         }
     layouts.push({
-      ...{ id: layout.id, name: layout.name, arenaId: layout.arena.id, layout: { ...resolved.layout, horses: [] } },
+      ...{
+        id: layout.id,
+        name: names.get(layout.id)!,
+        arenaId: layout.arena.id,
+        layout: { ...resolved.layout, horses: [] },
+      },
       stages: stages.flatMap(({ asks, ...stage }) => offered(asks).map(one => ({ ...stage, asks: one }))),
       questions: questions.flatMap(asks =>
         offered(asks).map(one => ({

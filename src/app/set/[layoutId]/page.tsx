@@ -1,3 +1,4 @@
+import { AnyHorse } from '@/components/AnyHorse/AnyHorse';
 import { FollowThread } from '@/components/Shell/thread';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
@@ -30,6 +31,13 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
   return (
     <>
       <FollowThread layout={{ id: layoutId, name: yardLayout.name }} />
+      {layout.items.length > 0 && layout.horses.length === 0 && (
+        <AnyHorse matters=". Before it is set: who rides it?">
+          <LinkButton href={`/plan/${layoutId}`} size="compact-sm" variant="default">
+            Choose who rides
+          </LinkButton>
+        </AnyHorse>
+      )}
       {layout.items.length > 0 ? (
         <SettingSheet
           // What was typed and ticked belongs to one revision of a layout.

@@ -34,7 +34,12 @@ type PlanBarProps = {
   riding: boolean;
   canCall: boolean;
   canWalk: boolean;
-  opened: { add: boolean; onAdd: (opened: boolean) => void };
+  opened: {
+    add: boolean;
+    onAdd: (opened: boolean) => void;
+    horses: boolean;
+    onHorses: (opened: boolean) => void;
+  };
   onShelf: () => void;
   onAdd: (choice: ItemChoice) => void;
   onCautions: () => void;
@@ -139,7 +144,7 @@ function Tool({ label, icon, disabled, onClick }: ToolProps) {
 }
 
 /** The horses of the lesson, and the school their strides are reckoned in. */
-function GroupPicker({ controls, horses }: PlanBarProps) {
+function GroupPicker({ controls, horses, opened }: PlanBarProps) {
   const { groupIds, school } = controls.present.plan;
   const names = horses.filter(({ id }) => groupIds.includes(id)).length;
   const toggle = (id: string, there: boolean) =>
@@ -148,9 +153,9 @@ function GroupPicker({ controls, horses }: PlanBarProps) {
       groupIds: there ? [...plan.groupIds, id] : plan.groupIds.filter(other => other !== id),
     }));
   return (
-    <Popover position="bottom-start">
+    <Popover position="bottom-start" opened={opened.horses} onChange={opened.onHorses}>
       <Popover.Target>
-        <Button size="xs" variant="default">
+        <Button size="xs" variant="default" onClick={() => opened.onHorses(!opened.horses)}>
           {names === 0 ? 'Any horse' : `Horses (${names})`}
         </Button>
       </Popover.Target>

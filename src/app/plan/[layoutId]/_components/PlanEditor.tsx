@@ -1,5 +1,6 @@
 'use client';
 
+import { AnyHorse } from '@/components/AnyHorse/AnyHorse';
 import { FollowThread } from '@/components/Shell/thread';
 import { newId } from '@/components/newId';
 import {
@@ -104,6 +105,7 @@ export function PlanEditor(props: PlanEditorProps) {
   const [playing, setPlaying] = useState(false);
   const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | null>(null);
   const [adding, setAdding] = useState(false);
+  const [choosing, setChoosing] = useState(false);
   const [part, setPart] = useState<PanelPart>('numbers');
   const typing = useTyping(controls);
   const [offered, setOffered] = useState<OfferedMend | null>(null);
@@ -232,7 +234,7 @@ export function PlanEditor(props: PlanEditorProps) {
         touches={props.touches}
         riding={riding !== null}
         canCall={track?.kind === 'items'}
-        opened={{ add: adding, onAdd: setAdding }}
+        opened={{ add: adding, onAdd: setAdding, horses: choosing, onHorses: setChoosing }}
         onShelf={() => setOpen('shelf')}
         onAdd={addPiece}
         onCautions={() => setPart('cautions')}
@@ -241,6 +243,13 @@ export function PlanEditor(props: PlanEditorProps) {
         onWalk={walk}
         onCall={() => setOpen('call')}
       />
+      {layout.horses.length === 0 && resolved.exercises.some(({ placed }) => placed.horseIds === null) && (
+        <AnyHorse matters=": distances follow once you choose who rides.">
+          <Button size="compact-sm" variant="default" onClick={() => setChoosing(true)}>
+            Choose who rides
+          </Button>
+        </AnyHorse>
+      )}
       {status.kind === 'stale' && <StaleNotice arenaId={arena.id} mine={controls.present} onDropMine={dropMine} />}
       <p className={classes.phoneHint}>Drawing is easier on a tablet or at a desk; everything is here too.</p>
       {riding !== null && (

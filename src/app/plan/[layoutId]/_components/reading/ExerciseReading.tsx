@@ -84,7 +84,9 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
       <MultiSelect
         searchable
         label="Laid out for"
-        placeholder={placed.horseIds === null ? 'the whole group' : ''}
+        placeholder={
+          placed.horseIds !== null ? '' : layout.horses.length === 0 ? 'any horse (160 cm)' : 'the whole group'
+        }
         data={horses.map(({ id, name }) => ({ value: id, label: name }))}
         value={placed.horseIds ?? []}
         onChange={ids => put({ horseIds: ids.length === 0 ? null : ids })}

@@ -193,7 +193,7 @@ test('on a phone: fences, a track by tapping, numbers; then it is ridden', async
     );
     await page.touchscreen.tap(x, y);
   }
-  await page.getByRole('button', { name: 'End the track' }).first().tap();
+  await page.getByRole('button', { name: 'End the track' }).tap();
   await page.getByRole('button', { name: /^Read fence 1 to fence 2/ }).tap();
   await typed(page, 'Distance', '18.3 m');
   await expect(page.getByLabel('Distance', { exact: true })).toHaveValue('18.30 m');

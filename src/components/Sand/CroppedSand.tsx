@@ -1,6 +1,7 @@
 import type { Arena, Item, PointM, ReckonedTrack } from '@/core';
 import type { ReactNode } from 'react';
 import { cropBox } from './cropBox';
+import { itemShapes } from './itemShapes';
 import { LayoutDrawing } from './LayoutDrawing';
 import { Sand } from './Sand';
 import { sandView } from './sandView';
@@ -25,7 +26,9 @@ export function CroppedSand({ arena, items, tracks, over, more, children }: Crop
   const textM = Math.max(box.width, box.height) / 22;
   return (
     <Sand arena={arena} view={view} label="" box={box} textM={textM}>
-      <LayoutDrawing layout={{ items }} tracks={tracks} view={view} textM={textM} />
+      <LayoutDrawing layout={{ items: [] }} tracks={tracks} view={view} textM={textM} />
+      {/* A picture of things, not the things: nothing of it is pressed or found by what it is. */}
+      <Shapes shapes={items.flatMap(item => itemShapes(item, view))} />
       {over && <Shapes shapes={over({ view, textM })} />}
       {children}
     </Sand>

@@ -64,7 +64,7 @@ export function PlanBar(props: PlanBarProps) {
         </Button>
         <AddPiece opened={opened.add} onOpened={opened.onAdd} onAdd={props.onAdd} />
         <Button size="xs" variant={riding ? 'filled' : 'default'} aria-pressed={riding} onClick={props.onRide}>
-          {riding ? 'End the track' : 'Add a track'}
+          Add a track
         </Button>
         <GroupPicker {...props} />
         <Button size="xs" variant="default" disabled={!canWalk} onClick={props.onWalk}>

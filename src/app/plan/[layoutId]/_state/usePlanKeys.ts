@@ -15,9 +15,10 @@ export type KeyDeeds = {
   letters: Record<string, () => void>;
 };
 
-/** Keys belong to what is typed into, and to what lies over the page. */
-function isElsewhere(target: EventTarget | null): boolean {
+/** Keys belong to what is typed into, and to what lies over the page; a switch or a choice takes arrows and the space bar alone. */
+function isElsewhere({ target, key }: KeyboardEvent): boolean {
   if (!(target instanceof Element)) return false;
+  if (target.matches('input[type=radio], input[type=checkbox]')) return key === ' ' || arrowWay(key) !== null;
   return (
     target.closest('input, textarea, select, [contenteditable], [role=dialog], [role=listbox], [role=menu]') !== null
   );
@@ -28,7 +29,7 @@ export function usePlanKeys(deeds: KeyDeeds): void {
   const latest = useLatest(deeds);
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      if (isElsewhere(event.target) || event.defaultPrevented) return;
+      if (isElsewhere(event) || event.defaultPrevented) return;
       if (perform(latest.current, event)) event.preventDefault();
     };
     window.addEventListener('keydown', listen);

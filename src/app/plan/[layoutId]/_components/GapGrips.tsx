@@ -22,7 +22,8 @@ export function GapGrips({ shown, exercise, onGrow, view, textM }: GapGripsProps
       {reckoned.legs.map((leg, index) => {
         if (!exercise.can.type || !isTyped(index)) return null;
         const pose = poseAt(leg.chain, leg.chain.lengthM / 2);
-        const { x, y } = view.toPaper(pose.at);
+        // Beside the way: on it lies what turns the exercise.
+        const { x, y } = view.toPaper(pointAlong(pose.at, pose.headingRad - Math.PI / 2, textM * 1.5));
         return (
           <g key={index} className={classes.gap} data-gap={index} data-track={track.id}>
             <title>{`Drag to change the distance: ${format(leg.groundM)}`}</title>

@@ -96,7 +96,7 @@ function pointsAlong(chain: Chain, view: SandView): PaperPoint[] {
 /** How wide a letter is, and how high a line, as shares of the size of the text. */
 const LETTER_SHARE = 0.62;
 const LINE_SHARE = 1.05;
-export const NAME_SHARE = 0.82;
+const NAME_SHARE = 0.95;
 
 function nameWish(item: Item, naming: ItemNaming, seen: Seen): Wish[] {
   const runs = nameRuns(naming);

@@ -25,7 +25,7 @@ export function CroppedSand({ arena, items, tracks, over, more, children }: Crop
   const box = cropBox(view, items, tracks, more);
   const textM = Math.max(box.width, box.height) / 22;
   return (
-    <Sand arena={arena} view={view} label="" box={box} textM={textM}>
+    <Sand arena={arena} view={view} label="" box={box} textM={textM} isPicture>
       <LayoutDrawing layout={{ items: [] }} tracks={tracks} view={view} textM={textM} />
       {/* A picture of things, not the things: nothing of it is pressed or found by what it is. */}
       <Shapes shapes={items.flatMap(item => itemShapes(item, view))} />

@@ -14,6 +14,8 @@ type SandProps = {
   className?: string;
   /** The part of the paper that is shown; the whole arena with its margin if it is left out. */
   box?: PaperBox;
+  /** A small picture of a part: without a scale, and only with letters that are seen whole. */
+  isPicture?: boolean;
   /** Metres of paper for the text, where it is not the usual. */
   textM?: number;
 };
@@ -38,7 +40,7 @@ export function sandTextM(arena: Arena): number {
 }
 
 /** The arena to scale, seen from above: one unit of the drawing is one metre. */
-export function Sand({ arena, view, label, children, ref, className, box, textM: ownTextM }: SandProps) {
+export function Sand({ arena, view, label, children, ref, className, box, textM: ownTextM, isPicture }: SandProps) {
   const textM = ownTextM ?? sandTextM(arena);
   const marginM = sandTextM(arena) * 2.1;
   const shown = box ?? wholeBox(arena, view);
@@ -57,15 +59,24 @@ export function Sand({ arena, view, label, children, ref, className, box, textM:
         const b = view.toPaper(to);
         return <line key={name} x1={a.x} y1={a.y} x2={b.x} y2={b.y} className={classes.line} data-line={name} />;
       })}
-      <Letters arena={arena} view={view} textM={textM} />
-      <ScaleBar arena={arena} x={0} y={view.heightM + marginM} textM={textM} />
+      <Letters arena={arena} view={view} textM={textM} within={isPicture ? shown : null} />
+      {!isPicture && <ScaleBar arena={arena} x={0} y={view.heightM + marginM} textM={textM} />}
       {children}
       <rect width={view.widthM} height={view.heightM} className={classes.wall} />
     </svg>
   );
 }
 
-function Letters({ arena, view, textM }: { arena: Arena; view: SandView; textM: number }) {
+type LettersProps = { arena: Arena; view: SandView; textM: number; within: PaperBox | null };
+
+function Letters({ arena, view, textM, within }: LettersProps) {
+  const half = textM * 0.6;
+  const isSeen = ({ x, y }: { x: number; y: number }) =>
+    within === null ||
+    (x - half > within.x &&
+      x + half < within.x + within.width &&
+      y - half > within.y &&
+      y + half < within.y + within.height);
   return (
     <g aria-hidden="true">
       {arenaLetters(arena).map(({ letter, at }) => {
@@ -76,6 +87,7 @@ function Letters({ arena, view, textM }: { arena: Arena; view: SandView; textM: 
           yM: at.yM + (at.yM === 0 ? inwards : at.yM === arena.lengthM ? -inwards : 0),
         };
         const { x, y } = view.toPaper(shifted);
+        if (!isSeen({ x, y })) return null;
         return (
           <text key={letter} x={x} y={y} dy="0.35em" className={onWall ? classes.letter : classes.innerLetter}>
             {letter}

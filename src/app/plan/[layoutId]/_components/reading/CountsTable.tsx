@@ -12,7 +12,6 @@ import {
 } from '@/core';
 import { Text } from '@mantine/core';
 import { IconAlertTriangle } from '@tabler/icons-react';
-import { stridesWords } from '../../_state/thingsShown';
 import { chancesOf } from '../chances';
 import classes from './Reading.module.css';
 
@@ -32,14 +31,14 @@ export function CountsTable({ layout, track, leg, ridden }: CountsTableProps) {
   const sorted = [...horses].sort((a, b) => off(b.counts) - off(a.counts));
   if (sorted.length === 0 || counts.length === 0) return null;
   return (
-    <div className={classes.table}>
+    <div className={`${classes.table} ${classes.counts}`}>
       <table aria-label="What each horse makes of it">
         <thead>
           <tr>
             <th scope="col">Horse</th>
             {counts.map(count => (
               <th key={count} scope="col" aria-current={count === asked || undefined}>
-                {stridesWords(count, zeroIs)}
+                {countName(count, zeroIs)}
                 {count === asked && <small>asked</small>}
               </th>
             ))}

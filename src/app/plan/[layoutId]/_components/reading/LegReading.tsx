@@ -44,7 +44,7 @@ export function LegReading({ controls, track, reckoned, leg, horse }: LegReading
       aria-label={`From ${labels.inWords(ridden.from)} to ${labels.inWords(ridden.to)}`}
     >
       <Title order={2} size="h4">
-        {labels.inWords(ridden.from)} to {labels.inWords(ridden.to)}
+        {capital(`${labels.inWords(ridden.from)} to ${labels.inWords(ridden.to)}`)}
       </Title>
       <LengthField
         label="Distance"
@@ -118,6 +118,9 @@ function TurnWords({
     </>
   );
 }
+
+/** A heading begins with a capital. */
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** Over a fan each horse rides its own line: how far from the hub. */
 function OwnLines({ ridden }: { ridden: ReckonedItemTrack['legs'][number] }) {

@@ -31,7 +31,6 @@ export function CautionMark({ spot, cautions, at, sizeM, onPress }: CautionMarkP
       }}
     >
       <title>{words}</title>
-      <circle cx={at.x} cy={at.y} r={sizeM * 0.9} className={classes.grip} />
       <path d={`M${at.x} ${at.y - half}L${at.x + half} ${at.y + half * 0.8}H${at.x - half}Z`} />
       <path d={`M${at.x} ${at.y - half * 0.35}v${half * 0.5}m0 ${half * 0.22}v0.01`} strokeWidth={sizeM * 0.1} />
     </g>

@@ -216,7 +216,9 @@ function HandLayer(
           onGrow={() => props.onGrow(selectedExercise.placed.id)}
         />
       )}
+      {/* While a track is laid every tap belongs to what is ridden. */}
       {!isOnItsWay &&
+        !props.riding &&
         props.written.map(
           ({ of, key, at }) =>
             isCautionSpot(of) && (

@@ -1,6 +1,6 @@
 import type { Browser, Page } from '@playwright/test';
 import { expect, test } from './support/fixtures';
-import { key, onSand } from './support/pad';
+import { key, onSand, openDay } from './support/pad';
 import { drawnAt, item, panel, saved } from './support/sand';
 
 const YD = 0.9144;
@@ -195,11 +195,19 @@ test('on a phone: fences, a track by tapping, numbers; then it is ridden', async
   await expect(saved(page)).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 
-  // Taught there and then: by itself, on the pad.
-  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Ride' }).tap();
-  await page.getByRole('radiogroup', { name: 'Who rides?' }).getByRole('radio', { name: /Quill/ }).first().tap();
-  await expect(page.getByRole('radio', { name: /Two on the phone/ })).toBeChecked();
-  await page.getByRole('button', { name: 'Ride', exact: true }).tap();
+  // Taught there and then: the pair of the horse it is for is ticked, one more is made on the spot.
+  await page.getByRole('button', { name: 'Teach this now' }).tap();
+  await expect(page.getByRole('checkbox', { name: /^Quill with/ }).first()).toBeChecked();
+  await page.getByRole('button', { name: 'Another pair' }).tap();
+  await page.getByLabel('Rider').fill('Wren Aster');
+  await page.getByRole('combobox', { name: 'Horse' }).tap();
+  await page.getByRole('option', { name: 'Osprey' }).tap();
+  await page.getByRole('button', { name: 'Add this pair' }).tap();
+  await expect(page.getByRole('checkbox', { name: 'Osprey with Wren Aster' })).toBeChecked();
+  await page.getByRole('button', { name: 'Begin with 2 pairs' }).tap();
+  await key(page, 'Begin the lesson').tap();
+  await openDay(page, 'Lesson');
+  await page.getByRole('region', { name: 'Stages' }).getByRole('button').nth(1).tap();
   for (let stride = 0; stride < 4; stride += 1) await key(page, /Tap each stride/).tap();
   await onSand(page, 'vertical 2').tap();
   await expect(onSand(page, 'vertical 1')).toBeVisible();

@@ -409,7 +409,14 @@ export {
 export { goesBothWays, hasReins, nearestWay, waysToRide, type RideWay } from './question/waysToRide';
 export { strideSpread } from './record/strideSpread';
 export { layoutAfter } from './lesson/layoutAfter';
-export { lessonMinutes, USUAL_BREAK_MIN, type LessonPlan, type LessonStage } from './lesson/lesson';
+export {
+  lessonMinutes,
+  USUAL_BREAK_MIN,
+  WARM_UP,
+  warmUpStage,
+  type LessonPlan,
+  type LessonStage,
+} from './lesson/lesson';
 export { repeatedFaults, type FaultAnswer, type RepeatedFault } from './lesson/repeatedFault';
 export { afterFailure } from './lesson/afterFailure';
 export { expectedWork, plannedOf, plannedWork, type PlannedWork } from './work/expectedWork';

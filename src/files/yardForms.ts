@@ -109,6 +109,9 @@ export function personForm(unit: LengthUnit) {
   });
 }
 
+/** A rider by name, who may be new, on a horse of the yard. */
+export const newPairForm = z.object({ rider: name('the rider'), horseId: choice('a horse') });
+
 export const pairForm = z.object({ riderId: choice('a rider'), horseId: choice('a horse') });
 
 export function arenaForm(unit: LengthUnit) {

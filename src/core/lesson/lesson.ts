@@ -26,6 +26,16 @@ export type LessonPlan = {
   breakEveryMin: number;
 };
 
+export const WARM_UP = 'Warm-up';
+
+/** Common practice, no source: ten minutes to begin with, without a layout. */
+export function warmUpStage(id: string): LessonStage {
+  return {
+    ...{ id, name: WARM_UP, layoutId: null, questions: [], focus: 'Loose and forward', seat: 'rising' },
+    ...{ eachRein: 0, minutes: 10, policy: 'let it go', stop: { when: 'minutes', minutes: 10 } },
+  };
+}
+
 /** Common practice, no source: a walk break every ten minutes. */
 export const USUAL_BREAK_MIN = 10;
 

@@ -1,4 +1,6 @@
+import { present } from '@/data/present';
 import { listHorses } from '@/data/queries/horses';
+import { listPairs } from '@/data/queries/pairs';
 import { listKit } from '@/data/queries/kit';
 import { yardRules } from '@/data/queries/settings';
 import { findLayout } from '@/data/queries/layouts';
@@ -60,6 +62,10 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
       plan={layout.plan}
       arena={layout.arena}
       horses={horses}
+      pairs={present(await listPairs(db, yard.id)).map(({ id, horseId, horseName, riderName }) => ({
+        ...{ id, horseId },
+        name: `${horseName} with ${riderName}`,
+      }))}
       ground={ground}
       own={own}
       touches={touchesWords(await layoutTouches(db, yard.id, layoutId, nowMs()), yard.timeZone)}

@@ -43,6 +43,7 @@ type PlanBarProps = {
   onShelf: () => void;
   onAdd: (choice: ItemChoice) => void;
   onCautions: () => void;
+  onTeach: () => void;
   onSelectAll: () => void;
   onRide: () => void;
   onWalk: () => void;
@@ -84,6 +85,9 @@ export function PlanBar(props: PlanBarProps) {
           onClick={controls.redo}
           icon={<IconArrowForwardUp size={16} />}
         />
+        <Button size="xs" variant="default" disabled={status.kind !== 'saved'} onClick={props.onTeach}>
+          Teach this now
+        </Button>
         <LinkButton href={`/set/${layoutId}`} size="xs" variant="default">
           Set it out
         </LinkButton>

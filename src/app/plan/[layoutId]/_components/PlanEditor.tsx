@@ -46,6 +46,7 @@ import { useSandView } from '../_state/useSandView';
 import { useTyping } from '../_state/useTyping';
 import { PlanBar } from './PlanBar';
 import classes from './PlanEditor.module.css';
+import type { TeachPair } from './TeachNow';
 import type { CautionSpot } from '../_state/cautionSpots';
 import type { OfferedMend } from '../_state/offeredMend';
 import { PlanSand } from './PlanSand';
@@ -59,6 +60,7 @@ import { StaleNotice } from './StaleNotice';
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
 const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
+const TeachNow = dynamic(() => import('./TeachNow'), { ssr: false });
 const KeepOnShelf = dynamic(() => import('./KeepOnShelf'), { ssr: false });
 
 type PlanEditorProps = {
@@ -68,6 +70,8 @@ type PlanEditorProps = {
   plan: Plan;
   arena: NamedArena;
   horses: Horse[];
+  /** Those who may ride it. */
+  pairs: TeachPair[];
   ground: EditorGround;
   own: OwnExercise[];
   made: MadeOnServer;
@@ -103,7 +107,7 @@ export function PlanEditor(props: PlanEditorProps) {
   const [pointed, setPointed] = useState<{ items: string[]; leg: LegPlace | null }>(NOWHERE);
   const [walkedM, setWalkedM] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
-  const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | null>(null);
+  const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | 'teach' | null>(null);
   const [adding, setAdding] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const [part, setPart] = useState<PanelPart>('numbers');
@@ -238,6 +242,7 @@ export function PlanEditor(props: PlanEditorProps) {
         onShelf={() => setOpen('shelf')}
         onAdd={addPiece}
         onCautions={() => setPart('cautions')}
+        onTeach={() => setOpen('teach')}
         onSelectAll={() => setSelected({ ids: things, leg: null })}
         onRide={toggleRiding}
         onWalk={walk}
@@ -348,6 +353,14 @@ export function PlanEditor(props: PlanEditorProps) {
       )}
       {open === 'call' && track?.kind === 'items' && reckoned?.kind === 'items' && (
         <CallSheet {...{ layout, track, reckoned }} onClose={() => setOpen(null)} />
+      )}
+      {open === 'teach' && (
+        <TeachNow
+          {...{ layoutId, horses }}
+          pairs={props.pairs}
+          groupIds={controls.present.plan.groupIds}
+          onClose={() => setOpen(null)}
+        />
       )}
       {open === 'keep' && (
         <KeepOnShelf items={itemsOf(resolved, selectedIds)} tracks={layout.tracks} onClose={() => setOpen(null)} />

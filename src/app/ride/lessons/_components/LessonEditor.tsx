@@ -8,6 +8,8 @@ import {
   SEATS,
   STOP_RULES,
   stopRule,
+  WARM_UP,
+  warmUpStage,
   type AskedQuestion,
   type EarlierWork,
   type LayoutHorse,
@@ -188,7 +190,7 @@ export function LessonEditor(props: LessonEditorProps) {
         <Button
           variant="default"
           disabled={plan.stages.some(({ name: stage }) => stage === WARM_UP)}
-          onClick={() => setStages([warmUp(), ...plan.stages])}
+          onClick={() => setStages([warmUpStage(newId()), ...plan.stages])}
         >
           Add a warm-up
         </Button>
@@ -264,15 +266,6 @@ function questionsToday(
     if (!today) return null;
     const asked = question.asked.length > 0 ? question.asked : today.question.asked;
     return { ...today, question: { ...today.question, asked, state: overState(today.question.state, question.state) } };
-  };
-}
-
-const WARM_UP = 'Warm-up';
-
-function warmUp(): LessonStage {
-  return {
-    ...{ id: newId(), name: WARM_UP, layoutId: null, questions: [], focus: 'Loose and forward', seat: 'rising' },
-    ...{ eachRein: 0, minutes: 10, policy: 'let it go', stop: { when: 'minutes', minutes: 10 } },
   };
 }
 

@@ -1,0 +1,124 @@
+'use client';
+
+import { useSaveId } from '@/components/sync/useSaveId';
+import { Button, Checkbox, Group, Modal, Select, Stack, Text, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { newPairAction, teachNowAction } from '../../teachActions';
+
+export type TeachPair = { id: string; horseId: string; name: string };
+
+type TeachNowProps = {
+  layoutId: string;
+  pairs: readonly TeachPair[];
+  horses: readonly { id: string; name: string }[];
+  /** The horses that the layout is for: their pairs are ticked. */
+  groupIds: readonly string[];
+  onClose: () => void;
+};
+
+const NO_ANSWER = 'The server does not answer: nothing was begun. Try again.';
+
+/** Who is there, and off it goes: a lesson over this layout with its usual stages. */
+export default function TeachNow({ layoutId, pairs, horses, groupIds, onClose }: TeachNowProps) {
+  const router = useRouter();
+  const [ticked, setTicked] = useState(() => firstOfEach(pairs, groupIds));
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const nameSave = useSaveId();
+  const start = () =>
+    begin(async () => {
+      const sent = { layoutId, pairIds: ticked };
+      const answer = await teachNowAction(sent, nameSave(sent)).catch(() => null);
+      if (answer?.ok) return router.push(`/ride/lessons/${answer.lessonId}/run`);
+      setProblem(answer === null ? NO_ANSWER : answer.problem);
+    });
+  const sorted = [...pairs].sort((a, b) => Number(groupIds.includes(b.horseId)) - Number(groupIds.includes(a.horseId)));
+  return (
+    <Modal opened onClose={onClose} title="Teach this now">
+      <Stack gap="xs">
+        <Text size="sm">Who is there? The stages of the layout come with it, and a warm-up before them.</Text>
+        {sorted.map(({ id, name }) => (
+          <Checkbox
+            key={id}
+            size="md"
+            label={name}
+            checked={ticked.includes(id)}
+            onChange={event =>
+              setTicked(event.currentTarget.checked ? [...ticked, id] : ticked.filter(other => other !== id))
+            }
+          />
+        ))}
+        <NewPair
+          horses={horses}
+          onMade={id => {
+            setTicked(before => [...before, id]);
+            router.refresh();
+          }}
+        />
+        {problem && (
+          <Text size="sm" c="chestnut.8" role="alert">
+            {problem}
+          </Text>
+        )}
+        <Button size="md" loading={busy} disabled={ticked.length === 0} onClick={start}>
+          Begin with {ticked.length} {ticked.length === 1 ? 'pair' : 'pairs'}
+        </Button>
+      </Stack>
+    </Modal>
+  );
+}
+
+/** One pair of each horse that the layout is for: a horse with two riders is ridden by one at a time. */
+function firstOfEach(pairs: readonly TeachPair[], groupIds: readonly string[]): string[] {
+  return groupIds.flatMap(horseId => pairs.find(pair => pair.horseId === horseId)?.id ?? []);
+}
+
+type NewPairProps = { horses: readonly { id: string; name: string }[]; onMade: (pairId: string) => void };
+
+/** Somebody who was not expected: a rider by name, on one of the horses. */
+function NewPair({ horses, onMade }: NewPairProps) {
+  const [opened, setOpened] = useState(false);
+  const [rider, setRider] = useState('');
+  const [horseId, setHorseId] = useState<string | null>(null);
+  const [faults, setFaults] = useState<Record<string, string>>({});
+  const [busy, begin] = useTransition();
+  const nameSave = useSaveId();
+  if (!opened)
+    return (
+      <Button variant="default" onClick={() => setOpened(true)}>
+        Another pair
+      </Button>
+    );
+  const add = () =>
+    begin(async () => {
+      const sent = { rider, horseId: horseId ?? '' };
+      const answer = await newPairAction(sent, nameSave(sent)).catch(() => null);
+      if (!answer?.ok) return setFaults(answer?.fields ?? { rider: NO_ANSWER });
+      setOpened(false);
+      setRider('');
+      setFaults({});
+      onMade(answer.pairId);
+    });
+  return (
+    <Group align="flex-start" gap="xs" grow>
+      <TextInput
+        label="Rider"
+        value={rider}
+        error={faults.rider}
+        onChange={event => setRider(event.currentTarget.value)}
+      />
+      <Select
+        label="Horse"
+        searchable
+        value={horseId}
+        error={faults.horseId}
+        data={horses.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={setHorseId}
+      />
+      <Button mt={25} variant="default" loading={busy} onClick={add}>
+        Add this pair
+      </Button>
+    </Group>
+  );
+}

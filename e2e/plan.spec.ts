@@ -587,6 +587,8 @@ test('a post of an exercise slid by hand changes its distance, and it stays an e
   await page.goto(`${demoYard.url}/plan`);
   await page.getByRole('link', { name: /Four on the bend/ }).click();
   await expect(item(page, 'alder b2')).toBeVisible();
+  // The shelf comes behind the page.
+  await page.waitForLoadState('networkidle');
   const gapM = async () => Number.parseFloat(await page.getByLabel('Distance from fence 1 to fence 2').inputValue());
   const before = await gapM();
   const along = (index: number) => page.locator(`[data-post="${index}"]`);

@@ -206,7 +206,7 @@ test('on a phone: fences, a track by tapping, numbers; then it is ridden', async
   await expect(page.getByRole('checkbox', { name: 'Osprey with Wren Aster' })).toBeChecked();
   await page.getByRole('button', { name: 'Begin with 2 pairs' }).tap();
   await key(page, 'Begin the lesson').tap();
-  await openDay(page, 'Lesson');
+  await openDay(page, 'Stage');
   await page.getByRole('region', { name: 'Stages' }).getByRole('button').nth(1).tap();
   for (let stride = 0; stride < 4; stride += 1) await key(page, /Tap each stride/).tap();
   await onSand(page, 'vertical 2').tap();

@@ -80,10 +80,16 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   /** What a hand made, as one undo step. */
   const letGo = useCallback(
     (hand: Hand) => {
-      const made = madeByHand(hand, shown, ground.arena, shelf);
-      change(stood => made?.plan ?? stood);
+      const make = (typing: TypeDistance | null) => {
+        const made = madeByHand(hand, shown, ground.arena, typing);
+        change(stood => made?.plan ?? stood);
+      };
+      // A hand may be quicker than the shelf comes.
+      if (hand.kind !== 'gap' || shelf) return make(shelf);
+      live.set(null);
+      void import('./judge').then(({ typeDistance }) => make(typeDistance)).catch(() => undefined);
     },
-    [change, shown, ground.arena, shelf],
+    [change, live, shown, ground.arena, shelf],
   );
   const step = useCallback(
     (way: typeof undo) => {

@@ -446,6 +446,7 @@ export {
   type LessonState,
   type LessonTimes,
 } from './lesson/lessonState';
+export { monthDays, monthsOn, type MonthWeeks } from './lesson/monthDays';
 export { changedAfterwards } from './record/changedAfterwards';
 export { marksFit } from './question/marksFit';
 export { mergePlans, planDifference, type MergedPlan } from './lesson/mergePlans';

@@ -2,7 +2,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { lessonMinutes, lessonState } from '@/core';
+import { lessonMinutes, lessonState, type LessonPlan } from '@/core';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
 import { listLessons, timesOfLessons } from '@/data/queries/lessons';
@@ -36,6 +36,12 @@ export default async function RidePage() {
   const riding = present(pairs);
   const missing = present(layouts).length === 0 ? 'layout' : riding.length === 0 ? 'pair' : null;
   const atMs = nowMs();
+  const insideOf = ({ pairIds, stages }: LessonPlan) =>
+    [
+      ...pairs.flatMap(({ id, riderName, horseName }) => (pairIds.includes(id) ? [riderName, horseName] : [])),
+      ...layouts.flatMap(({ id, name }) => (stages.some(({ layoutId }) => layoutId === id) ? name : [])),
+      ...stages.map(({ name }) => name),
+    ].join(' ');
   const rides = await singleRides(db, yard.id, SHOWN_RIDES);
   const times = await timesOfLessons(db, yard.id, lessons);
   return (
@@ -58,9 +64,12 @@ export default async function RidePage() {
       {missing === null && (
         <>
           <LessonList
+            today={yardTime(atMs, yard.timeZone, 'YYYY-MM-DD')}
             lessons={lessons.map(({ id, name, startsAtMs, plan }) => ({
               ...{ id, name, when: yardTime(startsAtMs, yard.timeZone, 'ddd D MMM YYYY, HH:mm') },
               line: `${plan.pairIds.length} ${plan.pairIds.length === 1 ? 'pair' : 'pairs'}, ${plan.stages.length} ${plan.stages.length === 1 ? 'stage' : 'stages'}, ${lessonMinutes(plan)} min`,
+              day: yardTime(startsAtMs, yard.timeZone, 'YYYY-MM-DD'),
+              inside: insideOf(plan),
               state: lessonState(times.get(id)!, atMs),
             }))}
           />

@@ -1,40 +1,63 @@
-import type { LessonState } from '@/core';
+'use client';
+
+import { hasWords, plainWords, type LessonState } from '@/core';
+import { TextInput } from '@mantine/core';
 import Link from 'next/link';
+import { useState } from 'react';
 import classes from './LessonList.module.css';
+import { LessonMonth } from './LessonMonth';
 
 export type ListedLesson = {
   id: string;
   name: string;
-  /** On the yard's clock. */
+  /** On the yard's clock: in words, and its day, "2026-11-28". */
   when: string;
+  day: string;
   line: string;
+  /** Who rides, and over what, for whoever looks for it. */
+  inside: string;
   state: LessonState;
 };
 
-/** The latest are in sight; the others are a tap away. */
-const SHOWN_RIDDEN = 8;
+type LessonListProps = {
+  lessons: readonly ListedLesson[];
+  /** Today on the yard's clock. */
+  today: string;
+};
 
-/** Lessons by what they are: those that run, those that are planned, the soonest first, and those that were ridden. */
-export function LessonList({ lessons }: { lessons: readonly ListedLesson[] }) {
-  const of = (state: LessonState) => lessons.filter(lesson => lesson.state === state);
+/** Lessons: those that run, today's, those that come, the soonest first; what was lies in a calendar. All are found by words. */
+export function LessonList({ lessons, today }: LessonListProps) {
+  const [words, setWords] = useState('');
   if (lessons.length === 0) return <p>No lesson is planned yet. A pair can also ride by itself, below.</p>;
+  const found = lessons.filter(({ name, when, line, inside }) =>
+    hasWords(plainWords([name, when, line, inside].join(' ')), words),
+  );
+  const planned = found.filter(({ state }) => state === 'planned').reverse();
+  const ended = found.filter(({ state }) => state === 'ended');
+  const missed = planned.filter(({ day }) => day < today).reverse();
+  const archived = found.filter(({ state }) => state === 'archived');
   return (
     <div className={classes.lists}>
-      <Lessons title="Running" lessons={of('running')} />
-      <Lessons title="Planned" lessons={of('planned').reverse()} />
-      <Lessons title="Ridden" lessons={of('ended').slice(0, SHOWN_RIDDEN)} />
-      {of('ended').length > SHOWN_RIDDEN && (
-        <details>
-          <summary className={classes.more}>Ridden before ({of('ended').length - SHOWN_RIDDEN})</summary>
-          <Lessons title="Ridden before" lessons={of('ended').slice(SHOWN_RIDDEN)} />
-        </details>
+      <TextInput
+        aria-label="Search the lessons"
+        placeholder="bend, Quill, November …"
+        value={words}
+        onChange={event => setWords(event.currentTarget.value)}
+        maw={320}
+      />
+      {found.length === 0 && <p role="status">No lesson is like that: take a word away.</p>}
+      <Lessons title="Running" lessons={found.filter(({ state }) => state === 'running')} />
+      <Lessons title="Today" lessons={planned.filter(({ day }) => day === today)} />
+      <Lessons title="Coming" lessons={planned.filter(({ day }) => day > today)} />
+      <Folded title="Planned, and not ridden" lessons={missed} />
+      {words.trim() === '' ? (
+        <LessonMonth lessons={found.filter(({ state }) => state !== 'archived')} today={today}>
+          {day => <Lessons title="" lessons={ended.filter(lesson => lesson.day.startsWith(day))} />}
+        </LessonMonth>
+      ) : (
+        <Lessons title="Ridden" lessons={ended} />
       )}
-      {of('archived').length > 0 && (
-        <details>
-          <summary className={classes.more}>Archived ({of('archived').length})</summary>
-          <Lessons title="Archived" lessons={of('archived')} />
-        </details>
-      )}
+      <Folded title="Archived" lessons={archived} />
     </div>
   );
 }
@@ -47,11 +70,25 @@ const OPENS: Record<LessonState, { on: 'run' | 'record'; label: string }> = {
   archived: { on: 'record', label: 'Read it' },
 };
 
-function Lessons({ title, lessons }: { title: string; lessons: readonly ListedLesson[] }) {
+type LessonsProps = { title: string; lessons: readonly ListedLesson[] };
+
+function Folded({ title, lessons }: LessonsProps) {
   if (lessons.length === 0) return null;
   return (
-    <section>
-      <h2>{title}</h2>
+    <details>
+      <summary className={classes.more}>
+        {title} ({lessons.length})
+      </summary>
+      <Lessons title="" lessons={lessons} />
+    </details>
+  );
+}
+
+function Lessons({ title, lessons }: LessonsProps) {
+  if (lessons.length === 0) return null;
+  return (
+    <section aria-label={title === '' ? undefined : title}>
+      {title !== '' && <h2>{title}</h2>}
       <ul className={classes.list}>
         {lessons.map(({ id, name, when, line, state }) => {
           const { on, label } = OPENS[state];

@@ -595,12 +595,12 @@ test('a post of an exercise slid by hand changes its distance, and it stays an e
   const [start, post] = [(await along(0).boundingBox())!, (await along(1).boundingBox())!];
   const pxPerM = (post.x - start.x) / Number(await along(1).getAttribute('aria-valuenow'));
   const [x, y] = [post.x + post.width / 2, post.y + 12];
+  const words = page.locator('[data-call]');
+  const standing = await words.allTextContents();
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.mouse.move(x + 14, y, { steps: 5 });
   // Once the hand rests, the words of its legs are those it will have.
-  const words = page.locator('[data-call]');
-  const standing = await words.allTextContents();
   await expect.poll(() => words.allTextContents()).not.toEqual(standing);
   const held = await words.allTextContents();
   await page.mouse.up();

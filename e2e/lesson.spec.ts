@@ -225,3 +225,29 @@ test('a distance is changed between passes and is a new setting from then on; th
   await expect(page.getByRole('link', { name: 'Thursday group', exact: true })).toHaveCount(2);
   await phone.close();
 });
+
+test('what comes stands first, what was lies in a calendar by month, and every lesson is found by words', async ({
+  seasonYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${seasonYard.url}/ride`);
+  const calendar = page.getByRole('region', { name: 'Calendar' });
+  const heading = calendar.getByRole('heading');
+  const now = await heading.textContent();
+  // The season lies behind today: some months back there is a day with a lesson.
+  const days = calendar.getByRole('button', { name: /^\d+: / });
+  for (let back = 0; back < 14 && (await days.count()) === 0; back += 1)
+    await page.getByRole('button', { name: 'The month before' }).click();
+  await expect(days.first()).toBeVisible();
+  const name = (await days.first().getAttribute('aria-label'))!.replace(/^\d+: /, '').split(', ')[0]!;
+  await days.first().click();
+  await expect(calendar.getByRole('link', { name: `Read it: ${name}` }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'The month after' }).click();
+  await page.getByRole('button', { name: 'The month before' }).click();
+  expect(now).toMatch(/^[A-Z][a-z]+ 20\d\d$/);
+
+  await page.getByLabel('Search the lessons').fill(name);
+  await expect(page.getByRole('region', { name: 'Ridden' }).getByRole('link', { name }).first()).toBeVisible();
+  await page.getByLabel('Search the lessons').fill('no such lesson');
+  await expect(page.getByText('No lesson is like that')).toBeVisible();
+});

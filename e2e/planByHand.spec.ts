@@ -1,6 +1,6 @@
 import type { Browser, Page } from '@playwright/test';
 import { expect, test } from './support/fixtures';
-import { key, onSand, openDay } from './support/pad';
+import { closeSheet, key, onSand, openDay } from './support/pad';
 import { drawnAt, item, panel, saved } from './support/sand';
 
 const YD = 0.9144;
@@ -208,6 +208,7 @@ test('on a phone: fences, a track by tapping, numbers; then it is ridden', async
   await key(page, 'Begin the lesson').tap();
   await openDay(page, 'Stage');
   await page.getByRole('region', { name: 'Stages' }).getByRole('button').nth(1).tap();
+  await closeSheet(page);
   for (let stride = 0; stride < 4; stride += 1) await key(page, /Tap each stride/).tap();
   await onSand(page, 'vertical 2').tap();
   await expect(onSand(page, 'vertical 1')).toBeVisible();

@@ -44,7 +44,9 @@ async function timeMs(task: () => Promise<unknown>): Promise<number> {
 /** One more mark in the last pass of a pair. */
 async function markOne({ db, write }: OpenDatabase, yardId: string, pairId: string): Promise<void> {
   const passes = await reviewPasses(db, yardId, { pairIds: [pairId] }, CLOCK);
-  const passId = passes[passes.length - 1]!.id;
+  const passId = passes[passes.length - 1]?.id;
+  // A pair that never rode has nothing to be marked.
+  if (passId === undefined) return;
   // Passes of the bench have ids that are no UUIDs; the record takes them as they are.
   const mark = { id: randomUUID(), kind: 'note' as const, words: 'one more' };
   const events = [{ type: 'mark' as const, id: randomUUID(), passId, mark, atMs: NOW_MS }];

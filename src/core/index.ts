@@ -221,7 +221,8 @@ export {
 export { layoutLabels, type Labels } from './layout/labels';
 export { countsAround, countsOnLeg, type CountRead, type HorseCounts } from './layout/countsOnLeg';
 export { groupGlance, type GlanceWord, type HorseGlance } from './layout/groupGlance';
-export { exerciseText, hasWords, plainWords } from './exercises/exerciseSearch';
+export { exerciseText } from './exercises/exerciseSearch';
+export { hasWords, plainWords } from './words/plainWords';
 export { gridWords, withElement, withoutElement } from './exercises/gridElements';
 export { stopNumbers, type StopNumber } from './layout/stopNumbers';
 export { TRACK_GAITS, type TrackGait } from './layout/trackGait';

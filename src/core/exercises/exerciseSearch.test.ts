@@ -1,5 +1,6 @@
 import type { ExerciseGround } from './exercise';
-import { exerciseText, hasWords } from './exerciseSearch';
+import { hasWords } from '../words/plainWords';
+import { exerciseText } from './exerciseSearch';
 import { exerciseSketch } from './layOutExercise';
 import { SHELF } from './shelf';
 

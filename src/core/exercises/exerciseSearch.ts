@@ -1,9 +1,7 @@
 import { paramSpecs } from './exerciseParams';
+import { plainWords } from '../words/plainWords';
 import { gridWords } from './gridElements';
 import type { ExerciseGround, LaidExercise, Recipe } from './exercise';
-
-/** Words as they are compared: small, and without hyphens. */
-export const plainWords = (text: string): string => text.toLowerCase().replaceAll(/[-–]/g, ' ');
 
 /**
  * All the words of an exercise in which one may look for it: its title and purposes, what it can ask ("counter shoulder-in"), its
@@ -38,11 +36,4 @@ export function exerciseText(
       ...cautions,
     ].join(' '),
   );
-}
-
-/** Whether all the words that are looked for are in a text. */
-export function hasWords(text: string, words: string): boolean {
-  return plainWords(words)
-    .split(/\s+/)
-    .every(word => text.includes(word));
 }

@@ -1,17 +1,16 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
 import { LayoutCards, type LayoutCard } from '@/components/LayoutCards/LayoutCards';
 import { hasWords } from '@/core';
-import { tagsForm } from '@/files/yardForms';
 import { Button, Group, Menu, Switch, Text, TextInput } from '@mantine/core';
-import { useForm } from '@mantine/form';
 import { notifications } from '@mantine/notifications';
-import { zod4Resolver } from 'mantine-form-zod-resolver';
+import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { archiveAction } from '../../yard/actions';
-import { duplicateLayoutAction, tagLayoutAction } from '../actions';
+import { duplicateLayoutAction } from '../actions';
+
+const TagForm = dynamic(() => import('./TagForm'), { ssr: false });
 
 /** The layouts of the yard: found by words and tags, copied, put away and taken back. */
 export function LayoutList({ cards }: { cards: LayoutCard[] }) {
@@ -107,26 +106,5 @@ function CardMenu({ card, onTag }: { card: LayoutCard; onTag: () => void }) {
         <Menu.Item onClick={archive}>{archived ? 'Take it back' : 'Put it away'}</Menu.Item>
       </Menu.Dropdown>
     </Menu>
-  );
-}
-
-function TagForm({ card, onClose }: { card: LayoutCard; onClose: () => void }) {
-  const router = useRouter();
-  const form = useForm({ initialValues: { tags: card.tags.join(', ') }, validate: zod4Resolver(tagsForm) });
-  return (
-    <FormModal
-      title={`Tags of ${card.name}`}
-      opened
-      onClose={onClose}
-      form={form}
-      sendLabel="Keep the tags"
-      onSend={async values => {
-        const outcome = await tagLayoutAction(card.id, values);
-        if (outcome.ok) router.refresh();
-        return outcome;
-      }}
-    >
-      <TextInput label="Tags" description="Apart by commas" data-autofocus {...form.getInputProps('tags')} />
-    </FormModal>
   );
 }

@@ -1,57 +1,24 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
-import { layoutForm } from '@/files/yardForms';
-import { Button, MultiSelect, Select, TextInput } from '@mantine/core';
-import { useForm } from '@mantine/form';
+import { Button } from '@mantine/core';
 import { IconPlus } from '@tabler/icons-react';
-import { zod4Resolver } from 'mantine-form-zod-resolver';
-import { useRouter } from 'next/navigation';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { addLayoutAction } from '../actions';
+import type { LayoutChoice } from './NewLayoutForm';
 
-type Choice = { id: string; name: string };
+const NewLayoutForm = dynamic(() => import('./NewLayoutForm'), { ssr: false });
 
-type NewLayoutProps = { arenas: Choice[]; horses: Choice[] };
+type NewLayoutProps = { arenas: LayoutChoice[]; horses: LayoutChoice[] };
 
-/** Begins a layout: empty sand, for the horses of a lesson. */
-export function NewLayout({ arenas, horses }: NewLayoutProps) {
-  const router = useRouter();
+/** Begins a layout: empty sand, for the horses of a lesson. Its form comes when it is asked for. */
+export function NewLayout(choices: NewLayoutProps) {
   const [opened, setOpened] = useState(false);
-  const form = useForm({
-    initialValues: { name: '', arenaId: arenas[0]?.id ?? '', horseIds: [] as string[] },
-    validate: zod4Resolver(layoutForm),
-  });
-  const options = (choices: Choice[]) => choices.map(({ id, name }) => ({ value: id, label: name }));
   return (
     <>
       <Button leftSection={<IconPlus size={16} />} onClick={() => setOpened(true)}>
         New layout
       </Button>
-      {opened && (
-        <FormModal
-          title="A new layout"
-          opened
-          onClose={() => setOpened(false)}
-          form={form}
-          sendLabel="Rake the sand"
-          onSend={async values => {
-            const outcome = await addLayoutAction(values);
-            if (outcome.ok) router.push(`/plan/${outcome.layoutId}`);
-            return outcome;
-          }}
-        >
-          <TextInput label="Name" placeholder="Bend of four, Thursday" data-autofocus {...form.getInputProps('name')} />
-          <Select label="Arena" data={options(arenas)} {...form.getInputProps('arenaId')} />
-          <MultiSelect
-            searchable
-            label="Horses of the lesson"
-            description="Distances are reckoned for each of them. Nobody yet: it is for any horse"
-            data={options(horses)}
-            {...form.getInputProps('horseIds')}
-          />
-        </FormModal>
-      )}
+      {opened && <NewLayoutForm {...choices} onClose={() => setOpened(false)} />}
     </>
   );
 }

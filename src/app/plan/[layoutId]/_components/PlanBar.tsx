@@ -1,21 +1,11 @@
 'use client';
 
 import { LinkButton } from '@/components/LinkButton/LinkButton';
-import type { Caution, ItemChoice, School } from '@/core';
+import type { Caution, ItemChoice } from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import {
-  ActionIcon,
-  Button,
-  Checkbox,
-  Group,
-  Menu,
-  Popover,
-  SegmentedControl,
-  Stack,
-  Text,
-  Tooltip,
-} from '@mantine/core';
+import { ActionIcon, Button, Group, Menu, Popover, Tooltip } from '@mantine/core';
 import { IconAlertTriangle, IconArrowBackUp, IconArrowForwardUp, IconDots } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import type { SaveStatus } from '../_state/autosaver';
 import type { PlanControls } from '../_state/usePlanEditor';
@@ -23,6 +13,8 @@ import { AddPiece } from './AddPiece';
 import { LayoutName } from './LayoutName';
 import classes from './PlanEditor.module.css';
 import { SaveNote } from './SaveNote';
+
+const GroupChoice = dynamic(() => import('./GroupChoice'), { ssr: false });
 
 type PlanBarProps = {
   layoutId: string;
@@ -147,15 +139,9 @@ function Tool({ label, icon, disabled, onClick }: ToolProps) {
   );
 }
 
-/** The horses of the lesson, and the school their strides are reckoned in. */
+/** The horses of the lesson, and the school their strides are reckoned in: the list comes when it is opened. */
 function GroupPicker({ controls, horses, opened }: PlanBarProps) {
-  const { groupIds, school } = controls.present.plan;
-  const names = horses.filter(({ id }) => groupIds.includes(id)).length;
-  const toggle = (id: string, there: boolean) =>
-    controls.change(plan => ({
-      ...plan,
-      groupIds: there ? [...plan.groupIds, id] : plan.groupIds.filter(other => other !== id),
-    }));
+  const names = horses.filter(({ id }) => controls.present.plan.groupIds.includes(id)).length;
   return (
     <Popover position="bottom-start" opened={opened.horses} onChange={opened.onHorses}>
       <Popover.Target>
@@ -164,33 +150,7 @@ function GroupPicker({ controls, horses, opened }: PlanBarProps) {
         </Button>
       </Popover.Target>
       <Popover.Dropdown>
-        <Stack gap={6}>
-          {horses.map(({ id, name, archived }) => (
-            <Checkbox
-              key={id}
-              label={archived ? `${name}, put away` : name}
-              checked={groupIds.includes(id)}
-              onChange={event => toggle(id, event.currentTarget.checked)}
-            />
-          ))}
-          {horses.length === 0 && <Text size="sm">No horses in the yard yet.</Text>}
-          {names === 0 && horses.length > 0 && (
-            <Text size="sm">Nobody is chosen: exercises are laid out for a horse of 160 cm.</Text>
-          )}
-          <Text size="sm" fw={500} mt={4}>
-            Distances reckoned
-          </Text>
-          <SegmentedControl
-            size="xs"
-            aria-label="School"
-            value={school}
-            onChange={value => controls.change(plan => ({ ...plan, school: value as School }))}
-            data={[
-              { value: 'whole-stride', label: 'in whole strides' },
-              { value: 'two-metre', label: 'two metres to land' },
-            ]}
-          />
-        </Stack>
+        <GroupChoice controls={controls} horses={horses} />
       </Popover.Dropdown>
     </Popover>
   );

@@ -53,10 +53,10 @@ import { PlanSand } from './PlanSand';
 import { placeOfCaution, ReadingPanel, type PanelPart } from './ReadingPanel';
 import { copySelected } from './reading/ThingActions';
 import { Ribbon } from './ribbon/Ribbon';
-import { SessionRibbon } from './ribbon/SessionRibbon';
 import { SandZoom } from './SandZoom';
 import { StaleNotice } from './StaleNotice';
 
+const SessionRibbon = dynamic(() => import('./ribbon/SessionRibbon').then(m => m.SessionRibbon));
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
 const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });

@@ -8,6 +8,7 @@ import type { PathShape, Shape } from '@/components/Sand/shape';
 import { Shapes } from '@/components/Sand/Shapes';
 import type { Arena, Item, LayoutHorse, PointM } from '@/core';
 import type { ArenaMarks } from '@/files/arenaMarks';
+import dynamic from 'next/dynamic';
 import { memo, useMemo, useRef, type FocusEvent, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 import { useMoved } from '../_hand/liveShown';
 import { partsNamed, partsOf, type Parts } from '../_hand/movedParts';
@@ -22,7 +23,6 @@ import type { SandWindow } from '../_state/useSandView';
 import { GroundMarks } from './GroundMarks';
 import { handShapes } from './handleShapes';
 import classes from './PlanSand.module.css';
-import { MendPreview } from './MendPreview';
 import { itemNaming, type ItemNaming } from './nameShapes';
 import { SandItem } from './SandItem';
 import { CautionMark } from './CautionMark';
@@ -32,6 +32,8 @@ import { Stands } from './Stands';
 import { TrackLayer } from './TrackLayer';
 import type { Seen } from './trackShapes';
 import { Walker } from './Walker';
+
+const MendPreview = dynamic(() => import('./MendPreview').then(m => m.MendPreview), { ssr: false });
 
 type PlanSandProps = {
   arena: Arena;

@@ -1,6 +1,5 @@
 'use client';
 
-import { CautionList } from '@/components/Caution/CautionList';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { exerciseLabel, layoutLabels, type Arena, type Caution, type LayoutHorse, type Plan } from '@/core';
 import type { Horse } from '@/data/queries/horses';
@@ -10,7 +9,6 @@ import dynamic from 'next/dynamic';
 import { NOTHING_SELECTED, type LegPlace, type Selection } from '../_state/selection';
 import type { OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
-import { MendWords } from './MendWords';
 import classes from './PlanEditor.module.css';
 import readingClasses from './reading/Reading.module.css';
 
@@ -20,6 +18,8 @@ const ItemReading = dynamic(() => import('./reading/ItemReading').then(m => m.It
 const LegReading = dynamic(() => import('./reading/LegReading').then(m => m.LegReading), { ssr: false });
 const ManyReading = dynamic(() => import('./reading/ManyReading').then(m => m.ManyReading), { ssr: false });
 const TrackReading = dynamic(() => import('./reading/TrackReading').then(m => m.TrackReading), { ssr: false });
+const CautionList = dynamic(() => import('@/components/Caution/CautionList').then(m => m.CautionList), { ssr: false });
+const MendWords = dynamic(() => import('./MendWords').then(m => m.MendWords), { ssr: false });
 const LayoutReading = dynamic(() => import('./reading/LayoutReading').then(m => m.LayoutReading), { ssr: false });
 
 /** What the panel shows: the layout or what is selected in numbers, the track that is looked at, or what to take care of. */

@@ -3,18 +3,31 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { Caution, ItemChoice } from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import { ActionIcon, Button, Group, Menu, Popover, Tooltip } from '@mantine/core';
-import { IconAlertTriangle, IconArrowBackUp, IconArrowForwardUp, IconDots } from '@tabler/icons-react';
+import { ActionIcon, Button, Group } from '@mantine/core';
+import { IconAlertTriangle, IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import type { SaveStatus } from '../_state/autosaver';
 import type { PlanControls } from '../_state/usePlanEditor';
-import { AddPiece } from './AddPiece';
 import { LayoutName } from './LayoutName';
 import classes from './PlanEditor.module.css';
 import { SaveNote } from './SaveNote';
 
-const GroupChoice = dynamic(() => import('./GroupChoice'), { ssr: false });
+/** What opens something comes once the page is there: until then its key waits where it will be. */
+const waiting = (words: string) =>
+  function Waiting() {
+    return (
+      <Button size="xs" variant="default" disabled>
+        {words}
+      </Button>
+    );
+  };
+
+const AddPiece = dynamic(() => import('./AddPiece').then(m => m.AddPiece), {
+  ssr: false,
+  loading: waiting('Add a piece'),
+});
+const GroupPicker = dynamic(() => import('./GroupPicker'), { ssr: false, loading: waiting('Horses') });
+const MoreMenu = dynamic(() => import('./MoreMenu'), { ssr: false, loading: waiting('…') });
 
 type PlanBarProps = {
   layoutId: string;
@@ -59,7 +72,7 @@ export function PlanBar(props: PlanBarProps) {
         <Button size="xs" variant={riding ? 'filled' : 'default'} aria-pressed={riding} onClick={props.onRide}>
           Add a track
         </Button>
-        <GroupPicker {...props} />
+        <GroupPicker controls={controls} horses={props.horses} opened={opened.horses} onOpened={opened.onHorses} />
         <Button size="xs" variant="default" disabled={!canWalk} onClick={props.onWalk}>
           Walk it
         </Button>
@@ -83,28 +96,7 @@ export function PlanBar(props: PlanBarProps) {
         <LinkButton href={`/set/${layoutId}`} size="xs" variant="default">
           Set it out
         </LinkButton>
-        <Menu position="bottom-end">
-          <Menu.Target>
-            <ActionIcon variant="default" size="md" aria-label="More">
-              <IconDots size={16} />
-            </ActionIcon>
-          </Menu.Target>
-          <Menu.Dropdown>
-            <Menu.Item component={Link} href={`/plan/${layoutId}/versions`}>
-              Versions
-            </Menu.Item>
-            <Menu.Item component="a" href={`/api/layouts/${layoutId}/file`}>
-              Save as a layout file
-            </Menu.Item>
-            <Menu.Item component="a" href={`/api/layouts/${layoutId}/drawing`}>
-              Save as a drawing (SVG)
-            </Menu.Item>
-            <Menu.Item onClick={props.onSelectAll}>Select everything</Menu.Item>
-            <Menu.Item component={Link} href="/plan/keys">
-              Keys
-            </Menu.Item>
-          </Menu.Dropdown>
-        </Menu>
+        <MoreMenu layoutId={layoutId} onSelectAll={props.onSelectAll} />
       </Group>
     </div>
   );
@@ -131,27 +123,8 @@ type ToolProps = { label: string; icon: React.ReactNode; disabled?: boolean; onC
 
 function Tool({ label, icon, disabled, onClick }: ToolProps) {
   return (
-    <Tooltip label={label}>
-      <ActionIcon variant="default" size="md" aria-label={label} disabled={disabled} onClick={onClick}>
-        {icon}
-      </ActionIcon>
-    </Tooltip>
-  );
-}
-
-/** The horses of the lesson, and the school their strides are reckoned in: the list comes when it is opened. */
-function GroupPicker({ controls, horses, opened }: PlanBarProps) {
-  const names = horses.filter(({ id }) => controls.present.plan.groupIds.includes(id)).length;
-  return (
-    <Popover position="bottom-start" opened={opened.horses} onChange={opened.onHorses}>
-      <Popover.Target>
-        <Button size="xs" variant="default" onClick={() => opened.onHorses(!opened.horses)}>
-          {names === 0 ? 'Any horse' : `Horses (${names})`}
-        </Button>
-      </Popover.Target>
-      <Popover.Dropdown>
-        <GroupChoice controls={controls} horses={horses} />
-      </Popover.Dropdown>
-    </Popover>
+    <ActionIcon variant="default" size="md" aria-label={label} title={label} disabled={disabled} onClick={onClick}>
+      {icon}
+    </ActionIcon>
   );
 }

@@ -1,4 +1,4 @@
-import { ActionIcon, Tooltip } from '@mantine/core';
+import { ActionIcon } from '@mantine/core';
 import { IconMaximize, IconMinus, IconPlus } from '@tabler/icons-react';
 import type { SandWindow } from '../_state/useSandView';
 import classes from './PlanEditor.module.css';
@@ -13,11 +13,9 @@ export function SandZoom({ window: sand }: { window: SandWindow }) {
   return (
     <div className={classes.zoom}>
       {tools.map(({ label, icon, does }) => (
-        <Tooltip key={label} label={label} position="left">
-          <ActionIcon variant="default" size="md" aria-label={label} onClick={does}>
-            {icon}
-          </ActionIcon>
-        </Tooltip>
+        <ActionIcon key={label} variant="default" size="md" aria-label={label} title={label} onClick={does}>
+          {icon}
+        </ActionIcon>
       ))}
     </div>
   );

@@ -1,0 +1,33 @@
+'use client';
+
+import { ActionIcon, Menu } from '@mantine/core';
+import { IconDots } from '@tabler/icons-react';
+import Link from 'next/link';
+
+/** What is seldom done with a layout. */
+export default function MoreMenu({ layoutId, onSelectAll }: { layoutId: string; onSelectAll: () => void }) {
+  return (
+    <Menu position="bottom-end">
+      <Menu.Target>
+        <ActionIcon variant="default" size="md" aria-label="More">
+          <IconDots size={16} />
+        </ActionIcon>
+      </Menu.Target>
+      <Menu.Dropdown>
+        <Menu.Item component={Link} href={`/plan/${layoutId}/versions`}>
+          Versions
+        </Menu.Item>
+        <Menu.Item component="a" href={`/api/layouts/${layoutId}/file`}>
+          Save as a layout file
+        </Menu.Item>
+        <Menu.Item component="a" href={`/api/layouts/${layoutId}/drawing`}>
+          Save as a drawing (SVG)
+        </Menu.Item>
+        <Menu.Item onClick={onSelectAll}>Select everything</Menu.Item>
+        <Menu.Item component={Link} href="/plan/keys">
+          Keys
+        </Menu.Item>
+      </Menu.Dropdown>
+    </Menu>
+  );
+}

@@ -140,7 +140,7 @@ test('on a tablet by touch: a line for three horses in six, five and seven, with
   await typed(page, 'Strides', '6');
   for (const flag of ['Also one stride more', 'Also one stride fewer'])
     await page.getByRole('switch', { name: flag }).check();
-  await page.getByRole('button', { name: /^Read fence 1 to fence 2/ }).tap();
+  await page.getByRole('button', { name: /read fence 1 to fence 2$/ }).tap();
   const table = page.getByRole('table', { name: 'What each horse makes of it' });
   await expect(table.getByRole('columnheader')).toHaveText(['Horse', 'five', 'sixasked', 'seven']);
   const words = /too tight|short|quiet|easy|forward|long|too far/;
@@ -189,7 +189,7 @@ test('on a phone: fences, a track by tapping, numbers; then it is ridden', async
     await page.touchscreen.tap(x, y);
   }
   await page.getByRole('button', { name: 'End the track' }).tap();
-  await page.getByRole('button', { name: /^Read fence 1 to fence 2/ }).tap();
+  await page.getByRole('button', { name: /read fence 1 to fence 2$/ }).tap();
   await typed(page, 'Distance', '18.3 m');
   await expect(page.getByLabel('Distance', { exact: true })).toHaveValue('18.30 m');
   await expect(saved(page)).toBeVisible();

@@ -85,7 +85,7 @@ function CardMenu({ card, onTag }: { card: LayoutCard; onTag: () => void }) {
         <Button
           size="compact-sm"
           variant="default"
-          aria-label={`What to do with ${name}`}
+          aria-label={`More. What to do with ${name}`}
           style={{ alignSelf: 'flex-start' }}
         >
           More

@@ -80,13 +80,7 @@ type DayProps = { date: number; lessons: readonly ListedLesson[]; isChosen: bool
 function Day({ date, lessons, isChosen, onChoose }: DayProps) {
   if (lessons.length === 0) return <span className={classes.date}>{date}</span>;
   return (
-    <button
-      type="button"
-      className={classes.day}
-      aria-pressed={isChosen}
-      aria-label={`${date}: ${lessons.map(({ name }) => name).join(', ')}`}
-      onClick={onChoose}
-    >
+    <button type="button" className={classes.day} aria-pressed={isChosen} onClick={onChoose}>
       <span className={classes.date}>{date}</span>
       {lessons.map(({ id, name, state }) => (
         <span key={id} className={classes.lesson} data-state={state}>

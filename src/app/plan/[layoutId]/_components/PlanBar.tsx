@@ -3,7 +3,7 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { Caution, ItemChoice } from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import { ActionIcon, Button, Group } from '@mantine/core';
+import { ActionIcon, Button, Group, VisuallyHidden } from '@mantine/core';
 import { IconAlertTriangle, IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import type { SaveStatus } from '../_state/autosaver';
@@ -61,6 +61,7 @@ export function PlanBar(props: PlanBarProps) {
   return (
     <div className={classes.head}>
       <div className={classes.title}>
+        <VisuallyHidden component="h1">{controls.present.name}</VisuallyHidden>
         <LayoutName name={controls.present.name} onRename={name => controls.put({ ...controls.present, name })} />
         {props.touches && <p className={classes.touches}>{props.touches}</p>}
       </div>

@@ -38,7 +38,7 @@ export function LegRows({ track, reckoned, labels, stops, typing, onSelectLeg }:
             <li key={index}>
               <button
                 type="button"
-                aria-label={`Read ${words}`}
+                aria-label={`${stops[index]} to ${stops[index + 1]}: read ${words}`}
                 onClick={() => onSelectLeg({ track: track.id, leg: index })}
               >
                 {stops[index]} to {stops[index + 1]}

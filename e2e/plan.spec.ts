@@ -446,6 +446,13 @@ test('layouts are found, tagged, copied, put away, kept as versions, saved as fi
   strictPage: page,
 }) => {
   await page.goto(`${demoYard.url}/plan`);
+  // By what is inside them, too: a figure, a gait, a month.
+  for (const words of ['spiral in', 'running walk', 'supple quill']) {
+    await page.getByLabel('Search the layouts').fill(words);
+    await expect(page.getByRole('listitem').first()).toBeVisible();
+    await expect(page.getByRole('listitem').filter({ hasText: 'Five trot poles' })).toHaveCount(0);
+  }
+  await expect(page.getByText(/^Changed \d+ [A-Z][a-z]+ 20\d\d/).first()).toBeVisible();
   await page.getByLabel('Search the layouts').fill('bend larkspur');
   await expect(page.getByRole('listitem')).toHaveCount(1);
   await page.getByRole('button', { name: /What to do with Four on the bend/ }).click();
@@ -503,6 +510,9 @@ test('layouts are found, tagged, copied, put away, kept as versions, saved as fi
   await expect(page.getByLabel('Name of the layout')).toHaveValue('Course of eight, low');
   expect(page.url()).not.toBe(plan);
   expect((await drawnAt(drawing(page, 'hazel'))).yM).toBeCloseTo(31.79, 3);
+  // Two of one name are told apart by when they were changed.
+  await page.goto(`${demoYard.url}/plan`);
+  await expect(page.getByRole('link', { name: /Course of eight, low \(of \d+ .*\d\d:\d\d\)/ })).toHaveCount(2);
 });
 
 test('an arrangement of one’s own goes onto the shelf and comes from it', async ({ demoYard, strictPage: page }) => {

@@ -214,3 +214,23 @@ test('on a phone: fences, a track by tapping, numbers; then it is ridden', async
   await expect(onSand(page, 'vertical 1')).toBeVisible();
   await page.context().close();
 });
+
+test('a layout for any horse says so where it matters, and asks who rides', async ({ demoYard, browser }) => {
+  const page = await touched(browser, 1180, 820);
+  await begin(page, demoYard.url, 'For whoever comes', 'Lower school', []);
+  await shelf(page, 'A row of trot poles');
+  await expect(page.getByRole('note')).toContainText('For any horse.');
+  // The handbook's step of a horse of 160 cm.
+  await expect(page.getByLabel('Distance from pole 1 to pole 2')).toHaveValue('1.37 m');
+  await expect(saved(page)).toBeVisible();
+  const plan = page.url();
+  await page.getByRole('link', { name: 'Set it out' }).tap();
+  await expect(page.getByRole('note')).toContainText('Before it is set: who rides it?');
+  await page.getByRole('link', { name: 'Choose who rides' }).tap();
+  await page.waitForURL(plan);
+  await page.getByRole('note').getByRole('button', { name: 'Choose who rides' }).tap();
+  await page.getByRole('checkbox', { name: 'Thimble' }).tap();
+  await expect(page.getByRole('note')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Horses (1)' })).toBeVisible();
+  await page.context().close();
+});

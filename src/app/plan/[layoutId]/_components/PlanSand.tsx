@@ -23,7 +23,7 @@ import type { SandWindow } from '../_state/useSandView';
 import { GroundMarks } from './GroundMarks';
 import { handShapes } from './handleShapes';
 import classes from './PlanSand.module.css';
-import { itemNaming, type ItemNaming } from './nameShapes';
+import { itemNaming, type ItemNaming } from './itemNaming';
 import { SandItem } from './SandItem';
 import { CautionMark } from './CautionMark';
 import { GapGrips } from './GapGrips';

@@ -15,7 +15,7 @@ import {
   type PlanGround,
 } from '@/core';
 import { MAYFLY } from '../_state/testShown';
-import { itemNaming } from './nameShapes';
+import { itemNaming } from './itemNaming';
 import { sandLabels } from './sandLabels';
 
 const ARENAS: Arena[] = [

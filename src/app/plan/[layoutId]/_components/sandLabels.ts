@@ -18,7 +18,7 @@ import {
 } from '@/core';
 import type { CautionSpot } from '../_state/cautionSpots';
 import { leadShape } from './leadShape';
-import { nameRuns, type ItemNaming } from './nameShapes';
+import { nameRuns, type ItemNaming } from './itemNaming';
 import type { Seen } from './trackShapes';
 
 /** A label of the sand: what it is of, and what is drawn at its place. */

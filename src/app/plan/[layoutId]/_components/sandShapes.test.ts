@@ -4,7 +4,7 @@ import { headingFromFacing, moveThings, newItem, turnThings } from '@/core';
 import { ARENA, LINE, MAYFLY, shows } from '../_state/testShown';
 import { guideShapes } from '../_hand/guideShapes';
 import { knobShapes, outlineShapes, viaShapes } from './handleShapes';
-import { itemNaming, nameRuns } from './nameShapes';
+import { itemNaming, nameRuns } from './itemNaming';
 import { sandLabels } from './sandLabels';
 import { legShapes, legsOnSand, sessionShapes, type Seen } from './trackShapes';
 

@@ -4,7 +4,7 @@ import { sandView } from '@/components/Sand/sandView';
 import type { Shape } from '@/components/Sand/shape';
 import type { Arena } from '@/core';
 import { handShapes } from '../_components/handleShapes';
-import { itemNaming } from '../_components/nameShapes';
+import { itemNaming } from '../_components/itemNaming';
 import { sandLabels } from '../_components/sandLabels';
 import { standShape } from '../_components/standShape';
 import { legShapes, legsOnSand, sessionShapes } from '../_components/trackShapes';

@@ -91,9 +91,16 @@ export function itemFromPaper(paper: ItemOnPaper): Item {
   }
 }
 
-/** Version 1 had no names: what it calls a thing is both its id and its name, as it was shown. Anything newer as it is. */
+/** What version 1 called a piece of an exercise: the exercise, and a word of its own for the piece: "alder b1", "sorrel g5-guide-right". */
+const MADE_UP =
+  / ([pgbcqf]\d+(-(guide|tunnel)-(left|right))?|first|second|fence|pole|placing|landing|part-\d+|cone-\d+|gate-\d+-(left|right)|rail-(left|right)|sight-mark|(start|finish)-(left|right))$/;
+
+/**
+ * Version 1 had no names: what it calls a thing is both its id and its name, as it was shown; but what it made up for a piece of an
+ * exercise nobody ever called it.
+ */
 export function withNames<Part extends { id: string; name?: string }>(parts: readonly Part[]): Part[] {
-  return parts.map(part => ({ ...part, name: part.id }));
+  return parts.map(part => (MADE_UP.test(part.id) ? part : { ...part, name: part.id }));
 }
 
 /** Writes a layout as the file has it; read back it is the same layout. */

@@ -242,8 +242,8 @@ class Season {
         const ride = askedRide(versions.get(pass.layoutVersionId)!.layout, pass.question, null)!;
         const { lowEfforts, highEfforts } = passWork(pass, workOf(pass)!);
         const told: Told = {
-          fences: ride.track!.stops.map(({ label }) => label),
-          marks: pass.marks.map(mark => markWords(mark, place => placeName(ride, place))),
+          fences: ride.track!.stops.map(({ words }) => withoutNumber(words).replace('vertical ', '')),
+          marks: pass.marks.map(mark => withoutNumber(markWords(mark, place => placeName(ride, place)))),
           counts: ride.track!.legs.map(({ asked }) => asked),
           efforts: lowEfforts + highEfforts,
         };
@@ -252,6 +252,9 @@ class Season {
     );
   }
 }
+
+/** A fence is told by its number in the course and by the name that it was given: the name is what must stay. */
+const withoutNumber = (words: string) => words.replace(/vertical \d+ /, 'vertical ');
 
 function stageOf(name: string, layoutId: string) {
   return {

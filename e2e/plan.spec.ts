@@ -559,6 +559,8 @@ test('on a tablet two fingers come closer, and a long press selects together', a
   await page.goto(`${demoYard.url}/plan`);
   await page.getByRole('link', { name: /Course of eight/ }).tap();
   await expect(item(page, 'heron')).toBeVisible();
+  // Where things lie on the screen is asked once all of the page is there.
+  await expect(page.getByRole('button', { name: 'Add a piece' })).toBeEnabled();
   const touch = await context.newCDPSession(page);
   const put = (kind: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
     touch.send('Input.dispatchTouchEvent', {

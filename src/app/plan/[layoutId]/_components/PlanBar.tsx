@@ -4,7 +4,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { Caution, ItemChoice } from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import { ActionIcon, Button, Group, VisuallyHidden } from '@mantine/core';
-import { IconAlertTriangle, IconArrowBackUp, IconArrowForwardUp } from '@tabler/icons-react';
+import { IconAlertTriangle, IconArrowBackUp, IconArrowForwardUp, IconDots } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
 import type { SaveStatus } from '../_state/autosaver';
 import type { PlanControls } from '../_state/usePlanEditor';
@@ -12,7 +12,7 @@ import { LayoutName } from './LayoutName';
 import classes from './PlanEditor.module.css';
 import { SaveNote } from './SaveNote';
 
-/** What opens something comes once the page is there: until then its key waits where it will be. */
+/** What opens something comes once the page is there: until then its key waits where it will be, as wide as it will be. */
 const waiting = (words: string) =>
   function Waiting() {
     return (
@@ -26,8 +26,15 @@ const AddPiece = dynamic(() => import('./AddPiece').then(m => m.AddPiece), {
   ssr: false,
   loading: waiting('Add a piece'),
 });
-const GroupPicker = dynamic(() => import('./GroupPicker'), { ssr: false, loading: waiting('Horses') });
-const MoreMenu = dynamic(() => import('./MoreMenu'), { ssr: false, loading: waiting('…') });
+const GroupPicker = dynamic(() => import('./GroupPicker'), { ssr: false, loading: waiting('Horses (0)') });
+const MoreMenu = dynamic(() => import('./MoreMenu'), {
+  ssr: false,
+  loading: () => (
+    <ActionIcon variant="default" size="md" aria-label="More" disabled>
+      <IconDots size={16} />
+    </ActionIcon>
+  ),
+});
 
 type PlanBarProps = {
   layoutId: string;

@@ -1,6 +1,7 @@
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { moveForGround, type GroundWish } from '../layout/moveForGround';
 import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
+import { offEven } from '../stride/offEven';
 import { groupGround } from '../stride/groupGround';
 import type { CautionContext, LegInTrack } from './cautionRule';
 
@@ -46,6 +47,5 @@ function wantedCounts({ leg, plan, index }: LegInTrack): number[] {
   const asked = plan.legs[index]!.asked;
   if (asked !== null) return [asked];
   const options = leg.readings.flatMap(reading => reading.options);
-  const offEven = (q: number) => (q > 0 ? Math.abs(Math.log(q)) : Infinity);
-  return [...new Set(options.sort((a, b) => offEven(a.q) - offEven(b.q)).map(({ strides }) => strides))];
+  return [...new Set(options.sort((a, b) => offEven(a) - offEven(b)).map(({ strides }) => strides))];
 }

@@ -1,6 +1,7 @@
 import { layoutCautions } from '../cautions/layoutCautions';
 import { mirroredPlace } from '../geometry/frame';
 import type { Pose } from '../geometry/pose';
+import { atHeight } from '../items/atHeight';
 import { reckonLayout } from '../layout/reckonLayout';
 import type { Rein } from '../track/rein';
 import type { Caution } from '../cautions/caution';
@@ -69,7 +70,7 @@ function withHeights(laid: LaidExercise, heightsM: ExerciseParams[string] | unde
     if (item.kind !== 'fence') return item;
     const heightM: unknown = heightsM[(fence += 1)];
     if (typeof heightM !== 'number' || heightM === 0) return item;
-    return { ...item, heightM, sideHeightM: item.sideHeightM === null ? null : 2 * heightM };
+    return atHeight(item, heightM);
   });
   return { ...laid, items };
 }

@@ -1,3 +1,4 @@
+import { nearestToEven } from '../stride/offEven';
 import type { StrideWord } from '../stride/strideWord';
 import type { HorseReading, ReckonedItemTrack } from './reckonLayout';
 
@@ -25,8 +26,7 @@ export function glanceWord({ asked, call, options, cannot }: HorseReading): Glan
   if (cannot) return 'cannot';
   if (asked) return asked.word;
   if (call.startsWith('between')) return 'between';
-  const offEven = (q: number) => (q > 0 ? Math.abs(Math.log(q)) : Infinity);
-  return [...options].sort((a, b) => offEven(a.q) - offEven(b.q))[0]?.word ?? null;
+  return nearestToEven(options)?.word ?? null;
 }
 
 /** Every horse of a group over the legs of a track, the one that the track suits least first. */

@@ -3,6 +3,7 @@ import type { Pose } from '../geometry/pose';
 import { segmentLengthM } from '../geometry/segment';
 import { ridingDepthM, ridingHeightM } from '../items/footprint';
 import { distanceRule, type DistanceCase } from '../stride/distanceRule';
+import { nearestToEven } from '../stride/offEven';
 import { jumpAllowanceM } from '../stride/jumpAllowance';
 import type { Rein } from '../track/rein';
 import { alongCounted } from '../track/turnCost';
@@ -14,7 +15,7 @@ export type HoofMark = { kind: 'landing' | 'stride' | 'take-off'; alongM: number
 /** The count a horse is shown in: the one that is asked, else the one nearest to its normal stride; null for none. */
 export function shownCount(reading: HorseReading): number | null {
   if (reading.asked) return reading.asked.strides;
-  const nearest = [...reading.options].sort((a, b) => Math.abs(Math.log(a.q)) - Math.abs(Math.log(b.q)))[0];
+  const nearest = nearestToEven(reading.options);
   return nearest && nearest.q > 0 ? nearest.strides : null;
 }
 

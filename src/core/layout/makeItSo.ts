@@ -53,12 +53,13 @@ function countedOf(
 }
 
 /** The second item of a leg and what is ridden after it, without what was ridden before. */
-function itemsAfter({ through }: ItemTrack, leg: number): string[] {
+export function itemsAfter({ through }: ItemTrack, leg: number): string[] {
   const before = new Set(through.slice(0, leg + 1).map(({ item }) => item));
   return [...new Set(through.slice(leg + 1).map(({ item }) => item))].filter(item => !before.has(item));
 }
 
-function isInside(layout: Layout, edits: readonly LayoutEdit[], moved: readonly string[]): boolean {
+/** Whether all that moves still lies on the sand once the edits are made. */
+export function isInside(layout: Layout, edits: readonly LayoutEdit[], moved: readonly string[]): boolean {
   const { items, arena } = applyEdits(layout, edits);
   return items.every(({ id, at }) => !moved.includes(id) || isInsideArena(arena, at));
 }

@@ -1,7 +1,6 @@
-import { isInsideArena } from '../arena/arena';
 import { paramsFault } from '../exercises/exerciseParams';
 import { findRecipe } from '../exercises/shelf';
-import { applyEdits } from '../layout/layoutEdit';
+import { isInside, itemsAfter } from '../layout/makeItSo';
 import type { ItemTrack } from '../layout/layout';
 import { moveForGround } from '../layout/moveForGround';
 import { brokenBy, editPlan } from './breakApart';
@@ -94,15 +93,13 @@ function movedOnLine(
   if (track.legs[leg]!.circle)
     return refuse('A circle back to the same fence is as long as it is round: type its radius.');
   const second = track.through[leg + 1]!.item;
-  const before = new Set(track.through.slice(0, leg + 1).map(({ item }) => item));
-  if (before.has(second)) return refuse('It is ridden before already: type the distance where it comes first.');
-  const following = [...new Set(track.through.slice(leg + 1).map(({ item }) => item))].filter(id => !before.has(id));
+  const following = itemsAfter(track, leg);
+  if (!following.includes(second))
+    return refuse('It is ridden before already: type the distance where it comes first.');
   for (const moved of following.length > 1 ? [following, [second]] : [[second]]) {
     if (moved.some(id => plan.lockedIds.includes(resolved.ownerOf.get(id) ?? id))) continue;
     const line = moveForGround(layout, track, leg, { by: 'tape', lengthM: groundM }, moved, true);
-    if (!line.ok) continue;
-    const { items } = applyEdits(layout, line.edits);
-    if (!items.every(({ id, at }) => !moved.includes(id) || isInsideArena(layout.arena, at))) continue;
+    if (!line.ok || !isInside(layout, line.edits, moved)) continue;
     return { ok: true, plan: editPlan(plan, resolved, line.edits), apart: brokenBy(plan, resolved, line.edits) };
   }
   return refuse('There is no room for it on this line: move the first fence back, or turn the line.');

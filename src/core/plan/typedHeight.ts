@@ -1,12 +1,8 @@
 import { withLength } from '../exercises/withLength';
+import { atHeight } from '../items/atHeight';
 import type { Fence, Item } from '../items/item';
 import type { PlacedRecipe, Plan } from './plan';
 import type { ResolvedExercise, ResolvedPlan } from './resolvePlan';
-
-/** A fence at another height; the sides of a cross-rail go up with its middle. */
-export function atHeight(fence: Fence, heightM: number): Fence {
-  return { ...fence, heightM, sideHeightM: fence.sideHeightM === null ? null : 2 * heightM };
-}
 
 /**
  * Gives fences a height: those by hand as they stand, those of an exercise as what it asks, which stays whole. Whatever else is

@@ -1,4 +1,5 @@
 import { countInWords } from './countInWords';
+import { offEven } from './offEven';
 import type { StrideWord } from './strideWord';
 
 type Callable = { strides: number; q: number; word: StrideWord };
@@ -41,8 +42,3 @@ export function countName(strides: number, zeroIs: 'bounce' | 'step'): string {
 }
 
 const ZERO_NAMES = { bounce: 'bounce', step: 'single step' } as const;
-
-/** How far a count is from even, shorter and longer alike. */
-function offEven({ q }: Callable): number {
-  return q > 0 ? Math.abs(Math.log(q)) : Infinity;
-}

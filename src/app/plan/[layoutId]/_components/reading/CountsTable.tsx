@@ -5,6 +5,8 @@ import {
   countName,
   countsAround,
   countsOnLeg,
+  nearestToEven,
+  offEven,
   type CountRead,
   type ItemTrack,
   type Layout,
@@ -27,8 +29,8 @@ export function CountsTable({ layout, track, leg, ridden }: CountsTableProps) {
   const counts = middle === null ? [] : countsAround(middle);
   const zeroIs = ridden.readings[0]?.zeroIs ?? 'bounce';
   const horses = countsOnLeg(layout, track, leg, ridden, counts);
-  const off = (read: readonly CountRead[]) => offEven(read[counts.indexOf(middle ?? 0)] ?? null);
-  const sorted = [...horses].sort((a, b) => off(b.counts) - off(a.counts));
+  const off = (read: readonly CountRead[]) => offBy(read[counts.indexOf(middle ?? 0)] ?? null);
+  const sorted = [...horses].sort((a, b) => off(b.counts) - off(a.counts) || 0);
   if (sorted.length === 0 || counts.length === 0) return null;
   return (
     <div className={`${classes.table} ${classes.counts}`}>
@@ -90,12 +92,13 @@ function Chance({ layout, track, leg, ridden, horseId, strides }: ChanceProps) {
   return <small className={classes.chance}>{Math.round(chance * 100)} %</small>;
 }
 
-const offEven = (read: CountRead) => (!read ? 9 : read.q > 0 ? Math.abs(Math.log(read.q)) : 9);
+/** What cannot be ridden is the farthest from even. */
+const offBy = (read: CountRead) => (read ? offEven(read) : Infinity);
 
 /** The count that most of the horses are nearest to; null where none is rated. */
 function likeliest({ readings }: ReckonedLeg): number | null {
   const nearest = readings.flatMap(({ options }) => {
-    const [best] = [...options].sort((a, b) => Math.abs(Math.log(a.q)) - Math.abs(Math.log(b.q)));
+    const best = nearestToEven(options);
     return best ? [best.strides] : [];
   });
   if (nearest.length === 0) return null;

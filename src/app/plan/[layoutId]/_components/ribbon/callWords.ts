@@ -1,5 +1,5 @@
 import { STEPS_FROM_EASY } from '@/components/FitMark/stepsFromEasy';
-import { countName, type HorseReading, type StrideWord } from '@/core';
+import { countName, nearestToEven, type HorseReading, type StrideWord } from '@/core';
 import type { LegChances } from '../chances';
 
 /**
@@ -28,7 +28,9 @@ export function callLines(reading: HorseReading, chances: LegChances): CallLine[
     chance: chanceOf(strides),
   });
   if (asked) {
-    const better = isEasy(asked.word) ? null : nearestOption(options, asked.strides);
+    const better = isEasy(asked.word)
+      ? null
+      : nearestToEven(options.filter(({ strides }) => strides !== asked.strides));
     return [line(asked), ...(better && isComfortable(better.word) ? [line(better, 'else ')] : [])];
   }
   if (call === UNRATED) return [];
@@ -43,10 +45,3 @@ export function callLines(reading: HorseReading, chances: LegChances): CallLine[
 }
 
 type Option = { strides: number; q: number; word: StrideWord };
-
-/** The option nearest to even, but for one count. */
-function nearestOption(options: readonly Option[], not: number): Option | null {
-  const offEven = ({ q }: Option) => (q > 0 ? Math.abs(Math.log(q)) : Infinity);
-  const others = options.filter(({ strides }) => strides !== not);
-  return others.sort((a, b) => offEven(a) - offEven(b))[0] ?? null;
-}

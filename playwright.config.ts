@@ -10,6 +10,8 @@ export default defineConfig({
   // Mostly they wait for a page: two cores carry three of them.
   fullyParallel: true,
   workers: 3,
+  // On a loaded machine a page may be late once; a journey that fails twice has failed, and one that needed it is named.
+  retries: 1,
   reporter: [['list'], ['json', { outputFile: '.test-output/playwright.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

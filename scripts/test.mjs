@@ -48,6 +48,7 @@ count('unit tests', ...jestCounts());
 await ensureBuilt();
 await node('node_modules/@playwright/test/cli.js', 'test');
 count('journeys', ...playwrightCounts());
+for (const title of flakyJourneys()) console.log(`        went through only the second time: ${title}`);
 
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 ? 0 : 1;
@@ -61,6 +62,15 @@ function jestCounts() {
   const jest = report('jest.json');
   if (!jest || jest.numTotalTests === 0) return [0, 1];
   return [jest.numPassedTests, jest.numFailedTests + jest.numRuntimeErrorTestSuites];
+}
+
+/** Journeys that failed once and then went through. */
+function flakyJourneys() {
+  const inSuite = ({ specs = [], suites = [] }) => [...specs, ...suites.flatMap(inSuite)];
+  return (report('playwright.json')?.suites ?? [])
+    .flatMap(inSuite)
+    .filter(({ tests }) => tests.some(({ status }) => status === 'flaky'))
+    .map(({ title }) => title);
 }
 
 function playwrightCounts() {

@@ -1,4 +1,4 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -17,7 +17,7 @@ export class RoanServer {
   /** Starts a Roan with nothing in it, or with a copy of the demo yard; a season of lessons may lie behind that. */
   static async start(yard: 'empty' | 'demo' | 'season', folder?: string): Promise<RoanServer> {
     const server = new RoanServer(folder ?? mkdtempSync(path.join(tmpdir(), 'roan-e2e-')), await freePort());
-    if (yard !== 'empty') copyFileSync(demoFile(yard), path.join(server.folder, 'roan.db'));
+    if (yard !== 'empty') copyFileSync(madeBefore(yard), path.join(server.folder, 'roan.db'));
     await server.start();
     return server;
   }
@@ -71,18 +71,9 @@ export class RoanServer {
   }
 }
 
-const made = new Map<'demo' | 'season', string>();
-
-/** The demo yard as a file, made once and copied for each test: what the demo command itself fills a file with. */
-function demoFile(yard: 'demo' | 'season'): string {
-  const before = made.get(yard);
-  if (before) return before;
-  const file = path.join(mkdtempSync(path.join(tmpdir(), 'roan-demo-')), 'roan.db');
-  const env = { ...process.env, ROAN_DATABASE_URL: `file:${file}`, ROAN_DEMO_SEASON: yard === 'season' ? '1' : '0' };
-  execFileSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/seedDemo.ts'], { env });
-  process.once('exit', () => rmSync(path.dirname(file), { recursive: true, force: true }));
-  made.set(yard, file);
-  return file;
+/** A file of the yards that were made before the first journey. */
+function madeBefore(yard: 'demo' | 'season'): string {
+  return path.join(process.env.ROAN_E2E_YARDS ?? '', `${yard}.db`);
 }
 
 function freePort(): Promise<number> {

@@ -448,6 +448,19 @@ export {
   type LessonState,
   type LessonTimes,
 } from './lesson/lessonState';
+export {
+  breakEvery,
+  fitStages,
+  lessonLevel,
+  type FittedStage,
+  type LastTime,
+  type StageToFit,
+} from './lesson/fitStages';
+export { groupsFor, groupsOf, MOST_IN_GROUP, type PairToGroup } from './lesson/groupsOf';
+export { breakTimes, overTheHour, stageTimes, USUAL_LESSON_MIN, type StageTime } from './lesson/lessonClock';
+export { nextLesson, type StageGot } from './lesson/nextLesson';
+export { pairEnd, type PairEnd } from './lesson/pairEnd';
+export { rideTime, stageMinutes, type RideTime } from './lesson/stageMinutes';
 export { monthDays, monthsOn, type MonthWeeks } from './lesson/monthDays';
 export { changedAfterwards } from './record/changedAfterwards';
 export { marksFit } from './question/marksFit';

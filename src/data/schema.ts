@@ -316,10 +316,34 @@ export const lessons = sqliteTable(
     reopenedAt: instant('reopened_at'),
     /** Rises with everything that is recorded: an answer with a lower one is an older answer. */
     recordNumber: integer('record_number').notNull().default(0),
+    /** The lessons that were planned together, week by week, have one word; so have those of the groups of one clinic. */
+    seriesId: text('series_id'),
+    groupsId: text('groups_id'),
     archivedAt: archivedAt(),
     createdAt: createdAt(),
   },
-  table => [index('lessons_by_start').on(table.yardId, table.startsAt)],
+  table => [
+    index('lessons_by_start').on(table.yardId, table.startsAt),
+    index('lessons_by_series').on(table.seriesId),
+    index('lessons_by_groups').on(table.groupsId),
+  ],
+);
+
+/** What the instructor says to a rider at the end of a lesson. */
+export const riderWords = sqliteTable(
+  'rider_words',
+  {
+    yardId: yardId(),
+    lessonId: text('lesson_id')
+      .notNull()
+      .references(() => lessons.id),
+    pairId: pairId(),
+    words: text('words').notNull(),
+    /** Another one after every change: who changes an older one is told. */
+    revision: integer('revision').notNull().default(1),
+    updatedAt: instant('updated_at').notNull(),
+  },
+  table => [primaryKey({ columns: [table.lessonId, table.pairId] })],
 );
 
 /** Who said it (null where nobody was told), and the number of the lesson's record when it last changed. */

@@ -1,11 +1,10 @@
 'use server';
 
-import { USUAL_BREAK_MIN, warmUpStage, type LessonStage } from '@/core';
+import { warmUpStage } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { present } from '@/data/present';
 import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
-import { layoutOffers } from '@/data/queries/layoutStages';
 import { saveLesson } from '@/data/queries/lessons';
 import { addPair, listPairs } from '@/data/queries/pairs';
 import { listPeople, savePerson } from '@/data/queries/people';
@@ -17,6 +16,7 @@ import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
+import { fittedStages } from '../_server/fittedStages';
 import { yardContext } from '../_server/yardContext';
 
 const Teach = z.strictObject({
@@ -36,16 +36,15 @@ export async function teachNowAction(sent: unknown, saving: unknown): Promise<Fo
     const { db, write, yard } = await yardContext();
     const layout = await findLayout(db, yard.id, wish.data.layoutId);
     if (!layout) return refuse('This layout is not in the yard any more.');
-    const there = new Set(present(await listPairs(db, yard.id)).map(({ id }) => id));
-    const pairIds = wish.data.pairIds.filter(id => there.has(id));
-    if (pairIds.length === 0) return refuse('Choose at least one pair.');
-    const { stages } = await layoutOffers(db, yard.id, layout, await listHorses(db, yard.id));
+    const there = present(await listPairs(db, yard.id));
+    const riding = wish.data.pairIds.flatMap(id => there.find(pair => pair.id === id) ?? []);
+    if (riding.length === 0) return refuse('Choose at least one pair.');
+    const { stages, breakEveryMin } = await fittedStages(db, yard.id, layout, await listHorses(db, yard.id), riding);
     if (stages.length === 0) return refuse('Nothing is ridden on this layout yet: put an exercise or a track on it.');
-    const asked = stages.map(({ asks, ...stage }): LessonStage => {
-      const question = { id: randomUUID(), ...asks };
-      return { ...stage, id: randomUUID(), questions: [{ question, ofPairs: {} }] };
-    });
-    const plan = { pairIds, stages: [warmUpStage(randomUUID()), ...asked], breakEveryMin: USUAL_BREAK_MIN };
+    const plan = {
+      ...{ pairIds: riding.map(({ id }) => id), breakEveryMin },
+      stages: [warmUpStage(randomUUID()), ...stages.map(({ stage }) => stage)],
+    };
     const lesson = { name: layout.name, arenaId: layout.arena.id, startsAtMs: Date.now(), plan };
     const saveId = SaveId.optional().catch(undefined).parse(saving);
     const lessonId = await write(tx => once(tx, yard.id, saveId, () => saveLesson(tx, yard.id, lesson)));

@@ -25,6 +25,7 @@ const WHAT: Record<string, string> = {
   former_states: 'what a horse, an arena or the rules were until they were changed (`was` is JSON)',
   walk_breaks: 'walk breaks in lessons',
   questions: 'what was asked; `document` is a question (JSON)',
+  rider_words: 'what the instructor said to a rider at the end of a lesson',
   lesson_asks: 'what was asked on the day: of a pair, or of all',
   passes: 'passes: who, what was asked, over which layout version, on which rein, when',
   marks: 'what was marked in passes; what a kind says beside its columns is JSON in `document`',

@@ -21,6 +21,7 @@ export const ARCHIVE_TABLES = [
   schema.ownExercises,
   schema.formerStates,
   schema.lessons,
+  schema.riderWords,
   schema.lessonJoins,
   schema.recordChanges,
   schema.walkBreaks,

@@ -5,7 +5,9 @@ import { once } from '@/data/queries/saves';
 import { lessonFromPaper, LessonForm, LessonOnPaper, StageOnPaper } from '@/files/lessonPaper';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findArena } from '@/data/queries/arenas';
+import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
+import { listPairs } from '@/data/queries/pairs';
 import { archiveLesson, changeLesson } from '@/data/queries/changeLesson';
 import { findLesson, saveLesson } from '@/data/queries/lessons';
 import { keepStanding } from '@/data/queries/standings';
@@ -25,6 +27,7 @@ import { writeStanding } from '@/files/standing';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../../_server/attempt';
+import { fittedStages, type Fitted } from '../../_server/fittedStages';
 import { settingSetup } from '../../_server/settingSetup';
 import { daysLater, instantOf, yardTime } from '../../_server/yardTime';
 import { yardContext } from '../../_server/yardContext';
@@ -88,6 +91,20 @@ export async function saveLessonAction(
     revalidatePath('/ride');
     const now = await findLesson(db, yard.id, known);
     return { ok: true, lessonId: known, said, saved: now && { revision: now.revision, plan: now.plan } };
+  });
+}
+
+const ToFit = z.strictObject({ layoutId: z.string().min(1).max(60), pairIds: z.array(z.string().max(60)).max(60) });
+
+/** The stages of a layout as they suit the pairs that ride. */
+export async function fittedStagesAction(layoutId: unknown, pairIds: unknown): Promise<FormOutcome<Fitted>> {
+  return attempt<Fitted>(async () => {
+    const wish = ToFit.safeParse({ layoutId, pairIds });
+    const { db, yard } = await yardContext();
+    const layout = wish.success ? await findLayout(db, yard.id, wish.data.layoutId) : null;
+    if (!wish.success || !layout) return refuse('This layout is not in the yard any more.');
+    const riding = (await listPairs(db, yard.id)).filter(({ id }) => wish.data.pairIds.includes(id));
+    return { ok: true, ...(await fittedStages(db, yard.id, layout, await listHorses(db, yard.id), riding)) };
   });
 }
 

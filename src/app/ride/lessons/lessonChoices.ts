@@ -1,14 +1,6 @@
 import 'server-only';
 import { asToday, layoutOffers, type QuestionToday } from '@/data/queries/layoutStages';
-import {
-  AS_LAID_OUT,
-  NO_EARLIER_WORK,
-  questionWords,
-  type EarlierWork,
-  type Layout,
-  type LessonPlan,
-  type LessonStage,
-} from '@/core';
+import { AS_LAID_OUT, NO_EARLIER_WORK, questionWords, type Layout, type LessonPlan, type LessonStage } from '@/core';
 import { nowMs } from '@/components/nowMs';
 import { yardContext } from '@/app/_server/yardContext';
 import { toldApart } from '@/app/_server/toldApart';
@@ -36,14 +28,16 @@ export type LayoutHere = {
   questions: OfferedHere[];
 };
 
-/** What a lesson can be made of, and, for one that is planned, what its horses do besides and who is double-booked. */
-export async function lessonChoices(planned: { id: string; startsAtMs: number; plan: LessonPlan } | null) {
+/**
+ * What a lesson can be made of, what its horses do besides on its day, and who is double-booked.
+ * @param planned - `id`: null for one that is not kept yet
+ */
+export async function lessonChoices(planned: { id: string | null; startsAtMs: number; plan: LessonPlan }) {
   const { db, yard } = await yardContext();
   const pairs = present(await listPairs(db, yard.id));
   const horses = await listHorses(db, yard.id);
-  const byHorse = planned
-    ? await earlierWork(db, yard.id, weekOf(planned.startsAtMs, yard.timeZone), planned.id, nowMs())
-    : new Map<string, EarlierWork>();
+  const week = weekOf(planned.startsAtMs, yard.timeZone);
+  const byHorse = await earlierWork(db, yard.id, week, planned.id ?? '', nowMs());
   const today: Record<string, QuestionToday> = {};
   const layouts: LayoutHere[] = [];
   const here = present(await listLayouts(db, yard.id));
@@ -54,7 +48,7 @@ export async function lessonChoices(planned: { id: string; startsAtMs: number; p
       const now = asToday({ ...asks, id: 'offered' }, resolved);
       return now ? [{ planned: asks, today: now }] : [];
     };
-    for (const stage of planned?.plan.stages ?? [])
+    for (const stage of planned.plan.stages)
       if (stage.layoutId === layout.id)
         for (const { question } of stage.questions) {
           // What a lesson changes of it is laid over this by whoever edits it.
@@ -81,14 +75,15 @@ export async function lessonChoices(planned: { id: string; startsAtMs: number; p
     arenas: present(await listArenas(db, yard.id)).map(({ id, name }) => ({ id, name })),
     limits: (await yardRules(db, yard.id)).limits,
     pairs: pairs.map(({ id, riderName, horseName, horseId }) => ({
-      ...{ id, horseId, name: `${horseName} with ${riderName}`, horse: horseName },
+      ...{ id, horseId, name: `${horseName} with ${riderName}` },
+      ...{ horse: horseName, rider: riderName },
       ...{ earlier: byHorse.get(horseId) ?? NO_EARLIER_WORK },
       strides: planHorse(horses.find(horse => horse.id === horseId)!),
     })),
     layouts,
     /** What is planned, as its layout has it today, by the id of the question. */
     today,
-    clashes: planned ? await lessonClashes(db, yard.id, planned.id) : ([] as Clash[]),
+    clashes: planned.id === null ? ([] as Clash[]) : await lessonClashes(db, yard.id, planned.id),
   };
 }
 

@@ -2,6 +2,7 @@
 
 import { useSaveId } from '@/components/sync/useSaveId';
 import { Button, Checkbox, Group, Modal, Select, Stack, Text, TextInput } from '@mantine/core';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { newPairAction, teachNowAction } from '../../teachActions';
@@ -64,9 +65,18 @@ export default function TeachNow({ layoutId, pairs, horses, groupIds, onClose }:
         <Button size="md" loading={busy} disabled={ticked.length === 0} onClick={start}>
           Begin with {ticked.length} {ticked.length === 1 ? 'pair' : 'pairs'}
         </Button>
+        <Button size="md" variant="default" component={Link} href={planHref(layoutId, ticked)}>
+          Plan it for another day
+        </Button>
       </Stack>
     </Modal>
   );
+}
+
+/** The plan of a lesson over a layout, for those who are ticked. */
+function planHref(layoutId: string, pairIds: readonly string[]): string {
+  const wish = new URLSearchParams([['layout', layoutId], ...pairIds.map(id => ['pair', id])]);
+  return `/ride/lessons/new?${wish.toString()}`;
 }
 
 /** One pair of each horse that the layout is for: a horse with two riders is ridden by one at a time. */

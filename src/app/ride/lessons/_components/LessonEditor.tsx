@@ -2,51 +2,56 @@
 
 import { newId } from '@/components/newId';
 import {
-  FAILURE_POLICIES,
-  overState,
-  questionWords,
-  SEATS,
-  STOP_RULES,
-  stopRule,
+  MOST_IN_GROUP,
+  overTheHour,
+  rideTime,
+  stageMinutes,
+  stageTimes,
   WARM_UP,
   warmUpStage,
-  type AskedQuestion,
+  lessonMinutes,
   type EarlierWork,
   type LayoutHorse,
   type LessonPlan,
   type LessonStage,
-  type Question,
   type WorkLimits,
 } from '@/core';
 import { whoSays } from '@/components/who/whoSays';
 import { writeLesson } from '@/files/lessonPaper';
-import { Alert, Button, MultiSelect, NumberInput, Select, TextInput, Title } from '@mantine/core';
-import { IconArrowDown, IconArrowUp, IconX } from '@tabler/icons-react';
+import { Alert, Button, Drawer, NumberInput, Select, TextInput, Title } from '@mantine/core';
+import { useMediaQuery } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useMemo, useState, useTransition } from 'react';
 import { saveLessonAction } from '../actions';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
 import { useSaveId } from '@/components/sync/useSaveId';
-import { useTypedLesson } from './useTypedLesson';
-import { Expected } from './Expected';
-import { StageQuestions } from './StageQuestions';
+import { asksOfPair, dayOfHorses } from './asksOfPair';
+import { clockAfter } from './clock';
+import { HourStrip } from './HourStrip';
 import classes from './LessonEditor.module.css';
+import { PairColumn } from './PairColumn';
+import { PairPanel } from './PairPanel';
+import { questionsToday, type Today, type TodayOf } from './questionsToday';
+import { StageList } from './StageList';
+import { StagePanel } from './StagePanel';
+import { useStagesOfLayout } from './useStagesOfLayout';
+import { useTypedLesson } from './useTypedLesson';
 
+export type { TodayOf };
 type Named = { id: string; name: string };
 export type LessonPair = Named & {
   horseId: string;
   horse: string;
+  rider: string;
   strides: LayoutHorse;
   /** What its horse does besides, that day and on other days of the week, as it was last kept. */
   earlier: EarlierWork;
 };
 
-type Today = { question: Question; words: string };
-/** A planned question as its layout has it today; null where the layout no longer has it. */
-export type TodayOf = (question: Question) => Today | null;
-
 type LessonEditorProps = {
   lessonId: string | null;
+  /** The layout that a new lesson is made over. */
+  over?: string | null;
   /** Whether it was begun, or has a record: what was ridden stays, and moves with its day. */
   isRidden?: boolean;
   /** `revision`: of a lesson that is there already. */
@@ -58,11 +63,13 @@ type LessonEditorProps = {
   limits: WorkLimits;
   /** What is planned, as its layout has it today, by the id of the question. */
   today: Record<string, Today>;
+  /** Why stages are planned as they are, by their id, where the plan was made for those who ride. */
+  why?: Record<string, string[]>;
   /** What another lesson wants at the same time. */
   clashes: { what: string; name: string; lessonId: string; lesson: string }[];
 };
 
-/** Plans a lesson: when, where, who, and stage by stage what. */
+/** Plans a lesson: when, where and who; its stages along the clock; and whatever is chosen beside them. */
 export function LessonEditor(props: LessonEditorProps) {
   const { lessonId, first, arenas, pairs, layouts, limits, clashes } = props;
   const router = useRouter();
@@ -77,19 +84,59 @@ export function LessonEditor(props: LessonEditorProps) {
   const [busy, begin] = useTransition();
   const nameSave = useSaveId();
   const typed = { name, arenaId, startsAt, plan };
-  const kept = useTypedLesson(lessonId, first.revision, typed, back => {
-    setName(back.name);
-    setArenaId(back.arenaId);
-    setStartsAt(back.startsAt);
-    setPlan(back.plan);
-  });
+  const kept = useTypedLesson(
+    lessonId ?? `new${props.over ? ` over ${props.over}` : ''}`,
+    first.revision,
+    typed,
+    back => {
+      setName(back.name);
+      setArenaId(back.arenaId);
+      setStartsAt(back.startsAt);
+      setPlan(back.plan);
+    },
+  );
   const [offered, setOffered] = useState<Record<string, Today>>({});
-  const todayOf = questionsToday(layouts, { ...props.today, ...offered }, plan);
-  const keepOffered = (id: string, { today }: OfferedHere) =>
-    setOffered(before => ({ ...before, [id]: { ...today, question: { ...today.question, id } } }));
-  const riding = pairs.filter(({ id }) => plan.pairIds.includes(id));
-  const setStages = (stages: LessonStage[]) => setPlan({ ...plan, stages });
+  const [why, setWhy] = useState(props.why ?? {});
+  const [chosen, setChosen] = useState<string | null>(null);
+  const isNarrow = useMediaQuery('(max-width: 62em)');
+  const todayOf = useMemo(
+    () => questionsToday(layouts, { ...props.today, ...offered }, plan),
+    [layouts, props.today, offered, plan],
+  );
+  const keepOffered = (all: Record<string, OfferedHere>) =>
+    setOffered(before => ({
+      ...before,
+      ...Object.fromEntries(
+        Object.entries(all).map(([id, { today }]) => [id, { ...today, question: { ...today.question, id } }]),
+      ),
+    }));
+  const riding = useMemo(() => plan.pairIds.flatMap(id => pairs.find(pair => pair.id === id) ?? []), [pairs, plan]);
+  const asks = useMemo(
+    () => new Map(riding.map(pair => [pair.id, asksOfPair(plan, pair, layouts, todayOf)])),
+    [riding, plan, layouts, todayOf],
+  );
+  const setStages = (stages: LessonStage[]) => setPlan(before => ({ ...before, stages }));
+  const changeStage = (changed: LessonStage) =>
+    setStages(plan.stages.map(one => (one.id === changed.id ? changed : one)));
   const here = layouts.filter(layout => layout.arenaId === arenaId);
+  const stagesOf = useStagesOfLayout(added => {
+    keepOffered(added.offered);
+    setWhy(before => ({ ...before, ...added.why }));
+    setPlan(before => ({
+      ...before,
+      // Walk breaks of a plan that has stages were thought of already.
+      breakEveryMin: before.stages.length === 0 ? added.breakEveryMin : before.breakEveryMin,
+      stages: [...before.stages, ...added.stages],
+    }));
+  });
+  const needsMin = (stage: LessonStage) => {
+    const layout = layouts.find(({ id }) => id === stage.layoutId);
+    const rides = stage.questions.flatMap(({ question }) => {
+      const today = todayOf(question);
+      return (today && layout && rideTime(layout.layout, today.question)) ?? [];
+    });
+    return rides.length === 0 || riding.length === 0 ? null : stageMinutes(rides, stage.eachRein, riding.length);
+  };
   const save = () =>
     begin(async () => {
       const sent = { name, arenaId, startsAt, plan: writeLesson(plan) };
@@ -117,6 +164,33 @@ export function LessonEditor(props: LessonEditorProps) {
       router.push(`/ride/lessons/${answer.lessonId}`);
       router.refresh();
     });
+  const over = overTheHour(plan.stages);
+  const choose = (id: string) => setChosen(before => (before === id ? null : id));
+  const chosenStage = plan.stages.find(({ id }) => id === chosen) ?? null;
+  const chosenPair = riding.find(({ id }) => id === chosen) ?? null;
+  const panel = chosenStage ? (
+    <StagePanel
+      key={chosenStage.id}
+      stage={chosenStage}
+      layout={layouts.find(({ id }) => id === chosenStage.layoutId) ?? null}
+      {...{ todayOf, pairs: riding }}
+      onOffered={(id, one) => keepOffered({ [id]: one })}
+      onChange={changeStage}
+    />
+  ) : chosenPair ? (
+    <PairPanel pair={chosenPair} asks={asks.get(chosenPair.id)!} />
+  ) : (
+    <section className={classes.panel} aria-label="The lesson as a whole">
+      <p>Choose a stage to change how it is asked, or a pair to see what it will find. Most lessons need neither.</p>
+      <NumberInput
+        label="Minutes between walk breaks"
+        min={1}
+        max={120}
+        value={plan.breakEveryMin}
+        onChange={value => typeof value === 'number' && setPlan({ ...plan, breakEveryMin: value })}
+      />
+    </section>
+  );
   return (
     <form
       className={classes.editor}
@@ -153,65 +227,80 @@ export function LessonEditor(props: LessonEditorProps) {
           data={arenas.map(({ id, name: arena }) => ({ value: id, label: arena }))}
           onChange={id => id && setArenaId(id)}
         />
-        <MultiSelect
-          label="Pairs"
-          searchable
-          value={plan.pairIds}
-          data={pairs.map(({ id, name: pair }) => ({ value: id, label: pair }))}
+      </div>
+      <div className={classes.board}>
+        <PairColumn
+          {...{ pairs, riding, asks, chosen }}
+          most={MOST_IN_GROUP}
+          days={dayOfHorses(riding, asks, limits)}
+          onChoose={choose}
           onChange={pairIds => setPlan({ ...plan, pairIds })}
         />
-        <NumberInput
-          label="Minutes between walk breaks"
-          min={1}
-          max={120}
-          value={plan.breakEveryMin}
-          onChange={value => typeof value === 'number' && setPlan({ ...plan, breakEveryMin: value })}
-        />
-      </div>
-      <Title order={2} size="h4">
-        Stages
-      </Title>
-      <div className={classes.adding}>
-        <Select
-          aria-label="Add the stages of a layout"
-          placeholder="Add the stages of a layout"
-          searchable
-          value={null}
-          data={here.map(({ id, name: layout }) => ({ value: id, label: layout }))}
-          onChange={id => {
-            const stages = (here.find(layout => layout.id === id)?.stages ?? []).map(({ asks, ...stage }) => {
-              const question = { id: newId(), ...asks.planned };
-              keepOffered(question.id, asks);
-              return { ...stage, id: newId(), questions: [{ question, ofPairs: {} }] };
-            });
-            setStages([...plan.stages, ...stages]);
-          }}
-        />
-        <Button
-          variant="default"
-          disabled={plan.stages.some(({ name: stage }) => stage === WARM_UP)}
-          onClick={() => setStages([warmUpStage(newId()), ...plan.stages])}
-        >
-          Add a warm-up
-        </Button>
-      </div>
-      {plan.stages.length === 0 && <p>Choose a layout: its stages come with it, and each can be changed.</p>}
-      <ol className={classes.stages}>
-        {plan.stages.map((stage, index) => (
-          <StageFields
-            key={stage.id}
-            stage={stage}
-            number={index + 1}
-            layout={layouts.find(({ id }) => id === stage.layoutId) ?? null}
-            {...{ todayOf, pairs: riding }}
-            onOffered={keepOffered}
-            onChange={changed => setStages(plan.stages.map(one => (one.id === stage.id ? changed : one)))}
-            onMove={by => setStages(moved(plan.stages, index, by))}
-            onRemove={() => setStages(plan.stages.filter(({ id }) => id !== stage.id))}
+        <section aria-label="Stages" className={classes.clock}>
+          <div className={classes.clockHead}>
+            <Title order={2} size="h4">
+              Stages
+            </Title>
+            <span>{lessonMinutes(plan)} minutes in all</span>
+          </div>
+          {plan.stages.length > 0 && <HourStrip {...{ plan, startsAt, chosen }} onChoose={choose} />}
+          {over !== null && (
+            <p role="status" className={classes.clash}>
+              {over}
+            </p>
+          )}
+          {plan.stages.length === 0 && (
+            <p>Choose a layout: its stages come with it, fitted to those who ride, and each can be changed.</p>
+          )}
+          <StageList
+            {...{ layouts, todayOf, needsMin, why, chosen }}
+            stages={plan.stages}
+            begins={
+              new Map(stageTimes(plan.stages).map(({ stageId, fromMin }) => [stageId, clockAfter(startsAt, fromMin)]))
+            }
+            onChoose={choose}
+            onChange={changeStage}
+            onMove={setStages}
+            onRemove={id => setStages(plan.stages.filter(one => one.id !== id))}
           />
-        ))}
-      </ol>
-      <Expected {...{ plan, layouts, limits, todayOf }} pairs={riding} />
+          <div className={classes.adding}>
+            <Select
+              aria-label="Add the stages of a layout"
+              placeholder="Add the stages of a layout"
+              searchable
+              disabled={stagesOf.busy}
+              value={null}
+              data={here.map(({ id, name: layout }) => ({ value: id, label: layout }))}
+              onChange={id => {
+                const layout = here.find(one => one.id === id);
+                if (layout) stagesOf.add(layout, plan.pairIds);
+              }}
+            />
+            <Button
+              variant="default"
+              disabled={plan.stages.some(({ name: stage }) => stage === WARM_UP)}
+              onClick={() => setStages([warmUpStage(newId()), ...plan.stages])}
+            >
+              Add a warm-up
+            </Button>
+          </div>
+        </section>
+        {isNarrow ? (
+          <Drawer
+            opened={chosenStage !== null || chosenPair !== null}
+            position="bottom"
+            size="85%"
+            title={chosenStage?.name ?? chosenPair?.name ?? ''}
+            onClose={() => setChosen(null)}
+          >
+            {panel}
+          </Drawer>
+        ) : (
+          <aside className={classes.side} aria-label="What is chosen">
+            {panel}
+          </aside>
+        )}
+      </div>
       {clashes.map(({ what, name: wanted, lesson, lessonId: other }) => (
         <p key={`${what} ${wanted} ${other}`} role="status" className={classes.clash}>
           <strong>At the same time:</strong> the {what} {wanted} is in “{lesson}” too.
@@ -241,133 +330,5 @@ export function LessonEditor(props: LessonEditorProps) {
         </Button>
       </div>
     </form>
-  );
-}
-
-/**
- * Planned questions as their layouts have them today. What was changed here since the page was opened lies over that: counts,
- * heights, what is a pole.
- */
-function questionsToday(
-  layouts: readonly LayoutHere[],
-  known: Readonly<Record<string, Today>>,
-  plan: LessonPlan,
-): TodayOf {
-  return question => {
-    if (question.what.kind === 'made') {
-      const layout = layouts.find(({ id }) =>
-        plan.stages.some(
-          stage => stage.layoutId === id && stage.questions.some(asked => asked.question.id === question.id),
-        ),
-      );
-      return layout ? { question, words: questionWords(layout.layout, question) } : null;
-    }
-    const today = known[question.id];
-    if (!today) return null;
-    const asked = question.asked.length > 0 ? question.asked : today.question.asked;
-    return { ...today, question: { ...today.question, asked, state: overState(today.question.state, question.state) } };
-  };
-}
-
-function moved(stages: readonly LessonStage[], index: number, by: number): LessonStage[] {
-  const next = [...stages];
-  const [stage] = next.splice(index, 1);
-  if (stage) next.splice(index + by, 0, stage);
-  return next;
-}
-
-type StageFieldsProps = {
-  stage: LessonStage;
-  number: number;
-  layout: LayoutHere | null;
-  todayOf: TodayOf;
-  pairs: readonly LessonPair[];
-  onOffered: (id: string, offered: OfferedHere) => void;
-  onChange: (stage: LessonStage) => void;
-  onMove: (by: number) => void;
-  onRemove: () => void;
-};
-
-function StageFields(props: StageFieldsProps) {
-  const { stage, number, layout, todayOf, pairs, onOffered, onChange, onMove, onRemove } = props;
-  const count = (value: number | string) => (typeof value === 'number' ? value : 0);
-  return (
-    <li className={classes.stage} aria-label={`Stage ${number}`}>
-      <div className={classes.stageHead}>
-        <strong>{number}</strong>
-        <span>{layout?.name ?? 'without a layout'}</span>
-        <Button
-          variant="subtle"
-          size="compact-sm"
-          aria-label="Earlier"
-          disabled={number === 1}
-          onClick={() => onMove(-1)}
-        >
-          <IconArrowUp size={16} />
-        </Button>
-        <Button variant="subtle" size="compact-sm" aria-label="Later" onClick={() => onMove(1)}>
-          <IconArrowDown size={16} />
-        </Button>
-        <Button variant="subtle" size="compact-sm" aria-label="Take this stage out" onClick={onRemove}>
-          <IconX size={16} />
-        </Button>
-      </div>
-      <div className={classes.fields}>
-        <TextInput
-          label="Stage"
-          value={stage.name}
-          onChange={event => onChange({ ...stage, name: event.currentTarget.value })}
-        />
-        <TextInput
-          label="One thing to think of"
-          value={stage.focus}
-          onChange={event => onChange({ ...stage, focus: event.currentTarget.value })}
-        />
-        <Select
-          label="Seat"
-          allowDeselect={false}
-          data={[...SEATS]}
-          value={stage.seat}
-          onChange={seat => onChange({ ...stage, seat: SEATS.find(one => one === seat) ?? stage.seat })}
-        />
-        <NumberInput
-          label="Times on each rein"
-          min={0}
-          max={50}
-          value={stage.eachRein}
-          onChange={value => onChange({ ...stage, eachRein: count(value) })}
-        />
-        <NumberInput
-          label="Minutes"
-          min={0}
-          max={240}
-          value={stage.minutes}
-          onChange={value => onChange({ ...stage, minutes: count(value) })}
-        />
-        <Select
-          label="After a failure"
-          allowDeselect={false}
-          data={[...FAILURE_POLICIES]}
-          value={stage.policy}
-          onChange={policy =>
-            onChange({ ...stage, policy: FAILURE_POLICIES.find(one => one === policy) ?? stage.policy })
-          }
-        />
-        <Select
-          label="When it is enough"
-          allowDeselect={false}
-          data={[...STOP_RULES]}
-          value={stage.stop.when}
-          onChange={when => onChange({ ...stage, stop: stopRule(when, stage.minutes) })}
-        />
-      </div>
-      {layout && (
-        <StageQuestions
-          {...{ layout, todayOf, pairs, onOffered }}
-          questions={stage.questions}
-          onChange={(questions: AskedQuestion[]) => onChange({ ...stage, questions })}
-        />
-      )}
-    </li>
   );
 }

@@ -7,15 +7,16 @@ export type TypedLesson = { name: string; arenaId: string; startsAt: string; pla
 
 /**
  * Keeps what is typed of a lesson on this device until it is saved, for the tab that it is typed in, and brings it back.
+ * @param lessonId - or what a new lesson is over, so that each plan that was begun comes back by itself
  * @param revision - of the lesson as it was opened: what was typed over an older one is left
  */
 export function useTypedLesson(
-  lessonId: string | null,
+  lessonId: string,
   revision: number | null,
   typed: TypedLesson,
   bringBack: (back: TypedLesson) => void,
 ) {
-  const name = `lesson ${lessonId ?? 'new'}`;
+  const name = `lesson ${lessonId}`;
   const { plan, ...words } = typed;
   const text = JSON.stringify({ revision, ...words, plan: writeLesson(plan) });
   const [first] = useState(text);

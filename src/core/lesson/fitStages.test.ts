@@ -1,0 +1,43 @@
+import { breakEvery, fitStages, lessonLevel, type StageToFit } from './fitStages';
+import { warmUpStage } from './lesson';
+
+const LINE = { rideMin: 0.25, hasReins: true, together: false };
+const stage = (changes: Partial<StageToFit> = {}): StageToFit => ({
+  stage: { ...warmUpStage('s'), eachRein: 2, policy: 'same question again', stop: { when: 'repetitions' } },
+  ...{ rides: [LINE], level: 'novice', last: null },
+  ...changes,
+});
+const fitted = (changes: Partial<StageToFit>, ...levels: Parameters<typeof lessonLevel>[0]) =>
+  fitStages([stage(changes)], levels)[0]!;
+
+test('the horse that has learned least sets the level and the walk breaks', () => {
+  expect(lessonLevel(['advanced', 'green', 'novice'])).toBe('green');
+  expect(lessonLevel([])).toBe('novice');
+  expect(breakEvery(['advanced', 'advanced'])).toBeGreaterThan(breakEvery(['advanced', 'green']));
+});
+
+test('an exercise above the horses is ridden once more and lowered where it fails; one far below them once less', () => {
+  const hard = fitted({}, 'green');
+  expect(hard.stage).toMatchObject({ eachRein: 3, policy: 'lower only what failed', minutes: 3 * 2 + 2 });
+  expect(hard.why[0]).toContain('made for novice horses');
+  expect(fitted({}, 'novice').stage).toMatchObject({ eachRein: 2, policy: 'same question again' });
+  expect(fitted({ level: 'green' }, 'advanced').stage.eachRein).toBe(1);
+});
+
+test('what was earned last time comes once, what was not goes on, in the minutes it took', () => {
+  expect(fitted({ last: { rode: 2, earned: 2, eachMin: null } }, 'novice', 'novice').stage.eachRein).toBe(1);
+  const open = fitted({ last: { rode: 3, earned: 1, eachMin: 2 } }, 'novice', 'novice', 'novice');
+  expect(open.why).toEqual(['Not earned last time by 2 of 3: here it goes on.']);
+  expect(open.stage).toMatchObject({ eachRein: 2, minutes: 25 });
+});
+
+test('a warm-up stays as it is, and a stage that ends by the clock ends with its minutes', () => {
+  const warmUp = warmUpStage('w');
+  expect(fitStages([{ stage: warmUp, rides: [], level: null, last: null }], ['green'])[0]!.stage).toEqual(warmUp);
+  const byClock = stage();
+  byClock.stage.stop = { when: 'minutes', minutes: 10 };
+  expect(fitStages([byClock], ['novice'])[0]!.stage).toMatchObject({
+    minutes: 6,
+    stop: { when: 'minutes', minutes: 6 },
+  });
+});

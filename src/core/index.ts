@@ -428,6 +428,7 @@ export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHe
 export { USUAL_RULES, type YardRules } from './lesson/yardRules';
 export { stageGate, USUAL_GATE, type GatedQuestion, type GateRule, type StageGate } from './lesson/stageGate';
 export {
+  dayShare,
   jumps,
   NO_EARLIER_WORK,
   workCounts,
@@ -454,11 +455,14 @@ export {
   lessonLevel,
   type FittedStage,
   type LastTime,
+  type LessonRoom,
   type StageToFit,
 } from './lesson/fitStages';
 export { groupsFor, groupsOf, MOST_IN_GROUP, type PairToGroup } from './lesson/groupsOf';
 export { breakTimes, overTheHour, stageTimes, USUAL_LESSON_MIN, type StageTime } from './lesson/lessonClock';
 export { nextLesson, type StageGot } from './lesson/nextLesson';
+export { askedToShow, type AskedToShow, type ShownLeg } from './lesson/askedToShow';
+export { seriesMoved } from './lesson/seriesMoved';
 export { pairEnd, type PairEnd } from './lesson/pairEnd';
 export { rideTime, stageMinutes, type RideTime } from './lesson/stageMinutes';
 export { monthDays, monthsOn, type MonthWeeks } from './lesson/monthDays';

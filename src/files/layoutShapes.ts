@@ -3,8 +3,10 @@ import {
   arenaLines,
   chainsOf,
   pointAlong,
+  poseAt,
   RAILS_ACROSS,
   scaleBarOf,
+  type Chain,
   type Fence,
   type Item,
   type Layout,
@@ -32,7 +34,9 @@ export type ShapesWish = {
   /** A at the bottom, or A at the left and C at the right. */
   lies: 'up' | 'along';
   /** Pieces numbered, or fences named. */
-  numbers: ReadonlyMap<string, number> | null;
+  numbers: ReadonlyMap<string, number | string> | null;
+  /** Arrows on the lines, which way they are ridden. */
+  arrows?: boolean;
   /** Height of the letters, metres of paper. */
   textM: number;
   /** What its scale bar is in. */
@@ -91,6 +95,7 @@ export function layoutShapes(
     ...tracks.flatMap(track =>
       chainsOf(track).map(chain => path(chainPath(paper, chain), { stroke: '#777', strokeM: 0.1 })),
     ),
+    ...(wish.arrows ? tracks.flatMap(chainsOf).map(chain => arrowOn(chain, at, wish.textM)) : []),
     ...items.flatMap(item => itemShapes(item, at)),
     ...items.flatMap(item => nameShape(item, paper, wish)),
     path(
@@ -139,6 +144,17 @@ function nameShape(
 }
 
 type At = (point: PointM) => string;
+
+/** An arrow this far along a line says which way it is ridden. */
+const ARROW_SHARE = 0.4;
+
+function arrowOn(chain: Chain, at: At, textM: number): Shape {
+  const { at: place, headingRad } = poseAt(chain, chain.lengthM * ARROW_SHARE);
+  const from = (aheadM: number, leftM: number) =>
+    at(pointAlong(pointAlong(place, headingRad, aheadM), headingRad + Math.PI / 2, leftM));
+  const half = textM * 0.45;
+  return path(`M${from(half, 0)}L${from(-half, half * 0.8)}L${from(-half, -half * 0.8)}Z`, { fill: '#444' });
+}
 
 /** Along the heading of an item and to its left. */
 function inFrame(item: Item & { headingRad: number }, aheadM: number, leftM: number): PointM {

@@ -75,7 +75,7 @@ test('a pass that is moved to another pair is theirs in the sheet, in the work o
         return (day?.lowEfforts ?? 0) + (day?.highEfforts ?? 0);
       };
       return [one, two].map(async ({ id, horseId, horseName }) => ({
-        sheet: sheet.pairs.find(({ horse }) => horse === horseName)!.summary.stages.length,
+        sheet: sheet.pairs.find(({ horse }) => horse === horseName)!.end.summary.stages.length,
         jumped: efforts(horseId) > 0,
         review: (await ofPair(id)).filter(pass => pass.id === passId).length,
         archive: row.pair_id === id && row.undone_at === '',

@@ -2,28 +2,30 @@ import 'server-only';
 import { randomUUID } from 'node:crypto';
 import {
   breakEvery,
+  dayShare,
   fitStages,
   isAtStage,
   isVoid,
-  questionsNow,
+  plannedOf,
+  plannedWork,
   rideTime,
-  stageGate,
-  type AskOnTheDay,
+  USUAL_LESSON_MIN,
+  warmUpStage,
   type FittedStage,
   type LastTime,
+  type Layout as CoreLayout,
   type LessonStage,
   type PassRecord,
   type StageToFit,
 } from '@/core';
-import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RoanDatabase } from '@/data/openDatabase';
 import type { Horse } from '@/data/queries/horses';
 import { layoutOffers, type OfferedStage } from '@/data/queries/layoutStages';
 import type { Layout } from '@/data/queries/layouts';
 import { lessonRecord, listLessons, timesOfLessons, type Lesson } from '@/data/queries/lessons';
-import { versionsRidden } from '@/data/queries/passes';
 import { yardRules } from '@/data/queries/settings';
 import { planHorse } from '@/data/queries/planGround';
+import { stagesGot } from './stagesGot';
 
 type Riding = { id: string; horseId: string };
 
@@ -45,6 +47,7 @@ export async function fittedStages(
     layout.id,
     pairs.map(({ id }) => id),
   );
+  const { limits } = await yardRules(db, yardId);
   const levels = pairs.flatMap(({ horseId }) => {
     const horse = horses.find(({ id }) => id === horseId);
     return horse ? [planHorse(horse).level] : [];
@@ -59,9 +62,17 @@ export async function fittedStages(
       rides: stage.questions.flatMap(({ question }) => rideTime(resolved.layout, question) ?? []),
       level: exercise?.guidance.level ?? null,
       last: last(offered),
+      dayShare: shareOf(resolved.layout, stage),
     };
   });
-  return { stages: fitStages(toFit, levels), breakEveryMin: breakEvery(levels) };
+  const room = { minutes: USUAL_LESSON_MIN - warmUpStage('').minutes, dayShare: 1 };
+  return { stages: fitStages(toFit, levels, room), breakEveryMin: breakEvery(levels) };
+
+  /** The share of a day that a stage takes, ridden once on each rein. */
+  function shareOf(ground: CoreLayout, { questions }: LessonStage): number {
+    const once = questions.flatMap(asked => plannedOf(ground, asked, '', 1) ?? []);
+    return dayShare(plannedWork(once), limits);
+  }
 }
 
 /** A stage that a layout offers, as a lesson has it. */
@@ -75,34 +86,16 @@ const sameAsked = (what: unknown) => JSON.stringify(what);
 async function lastTimes(db: RoanDatabase, yardId: string, layoutId: string, pairIds: readonly string[]) {
   const lesson = await lastLessonOver(db, yardId, layoutId, pairIds);
   if (!lesson) return () => null;
-  const { passes, asks } = await lessonRecord(db, yardId, lesson);
-  const own = passes.filter(({ pairId }) => pairIds.includes(pairId));
-  const versions = await versionsRidden(
-    db,
-    yardId,
-    own.map(({ layoutVersionId }) => layoutVersionId),
-  );
-  const { gate } = await yardRules(db, yardId);
+  const got = await stagesGot(db, yardId, lesson, pairIds);
+  const { passes } = await lessonRecord(db, yardId, lesson);
   return ({ asks: offered }: OfferedStage): LastTime | null => {
     const stage = lesson.plan.stages.find(({ questions }) =>
       questions.some(({ question }) => sameAsked(question.what) === sameAsked(offered.what)),
     );
     if (!stage) return null;
-    const at = own.filter(pass => isAtStage(pass, stage) && !isVoid(pass));
-    const rode = [...new Set(at.map(({ pairId }) => pairId))];
-    const earned = rode.filter(pairId => isEarned(at, { stage, asks, pairId }));
-    return { rode: rode.length, earned: earned.length, eachMin: minutesApart(at) };
+    const at = passes.filter(pass => isAtStage(pass, stage) && !isVoid(pass));
+    return { ...got.get(stage.id)!, eachMin: minutesApart(at) };
   };
-
-  function isEarned(
-    at: readonly PassRecord[],
-    { stage, asks, pairId }: { stage: LessonStage; asks: readonly AskOnTheDay[]; pairId: string },
-  ): boolean {
-    const ofPair = at.filter(pass => pass.pairId === pairId);
-    const layout = versions.get(ofPair.at(-1)!.layoutVersionId)?.layout;
-    if (!layout) return false;
-    return stageGate(ofPair, gatedQuestions(layout, questionsNow(stage.questions, asks, stage.id, pairId)), gate).ready;
-  }
 }
 
 async function lastLessonOver(

@@ -1,11 +1,17 @@
 import 'server-only';
 import {
+  askedToShow,
   changedAfterwards,
   isAtStage,
-  pairSummary,
+  pairEnd,
+  questionOfPair,
   questionsNow,
+  readForPairs,
   workCounts,
+  type AskedToShow,
+  type LayoutHorse,
   type LessonRecord,
+  type LessonStage,
   type PassRecord,
   type RecordLog,
   type ToldPass,
@@ -15,57 +21,137 @@ import { askedRide, placeName } from '@/app/ride/askedRide';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { findArena } from '@/data/queries/arenas';
+import { listHorses } from '@/data/queries/horses';
 import { lessonRecord, type Lesson } from '@/data/queries/lessons';
 import { lessonLog } from '@/data/queries/recordLog';
 import { listPairs } from '@/data/queries/pairs';
 import { versionsRidden, type KeptVersions } from '@/data/queries/passes';
 import { passWorks } from '@/data/queries/passWorks';
-import { yardRulesAt } from '@/data/queries/settings';
-import type { LessonSheet } from '@/files/pdf/lessonPdf';
+import { planHorse } from '@/data/queries/planGround';
+import { wordsOfLesson, type RiderWords } from '@/data/queries/riderWords';
+import { lengthUnit, yardRulesAt } from '@/data/queries/settings';
+import type { LessonSheet, SheetPair, SheetStage } from '@/files/pdf/lessonPdf';
+import { lessonCautions } from '@/app/ride/lessons/[lessonId]/run/stagesToRide';
+import { plannedStages, type PlannedStage } from './plannedStages';
 import { yardTime } from './yardTime';
 
-/** A lesson as its sheet tells it, with the ids of its pairs: those that are planned, and those that rode. */
+/** A pair on the sheet of a lesson, with who it is and the revision of what was said to it. */
+export type PairOfSheet = SheetPair & { id: string; wordsRevision: number };
+
+/** A lesson as its sheets and its end tell it: its pairs are those that are planned, and those that rode. */
 export async function lessonSheet(
   db: RoanDatabase,
   yard: { id: string; timeZone: string },
   lesson: Lesson,
-): Promise<LessonSheet & { pairIds: string[] }> {
+): Promise<Omit<LessonSheet, 'pairs'> & { pairs: PairOfSheet[] }> {
   const record = await lessonRecord(db, yard.id, lesson);
   // A lesson is judged by the rules of its day.
   const { gate } = await yardRulesAt(db, yard.id, record.passes.at(-1)?.riddenAtMs ?? lesson.startsAtMs);
-  const arena = await findArena(db, yard.id, lesson.arenaId);
-  const versions = await versionsRidden(
-    db,
-    yard.id,
-    record.passes.map(({ layoutVersionId }) => layoutVersionId),
-  );
-  const workOf = await passWorks(db, yard.id, record.passes);
-  const all = await listPairs(db, yard.id);
+  const [unit, arena, horses, all, words, stages, versions, workOf] = await Promise.all([
+    lengthUnit(db, yard.id),
+    findArena(db, yard.id, lesson.arenaId),
+    listHorses(db, yard.id),
+    listPairs(db, yard.id),
+    wordsOfLesson(db, yard.id, lesson.id),
+    plannedStages(db, yard.id, lesson.plan.stages),
+    versionsRidden(
+      db,
+      yard.id,
+      record.passes.map(({ layoutVersionId }) => layoutVersionId),
+    ),
+    passWorks(db, yard.id, record.passes),
+  ]);
   const rode = record.passes.map(({ pairId }) => pairId);
-  const pairs = all.filter(({ id }) => lesson.plan.pairIds.includes(id) || rode.includes(id));
+  const riding = all
+    .filter(({ id }) => lesson.plan.pairIds.includes(id) || rode.includes(id))
+    .map(pair => ({ ...pair, strides: planHorse(horses.find(({ id }) => id === pair.horseId)!) }));
   const lastMs = Math.max(lesson.startsAtMs, ...record.passes.map(({ riddenAtMs }) => riddenAtMs));
+  const nobody: RiderWords = { words: '', revision: 0 };
+  const planned = riding.filter(({ id }) => lesson.plan.pairIds.includes(id));
   return {
     name: lesson.name,
     when: `${yardTime(lesson.startsAtMs, yard.timeZone, 'dddd D MMMM YYYY, HH:mm')}. ${arena?.name ?? ''}`,
-    stages: lesson.plan.stages.map(({ name, focus, seat, eachRein, minutes }) => ({
-      name,
-      line: [focus, seat, eachRein > 0 ? `${eachRein} times on each rein` : '', `${minutes} min`]
-        .filter(Boolean)
-        .join('; '),
-    })),
+    unit,
+    stages: stages.map(stage => sheetStage(stage, planned)),
+    cautions: lessonCautions(
+      stages.map(({ layout, asked }) => ({ layout, questions: asked })),
+      planned.map(({ id, horseName, riderName, strides }) => ({ id, name: `${horseName} with ${riderName}`, strides })),
+    ),
     putRight: putRightWords((await lessonLog(db, yard.id, lesson.id))!.log, yard.timeZone),
-    pairIds: pairs.map(({ id }) => id),
-    pairs: pairs.map(({ id, horseName, riderName }) => {
+    pairs: riding.map(({ id, horseName, riderName, strides }) => {
       const passes = record.passes.filter(({ pairId }) => pairId === id);
       const counts = workCounts({ passes, workOf, breaksMs: [], startMs: lesson.startsAtMs, nowMs: lastMs });
       const told = passes.map(pass => toldPass(pass, versions));
+      const { words: said, revision } = words.get(id) ?? nobody;
       return {
-        ...{ horse: horseName, rider: riderName },
-        summary: pairSummary(told, toldStages(lesson, record, passes, versions), gate),
+        ...{ id, horse: horseName, rider: riderName, words: said, wordsRevision: revision },
+        asked:
+          passes.length > 0
+            ? askedThen(lesson, record, passes, versions, strides)
+            : stages.flatMap(stage => askedOfPair(stage, id, strides)),
+        end: pairEnd(told, toldStages(lesson, record, passes, versions), gate),
         work: `${counts.lowEfforts + counts.highEfforts} efforts, ${counts.highEfforts} of them at 0.9 m and over; ${counts.raisedPasses} passes over raised poles.`,
       };
     }),
   };
+}
+
+type RidingPair = { id: string; horseName: string; strides: LayoutHorse };
+
+function stageLine({ focus, seat, eachRein, minutes }: LessonStage): string {
+  return [focus, seat, eachRein > 0 ? `${eachRein} times on each rein` : '', `${minutes} min`]
+    .filter(Boolean)
+    .join('; ');
+}
+
+function sheetStage({ stage, layout, asked, watch }: PlannedStage, pairs: readonly RidingPair[]): SheetStage {
+  return {
+    ...{ name: stage.name, line: stageLine(stage), watch },
+    asked: layout
+      ? asked.flatMap(one => {
+          const show = askedToShow(layout, one.question, null);
+          if (!show) return [];
+          const read = readForPairs(
+            layout,
+            one,
+            pairs.map(({ id, strides }) => ({ id, horse: strides })),
+          );
+          const readings = read.flatMap(({ pairId, legs }) => {
+            const words = (legs ?? []).map(leg => `${leg.from} to ${leg.to} ${leg.words}`);
+            return words.length === 0 ? [] : [{ horse: pairs.find(({ id }) => id === pairId)!.horseName, legs: words }];
+          });
+          return [{ show, readings }];
+        })
+      : [],
+  };
+}
+
+/** What a pair will be asked at a stage, as it is planned. */
+function askedOfPair({ stage, layout, asked }: PlannedStage, pairId: string, horse: LayoutHorse): SheetPair['asked'] {
+  const shows = layout ? asked.flatMap(one => askedToShow(layout, questionOfPair(one, pairId), horse) ?? []) : [];
+  return shows.length === 0 ? [] : [{ stage: stage.name, line: stageLine(stage), shows }];
+}
+
+/** What a pair was asked at the stages that it rode, over what it rode there last. */
+function askedThen(
+  { plan }: Lesson,
+  { asks }: LessonRecord,
+  passes: readonly PassRecord[],
+  versions: KeptVersions,
+  horse: LayoutHorse,
+): SheetPair['asked'] {
+  return plan.stages.flatMap(stage => {
+    const own = passes.filter(pass => isAtStage(pass, stage));
+    const layout = versions.get(own.at(-1)?.layoutVersionId ?? '')?.layout;
+    if (!layout) return [];
+    const ridden = new Map(own.map(({ question }) => [question.id, question]));
+    const shows = questionsNow(stage.questions, asks, stage.id, own[0]!.pairId).flatMap((question): AskedToShow[] => {
+      const then = ridden.get(question.id);
+      const show = then ? askedToShow(layout, then, horse) : null;
+      return show ? [show] : [];
+    });
+    return [{ stage: stage.name, line: stageLine(stage), shows }];
+  });
 }
 
 /** How often something was put right afterwards, and when last. */
@@ -85,9 +171,9 @@ function toldPass(pass: PassRecord, versions: KeptVersions): ToldPass {
 }
 
 /** The stages as a pair was asked them, over what it rode there last. */
-function toldStages(
-  { plan }: Lesson,
-  { asks }: LessonRecord,
+export function toldStages(
+  { plan }: Pick<Lesson, 'plan'>,
+  { asks }: Pick<LessonRecord, 'asks'>,
   passes: readonly PassRecord[],
   versions: KeptVersions,
 ): ToldStage[] {

@@ -16,14 +16,16 @@ type CroppedSandProps = {
   over?: (seen: { view: ReturnType<typeof sandView>; textM: number }) => readonly Shape[];
   /** What else is to be seen. */
   more?: readonly PointM[];
+  /** So many letters are as long as the picture: fewer in a smaller one. */
+  letters?: number;
   children?: ReactNode;
 };
 
 /** A small true drawing: as near as what lies there lets it be. */
-export function CroppedSand({ arena, items, tracks, over, more, children }: CroppedSandProps) {
+export function CroppedSand({ arena, items, tracks, over, more, letters = 22, children }: CroppedSandProps) {
   const view = sandView(arena, 'along');
   const box = cropBox(view, items, tracks, more);
-  const textM = Math.max(box.width, box.height) / 22;
+  const textM = Math.max(box.width, box.height) / letters;
   return (
     <Sand arena={arena} view={view} label="" box={box} textM={textM} isPicture>
       <LayoutDrawing layout={{ items: [] }} tracks={tracks} view={view} textM={textM} />

@@ -27,6 +27,11 @@ export function TopBar({ yardName, unit, onChooseUnit }: TopBarProps) {
           <small>Layout</small> {thread.layout.name}
         </Link>
       )}
+      {thread.lesson && (
+        <Link href={`/ride/lessons/${thread.lesson.id}`} className={classes.named}>
+          <small>Lesson</small> {thread.lesson.name}
+        </Link>
+      )}
       {thread.pair && (
         <Link href={`/review/${thread.pair.id}`} className={classes.named}>
           <small>Pair</small> {thread.pair.name}

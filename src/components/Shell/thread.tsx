@@ -28,10 +28,10 @@ export function useThread(): ThreadState {
   return state;
 }
 
-/** Put on a page about a layout or a pair: from here on, that is what one is working on. */
-export function FollowThread({ layout, pair }: Thread) {
+/** Put on a page about a layout, a lesson or a pair: from here on, that is what one is working on. */
+export function FollowThread({ layout, lesson, pair }: Thread) {
   const { follow } = useThread();
-  const key = JSON.stringify({ layout, pair });
+  const key = JSON.stringify({ layout, lesson, pair });
   useEffect(() => {
     follow(JSON.parse(key) as Thread);
     // `follow` is new at each render; what matters is what is followed.

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 
 const Named = z.object({ id: z.string().max(60), name: z.string().max(200) });
-const ThreadShape = z.object({ layout: Named.optional(), pair: Named.optional() });
+const ThreadShape = z.object({ layout: Named.optional(), lesson: Named.optional(), pair: Named.optional() });
 
-/** The layout and the pair that one is working on. */
+/** The layout, the lesson and the pair that one is working on. */
 export type Thread = z.infer<typeof ThreadShape>;
 
 /** Reads the cookie; anything that is not a thread counts as none. */

@@ -1,10 +1,10 @@
 import { breakEvery, fitStages, lessonLevel, type StageToFit } from './fitStages';
 import { warmUpStage } from './lesson';
 
-const LINE = { rideMin: 0.25, hasReins: true, together: false };
+const LINE = { rideMin: 0.5, hasReins: true, together: false };
 const stage = (changes: Partial<StageToFit> = {}): StageToFit => ({
   stage: { ...warmUpStage('s'), eachRein: 2, policy: 'same question again', stop: { when: 'repetitions' } },
-  ...{ rides: [LINE], level: 'novice', last: null },
+  ...{ rides: [LINE], level: 'novice', last: null, dayShare: 0 },
   ...changes,
 });
 const fitted = (changes: Partial<StageToFit>, ...levels: Parameters<typeof lessonLevel>[0]) =>
@@ -33,11 +33,31 @@ test('what was earned last time comes once, what was not goes on, in the minutes
 
 test('a warm-up stays as it is, and a stage that ends by the clock ends with its minutes', () => {
   const warmUp = warmUpStage('w');
-  expect(fitStages([{ stage: warmUp, rides: [], level: null, last: null }], ['green'])[0]!.stage).toEqual(warmUp);
+  expect(fitStages([{ stage: warmUp, rides: [], level: null, last: null, dayShare: 0 }], ['green'])[0]!.stage).toEqual(
+    warmUp,
+  );
   const byClock = stage();
   byClock.stage.stop = { when: 'minutes', minutes: 10 };
   expect(fitStages([byClock], ['novice'])[0]!.stage).toMatchObject({
     minutes: 6,
     stop: { when: 'minutes', minutes: 6 },
   });
+});
+
+test('what is ridden most often is ridden less until the hour and the day hold, twice on each rein at least', () => {
+  const five = () => {
+    const one = stage({ dayShare: 0.1 });
+    one.stage.eachRein = 5;
+    return one;
+  };
+  const three = ['novice', 'novice', 'novice'] as const;
+  const counts = (minutes: number, dayShare: number) =>
+    fitStages([five(), five()], three, { minutes, dayShare }).map(({ stage: { eachRein } }) => eachRein);
+  // Twenty minutes each would hold three pairs three times on each rein.
+  expect(counts(40, Infinity)).toEqual([3, 3]);
+  expect(counts(Infinity, 0.85)).toEqual([4, 4]);
+  expect(counts(1, Infinity)).toEqual([2, 2]);
+  expect(counts(Infinity, Infinity)).toEqual([5, 5]);
+  const [first] = fitStages([five(), five()], three, { minutes: 40, dayShare: 1 });
+  expect(first!.why.at(-1)).toMatch(/^3 instead of 5/);
 });

@@ -20,6 +20,8 @@ export type StageToFit = {
   /** Whom its exercise is made for; null for a track by itself. */
   level: HorseLevel | null;
   last: LastTime | null;
+  /** The share of a horse's day of efforts that each repetition takes, both reins together. */
+  dayShare: number;
 };
 
 /** A stage as it suits those who ride, and why, in sentences. */
@@ -43,20 +45,57 @@ export function breakEvery(levels: readonly HorseLevel[]): number {
   return BREAK_MIN[lessonLevel(levels)];
 }
 
+/** What the stages may take together: minutes, and the share of a horse's day that is not spoken for. */
+export type LessonRoom = { minutes: number; dayShare: number };
+
+/** Common practice, no source: what was not earned yet is ridden twice on each rein at least, or nobody can earn it. */
+const LEAST_TO_EARN = 2;
+
 /**
  * Stages with the repetitions, minutes and policy that suit those who ride: by what the exercise brings, by how much the
- * horses have learned, and by how it went last time (common practice, no source).
+ * horses have learned, and by how it went last time (common practice, no source). Where that is more than there is room for, what
+ * is ridden most often is ridden less.
  */
-export function fitStages(stages: readonly StageToFit[], levels: readonly HorseLevel[]): FittedStage[] {
+export function fitStages(
+  stages: readonly StageToFit[],
+  levels: readonly HorseLevel[],
+  room: LessonRoom = { minutes: Infinity, dayShare: Infinity },
+): FittedStage[] {
   const level = lessonLevel(levels);
-  return stages.map(({ stage, rides, level: madeFor, last }) => {
-    const { eachRein, why } = repetitions(stage, madeFor, level, last);
+  const wished = stages.map(({ stage, level: madeFor, last }) => repetitions(stage, madeFor, level, last));
+  const minutesOf = (at: number, eachRein: number) => {
+    const { stage, rides, last } = stages[at]!;
+    return rides.length === 0 ? stage.minutes : stageMinutes(rides, eachRein, levels.length, last?.eachMin);
+  };
+  const times = withinRoom(
+    wished.map(({ eachRein }) => eachRein),
+    counts =>
+      counts.reduce((sum, count, at) => sum + minutesOf(at, count), 0) <= room.minutes &&
+      counts.reduce((sum, count, at) => sum + count * stages[at]!.dayShare, 0) < room.dayShare,
+  );
+  return stages.map(({ stage, level: madeFor }, at) => {
+    const eachRein = times[at]!;
     const tooHard = madeFor !== null && rank(level) < rank(madeFor);
     const policy = tooHard && stage.policy === 'same question again' ? 'lower only what failed' : stage.policy;
-    const minutes = rides.length === 0 ? stage.minutes : stageMinutes(rides, eachRein, levels.length, last?.eachMin);
+    const minutes = minutesOf(at, eachRein);
     const stop = stage.stop.when === 'minutes' ? { ...stage.stop, minutes } : stage.stop;
-    return { stage: { ...stage, eachRein, minutes, policy, stop }, why };
+    const less =
+      eachRein < wished[at]!.eachRein
+        ? [`${eachRein} instead of ${wished[at]!.eachRein}, so that the hour and the day’s work hold.`]
+        : [];
+    return { stage: { ...stage, eachRein, minutes, policy, stop }, why: [...wished[at]!.why, ...less] };
   });
+}
+
+/** Counts with the greatest of them, the last one first, one less at a time until they fit, or nothing can be less. */
+function withinRoom(wished: readonly number[], fits: (counts: readonly number[]) => boolean): number[] {
+  const counts = [...wished];
+  while (!fits(counts)) {
+    const most = Math.max(...counts);
+    if (most <= LEAST_TO_EARN) break;
+    counts[counts.lastIndexOf(most)]! -= 1;
+  }
+  return counts;
 }
 
 function repetitions(stage: LessonStage, madeFor: HorseLevel | null, level: HorseLevel, last: LastTime | null) {

@@ -1,6 +1,6 @@
 import { stageMinutes, type RideTime } from './stageMinutes';
 
-const LINE: RideTime = { rideMin: 0.25, hasReins: true, together: false };
+const LINE: RideTime = { rideMin: 0.5, hasReins: true, together: false };
 
 test('one pair after the other over fences: two on each rein for three pairs are twelve passes of a minute, and the telling', () => {
   expect(stageMinutes([LINE], 2, 3)).toBe(2 * 2 * 3 + 2);
@@ -8,7 +8,7 @@ test('one pair after the other over fences: two on each rein for three pairs are
 });
 
 test('figures are ridden all together, and a course once', () => {
-  expect(stageMinutes([{ rideMin: 1.25, hasReins: true, together: true }], 2, 8)).toBe(2 * 2 * 2 + 2);
+  expect(stageMinutes([{ rideMin: 1.5, hasReins: true, together: true }], 2, 8)).toBe(2 * 2 * 2 + 2);
 });
 
 test('what it took last time is believed', () => {

@@ -9,7 +9,7 @@ import { hasReins, waysToRide } from '../question/waysToRide';
 export type RideTime = { rideMin: number; hasReins: boolean; together: boolean };
 
 /** Common practice, no source: coming round, a word to the rider, the next one gets ready. */
-const ROUND_MIN = 0.75;
+const ROUND_MIN = 0.5;
 
 /** Common practice, no source: to say what comes, and to look at it together. */
 const TELLING_MIN = 2;

@@ -3,7 +3,7 @@ import { drawingSheet, layoutShapes, type ShapesWish } from '../layoutShapes';
 import { mmPerM, paperScale } from '../paperScale';
 import { MARGIN_MM, PT_PER_MM, type PdfPaper } from './pdfPaper';
 
-/** What the drawing may take of the first page, so that the first pieces still fit on it. */
+/** What a drawing may take of a page, so that what is written of it still fits there. */
 const MOST_HEIGHT_MM = 110;
 /** Letters are so high on paper. */
 const LETTER_MM = 3;
@@ -13,11 +13,13 @@ export function pdfDrawing(
   paper: PdfPaper,
   layout: Layout,
   tracks: readonly ReckonedTrack[],
-  numbers: ReadonlyMap<string, number>,
+  numbers: ReadonlyMap<string, number | string>,
   unit: LengthUnit,
+  { heightMm = MOST_HEIGHT_MM, arrows = false }: { heightMm?: number; arrows?: boolean } = {},
 ): number {
-  const space = { widthMm: paper.innerWidthMm, heightMm: MOST_HEIGHT_MM };
-  const wish = (scale: number): ShapesWish => ({ lies: 'along', numbers, unit, textM: LETTER_MM / mmPerM(scale) });
+  const space = { widthMm: paper.innerWidthMm, heightMm };
+  const textM = (scale: number) => LETTER_MM / mmPerM(scale);
+  const wish = (scale: number): ShapesWish => ({ lies: 'along', numbers, unit, arrows, textM: textM(scale) });
   // Smaller paper letters are larger on the sand: choose a scale at which the drawing fits with its own letters.
   let scale = paperScale(drawingSheet(layout, wish(100)), space);
   while (paperScale(drawingSheet(layout, wish(scale)), space) > scale)

@@ -96,7 +96,7 @@ function Lessons({ title, lessons }: LessonsProps) {
           return (
             <li key={id}>
               <time>{when}</time>
-              <Link href={state === 'planned' ? own : `${own}/${on}`}>{name}</Link>
+              <Link href={state === 'planned' ? own : state === 'ended' ? `${own}/end` : `${own}/${on}`}>{name}</Link>
               <span>{line}</span>
               <Link
                 href={`${own}/${on}`}

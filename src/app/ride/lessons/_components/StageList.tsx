@@ -27,6 +27,8 @@ import type { TodayOf } from './LessonEditor';
 import classes from './LessonEditor.module.css';
 
 type Shared = {
+  /** Whether it goes over more than one layout. */
+  isMixed: boolean;
   layouts: readonly LayoutHere[];
   todayOf: TodayOf;
   /** When each begins, by the yard's clock. */
@@ -41,7 +43,10 @@ type Shared = {
   onRemove: (stageId: string) => void;
 };
 
-type StageListProps = Shared & { stages: readonly LessonStage[]; onMove: (stages: LessonStage[]) => void };
+type StageListProps = Omit<Shared, 'isMixed'> & {
+  stages: readonly LessonStage[];
+  onMove: (stages: LessonStage[]) => void;
+};
 
 /** The stages of a lesson along its clock, each with its drawing; dragged into order. */
 export function StageList({ stages, onMove, ...shared }: StageListProps) {
@@ -49,6 +54,7 @@ export function StageList({ stages, onMove, ...shared }: StageListProps) {
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const isMixed = new Set(stages.flatMap(({ layoutId }) => layoutId ?? [])).size > 1;
   const at = (id: unknown) => stages.findIndex(stage => stage.id === id);
   const end = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) onMove(arrayMove([...stages], at(active.id), at(over.id)));
@@ -64,7 +70,7 @@ export function StageList({ stages, onMove, ...shared }: StageListProps) {
       <SortableContext items={stages.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
         <ol className={classes.stages}>
           {stages.map((stage, index) => (
-            <StageRow key={stage.id} number={index + 1} stage={stage} {...shared} />
+            <StageRow key={stage.id} number={index + 1} {...{ stage, isMixed }} {...shared} />
           ))}
         </ol>
       </SortableContext>
@@ -83,7 +89,8 @@ function announcements(nameOf: (id: unknown) => string, at: (id: unknown) => num
 }
 
 function StageRow(props: Shared & { stage: LessonStage; number: number }) {
-  const { stage, number, layouts, todayOf, begins, needsMin, why, chosen, onChoose, onChange, onRemove } = props;
+  const { stage, number, isMixed, layouts, todayOf, begins, needsMin, why, chosen, onChoose, onChange, onRemove } =
+    props;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: stage.id,
   });
@@ -120,7 +127,7 @@ function StageRow(props: Shared & { stage: LessonStage; number: number }) {
         onClick={() => onChoose(stage.id)}
       >
         <span className={classes.picture}>
-          {layout && first && <AskedPicture layout={layout.layout} question={first.question} />}
+          {layout && first && <AskedPicture layout={layout.layout} question={first.question} isSmall />}
         </span>
         <span className={classes.told}>
           <strong>{stage.name}</strong>
@@ -129,7 +136,7 @@ function StageRow(props: Shared & { stage: LessonStage; number: number }) {
             {[
               stage.eachRein > 0 ? `${stage.eachRein} on each rein` : '',
               stage.focus,
-              layout && layouts.length > 1 ? layout.name : '',
+              layout && isMixed ? layout.name : '',
             ]
               .filter(Boolean)
               .join(' · ')}

@@ -16,7 +16,7 @@ export const GET = answering(async (request: Request, { params }: { params: Prom
   if (!lesson) return problemAnswer(404, 'This lesson is not in the yard any more.');
   const sheet = await lessonSheet(db, yard, lesson);
   const pairId = wish.get('pair');
-  const pair = pairId === null ? null : sheet.pairs[sheet.pairIds.indexOf(pairId)];
+  const pair = pairId === null ? null : sheet.pairs.find(({ id }) => id === pairId);
   if (pair === undefined) return problemAnswer(404, 'This pair does not ride in this lesson.');
   const bytes = pair === null ? await lessonPdf(sheet, paper) : await riderPdf(sheet, pair, paper);
   const name = pair === null ? lesson.name : `${pair.rider} ${pair.horse}`;

@@ -1,3 +1,4 @@
+import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
 import { isItsDay } from '@/app/_server/itsDay';
@@ -59,12 +60,17 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         title={`Record of ${name}`}
         sub={`${yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY, HH:mm')}. ${arena?.name ?? ''}`}
         actions={
-          <LessonFiles
-            lessonId={lessonId}
-            pairs={riding
-              .filter(({ id }) => inLesson.has(id))
-              .map(({ id, horseName, riderName }) => ({ id, name: `${horseName} with ${riderName}` }))}
-          />
+          <>
+            <LinkButton href={`/ride/lessons/${lessonId}/end`} variant="default">
+              Its end
+            </LinkButton>
+            <LessonFiles
+              lessonId={lessonId}
+              pairs={riding
+                .filter(({ id }) => inLesson.has(id))
+                .map(({ id, horseName, riderName }) => ({ id, name: `${horseName} with ${riderName}` }))}
+            />
+          </>
         }
       />
       <LessonRecordBoard

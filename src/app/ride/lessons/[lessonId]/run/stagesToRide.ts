@@ -63,7 +63,10 @@ type CautionedPair = { id: string; name: string; strides: LayoutHorse };
  * What is looked at before anybody rides: the cautions of everything that is asked, and every pair against every question it
  * will be asked, with what would mend what it cannot ride.
  */
-export function lessonCautions(stages: readonly RunStage[], pairs: readonly CautionedPair[]): string[] {
+export function lessonCautions(
+  stages: readonly Pick<RunStage, 'layout' | 'questions'>[],
+  pairs: readonly CautionedPair[],
+): string[] {
   const texts = stages.flatMap(stage => {
     const { layout, questions } = stage;
     if (!layout) return [];

@@ -41,7 +41,10 @@ export function Ended({ lessonId, name, lesson, overAtMs, canOpen }: EndedProps)
       </p>
       <Delivery ready={lesson.ready} waits={lesson.waits} />
       <div className={classes.keys}>
-        <Link href={`/ride/lessons/${lessonId}/record`} className={classes.main}>
+        <Link href={`/ride/lessons/${lessonId}/end`} className={classes.main}>
+          What each rider did, and what comes
+        </Link>
+        <Link href={`/ride/lessons/${lessonId}/record`} className={classes.key}>
           Read its record
         </Link>
         {canOpen && (

@@ -1,5 +1,4 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { newItem, placingTolerance, reckonLayout, settingSheet, type Layout } from '@/core';
@@ -7,8 +6,8 @@ import { printedSheet } from '../printedSheet';
 import type { PaperSize } from './pdfPaper';
 import { pdfRuns } from './pdfText';
 import { settingPdf } from './settingPdf';
+import { DPI, lineMiddlesMm, pdfPage, runs, type PdfPage } from './testPdf';
 
-const DPI = 300;
 const MM = DPI / 25.4;
 
 let folder: string;
@@ -35,9 +34,7 @@ const LAYOUT: Layout = {
   kit: { poles: 3, stands: 2, cups: 20, blocks: 0, cones: 4, fillers: 0, markers: 0 },
 } as Layout;
 
-type Page = { width: number; height: number; pages: number; texts: string[]; dark: (x: number, y: number) => boolean };
-
-async function rendered(paper: PaperSize, page = 1): Promise<Page> {
+async function rendered(paper: PaperSize, page = 1): Promise<PdfPage> {
   const sheet = settingSheet(LAYOUT, { measureBy: 'walls', from: { xM: 10, yM: 0 } });
   const bytes = await settingPdf({
     ...{ layout: LAYOUT, tracks: reckonLayout(LAYOUT), arenaName: 'Long arena', unit: 'ft', paper },
@@ -45,45 +42,7 @@ async function rendered(paper: PaperSize, page = 1): Promise<Page> {
     walker: { name: 'Małgorzata', stepM: 0.85 },
     touchiest: placingTolerance(LAYOUT),
   });
-  const [file, out] = [path.join(folder, `${paper}.pdf`), path.join(folder, `${paper}.grey`)];
-  writeFileSync(file, bytes);
-  const args = ['scripts/lib/renderPdf.mjs', file, String(page), String(DPI), out];
-  const { status, stdout, stderr } = spawnSync(process.execPath, args, { encoding: 'utf8' });
-  if (status !== 0) throw new Error(stderr);
-  const said = JSON.parse(stdout) as Omit<Page, 'dark'>;
-  const grey = readFileSync(out);
-  return { ...said, dark: (x, y) => (grey[y * said.width + x] ?? 255) < 120 };
-}
-
-type Run = { from: number; to: number; line: number };
-
-/** Dark runs along rows, or along columns, of about this length, mm; lines thicker than a pixel give several. */
-function runs(page: Page, way: 'row' | 'column', lengthMm: number): Run[] {
-  const [lines, along] = way === 'row' ? [page.height, page.width] : [page.width, page.height];
-  const found: Run[] = [];
-  for (let line = 0; line < lines; line += 1) {
-    let from = -1;
-    for (let at = 0; at <= along; at += 1) {
-      const dark = at < along && (way === 'row' ? page.dark(at, line) : page.dark(line, at));
-      if (dark && from < 0) from = at;
-      if (!dark && from >= 0) {
-        if (Math.abs((at - from) / MM - lengthMm) < 1.5) found.push({ from, to: at, line });
-        from = -1;
-      }
-    }
-  }
-  return found;
-}
-
-/** The middles of the lines that runs lie on, mm from the edge. */
-function lineMiddlesMm(found: readonly Run[]): number[] {
-  const groups: number[][] = [];
-  for (const { line } of found) {
-    const last = groups[groups.length - 1];
-    if (last && line - last[last.length - 1]! <= 2) last.push(line);
-    else groups.push([line]);
-  }
-  return groups.map(lines => (lines[0]! + lines[lines.length - 1]! + 1) / 2 / MM);
+  return pdfPage(bytes, path.join(folder, `${paper}.pdf`), { page, dpi: DPI });
 }
 
 // ISO 216 and ANSI/ASME Y14.1 (from memory): A4 is 210 × 297 mm, Letter 8.5 × 11 in.

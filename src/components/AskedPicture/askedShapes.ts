@@ -1,4 +1,4 @@
-import { closedPath, paperFrame } from '@/components/Sand/paperFrame';
+import { paperFrame } from '@/components/Sand/paperFrame';
 import type { SandView } from '@/components/Sand/sandView';
 import type { Shape } from '@/components/Sand/shape';
 import { chainsOf, poseAt, type Item, type ReckonedTrack } from '@/core';
@@ -31,12 +31,8 @@ const ARROW_SHARE = 0.4;
 function arrows(track: ReckonedTrack, { view, textM }: Seen): Shape[] {
   return chainsOf(track).map(chain => {
     const frame = paperFrame(view, poseAt(chain, chain.lengthM * ARROW_SHARE));
-    const half = textM * 0.3;
-    const corners = [
-      [half, 0],
-      [-half, -half * 0.8],
-      [-half, half * 0.8],
-    ] as const;
-    return { kind: 'path', d: closedPath(frame, corners), look: 'head' };
+    const half = textM * 0.4;
+    const d = `M${frame.at(-half, -half)}L${frame.at(half, 0)}L${frame.at(-half, half)}`;
+    return { kind: 'path', d, look: 'head', strokeM: textM * 0.13 };
   });
 }

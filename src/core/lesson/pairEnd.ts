@@ -60,7 +60,8 @@ function bestWords(counted: readonly ToldPass[], stages: readonly ToldStage[]): 
   const reins = [...new Set(run.flatMap(({ rein }) => rein ?? []))];
   const on = reins.length === 2 ? ' on both reins' : reins.length === 1 ? ` on the ${reins[0]!} rein` : '';
   const stage = stages[placeOf(farthest)]?.name ?? farthest.stage;
-  const asked = farthest.questionWords === stage ? stage : `${stage}, ${farthest.questionWords}`;
+  const isSaid = stage.toLowerCase().includes(farthest.questionWords.toLowerCase());
+  const asked = isSaid ? stage : `${stage}, ${farthest.questionWords}`;
   if (run.length === 1) return `${asked}: clean${on}.`;
   return `${asked}: ${run.length} clean one after the other${on}.`;
 }

@@ -13,6 +13,9 @@ test('figures are ridden all together, and a course once', () => {
 
 test('what it took last time is believed', () => {
   expect(stageMinutes([LINE], 1, 2, 2)).toBe(1 * 2 * 2 * 2 + 2);
+  // Neither a talk of nine minutes nor two taps at once are how long a pass takes.
+  expect(stageMinutes([LINE], 1, 2, 9)).toBe(1 * 2 * 2 * 2 + 2);
+  expect(stageMinutes([LINE], 1, 2, 0.1)).toBe(1 * 2 * 2 * 0.5 + 2);
 });
 
 test('a stage is neither shorter than three minutes nor longer than twenty-five', () => {

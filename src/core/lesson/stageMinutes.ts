@@ -44,7 +44,13 @@ export function stageMinutes(
 ): number {
   const ridden = rides.reduce((sum, { rideMin, hasReins: onBoth, together }) => {
     const times = eachRein * (onBoth ? 2 : 1) * (together ? 1 : Math.max(1, pairs));
-    return sum + times * (eachMin ?? rideMin + ROUND_MIN);
+    return sum + times * believed(eachMin, rideMin + ROUND_MIN);
   }, 0);
   return Math.min(MOST_MIN, Math.max(LEAST_MIN, Math.ceil(ridden + TELLING_MIN)));
+}
+
+/** What a pass took last time, as far as that is believable: a lesson with long talks in it says nothing of the next one. */
+function believed(eachMin: number | null, reckonedMin: number): number {
+  if (eachMin === null) return reckonedMin;
+  return Math.min(Math.max(eachMin, reckonedMin / 2), reckonedMin * 2);
 }

@@ -50,6 +50,31 @@ export async function earlierWork(
   return new Map([...byHorse].map(([horseId, own]) => [horseId, earlierOf(own, daysMs)]));
 }
 
+/** What a pair did on a day, counted from 0, or is planned to do. */
+export type WorkOnDay = { pairId: string; day: number; work: Work };
+
+/**
+ * What each pair did on each of some days, and what is still planned of their lessons.
+ * @param daysMs - the first instant of each day, oldest first, and the end of the last one
+ */
+export async function workByPair(
+  db: Pick<RoanDatabase, 'select' | 'selectDistinct'>,
+  yardId: string,
+  daysMs: DaysMs,
+  nowMs: number,
+): Promise<WorkOnDay[]> {
+  const ridden = await riddenWork(db, yardId, daysMs, '');
+  const done = [...ridden, ...(await workToCome(db, yardId, daysMs, { notLessonId: '', nowMs, ridden }))];
+  const sums = new Map<string, WorkOnDay & { works: Work[] }>();
+  for (const { pairId, atMs, work } of done) {
+    const day = daysMs.findLastIndex(ms => ms <= atMs);
+    const key = `${pairId} ${day}`;
+    const before = sums.get(key) ?? { pairId, day, work, works: [] };
+    sums.set(key, { ...before, works: [...before.works, work] });
+  }
+  return [...sums.values()].map(({ pairId, day, works }) => ({ pairId, day, work: sumWork(works) }));
+}
+
 function earlierOf(own: readonly DoneAt[], daysMs: DaysMs): EarlierWork {
   const on = (day: number) =>
     sumWork(own.filter(({ atMs }) => atMs >= daysMs[day]! && atMs < daysMs[day + 1]!).map(({ work }) => work));

@@ -6,6 +6,7 @@ import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { useState, type ReactNode } from 'react';
 import type { ListedLesson } from './LessonList';
 import classes from './LessonMonth.module.css';
+import { MonthWork } from './MonthWork';
 
 type LessonMonthProps = {
   lessons: readonly ListedLesson[];
@@ -71,6 +72,7 @@ export function LessonMonth({ lessons, today, children }: LessonMonthProps) {
         </tbody>
       </table>
       {children(day ?? month)}
+      <MonthWork month={month} days={monthDays(year, of).flat().filter(Boolean).length} />
     </section>
   );
 }

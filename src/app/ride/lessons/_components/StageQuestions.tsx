@@ -9,6 +9,7 @@ import {
   readForPairs,
   type AskedQuestion,
   type PairAsk,
+  type PairLeg,
   type Question,
 } from '@/core';
 import { Button, NumberInput, Select, Switch } from '@mantine/core';
@@ -101,23 +102,19 @@ function OneQuestion({ asked, layout, pairs, today, onChange, onRemove }: OneQue
         </Button>
       </div>
       {readings.some(({ legs }) => legs && legs.length > 0) && (
-        <table className={classes.readings} aria-label="What it is for each pair">
-          <tbody>
-            {readings.map(({ pairId, legs }) => {
-              const pair = pairs.find(({ id }) => id === pairId)!;
-              return (
-                <tr key={pairId}>
-                  <th scope="row">{pair.horse}</th>
-                  {(legs ?? []).map((leg, at) => (
-                    <td key={at} data-unusable={!leg.usable || undefined}>
-                      {leg.words}
-                    </td>
-                  ))}
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        <dl className={classes.finds} aria-label="What it is for each pair">
+          {readings.map(({ pairId, legs }) => (
+            <div key={pairId}>
+              <dt>{horseOf(pairId)}</dt>
+              {alikeTogether(legs ?? []).map(({ words, usable, times }, at) => (
+                <dd key={at} data-unusable={!usable || undefined}>
+                  {words}
+                  {times > 1 && ` × ${times}`}
+                </dd>
+              ))}
+            </div>
+          ))}
+        </dl>
       )}
       {outOfReachWords(readings, horseOf).map(words => (
         <p key={words} role="status">
@@ -127,6 +124,17 @@ function OneQuestion({ asked, layout, pairs, today, onChange, onRemove }: OneQue
       {today && <ByPair {...{ asked, layout, pairs, today }} onChange={onChange} />}
     </section>
   );
+}
+
+/** Legs one after the other that read alike, as one. */
+function alikeTogether(legs: readonly PairLeg[]): { words: string; usable: boolean; times: number }[] {
+  const told: { words: string; usable: boolean; times: number }[] = [];
+  for (const { words, usable } of legs) {
+    const last = told.at(-1);
+    if (last?.words === words) last.times += 1;
+    else told.push({ words, usable, times: 1 });
+  }
+  return told;
 }
 
 type ByPairProps = Pick<OneQuestionProps, 'asked' | 'layout' | 'pairs' | 'onChange'> & {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { USUAL_RULES, type RecordEvent, type TappedMark } from '@/core';
 import { RecordBatch } from '@/files/recordEvent';
-import { earlierWork } from './earlierWork';
+import { earlierWork, workByPair } from './earlierWork';
 import { findLayout } from './layouts';
 import { keepVersion } from './layoutVersions';
 import { listLessons, saveLesson } from './lessons';
@@ -51,6 +51,12 @@ test('what a horse did earlier on the day and in the week, without the lesson it
     expect(work).toMatchObject({ lowEfforts: 5, highEfforts: 0, otherJumpingDays: 2 });
     const all = (await earlierWork(db, yard.yardId, DAYS_MS, 'another lesson', NOW_MS)).get(pair.horseId)!;
     expect(all.lowEfforts).toBe(10);
+    const byDay = await workByPair(db, yard.yardId, DAYS_MS, NOW_MS);
+    const ofPair = byDay.filter(({ pairId }) => pairId === pair.id);
+    // Two days back twice, five days back once, today twice; what was given up is no effort.
+    expect(Object.fromEntries(ofPair.map(({ day, work: { lowEfforts } }) => [day, lowEfforts]))).toMatchObject({
+      ...{ 1: 5, 4: 10, 6: 10 },
+    });
   });
 });
 

@@ -19,7 +19,11 @@ async function planned(browser: Browser, yard: RoanServer): Promise<string> {
   // Four stages come with the exercise; the first two are enough today.
   for (let index = 0; index < 2; index += 1)
     await page.getByRole('listitem', { name: 'Stage 3' }).getByRole('button', { name: 'Take this stage out' }).click();
-  await expect(page.getByRole('region', { name: 'Work expected' })).toContainText('Barley: 20 efforts');
+  // Every second pole of four is a cross-rail there: two jumps a pass, on both reins.
+  const second = await page.getByRole('listitem', { name: 'Stage 2' }).textContent();
+  const eachRein = Number(/(\d+) on each rein/.exec(second ?? '')?.[1]);
+  const barley = page.getByRole('region', { name: 'Who rides' }).getByRole('button', { name: /^Barley/ });
+  await expect(barley).toContainText(`${2 * 2 * eachRein} efforts`);
   await page.getByRole('button', { name: 'Plan the lesson' }).click();
   await expect(page.getByRole('heading', { name: 'Thursday group' })).toBeVisible();
   const run = `${page.url()}/run`;

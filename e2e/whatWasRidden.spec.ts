@@ -44,10 +44,12 @@ async function planned(
   const stages = page.getByRole('listitem', { name: /^Stage \d/ });
   await expect(stages.first()).toBeVisible();
   while ((await stages.count()) > 1) await stages.last().getByRole('button', { name: 'Take this stage out' }).click();
-  await expect(stages.getByRole('region', { name: first })).toBeVisible();
+  await key(page, /^Change stage 1/).click();
+  const stage = page.getByRole('region', { name: /^Stage: / });
+  await expect(stage.getByRole('region', { name: first })).toBeVisible();
   for (const words of others) {
     await choose(page, 'Ask something else too', words);
-    await expect(stages.getByRole('region', { name: words, exact: true })).toBeVisible();
+    await expect(stage.getByRole('region', { name: words, exact: true })).toBeVisible();
   }
   await key(page, 'Plan the lesson').click();
   await expect(page.getByRole('heading', { name: 'What was ridden' })).toBeVisible();

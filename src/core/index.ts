@@ -513,3 +513,5 @@ export { whereToStand } from './pad/whereToStand';
 export { padSteps, type PadStep } from './pad/padSteps';
 export { faultGround, NO_GROUND, type FaultGround } from './lesson/faultGround';
 export { tempoReviews, tempoReviewWords, type TempoReview } from './review/tempoReview';
+
+export { besideEnd } from './items/besideEnd';

@@ -1,7 +1,9 @@
 import {
   arenaLetters,
   arenaLines,
+  besideEnd,
   chainsOf,
+  isRidden,
   pointAlong,
   poseAt,
   RAILS_ACROSS,
@@ -97,7 +99,7 @@ export function layoutShapes(
     ),
     ...(wish.arrows ? tracks.flatMap(chainsOf).map(chain => arrowOn(chain, at, wish.textM)) : []),
     ...items.flatMap(item => itemShapes(item, at)),
-    ...items.flatMap(item => nameShape(item, paper, wish)),
+    ...items.flatMap(item => nameShape(item, arena, paper, wish)),
     path(
       `M${bar.x} ${bar.y - tickM}v${2 * tickM}M${bar.x} ${bar.y}h${bar.lengthM}M${bar.x + bar.lengthM} ${bar.y - tickM}v${2 * tickM}`,
       {
@@ -132,13 +134,18 @@ function outside({ xM, yM }: PointM, { arena }: Pick<Layout, 'arena'>, textM: nu
 
 function nameShape(
   item: Item,
+  arena: Layout['arena'],
   paper: (at: PointM) => { x: number; y: number },
   { numbers, textM }: ShapesWish,
 ): Shape[] {
   const { x, y } = paper(item.at);
   if (numbers) {
     const number = numbers.get(item.id);
-    return number === undefined ? [] : [text({ x: x + textM * 0.9, y: y - textM * 0.7 }, String(number), textM, true)];
+    if (number === undefined) return [];
+    const beside = isRidden(item)
+      ? paper(besideEnd(item, textM * 0.8, arena))
+      : { x: x + textM * 0.9, y: y - textM * 0.7 };
+    return [text(beside, String(number), textM, true)];
   }
   return item.kind === 'fence' ? [text({ x: x + textM * 0.8, y: y - textM }, item.id, textM * 0.8)] : [];
 }

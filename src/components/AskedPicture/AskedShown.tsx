@@ -11,7 +11,7 @@ export function AskedShown({ show, isSmall }: { show: AskedToShow; isSmall?: boo
       items={layout.items}
       tracks={[track]}
       letters={isSmall ? 13 : 26}
-      over={seen => askedShapes(layout.items, track, labels, seen)}
+      over={seen => askedShapes(layout, track, labels, seen)}
     />
   );
 }

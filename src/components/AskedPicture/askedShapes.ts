@@ -1,27 +1,27 @@
 import { paperFrame } from '@/components/Sand/paperFrame';
 import type { SandView } from '@/components/Sand/sandView';
 import type { Shape } from '@/components/Sand/shape';
-import { chainsOf, poseAt, type Item, type ReckonedTrack } from '@/core';
+import { besideEnd, chainsOf, isRidden, poseAt, type Layout, type ReckonedTrack } from '@/core';
 
+type Asked = Pick<Layout, 'items' | 'arena'>;
 type Seen = { view: SandView; textM: number };
 
 /** What is asked, over its drawing: arrows on the way, and the number of each thing that is ridden. */
 export function askedShapes(
-  items: readonly Item[],
+  asked: Asked,
   track: ReckonedTrack,
   labels: ReadonlyMap<string, string>,
   seen: Seen,
 ): Shape[] {
-  return [...arrows(track, seen), ...numbers(items, labels, seen)];
+  return [...arrows(track, seen), ...numbers(asked, labels, seen)];
 }
 
-function numbers(items: readonly Item[], labels: ReadonlyMap<string, string>, { view, textM }: Seen): Shape[] {
-  return items.flatMap((item): Shape[] => {
+function numbers(asked: Asked, labels: ReadonlyMap<string, string>, { view, textM }: Seen): Shape[] {
+  return asked.items.filter(isRidden).flatMap((item): Shape[] => {
     const label = labels.get(item.id);
     if (label === undefined) return [];
-    const { x, y } = view.toPaper(item.at);
-    const beside = { x: x + textM * 0.95, y: y - textM * 0.7 };
-    return [{ kind: 'text', ...beside, sizeM: textM, look: 'name', runs: [{ words: label }] }];
+    const { x, y } = view.toPaper(besideEnd(item, textM * 0.65, asked.arena));
+    return [{ kind: 'text', x, y, sizeM: textM, look: 'name', runs: [{ words: label }] }];
   });
 }
 

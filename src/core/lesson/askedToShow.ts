@@ -1,6 +1,7 @@
 import { figureWords } from '../figures/figureWords';
 import { isRidden } from '../items/item';
 import type { Layout, LayoutHorse } from '../layout/layout';
+import type { TrackGait } from '../layout/trackGait';
 import { reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
 import { callSheet, turnWords } from '../plan/callSheet';
 import { askedLayout } from '../question/askedLayout';
@@ -44,7 +45,7 @@ export function askedToShow(layout: Layout, question: Question, horse: LayoutHor
   const reckoned = reckonLayout(asked)[0]!;
   const { short, inWords } = labelsAsBuilt(layout, asked);
   return {
-    ...{ words: questionWords(layout, question), gait: track.gait.replace('-', ' '), layout: asked, track: reckoned },
+    ...{ words: questionWords(layout, question), gait: gaitWord(track.gait), layout: asked, track: reckoned },
     labels: new Map(asked.items.filter(isRidden).map(({ id }) => [id, short(id)])),
     legs: track.kind === 'items' && reckoned.kind === 'items' ? shownLegs(asked, track, reckoned, inWords) : [],
     figures: track.kind === 'figures' ? track.figures.map(figureWords) : [],
@@ -67,4 +68,9 @@ function shownLegs(
       said: reading ? saidOfPair(reading) : next?.asked ? `in ${next.asked}` : null,
     };
   });
+}
+
+/** A gait as a rider says it: over fences it is a canter. */
+function gaitWord(gait: TrackGait): string {
+  return gait === 'course-canter' ? 'canter' : gait.replace('-', ' ');
 }

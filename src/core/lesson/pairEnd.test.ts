@@ -38,6 +38,7 @@ test('one rein is called stiffer only where both were ridden enough and differ e
   );
   expect(reins([...on('left', 3, 0), ...on('right', 1, 2)])).toMatch(/^Stiffer on the right rein: 1 of 3/);
   expect(reins([...on('left', 3, 1), ...on('right', 3, 1)])).toMatch(/^Even/);
+  expect(reins([...on('left', 0, 4), ...on('right', 0, 4)])).toBeNull();
   expect(reins([...on('left', 0, 2), ...on('right', 9, 0)])).toBeNull();
 });
 

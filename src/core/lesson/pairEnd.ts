@@ -82,7 +82,7 @@ function reinWords(counted: readonly ToldPass[]): string | null {
     return { all: own.length, clean: own.filter(isClean).length };
   };
   const [left, right] = [share('left'), share('right')];
-  if (left.all < ENOUGH || right.all < ENOUGH) return null;
+  if (left.all < ENOUGH || right.all < ENOUGH || left.clean + right.clean === 0) return null;
   const byMore = right.clean / right.all - left.clean / left.all;
   if (Math.abs(byMore) < TELLING) return 'Even: as clean on the left rein as on the right.';
   const stiff: Rein = byMore > 0 ? 'left' : 'right';

@@ -68,7 +68,7 @@ export function riderPdf(sheet: LessonSheet, pair: SheetPair, size: PaperSize): 
   }
   if (hasRidden) {
     heading(paper, 'What you rode');
-    riddenPart(paper, pair, false);
+    endPart(paper, pair);
   }
   heading(paper, hasRidden ? 'What you were asked' : 'What you will be asked');
   const drawings = new Drawings(paper, sheet.unit);
@@ -82,6 +82,10 @@ export function riderPdf(sheet: LessonSheet, pair: SheetPair, size: PaperSize): 
       legsPart(paper, show, sheet.unit);
     }
     paper.yMm += 1.5;
+  }
+  if (hasRidden) {
+    heading(paper, 'Pass by pass');
+    passesPart(paper, pair);
   }
   paper.line({ text: DISCLAIMER, sizePt: 8.5 });
   return paper.bytes();
@@ -108,7 +112,7 @@ class Drawings {
 }
 
 /** So high is a drawing at most: two of them stand on a page with what is written of them. */
-const DRAWING_MM = 85;
+const DRAWING_MM = 92;
 
 function heading(paper: PdfPaper, text: string): void {
   if (!paper.fits(22)) paper.newPage();
@@ -155,14 +159,23 @@ function reinsRidden({ left, right, without }: StageSummary): string {
   return left + right === 0 ? changing : `${onReins}, ${without} where the rein changes`;
 }
 
-function riddenPart(paper: PdfPaper, { work, end, words }: SheetPair, withWords = true): void {
-  if (end.summary.stages.length === 0) return paper.line({ text: 'Nothing was recorded.' }, 1.5);
+/** A pair's part for the instructor: what its rider is told, and every pass. */
+function riddenPart(paper: PdfPaper, pair: SheetPair): void {
+  if (pair.end.summary.stages.length === 0) return paper.line({ text: 'Nothing was recorded.' }, 1.5);
+  endPart(paper, pair);
+  if (pair.words !== '') paper.line({ text: `Said: ${pair.words}` }, 0.5);
+  passesPart(paper, pair);
+}
+
+function endPart(paper: PdfPaper, { work, end }: SheetPair): void {
   paper.line({ text: end.ridden }, 0.4);
   if (end.best) paper.line({ text: `Best: ${end.best}` }, 0.4);
   if (end.reins) paper.line({ text: end.reins }, 0.4);
   for (const next of end.next) paper.line({ text: `Next: ${next}` }, 0.5);
-  if (withWords && words !== '') paper.line({ text: `Said: ${words}` }, 0.5);
   paper.line({ text: work, grey: true }, 1);
+}
+
+function passesPart(paper: PdfPaper, { end }: SheetPair): void {
   for (const one of end.summary.stages) {
     const { stage, question, clean, passes } = one;
     const asked = question === stage ? stage : `${stage}, ${question}`;

@@ -80,7 +80,7 @@ export default async function LessonPage({ params }: { params: Promise<{ lessonI
         coming={comingAfter(series, lesson).length}
       />
       <LessonEditor
-        key={lessonId}
+        key={`${lessonId} ${groups.length}`}
         lessonId={lessonId}
         first={{ name, arenaId, startsAt: yardTime(startsAtMs, yard.timeZone, 'YYYY-MM-DDTHH:mm'), plan, revision }}
         isRidden={isRidden}

@@ -57,7 +57,11 @@ export default async function LessonPage({ params }: { params: Promise<{ lessonI
               }))}
             />
             <ArchiveLesson lessonId={lessonId} archived={lesson.archived} />
-            <LessonFiles lessonId={lessonId} pairs={riding} />
+            <LessonFiles
+              lessonId={lessonId}
+              pairs={riding}
+              layouts={choices.layouts.filter(({ id }) => plan.stages.some(({ layoutId }) => layoutId === id))}
+            />
             <LinkButton href={`/ride/lessons/${lessonId}/recordings`} variant="default">
               Recordings
             </LinkButton>

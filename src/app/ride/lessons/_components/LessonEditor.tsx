@@ -31,6 +31,7 @@ import { HourStrip } from './HourStrip';
 import classes from './LessonEditor.module.css';
 import { PairColumn } from './PairColumn';
 import { PairPanel } from './PairPanel';
+import { PrintedPlan } from './PrintedPlan';
 import { questionsToday, type Today, type TodayOf } from './questionsToday';
 import { StageList } from './StageList';
 import { StagePanel } from './StagePanel';
@@ -192,143 +193,146 @@ export function LessonEditor(props: LessonEditorProps) {
     </section>
   );
   return (
-    <form
-      className={classes.editor}
-      onSubmit={event => {
-        event.preventDefault();
-        save();
-      }}
-    >
-      {props.isRidden && (
-        <p className={classes.clash}>
-          This lesson was ridden. What is changed here changes its plan: its record stays, stages with passes stay, and
-          what was ridden moves with its day.
-        </p>
-      )}
-      <div className={classes.head}>
-        <TextInput
-          label="What it is called"
-          value={name}
-          error={faults.name}
-          onChange={event => setName(event.currentTarget.value)}
-        />
-        <TextInput
-          type="datetime-local"
-          label="Day and time, by the yard’s clock"
-          value={startsAt}
-          error={faults.startsAt}
-          onChange={event => setStartsAt(event.currentTarget.value)}
-        />
-        <Select
-          label="Arena"
-          allowDeselect={false}
-          value={arenaId}
-          error={faults.arenaId}
-          data={arenas.map(({ id, name: arena }) => ({ value: id, label: arena }))}
-          onChange={id => id && setArenaId(id)}
-        />
-      </div>
-      <div className={classes.board}>
-        <PairColumn
-          {...{ pairs, riding, asks, chosen }}
-          most={MOST_IN_GROUP}
-          days={dayOfHorses(riding, asks, limits)}
-          onChoose={choose}
-          onChange={pairIds => setPlan({ ...plan, pairIds })}
-        />
-        <section aria-label="Stages" className={classes.clock}>
-          <div className={classes.clockHead}>
-            <Title order={2} size="h4">
-              Stages
-            </Title>
-            <span>{lessonMinutes(plan)} minutes in all</span>
-          </div>
-          {plan.stages.length > 0 && <HourStrip {...{ plan, startsAt, chosen }} onChoose={choose} />}
-          {over !== null && (
-            <p role="status" className={classes.clash}>
-              {over}
-            </p>
-          )}
-          {plan.stages.length === 0 && (
-            <p>Choose a layout: its stages come with it, fitted to those who ride, and each can be changed.</p>
-          )}
-          <StageList
-            {...{ layouts, todayOf, needsMin, why, chosen }}
-            stages={plan.stages}
-            begins={
-              new Map(stageTimes(plan.stages).map(({ stageId, fromMin }) => [stageId, clockAfter(startsAt, fromMin)]))
-            }
-            onChoose={choose}
-            onChange={changeStage}
-            onMove={setStages}
-            onRemove={id => setStages(plan.stages.filter(one => one.id !== id))}
-          />
-          <div className={classes.adding}>
-            <Select
-              aria-label="Add the stages of a layout"
-              placeholder="Add the stages of a layout"
-              searchable
-              disabled={stagesOf.busy}
-              value={null}
-              data={here.map(({ id, name: layout }) => ({ value: id, label: layout }))}
-              onChange={id => {
-                const layout = here.find(one => one.id === id);
-                if (layout) stagesOf.add(layout, plan.pairIds);
-              }}
-            />
-            <Button
-              variant="default"
-              disabled={plan.stages.some(({ name: stage }) => stage === WARM_UP)}
-              onClick={() => setStages([warmUpStage(newId()), ...plan.stages])}
-            >
-              Add a warm-up
-            </Button>
-          </div>
-        </section>
-        {isNarrow ? (
-          <Drawer
-            opened={chosenStage !== null || chosenPair !== null}
-            position="bottom"
-            size="85%"
-            title={chosenStage?.name ?? chosenPair?.name ?? ''}
-            onClose={() => setChosen(null)}
-          >
-            {panel}
-          </Drawer>
-        ) : (
-          <aside className={classes.side} aria-label="What is chosen">
-            {panel}
-          </aside>
+    <>
+      <PrintedPlan {...{ plan, startsAt, layouts, todayOf, riding, asks }} />
+      <form
+        className={`${classes.editor} roan-no-print`}
+        onSubmit={event => {
+          event.preventDefault();
+          save();
+        }}
+      >
+        {props.isRidden && (
+          <p className={classes.clash}>
+            This lesson was ridden. What is changed here changes its plan: its record stays, stages with passes stay,
+            and what was ridden moves with its day.
+          </p>
         )}
-      </div>
-      {clashes.map(({ what, name: wanted, lesson, lessonId: other }) => (
-        <p key={`${what} ${wanted} ${other}`} role="status" className={classes.clash}>
-          <strong>At the same time:</strong> the {what} {wanted} is in “{lesson}” too.
-        </p>
-      ))}
-      {kept.isBack && (
-        <Alert color="slate" role="status">
-          Brought back what was typed here and not saved.{' '}
-          <Button size="compact-sm" variant="default" onClick={kept.startAgain}>
-            Start again from what is saved
+        <div className={classes.head}>
+          <TextInput
+            label="What it is called"
+            value={name}
+            error={faults.name}
+            onChange={event => setName(event.currentTarget.value)}
+          />
+          <TextInput
+            type="datetime-local"
+            label="Day and time, by the yard’s clock"
+            value={startsAt}
+            error={faults.startsAt}
+            onChange={event => setStartsAt(event.currentTarget.value)}
+          />
+          <Select
+            label="Arena"
+            allowDeselect={false}
+            value={arenaId}
+            error={faults.arenaId}
+            data={arenas.map(({ id, name: arena }) => ({ value: id, label: arena }))}
+            onChange={id => id && setArenaId(id)}
+          />
+        </div>
+        <div className={classes.board}>
+          <PairColumn
+            {...{ pairs, riding, asks, chosen }}
+            most={MOST_IN_GROUP}
+            days={dayOfHorses(riding, asks, limits)}
+            onChoose={choose}
+            onChange={pairIds => setPlan({ ...plan, pairIds })}
+          />
+          <section aria-label="Stages" className={classes.clock}>
+            <div className={classes.clockHead}>
+              <Title order={2} size="h4">
+                Stages
+              </Title>
+              <span>{lessonMinutes(plan)} minutes in all</span>
+            </div>
+            {plan.stages.length > 0 && <HourStrip {...{ plan, startsAt, chosen }} onChoose={choose} />}
+            {over !== null && (
+              <p role="status" className={classes.clash}>
+                {over}
+              </p>
+            )}
+            {plan.stages.length === 0 && (
+              <p>Choose a layout: its stages come with it, fitted to those who ride, and each can be changed.</p>
+            )}
+            <StageList
+              {...{ layouts, todayOf, needsMin, why, chosen }}
+              stages={plan.stages}
+              begins={
+                new Map(stageTimes(plan.stages).map(({ stageId, fromMin }) => [stageId, clockAfter(startsAt, fromMin)]))
+              }
+              onChoose={choose}
+              onChange={changeStage}
+              onMove={setStages}
+              onRemove={id => setStages(plan.stages.filter(one => one.id !== id))}
+            />
+            <div className={classes.adding}>
+              <Select
+                aria-label="Add the stages of a layout"
+                placeholder="Add the stages of a layout"
+                searchable
+                disabled={stagesOf.busy}
+                value={null}
+                data={here.map(({ id, name: layout }) => ({ value: id, label: layout }))}
+                onChange={id => {
+                  const layout = here.find(one => one.id === id);
+                  if (layout) stagesOf.add(layout, plan.pairIds);
+                }}
+              />
+              <Button
+                variant="default"
+                disabled={plan.stages.some(({ name: stage }) => stage === WARM_UP)}
+                onClick={() => setStages([warmUpStage(newId()), ...plan.stages])}
+              >
+                Add a warm-up
+              </Button>
+            </div>
+          </section>
+          {isNarrow ? (
+            <Drawer
+              opened={chosenStage !== null || chosenPair !== null}
+              position="bottom"
+              size="85%"
+              title={chosenStage?.name ?? chosenPair?.name ?? ''}
+              onClose={() => setChosen(null)}
+            >
+              {panel}
+            </Drawer>
+          ) : (
+            <aside className={classes.side} aria-label="What is chosen">
+              {panel}
+            </aside>
+          )}
+        </div>
+        {clashes.map(({ what, name: wanted, lesson, lessonId: other }) => (
+          <p key={`${what} ${wanted} ${other}`} role="status" className={classes.clash}>
+            <strong>At the same time:</strong> the {what} {wanted} is in “{lesson}” too.
+          </p>
+        ))}
+        {kept.isBack && (
+          <Alert color="slate" role="status">
+            Brought back what was typed here and not saved.{' '}
+            <Button size="compact-sm" variant="default" onClick={kept.startAgain}>
+              Start again from what is saved
+            </Button>
+          </Alert>
+        )}
+        {said.map(sentence => (
+          <p key={sentence} role="status" className={classes.clash}>
+            {sentence}
+          </p>
+        ))}
+        {problem && (
+          <Alert color="chestnut" role="alert">
+            {problem}
+          </Alert>
+        )}
+        <div className={classes.adding}>
+          <Button type="submit" loading={busy}>
+            {lessonId === null ? 'Plan the lesson' : 'Keep these changes'}
           </Button>
-        </Alert>
-      )}
-      {said.map(sentence => (
-        <p key={sentence} role="status" className={classes.clash}>
-          {sentence}
-        </p>
-      ))}
-      {problem && (
-        <Alert color="chestnut" role="alert">
-          {problem}
-        </Alert>
-      )}
-      <div className={classes.adding}>
-        <Button type="submit" loading={busy}>
-          {lessonId === null ? 'Plan the lesson' : 'Keep these changes'}
-        </Button>
-      </div>
-    </form>
+        </div>
+      </form>
+    </>
   );
 }

@@ -1,24 +1,50 @@
 'use client';
 
-import { Button, Menu } from '@mantine/core';
+import { Button, Menu, SegmentedControl } from '@mantine/core';
+import { useState } from 'react';
 
-type LessonFilesProps = { lessonId: string; pairs: readonly { id: string; name: string }[] };
+type Named = { id: string; name: string };
 
-/** What of a lesson goes out: its sheet, each rider's own, and the calendar. */
-export function LessonFiles({ lessonId, pairs }: LessonFilesProps) {
-  const sheet = `/api/lessons/${lessonId}/sheet`;
+type LessonFilesProps = {
+  lessonId: string;
+  pairs: readonly Named[];
+  /** What it goes over: whoever sets it takes these. */
+  layouts?: readonly Named[];
+};
+
+/** What of a lesson goes out: its sheet, each rider's own, the helper's for each layout, and the calendar. */
+export function LessonFiles({ lessonId, pairs, layouts = [] }: LessonFilesProps) {
+  const [paper, setPaper] = useState('a4');
+  const sheet = `/api/lessons/${lessonId}/sheet?paper=${paper}`;
   return (
     <Menu position="bottom-end">
       <Menu.Target>
-        <Button variant="default">On paper and out</Button>
+        <Button variant="default" mih={44}>
+          On paper and out
+        </Button>
       </Menu.Target>
       <Menu.Dropdown>
+        <SegmentedControl
+          aria-label="Paper"
+          fullWidth
+          value={paper}
+          onChange={setPaper}
+          data={[
+            { value: 'a4', label: 'A4' },
+            { value: 'letter', label: 'Letter' },
+          ]}
+        />
         <Menu.Item component="a" href={sheet} download>
           Lesson sheet (PDF)
         </Menu.Item>
         {pairs.map(({ id, name }) => (
-          <Menu.Item key={id} component="a" href={`${sheet}?pair=${encodeURIComponent(id)}`} download>
+          <Menu.Item key={id} component="a" href={`${sheet}&pair=${encodeURIComponent(id)}`} download>
             For {name} (PDF)
+          </Menu.Item>
+        ))}
+        {layouts.map(({ id, name }) => (
+          <Menu.Item key={id} component="a" href={`/api/layouts/${id}/sheet?paper=${paper}`} download>
+            To set “{name}” (PDF)
           </Menu.Item>
         ))}
         <Menu.Item component="a" href={`/api/lessons/${lessonId}/calendar`} download>

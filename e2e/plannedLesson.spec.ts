@@ -23,6 +23,7 @@ test('three pairs are planned from a layout and taught at once, in under ten tap
   await tap(key(page, 'Teach this now'));
   await tap(key(page, 'Begin with 3 pairs'));
   await tap(key(page, 'Begin the lesson'));
+  await tap(key(page, /^On to “/));
   await tap(key(page, /^Clean pass/));
   expect(taps).toBeLessThan(10);
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();

@@ -208,7 +208,7 @@ test('a pass of a past day is moved to another pair and a mark of it changed; re
   const page = await onPhone(browser, `${seasonYard.url}/ride`);
   const before = [await passesInReview(page, seasonYard, 'Quill'), await passesInReview(page, seasonYard, 'Osprey')];
   await page.goto(`${seasonYard.url}/ride`);
-  await page.getByRole('link', { name: 'Saturday, the course', exact: true }).first().tap();
+  await page.getByRole('link', { name: 'Read it: Saturday, the course', exact: true }).first().tap();
   await expect(page).toHaveURL(/\/record$/);
   const lesson = page.url().replace('/record', '');
   await page

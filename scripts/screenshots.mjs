@@ -183,16 +183,10 @@ const shelf = async page => {
   await page.getByRole('button', { name: 'Shelf' }).click();
   await page.getByRole('button', { name: /^A row of walk poles/ }).waitFor();
 };
-const below = (name, path) => async page => {
-  await open('/yard', name)(page);
-  await page.goto(page.url() + path);
-};
 
 await shoot('yard', DESK, open('/yard'));
 await shoot('horse', DESK, open('/yard', 'Quill'));
 await shoot('stride-test', DESK, strideTest);
-await shoot('distance-card', DESK, below('Quill', '/card'));
-await shoot('arena', DESK, open('/yard', 'Field arena'));
 await shoot('plan-layouts', DESK, open('/plan'));
 await shoot('plan', DESK, course);
 await shoot('plan-bend', DESK, selected(/Four on the bend/, ' b2'));
@@ -202,9 +196,17 @@ await shoot('plan-phone', PHONE, open('/plan', /Four on the bend/));
 await shoot('set', DESK, open('/set', /Four on the bend/));
 await shoot('set-phone', PHONE, oneAtATime);
 await shoot('set-next', DESK, carrying);
-await shoot('lesson', DESK, open('/ride', 'The bend, built up'));
+await shoot('lesson', DESK, async page => {
+  await open('/ride', 'The bend, built up')(page);
+  await page.getByRole('button', { name: /^Change stage 2/ }).click();
+});
+await shoot('lesson-end', DESK, open('/ride', 'Saturday, the course'));
+await shoot('lesson-list', DESK, async page => {
+  await open('/ride')(page);
+  await page.getByRole('region', { name: 'Work by pair' }).scrollIntoViewIfNeeded();
+});
 await shoot('lesson-record', DESK, async page => {
-  await open('/ride', 'Saturday, the course')(page);
+  await open('/ride', /^Read it: Saturday, the course/)(page);
   await page.getByRole('button', { name: 'Put right' }).first().click();
   await page.evaluate(() => scrollTo(0, 0));
 });

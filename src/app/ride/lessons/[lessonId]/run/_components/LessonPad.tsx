@@ -151,11 +151,18 @@ export function LessonPad(props: LessonPadProps) {
       {sand && ride && question ? (
         <PadSand sand={sand} pad={pad} onMark={mark} onSwipe={pairs.length > 1 ? nextPair : null} />
       ) : (
-        <p className={classes.nothing}>
-          {pairs.length === 0
-            ? 'Nobody rides in this lesson yet: add a pair under the stage above.'
-            : `Nothing is marked in this stage: ${stage.focus || 'ride it as you like'}.`}
-        </p>
+        <div className={classes.nothing}>
+          <p>
+            {pairs.length === 0
+              ? 'Nobody rides in this lesson yet: add a pair under the stage above.'
+              : `Nothing is marked in this stage: ${stage.focus || 'ride it as you like'}.`}
+          </p>
+          {pairs.length > 0 && next && (
+            <button type="button" className={classes.onward} onClick={() => first(run.chooseStage)(index + 1)}>
+              On to “{next.name}”
+            </button>
+          )}
+        </div>
       )}
       {pair && (
         <LimitReached

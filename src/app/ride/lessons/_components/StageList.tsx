@@ -123,14 +123,16 @@ function StageRow(props: Shared & { stage: LessonStage; number: number }) {
         type="button"
         className={classes.open}
         aria-pressed={chosen === stage.id}
-        aria-label={`Change stage ${number}, ${stage.name}`}
         onClick={() => onChoose(stage.id)}
       >
         <span className={classes.picture}>
           {layout && first && <AskedPicture layout={layout.layout} question={first.question} isSmall />}
         </span>
         <span className={classes.told}>
-          <strong>{stage.name}</strong>
+          <strong>
+            <span className="roan-visually-hidden">Change stage {number}, </span>
+            {stage.name}
+          </strong>
           {words.filter(one => one !== stage.name).length > 0 && <span>{words.join('; ')}</span>}
           <small>
             {[

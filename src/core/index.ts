@@ -361,7 +361,15 @@ export {
 export { editsToStand } from './setting/asMeasured';
 export type { CheckMeasure } from './setting/checkMeasure';
 export type { Measure } from './setting/measure';
-export { settingSheet, type SetPeg, type SetPiece, type SettingSheet, type SettingWish } from './setting/settingSheet';
+export {
+  MEASURE_BY,
+  settingSheet,
+  type MeasureBy,
+  type SetPeg,
+  type SetPiece,
+  type SettingSheet,
+  type SettingWish,
+} from './setting/settingSheet';
 export { checkWords, numberOn, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';
 export { carryPlan, type Carry, type CarryPlan } from './setting/carryPlan';
 export { changedLegs, type LegChange } from './setting/legChanges';

@@ -1,4 +1,4 @@
-import { facingFromHeading, headingFromFacing, type Item, type LayoutEdit } from '@/core';
+import { facingFromHeading, headingFromFacing, MEASURE_BY, type Item, type LayoutEdit } from '@/core';
 import { z } from 'zod';
 
 const Metres = z.number().min(-50).max(400);
@@ -6,7 +6,7 @@ const LengthM = z.number().min(0).max(400);
 
 /** What was typed in on the ground: lengths by the name of their measure, and distances by track and leg. */
 export const GroundTyped = z.strictObject({
-  measureBy: z.enum(['walls', 'tapes']),
+  measureBy: z.enum(MEASURE_BY),
   measures: z.record(z.string().max(200), LengthM).refine(record => Object.keys(record).length <= 4000),
   legs: z
     .array(z.strictObject({ track: z.string().max(80), leg: z.number().int().min(0).max(2000), groundM: LengthM }))

@@ -1,9 +1,11 @@
 import { distanceM, type PointM } from '../geometry/pointM';
-import type { Item, RiddenItem } from '../items/item';
+import { isRidden, type Item, type RiddenItem } from '../items/item';
 import type { Layout } from '../layout/layout';
 import { checkMeasures, type CheckMeasure } from './checkMeasure';
 import { isBetween, lineWay, ropeWay, type RopedArc } from './groupWays';
+import { besideWay, gapWay } from './gapWay';
 import type { KnownPoint } from './knownPoint';
+import { lineOrder, type InLine } from './lineOrder';
 import type { Measure } from './measure';
 import { orderOfWork } from './orderOfWork';
 import type { PieceEnd } from './pieceEnds';
@@ -41,9 +43,15 @@ export type SettingSheet = {
   worstErrorM: number;
 };
 
+export const MEASURE_BY = ['line', 'walls', 'tapes'] as const;
+export type MeasureBy = (typeof MEASURE_BY)[number];
+
 export type SettingWish = {
-  /** "tapes" wants two tapes wherever they meet well; "walls" squares off the walls as far as it can. */
-  measureBy: 'walls' | 'tapes';
+  /**
+   * "line" goes from piece to piece as they are ridden; "walls" squares off the walls as far as it can; "tapes" wants two tapes
+   * wherever they meet well.
+   */
+  measureBy: MeasureBy;
   /** Where the kit comes from: the order of work begins there. */
   from: PointM;
 };
@@ -54,11 +62,15 @@ const MOST_ERROR_M = 0.009;
 const FAR_FROM_WALL_M = 12;
 
 /**
- * The setting sheet of a layout: no piece hangs on a piece that hangs on another, and none ends a centimetre or more from
- * where it belongs by the measures as they are printed, in centimetres or inches.
+ * The setting sheet of a layout: none of its pieces ends a centimetre or more from where it belongs by the measures as they are
+ * printed, in centimetres or inches. By walls and tapes no piece hangs on a piece that hangs on another; along the line each hangs
+ * on the one before, as long as that is true enough.
  */
-export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: SettingWish): SettingSheet {
+export function settingSheet(layout: SettableLayout, wish: SettingWish): SettingSheet {
   const { arena, items } = layout;
+  const byLine = wish.measureBy === 'line';
+  const line = byLine ? lineOrder(items, layout.tracks ?? [], wish.from) : [];
+  const rank = new Map(line.map(({ item }, index) => [item.id, index]));
   const survey = startSurvey(arena);
   const pegs: SetPeg[] = [];
   const ways = new Map<string, Way>();
@@ -76,6 +88,8 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
   const setAlone = (item: Item) => set(item, aloneWay(survey, item, marks, wish));
   let ropes = 0;
   for (const group of pieceGroups(arena, items)) {
+    // Along the line only what is set round a peg is set together.
+    if (byLine && group.kind === 'line') continue;
     if (group.kind === 'line') setGroup(survey, group.members, lineOf(group.members), set, setAlone);
     else {
       const peg = String(ropes + 1);
@@ -83,17 +97,26 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
       if (group.ropeReaches && isInReach(way)) {
         ropes += 1;
         putMarks(...measuredFromOf(way));
-        pegs.push(setRoped(survey, group, peg, way, set, setAlone));
-      } else setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
+        const members = byLine ? byRank(group.members, rank) : chordOrder(group);
+        pegs.push(setRoped(survey, { ...group, members }, peg, way, set, setAlone));
+      } else if (!byLine) setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
     }
+  }
+  for (const { item, owner } of line) {
+    if (ways.has(item.id)) continue;
+    const way = owner ? besideWay(item, owner) : wayOn(survey, item, standing(line, item, ways));
+    if (way && isInReach(way) && survey.errorM(way) <= MOST_ERROR_M) set(item, way);
+    else setAlone(item);
   }
   for (const item of items) if (!ways.has(item.id)) setAlone(item);
 
   const wanted = measuredFromPieces(ways.values());
-  const ordered = orderOfWork(
-    items.map(item => ({ id: item.id, at: item.at, isWanted: wanted.has(item.id) })),
-    wish.from,
-  );
+  const ordered = byLine
+    ? line.map(({ item }) => item.id)
+    : orderOfWork(
+        items.map(item => ({ id: item.id, at: item.at, isWanted: wanted.has(item.id) })),
+        wish.from,
+      );
   const byId = new Map(items.map(item => [item.id, item]));
   const pieces: SetPiece[] = [];
   for (const [index, id] of ordered.entries()) {
@@ -119,6 +142,36 @@ export function settingSheet(layout: Pick<Layout, 'arena' | 'items'>, wish: Sett
     measures: survey.measures().filter(({ id }) => used.has(id)),
     worstErrorM: Math.max(0, ...[...ways.values()].map(way => survey.errorM(way))),
   };
+}
+
+/** What a sheet needs of a layout; the tracks say in which order its pieces are ridden. */
+export type SettableLayout = Pick<Layout, 'arena' | 'items'> & Partial<Pick<Layout, 'tracks'>>;
+
+const byRank = (members: readonly RiddenItem[], rank: ReadonlyMap<string, number>): RiddenItem[] =>
+  [...members].sort((a, b) => (rank.get(a.id) ?? Infinity) - (rank.get(b.id) ?? Infinity));
+
+/** The pieces of the line that are set and ridden before one, the last one first. */
+function standing(line: readonly InLine[], item: Item, ways: ReadonlyMap<string, Way>): RiddenItem[] {
+  const at = line.findIndex(one => one.item === item);
+  return line
+    .slice(0, at)
+    .flatMap(({ item: other }) => (isRidden(other) && ways.has(other.id) ? [other] : []))
+    .reverse();
+}
+
+/** So many pieces back a gap is still looked for: a course comes back to a line it has left. */
+const LOOKED_BACK = 12;
+
+/** On from the piece before, else from the nearest one before that it stands in line with. */
+function wayOn({ arena }: Survey, item: Item, before: readonly RiddenItem[]): Way | null {
+  if (!isRidden(item)) return null;
+  const [last, ...others] = before;
+  const near = others.slice(0, LOOKED_BACK).sort((a, b) => distanceM(a.at, item.at) - distanceM(b.at, item.at));
+  for (const other of last ? [last, ...near] : []) {
+    const way = gapWay(arena, item, other);
+    if (way) return way;
+  }
+  return null;
 }
 
 const isSet = (point: KnownPoint) => point.kind === 'end' || point.kind === 'peg';
@@ -225,9 +278,8 @@ function setRoped(
   setAlone: SetAlone,
 ): SetPeg {
   const { arena } = survey;
-  const { centre } = group;
+  const { centre, members } = group;
   survey.set(pegPoint);
-  const members = chordOrder(group);
   const bases: RiddenItem[] = [];
   const serves: string[] = [];
   const arc: RopedArc = { peg, centre };

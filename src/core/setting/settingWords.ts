@@ -87,15 +87,22 @@ function placingLines(
       const wall = wallName(arena, placing.wall);
       // From a corner there is only one way along a wall.
       const way = placing.from.kind === 'corner' ? '' : ` towards ${name(placing.towards)}`;
-      add(placing.along, ends =>
-        lengthOf(placing.along) < LEVEL_M
-          ? capital(`${ends}level with ${name(placing.from)} on the ${wall}`)
-          : capital(`${ends}along the ${wall}, from ${name(placing.from)}${way}`),
-      );
+      // The gap from the piece before is the same for both ends: it is walked between them.
+      if (placing.from.kind === 'end') {
+        const before = name({ ...placing.from, end: 'middle' });
+        add(placing.along, () => `On from ${before}, along the ${wall}${way}`);
+      } else
+        add(placing.along, ends =>
+          lengthOf(placing.along) < LEVEL_M
+            ? capital(`${ends}level with ${name(placing.from)} on the ${wall}`)
+            : capital(`${ends}along the ${wall}, from ${name(placing.from)}${way}`),
+        );
       add(placing.inwards, ends => capital(`${ends}square in from the ${wall}`));
       return;
     }
     case 'line': {
+      if (placing.from.kind === 'end' && placing.to.kind === 'end' && placing.from.item === placing.to.item)
+        return ownFenceLines(placing.from, placing, { name, add });
       const line = `from ${name(placing.from)} towards ${name(placing.to)}`;
       add(placing.along, ends =>
         capital(ends === 'Both ends: ' ? `${ends}along the tape ${bothEnds(line)}` : `${ends}along the tape ${line}`),
@@ -115,6 +122,25 @@ function placingLines(
     default:
       assertNever(placing);
   }
+}
+
+/** What helps a fence is measured from that: in from an end of it, and before or behind its front. */
+function ownFenceLines(
+  from: Extract<KnownPoint, { kind: 'end' }>,
+  { along, off }: Extract<Placing, { how: 'line' }>,
+  {
+    name,
+    add,
+  }: {
+    name: (point: KnownPoint) => string;
+    add: (measure: MeasureId, say: (ends: string) => string) => void;
+  },
+): void {
+  const fence = name({ ...from, end: 'middle' });
+  add(along, ends => capital(`${ends}in from ${name(from)}, along its front`));
+  // Left of the way from the left end to the right one lies what is ridden towards.
+  const isBehind = off !== null && (off.side === 'left') === (from.end === 'left');
+  if (off) add(off.measure, ends => capital(`${ends}square ${isBehind ? 'behind' : 'before'} the front of ${fence}`));
 }
 
 /** "from the left end of 1 towards the left end of 4" said once for both ends: "from 1 towards 4, end to like end". */

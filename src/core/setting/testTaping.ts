@@ -76,7 +76,15 @@ export function laidEnds(
   const inside = { xM: arena.widthM / 2, yM: arena.lengthM / 2 };
   const find = (placing: SettingSheet['pieces'][number]['points'][number]['placing']): PointM => {
     if (placing.how === 'wall') {
-      const [from, towards] = [where(placing.from), where(placing.towards)];
+      // What is measured on from a piece begins at the place on the wall that lies square to it.
+      const square = (at: PointM): PointM =>
+        ({
+          left: { ...at, xM: 0 },
+          right: { ...at, xM: arena.widthM },
+          near: { ...at, yM: 0 },
+          far: { ...at, yM: arena.lengthM },
+        })[placing.wall];
+      const [from, towards] = [square(where(placing.from)), where(placing.towards)];
       const way = { x: Math.sign(towards.xM - from.xM), y: Math.sign(towards.yM - from.yM) };
       const at = {
         xM: from.xM + way.x * printed(placing.along),

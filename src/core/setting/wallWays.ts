@@ -83,7 +83,7 @@ function wallWay(arena: Arena, itemId: string, ends: readonly EndPoint[], wall: 
 }
 
 /** One measure for both ends where they are level, one for each where they are not. */
-function sharedMeasures(
+export function sharedMeasures(
   itemId: string,
   what: string,
   ends: readonly EndPoint[],
@@ -98,7 +98,7 @@ function sharedMeasures(
 }
 
 /** The second of two measures follows from the first. */
-function following(measures: readonly Measure[]): Measure[] {
+export function following(measures: readonly Measure[]): Measure[] {
   const [near, far] = measures as [Measure, Measure];
   return [near, { ...far, follows: { from: near.id, times: 1, addM: far.lengthM - near.lengthM } }];
 }

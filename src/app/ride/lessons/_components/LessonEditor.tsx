@@ -328,7 +328,7 @@ export function LessonEditor(props: LessonEditorProps) {
           </Alert>
         )}
         <div className={classes.adding}>
-          <Button type="submit" loading={busy}>
+          <Button type="submit" loading={busy || stagesOf.busy}>
             {lessonId === null ? 'Plan the lesson' : 'Keep these changes'}
           </Button>
         </div>

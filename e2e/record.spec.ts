@@ -108,7 +108,7 @@ test('a pair is added and a horse swapped in the middle, while the layout is mov
 
   // The desk has them too, and changing the plan there loses nobody.
   await desk.goto(lesson);
-  await expect(desk.getByText('Sorrel with Ada Wren').first()).toBeVisible();
+  await expect(region(desk, 'Who rides').getByRole('button', { name: /^Sorrel with Ada Wren/ })).toBeVisible();
   await expect(desk.getByText(/its record stays/)).toBeVisible();
   await desk.getByRole('button', { name: 'Take this stage out' }).click();
   await desk.getByRole('button', { name: 'Keep these changes' }).click();

@@ -25,10 +25,10 @@ test('the promise: the example set out, worked by hand', () => {
     ['Right end: square in from the E long side', '11.75 m', true],
   ]);
   const willow = sheet.pieces.find(({ item }: { item: string }) => item === 'willow');
-  // The front of an oxer of 0.8 m about 33.5 m is at 33.1 m, 3.1 m beyond E.
+  // The front of an oxer of 0.8 m about 33.5 m is at 33.1 m: 18.1 m on from a vertical at 15 m.
   expect(willow.measures[0]).toMatchObject({
-    words: 'Both ends: along the E long side, from E towards S',
-    lengthM: 3.1,
+    words: 'On from 1, along the E long side towards the H corner',
+    lengthM: 18.1,
   });
   expect(willow.notes.join(' ')).toContain('the back rail stands 0.80 m behind');
   expect(willow.notes.join(' ')).toContain('only that way');
@@ -51,7 +51,7 @@ test.each([
   [['set-out', 'nowhere.roan.json'], 'nowhere.roan.json: this file cannot be read.'],
   [['set-out', EXAMPLE, '--unit', 'chains'], 'say m, ft or yd'],
   [['set-out', EXAMPLE, '--step-cm', 'long'], 'a step is 30 to 150 cm'],
-  [['set-out', EXAMPLE, '--measure-by', 'eye'], 'say walls or tapes'],
+  [['set-out', EXAMPLE, '--measure-by', 'eye'], 'say line, walls or tapes'],
   [['set-out', EXAMPLE, '--wish'], 'wish'],
 ])('%j is refused in one line', (args, words) => {
   const { status, stdout, stderr } = run(...(args as [string, ...string[]]));

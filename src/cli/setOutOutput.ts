@@ -1,4 +1,5 @@
 import {
+  MEASURE_BY,
   facingFromHeading,
   placingTolerance,
   settingSheet,
@@ -22,8 +23,8 @@ export type SetOutWish = { unit: LengthUnit; measureBy: SettingWish['measureBy']
 export function setOutWish(values: Record<string, unknown>): SetOutWish | string {
   const unit = values.unit ?? 'm';
   if (unit !== 'm' && unit !== 'ft' && unit !== 'yd') return `--unit ${String(unit)}: say m, ft or yd.`;
-  const measureBy = values['measure-by'] ?? 'walls';
-  if (measureBy !== 'walls' && measureBy !== 'tapes') return `--measure-by ${String(measureBy)}: say walls or tapes.`;
+  const measureBy = MEASURE_BY.find(by => by === (values['measure-by'] ?? 'line'));
+  if (!measureBy) return `--measure-by ${String(values['measure-by'])}: say line, walls or tapes.`;
   const stepCm = values['step-cm'] === undefined ? null : Number(values['step-cm']);
   if (stepCm !== null && !(stepCm >= 30 && stepCm <= 150))
     return `--step-cm ${String(values['step-cm'])}: a step is 30 to 150 cm.`;
@@ -47,9 +48,10 @@ export function setOutOutput(layout: Layout, { unit, measureBy, stepM }: SetOutW
       measures: lines.map(lineOutput),
     })),
     pieces: sheet.pieces.map(({ item, number, points }, index) => {
-      const { name, lines, checks, notes } = printed.pieces[index]!;
+      const { number: label, name, lines, checks, notes } = printed.pieces[index]!;
       return {
         number,
+        label,
         item: item.id,
         name,
         facingDeg: 'headingRad' in item ? toMicron(facingFromHeading(item.headingRad)) : null,

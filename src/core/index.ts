@@ -370,7 +370,7 @@ export {
   type SettingSheet,
   type SettingWish,
 } from './setting/settingSheet';
-export { checkWords, numberOn, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';
+export { checkWords, sheetLabels, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';
 export { carryPlan, type Carry, type CarryPlan } from './setting/carryPlan';
 export { changedLegs, type LegChange } from './setting/legChanges';
 export type { LooseKind } from './setting/loosePieces';

@@ -4,10 +4,10 @@ import {
   formatTape,
   itemWords,
   kitOfAll,
-  numberOn,
   pegLines,
   pieceLines,
   pieceNotes,
+  sheetLabels,
   stepsText,
   type Kit,
   type Layout,
@@ -29,7 +29,8 @@ export type PrintedLine = {
 
 export type PrintedPiece = {
   id: string;
-  number: number;
+  /** As on the cone beside it: its number in the course, else a letter. */
+  number: string;
   /** "3 vertical heron, 0.80 m high" without the number. */
   name: string;
   lines: PrintedLine[];
@@ -48,7 +49,7 @@ export type Reader = { unit: LengthUnit; stepM: number | null };
 
 export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM }: Reader): PrintedSheet {
   const { arena } = layout;
-  const numberOf = numberOn(sheet);
+  const numberOf = sheetLabels(layout);
   const measures = new Map(sheet.measures.map(measure => [measure.id, measure]));
   const lengthOf = (id: string) => measures.get(id)!.lengthM;
   const line = ({ words, measure }: { words: string; measure: string }): PrintedLine => {
@@ -75,8 +76,8 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
     })),
     pieces: sheet.pieces.map(piece => ({
       id: piece.item.id,
-      number: piece.number,
-      // The number beside it is the order of setting: a second one would only confuse.
+      number: numberOf(piece.item.id),
+      // The number stands beside it.
       name: itemWords(piece.item, piece.item.name, format),
       lines: pieceLines(arena, piece, numberOf, lengthOf).map(line),
       checks: piece.checks.map(check => ({

@@ -10,9 +10,9 @@ const COLUMNS = ['number', 'piece', 'what', 'end', 'xM', 'yM', 'measure', 'lengt
  */
 export function settingCsv(sheet: SettingSheet, printed: PrintedSheet): string {
   const metres = (lengthM: number) => lengthM.toFixed(3);
-  const rows = sheet.pieces.flatMap(({ number, item, points }) => {
+  const rows = sheet.pieces.flatMap(({ item, points }) => {
     const piece = printed.pieces.find(({ id }) => id === item.id)!;
-    const of = { number, piece: item.id, what: piece.name };
+    const of = { number: piece.number, piece: item.id, what: piece.name };
     return [
       ...points.map(({ end, at }) => ({ ...of, end, xM: metres(at.xM), yM: metres(at.yM) })),
       ...piece.lines.map(({ words, lengthM, tape, steps }) => ({

@@ -1,5 +1,13 @@
 import 'server-only';
-import { applyEdits, settingSheet, type Layout, type PointM, type SettingSheet, type SettingWish } from '@/core';
+import {
+  applyEdits,
+  MEASURE_BY,
+  settingSheet,
+  type Layout,
+  type PointM,
+  type SettingSheet,
+  type SettingWish,
+} from '@/core';
 import { present } from '@/data/present';
 import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
 import { madeLayout } from '@/data/queries/layoutVersions';
@@ -50,7 +58,7 @@ export async function settingSetup(db: RoanDatabase, yardId: string, layoutId: s
 
 /** The way of measuring that an address or a request names. */
 export function measureByOf(text: unknown): SettingWish['measureBy'] {
-  return text === 'tapes' ? 'tapes' : 'walls';
+  return MEASURE_BY.find(by => by === text) ?? 'line';
 }
 
 export function sheetOf({ layout, from }: SettingSetup, measureBy: SettingWish['measureBy']): SettingSheet {

@@ -4,18 +4,19 @@ import { newItem } from '../plan/newItem';
 import { arenaPoints, atWall, fromWall, knownPointName } from './knownPoint';
 import { pieceAtEnds, pieceEnds } from './pieceEnds';
 import { angleBetween, isGoodPull, tapesMeet, tellingWall } from './placing';
-import { settingSheet } from './settingSheet';
-import { checkWords, numberOn, pegLines, pieceLines, pieceNotes } from './settingWords';
+import type { PlannedTrack } from '../layout/layout';
+import { settingSheet, type MeasureBy } from './settingSheet';
+import { checkWords, pegLines, pieceLines, pieceNotes, sheetLabels } from './settingWords';
 
 const LONG: Arena = { widthM: 20, lengthM: 60, letters: '20x60' };
 const FIELD: Arena = { widthM: 35, lengthM: 60, letters: 'none' };
 const UP = Math.PI / 2;
 const cm = (lengthM: number) => `${Math.round(lengthM * 100)} cm`;
 
-function said(arena: Arena, items: Item[], measureBy: 'walls' | 'tapes' = 'walls') {
-  const sheet = settingSheet({ arena, items }, { measureBy, from: { xM: arena.widthM / 2, yM: 0 } });
+function said(arena: Arena, items: Item[], measureBy: MeasureBy = 'walls', tracks: PlannedTrack[] = []) {
+  const sheet = settingSheet({ arena, items, tracks }, { measureBy, from: { xM: arena.widthM / 2, yM: 0 } });
   const lengthOf = (id: string) => sheet.measures.find(measure => measure.id === id)!.lengthM;
-  const numberOf = numberOn(sheet);
+  const numberOf = (id: string) => String(sheet.pieces.find(({ item }) => item.id === id)!.number);
   return {
     sheet,
     pegs: sheet.pegs.map(peg => pegLines(arena, peg, lengthOf).map(({ words, measure }) => [words, lengthOf(measure)])),
@@ -166,4 +167,51 @@ test('with two tapes: from points that give a good angle', () => {
 test('far from every wall of a wide field, two tapes are surer than squaring off', () => {
   const [piece] = said({ ...FIELD, lengthM: 40 }, [pole('a', 17.5, 20)]).pieces;
   expect(piece!.lines[0]).toContain('tape from');
+});
+
+/** A track over pieces in this order. */
+const over = (id: string, ...items: string[]): PlannedTrack => ({
+  ...{ kind: 'items', id, name: null, gait: 'course-canter', course: null, passes: 1 },
+  through: items.map(item => ({ item, reversed: false })),
+  legs: items.slice(1).map(() => ({
+    ...{ track: 'natural', setting: 'course', approach: 'canter', asked: null, circle: null },
+  })),
+});
+const upright = (id: string, xM: number, yM: number): Item => ({
+  ...(newItem('vertical', id, { xM, yM }, UP) as Fence),
+  ...{ widthM: 3, groundLineBeforeM: null },
+});
+
+test('along the line: the first from the walls, the next by its gap from the one before, in the order ridden', () => {
+  const items = [upright('c', 10, 46), upright('a', 10, 10), upright('b', 10, 28)];
+  const { sheet, pieces } = said(LONG, items, 'line', [over('course', 'a', 'b', 'c')]);
+  expect(sheet.pieces.map(({ item }) => item.id)).toEqual(['a', 'b', 'c']);
+  expect(pieces[1]!.lines[0]).toMatch(/^On from 1, along the .+ long side towards the (H|M) corner$/);
+  expect(sheet.measures.find(({ id }) => id === 'b|gap')!.lengthM).toBeCloseTo(18);
+  expect(sheet.measures.find(({ id }) => id === 'c|gap')!.lengthM).toBeCloseTo(18);
+  expect(sheet.pieces[2]!.hangsOn).toMatchObject([{ kind: 'end', item: 'b' }, { item: 'b' }]);
+});
+
+test('a rail that helps a fence is measured from its own fence, behind it or before', () => {
+  const rail = (yM: number): Item => ({
+    ...(newItem('guide', `rail ${yM}`, { xM: 9, yM }, UP) as Extract<Item, { kind: 'guide' }>),
+    lengthM: 3,
+  });
+  const { pieces } = said(LONG, [rail(32), upright('a', 10, 30), rail(27)], 'line', [over('line', 'a')]);
+  // Half a metre in from the left end: the fence reaches from 8.5 to 11.5 m.
+  expect(pieces[1]!.lines).toEqual([
+    'Both ends: in from the left end of 1, along its front',
+    'Back end: square behind the front of 1',
+    'Front end: square behind the front of 1',
+  ]);
+  expect(pieces[2]!.lines[1]).toBe('Back end: square before the front of 1');
+});
+
+test('pieces are called by their numbers in the course; a number that is there twice says which track it is of', () => {
+  const items = [upright('b', 10, 28), upright('a', 10, 10), upright('x', 5, 20)];
+  const one = sheetLabels({ items, tracks: [over('course', 'a', 'b')] });
+  expect([one('a'), one('b'), one('x')]).toEqual(['1', '2', 'A']);
+  const two = sheetLabels({ items, tracks: [over('first', 'a', 'b'), over('second', 'x')] });
+  expect(two('b')).toBe('2');
+  expect(two('a')).not.toBe(two('x'));
 });

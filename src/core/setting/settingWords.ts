@@ -7,7 +7,9 @@ import type { CheckFrom, CheckMeasure } from './checkMeasure';
 import type { PieceEnd } from './pieceEnds';
 import { isGoodPull, type MeasureId, type Placing } from './placing';
 import { towardsWords } from './riddenTowards';
-import type { SetPeg, SetPiece, SettingSheet } from './settingSheet';
+import { layoutLabels } from '../layout/labels';
+import type { Layout } from '../layout/layout';
+import type { SetPeg, SetPiece } from './settingSheet';
 
 /** One line of a sheet: what to measure, and the measure. */
 export type SheetLine = { words: string; measure: MeasureId };
@@ -22,10 +24,14 @@ const END_WORDS: Record<PieceEnd, string> = {
   middle: 'middle',
 };
 
-/** The number that a piece has on its sheet, as it is spoken of: "3". */
-export function numberOn({ pieces }: Pick<SettingSheet, 'pieces'>): (item: string) => string {
-  const numbers = new Map(pieces.map(({ item, number }) => [item.id, String(number)]));
-  return item => numbers.get(item) ?? item;
+/**
+ * What pieces are called on a sheet: by the number that stands on the cone beside them, the same as everywhere else. Where two tracks
+ * have the same number, with the track it is of.
+ */
+export function sheetLabels(layout: Pick<Layout, 'items' | 'tracks'>): (item: string) => string {
+  const { short, inWords } = layoutLabels(layout);
+  const marks = layout.items.map(({ id }) => short(id));
+  return item => (marks.indexOf(short(item)) === marks.lastIndexOf(short(item)) ? short(item) : inWords(item));
 }
 
 /** What to measure for a piece, in order. Ends that share a measure share a line. */

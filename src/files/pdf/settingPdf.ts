@@ -46,7 +46,7 @@ export async function settingPdf(input: SettingPdfInput): Promise<Buffer> {
   );
   for (const peg of printed.pegs)
     block(paper, { number: `Peg ${peg.peg}`, name: peg.serves, lines: peg.lines, checks: [], notes: [] });
-  for (const piece of printed.pieces) block(paper, { ...piece, number: String(piece.number) });
+  for (const piece of printed.pieces) block(paper, piece);
   paper.line({ text: 'A piece was knocked away? Its own lines here put it back, by themselves.', sizePt: 9 });
   for (const caution of usualCautions(layout.items)) paper.line({ text: caution, sizePt: 8.5 }, 0.4);
   paper.line({ text: DISCLAIMER, sizePt: 8.5 });
@@ -71,7 +71,7 @@ function touchy(paper: PdfPaper, { touchiest, unit, printed }: SettingPdfInput):
   paper.line({ text: `Touchiest, with how far off a word changes: ${words.join(', ')}.` }, 1.5);
 }
 
-type Block = Pick<PrintedPiece, 'name' | 'lines' | 'checks' | 'notes'> & { number: string };
+type Block = Pick<PrintedPiece, 'number' | 'name' | 'lines' | 'checks' | 'notes'>;
 
 const NUMBER_MM = 14;
 const TAPE_MM = 30;

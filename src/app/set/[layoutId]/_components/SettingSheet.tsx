@@ -82,7 +82,7 @@ export function SettingSheet(props: SettingSheetProps) {
       })),
       ...printed.pieces.map(piece => ({
         ...piece,
-        label: String(piece.number),
+        label: piece.number,
         place: placeOf(layout.items.find(({ id }) => id === piece.id)!),
         tolerance: tolerances.find(({ item }) => item === piece.id) ?? null,
         walkedOffM: offM?.get(piece.id) ?? null,
@@ -92,7 +92,7 @@ export function SettingSheet(props: SettingSheetProps) {
   const go = (change: { steps?: string | null; by?: string }) => {
     const wish = new URLSearchParams();
     wish.set('steps', (change.steps === undefined ? walker?.id : change.steps) ?? 'none');
-    if ((change.by ?? measureBy) === 'tapes') wish.set('by', 'tapes');
+    wish.set('by', change.by ?? measureBy);
     router.replace(`/set/${layoutId}?${wish}`, { scroll: false });
   };
   const row = riddenRow(layout);
@@ -122,6 +122,7 @@ export function SettingSheet(props: SettingSheetProps) {
               value={measureBy}
               onChange={by => go({ by })}
               data={[
+                { value: 'line', label: 'Along the line' },
                 { value: 'walls', label: 'From the walls' },
                 { value: 'tapes', label: 'With two tapes' },
               ]}

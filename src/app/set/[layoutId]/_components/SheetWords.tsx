@@ -52,7 +52,7 @@ export function SheetWords({ layoutId, printed, tolerances, walker, hasWalkers }
         </>
       )}
       <Text size="sm">
-        Left and right are as each piece is ridden. What others are measured from comes first.
+        Left and right are as each piece is ridden. Numbers are those of the course.
         {walker && ` One step of ${walker.name} is ${format(walker.stepLengthM)}.`}
       </Text>
       {!hasWalkers && (

@@ -106,6 +106,7 @@ test('four pairs of different size over five fences: five questions, one made on
     ],
   });
   // Every pair is read against everything while it is planned.
+  await key(desk, /^Change stage 1/).click();
   await expect(desk.getByText(/Out of reach\. Thimble, from fence 1 to fence 2: five asked: too far\./)).toBeVisible();
   const { phone, page } = await onPhone(browser, run);
   await expect(page.getByText(/first line: Thimble with Neve Arkwell, from fence 1 to fence 2/)).toBeVisible();

@@ -22,6 +22,7 @@ export {
   type ArenaLetters,
   type Wall,
 } from './arena/arena';
+export { sideMarks, type SideMark } from './arena/sideMarks';
 export { arenaLetters, type ArenaLetter } from './arena/arenaLetters';
 export { arenaLines, type ArenaLine } from './arena/arenaLines';
 export { wallName } from './arena/wallName';

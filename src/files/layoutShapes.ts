@@ -8,6 +8,7 @@ import {
   poseAt,
   RAILS_ACROSS,
   scaleBarOf,
+  sideMarks,
   type Chain,
   type Fence,
   type Item,
@@ -93,6 +94,13 @@ export function layoutShapes(
     ),
     ...arenaLetters(arena).map(({ letter, at: place }) =>
       text(paper(outside(place, layout, wish.textM)), letter, wish.textM),
+    ),
+    ...sideMarks(arena).map(({ words, at: place }) =>
+      text(
+        paper(outside(place, layout, wish.textM * (place.yM > 0 && place.yM < arena.lengthM ? 1 : 1.4))),
+        words,
+        wish.textM,
+      ),
     ),
     ...tracks.flatMap(track =>
       chainsOf(track).map(chain => path(chainPath(paper, chain), { stroke: '#777', strokeM: 0.1 })),

@@ -1,4 +1,4 @@
-import { arenaLetters, arenaLines, type Arena } from '@/core';
+import { arenaLetters, arenaLines, sideMarks, type Arena } from '@/core';
 import type { CSSProperties, ReactNode, Ref } from 'react';
 import classes from './Sand.module.css';
 import type { SandView } from './sandView';
@@ -60,10 +60,40 @@ export function Sand({ arena, view, label, children, ref, className, box, textM:
         return <line key={name} x1={a.x} y1={a.y} x2={b.x} y2={b.y} className={classes.line} data-line={name} />;
       })}
       <Letters arena={arena} view={view} textM={textM} within={isPicture ? shown : null} />
+      {!isPicture && <Sides arena={arena} view={view} textM={textM} />}
       {!isPicture && <ScaleBar arena={arena} x={0} y={view.heightM + marginM} textM={textM} />}
       {children}
       <rect width={view.widthM} height={view.heightM} className={classes.wall} />
     </svg>
+  );
+}
+
+/** The sides of an arena without letters, outside their walls, as everything measured there calls them. */
+function Sides({ arena, view, textM }: Pick<LettersProps, 'arena' | 'view' | 'textM'>) {
+  const middle = view.toPaper({ xM: arena.widthM / 2, yM: arena.lengthM / 2 });
+  return (
+    <g aria-hidden="true">
+      {sideMarks(arena).map(({ words, at }) => {
+        const { x, y } = view.toPaper(at);
+        const isLevel = Math.abs(y - middle.y) < 1e-6;
+        const off = {
+          x: isLevel ? Math.sign(x - middle.x) * textM * 0.9 : 0,
+          y: isLevel ? 0 : Math.sign(y - middle.y) * textM,
+        };
+        const place = { x: x + off.x, y: y + off.y };
+        return (
+          <text
+            key={words}
+            {...place}
+            dy="0.35em"
+            className={classes.letter}
+            transform={isLevel ? `rotate(-90 ${place.x} ${place.y})` : undefined}
+          >
+            {words}
+          </text>
+        );
+      })}
+    </g>
   );
 }
 

@@ -190,6 +190,8 @@ function aloneWay(survey: Survey, item: Item, marks: readonly Mark[], { measureB
   const inM = Math.min(
     ...([item.at.xM, arena.widthM - item.at.xM, item.at.yM, arena.lengthM - item.at.yM] as const).map(Math.abs),
   );
+  // Along the line a piece that lies level with the walls is squared off them: its line is looked down, and checked.
+  if (measureBy === 'line' && walls[0] && isLevelWay(walls[0])) return walls[0];
   const wantsTapes = measureBy === 'tapes' || inM > FAR_FROM_WALL_M || walls.length === 0;
   if (!wantsTapes) return walls[0]!;
   const pulls = pullWays(arena, item);
@@ -205,6 +207,9 @@ function aloneWay(survey: Survey, item: Item, marks: readonly Mark[], { measureB
   );
   return marked.find(isGoodWay) ?? walls[0] ?? pulls[0] ?? marked[0] ?? allWalls[0]!;
 }
+
+/** Whether both ends share a measure: the piece lies square to a wall or along it. */
+const isLevelWay = ({ measures }: Way) => measures.length <= 3;
 
 /** No tape is too short for it, nor for a check of it. */
 function isInReach({ points, measures }: Way): boolean {

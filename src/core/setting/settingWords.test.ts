@@ -211,6 +211,8 @@ test('pieces are called by their numbers in the course; a number that is there t
   const items = [upright('b', 10, 28), upright('a', 10, 10), upright('x', 5, 20)];
   const one = sheetLabels({ items, tracks: [over('course', 'a', 'b')] });
   expect([one('a'), one('b'), one('x')]).toEqual(['1', '2', 'A']);
+  const back = sheetLabels({ items, tracks: [over('course', 'a', 'b', 'a')] });
+  expect([back('a'), back('b')]).toEqual(['1·3', '2']);
   const two = sheetLabels({ items, tracks: [over('first', 'a', 'b'), over('second', 'x')] });
   expect(two('b')).toBe('2');
   expect(two('a')).not.toBe(two('x'));

@@ -9,6 +9,7 @@ import { isGoodPull, type MeasureId, type Placing } from './placing';
 import { towardsWords } from './riddenTowards';
 import { layoutLabels } from '../layout/labels';
 import type { Layout } from '../layout/layout';
+import { stopNumbers } from '../layout/stopNumbers';
 import type { SetPeg, SetPiece } from './settingSheet';
 
 /** One line of a sheet: what to measure, and the measure. */
@@ -25,13 +26,28 @@ const END_WORDS: Record<PieceEnd, string> = {
 };
 
 /**
- * What pieces are called on a sheet: by the number that stands on the cone beside them, the same as everywhere else. Where two tracks
- * have the same number, with the track it is of.
+ * What pieces are called on a sheet: by the numbers that stand on the cones beside them, the same as everywhere else, all of them where
+ * a course comes back ("2·7"). Where two tracks have the same number, with the track it is of.
  */
 export function sheetLabels(layout: Pick<Layout, 'items' | 'tracks'>): (item: string) => string {
   const { short, inWords } = layoutLabels(layout);
-  const marks = layout.items.map(({ id }) => short(id));
-  return item => (marks.indexOf(short(item)) === marks.lastIndexOf(short(item)) ? short(item) : inWords(item));
+  const marks = new Map(layout.items.map(({ id }) => [id, numbersOf(layout, id) ?? short(id)]));
+  const all = [...marks.values()];
+  return item => {
+    const mark = marks.get(item) ?? item;
+    return all.indexOf(mark) === all.lastIndexOf(mark) ? mark : inWords(item);
+  };
+}
+
+/** The numbers of a piece on the first track that numbers it; null where none does. */
+function numbersOf({ items, tracks }: Pick<Layout, 'items' | 'tracks'>, id: string): string | null {
+  for (const track of tracks) {
+    if (track.kind !== 'items') continue;
+    const numbers = stopNumbers(track, items);
+    const own = track.through.flatMap(({ item }, index) => (item === id ? (numbers[index] ?? []) : []));
+    if (own.length > 0) return own.join('·');
+  }
+  return null;
 }
 
 /** What to measure for a piece, in order. Ends that share a measure share a line. */

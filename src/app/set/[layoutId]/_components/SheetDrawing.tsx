@@ -30,7 +30,7 @@ export function SheetDrawing({ layout, tracks, steps, isTicked, onPiece }: Sheet
   const box = wholeBox(arena, view);
   const scale = paperScale({ widthM: box.width, heightM: box.height }, PAPER_SPACE);
   const pieces = steps.filter(({ id }) => items.some(item => item.id === id));
-  const numbers = new Map(pieces.map(({ id, label }) => [id, Number(label)]));
+  const numbers = new Map(pieces.map(({ id, label }) => [id, label]));
   return (
     <figure className={classes.figure} style={{ '--print-width': `${box.width * mmPerM(scale)}mm` } as CSSProperties}>
       <Sand arena={arena} view={view} label={`${layout.name}, with the pieces numbered`} className={classes.drawing}>

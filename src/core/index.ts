@@ -362,6 +362,7 @@ export {
 export { editsToStand } from './setting/asMeasured';
 export type { CheckMeasure } from './setting/checkMeasure';
 export type { Measure } from './setting/measure';
+export { stretchesOf, type SetStretch } from './setting/stretches';
 export {
   MEASURE_BY,
   settingSheet,

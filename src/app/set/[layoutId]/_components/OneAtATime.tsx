@@ -6,6 +6,7 @@ import { useState } from 'react';
 import type { Ticks } from '../_state/useTicks';
 import { Measures } from './Measures';
 import type { SetStep } from './setStep';
+import { StepPicture } from './StepPicture';
 import classes from './OneAtATime.module.css';
 
 type OneAtATimeProps = { steps: readonly SetStep[]; ticks: Ticks };
@@ -27,6 +28,9 @@ export function OneAtATime({ steps, ticks }: OneAtATimeProps) {
       <h2 className={classes.title}>
         <span>{step.label}</span> {step.name}
       </h2>
+      <div className={classes.picture}>
+        <StepPicture drawn={step.drawn} />
+      </div>
       <Measures step={step} large />
       <div className={classes.thumb}>
         <Button

@@ -7,15 +7,18 @@ import { Delivery } from '@/components/sync/Delivery';
 import {
   riddenRow,
   settingSheet,
+  stretchesOf,
   walkedOffM,
   type Caution,
   type Layout,
   type PointM,
   type ReckonedTrack,
+  type SetPeg,
+  type SetPiece,
   type SettingWish,
   type Tolerance,
 } from '@/core';
-import { printedSheet } from '@/files/printedSheet';
+import { printedSheet, type PrintedLine } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
 import { SegmentedControl, Select } from '@mantine/core';
 import { useRouter } from 'next/navigation';
@@ -31,6 +34,7 @@ import { SheetDrawing } from './SheetDrawing';
 import { SheetWords } from './SheetWords';
 import { StandingBanner, type StandingNow } from './StandingBanner';
 import type { SetStep } from './setStep';
+import type { StepDrawn } from './StepPicture';
 import classes from './SettingSheet.module.css';
 
 export type Walker = { id: string; name: string; stepLengthM: number; stepShare: number };
@@ -74,14 +78,26 @@ export function SettingSheet(props: SettingSheetProps) {
     [layout, sheet, unit, walker],
   );
   const steps = useMemo<SetStep[]>(() => {
+    const drawn = (set: SetPeg | SetPiece, lines: readonly PrintedLine[]): StepDrawn => {
+      const own = 'item' in set ? [set.item] : [];
+      const from = 'hangsOn' in set ? set.hangsOn.flatMap(point => (point.kind === 'end' ? point.item : [])) : [];
+      const others = layout.items.filter(({ id }) => from.includes(id) && id !== own[0]?.id);
+      const tapes = new Map(lines.map(({ measure, tape, follows }) => [measure, follows ? null : tape]));
+      const stretches = stretchesOf(layout, sheet.pegs, set)
+        .filter(({ measure }) => tapes.get(measure) !== null)
+        .map(stretch => ({ ...stretch, tape: tapes.get(stretch.measure) ?? null }));
+      return { arena: layout.arena, items: [...own, ...others], stretches };
+    };
     const offM = walker ? walkedOffM(layout, sheet, walker.stepLengthM, walker.stepShare) : null;
     return [
       ...printed.pegs.map(({ peg, lines, serves }, index) => ({
         ...{ id: `peg ${peg}`, label: `Peg ${peg}`, name: serves, lines, checks: [], notes: [] },
+        drawn: drawn(sheet.pegs[index]!, lines),
         ...{ place: placeOfPoint(sheet.pegs[index]!.at), tolerance: null, walkedOffM: null },
       })),
-      ...printed.pieces.map(piece => ({
+      ...printed.pieces.map((piece, index) => ({
         ...piece,
+        drawn: drawn(sheet.pieces[index]!, piece.lines),
         label: piece.number,
         place: placeOf(layout.items.find(({ id }) => id === piece.id)!),
         tolerance: tolerances.find(({ item }) => item === piece.id) ?? null,

@@ -2,6 +2,7 @@ import { Checkbox, UnstyledButton } from '@mantine/core';
 import type { Ticks } from '../_state/useTicks';
 import { Measures } from './Measures';
 import type { SetStep } from './setStep';
+import { StepPicture } from './StepPicture';
 import classes from './StepList.module.css';
 
 type StepListProps = { steps: readonly SetStep[]; ticks: Ticks; onPiece: (id: string) => void };
@@ -27,7 +28,12 @@ export function StepList({ steps, ticks, onPiece }: StepListProps) {
                 <small className="roan-no-print">put it back: these alone, large</small>
               </UnstyledButton>
             </div>
-            <Measures step={step} />
+            <div className={classes.body}>
+              <div className={classes.picture}>
+                <StepPicture drawn={step.drawn} />
+              </div>
+              <Measures step={step} />
+            </div>
           </li>
         );
       })}

@@ -1,5 +1,6 @@
 import type { Tolerance } from '@/core';
 import type { PrintedLine, PrintedPiece } from '@/files/printedSheet';
+import type { StepDrawn } from './StepPicture';
 
 /** One thing to set, as the sheet shows it: a peg or a piece. */
 export type SetStep = {
@@ -9,6 +10,8 @@ export type SetStep = {
   name: string;
   /** Where it belongs: what a tick is for. */
   place: string;
+  /** What it looks like from above. */
+  drawn: StepDrawn;
   lines: PrintedLine[];
   checks: PrintedPiece['checks'];
   notes: string[];

@@ -1,0 +1,74 @@
+import type { Arena } from '../arena/arena';
+import { assertNever } from '../assertNever';
+import type { PointM } from '../geometry/pointM';
+import type { Item } from '../items/item';
+import { arenaPoints, atWall, fromWall, pointKey, type KnownPoint } from './knownPoint';
+import { pieceEnds } from './pieceEnds';
+import type { MeasureId, Placing } from './placing';
+import { pointAlong } from '../geometry/pointM';
+import type { SetPeg, SetPiece } from './settingSheet';
+
+/** A measure as it lies on the sand: from where to where a tape is laid, or somebody walks. */
+export type SetStretch = { measure: MeasureId; from: PointM; to: PointM };
+
+/** What a sheet is drawn over. */
+type Drawn = { arena: Arena; items: readonly Item[] };
+
+/**
+ * The measures of a piece or a peg as they lie on the sand, each once: the first of two ends that share one.
+ * @param pegs - of the sheet: a piece may be measured from them
+ */
+export function stretchesOf(drawn: Drawn, pegs: readonly SetPeg[], set: SetPiece | SetPeg): SetStretch[] {
+  const where = placesOf(drawn, pegs);
+  const points = 'points' in set ? set.points : [{ at: set.at, placing: set.placing }];
+  const all = points.flatMap(({ at, placing }) => stretches(drawn.arena, placing, at, where));
+  return [...new Map([...all].reverse().map(one => [one.measure, one])).values()].reverse();
+}
+
+type Where = (point: KnownPoint) => PointM;
+
+function placesOf({ arena, items }: Drawn, pegs: readonly SetPeg[]): Where {
+  const known = new Map(arenaPoints(arena).map(({ point, at }) => [pointKey(point), at]));
+  for (const { peg, at } of pegs) known.set(pointKey({ kind: 'peg', peg }), at);
+  for (const item of items)
+    for (const { end, at } of pieceEnds(item)) known.set(pointKey({ kind: 'end', item: item.id, end }), at);
+  return point => {
+    const at = known.get(pointKey(point));
+    if (!at) throw new RangeError(`stretchesOf: ${pointKey(point)} is nowhere`);
+    return at;
+  };
+}
+
+function stretches(arena: Arena, placing: Placing, at: PointM, where: Where): SetStretch[] {
+  switch (placing.how) {
+    case 'wall': {
+      const { wall, from, along, inwards } = placing;
+      const own = fromWall(arena, wall, at);
+      const start = fromWall(arena, wall, where(from)).alongM;
+      // On from a piece one walks between the pieces; from a point of the arena, along its wall.
+      const inM = from.kind === 'end' ? own.inM : 0;
+      return [
+        {
+          measure: along,
+          from: atWall(arena, wall, { alongM: start, inM }),
+          to: atWall(arena, wall, { alongM: own.alongM, inM }),
+        },
+        { measure: inwards, from: atWall(arena, wall, { alongM: own.alongM, inM: 0 }), to: at },
+      ];
+    }
+    case 'line': {
+      const [from, to] = [where(placing.from), where(placing.to)];
+      const lineRad = Math.atan2(to.yM - from.yM, to.xM - from.xM);
+      const alongM = (at.xM - from.xM) * Math.cos(lineRad) + (at.yM - from.yM) * Math.sin(lineRad);
+      const foot = pointAlong(from, lineRad, alongM);
+      return [
+        { measure: placing.along, from, to: foot },
+        ...(placing.off ? [{ measure: placing.off.measure, from: foot, to: at }] : []),
+      ];
+    }
+    case 'pulls':
+      return [placing.first, placing.second].map(({ from, measure }) => ({ measure, from: where(from), to: at }));
+    default:
+      return assertNever(placing);
+  }
+}

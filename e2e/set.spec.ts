@@ -152,12 +152,12 @@ test('a piece that is tapped on the drawing shows its own measures alone; half s
   strictPage: page,
 }) => {
   await openSheet(page, demoYard.url, /Course of eight/);
-  await page.getByRole('button', { name: /^Put back 2, vertical/ }).click();
+  await page.getByRole('button', { name: /^Put back 1, vertical/ }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('16.00 m');
   await expect(dialog).not.toContainText('oxer');
   await dialog.getByRole('button', { name: 'It stands again' }).click();
-  await expect(page.getByRole('checkbox', { name: '2 stands', exact: true })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: '1 stands', exact: true })).toBeChecked();
 
   await choose(page, 'Whose steps', 'Steps of Maud Ferrier');
   await expect(page.locator('[data-step]').first()).toContainText('steps');

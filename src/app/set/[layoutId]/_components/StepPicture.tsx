@@ -2,7 +2,7 @@ import { CroppedSand } from '@/components/Sand/CroppedSand';
 import { paperFrame } from '@/components/Sand/paperFrame';
 import type { SandView } from '@/components/Sand/sandView';
 import { linePath, type Shape } from '@/components/Sand/shape';
-import { isRidden, type Arena, type Item, type SetStretch } from '@/core';
+import { isRidden, type Arena, type Item, type PointM, type SetStretch } from '@/core';
 
 /** What one step of the work looks like from above. */
 export type StepDrawn = {
@@ -22,19 +22,29 @@ export function StepPicture({ drawn: { arena, items, stretches } }: { drawn: Ste
       tracks={[]}
       letters={20}
       more={stretches.flatMap(({ from, to }) => [from, to])}
-      over={seen => [...stretches.flatMap(one => tapeShapes(one, seen)), ...(own ? lookShapes(own, seen) : [])]}
+      over={seen => [...stretches.flatMap(one => tapeShapes(arena, one, seen)), ...(own ? lookShapes(own, seen) : [])]}
     />
   );
 }
 
 type Seen = { view: SandView; textM: number };
 
-function tapeShapes({ from, to, tape }: StepDrawn['stretches'][number], { view, textM }: Seen): Shape[] {
+function tapeShapes(arena: Arena, { from, to, tape }: StepDrawn['stretches'][number], { view, textM }: Seen): Shape[] {
   const [a, b] = [view.toPaper(from), view.toPaper(to)];
   const pull: Shape = { kind: 'path', d: linePath(a, b), look: 'pull', strokeM: textM * 0.12 };
   if (tape === null) return [pull];
-  const at = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 - textM * 0.1 };
+  // Along a wall its length is written on the sand beside it.
+  const middle = view.toPaper(inwards(arena, { xM: (from.xM + to.xM) / 2, yM: (from.yM + to.yM) / 2 }, textM));
+  const at = { x: middle.x, y: middle.y - textM * 0.1 };
   return [pull, { kind: 'text', ...at, sizeM: textM, look: 'measureText', runs: [{ words: tape }] }];
+}
+
+const ON_WALL_M = 0.05;
+
+/** A place on a wall, a little way in from it; any other where it is. */
+function inwards({ widthM, lengthM }: Arena, { xM, yM }: PointM, byM: number): PointM {
+  const off = (at: number, most: number) => (at < ON_WALL_M ? byM : at > most - ON_WALL_M ? -byM : 0);
+  return { xM: xM + off(xM, widthM), yM: yM + off(yM, lengthM) };
 }
 
 /** Which way what is ridden is ridden: a chevron ahead of it. */

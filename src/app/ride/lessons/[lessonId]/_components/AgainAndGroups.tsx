@@ -3,6 +3,7 @@
 import { useSaveId } from '@/components/sync/useSaveId';
 import { groupsFor, groupsOf, type PairToGroup } from '@/core';
 import { Button, Group, Modal, NumberInput, Select, Stack, Text, Title } from '@mantine/core';
+import type { FormOutcome } from '@/files/formOutcome';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { repeatLessonAction, rideInGroupsAction } from '../../seriesActions';
@@ -40,21 +41,26 @@ export function AgainAndGroups(props: AgainAndGroupsProps) {
   );
 }
 
-function Weeks({ lessonId, onDone }: { lessonId: string; onDone: () => void }) {
+/** Sends what is planned; with an answer the page is as it is now, without one it says so. */
+function useSent<Sent>(act: (sent: Sent, saving: string) => Promise<FormOutcome<object>>, onDone: () => void) {
   const router = useRouter();
-  const [weeks, setWeeks] = useState<number | string>(USUAL_WEEKS);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const nameSave = useSaveId();
-  const plan = () =>
+  const send = (sent: Sent) =>
     begin(async () => {
-      const sent = { lessonId, weeks: Number(weeks) };
-      const answer = await repeatLessonAction(sent, nameSave(sent)).catch(() => null);
+      const answer = await act(sent, nameSave(sent)).catch(() => null);
       setProblem(answer?.ok ? null : (answer?.problem ?? NO_ANSWER));
       if (!answer?.ok) return;
       router.refresh();
       onDone();
     });
+  return { send, busy, problem };
+}
+
+function Weeks({ lessonId, onDone }: { lessonId: string; onDone: () => void }) {
+  const [weeks, setWeeks] = useState<number | string>(USUAL_WEEKS);
+  const { send, busy, problem } = useSent(repeatLessonAction, onDone);
   return (
     <Stack gap="xs">
       <Title order={2} size="h5">
@@ -65,7 +71,7 @@ function Weeks({ lessonId, onDone }: { lessonId: string; onDone: () => void }) {
       </Text>
       <Group align="end">
         <NumberInput label="Weeks" min={2} max={52} allowDecimal={false} value={weeks} onChange={setWeeks} maw={110} />
-        <Button loading={busy} mih={44} onClick={plan}>
+        <Button loading={busy} mih={44} onClick={() => send({ lessonId, weeks: Number(weeks) })}>
           Plan {weeks} weeks
         </Button>
       </Group>
@@ -75,25 +81,16 @@ function Weeks({ lessonId, onDone }: { lessonId: string; onDone: () => void }) {
 }
 
 function Groups({ lessonId, pairs, minutes, onDone }: AgainAndGroupsProps & { onDone: () => void }) {
-  const router = useRouter();
   const [count, setCount] = useState(Math.max(2, groupsFor(pairs.length)));
   const [groupOf, setGroupOf] = useState(() => dealt(pairs, count));
   const [eachMin, setEachMin] = useState<number | string>(Math.max(5, minutes));
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
-  const nameSave = useSaveId();
-  const split = () =>
-    begin(async () => {
-      const groups = Array.from({ length: count }, (_, at) =>
-        pairs.filter(({ id }) => groupOf[id] === at).map(({ id }) => id),
-      );
-      const sent = { lessonId, groups, eachMin: Number(eachMin) };
-      const answer = await rideInGroupsAction(sent, nameSave(sent)).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? NO_ANSWER));
-      if (!answer?.ok) return;
-      router.refresh();
-      onDone();
-    });
+  const { send, busy, problem } = useSent(rideInGroupsAction, onDone);
+  const split = () => {
+    const groups = Array.from({ length: count }, (_, at) =>
+      pairs.filter(({ id }) => groupOf[id] === at).map(({ id }) => id),
+    );
+    send({ lessonId, groups, eachMin: Number(eachMin) });
+  };
   return (
     <Stack gap="xs">
       <Title order={2} size="h5">

@@ -1,7 +1,7 @@
 /**
  * npm run --silent set-out -- FILE.roan.json: prints the setting sheet of a layout as one JSON object, of several files a line each.
  * Wishes:
- * --unit m|ft|yd, --measure-by walls|tapes, --step-cm 85 (adds own steps and the best rounding to half steps).
+ * --unit m|ft|yd, --measure-by line|walls|tapes, --step-cm 85 (adds own steps and the best rounding to half steps).
  */
 import { parseArgs } from 'node:util';
 import { printedJson, readLayoutArguments } from './readLayoutArgument';

@@ -45,6 +45,7 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
           layoutId={layoutId}
           revision={yardLayout.revision}
           arenaName={yardLayout.arena.name}
+          marks={yardLayout.arena.marks}
           contents={contents(layout)}
           layout={layout}
           from={setup.from}

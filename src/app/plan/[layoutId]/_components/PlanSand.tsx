@@ -20,7 +20,7 @@ import type { OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { useSandGestures, type Marquee } from '../_state/useSandGestures';
 import type { SandWindow } from '../_state/useSandView';
-import { GroundMarks } from './GroundMarks';
+import { GroundMarks } from '@/components/Sand/GroundMarks';
 import { handShapes } from './handleShapes';
 import classes from './PlanSand.module.css';
 import { itemNaming, type ItemNaming } from './itemNaming';

@@ -18,6 +18,7 @@ import {
   type SettingWish,
   type Tolerance,
 } from '@/core';
+import type { ArenaMarks } from '@/files/arenaMarks';
 import { printedSheet, type PrintedLine } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
 import { SegmentedControl, Select } from '@mantine/core';
@@ -43,6 +44,7 @@ type SettingSheetProps = {
   layoutId: string;
   revision: number;
   arenaName: string;
+  marks: ArenaMarks;
   /** What lies there, in a line. */
   contents: string;
   layout: Layout;
@@ -158,7 +160,14 @@ export function SettingSheet(props: SettingSheetProps) {
         <StandingBanner layoutId={layoutId} standing={props.standing} steps={steps} onPiece={setBigId} />
       )}
       <div className={classes.top}>
-        <SheetDrawing layout={layout} tracks={tracks} steps={steps} isTicked={ticks.isTicked} onPiece={setBigId} />
+        <SheetDrawing
+          layout={layout}
+          marks={props.marks}
+          tracks={tracks}
+          steps={steps}
+          isTicked={ticks.isTicked}
+          onPiece={setBigId}
+        />
         <SheetWords
           layoutId={layoutId}
           printed={printed}

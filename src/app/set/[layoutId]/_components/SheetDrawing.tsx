@@ -1,9 +1,11 @@
 'use client';
 
+import { GroundMarks } from '@/components/Sand/GroundMarks';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM, wholeBox } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
 import { type Layout, type ReckonedTrack } from '@/core';
+import type { ArenaMarks } from '@/files/arenaMarks';
 import { mmPerM, paperScale } from '@/files/paperScale';
 import type { CSSProperties } from 'react';
 import type { SetStep } from './setStep';
@@ -11,6 +13,8 @@ import classes from './SheetDrawing.module.css';
 
 type SheetDrawingProps = {
   layout: Layout;
+  /** Where home, the way in and bad places are. */
+  marks: ArenaMarks;
   tracks: readonly ReckonedTrack[];
   steps: readonly SetStep[];
   isTicked: (id: string, place: string) => boolean | undefined;
@@ -23,7 +27,7 @@ const PAPER_SPACE = { widthMm: 186, heightMm: 85 };
 const FINGER_M = 1.6;
 
 /** The layout with its pieces numbered; a piece that is tapped shows how it is put back. Printed to a stated scale. */
-export function SheetDrawing({ layout, tracks, steps, isTicked, onPiece }: SheetDrawingProps) {
+export function SheetDrawing({ layout, marks, tracks, steps, isTicked, onPiece }: SheetDrawingProps) {
   const { arena, items } = layout;
   const view = sandView(arena, 'along');
   const textM = sandTextM(arena);
@@ -34,6 +38,7 @@ export function SheetDrawing({ layout, tracks, steps, isTicked, onPiece }: Sheet
   return (
     <figure className={classes.figure} style={{ '--print-width': `${box.width * mmPerM(scale)}mm` } as CSSProperties}>
       <Sand arena={arena} view={view} label={`${layout.name}, with the pieces numbered`} className={classes.drawing}>
+        <GroundMarks marks={marks} view={view} textM={textM} />
         <LayoutDrawing layout={layout} tracks={tracks} view={view} textM={textM} labels={numbers} plain />
         {pieces.map(({ id, label, name, place }) => {
           const { x, y } = view.toPaper(items.find(item => item.id === id)!.at);

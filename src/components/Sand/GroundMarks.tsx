@@ -1,8 +1,8 @@
-import { paperDegrees, type SandView } from '@/components/Sand/sandView';
+import { paperDegrees, type SandView } from './sandView';
 import { headingFromFacing } from '@/core';
 import type { ArenaMarks } from '@/files/arenaMarks';
 import { memo } from 'react';
-import classes from './PlanSand.module.css';
+import classes from './GroundMarks.module.css';
 
 type GroundMarksProps = { marks: ArenaMarks; view: SandView; textM: number };
 

@@ -62,9 +62,17 @@ export function lessonOf(row: typeof lessons.$inferSelect): Lesson {
 
 export type LessonDetails = { id?: string; name: string; arenaId: string; startsAtMs: number; plan: LessonPlan };
 
-/** Adds a lesson, or changes the one named by its id. Its record stays as it is. */
-export async function saveLesson(tx: Transaction, yardId: string, lesson: LessonDetails): Promise<string> {
-  const { id = randomUUID(), name, arenaId, startsAtMs, plan } = lesson;
+/**
+ * Adds a lesson, or changes the one named by its id. Its record stays as it is.
+ * @param newId - what a new one is called, where its device has named it
+ */
+export async function saveLesson(
+  tx: Transaction,
+  yardId: string,
+  lesson: LessonDetails,
+  newId: string = randomUUID(),
+): Promise<string> {
+  const { id = newId, name, arenaId, startsAtMs, plan } = lesson;
   const values = { name, arenaId, startsAt: new Date(startsAtMs), document: writeLesson(plan) };
   if (lesson.id === undefined) await tx.insert(lessons).values({ id, yardId, ...values });
   else

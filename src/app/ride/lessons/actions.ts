@@ -9,7 +9,8 @@ import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
 import { archiveLesson, changeLesson } from '@/data/queries/changeLesson';
-import { findLesson, saveLesson } from '@/data/queries/lessons';
+import { findLesson, saveLesson, type LessonDetails } from '@/data/queries/lessons';
+import type { Transaction } from '@/data/writeQueue';
 import { keepStanding } from '@/data/queries/standings';
 import {
   applyEdits,
@@ -35,6 +36,8 @@ import { yardContext } from '../../_server/yardContext';
 const Id = z.string().min(1).max(60).nullable();
 const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
+const NewId = z.uuid();
+
 const Base = z.strictObject({ revision: z.number().int().min(0), plan: LessonOnPaper }).nullable();
 const By = z.string().trim().min(1).max(60).nullable().catch(null);
 
@@ -45,6 +48,7 @@ type Saved = { lessonId: string; said: string[]; saved: { revision: number; plan
  * Plans a lesson, or changes the plan of one.
  * @param made - what the change was made from; null for a new lesson
  * @param saving - names the save: sent again after a lost answer, nothing is planned twice
+ * @param newId - names a new lesson: changed after a lost answer and sent again, it is the same one
  */
 export async function saveLessonAction(
   id: unknown,
@@ -52,6 +56,7 @@ export async function saveLessonAction(
   made: unknown,
   who: unknown,
   saving?: unknown,
+  newId?: unknown,
 ): Promise<FormOutcome<Saved>> {
   return attempt<Saved>(async () => {
     const lessonId = Id.safeParse(id);
@@ -60,6 +65,7 @@ export async function saveLessonAction(
     const saveId = SaveId.optional().catch(undefined).parse(saving);
     if (!form.success) return formFaults(form.error);
     if (!lessonId.success || !base.success) return refuse('This lesson is not in the yard any more.');
+    const named = NewId.optional().catch(undefined).parse(newId);
     const { db, write, yard } = await yardContext();
     const { name, arenaId, startsAt, plan } = form.data;
     const arena = await findArena(db, yard.id, arenaId);
@@ -76,7 +82,7 @@ export async function saveLessonAction(
     const details = { name, arenaId, startsAtMs, plan: lessonFromPaper(plan) };
     const known = lessonId.data;
     if (known === null) {
-      const saved = await write(tx => once(tx, yard.id, saveId, () => saveLesson(tx, yard.id, details)));
+      const saved = await write(tx => once(tx, yard.id, saveId, () => planOnce(tx, yard.id, details, named)));
       revalidatePath('/ride');
       return { ok: true, lessonId: saved, said: [], saved: null };
     }
@@ -92,6 +98,15 @@ export async function saveLessonAction(
     const now = await findLesson(db, yard.id, known);
     return { ok: true, lessonId: known, said, saved: now && { revision: now.revision, plan: now.plan } };
   });
+}
+
+/** Plans a lesson; one that is there under its name already, since an answer was lost, is changed to what it is now. */
+async function planOnce(tx: Transaction, yardId: string, details: LessonDetails, newId: string | undefined) {
+  const there = newId === undefined ? null : await findLesson(tx, yardId, newId);
+  if (!there) return saveLesson(tx, yardId, details, newId);
+  const base = { revision: there.revision, plan: there.plan };
+  await changeLesson(tx, yardId, there.id, { ...details, base, by: null, nowMs: Date.now() });
+  return there.id;
 }
 
 const ToFit = z.strictObject({ layoutId: z.string().min(1).max(60), pairIds: z.array(z.string().max(60)).max(60) });

@@ -84,6 +84,8 @@ export function LessonEditor(props: LessonEditorProps) {
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const nameSave = useSaveId();
+  // What a new lesson is called from its first save on, whether or not that was answered.
+  const [ownId] = useState(newId);
   const typed = { name, arenaId, startsAt, plan };
   const kept = useTypedLesson(
     lessonId ?? `new${props.over ? ` over ${props.over}` : ''}`,
@@ -142,7 +144,7 @@ export function LessonEditor(props: LessonEditorProps) {
     begin(async () => {
       const sent = { name, arenaId, startsAt, plan: writeLesson(plan) };
       const base = made.revision === null ? null : { revision: made.revision, plan: writeLesson(made.plan) };
-      const answer = await saveLessonAction(lessonId, sent, base, whoSays(), nameSave({ sent, base })).catch(
+      const answer = await saveLessonAction(lessonId, sent, base, whoSays(), nameSave({ sent, base }), ownId).catch(
         () => null,
       );
       setFaults(answer && !answer.ok ? answer.fields : {});

@@ -475,7 +475,7 @@ export { askedToShow, type AskedToShow, type ShownLeg } from './lesson/askedToSh
 export { seriesMoved } from './lesson/seriesMoved';
 export { pairEnd, type PairEnd } from './lesson/pairEnd';
 export { rideTime, stageMinutes, type RideTime } from './lesson/stageMinutes';
-export { monthDays, monthsOn, type MonthWeeks } from './lesson/monthDays';
+export { daysInMonth, monthDays, monthsOn, type MonthWeeks } from './lesson/monthDays';
 export { changedAfterwards } from './record/changedAfterwards';
 export { marksFit } from './question/marksFit';
 export { mergePlans, planDifference, type MergedPlan } from './lesson/mergePlans';

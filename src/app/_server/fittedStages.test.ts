@@ -4,7 +4,7 @@ import { changeLesson } from '@/data/queries/changeLesson';
 import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import { keepVersion } from '@/data/queries/layoutVersions';
-import { findLesson, listLessons, type Lesson } from '@/data/queries/lessons';
+import { findLesson, lessonRecord, listLessons, type Lesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { recordBatch } from '@/data/queries/recordEvents';
 import { testYard, type TestYard } from '@/data/queries/testYard';
@@ -53,7 +53,7 @@ test('what all earned last time comes once; what was not reached stays, within t
     expect(before.stages.reduce((sum, { stage }) => sum + stage.minutes, 0)).toBeLessThanOrEqual(50);
 
     const lesson = await riddenYesterday(yard);
-    const got = await stagesGot(db, yard.yardId, lesson);
+    const got = await stagesGot(db, yard.yardId, lesson, await lessonRecord(db, yard.yardId, lesson));
     const three = { rode: riding.length, earned: riding.length };
     expect(lesson.plan.stages.map(({ id }) => got.get(id))).toEqual([
       three,

@@ -76,7 +76,7 @@ export async function fittedStages(
 }
 
 /** A stage that a layout offers, as a lesson has it. */
-export function stageOfOffer({ asks, ...stage }: OfferedStage): LessonStage {
+function stageOfOffer({ asks, ...stage }: OfferedStage): LessonStage {
   return { ...stage, id: randomUUID(), questions: [{ question: { id: randomUUID(), ...asks }, ofPairs: {} }] };
 }
 
@@ -86,8 +86,10 @@ const sameAsked = (what: unknown) => JSON.stringify(what);
 async function lastTimes(db: RoanDatabase, yardId: string, layoutId: string, pairIds: readonly string[]) {
   const lesson = await lastLessonOver(db, yardId, layoutId, pairIds);
   if (!lesson) return () => null;
-  const got = await stagesGot(db, yardId, lesson, pairIds);
-  const { passes } = await lessonRecord(db, yardId, lesson);
+  const record = await lessonRecord(db, yardId, lesson);
+  const { passes } = record;
+  const own = passes.filter(({ pairId }) => pairIds.includes(pairId));
+  const got = await stagesGot(db, yardId, lesson, { ...record, passes: own });
   return ({ asks: offered }: OfferedStage): LastTime | null => {
     const stage = lesson.plan.stages.find(({ questions }) =>
       questions.some(({ question }) => sameAsked(question.what) === sameAsked(offered.what)),

@@ -1,22 +1,18 @@
 import 'server-only';
-import { isAtStage, isVoid, stageGate, type StageGot } from '@/core';
+import { isAtStage, isVoid, stageGate, type LessonRecord, type StageGot } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
-import { lessonRecord, type Lesson } from '@/data/queries/lessons';
+import type { Lesson } from '@/data/queries/lessons';
 import { versionsRidden } from '@/data/queries/passes';
 import { yardRulesAt } from '@/data/queries/settings';
 import { toldStages } from './lessonSheet';
 
-/**
- * How far the pairs of a lesson came at each of its stages, by the rules of its day.
- * @param pairIds - only these count; all where it is left out
- */
+/** How far the pairs of a record came at each stage of its lesson, by the rules of its day. */
 export async function stagesGot(
   db: RoanDatabase,
   yardId: string,
   lesson: Lesson,
-  pairIds?: readonly string[],
+  record: LessonRecord,
 ): Promise<Map<string, StageGot>> {
-  const record = await lessonRecord(db, yardId, lesson);
   const { gate } = await yardRulesAt(db, yardId, record.passes.at(-1)?.riddenAtMs ?? lesson.startsAtMs);
   const versions = await versionsRidden(
     db,
@@ -25,7 +21,6 @@ export async function stagesGot(
   );
   const got = new Map(lesson.plan.stages.map(({ id }) => [id, { rode: 0, earned: 0 }]));
   for (const pairId of new Set(record.passes.map(pass => pass.pairId))) {
-    if (pairIds && !pairIds.includes(pairId)) continue;
     const own = record.passes.filter(pass => pass.pairId === pairId);
     for (const stage of toldStages(lesson, record, own, versions)) {
       const at = own.filter(pass => isAtStage(pass, stage));

@@ -40,6 +40,6 @@ export function warmUpStage(id: string): LessonStage {
 export const USUAL_BREAK_MIN = 10;
 
 /** The minutes of all stages together. */
-export function lessonMinutes({ stages }: Pick<LessonPlan, 'stages'>): number {
+export function lessonMinutes({ stages }: { stages: readonly Pick<LessonStage, 'minutes'>[] }): number {
   return stages.reduce((sum, { minutes }) => sum + minutes, 0);
 }

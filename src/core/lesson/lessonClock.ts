@@ -1,4 +1,4 @@
-import type { LessonPlan, LessonStage } from './lesson';
+import { lessonMinutes, type LessonPlan, type LessonStage } from './lesson';
 
 /** When a stage is ridden, minutes from the start of its lesson. */
 export type StageTime = { stageId: string; fromMin: number; toMin: number };
@@ -19,19 +19,18 @@ export function stageTimes(stages: readonly Pick<LessonStage, 'id' | 'minutes'>[
 /** When everybody walks, minutes from the start of a lesson: so often, and not at its very end. */
 export function breakTimes({ stages, breakEveryMin }: Pick<LessonPlan, 'stages' | 'breakEveryMin'>): number[] {
   if (!(breakEveryMin > 0)) throw new RangeError(`breakTimes every ${breakEveryMin} minutes`);
-  const allMin = stages.reduce((sum, { minutes }) => sum + minutes, 0);
-  const breaks = Math.max(0, Math.ceil(allMin / breakEveryMin) - 1);
+  const breaks = Math.max(0, Math.ceil(lessonMinutes({ stages }) / breakEveryMin) - 1);
   return Array.from({ length: breaks }, (_, index) => (index + 1) * breakEveryMin);
 }
 
 /** What a lesson that is too long is told, with the stage that could be shorter; null where it fits. */
 export function overTheHour(stages: readonly Pick<LessonStage, 'name' | 'minutes'>[]): string | null {
-  const overMin = stages.reduce((sum, { minutes }) => sum + minutes, 0) - USUAL_LESSON_MIN;
+  const overMin = lessonMinutes({ stages }) - USUAL_LESSON_MIN;
   const longest = stages.reduce<(typeof stages)[number] | null>(
     (most, stage) => (most === null || stage.minutes > most.minutes ? stage : most),
     null,
   );
   if (overMin <= 0 || longest === null) return null;
-  const minutes = overMin === 1 ? 'a minute' : `${overMin} minutes`;
-  return `${minutes[0]!.toUpperCase()}${minutes.slice(1)} over the hour: leave a stage for next time, or shorten the longest, “${longest.name}” (${longest.minutes} min).`;
+  const minutes = overMin === 1 ? 'A minute' : `${overMin} minutes`;
+  return `${minutes} over the hour: leave a stage for next time, or shorten the longest, “${longest.name}” (${longest.minutes} min).`;
 }

@@ -12,7 +12,7 @@ const WEEK = 7;
 export function monthDays(year: number, month: number): MonthWeeks {
   if (!(Number.isInteger(year) && Number.isInteger(month) && month >= 1 && month <= 12))
     throw new RangeError(`monthDays(${year}, ${month})`);
-  const days = month === 2 && isLeapYear(year) ? 29 : DAYS[month - 1]!;
+  const days = daysInMonth(year, month);
   const before = weekdayOfFirst(year, month);
   const weeks = Math.ceil((before + days) / WEEK);
   return Array.from({ length: weeks }, (_, week) =>
@@ -21,6 +21,11 @@ export function monthDays(year: number, month: number): MonthWeeks {
       return day >= 1 && day <= days ? day : null;
     }),
   );
+}
+
+/** How many days a month has; `month` from 1 to 12. */
+export function daysInMonth(year: number, month: number): number {
+  return month === 2 && isLeapYear(year) ? 29 : DAYS[month - 1]!;
 }
 
 const DAYS = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];

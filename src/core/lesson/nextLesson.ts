@@ -17,8 +17,7 @@ export function nextLesson(plan: LessonPlan, gotAt: ReadonlyMap<string, StageGot
   const isAsked = ({ questions }: LessonStage) => questions.length > 0;
   const lastEarned = plan.stages.findLast(stage => isAsked(stage) && isEarned(stage));
   const stages = plan.stages.flatMap(stage => {
-    if (!isAsked(stage)) return [{ ...stage, id: newId() }];
-    if (!isEarned(stage)) return [{ ...stage, id: newId() }];
+    if (!isAsked(stage) || !isEarned(stage)) return [{ ...stage, id: newId() }];
     if (stage !== lastEarned) return [];
     return [{ ...stage, id: newId(), eachRein: Math.min(1, stage.eachRein) }];
   });

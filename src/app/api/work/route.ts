@@ -1,7 +1,7 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { yardContext } from '@/app/_server/yardContext';
 import { daysLater, instantOf } from '@/app/_server/yardTime';
-import { dayShare, monthDays } from '@/core';
+import { dayShare, daysInMonth } from '@/core';
 import { workByPair } from '@/data/queries/earlierWork';
 import { listPairs } from '@/data/queries/pairs';
 import { yardRules } from '@/data/queries/settings';
@@ -22,7 +22,7 @@ export const GET = answering(async (request: Request) => {
   const { db, yard } = await yardContext();
   const firstMs = instantOf(`${month}-01T00:00`, yard.timeZone);
   if (firstMs === null) return problemAnswer(400, 'This month is none.');
-  const days = monthDays(Number(year), Number(of)).flat().filter(Boolean).length;
+  const days = daysInMonth(Number(year), Number(of));
   const daysMs = Array.from({ length: days + 1 }, (_, day) => daysLater(firstMs, day, yard.timeZone));
   const { limits } = await yardRules(db, yard.id);
   const done = await workByPair(db, yard.id, daysMs, Date.now());

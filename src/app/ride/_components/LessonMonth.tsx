@@ -1,6 +1,6 @@
 'use client';
 
-import { monthDays, monthsOn } from '@/core';
+import { daysInMonth, monthDays, monthsOn } from '@/core';
 import { ActionIcon } from '@mantine/core';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { useState, type ReactNode } from 'react';
@@ -72,7 +72,7 @@ export function LessonMonth({ lessons, today, children }: LessonMonthProps) {
         </tbody>
       </table>
       {children(day ?? month)}
-      <MonthWork month={month} days={monthDays(year, of).flat().filter(Boolean).length} />
+      <MonthWork month={month} days={daysInMonth(year, of)} />
     </section>
   );
 }

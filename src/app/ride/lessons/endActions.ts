@@ -7,7 +7,7 @@ import { daysLater } from '@/app/_server/yardTime';
 import { nextLesson } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { changeLesson } from '@/data/queries/changeLesson';
-import { findLesson, saveLesson } from '@/data/queries/lessons';
+import { findLesson, lessonRecord, saveLesson } from '@/data/queries/lessons';
 import { comingAfter, lessonsTogether } from '@/data/queries/lessonSeries';
 import { findPair } from '@/data/queries/pairs';
 import { keepWords, wordsOfLesson, type RiderWords } from '@/data/queries/riderWords';
@@ -65,7 +65,8 @@ export async function planNextAction(id: unknown, saving: unknown): Promise<Form
     const { db, write, yard } = await yardContext();
     const lesson = lessonId.success ? await findLesson(db, yard.id, lessonId.data) : null;
     if (!lesson) return refuse('This lesson is not in the yard any more.');
-    const plan = nextLesson(lesson.plan, await stagesGot(db, yard.id, lesson), randomUUID);
+    const record = await lessonRecord(db, yard.id, lesson);
+    const plan = nextLesson(lesson.plan, await stagesGot(db, yard.id, lesson, record), randomUUID);
     const { name, arenaId } = lesson;
     const planned = await write(tx =>
       once(tx, yard.id, saveIdOf(saving), async () => {

@@ -3,18 +3,16 @@
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { ActionIcon, Select } from '@mantine/core';
 import { IconAlertTriangle, IconX } from '@tabler/icons-react';
-import type { AsksOfPair } from './asksOfPair';
+import type { AsksOfPair, HorseDay } from './asksOfPair';
 import classes from './LessonEditor.module.css';
 import type { LessonPair } from './LessonEditor';
 import { workWords } from './workWords';
-
-type Day = { horseId: string; horse: string; riders: number; efforts: number; warnings: string[] };
 
 type PairColumnProps = {
   pairs: readonly LessonPair[];
   riding: readonly LessonPair[];
   asks: ReadonlyMap<string, AsksOfPair>;
-  days: readonly Day[];
+  days: readonly HorseDay[];
   chosen: string | null;
   /** More pairs than are taught well at once are told so. */
   most: number;
@@ -74,10 +72,8 @@ export function PairColumn({ pairs, riding, asks, days, chosen, most, onChoose, 
         <p role="status">{riding.length} pairs are many at once: ride in groups, under “Again and in groups”.</p>
       )}
       <div role="region" aria-label="Work expected" className={classes.days}>
-        {days.map(({ horseId, horse, riders, efforts }) => {
-          const alone = riding
-            .filter(pair => pair.horseId === horseId)
-            .reduce((sum, { id }) => sum + asks.get(id)!.work.lowEfforts + asks.get(id)!.work.highEfforts, 0);
+        {days.map(({ horseId, horse, riders, alone: { lowEfforts, highEfforts }, efforts }) => {
+          const alone = lowEfforts + highEfforts;
           if (riders === 1 && efforts === alone) return null;
           return (
             <p key={horseId}>

@@ -48,12 +48,22 @@ export function asksOfPair(
   return { work, asks, outOfReach: [...new Set(reach)] };
 }
 
+/** A horse's day: its part of the lesson with all its riders, its efforts with what else it does, what comes to a limit. */
+export type HorseDay = {
+  horseId: string;
+  horse: string;
+  riders: number;
+  alone: Work;
+  efforts: number;
+  warnings: string[];
+};
+
 /** The day of each horse of a lesson, with all its riders and with what else it does: what comes to a limit, in sentences. */
 export function dayOfHorses(
   pairs: readonly LessonPair[],
   asks: ReadonlyMap<string, AsksOfPair>,
   limits: WorkLimits,
-): { horseId: string; horse: string; riders: number; alone: Work; efforts: number; warnings: string[] }[] {
+): HorseDay[] {
   return [...new Set(pairs.map(({ horseId }) => horseId))].map(horseId => {
     const riding = pairs.filter(pair => pair.horseId === horseId);
     const planned = riding.map(({ id }) => asks.get(id)!.work);

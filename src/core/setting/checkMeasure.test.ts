@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import type { Arena } from '../arena/arena';
+import type { Layout } from '../layout/layout';
 import { layOutExercise } from '../exercises/layOutExercise';
 import { SHELF } from '../exercises/shelf';
 import type { PointM } from '../geometry/pointM';
@@ -71,7 +72,9 @@ function hidden(arena: Arena, sheet: SettingSheet): string[] {
           ? [placing.first.measure, placing.second.measure]
           : placing.how === 'wall'
             ? [placing.along, placing.inwards]
-            : [placing.along, ...(placing.off ? [placing.off.measure] : [])],
+            : placing.how === 'swing'
+              ? [placing.gap, placing.inwards]
+              : [placing.along, ...(placing.off ? [placing.off.measure] : [])],
       ),
     );
     return sheet.measures.flatMap(({ id, follows }) => {
@@ -86,6 +89,8 @@ function hidden(arena: Arena, sheet: SettingSheet): string[] {
   });
 }
 
+const exerciseIn = (arena: Arena, { items, tracks }: Pick<Layout, 'items' | 'tracks'>) => ({ arena, items, tracks });
+
 const longestM = (sheet: SettingSheet) =>
   Math.max(
     ...sheet.measures.map(({ lengthM }) => lengthM),
@@ -93,11 +98,11 @@ const longestM = (sheet: SettingSheet) =>
   );
 
 describe.each(ARENAS)('in an arena of $widthM × $lengthM m', arena => {
-  test.each(['walls', 'tapes'] as const)('every exercise of the shelf, set by %s', measureBy => {
+  test.each(['line', 'walls', 'tapes'] as const)('every exercise of the shelf, set by %s', measureBy => {
     for (const recipe of SHELF) {
       const { exercise } = layOutExercise(recipe, { arena, school: 'whole-stride', horses: HORSES }, { rein: 'left' });
       if (exercise.items.length === 0) continue;
-      const sheet = settingSheet({ arena, items: exercise.items }, { measureBy, from: { xM: 0, yM: 0 } });
+      const sheet = settingSheet(exerciseIn(arena, exercise), { measureBy, from: { xM: 0, yM: 0 } });
       expect([recipe.kind, hidden(arena, sheet)]).toEqual([recipe.kind, []]);
       expect([recipe.kind, longestM(sheet) <= 30]).toEqual([recipe.kind, true]);
     }

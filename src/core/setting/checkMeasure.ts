@@ -100,7 +100,7 @@ function candidatesOf(
           )
         : []),
       ...WALLS.flatMap(wall =>
-        placing.how === 'wall' && placing.wall === wall
+        (placing.how === 'wall' || placing.how === 'swing') && placing.wall === wall
           ? []
           : candidate({ kind: 'wall', wall }, to => fromWall(arena, wall, to).inM, COST_M.wall),
       ),
@@ -157,7 +157,10 @@ function placesOf(set: SetPiece | SetPeg, own: ReadonlySet<string>): { point: Kn
 
 /** A tape that was pulled already checks nothing. */
 function isMeasured(placing: Placing, point: KnownPoint): boolean {
-  return placing.how !== 'wall' && measuredFrom(placing).some(from => samePoint(from, point));
+  if (placing.how === 'wall') return false;
+  // What only says which way a tape is held was not taped to.
+  const taped = placing.how === 'swing' ? [placing.from] : measuredFrom(placing);
+  return taped.some(from => samePoint(from, point));
 }
 
 /** Where the ends would lie for each measure of the piece, had it been taken 10 cm too long or too short. */

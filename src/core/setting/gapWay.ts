@@ -17,8 +17,10 @@ const SAME_RAD = 1e-6;
  * holds the line itself. Null where they stand in no line, or where that runs along no wall.
  */
 export function gapWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way | null {
+  if (distanceM(item.at, before.at) > LONGEST_TAPE_M) return null;
   const along = wallsAlong(item);
-  if (!along || !isSquareTo(before, along) || distanceM(item.at, before.at) > LONGEST_TAPE_M) return null;
+  if (!along) return swingWay(arena, item, before);
+  if (!isSquareTo(before, along)) return null;
   const ends = pieceEnds(item);
   const [base] = pieceEnds(before);
   const inOf = (wall: Wall) => Math.max(...ends.map(({ at }) => fromWall(arena, wall, at).inM));
@@ -27,10 +29,11 @@ export function gapWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way 
   if (Math.abs(aside) > SAME_M || inOf(wall) > LONGEST_TAPE_M) return null;
   const fromM = fromWall(arena, wall, base!.at).alongM;
   const toM = fromWall(arena, wall, ends[0]!.at).alongM;
-  if (Math.abs(toM - fromM) < SAME_M) return null;
+  const pastM = isAhead(before, item) ? backRailM(before) : 0;
+  if (Math.abs(toM - fromM) < pastM + SAME_M) return null;
   const points = pointsOnWall(arena, wall);
   const towards = (toM > fromM ? points[points.length - 1] : points[0])!.point;
-  const gap = freeMeasure(`${item.id}|gap`, Math.abs(toM - fromM));
+  const gap = freeMeasure(`${item.id}|gap`, Math.abs(toM - fromM) - pastM);
   const inwards = sharedMeasures(
     item.id,
     'in',
@@ -43,11 +46,59 @@ export function gapWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way 
       point: { kind: 'end', item: item.id, end },
       at,
       placing: {
-        ...{ how: 'wall', wall, from: { kind: 'end', item: before.id, end: base!.end }, towards },
+        ...{ how: 'wall', wall, from: { kind: 'end', item: before.id, end: base!.end }, pastM, towards },
         ...{ along: gap.id, inwards: inwards.ids[index]! },
       },
     })),
     measures: [gap, ...held],
+  };
+}
+
+/** How far behind the front of a fence its back rail stands: from there the ground to the next is ridden, metres. */
+const backRailM = (item: RiddenItem): number => (item.kind === 'fence' && item.form !== 'corner' ? item.spreadM : 0);
+
+const isAhead = ({ at, headingRad }: RiddenItem, { at: to }: RiddenItem): boolean =>
+  (to.xM - at.xM) * Math.cos(headingRad) + (to.yM - at.yM) * Math.sin(headingRad) > 0;
+
+/** A wall says where on its swing a tape ends, unless the tape runs straight at it. */
+const FLATTEST_TO_WALL = Math.cos((50 * Math.PI) / 180);
+
+/**
+ * On a line at an angle to the walls: a tape from like end to like end, swung until each end lies so far in from the wall that
+ * runs most along the line. Null where the two do not stand square to one line.
+ */
+function swingWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way | null {
+  const turnedRad = item.headingRad - before.headingRad;
+  if (Math.abs(Math.sin(turnedRad)) > SAME_RAD || Math.cos(turnedRad) < 0) return null;
+  const [dx, dy] = [item.at.xM - before.at.xM, item.at.yM - before.at.yM];
+  const [cos, sin] = [Math.cos(item.headingRad), Math.sin(item.headingRad)];
+  if (Math.abs(dy * cos - dx * sin) > SAME_M) return null;
+  const pastM = isAhead(before, item) ? backRailM(before) : 0;
+  const [ends, bases] = [pieceEnds(item), pieceEnds(before)];
+  // Fences of another width have no like ends on the same line.
+  if (Math.abs(distanceM(ends[0]!.at, ends[1]!.at) - distanceM(bases[0]!.at, bases[1]!.at)) > SAME_M) return null;
+  const axis: Axis = Math.abs(sin) >= FLATTEST_TO_WALL ? 'long' : 'short';
+  const inOf = (wall: Wall) => ends.map(({ at }) => fromWall(arena, wall, at).inM);
+  const [wall] = [...WALLS_OF[axis]].sort((a, b) => Math.max(...inOf(a)) - Math.max(...inOf(b)));
+  if (Math.max(...inOf(wall!)) > LONGEST_TAPE_M || Math.min(...inOf(wall!)) < 0) return null;
+  const gapM = distanceM(ends[0]!.at, bases[0]!.at) - pastM;
+  if (gapM < SAME_M) return null;
+  const [from, to] = [fromWall(arena, wall!, before.at).alongM, fromWall(arena, wall!, item.at).alongM];
+  const points = pointsOnWall(arena, wall!);
+  const towards = (to > from ? points[points.length - 1] : points[0])!.point;
+  const gap = freeMeasure(`${item.id}|gap`, gapM);
+  const inwards = sharedMeasures(item.id, 'in', ends, inOf(wall!));
+  return {
+    points: ends.map(({ end, at }, index) => ({
+      point: { kind: 'end', item: item.id, end },
+      at,
+      placing: {
+        ...{ how: 'swing', from: { kind: 'end', item: before.id, end } },
+        ...{ other: { kind: 'end', item: before.id, end: ends[1 - index]!.end }, pastM },
+        ...{ gap: gap.id, wall: wall!, towards, inwards: inwards.ids[index]! },
+      },
+    })),
+    measures: [gap, ...following(inwards.measures)],
   };
 }
 

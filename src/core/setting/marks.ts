@@ -48,7 +48,7 @@ function wallMarks(arena: Arena, wall: Wall): Mark[] {
     const before = all[index - 1]!;
     const [along, inwards] = [`peg ${point.peg}|along`, `peg ${point.peg}|in`];
     const at = atWall(arena, wall, { alongM, inM: 0 });
-    const placing = { how: 'wall' as const, wall, from: before.point, towards: last.point, along, inwards };
+    const placing = { how: 'wall' as const, wall, from: before.point, pastM: 0, towards: last.point, along, inwards };
     const measures = [freeMeasure(along, alongM - before.alongM), freeMeasure(inwards, 0)];
     return [{ peg: point.peg, at, way: { points: [{ point, at, placing }], measures } }];
   });
@@ -72,7 +72,15 @@ function innerMarks(arena: Arena): Mark[] {
       const place = { xM, yM: at.yM };
       if (index === 0) {
         const from: KnownPoint = { kind: 'peg', peg: rowPeg };
-        const placing = { how: 'wall' as const, wall: 'left' as const, from, towards: corner, along, inwards };
+        const placing = {
+          how: 'wall' as const,
+          wall: 'left' as const,
+          from,
+          pastM: 0,
+          towards: corner,
+          along,
+          inwards,
+        };
         const measures = [freeMeasure(along, 0), freeMeasure(inwards, MARK_EVERY_M)];
         return { peg, at: place, way: { points: [{ point, at: place, placing }], measures } };
       }

@@ -8,8 +8,32 @@ export type MeasureId = string;
 
 /** How one point is found on the ground. */
 export type Placing =
-  /** Along a wall from one of its points towards another, then square in. */
-  | { how: 'wall'; wall: Wall; from: KnownPoint; towards: KnownPoint; along: MeasureId; inwards: MeasureId }
+  /** Along a wall from one of its points towards another, then square in. On from a piece that is deep, from its back rail. */
+  | {
+      how: 'wall';
+      wall: Wall;
+      from: KnownPoint;
+      /** How far behind the front of what it is measured on from the measure begins, metres. */
+      pastM: number;
+      towards: KnownPoint;
+      along: MeasureId;
+      inwards: MeasureId;
+    }
+  /**
+   * On a tape from the like end of the piece before, from its back rail where it is deep, swung until the place lies so far in
+   * from a wall; of the two places where it does, the one nearer to `towards`.
+   */
+  | {
+      how: 'swing';
+      from: KnownPoint;
+      /** The other end of the piece before: which way it is ridden. */
+      other: KnownPoint;
+      pastM: number;
+      gap: MeasureId;
+      wall: Wall;
+      towards: KnownPoint;
+      inwards: MeasureId;
+    }
   /** On the tape between two points that are already set; then off it, square, to one side as seen along it. */
   | {
       how: 'line';
@@ -75,9 +99,18 @@ export function placedPoint(
       const fromM = along(placing.from);
       const way = Math.sign(along(placing.towards) - fromM);
       return atWall(arena, placing.wall, {
-        alongM: fromM + way * measureM(placing.along),
+        alongM: fromM + way * (placing.pastM + measureM(placing.along)),
         inM: measureM(placing.inwards),
       });
+    }
+    case 'swing': {
+      const { wall, inwards, gap } = placing;
+      const base = fromWall(arena, wall, swungFrom(placing, where));
+      const towardsM = fromWall(arena, wall, where(placing.towards)).alongM;
+      const inM = measureM(inwards);
+      // A tape that is too short to get there ends where it comes nearest.
+      const asideM = Math.sqrt(Math.max(0, measureM(gap) ** 2 - (inM - base.inM) ** 2));
+      return atWall(arena, wall, { alongM: base.alongM + Math.sign(towardsM - base.alongM) * asideM, inM });
     }
     case 'line': {
       const from = where(placing.from);
@@ -99,6 +132,18 @@ export function placedPoint(
     default:
       return assertNever(placing);
   }
+}
+
+/** Where a tape that is swung is held: the like end of the piece before, at its back rail. */
+export function swungFrom(
+  { from, other, pastM }: Pick<Extract<Placing, { how: 'swing' }>, 'from' | 'other' | 'pastM'>,
+  where: Whereabouts,
+): PointM {
+  const [held, far] = [where(from), where(other)];
+  // Ahead is a quarter turn to the right of the way from a right end to a left one.
+  const side = from.kind === 'end' && from.end === 'left' ? 1 : -1;
+  const leftRad = Math.atan2(side * (held.yM - far.yM), side * (held.xM - far.xM));
+  return pointAlong(held, leftRad - Math.PI / 2, pastM);
 }
 
 type Tape = { at: PointM; lengthM: number };
@@ -132,6 +177,8 @@ export function measuresOf(placing: Placing): MeasureId[] {
   switch (placing.how) {
     case 'wall':
       return [placing.along, placing.inwards];
+    case 'swing':
+      return [placing.gap, placing.inwards];
     case 'line':
       return placing.off ? [placing.along, placing.off.measure] : [placing.along];
     case 'pulls':
@@ -146,6 +193,8 @@ export function measuredFrom(placing: Placing): KnownPoint[] {
   switch (placing.how) {
     case 'wall':
       return [placing.from];
+    case 'swing':
+      return [placing.from, placing.other];
     case 'line':
       return [placing.from, placing.to];
     case 'pulls':

@@ -166,3 +166,31 @@ test('a grid of nine along the line: eight gaps, each from the one before, and n
       for (const [end, at] of trueEnds(item)) expect(apart(ends.get(`${item.id}, ${end}`)!, at)).toBeLessThan(0.01);
   }
 });
+
+test.each([
+  ['a line 30° off the long side', Math.PI / 3],
+  ['a line 20° off the short side', Math.PI / 9],
+  ['a line straight across the corner', (3 * Math.PI) / 4],
+])('%s: from rail to rail as it is ridden, held by a wall, and true', (_, headingRad) => {
+  const arena = ARENAS[2]!;
+  const [ux, uy] = [Math.cos(headingRad), Math.sin(headingRad)];
+  const on = (form: 'vertical' | 'oxer', id: string, alongM: number): Item =>
+    newItem(form, id, { xM: 17 + ux * alongM, yM: 25 + uy * alongM }, headingRad);
+  // The centre of an oxer lies half its spread behind its front.
+  const oxer = on('oxer', 'b', -1.4);
+  const spreadM = oxer.kind === 'fence' ? oxer.spreadM : NaN;
+  const items = [on('vertical', 'a', -12), oxer, on('vertical', 'c', 9.6)];
+  const { tracks } = randomCourse(arena, seededRandom(1));
+  const through = items.map(({ id }) => ({ item: id, reversed: false }));
+  const line = [{ ...tracks[0]!, through, legs: through.slice(1).map(() => ({})) } as never];
+  const sheet = settingSheet({ arena, items, tracks: line }, { measureBy: 'line', from: { xM: 0, yM: 0 } });
+  const gaps = sheet.measures.filter(({ id }) => id.endsWith('|gap')).map(({ lengthM }) => lengthM);
+  // Front to front, then from the back rail: 10.6 m less half a spread, 11 m less half a spread.
+  expect(gaps[0]).toBeCloseTo(10.6 - spreadM / 2, 6);
+  expect(gaps[1]).toBeCloseTo(11 - spreadM / 2, 6);
+  for (const unit of ['m', 'ft'] as const) {
+    const { ends } = laidEnds(arena, sheet, taped(unit));
+    for (const item of items)
+      for (const [end, at] of trueEnds(item)) expect(apart(ends.get(`${item.id}, ${end}`)!, at)).toBeLessThan(0.01);
+  }
+});

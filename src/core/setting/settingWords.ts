@@ -111,7 +111,7 @@ function placingLines(
       const way = placing.from.kind === 'corner' ? '' : ` towards ${name(placing.towards)}`;
       // The gap from the piece before is the same for both ends: it is walked between them.
       if (placing.from.kind === 'end') {
-        const before = name({ ...placing.from, end: 'middle' });
+        const before = onFrom(name, placing.from, placing.pastM);
         add(placing.along, () => `On from ${before}, along the ${wall}${way}`);
       } else
         add(placing.along, ends =>
@@ -120,6 +120,12 @@ function placingLines(
             : capital(`${ends}along the ${wall}, from ${name(placing.from)}${way}`),
         );
       add(placing.inwards, ends => capital(`${ends}square in from the ${wall}`));
+      return;
+    }
+    case 'swing': {
+      const before = placing.from.kind === 'end' ? onFrom(name, placing.from, placing.pastM) : name(placing.from);
+      add(placing.gap, () => `On from ${before} towards ${name(placing.towards)}, end to like end`);
+      add(placing.inwards, ends => capital(`${ends}square in from the ${wallName(arena, placing.wall)}`));
       return;
     }
     case 'line': {
@@ -144,6 +150,16 @@ function placingLines(
     default:
       assertNever(placing);
   }
+}
+
+/** "1", or "the back rail of 2" where that is what the ground to the next begins at. */
+function onFrom(
+  name: (point: KnownPoint) => string,
+  from: Extract<KnownPoint, { kind: 'end' }>,
+  pastM: number,
+): string {
+  const piece = name({ ...from, end: 'middle' });
+  return pastM > 0 ? `the back rail of ${piece}` : piece;
 }
 
 /** What helps a fence is measured from that: in from an end of it, and before or behind its front. */

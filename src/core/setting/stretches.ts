@@ -4,7 +4,7 @@ import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { arenaPoints, atWall, fromWall, pointKey, type KnownPoint } from './knownPoint';
 import { pieceEnds } from './pieceEnds';
-import type { MeasureId, Placing } from './placing';
+import { swungFrom, type MeasureId, type Placing } from './placing';
 import { pointAlong } from '../geometry/pointM';
 import type { SetPeg, SetPiece } from './settingSheet';
 
@@ -42,9 +42,10 @@ function placesOf({ arena, items }: Drawn, pegs: readonly SetPeg[]): Where {
 function stretches(arena: Arena, placing: Placing, at: PointM, where: Where): SetStretch[] {
   switch (placing.how) {
     case 'wall': {
-      const { wall, from, along, inwards } = placing;
+      const { wall, from, pastM, along, inwards } = placing;
       const own = fromWall(arena, wall, at);
-      const start = fromWall(arena, wall, where(from)).alongM;
+      const fromM = fromWall(arena, wall, where(from)).alongM;
+      const start = fromM + Math.sign(own.alongM - fromM) * pastM;
       // On from a piece one walks between the pieces; from a point of the arena, along its wall.
       const inM = from.kind === 'end' ? own.inM : 0;
       return [
@@ -54,6 +55,13 @@ function stretches(arena: Arena, placing: Placing, at: PointM, where: Where): Se
           to: atWall(arena, wall, { alongM: own.alongM, inM }),
         },
         { measure: inwards, from: atWall(arena, wall, { alongM: own.alongM, inM: 0 }), to: at },
+      ];
+    }
+    case 'swing': {
+      const { alongM } = fromWall(arena, placing.wall, at);
+      return [
+        { measure: placing.gap, from: swungFrom(placing, where), to: at },
+        { measure: placing.inwards, from: atWall(arena, placing.wall, { alongM, inM: 0 }), to: at },
       ];
     }
     case 'line': {

@@ -87,8 +87,8 @@ export function laidEnds(
       const [from, towards] = [square(where(placing.from)), where(placing.towards)];
       const way = { x: Math.sign(towards.xM - from.xM), y: Math.sign(towards.yM - from.yM) };
       const at = {
-        xM: from.xM + way.x * printed(placing.along),
-        yM: from.yM + way.y * printed(placing.along),
+        xM: from.xM + way.x * (placing.pastM + printed(placing.along)),
+        yM: from.yM + way.y * (placing.pastM + printed(placing.along)),
       };
       const inwards = printed(placing.inwards);
       const into = { left: [1, 0], right: [-1, 0], near: [0, 1], far: [0, -1] }[placing.wall] as [number, number];
@@ -101,6 +101,29 @@ export function laidEnds(
       if (!placing.off) return on;
       const off = (printed(placing.off.measure) * (placing.off.side === 'left' ? 1 : -1)) / apart(from, to);
       return { xM: on.xM - off * (to.yM - from.yM), yM: on.yM + off * (to.xM - from.xM) };
+    }
+    if (placing.how === 'swing') {
+      // The back rail stands square behind the front: over to the left end, then a right turn.
+      const [own, other] = [where(placing.from), where(placing.other)];
+      const [left, right] = placing.from.kind === 'end' && placing.from.end === 'left' ? [own, other] : [other, own];
+      const wide = apart(left, right);
+      const ahead = { x: (left.yM - right.yM) / wide, y: (right.xM - left.xM) / wide };
+      const held = { xM: own.xM + ahead.x * placing.pastM, yM: own.yM + ahead.y * placing.pastM };
+      const into: Record<string, Reading> = {
+        left: at => at.xM,
+        right: at => arena.widthM - at.xM,
+        near: at => at.yM,
+        far: at => arena.lengthM - at.yM,
+      };
+      const goal = where(placing.towards);
+      const isLong = placing.wall === 'left' || placing.wall === 'right';
+      const start = isLong
+        ? { xM: held.xM, yM: held.yM + Math.sign(goal.yM - held.yM) * printed(placing.gap) }
+        : { xM: held.xM + Math.sign(goal.xM - held.xM) * printed(placing.gap), yM: held.yM };
+      return closeIn(start, [
+        at => apart(at, held) - printed(placing.gap),
+        at => into[placing.wall]!(at) - printed(placing.inwards),
+      ]);
     }
     const [a, b] = [where(placing.first.from), where(placing.second.from)];
     const readings: [Reading, Reading] = [

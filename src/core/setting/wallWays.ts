@@ -43,7 +43,7 @@ export function pegWay(arena: Arena, peg: string, at: PointM): Way {
       {
         point: { kind: 'peg', peg },
         at,
-        placing: { how: 'wall', wall, from, towards, along: id('along'), inwards: id('in') },
+        placing: { how: 'wall', wall, from, pastM: 0, towards, along: id('along'), inwards: id('in') },
       },
     ],
     measures: [freeMeasure(id('along'), Math.abs(alongM - fromM)), freeMeasure(id('in'), inM)],
@@ -76,7 +76,7 @@ function wallWay(arena: Arena, itemId: string, ends: readonly EndPoint[], wall: 
     points: ends.map(({ end, at }, index) => ({
       point: { kind: 'end', item: itemId, end },
       at,
-      placing: { how: 'wall', wall, from, towards, along: along.ids[index]!, inwards: inwards.ids[index]! },
+      placing: { how: 'wall', wall, from, pastM: 0, towards, along: along.ids[index]!, inwards: inwards.ids[index]! },
     })),
     measures: [...along.measures, ...inwards.measures],
   };

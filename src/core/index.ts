@@ -6,6 +6,7 @@ export { parseLength, type ParsedLength, type ParseLengthOptions, type UsualLeng
 export { scaleBarOf } from './units/scaleBar';
 export { sayLengths } from './units/sayLengths';
 export { formatTape } from './units/formatTape';
+export { tapeGrids } from './units/tapeGrids';
 export { formatLength, formatReading, type FormatLengthOptions } from './units/formatLength';
 export { stepsText } from './units/stepsText';
 export { stepsAndRemainder, type StepsAndRemainder } from './units/stepsAndRemainder';
@@ -359,10 +360,10 @@ export {
   withTrack,
 } from './plan/tracksByHand';
 
-export { editsToStand } from './setting/asMeasured';
+export { editsToStand, groundAsMeasured } from './setting/asMeasured';
 export type { CheckMeasure } from './setting/checkMeasure';
 export type { Measure } from './setting/measure';
-export { stretchesOf, type SetStretch } from './setting/stretches';
+export { checkStretches, stretchesOf, type SetStretch } from './setting/stretches';
 export {
   MEASURE_BY,
   settingSheet,
@@ -377,6 +378,8 @@ export { carryPlan, type Carry, type CarryPlan } from './setting/carryPlan';
 export { changedLegs, type LegChange } from './setting/legChanges';
 export type { LooseKind } from './setting/loosePieces';
 export { placingTolerance, type Tolerance } from './setting/placingTolerance';
+export { roundedMeasures } from './setting/roundedMeasures';
+export { checkReadsM } from './setting/checkReads';
 export { stepRounding, type StepRounding } from './setting/stepRounding';
 export { walkedOffM } from './setting/walkedOff';
 export { itemsAsSet, outOfPlace, type AsSet, type GroundTruth, type OutOfPlace } from './setting/itemsAsSet';

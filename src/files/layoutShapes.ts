@@ -44,6 +44,8 @@ export type ShapesWish = {
   textM: number;
   /** What its scale bar is in. */
   unit: LengthUnit;
+  /** A part of the sand, without a scale bar. */
+  plain?: boolean;
 };
 
 /** Round the sand there is room for letters, and below it for the scale bar. */
@@ -85,51 +87,58 @@ export function layoutShapes(
   const corner = paper({ xM: 0, yM: 0 });
   const far = paper({ xM: arena.widthM, yM: arena.lengthM });
   const box = `M${corner.x} ${corner.y}H${far.x}V${far.y}H${corner.x}Z`;
-  const bar = scaleBar(layout, wish);
-  const tickM = wish.textM * 0.3;
   return [
-    path(box, { stroke: '#000', strokeM: 0.12, fill: '#fff' }),
+    pathShape(box, { stroke: '#000', strokeM: 0.12, fill: '#fff' }),
     ...arenaLines(arena).map(({ from, to }) =>
-      path(`M${at(from)}L${at(to)}`, { stroke: '#bbb', strokeM: 0.04, dashM: 0.5 }),
+      pathShape(`M${at(from)}L${at(to)}`, { stroke: '#bbb', strokeM: 0.04, dashM: 0.5 }),
     ),
     ...arenaLetters(arena).map(({ letter, at: place }) =>
-      text(paper(outside(place, layout, wish.textM)), letter, wish.textM),
+      textShape(paper(outside(place, layout, wish.textM)), letter, wish.textM),
     ),
     ...sideMarks(arena).map(({ words, at: place }) =>
-      text(
+      textShape(
         paper(outside(place, layout, wish.textM * (place.yM > 0 && place.yM < arena.lengthM ? 1 : 1.4))),
         words,
         wish.textM,
       ),
     ),
     ...tracks.flatMap(track =>
-      chainsOf(track).map(chain => path(chainPath(paper, chain), { stroke: '#777', strokeM: 0.1 })),
+      chainsOf(track).map(chain => pathShape(chainPath(paper, chain), { stroke: '#777', strokeM: 0.1 })),
     ),
     ...(wish.arrows ? tracks.flatMap(chainsOf).map(chain => arrowOn(chain, at, wish.textM)) : []),
     ...items.flatMap(item => itemShapes(item, at)),
     ...items.flatMap(item => nameShape(item, arena, paper, wish)),
-    path(
+    ...(wish.plain ? [] : barShapes(layout, wish)),
+  ];
+}
+
+function barShapes(layout: Pick<Layout, 'arena'>, wish: ShapesWish): Shape[] {
+  const bar = scaleBar(layout, wish);
+  const tickM = wish.textM * 0.3;
+  return [
+    pathShape(
       `M${bar.x} ${bar.y - tickM}v${2 * tickM}M${bar.x} ${bar.y}h${bar.lengthM}M${bar.x + bar.lengthM} ${bar.y - tickM}v${2 * tickM}`,
-      {
-        stroke: '#000',
-        strokeM: 0.08,
-      },
+      { stroke: '#000', strokeM: 0.08 },
     ),
-    text({ x: bar.x + bar.lengthM + wish.textM * 1.6, y: bar.y }, bar.words, wish.textM),
+    textShape({ x: bar.x + bar.lengthM + wish.textM * 1.6, y: bar.y }, bar.words, wish.textM),
   ];
 }
 
 const rounded = (metres: number) => Math.round(metres * 1e4) / 1e4 + 0;
 
-function paperPoint(lengthM: number, lies: ShapesWish['lies']): (point: PointM) => { x: number; y: number } {
+/** From the sand to paper, metres, y down. */
+export function paperPoint(lengthM: number, lies: ShapesWish['lies']): (point: PointM) => { x: number; y: number } {
   return lies === 'up' ? ({ xM, yM }) => ({ x: xM, y: lengthM - yM }) : ({ xM, yM }) => ({ x: yM, y: xM });
 }
 
-function path(d: string, { stroke = null, strokeM = 0, fill = null, dashM = null }: Partial<PathShape>): PathShape {
+export function pathShape(
+  d: string,
+  { stroke = null, strokeM = 0, fill = null, dashM = null }: Partial<PathShape>,
+): PathShape {
   return { kind: 'path', d, stroke, strokeM, fill, dashM };
 }
 
-function text({ x, y }: { x: number; y: number }, words: string, sizeM: number, bold = false): TextShape {
+export function textShape({ x, y }: { x: number; y: number }, words: string, sizeM: number, bold = false): TextShape {
   return { kind: 'text', x: rounded(x), y: rounded(y), text: words, sizeM, bold };
 }
 
@@ -153,9 +162,9 @@ function nameShape(
     const beside = isRidden(item)
       ? paper(besideEnd(item, textM * 0.8, arena))
       : { x: x + textM * 0.9, y: y - textM * 0.7 };
-    return [text(beside, String(number), textM, true)];
+    return [textShape(beside, String(number), textM, true)];
   }
-  return item.kind === 'fence' ? [text({ x: x + textM * 0.8, y: y - textM }, item.id, textM * 0.8)] : [];
+  return item.kind === 'fence' ? [textShape({ x: x + textM * 0.8, y: y - textM }, item.id, textM * 0.8)] : [];
 }
 
 type At = (point: PointM) => string;
@@ -168,7 +177,7 @@ function arrowOn(chain: Chain, at: At, textM: number): Shape {
   const from = (aheadM: number, leftM: number) =>
     at(pointAlong(pointAlong(place, headingRad, aheadM), headingRad + Math.PI / 2, leftM));
   const half = textM * 0.45;
-  return path(`M${from(half, 0)}L${from(-half, half * 0.8)}L${from(-half, -half * 0.8)}Z`, { fill: '#444' });
+  return pathShape(`M${from(half, 0)}L${from(-half, half * 0.8)}L${from(-half, -half * 0.8)}Z`, { fill: '#444' });
 }
 
 /** Along the heading of an item and to its left. */
@@ -185,11 +194,11 @@ function itemShapes(item: Item, at: At): Shape[] {
     case 'fence':
       return fenceShapes(item, at);
     default:
-      return [path(round(item.at, item.kind === 'block' ? 0.3 : 0.2, at), { fill: '#000' })];
+      return [pathShape(round(item.at, item.kind === 'block' ? 0.3 : 0.2, at), { fill: '#000' })];
   }
 }
 
-const rail = (d: string) => path(d, { stroke: '#000', strokeM: 0.16 });
+const rail = (d: string) => pathShape(d, { stroke: '#000', strokeM: 0.16 });
 
 function round({ xM, yM }: PointM, radiusM: number, at: At): string {
   const [a, b] = [at({ xM: xM - radiusM, yM }), at({ xM: xM + radiusM, yM })];
@@ -208,7 +217,7 @@ function fenceShapes(fence: Fence, at: At): Shape[] {
       [-STAND_M / 2, -STAND_M / 2],
       [STAND_M / 2, -STAND_M / 2],
     ].map(([dx, dy]) => at(inFrame(fence, aheadM + dx!, side + dy!)));
-    return path(`M${corners.join('L')}Z`, { stroke: '#000', strokeM: 0.06, fill: '#ddd' });
+    return pathShape(`M${corners.join('L')}Z`, { stroke: '#000', strokeM: 0.06, fill: '#ddd' });
   };
   const stands =
     form === 'corner'
@@ -220,7 +229,7 @@ function fenceShapes(fence: Fence, at: At): Shape[] {
     ...stands,
     ...(groundLineBeforeM === null
       ? []
-      : [path(across(-spreadM / 2 - groundLineBeforeM), { stroke: '#888', strokeM: 0.1 })]),
+      : [pathShape(across(-spreadM / 2 - groundLineBeforeM), { stroke: '#888', strokeM: 0.1 })]),
     rail(
       form === 'corner'
         ? cornerRails(fence, at)
@@ -228,7 +237,7 @@ function fenceShapes(fence: Fence, at: At): Shape[] {
           ? crossed(fence, at)
           : RAILS_ACROSS[form].map(share => across(share * spreadM)).join(''),
     ),
-    ...(fence.ridden === 'one-way' ? [path(arrow, { stroke: '#000', strokeM: 0.1 })] : []),
+    ...(fence.ridden === 'one-way' ? [pathShape(arrow, { stroke: '#000', strokeM: 0.1 })] : []),
   ];
 }
 

@@ -1,5 +1,6 @@
 import type { Layout, ReckonedTrack } from '@/core';
 import { drawingSheet, layoutShapes, scaleBar, type Shape } from './layoutShapes';
+import type { StepPicture } from './stepPicture';
 
 /** A layout as an SVG file: one unit is one metre, A at the bottom, printed at 1:100 where a program keeps the size. */
 
@@ -26,6 +27,12 @@ const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;'
 
 function escaped(text: string): string {
   return text.replace(/[&<>"]/g, letter => ESCAPES[letter]!);
+}
+
+/** A picture of one step of setting, by itself. */
+export function stepSvg({ box, shapes }: StepPicture): string {
+  const view = [box.x, box.y, box.widthM, box.heightM].map(value => Math.round(value * 1e3) / 1e3).join(' ');
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${view}" font-family="sans-serif">${shapes.map(element).join('')}</svg>`;
 }
 
 function element(shape: Shape): string {

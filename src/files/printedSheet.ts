@@ -1,14 +1,18 @@
 import {
+  checkReadsM,
   checkWords,
   formatReading,
   formatTape,
+  groundAsMeasured,
   itemWords,
   kitOfAll,
   pegLines,
   pieceLines,
   pieceNotes,
+  roundedMeasures,
   sheetLabels,
   stepsText,
+  tapeGrids,
   type Kit,
   type Layout,
   type LengthUnit,
@@ -20,9 +24,14 @@ export type PrintedLine = {
   words: string;
   measure: string;
   lengthM: number;
+  /** As a tape is read; nothing where there is no way to measure, as of what lies on a wall. */
   tape: string;
+  /** To what matters: no finer than a word for any horse needs it. */
+  rounded: string;
   /** In somebody's own steps; null without anybody, and for what follows from the piece's own length. */
   steps: string | null;
+  /** In half steps where those change no word. */
+  roundedSteps: string | null;
   /** It follows from another measure and the piece's own length. */
   follows: boolean;
 };
@@ -34,7 +43,8 @@ export type PrintedPiece = {
   /** "3 vertical heron, 0.80 m high" without the number. */
   name: string;
   lines: PrintedLine[];
-  checks: { words: string; lengthM: number; tape: string }[];
+  /** What is taped once more; `rounded` is what it reads where the piece was set by the rounded measures. */
+  checks: { words: string; lengthM: number; tape: string; rounded: string }[];
   notes: string[];
 };
 
@@ -47,22 +57,43 @@ export type PrintedSheet = { kit: PrintedKit[]; pegs: PrintedPeg[]; pieces: Prin
 /** Who sets it, and in which unit. */
 export type Reader = { unit: LengthUnit; stepM: number | null };
 
-export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM }: Reader): PrintedSheet {
+/** The measures of a sheet rounded to what matters, metres by measure: to tape, and to walk where somebody does. */
+export type RoundedLengths = { tapeM: Record<string, number>; stepsM: Record<string, number> | null };
+
+/** Rounded to what matters in a unit and in somebody's half steps. */
+export function roundedLengths(layout: Layout, sheet: SettingSheet, { unit, stepM }: Reader): RoundedLengths {
+  return {
+    tapeM: Object.fromEntries(roundedMeasures(layout, sheet, tapeGrids(unit))),
+    stepsM: stepM === null ? null : Object.fromEntries(roundedMeasures(layout, sheet, [stepM / 2, null])),
+  };
+}
+
+/** Less than this is no way at all, metres: half of what a tape is read to. */
+const NO_WAY_M = 0.0025;
+
+/** @param rounded - as roundedLengths gives it; without it nothing is rounded */
+export function printedSheet(
+  layout: Layout,
+  sheet: SettingSheet,
+  { unit, stepM }: Reader,
+  rounded: RoundedLengths | null = null,
+): PrintedSheet {
   const { arena } = layout;
   const numberOf = sheetLabels(layout);
   const measures = new Map(sheet.measures.map(measure => [measure.id, measure]));
   const lengthOf = (id: string) => measures.get(id)!.lengthM;
   const line = ({ words, measure }: { words: string; measure: string }): PrintedLine => {
     const { lengthM, follows } = measures.get(measure)!;
+    const isWay = lengthM >= NO_WAY_M;
+    const tape = isWay ? formatTape(lengthM, unit) : '';
+    const walked = (walkedM: number) => (stepM === null || follows || !isWay ? null : stepsText(walkedM, stepM, unit));
+    const [tapeM, stepsM] = [rounded?.tapeM[measure] ?? lengthM, rounded?.stepsM?.[measure] ?? lengthM];
     return {
-      words,
-      measure,
-      lengthM,
-      tape: formatTape(lengthM, unit),
-      steps: stepM === null || follows ? null : stepsText(lengthM, stepM, unit),
-      follows: follows !== null,
+      ...{ words, measure, lengthM, tape, rounded: isWay ? formatTape(tapeM, unit) : '' },
+      ...{ steps: walked(lengthM), roundedSteps: walked(stepsM), follows: follows !== null },
     };
   };
+  const where = groundAsMeasured(layout, sheet, new Map(Object.entries(rounded?.tapeM ?? {})));
   const format = (lengthM: number) => formatReading(lengthM, unit);
   return {
     kit: printedKit(layout),
@@ -84,6 +115,10 @@ export function printedSheet(layout: Layout, sheet: SettingSheet, { unit, stepM 
         words: checkWords(arena, check, piece, numberOf, lengthM => formatTape(lengthM, unit)),
         lengthM: check.lengthM,
         tape: formatTape(check.lengthM, unit),
+        rounded: formatTape(
+          checkReadsM(arena, check, where({ kind: 'end', item: piece.item.id, end: check.end }), where),
+          unit,
+        ),
       })),
       notes: pieceNotes(arena, piece, format),
     })),

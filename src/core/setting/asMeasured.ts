@@ -4,7 +4,7 @@ import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { measuredLengths } from './measure';
 import { pieceAtEnds } from './pieceEnds';
-import { placedPoint, whereabouts, type MeasureId } from './placing';
+import { placedPoint, whereabouts, type MeasureId, type Whereabouts } from './placing';
 import type { SettingSheet } from './settingSheet';
 
 const SAME_M = 1e-9;
@@ -29,21 +29,34 @@ export function itemsAsMeasured(
 
 /** The marks on the sand for the ends of every piece, in the order that pieceEnds gives them. */
 export function endsAsMeasured(
-  { arena }: Pick<Layout, 'arena'>,
+  layout: Pick<Layout, 'arena'>,
   sheet: SettingSheet,
   freeM: ReadonlyMap<MeasureId, number>,
 ): Map<string, PointM[]> {
+  const where = groundAsMeasured(layout, sheet, freeM);
+  return new Map(
+    sheet.pieces.map(({ item, points }) => {
+      const ends = points.map(({ end }) => where({ kind: 'end', item: item.id, end }));
+      return [item.id, inOrder(points, ends)];
+    }),
+  );
+}
+
+/** Where every point of the arena, every peg and every end lies when the measures of a sheet are these. */
+export function groundAsMeasured(
+  { arena }: Pick<Layout, 'arena'>,
+  sheet: SettingSheet,
+  freeM: ReadonlyMap<MeasureId, number>,
+): Whereabouts {
   const lengths = measuredLengths(sheet.measures, ({ id, lengthM }) => freeM.get(id) ?? lengthM);
   const lengthM = (id: MeasureId) => lengths.get(id)!;
   const { where, set } = whereabouts(arena);
   for (const { peg, placing } of sheet.pegs) set({ kind: 'peg', peg }, placedPoint(arena, placing, lengthM, where));
-  const placed = new Map<string, PointM[]>();
   for (const { item, points } of sheet.pieces) {
     const ends = points.map(({ placing }) => placedPoint(arena, placing, lengthM, where));
     points.forEach(({ end }, index) => set({ kind: 'end', item: item.id, end }, ends[index]!));
-    placed.set(item.id, inOrder(points, ends));
   }
-  return placed;
+  return where;
 }
 
 /** Ends in the order that pieceEnds gives them. */

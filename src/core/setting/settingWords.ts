@@ -119,13 +119,13 @@ function placingLines(
             ? capital(`${ends}level with ${name(placing.from)} on the ${wall}`)
             : capital(`${ends}along the ${wall}, from ${name(placing.from)}${way}`),
         );
-      add(placing.inwards, ends => capital(`${ends}square in from the ${wall}`));
+      add(placing.inwards, ends => inFromWall(ends, wall, lengthOf(placing.inwards)));
       return;
     }
     case 'swing': {
       const before = placing.from.kind === 'end' ? onFrom(name, placing.from, placing.pastM) : name(placing.from);
       add(placing.gap, () => `On from ${before} towards ${name(placing.towards)}, end to like end`);
-      add(placing.inwards, ends => capital(`${ends}square in from the ${wallName(arena, placing.wall)}`));
+      add(placing.inwards, ends => inFromWall(ends, wallName(arena, placing.wall), lengthOf(placing.inwards)));
       return;
     }
     case 'line': {
@@ -151,6 +151,10 @@ function placingLines(
       assertNever(placing);
   }
 }
+
+/** What lies on a wall has no way in from it. */
+const inFromWall = (ends: string, wall: string, inM: number) =>
+  capital(inM < LEVEL_M ? `${ends}on the ${wall} itself` : `${ends}square in from the ${wall}`);
 
 /** "1", or "the back rail of 2" where that is what the ground to the next begins at. */
 function onFrom(

@@ -2,6 +2,7 @@ import type { Arena } from '../arena/arena';
 import { assertNever } from '../assertNever';
 import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
+import type { CheckFrom } from './checkMeasure';
 import { arenaPoints, atWall, fromWall, pointKey, type KnownPoint } from './knownPoint';
 import { pieceEnds } from './pieceEnds';
 import { swungFrom, type MeasureId, type Placing } from './placing';
@@ -25,7 +26,38 @@ export function stretchesOf(drawn: Drawn, pegs: readonly SetPeg[], set: SetPiece
   return [...new Map([...all].reverse().map(one => [one.measure, one])).values()].reverse();
 }
 
-type Where = (point: KnownPoint) => PointM;
+/** The checks of a piece as they lie on the sand, in their order. */
+export function checkStretches(
+  drawn: Drawn,
+  pegs: readonly SetPeg[],
+  { points, checks }: Pick<SetPiece, 'points' | 'checks'>,
+): { from: PointM; to: PointM }[] {
+  const where = placesOf(drawn, pegs);
+  return checks.map(({ end, from }) => {
+    const to = points.find(point => point.end === end)!.at;
+    return { from: checkedFrom(drawn.arena, from, to, where), to };
+  });
+}
+
+/** Where the tape of a check is held. */
+export function checkedFrom(arena: Arena, from: CheckFrom, to: PointM, where: Where): PointM {
+  switch (from.kind) {
+    case 'wall':
+      return atWall(arena, from.wall, { ...fromWall(arena, from.wall, to), inM: 0 });
+    case 'point':
+      return where(from.point);
+    case 'on-wall': {
+      const alongOf = (point: KnownPoint) => fromWall(arena, from.wall, where(point)).alongM;
+      const startM = alongOf(from.point);
+      const way = Math.sign(alongOf(from.towards) - startM);
+      return atWall(arena, from.wall, { alongM: startM + way * from.alongM, inM: 0 });
+    }
+    default:
+      return assertNever(from);
+  }
+}
+
+export type Where = (point: KnownPoint) => PointM;
 
 function placesOf({ arena, items }: Drawn, pegs: readonly SetPeg[]): Where {
   const known = new Map(arenaPoints(arena).map(({ point, at }) => [pointKey(point), at]));

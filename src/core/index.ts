@@ -151,7 +151,7 @@ export { isShortestWay } from './layout/isShortestWay';
 export { usualGroundLineM } from './items/groundLine';
 export { placeMoved } from './geometry/frame';
 export { kitOf, kitOfAll, type Kit, type KitAtHand } from './items/kit';
-export { itemWords, kindWords, nameWords } from './items/itemWords';
+export { itemWords, kindWords, nameWords, raisedWords } from './items/itemWords';
 
 export type { Approach, School, Setting } from './stride/school';
 export type { DistanceCase } from './stride/distanceRule';
@@ -374,8 +374,13 @@ export {
   type SettingWish,
 } from './setting/settingSheet';
 export { checkWords, sheetLabels, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';
-export { carryPlan, type Carry, type CarryPlan } from './setting/carryPlan';
-export { changedLegs, type LegChange } from './setting/legChanges';
+export { buildChanges, type BuildChange } from './setting/buildChanges';
+export { carryPlan, type CarriedLoad, type Carry, type CarryPlan } from './setting/carryPlan';
+export { CARRIED_AT_ONCE, carryRoute, type CarryRoute, type RouteStop } from './setting/carryRoute';
+export { setStages, type SetStage } from './setting/setStages';
+export { settingMinutes } from './setting/settingTime';
+export { settingWalk } from './setting/settingWalk';
+export { changedLegs, saidOf, type LegChange } from './setting/legChanges';
 export type { LooseKind } from './setting/loosePieces';
 export { placingTolerance, type Tolerance } from './setting/placingTolerance';
 export { roundedMeasures } from './setting/roundedMeasures';

@@ -71,15 +71,19 @@ export function roundedLengths(layout: Layout, sheet: SettingSheet, { unit, step
 /** Less than this is no way at all, metres: half of what a tape is read to. */
 const NO_WAY_M = 0.0025;
 
-/** @param rounded - as roundedLengths gives it; without it nothing is rounded */
+/**
+ * @param rounded - as roundedLengths gives it; without it nothing is rounded
+ * @param whole - the layout of which it is a stage: its numbers are used
+ */
 export function printedSheet(
   layout: Layout,
   sheet: SettingSheet,
   { unit, stepM }: Reader,
   rounded: RoundedLengths | null = null,
+  whole: Pick<Layout, 'items' | 'tracks'> = layout,
 ): PrintedSheet {
   const { arena } = layout;
-  const numberOf = sheetLabels(layout);
+  const numberOf = sheetLabels(whole, layout);
   const measures = new Map(sheet.measures.map(measure => [measure.id, measure]));
   const lengthOf = (id: string) => measures.get(id)!.lengthM;
   const line = ({ words, measure }: { words: string; measure: string }): PrintedLine => {

@@ -1,16 +1,22 @@
 import 'server-only';
 import {
   applyEdits,
+  carryPlan,
+  carryRoute,
   MEASURE_BY,
+  setStages,
+  settingMinutes,
   settingSheet,
+  settingWalk,
   type Layout,
+  type LayoutEdit,
   type PointM,
   type SettingSheet,
   type SettingWish,
 } from '@/core';
 import { present } from '@/data/present';
 import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
-import { madeLayout } from '@/data/queries/layoutVersions';
+import { madePlan } from '@/data/queries/layoutVersions';
 import { listPeople } from '@/data/queries/people';
 import { findStanding, type Standing } from '@/data/queries/standings';
 import type { RoanDatabase } from '@/data/openDatabase';
@@ -33,8 +39,13 @@ export async function walkersOf(db: RoanDatabase, yardId: string): Promise<Walke
 
 export type SettingSetup = {
   yardLayout: YardLayout;
-  /** As planned. */
+  /** As drawn: its numbers are used at every stage. */
+  whole: Layout;
+  /** As planned for the stage that is set; as drawn where none is chosen. */
   layout: Layout;
+  /** The stages that it can be set for, and which of them is; null as drawn. */
+  stages: { key: string; name: string }[];
+  stage: string | null;
   /** Where the kit comes from. */
   from: PointM;
   /** What really stands, where that is not as planned. */
@@ -42,18 +53,32 @@ export type SettingSetup = {
 };
 
 /** A layout of the yard with all that setting it needs; null where it is gone. */
-export async function settingSetup(db: RoanDatabase, yardId: string, layoutId: string): Promise<SettingSetup | null> {
+export async function settingSetup(
+  db: RoanDatabase,
+  yardId: string,
+  layoutId: string,
+  stageKey: unknown = null,
+): Promise<SettingSetup | null> {
   const yardLayout = await findLayout(db, yardId, layoutId);
   if (!yardLayout) return null;
-  const layout = await madeLayout(db, yardId, yardLayout);
+  const resolved = await madePlan(db, yardId, yardLayout);
+  const stages = setStages(resolved);
+  const stage = stages.find(({ key }) => key === stageKey) ?? null;
+  const layout = stage?.layout ?? resolved.layout;
   const kept = await findStanding(db, yardId, layoutId, yardLayout.revision);
   const { entrance } = yardLayout.arena.marks;
   return {
     yardLayout,
-    layout,
+    ...{ whole: resolved.layout, layout, stage: stage?.key ?? null },
+    stages: stages.map(({ key, name }) => ({ key, name })),
     from: entrance ?? { xM: layout.arena.widthM / 2, yM: 0 },
-    standing: kept && { kept, layout: applyEdits(layout, standingEdits(kept.standing)) },
+    standing: kept && { kept, layout: applyEdits(layout, editsHere(standingEdits(kept.standing), layout)) },
   };
+}
+
+/** What stands elsewhere at this stage: a piece that it leaves out stands nowhere. */
+function editsHere(edits: readonly LayoutEdit[], { items }: Layout): LayoutEdit[] {
+  return edits.filter(edit => !('item' in edit) || items.some(({ id }) => id === edit.item));
 }
 
 /** The way of measuring that an address or a request names. */
@@ -63,4 +88,15 @@ export function measureByOf(text: unknown): SettingWish['measureBy'] {
 
 export function sheetOf({ layout, from }: SettingSetup, measureBy: SettingWish['measureBy']): SettingSheet {
   return settingSheet(layout, { measureBy, from });
+}
+
+/** What setting a layout by its sheet takes one person who carries the kit out first, and how long. */
+export function effortOf(
+  { layout, from }: SettingSetup,
+  sheet: SettingSheet,
+): { walkedM: number; measures: number; minutes: number } {
+  const { walkedM: measuringM, measures } = settingWalk(layout, sheet, from);
+  const { loads } = carryPlan([], layout.items, from);
+  const walkedM = measuringM + carryRoute(loads, from).walkedM;
+  return { walkedM, measures, minutes: settingMinutes({ walkedM, measures, handled: loads.length }) };
 }

@@ -27,11 +27,12 @@ export async function roundStepsAction(
   id: unknown,
   walkerId: unknown,
   measureBy: unknown,
+  stage: unknown,
 ): Promise<FormOutcome<RoundedSteps>> {
   return attempt<RoundedSteps>(async () => {
     const layoutId = Id.safeParse(id);
     const { db, yard } = await yardContext();
-    const setup = layoutId.success ? await settingSetup(db, yard.id, layoutId.data) : null;
+    const setup = layoutId.success ? await settingSetup(db, yard.id, layoutId.data, stage) : null;
     if (!setup) return refuse(GONE);
     const walker = (await walkersOf(db, yard.id)).find(({ id: one }) => one === walkerId);
     if (!walker) return refuse('Nobody with this step is in the yard any more.');
@@ -40,16 +41,21 @@ export async function roundStepsAction(
   });
 }
 
-const Kept = z.strictObject({ layoutId: Id, revision: z.number().int().min(1), typed: GroundTyped });
+const Kept = z.strictObject({
+  layoutId: Id,
+  revision: z.number().int().min(1),
+  stage: z.string().max(120).nullable(),
+  typed: GroundTyped,
+});
 
 /** Keeps what was really measured on the ground as what is ridden; the plan stays as it is. */
 export async function keepStandingAction(sent: unknown): Promise<FormOutcome> {
   return attempt<object>(async () => {
     const kept = Kept.safeParse(sent);
     if (!kept.success) return refuse('What was measured cannot be understood: nothing was kept.');
-    const { layoutId, revision, typed } = kept.data;
+    const { layoutId, revision, stage, typed } = kept.data;
     const { db, write, yard } = await yardContext();
-    const setup = await settingSetup(db, yard.id, layoutId);
+    const setup = await settingSetup(db, yard.id, layoutId, stage);
     if (!setup) return refuse(GONE);
     if (setup.yardLayout.revision !== revision)
       return refuse('The plan was changed in the meantime: load this page again, and measure by the new sheet.');

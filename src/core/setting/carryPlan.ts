@@ -2,6 +2,7 @@ import { distanceM, type PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { kitOfAll } from '../items/kit';
 import { cheapestAssignment } from './assignment';
+import type { Load } from './carryRoute';
 import { loosePieces, type LooseKind, type LoosePiece } from './loosePieces';
 
 /** Pieces carried together: from an item or the store, to an item or the store. */
@@ -24,6 +25,15 @@ export type CarryPlan = {
   moreCups: number;
   /** All metres that all pieces are carried. */
   carriedM: number;
+  /** Every piece that is carried, one by one: what it is, of which item to which (null is the store), from where to where. */
+  loads: CarriedLoad[];
+};
+
+export type CarriedLoad = Load & {
+  kind: LooseKind;
+  sizeM: number | null;
+  fromItem: string | null;
+  toItem: string | null;
 };
 
 /** What lies within this of its next place stays, metres. */
@@ -44,6 +54,11 @@ export function carryPlan(from: readonly Item[], to: readonly Item[], storeAt: P
     carries: together(moves.filter(({ lengthM }) => lengthM > STAYS_M)),
     stays: staying(moves.filter(({ lengthM }) => lengthM <= STAYS_M)),
     moreCups: kitOfAll(to).cups - kitOfAll(from).cups,
+    loads: moves
+      .filter(({ lengthM }) => lengthM > STAYS_M)
+      .map(({ piece: { kind, sizeM }, from: fromItem, to: toItem, fromAt, toAt }) => ({
+        ...{ kind, sizeM: kind === 'pole' ? sizeM : null, fromItem, toItem, from: fromAt, to: toAt },
+      })),
     carriedM: moves.reduce((sum, { lengthM }) => sum + (lengthM > STAYS_M ? lengthM : 0), 0),
   };
 }
@@ -59,7 +74,14 @@ function byLikeness(pieces: readonly LoosePiece[]): Map<string, LoosePiece[]> {
   return groups;
 }
 
-type Move = { piece: LoosePiece; from: string | null; to: string | null; lengthM: number };
+type Move = {
+  piece: LoosePiece;
+  from: string | null;
+  to: string | null;
+  fromAt: PointM;
+  toAt: PointM;
+  lengthM: number;
+};
 
 /** Going straight is never longer than going by the store, so that as many as can be go from place to place. */
 function matchLike(there: readonly LoosePiece[], wanted: readonly LoosePiece[], storeAt: PointM): Move[] {
@@ -70,7 +92,8 @@ function matchLike(there: readonly LoosePiece[], wanted: readonly LoosePiece[], 
   const moves = few.map((a, row): Move => {
     const b = many[columns[row]!]!;
     const [start, end] = few === there ? [a, b] : [b, a];
-    return { piece: end, from: start.item, to: end.item, lengthM: distanceM(a.at, b.at) };
+    const places = { fromAt: start.at, toAt: end.at };
+    return { piece: end, from: start.item, to: end.item, ...places, lengthM: distanceM(a.at, b.at) };
   });
   const alone = many.filter((_, column) => !matched.has(column));
   return [
@@ -78,8 +101,8 @@ function matchLike(there: readonly LoosePiece[], wanted: readonly LoosePiece[], 
     ...alone.map((piece): Move => {
       const lengthM = distanceM(piece.at, storeAt);
       return many === there
-        ? { piece, from: piece.item, to: null, lengthM }
-        : { piece, from: null, to: piece.item, lengthM };
+        ? { piece, from: piece.item, to: null, fromAt: piece.at, toAt: storeAt, lengthM }
+        : { piece, from: null, to: piece.item, fromAt: storeAt, toAt: piece.at, lengthM };
     }),
   ];
 }

@@ -8,6 +8,7 @@ import type { PieceEnd } from './pieceEnds';
 import { isGoodPull, type MeasureId, type Placing } from './placing';
 import { towardsWords } from './riddenTowards';
 import { layoutLabels } from '../layout/labels';
+import { labelsAsBuilt } from '../question/labelsAsBuilt';
 import type { Layout } from '../layout/layout';
 import { stopNumbers } from '../layout/stopNumbers';
 import type { SetPeg, SetPiece } from './settingSheet';
@@ -28,9 +29,13 @@ const END_WORDS: Record<PieceEnd, string> = {
 /**
  * What pieces are called on a sheet: by the numbers that stand on the cones beside them, the same as everywhere else, all of them where
  * a course comes back ("2·7"). Where two tracks have the same number, with the track it is of.
+ * @param built - as it is built at a stage: a fence that lies as a pole keeps its number
  */
-export function sheetLabels(layout: Pick<Layout, 'items' | 'tracks'>): (item: string) => string {
-  const { short, inWords } = layoutLabels(layout);
+export function sheetLabels(
+  layout: Pick<Layout, 'items' | 'tracks'>,
+  built: Pick<Layout, 'items'> = layout,
+): (item: string) => string {
+  const { short, inWords } = built === layout ? layoutLabels(layout) : labelsAsBuilt(layout, built);
   const marks = new Map(layout.items.map(({ id }) => [id, numbersOf(layout, id) ?? short(id)]));
   const all = [...marks.values()];
   return item => {

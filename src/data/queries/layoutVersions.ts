@@ -7,6 +7,7 @@ import {
   type Arena,
   type Layout as CoreLayout,
   type Plan,
+  type ResolvedPlan,
 } from '@/core';
 import { readLayout, writeLayout } from '@/files/layoutFile';
 import { writePlan } from '@/files/planDocument';
@@ -43,12 +44,21 @@ export type LayoutVersion = {
 export async function madeLayout(
   db: Pick<RoanDatabase, 'select'>,
   yardId: string,
-  { name, arena, plan }: Layout,
+  layout: Layout,
 ): Promise<CoreLayout> {
+  return (await madePlan(db, yardId, layout)).layout;
+}
+
+/** The same with the exercises that it is made of. */
+export async function madePlan(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  { name, arena, plan }: Layout,
+): Promise<ResolvedPlan> {
   const horses = await listHorses(db, yardId);
   const kit = kitCounts(await listKit(db, yardId));
   const rules = await yardRules(db, yardId);
-  return resolvePlan(plan, planGround(name, arena, horses, kit, rules)).layout;
+  return resolvePlan(plan, planGround(name, arena, horses, kit, rules));
 }
 
 /** What a plan comes to today, with its pieces where they really stand. */

@@ -40,9 +40,18 @@ export class PdfPaper {
     this.doc.on('data', (chunk: Buffer) => this.chunks.push(chunk));
   }
 
+  /** Where the room of a page ends, and how much of it is left, mm. */
+  get endMm(): number {
+    return this.heightMm - MARGIN_MM;
+  }
+
+  get leftMm(): number {
+    return this.endMm - this.yMm;
+  }
+
   /** Whether so much more fits on this page. */
   fits(heightMm: number): boolean {
-    return this.yMm + heightMm <= this.heightMm - MARGIN_MM;
+    return heightMm <= this.leftMm;
   }
 
   newPage(): void {
@@ -78,13 +87,17 @@ export class PdfPaper {
     this.yMm += heightMm + gapMm;
   }
 
-  rule(): void {
-    const { doc } = this;
-    doc
-      .moveTo(MARGIN_MM * PT_PER_MM, this.yMm * PT_PER_MM)
-      .lineTo((MARGIN_MM + this.innerWidthMm) * PT_PER_MM, this.yMm * PT_PER_MM)
+  /** A thin line, from so far in. */
+  thinLine(xMm: number, yMm: number, widthMm: number): void {
+    this.doc
+      .moveTo((MARGIN_MM + xMm) * PT_PER_MM, yMm * PT_PER_MM)
+      .lineTo((MARGIN_MM + xMm + widthMm) * PT_PER_MM, yMm * PT_PER_MM)
       .lineWidth(0.5)
       .stroke('#888888');
+  }
+
+  rule(): void {
+    this.thinLine(0, this.yMm, this.innerWidthMm);
     this.yMm += 1.5;
   }
 

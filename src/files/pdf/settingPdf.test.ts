@@ -34,13 +34,14 @@ const LAYOUT: Layout = {
   kit: { poles: 3, stands: 2, cups: 20, blocks: 0, cones: 4, fillers: 0, markers: 0 },
 } as Layout;
 
-async function rendered(paper: PaperSize, page = 1): Promise<PdfPage> {
+async function rendered(paper: PaperSize, page = 1, parts: 'sheet' | 'all' = 'sheet'): Promise<PdfPage> {
   const sheet = settingSheet(LAYOUT, { measureBy: 'walls', from: { xM: 10, yM: 0 } });
   const bytes = await settingPdf({
-    ...{ layout: LAYOUT, tracks: reckonLayout(LAYOUT), arenaName: 'Long arena', unit: 'ft', paper },
+    ...{ layout: LAYOUT, whole: LAYOUT, sheet, tracks: reckonLayout(LAYOUT), arenaName: 'Long arena' },
+    ...{ unit: 'ft', paper, parts, stageName: null, minutes: 9 },
     printed: printedSheet(LAYOUT, sheet, { unit: 'ft', stepM: 0.85 }),
     walker: { name: 'Małgorzata', stepM: 0.85 },
-    touchiest: placingTolerance(LAYOUT),
+    tolerances: placingTolerance(LAYOUT),
   });
   return pdfPage(bytes, path.join(folder, `${paper}.pdf`), { page, dpi: DPI });
 }
@@ -82,10 +83,15 @@ test('it names what is to be carried, measured and checked, in the shipped face'
   expect(text).toMatch(/Both ends: along the \w long side, from \w/);
   expect(text).toMatch(/Check: /);
   expect(text).toContain('Roan does not replace a qualified instructor');
-  const called = await rendered('a4', 2);
-  expect(called.pages).toBe(3);
+  expect(page.pages).toBe(1);
+  const pictures = await rendered('a4', 2, 'all');
+  expect(pictures.pages).toBe(4);
+  expect(pictures.texts.join(' ')).toContain('Step by step');
+  const called = await rendered('a4', 3, 'all');
   expect(called.texts.join(' ')).toContain('Called out: lane');
-  expect((await rendered('a4', 3)).texts.join(' ')).toContain('Distance card');
+  const card = (await rendered('a4', 4, 'all')).texts.join(' ');
+  expect(card).toContain('Juniper');
+  expect(card).toMatch(/1 to 2:/);
   const bytes = readFileSync(path.join(folder, 'a4.pdf'), 'latin1');
   expect(bytes).toContain('AtkinsonHyperlegible');
   expect(bytes).not.toMatch(/\/Subtype ?\/Image/);

@@ -1,57 +1,69 @@
 import {
   callSheet,
   DISCLAIMER,
-  distanceCard,
   formatReading,
   layoutLabels,
-  layoutStride,
   turnWords,
   usualCautions,
   type Layout,
   type LengthUnit,
   type ReckonedItemTrack,
   type ReckonedTrack,
+  type SettingSheet,
   type Tolerance,
 } from '@/core';
 import type { PrintedPiece, PrintedSheet } from '../printedSheet';
+import { distanceCards } from './cardsPdf';
 import { pdfDrawing } from './pdfDrawing';
-import { PdfPaper, type PaperSize } from './pdfPaper';
+import { PdfPaper, type PaperSize, type Words } from './pdfPaper';
+import { picturePages } from './picturePages';
 
 export type SettingPdfInput = {
   layout: Layout;
+  /** As drawn, where the layout is a stage of it. */
+  whole: Layout;
+  sheet: SettingSheet;
   tracks: readonly ReckonedTrack[];
   printed: PrintedSheet;
   arenaName: string;
+  /** The stage that it is set for; null as drawn. */
+  stageName: string | null;
   unit: LengthUnit;
   /** Whose steps the sheet speaks in. */
   walker: { name: string; stepM: number } | null;
-  /** The pieces a word hangs on most, the touchiest first. */
-  touchiest: readonly Tolerance[];
+  /** How far each piece may be off before a word changes. */
+  tolerances: readonly Tolerance[];
+  minutes: number;
   paper: PaperSize;
+  /** The sheet alone, on one page where it fits; or with a picture of every step, the call sheet and a card for each horse. */
+  parts: 'sheet' | 'all';
 };
 
-/** A setting sheet to print: drawing to scale, kit, every piece with its measures; then call sheet and distance card. */
+/** What the drawing may take of the page. */
+const DRAWING_MM = 74;
+/** Read at arm's length: as large as fits on one page, never smaller than the last. */
+const SIZES_PT = [11.5, 11, 10.5, 10, 9.5] as const;
+const GUTTER_MM = 6;
+
+/** A setting sheet to print: the drawing to scale, kit, and every piece with its measures, on one page where that can be. */
 export async function settingPdf(input: SettingPdfInput): Promise<Buffer> {
-  const { layout, tracks, printed, arenaName, walker, paper: size } = input;
+  const { layout, whole, tracks, printed, arenaName, stageName, walker, minutes, paper: size } = input;
   const paper = new PdfPaper(size, `${layout.name}: setting sheet`);
-  paper.line({ text: layout.name, bold: true, sizePt: 18 }, 0.5);
-  paper.line({ text: `${arenaName}. Setting sheet${walker ? `, in steps of ${walker.name}` : ''}.`, grey: true }, 2);
-  paper.line({ text: `Carry out: ${kitText(printed)}.` }, 1.5);
-  touchy(paper, input);
+  const title = stageName === null ? layout.name : `${layout.name}: ${stageName}`;
+  paper.line({ text: title, bold: true, sizePt: 16 }, 0.3);
+  const steps = walker ? `, in steps of ${walker.name}` : '';
+  const about = `${arenaName}${steps}. About ${minutes} min for one person. Carry out: ${kitText(printed)}.`;
+  paper.line({ text: about, sizePt: 9.5 }, 0.8);
   const numbers = new Map(printed.pieces.map(({ id, number }) => [id, number]));
-  const scale = pdfDrawing(paper, layout, tracks, numbers, input.unit);
-  paper.line(
-    { text: `Drawn 1 : ${scale}. Where it is printed larger or smaller, the scale bar still tells.`, sizePt: 9 },
-    2,
-  );
-  for (const peg of printed.pegs)
-    block(paper, { number: `Peg ${peg.peg}`, name: peg.serves, lines: peg.lines, checks: [], notes: [] });
-  for (const piece of printed.pieces) block(paper, piece);
-  paper.line({ text: 'A piece was knocked away? Its own lines here put it back, by themselves.', sizePt: 9 });
-  for (const caution of usualCautions(layout.items)) paper.line({ text: caution, sizePt: 8.5 }, 0.4);
-  paper.line({ text: DISCLAIMER, sizePt: 8.5 });
-  callPages(paper, input);
-  cardPage(paper, input);
+  const scale = pdfDrawing(paper, layout, tracks, numbers, input.unit, { heightMm: DRAWING_MM });
+  const drawn = `Drawn 1 : ${scale}; the scale bar still tells where it is not. Left and right are as each piece is ridden.`;
+  paper.line({ text: drawn, sizePt: 8.5 }, 1);
+  columns(paper, blocksOf(input), footOf(layout));
+  if (input.parts === 'all') {
+    picturePages(paper, { layout, whole, sheet: input.sheet, printed });
+    callPages(paper, input);
+    distanceCards(paper, input);
+  }
   return paper.bytes();
 }
 
@@ -61,54 +73,95 @@ function kitText({ kit }: PrintedSheet): string {
     .join(', ');
 }
 
-function touchy(paper: PdfPaper, { touchiest, unit, printed }: SettingPdfInput): void {
-  const numberOf = (id: string) => printed.pieces.find(piece => piece.id === id)?.number ?? id;
-  const [first] = touchiest;
-  if (!first) return;
-  const words = touchiest
-    .slice(0, 3)
-    .map(({ item, offM, horse }) => `${numberOf(item)} (${formatReading(offM, unit === 'm' ? 'cm' : unit)}, ${horse})`);
-  paper.line({ text: `Touchiest, with how far off a word changes: ${words.join(', ')}.` }, 1.5);
+function footOf({ items }: Layout): Words[] {
+  const words = ['Knocked away? Its own lines put a piece back.', ...usualCautions(items), DISCLAIMER];
+  return words.map(text => ({ text, sizePt: 8 }));
 }
 
-type Block = Pick<PrintedPiece, 'number' | 'name' | 'lines' | 'checks' | 'notes'>;
+type Block = Pick<PrintedPiece, 'number' | 'name' | 'lines' | 'checks' | 'notes'> & { matters: string };
 
-const NUMBER_MM = 14;
-const TAPE_MM = 30;
-const STEPS_MM = 46;
+function blocksOf({ printed, tolerances, unit }: SettingPdfInput): Block[] {
+  const pegs = printed.pegs.map(({ peg, lines, serves }) => ({
+    ...{ number: `Peg ${peg}`, name: serves, lines, checks: [], notes: [], matters: '' },
+  }));
+  const pieces = printed.pieces.map(piece => {
+    const tolerance = tolerances.find(({ item }) => item === piece.id);
+    const offM = tolerance && formatReading(tolerance.offM, unit === 'm' ? 'cm' : unit);
+    return { ...piece, matters: tolerance ? `${offM} matters for ${tolerance.horse}` : '' };
+  });
+  return [...pegs, ...pieces];
+}
 
-/** One piece: its number, its lines with tape and steps, its check. Kept together on a page. */
-function block(paper: PdfPaper, { number, name, lines, checks, notes }: Block): void {
-  const wordsMm = paper.innerWidthMm - NUMBER_MM - TAPE_MM - STEPS_MM;
-  const rows = [
-    ...lines.map(({ words, tape, steps, follows }) => ({
-      words: { text: words },
-      tape: { text: tape, bold: true },
-      steps: { text: follows ? 'as long as the piece is' : (steps ?? ''), grey: true },
-    })),
-    ...checks.map(({ words, tape }) => ({
-      ...{ words: { text: `Check: ${words}` }, tape: { text: tape, bold: true } },
-      steps: { text: '' },
-    })),
-  ];
-  const note = { text: notes.join(' '), sizePt: 9, grey: true };
-  const draw = (yMm: number, isReal: boolean) => {
-    let y =
-      yMm + paper.words({ text: name, bold: true, sizePt: 11 }, NUMBER_MM, yMm, paper.innerWidthMm - NUMBER_MM, isReal);
-    if (isReal) paper.words({ text: number, bold: true, sizePt: number.length > 3 ? 10 : 15 }, 0, yMm - 0.5, NUMBER_MM);
-    for (const row of rows)
-      y += Math.max(
-        paper.words(row.words, NUMBER_MM, y, wordsMm, isReal),
-        paper.words(row.tape, NUMBER_MM + wordsMm, y, TAPE_MM, isReal),
-        paper.words(row.steps, NUMBER_MM + wordsMm + TAPE_MM, y, STEPS_MM, isReal),
-      );
-    if (notes.length > 0) y += paper.words(note, NUMBER_MM, y, paper.innerWidthMm - NUMBER_MM, isReal);
-    return y - yMm;
+/** Two columns of blocks, as large as lets all of them stand on this page; else over as many pages as it takes. */
+function columns(paper: PdfPaper, blocks: readonly Block[], foot: readonly Words[]): void {
+  const widthMm = (paper.innerWidthMm - GUTTER_MM) / 2;
+  const footMm = foot.reduce((sum, words) => sum + paper.words(words, 0, 0, paper.innerWidthMm, false), 0);
+  const heights = (sizePt: number) => blocks.map(one => block(paper, one, { sizePt, widthMm }));
+  const sizePt = SIZES_PT.find(size => fitsTwo(heights(size), paper.leftMm - footMm)) ?? 10.5;
+  let [column, topMm] = [0, paper.yMm];
+  let yMm = topMm;
+  for (const one of blocks) {
+    const heightMm = block(paper, one, { sizePt, widthMm });
+    if (yMm + heightMm > paper.endMm - footMm) {
+      column += 1;
+      if (column > 1) {
+        paper.newPage();
+        [column, topMm] = [0, paper.yMm];
+      }
+      yMm = topMm;
+    }
+    block(paper, one, { sizePt, widthMm, at: { xMm: column * (widthMm + GUTTER_MM), yMm } });
+    yMm += heightMm;
+  }
+  paper.yMm = paper.endMm - footMm;
+  for (const words of foot) paper.yMm += paper.words(words, 0, paper.yMm, paper.innerWidthMm);
+}
+
+/** Whether blocks go into two columns of a height, in their order. */
+function fitsTwo(heightsMm: readonly number[], leftMm: number): boolean {
+  let [column, yMm] = [0, 0];
+  for (const heightMm of heightsMm) {
+    if (yMm + heightMm > leftMm) [column, yMm] = [column + 1, 0];
+    if (column > 1 || heightMm > leftMm) return false;
+    yMm += heightMm;
+  }
+  return true;
+}
+
+const NUMBER_SHARE = 1.15;
+const TAPE_SHARE = 2.35;
+
+type BlockPlace = { sizePt: number; widthMm: number; at?: { xMm: number; yMm: number } };
+
+/** One piece: its number, its measures to what matters, its check. Returns its height, mm; drawn where it has a place. */
+function block(paper: PdfPaper, { number, name, lines, checks, notes, matters }: Block, place: BlockPlace): number {
+  const { sizePt, widthMm, at } = place;
+  const { xMm, yMm } = at ?? { xMm: 0, yMm: 0 };
+  const isReal = at !== undefined;
+  const [numberMm, tapeMm] = [sizePt * NUMBER_SHARE, sizePt * TAPE_SHARE];
+  const wordsMm = widthMm - numberMm - tapeMm - 1;
+  const tapeX = xMm + widthMm - tapeMm;
+  if (isReal) paper.thinLine(xMm, yMm, widthMm);
+  let y = yMm + 0.8;
+  const large = number.length > 3 ? sizePt : sizePt + 4;
+  if (isReal) paper.words({ text: number, bold: true, sizePt: large }, xMm, y - 0.4, numberMm + 6);
+  y += paper.words({ text: name, bold: true, sizePt }, xMm + numberMm, y, widthMm - numberMm, isReal);
+  const row = (words: string, tape: string, steps: string | null) => {
+    const left = paper.words({ text: words, sizePt: sizePt - 0.5 }, xMm + numberMm, y, wordsMm, isReal);
+    const right = paper.words({ text: tape, bold: true, sizePt }, tapeX, y, tapeMm, isReal);
+    const below = steps ? paper.words({ text: steps, sizePt: sizePt - 1.5 }, tapeX, y + right, tapeMm, isReal) : 0;
+    y += Math.max(left, right + below);
   };
-  const heightMm = draw(0, false);
-  if (!paper.fits(heightMm + 2)) paper.newPage();
-  paper.rule();
-  paper.yMm += draw(paper.yMm, true) + 1.5;
+  // What follows from its own length is not measured: the name says how long a piece is.
+  for (const { words, rounded, roundedSteps, follows } of lines) if (!follows) row(words, rounded, roundedSteps);
+  for (const { words, rounded } of checks) row(`Check: ${words}`, rounded, null);
+  const small = [matters, ...notes]
+    .filter(text => text !== '')
+    .join('. ')
+    .replaceAll('..', '.');
+  if (small !== '')
+    y += paper.words({ text: small, sizePt: sizePt - 2, grey: true }, xMm + numberMm, y, widthMm - numberMm, isReal);
+  return y + 0.8 - yMm;
 }
 
 /** Each track over fences as it is called out. */
@@ -132,31 +185,5 @@ function callPages(paper: PdfPaper, { layout, tracks, unit }: SettingPdfInput): 
       const way = `then ${turnWords(next.turns)}, ${formatReading(next.groundM, unit)}`;
       paper.line({ text: `     ${calls === '' ? way : `${way}: ${calls}`}`, sizePt: 11 }, 1.5);
     }
-  }
-}
-
-/** The ground of one to five strides for each horse of the layout, where fences are ridden. */
-function cardPage(paper: PdfPaper, { layout, unit }: SettingPdfInput): void {
-  const jumps = layout.items.some(({ kind }) => kind === 'fence');
-  const riders = layout.horses.flatMap(horse => {
-    const stride = layoutStride(horse, 'course-canter', 'course');
-    return stride ? [{ name: horse.name, card: distanceCard(stride, layout.school, []) }] : [];
-  });
-  if (!jumps || riders.length === 0) return;
-  paper.newPage();
-  paper.line({ text: 'Distance card', bold: true, sizePt: 18 }, 1);
-  const school =
-    layout.school === 'two-metre' ? 'two metres to land and to take off' : 'half a stride to land and to take off';
-  paper.line(
-    { text: `Ground between low fences for each count, ${school}: easy, and from shortest to longest.`, grey: true },
-    3,
-  );
-  for (const { name, card } of riders) {
-    paper.line({ text: name, bold: true, sizePt: 13 }, 0.5);
-    for (const { strides, shortestM, evenM, longestM } of card.counts.slice(1)) {
-      const [even, shortest, longest] = [evenM, shortestM, longestM].map(lengthM => formatReading(lengthM, unit));
-      paper.line({ text: `${strides}:   ${even}   (${shortest} to ${longest})`, sizePt: 11 }, 0.2);
-    }
-    paper.yMm += 2;
   }
 }

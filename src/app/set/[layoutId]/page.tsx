@@ -4,7 +4,8 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { changedLegs, layoutCautions, outOfPlace, placingTolerance, reckonLayout } from '@/core';
 import { contents } from '@/app/_server/layoutCards';
-import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup';
+import { roundedLengths } from '@/files/printedSheet';
+import { effortOf, measureByOf, settingSetup, sheetOf, walkersOf } from '@/app/_server/settingSetup';
 import { listTicks } from '@/data/queries/settingTicks';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -16,18 +17,21 @@ export const metadata: Metadata = { title: 'Set' };
 
 type SetPageProps = {
   params: Promise<{ layoutId: string }>;
-  searchParams: Promise<{ steps?: string | string[]; by?: string | string[] }>;
+  searchParams: Promise<{ steps?: string | string[]; by?: string | string[]; stage?: string | string[] }>;
 };
 
 export default async function SetPage({ params, searchParams }: SetPageProps) {
   const { layoutId } = await params;
-  const { steps, by } = await searchParams;
-  const { db, yard } = await yardContext();
-  const setup = await settingSetup(db, yard.id, layoutId);
+  const { steps, by, stage } = await searchParams;
+  const { db, yard, unit } = await yardContext();
+  const setup = await settingSetup(db, yard.id, layoutId, stage);
   if (!setup) notFound();
   const { layout, yardLayout, standing } = setup;
   const tracks = reckonLayout(layout);
   const walkers = await walkersOf(db, yard.id);
+  // Without a word about it the sheet speaks in the first one's steps; “none” is a tape only.
+  const walker = steps === 'none' ? null : (walkers.find(({ id }) => id === steps) ?? walkers[0] ?? null);
+  const sheet = sheetOf(setup, measureByOf(by));
   return (
     <>
       <FollowThread layout={{ id: layoutId, name: yardLayout.name }} />
@@ -41,20 +45,25 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
       {layout.items.length > 0 ? (
         <SettingSheet
           // What was typed and ticked belongs to one revision of a layout.
-          key={`${layoutId} ${yardLayout.revision}`}
+          key={`${layoutId} ${yardLayout.revision} ${setup.stage ?? ''}`}
           layoutId={layoutId}
           revision={yardLayout.revision}
           arenaName={yardLayout.arena.name}
           marks={yardLayout.arena.marks}
           contents={contents(layout)}
           layout={layout}
+          whole={setup.whole}
+          stages={setup.stages}
+          stage={setup.stage}
+          rounded={roundedLengths(layout, sheet, { unit, stepM: walker?.stepLengthM ?? null })}
+          effort={effortOf(setup, sheet)}
           from={setup.from}
           tracks={tracks}
           cautions={layoutCautions(layout, tracks, await yardCautionLimits(db, yard.id))}
           tolerances={placingTolerance(layout)}
           horseIds={yardLayout.plan.groupIds}
           walkers={walkers}
-          walkerId={typeof steps === 'string' ? steps : null}
+          walkerId={walker?.id ?? null}
           measureBy={measureByOf(by)}
           firstTicks={await listTicks(db, yard.id, layoutId)}
           standing={

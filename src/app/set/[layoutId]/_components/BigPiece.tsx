@@ -5,6 +5,7 @@ import { useMediaQuery } from '@mantine/hooks';
 import type { Ticks } from '../_state/useTicks';
 import { Measures } from './Measures';
 import type { SetStep } from './setStep';
+import { StepPicture } from './StepPicture';
 
 type BigPieceProps = { step: SetStep; ticks: Ticks; onClose: () => void };
 
@@ -17,6 +18,7 @@ export function BigPiece({ step, ticks, onClose }: BigPieceProps) {
   };
   return (
     <Modal opened onClose={onClose} fullScreen={isPhone} size="lg" title={`Put it back: ${step.label}, ${step.name}`}>
+      <StepPicture picture={step.picture} />
       <Measures step={step} large />
       <Button size="xl" fullWidth mt="md" disabled={!ticks.ready} onClick={put}>
         It stands again

@@ -19,6 +19,7 @@ type GroundPanelProps = {
   tracks: readonly ReckonedTrack[];
   sheet: CoreSheet;
   measureBy: SettingWish['measureBy'];
+  stage: string | null;
   steps: readonly SetStep[];
   walker: Walker | null;
   onKept: () => void;
@@ -26,18 +27,18 @@ type GroundPanelProps = {
 
 /** What was really measured on the ground, what it changes, and whether to ride it so or to put it back. */
 export function GroundPanel(props: GroundPanelProps) {
-  const { layoutId, revision, layout, tracks, sheet, measureBy, steps, walker, onKept } = props;
+  const { layoutId, revision, layout, tracks, sheet, measureBy, stage, steps, walker, onKept } = props;
   const { unit } = useLengths();
   const router = useRouter();
   const reading = { unit, stepM: walker?.stepLengthM ?? null };
-  const truth = useGroundTruth(layout, sheet, measureBy, reading, `measured ${layoutId} ${revision}`);
+  const truth = useGroundTruth(layout, sheet, measureBy, reading, `measured ${layoutId} ${revision} ${stage ?? ''}`);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const { ground } = truth;
   const keep = () =>
     begin(async () => {
       if (ground.kind !== 'measured') return;
-      const answer = await keepStandingAction({ layoutId, revision, typed: ground.typed }).catch(() => null);
+      const answer = await keepStandingAction({ layoutId, revision, stage, typed: ground.typed }).catch(() => null);
       setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: what you typed is kept here.'));
       if (!answer?.ok) return;
       truth.forget();

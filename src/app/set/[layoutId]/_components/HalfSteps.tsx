@@ -9,16 +9,22 @@ import type { SetStep } from './setStep';
 import type { Walker } from './SettingSheet';
 import classes from './HalfSteps.module.css';
 
-type HalfStepsProps = { layoutId: string; walker: Walker; measureBy: string; steps: readonly SetStep[] };
+type HalfStepsProps = {
+  layoutId: string;
+  walker: Walker;
+  measureBy: string;
+  stage: string | null;
+  steps: readonly SetStep[];
+};
 
 /** Walking in half steps only, without a tape: which way to round each measure, and what that does to the horses. */
-export function HalfSteps({ layoutId, walker, measureBy, steps }: HalfStepsProps) {
+export function HalfSteps({ layoutId, walker, measureBy, stage, steps }: HalfStepsProps) {
   const [rounded, setRounded] = useState<RoundedSteps | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const round = () =>
     begin(async () => {
-      const answer = await roundStepsAction(layoutId, walker.id, measureBy).catch(() => null);
+      const answer = await roundStepsAction(layoutId, walker.id, measureBy, stage).catch(() => null);
       if (answer?.ok) setRounded(answer);
       setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: try again in a moment.'));
     });

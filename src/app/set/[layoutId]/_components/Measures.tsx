@@ -1,45 +1,68 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import type { PrintedLine } from '@/files/printedSheet';
+import { UnstyledButton } from '@mantine/core';
+import { useState } from 'react';
 import type { SetStep } from './setStep';
 import classes from './Measures.module.css';
 
 type MeasuresProps = { step: SetStep; large?: boolean };
 
-/** What to measure for one piece: words, tape and own steps, then the check and what else is to be known. */
+/**
+ * What to measure for one piece: words, tape and own steps to what matters, with the exact length a tap away; then the check and
+ * what else is to be known.
+ */
 export function Measures({ step, large }: MeasuresProps) {
   const { formatChange } = useLengths();
+  const [isExact, setExact] = useState(false);
   const length = (lengthM: number) => formatChange(lengthM).slice(1);
   const { lines, checks, notes, tolerance, walkedOffM } = step;
+  const shown = (line: Pick<PrintedLine, 'tape' | 'rounded'>) => (isExact ? line.tape : line.rounded);
+  const isRounded = [...lines, ...checks].some(({ tape, rounded }) => tape !== rounded);
+  // What matters most is the first: the gap from the piece before.
+  const matters = tolerance && `${length(tolerance.offM)} ${tolerance.way} matters for ${tolerance.horse}`;
   return (
     <div className={classes.measures} data-large={large || undefined}>
       <dl className={classes.lines}>
-        {lines.map(({ words, measure, tape, steps, follows }) => (
-          <div key={measure} className={classes.line} data-follows={follows || undefined}>
-            <dt>{words}</dt>
+        {lines.map((line, index) => (
+          <div key={line.measure} className={classes.line} data-follows={line.follows || undefined}>
+            <dt>{line.words}</dt>
             <dd>
-              <strong>{tape}</strong>
-              {steps && <span>{steps}</span>}
-              {follows && <span>where its own length ends</span>}
+              <strong>{shown(line)}</strong>
+              {line.steps && <span>{isExact ? line.steps : line.roundedSteps}</span>}
+              {line.follows && <span>where its own length ends</span>}
+              {index === 0 && matters && <span>{matters}</span>}
             </dd>
           </div>
         ))}
-        {checks.map(({ words, tape }) => (
-          <div key={words} className={classes.line} data-check="">
-            <dt>Check: {words}</dt>
+        {checks.map(check => (
+          <div key={check.words} className={classes.line} data-check="">
+            <dt>Check: {check.words}</dt>
             <dd>
-              <strong>{tape}</strong>
+              <strong>{shown(check)}</strong>
             </dd>
           </div>
         ))}
       </dl>
+      {isRounded && (
+        <UnstyledButton
+          className={`${classes.exact} roan-no-print`}
+          aria-pressed={isExact}
+          onClick={() => setExact(!isExact)}
+        >
+          {isExact ? 'To what matters' : 'Exactly'}
+        </UnstyledButton>
+      )}
       {notes.length > 0 && <p>{notes.join(' ')}</p>}
-      {tolerance && (
+      {walkedOffM !== null && (
         <p>
-          May be {length(tolerance.offM)} off ({tolerance.way}) before {tolerance.horse} reads “{tolerance.after}”.
+          Walked in steps it may end up to {length(walkedOffM)} off its place
+          {lines.some(isGap) && '; the gap itself by less'}.
         </p>
       )}
-      {walkedOffM !== null && <p>Walked in steps, it may end up to {length(walkedOffM)} off.</p>}
     </div>
   );
 }
+
+const isGap = ({ measure }: PrintedLine) => measure.endsWith('|gap');

@@ -29,7 +29,7 @@ export function OneAtATime({ steps, ticks }: OneAtATimeProps) {
         <span>{step.label}</span> {step.name}
       </h2>
       <div className={classes.picture}>
-        <StepPicture drawn={step.drawn} />
+        <StepPicture picture={step.picture} />
       </div>
       <Measures step={step} large />
       <div className={classes.thumb}>

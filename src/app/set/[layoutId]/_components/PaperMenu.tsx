@@ -11,14 +11,21 @@ import {
 import { Button, Menu } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
+
+/** Sizes of paper, and what they are called. */
+const PAPERS = [
+  ['a4', 'PDF, A4'],
+  ['letter', 'PDF, Letter'],
+] as const;
 
 type PaperMenuProps = {
   layoutId: string;
   measureBy: SettingWish['measureBy'];
   walkerId: string | null;
+  stage: string | null;
   layout: Layout;
   tracks: readonly ReckonedTrack[];
   /** The group's horses, in the order of the layout's. */
@@ -28,10 +35,10 @@ type PaperMenuProps = {
 type Called = { track: ItemTrack; reckoned: ReckonedItemTrack };
 
 /** The sheet on paper and as files. */
-export function PaperMenu({ layoutId, measureBy, walkerId, layout, tracks, horseIds }: PaperMenuProps) {
+export function PaperMenu({ layoutId, measureBy, walkerId, stage, layout, tracks, horseIds }: PaperMenuProps) {
   const [called, setCalled] = useState<Called | null>(null);
   const file = (as: string, more: Record<string, string> = {}) =>
-    `/api/layouts/${layoutId}/sheet?${new URLSearchParams({ as, by: measureBy, ...(walkerId ? { steps: walkerId } : {}), ...more })}`;
+    `/api/layouts/${layoutId}/sheet?${new URLSearchParams({ as, by: measureBy, ...(walkerId ? { steps: walkerId } : {}), ...(stage ? { stage } : {}), ...more })}`;
   const courses = layout.tracks.flatMap(track => {
     const reckoned = tracks.find((one): one is ReckonedItemTrack => one.id === track.id && one.kind === 'items');
     return track.kind === 'items' && reckoned && track.through.length > 1 ? [{ track, reckoned }] : [];
@@ -44,12 +51,27 @@ export function PaperMenu({ layoutId, measureBy, walkerId, layout, tracks, horse
         </Menu.Target>
         <Menu.Dropdown>
           <Menu.Item onClick={() => window.print()}>Print this page</Menu.Item>
-          <Menu.Item component="a" href={file('pdf')} download>
-            PDF for A4
-          </Menu.Item>
-          <Menu.Item component="a" href={file('pdf', { paper: 'letter' })} download>
-            PDF for Letter
-          </Menu.Item>
+          {PAPERS.map(([paper, called]) => (
+            <Fragment key={paper}>
+              <Menu.Divider />
+              <Menu.Label>{called}</Menu.Label>
+              <Menu.Item component="a" href={file('pdf', { paper })} download>
+                The sheet
+              </Menu.Item>
+              <Menu.Item component="a" href={file('pdf', { paper, parts: 'all' })} download>
+                With pictures, call sheet and cards
+              </Menu.Item>
+              <Menu.Item component="a" href={file('numbers', { paper })} download>
+                Numbers to cut out
+              </Menu.Item>
+              {layout.horses.length > 0 && (
+                <Menu.Item component="a" href={file('cards', { paper })} download>
+                  Distances for each horse, to cut out
+                </Menu.Item>
+              )}
+            </Fragment>
+          ))}
+          <Menu.Divider />
           <Menu.Item component="a" href={`/api/layouts/${layoutId}/drawing`} download>
             Drawing (SVG)
           </Menu.Item>

@@ -7,20 +7,19 @@ import { Delivery } from '@/components/sync/Delivery';
 import {
   riddenRow,
   settingSheet,
-  stretchesOf,
+  sheetLabels,
   walkedOffM,
   type Caution,
   type Layout,
   type PointM,
   type ReckonedTrack,
-  type SetPeg,
-  type SetPiece,
   type SettingWish,
   type Tolerance,
 } from '@/core';
 import type { ArenaMarks } from '@/files/arenaMarks';
-import { printedSheet, type PrintedLine } from '@/files/printedSheet';
+import { printedSheet, type RoundedLengths } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
+import { stepPicture } from '@/files/stepPicture';
 import { SegmentedControl, Select } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -35,7 +34,6 @@ import { SheetDrawing } from './SheetDrawing';
 import { SheetWords } from './SheetWords';
 import { StandingBanner, type StandingNow } from './StandingBanner';
 import type { SetStep } from './setStep';
-import type { StepDrawn } from './StepPicture';
 import classes from './SettingSheet.module.css';
 
 export type Walker = { id: string; name: string; stepLengthM: number; stepShare: number };
@@ -48,6 +46,14 @@ type SettingSheetProps = {
   /** What lies there, in a line. */
   contents: string;
   layout: Layout;
+  /** As drawn, at whatever stage it is set: its numbers are used. */
+  whole: Layout;
+  stages: { key: string; name: string }[];
+  stage: string | null;
+  /** Its measures to what matters, for this way of measuring and this walker. */
+  rounded: RoundedLengths;
+  /** What it takes one person, and how long. */
+  effort: { walkedM: number; measures: number; minutes: number };
   /** Where the kit comes from. */
   from: PointM;
   tracks: ReckonedTrack[];
@@ -62,55 +68,53 @@ type SettingSheetProps = {
   standing: StandingNow | null;
 };
 
+/** Where no stage is chosen. */
+const AS_DRAWN = '';
+
 type View = 'list' | 'one' | 'ground';
 
 /** One page that becomes paper: the drawing with numbered pieces, what to carry out, and how each piece is found. */
 export function SettingSheet(props: SettingSheetProps) {
-  const { layoutId, arenaName, contents, layout, from, tracks, walkers, walkerId, measureBy, tolerances } = props;
+  const { layoutId, arenaName, contents, layout, whole, from, tracks, walkers, walkerId, measureBy } = props;
+  const { tolerances, rounded, stages, stage } = props;
   const { format, unit } = useLengths();
   const router = useRouter();
   const [view, setView] = useState<View>('list');
   const [bigId, setBigId] = useState<string | null>(null);
   const ticks = useTicks(layoutId, props.firstTicks);
-  // Without a word about it the sheet speaks in the first one's steps; “none” is a tape only.
-  const walker = walkerId === 'none' ? null : (walkers.find(({ id }) => id === walkerId) ?? walkers[0] ?? null);
+  const walker = walkers.find(({ id }) => id === walkerId) ?? null;
   const sheet = useMemo(() => settingSheet(layout, { measureBy, from }), [layout, measureBy, from]);
   const printed = useMemo(
-    () => printedSheet(layout, sheet, { unit, stepM: walker?.stepLengthM ?? null }),
-    [layout, sheet, unit, walker],
+    () => printedSheet(layout, sheet, { unit, stepM: walker?.stepLengthM ?? null }, rounded, whole),
+    [layout, sheet, unit, walker, rounded, whole],
   );
   const steps = useMemo<SetStep[]>(() => {
-    const drawn = (set: SetPeg | SetPiece, lines: readonly PrintedLine[]): StepDrawn => {
-      const own = 'item' in set ? [set.item] : [];
-      const from = 'hangsOn' in set ? set.hangsOn.flatMap(point => (point.kind === 'end' ? point.item : [])) : [];
-      const others = layout.items.filter(({ id }) => from.includes(id) && id !== own[0]?.id);
-      const tapes = new Map(lines.map(({ measure, tape, follows }) => [measure, follows ? null : tape]));
-      const stretches = stretchesOf(layout, sheet.pegs, set)
-        .filter(({ measure }) => tapes.get(measure) !== null)
-        .map(stretch => ({ ...stretch, tape: tapes.get(stretch.measure) ?? null }));
-      return { arena: layout.arena, items: [...own, ...others], stretches };
-    };
+    const numberOf = sheetLabels(whole, layout);
+    const picture = (index: number, of: 'pegs' | 'pieces') =>
+      stepPicture(layout, sheet, { set: sheet[of][index]!, lines: printed[of][index]!.lines, numberOf });
     const offM = walker ? walkedOffM(layout, sheet, walker.stepLengthM, walker.stepShare) : null;
     return [
       ...printed.pegs.map(({ peg, lines, serves }, index) => ({
         ...{ id: `peg ${peg}`, label: `Peg ${peg}`, name: serves, lines, checks: [], notes: [] },
-        drawn: drawn(sheet.pegs[index]!, lines),
+        picture: picture(index, 'pegs'),
         ...{ place: placeOfPoint(sheet.pegs[index]!.at), tolerance: null, walkedOffM: null },
       })),
       ...printed.pieces.map((piece, index) => ({
         ...piece,
-        drawn: drawn(sheet.pieces[index]!, piece.lines),
+        picture: picture(index, 'pieces'),
         label: piece.number,
         place: placeOf(layout.items.find(({ id }) => id === piece.id)!),
         tolerance: tolerances.find(({ item }) => item === piece.id) ?? null,
         walkedOffM: offM?.get(piece.id) ?? null,
       })),
     ];
-  }, [layout, sheet, printed, walker, tolerances]);
-  const go = (change: { steps?: string | null; by?: string }) => {
+  }, [layout, whole, sheet, printed, walker, tolerances]);
+  const go = (change: { steps?: string | null; by?: string; stage?: string }) => {
     const wish = new URLSearchParams();
     wish.set('steps', (change.steps === undefined ? walker?.id : change.steps) ?? 'none');
     wish.set('by', change.by ?? measureBy);
+    const at = change.stage ?? stage ?? AS_DRAWN;
+    if (at !== AS_DRAWN) wish.set('stage', at);
     router.replace(`/set/${layoutId}?${wish}`, { scroll: false });
   };
   const row = riddenRow(layout);
@@ -122,38 +126,15 @@ export function SettingSheet(props: SettingSheetProps) {
         title={layout.name}
         sub={`${arenaName}. ${contents}${row?.spacingM ? `, ${format(row.spacingM)} apart` : ''}.`}
         actions={
-          <div className={classes.choices} data-choices="">
-            {walkers.length > 0 && (
-              <Select
-                aria-label="Whose steps"
-                allowDeselect={false}
-                value={walker?.id ?? 'none'}
-                data={[
-                  ...walkers.map(({ id, name: person }) => ({ value: id, label: `Steps of ${person}` })),
-                  { value: 'none', label: 'With a tape only' },
-                ]}
-                onChange={id => go({ steps: id })}
-              />
-            )}
-            <SegmentedControl
-              aria-label="Measured how"
-              value={measureBy}
-              onChange={by => go({ by })}
-              data={[
-                { value: 'line', label: 'Along the line' },
-                { value: 'walls', label: 'From the walls' },
-                { value: 'tapes', label: 'With two tapes' },
-              ]}
-            />
-            <PaperMenu
-              layoutId={layoutId}
-              measureBy={measureBy}
-              walkerId={walker?.id ?? null}
-              layout={layout}
-              tracks={tracks}
-              horseIds={props.horseIds}
-            />
-          </div>
+          <PaperMenu
+            layoutId={layoutId}
+            measureBy={measureBy}
+            walkerId={walker?.id ?? null}
+            stage={stage}
+            layout={layout}
+            tracks={tracks}
+            horseIds={props.horseIds}
+          />
         }
       />
       {props.standing && (
@@ -171,21 +152,59 @@ export function SettingSheet(props: SettingSheetProps) {
         <SheetWords
           layoutId={layoutId}
           printed={printed}
-          tolerances={tolerances}
+          effort={props.effort}
+          stage={stage}
           walker={walker}
           hasWalkers={walkers.length > 0}
         />
       </div>
-      {walker && (
-        <HalfSteps
-          // Another sheet or another step is rounded anew.
-          key={`${walker.id} ${measureBy}`}
-          layoutId={layoutId}
-          walker={walker}
-          measureBy={measureBy}
-          steps={steps}
+      <div className={`${classes.choices} roan-no-print`} data-choices="">
+        {stages.length > 0 && (
+          <Select
+            aria-label="Built for"
+            allowDeselect={false}
+            value={stage ?? AS_DRAWN}
+            data={[
+              { value: AS_DRAWN, label: 'As drawn' },
+              ...stages.map(({ key, name }, index) => ({ value: key, label: `${index + 1}. ${name}` })),
+            ]}
+            onChange={at => at && go({ stage: at })}
+          />
+        )}
+        {walkers.length > 0 && (
+          <Select
+            aria-label="Whose steps"
+            allowDeselect={false}
+            value={walker?.id ?? 'none'}
+            data={[
+              ...walkers.map(({ id, name: person }) => ({ value: id, label: `Steps of ${person}` })),
+              { value: 'none', label: 'With a tape only' },
+            ]}
+            onChange={id => go({ steps: id })}
+          />
+        )}
+        <SegmentedControl
+          aria-label="Measured how"
+          value={measureBy}
+          onChange={by => go({ by })}
+          data={[
+            { value: 'line', label: 'Along the line' },
+            { value: 'walls', label: 'From the walls' },
+            { value: 'tapes', label: 'With two tapes' },
+          ]}
         />
-      )}
+        {walker && (
+          <HalfSteps
+            // Another sheet or another step is rounded anew.
+            key={`${walker.id} ${measureBy} ${stage ?? AS_DRAWN}`}
+            stage={stage}
+            layoutId={layoutId}
+            walker={walker}
+            measureBy={measureBy}
+            steps={steps}
+          />
+        )}
+      </div>
       <div className={`${classes.views} roan-no-print`}>
         <SegmentedControl
           aria-label="How it is shown"
@@ -211,6 +230,7 @@ export function SettingSheet(props: SettingSheetProps) {
           tracks={tracks}
           sheet={sheet}
           measureBy={measureBy}
+          stage={stage}
           steps={steps}
           walker={walker}
           onKept={() => setView('list')}

@@ -1,7 +1,6 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import type { Tolerance } from '@/core';
 import type { PrintedSheet } from '@/files/printedSheet';
 import { Text, Title } from '@mantine/core';
 import Link from 'next/link';
@@ -11,18 +10,15 @@ import classes from './SettingSheet.module.css';
 type SheetWordsProps = {
   layoutId: string;
   printed: PrintedSheet;
-  tolerances: readonly Tolerance[];
+  effort: { walkedM: number; measures: number; minutes: number };
+  stage: string | null;
   walker: Walker | null;
   hasWalkers: boolean;
 };
 
-const TOUCHIEST = 3;
-
-/** Beside the drawing: what to carry out, what is lacking, and where to be most exact. */
-export function SheetWords({ layoutId, printed, tolerances, walker, hasWalkers }: SheetWordsProps) {
-  const { format, formatChange } = useLengths();
-  const pieceOf = (id: string) => printed.pieces.find(piece => piece.id === id);
-  const touchiest = tolerances.slice(0, TOUCHIEST);
+/** Beside the drawing: what to carry out, what is lacking, and how long it takes. */
+export function SheetWords({ layoutId, printed, effort, stage, walker, hasWalkers }: SheetWordsProps) {
+  const { format } = useLengths();
   return (
     <div className={classes.words}>
       <Title order={2} size="h4">
@@ -36,21 +32,10 @@ export function SheetWords({ layoutId, printed, tolerances, walker, hasWalkers }
           </li>
         ))}
       </ul>
-      {touchiest.length > 0 && (
-        <>
-          <Title order={2} size="h4">
-            Be most exact with
-          </Title>
-          <ul className={classes.kit} aria-label="Touchiest pieces">
-            {touchiest.map(({ item, offM, way, horse, after }) => (
-              <li key={item}>
-                <strong>{pieceOf(item)?.number}</strong> {pieceOf(item)?.name}: {formatChange(offM).slice(1)} {way}, and{' '}
-                {horse} reads “{after}”
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
+      <Text size="sm">
+        About {effort.minutes} min for one person: {format(effort.walkedM)} to walk, {effort.measures} lengths to
+        measure.
+      </Text>
       <Text size="sm">
         Left and right are as each piece is ridden. Numbers are those of the course.
         {walker && ` One step of ${walker.name} is ${format(walker.stepLengthM)}.`}
@@ -62,7 +47,9 @@ export function SheetWords({ layoutId, printed, tolerances, walker, hasWalkers }
         </Text>
       )}
       <Text size="sm" className="roan-no-print">
-        <Link href={`/set/${layoutId}/next`}>On to another layout: what is carried where</Link>
+        <Link href={`/set/${layoutId}/next${stage ? `?from=${stage}` : ''}`}>
+          On to the next stage or layout: what is changed and carried
+        </Link>
       </Text>
     </div>
   );

@@ -30,7 +30,7 @@ export function StepList({ steps, ticks, onPiece }: StepListProps) {
             </div>
             <div className={classes.body}>
               <div className={classes.picture}>
-                <StepPicture drawn={step.drawn} />
+                <StepPicture picture={step.picture} />
               </div>
               <Measures step={step} />
             </div>

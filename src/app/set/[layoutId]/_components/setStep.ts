@@ -1,6 +1,6 @@
 import type { Tolerance } from '@/core';
 import type { PrintedLine, PrintedPiece } from '@/files/printedSheet';
-import type { StepDrawn } from './StepPicture';
+import type { StepPicture } from '@/files/stepPicture';
 
 /** One thing to set, as the sheet shows it: a peg or a piece. */
 export type SetStep = {
@@ -11,7 +11,7 @@ export type SetStep = {
   /** Where it belongs: what a tick is for. */
   place: string;
   /** What it looks like from above. */
-  drawn: StepDrawn;
+  picture: StepPicture;
   lines: PrintedLine[];
   checks: PrintedPiece['checks'];
   notes: string[];

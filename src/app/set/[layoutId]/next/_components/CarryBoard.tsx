@@ -2,83 +2,155 @@
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
-import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
-import { Sand, sandTextM } from '@/components/Sand/Sand';
-import { sandView } from '@/components/Sand/sandView';
-import { layoutLabels, type Carry, type CarryPlan, type Layout } from '@/core';
+import { CARRIED_AT_ONCE, type BuildChange, type CarryPlan, type CarryRoute, type Layout, type PointM } from '@/core';
+import { buildChangeWords, carryHalts } from '@/files/changeWords';
 import { Button, Select } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
+import { CarryDrawing } from './CarryDrawing';
 import classes from './CarryBoard.module.css';
+
+type StageName = { key: string; name: string };
+
+/** What it takes to come to another layout, or another stage of the same. */
+export type Change = {
+  id: string;
+  name: string;
+  stages: StageName[];
+  stage: string | null;
+  layout: Layout;
+  plan: CarryPlan;
+  route: CarryRoute;
+  /** What is rebuilt where it stands. */
+  changes: BuildChange[];
+  store: PointM;
+  /** What pieces are called, as they stand and as they come to. */
+  fromNumbers: [string, string][];
+  toNumbers: [string, string][];
+  minutes: number;
+};
 
 type CarryBoardProps = {
   layoutId: string;
+  /** What stands now, and for which stage that is. */
+  here: { stages: StageName[]; stage: string | null; layout: Layout };
   /** Layouts of the same arena. */
   others: { id: string; name: string }[];
   /** What a coming lesson goes on to. */
   coming: { layoutId: string; lesson: string } | null;
-  /** What stands now. */
-  from: Layout;
-  next: { id: string; name: string; layout: Layout; plan: CarryPlan } | null;
+  next: Change | null;
 };
 
-/** What is carried where from one layout to the next, with the fewest metres. */
-export function CarryBoard({ layoutId, others, coming, from, next }: CarryBoardProps) {
+const AS_DRAWN = '';
+const stageChoices = (stages: readonly StageName[]) => [
+  { value: AS_DRAWN, label: 'As drawn' },
+  ...stages.map(({ key, name }, index) => ({ value: key, label: `${index + 1}. ${name}` })),
+];
+
+/** What is rebuilt and carried from one layout or stage to the next, with the least walking. */
+export function CarryBoard({ layoutId, here, others, coming, next }: CarryBoardProps) {
   const router = useRouter();
-  const { format } = useLengths();
-  const called = {
-    fromOf: layoutLabels(from).inWords,
-    toOf: next ? layoutLabels(next.layout).inWords : String,
+  const go = (change: { from?: string | null; to?: string | null; built?: string | null }) => {
+    const at = { from: here.stage, to: next?.id ?? null, built: next?.stage ?? null, ...change };
+    const wish = new URLSearchParams(
+      Object.entries(at).flatMap(([key, value]): [string, string][] => (value ? [[key, value]] : [])),
+    );
+    router.replace(`/set/${layoutId}/next?${wish}`, { scroll: false });
   };
+  const own = here.stages.length > 0 ? [{ value: layoutId, label: 'The same layout, another stage' }] : [];
   return (
     <article className={classes.board}>
-      <Select
-        className="roan-no-print"
-        label="On to"
-        description={next && next.id === coming?.layoutId ? `Comes next in “${coming.lesson}”` : undefined}
-        placeholder="Choose the next layout"
-        searchable
-        value={next?.id ?? null}
-        data={others.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={id => router.replace(`/set/${layoutId}/next${id ? `?to=${id}` : ''}`, { scroll: false })}
-      />
-      {next && (
+      <div className={`${classes.choices} roan-no-print`}>
+        {here.stages.length > 0 && (
+          <Select
+            label="It stands for"
+            allowDeselect={false}
+            value={here.stage ?? AS_DRAWN}
+            data={stageChoices(here.stages)}
+            onChange={from => go({ from })}
+          />
+        )}
+        <Select
+          label="On to"
+          description={next && next.id === coming?.layoutId ? `Comes next in “${coming.lesson}”` : undefined}
+          placeholder="Choose the next layout"
+          searchable
+          value={next?.id ?? null}
+          data={[...own, ...others.map(({ id, name }) => ({ value: id, label: name }))]}
+          onChange={to => go({ to, built: null })}
+        />
+        {next && next.stages.length > 0 && (
+          <Select
+            label="Built for"
+            allowDeselect={false}
+            value={next.stage ?? AS_DRAWN}
+            data={stageChoices(next.stages)}
+            onChange={built => go({ to: next.id, built })}
+          />
+        )}
+      </div>
+      {next && <ChangeSteps from={here.layout} change={next} />}
+    </article>
+  );
+}
+
+function ChangeSteps({ from, change }: { from: Layout; change: Change }) {
+  const { format } = useLengths();
+  const { plan, route, changes, minutes, store } = change;
+  const [fromNumbers, toNumbers] = [new Map(change.fromNumbers), new Map(change.toNumbers)];
+  const fromOf = (item: string) => fromNumbers.get(item) ?? item;
+  const toOf = (item: string) => toNumbers.get(item) ?? item;
+  const halts = carryHalts(plan.loads, route, store, { fromOf, toOf, store: 'the store', format });
+  const sheet = `/set/${change.id}${change.stage ? `?stage=${change.stage}` : ''}`;
+  if (halts.length === 0 && changes.length === 0)
+    return <p className={classes.sum}>Nothing changes: it is built for this already.</p>;
+  return (
+    <>
+      <p className={classes.sum}>
+        About <strong>{minutes} min</strong> for one person who carries {CARRIED_AT_ONCE} things at a time:{' '}
+        <strong>{format(route.walkedM)}</strong> to walk. {cupsWords(plan.moreCups)}
+      </p>
+      {changes.length > 0 && (
+        <section>
+          <h2>Rebuilt where it stands</h2>
+          <ul aria-label="What is rebuilt" className={classes.changes}>
+            {changes.map(one => (
+              <li key={one.items.join()}>{buildChangeWords(one, toOf, format)}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {halts.length > 0 && (
         <>
-          <p className={classes.sum}>
-            <strong>{format(next.plan.carriedM)}</strong> carried in all, piece by piece, to “{next.name}”.{' '}
-            {cupsWords(next.plan.moreCups)}
-          </p>
-          <CarryDrawing from={from} next={next} />
-          <Carries
-            title="Over the sand"
-            {...called}
-            carries={next.plan.carries.filter(({ from: a, to: b }) => a && b)}
-          />
-          <Carries
-            title="Back to the store"
-            {...called}
-            carries={next.plan.carries.filter(({ to: b }) => b === null)}
-          />
-          <Carries
-            title="Out of the store"
-            {...called}
-            carries={next.plan.carries.filter(({ from: a }) => a === null)}
-          />
-          {next.plan.stays.length > 0 && (
-            <section>
-              <h2>Stays</h2>
-              <p>{next.plan.stays.map(({ item, count }) => `${count} of ${called.toOf(item)}`).join(', ')}</p>
-            </section>
-          )}
-          <div className={`${classes.actions} roan-no-print`}>
-            <LinkButton href={`/set/${next.id}`}>To the sheet of “{next.name}”</LinkButton>
-            <Button variant="default" leftSection={<IconPrinter size={16} />} onClick={() => window.print()}>
-              Print
-            </Button>
-          </div>
+          <CarryDrawing from={from} fromOf={fromOf} to={change.layout} toOf={toOf} halts={halts} start={store} />
+          <section>
+            <h2>Carried, in this order</h2>
+            <ol aria-label="What is carried" className={classes.halts}>
+              {halts.map(({ where, takes, puts, walkM }, index) => (
+                <li key={index}>
+                  <span className={classes.walk}>{walkM > 0.05 ? `${format(walkM)} to` : 'At'}</span>
+                  <strong>{where}</strong>
+                  {puts !== '' && <span>put down {puts}</span>}
+                  {takes !== '' && <span>take {takes}</span>}
+                </li>
+              ))}
+            </ol>
+          </section>
         </>
       )}
-    </article>
+      {plan.stays.length > 0 && change.changes.length === 0 && (
+        <section>
+          <h2>Stays</h2>
+          <p>{plan.stays.map(({ item, count }) => `${count} of ${toOf(item)}`).join(', ')}</p>
+        </section>
+      )}
+      <div className={`${classes.actions} roan-no-print`}>
+        <LinkButton href={sheet}>To the sheet of “{change.name}”</LinkButton>
+        <Button variant="default" leftSection={<IconPrinter size={16} />} onClick={() => window.print()}>
+          Print
+        </Button>
+      </div>
+    </>
   );
 }
 
@@ -86,69 +158,4 @@ function cupsWords(more: number): string {
   if (more === 0) return '';
   const cups = Math.abs(more) === 1 ? 'cup' : 'cups';
   return more > 0 ? `Bring ${more} more ${cups}.` : `Take ${-more} ${cups} back.`;
-}
-
-type CarriesProps = { title: string; carries: readonly Carry[]; fromOf: Called; toOf: Called };
-/** What a piece is called in the layout it is carried from, or to. */
-type Called = (item: string) => string;
-
-function Carries({ title, carries, fromOf, toOf }: CarriesProps) {
-  const { format } = useLengths();
-  if (carries.length === 0) return null;
-  return (
-    <section>
-      <h2>{title}</h2>
-      <table className={classes.table}>
-        <thead>
-          <tr>
-            <th>What</th>
-            <th>From</th>
-            <th>To</th>
-            <th>Each</th>
-          </tr>
-        </thead>
-        <tbody>
-          {carries.map(({ kind, sizeM, count, from, to, eachM }) => (
-            <tr key={`${kind} ${sizeM} ${from} ${to}`}>
-              <th scope="row">
-                {count} {count === 1 ? kind : `${kind}s`}
-                {sizeM !== null && `, ${format(sizeM)}`}
-              </th>
-              <td>{from === null ? 'the store' : fromOf(from)}</td>
-              <td>{to === null ? 'the store' : toOf(to)}</td>
-              <td>{format(eachM)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
-}
-
-const shortNames = (layout: Layout) => {
-  const { short } = layoutLabels(layout);
-  return new Map(layout.items.map(({ id }) => [id, short(id)]));
-};
-
-/** The next layout over what stands now, with a line for every way over the sand. */
-function CarryDrawing({ from, next }: { from: Layout; next: NonNullable<CarryBoardProps['next']> }) {
-  const view = sandView(from.arena, 'along');
-  const textM = sandTextM(from.arena);
-  const at = (layout: Layout, id: string | null) => {
-    const item = layout.items.find(one => one.id === id);
-    return item ? view.toPaper(item.at) : null;
-  };
-  const ways = next.plan.carries.flatMap(({ from: a, to: b }) => {
-    const [start, end] = [at(from, a), at(next.layout, b)];
-    return start && end ? [`M${start.x} ${start.y}L${end.x} ${end.y}`] : [];
-  });
-  return (
-    <Sand arena={from.arena} view={view} label={`What is carried to ${next.name}`} className={classes.drawing}>
-      <g className={classes.before}>
-        <LayoutDrawing layout={from} tracks={[]} view={view} textM={textM} labels={shortNames(from)} />
-      </g>
-      <path d={[...new Set(ways)].join('')} className={classes.way} strokeWidth={textM * 0.1} />
-      <LayoutDrawing layout={next.layout} tracks={[]} view={view} textM={textM} labels={shortNames(next.layout)} />
-    </Sand>
-  );
 }

@@ -1,7 +1,8 @@
 /**
  * npm run --silent set-out -- FILE.roan.json: prints the setting sheet of a layout as one JSON object, of several files a line each.
  * Wishes:
- * --unit m|ft|yd, --measure-by line|walls|tapes, --step-cm 85 (adds own steps and the best rounding to half steps).
+ * --unit m|ft|yd, --measure-by line|walls|tapes, --step-cm 85 (adds own steps and the best rounding to half steps), --pictures
+ * (adds an SVG picture of every step).
  */
 import { parseArgs } from 'node:util';
 import { printedJson, readLayoutArguments } from './readLayoutArgument';

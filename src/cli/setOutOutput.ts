@@ -3,21 +3,32 @@ import {
   facingFromHeading,
   placingTolerance,
   settingSheet,
+  sheetLabels,
   stepRounding,
   type Layout,
   type LengthUnit,
+  type SetPeg,
+  type SetPiece,
   type SettingSheet,
   type SettingWish,
 } from '@/core';
-import { printedSheet, type PrintedLine } from '@/files/printedSheet';
+import { stepSvg } from '@/files/layoutSvg';
+import { printedSheet, roundedLengths, type PrintedLine } from '@/files/printedSheet';
+import { stepPicture } from '@/files/stepPicture';
 
 export const SET_OUT_OPTIONS = {
   unit: { type: 'string' },
   'measure-by': { type: 'string' },
   'step-cm': { type: 'string' },
+  pictures: { type: 'boolean' },
 } as const;
 
-export type SetOutWish = { unit: LengthUnit; measureBy: SettingWish['measureBy']; stepM: number | null };
+export type SetOutWish = {
+  unit: LengthUnit;
+  measureBy: SettingWish['measureBy'];
+  stepM: number | null;
+  pictures: boolean;
+};
 
 /** The wishes that were typed, or a sentence about the one that cannot be. */
 export function setOutWish(values: Record<string, unknown>): SetOutWish | string {
@@ -28,17 +39,21 @@ export function setOutWish(values: Record<string, unknown>): SetOutWish | string
   const stepCm = values['step-cm'] === undefined ? null : Number(values['step-cm']);
   if (stepCm !== null && !(stepCm >= 30 && stepCm <= 150))
     return `--step-cm ${String(values['step-cm'])}: a step is 30 to 150 cm.`;
-  return { unit, measureBy, stepM: stepCm === null ? null : stepCm / 100 };
+  return { unit, measureBy, stepM: stepCm === null ? null : stepCm / 100, pictures: values.pictures === true };
 }
 
 /** Rounded to the micron here and nowhere before. */
 const toMicron = (metres: number) => Math.round(metres * 1e6) / 1e6 + 0;
 
 /** The setting sheet of a layout in the shape that the command line promises. */
-export function setOutOutput(layout: Layout, { unit, measureBy, stepM }: SetOutWish) {
+export function setOutOutput(layout: Layout, { unit, measureBy, stepM, pictures }: SetOutWish) {
   const from = { xM: layout.arena.widthM / 2, yM: 0 };
   const sheet = settingSheet(layout, { measureBy, from });
-  const printed = printedSheet(layout, sheet, { unit, stepM });
+  const reader = { unit, stepM };
+  const printed = printedSheet(layout, sheet, reader, roundedLengths(layout, sheet, reader));
+  const numberOf = sheetLabels(layout);
+  const picture = (set: SetPeg | SetPiece, lines: readonly PrintedLine[]) =>
+    pictures ? { picture: stepSvg(stepPicture(layout, sheet, { set, lines, numberOf })) } : {};
   return {
     name: layout.name,
     kit: Object.fromEntries(printed.kit.map(({ kind, needed, lacking }) => [kind, { needed, lacking }])),
@@ -46,8 +61,10 @@ export function setOutOutput(layout: Layout, { unit, measureBy, stepM }: SetOutW
       peg,
       ...place(sheet.pegs[index]!.at),
       measures: lines.map(lineOutput),
+      ...picture(sheet.pegs[index]!, lines),
     })),
-    pieces: sheet.pieces.map(({ item, number, points }, index) => {
+    pieces: sheet.pieces.map((piece, index) => {
+      const { item, number, points } = piece;
       const { number: label, name, lines, checks, notes } = printed.pieces[index]!;
       return {
         number,
@@ -57,8 +74,9 @@ export function setOutOutput(layout: Layout, { unit, measureBy, stepM }: SetOutW
         facingDeg: 'headingRad' in item ? toMicron(facingFromHeading(item.headingRad)) : null,
         points: points.map(({ end, at }) => ({ end, ...place(at) })),
         measures: lines.map(lineOutput),
-        checks: checks.map(({ words, lengthM, tape }) => ({ words, lengthM: toMicron(lengthM), tape })),
+        checks: checks.map(({ lengthM, ...check }) => ({ ...check, lengthM: toMicron(lengthM) })),
         notes,
+        ...picture(piece, lines),
       };
     }),
     worstErrorM: toMicron(sheet.worstErrorM),
@@ -69,8 +87,8 @@ export function setOutOutput(layout: Layout, { unit, measureBy, stepM }: SetOutW
 
 const place = ({ xM, yM }: { xM: number; yM: number }) => ({ xM: toMicron(xM), yM: toMicron(yM) });
 
-function lineOutput({ words, measure, lengthM, tape, steps, follows }: PrintedLine) {
-  return { words, measure, lengthM: toMicron(lengthM), tape, ...(steps === null ? {} : { steps }), follows };
+function lineOutput({ lengthM, steps, roundedSteps, ...line }: PrintedLine) {
+  return { ...line, lengthM: toMicron(lengthM), ...(steps === null ? {} : { steps, roundedSteps }) };
 }
 
 function halfStepsOutput(layout: Layout, sheet: SettingSheet, stepM: number) {

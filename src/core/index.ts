@@ -362,7 +362,7 @@ export {
 
 export { editsToStand, groundAsMeasured } from './setting/asMeasured';
 export type { CheckMeasure } from './setting/checkMeasure';
-export type { Measure } from './setting/measure';
+export { asRead, type Measure } from './setting/measure';
 export { checkStretches, stretchesOf, type SetStretch } from './setting/stretches';
 export {
   MEASURE_BY,
@@ -386,7 +386,7 @@ export { placingTolerance, type Tolerance } from './setting/placingTolerance';
 export { roundedMeasures } from './setting/roundedMeasures';
 export { checkReadsM } from './setting/checkReads';
 export { stepRounding, type StepRounding } from './setting/stepRounding';
-export { walkedOffM } from './setting/walkedOff';
+export { walkedLengthOffM, walkedOffM } from './setting/walkedOff';
 export { itemsAsSet, outOfPlace, type AsSet, type GroundTruth, type OutOfPlace } from './setting/itemsAsSet';
 
 export {

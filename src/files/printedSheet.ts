@@ -1,4 +1,5 @@
 import {
+  asRead,
   checkReadsM,
   checkWords,
   formatReading,
@@ -13,6 +14,7 @@ import {
   sheetLabels,
   stepsText,
   tapeGrids,
+  type CheckMeasure,
   type Kit,
   type Layout,
   type LengthUnit,
@@ -97,6 +99,10 @@ export function printedSheet(
       ...{ steps: walked(lengthM), roundedSteps: walked(stepsM), follows: follows !== null },
     };
   };
+  // A check is read to the centimetre or the half inch: a slip shows by four centimetres.
+  const checkGridM = rounded ? tapeGrids(unit)[1]! : tapeGrids(unit)[2]!;
+  const readsM = (item: string, check: CheckMeasure) =>
+    checkReadsM(arena, check, where({ kind: 'end', item, end: check.end }), where);
   const where = groundAsMeasured(layout, sheet, new Map(Object.entries(rounded?.tapeM ?? {})));
   const format = (lengthM: number) => formatReading(lengthM, unit);
   return {
@@ -119,10 +125,7 @@ export function printedSheet(
         words: checkWords(arena, check, piece, numberOf, lengthM => formatTape(lengthM, unit)),
         lengthM: check.lengthM,
         tape: formatTape(check.lengthM, unit),
-        rounded: formatTape(
-          checkReadsM(arena, check, where({ kind: 'end', item: piece.item.id, end: check.end }), where),
-          unit,
-        ),
+        rounded: formatTape(asRead(readsM(piece.item.id, check), checkGridM), unit),
       })),
       notes: pieceNotes(arena, piece, format),
     })),

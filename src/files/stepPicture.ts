@@ -23,6 +23,8 @@ export type PicturedStep = {
   numberOf: (item: string) => string;
 };
 
+/** So much of the way ahead of a piece is seen, metres. */
+const AHEAD_M = 1.8;
 /** Round what is drawn, metres; no picture shows less of the sand than this. */
 const MARGIN_M = 1.4;
 const LEAST_WIDTH_M = 11;
@@ -57,6 +59,8 @@ export function stepPicture(
   const paper = paperPoint(arena.lengthM, 'along');
   const seen = [
     ...[...own, ...others].flatMap(footprintCorners),
+    // Which way it is ridden is seen too.
+    ...own.filter(isRidden).map(({ at: place, headingRad }) => pointAlong(place, headingRad, AHEAD_M)),
     ...pulls.flatMap(({ start, to }) => [start, to]),
     ...('peg' in set ? [set.at] : []),
   ].map(paper);
@@ -80,18 +84,26 @@ export function stepPicture(
       ...pulls.flatMap(({ start, to }) => pull(at, start, to, textM)),
       ...own.filter(isRidden).map(item => riddenMark(at, item, textM)),
       ...(first ? person(at, first.start, first.to, textM) : []),
-      ...pulls.flatMap(({ start, to, words }) => label(paper, box, start, to, words, textM)),
+      ...labels(
+        box,
+        pulls.map(({ start, to, words }) => ({ a: paper(start), b: paper(to), words })),
+        textM,
+      ),
     ],
   };
 }
 
 function boxRound(places: readonly { x: number; y: number }[]): StepPicture['box'] {
   const [xs, ys] = [places.map(({ x }) => x), places.map(({ y }) => y)];
-  const [left, right] = [Math.min(...xs) - MARGIN_M, Math.max(...xs) + MARGIN_M];
-  const [top, bottom] = [Math.min(...ys) - MARGIN_M, Math.max(...ys) + MARGIN_M];
-  const widthM = Math.max(right - left, (bottom - top) * SHAPE, LEAST_WIDTH_M);
+  const size = (marginM: number) => {
+    const [wide, high] = [xs, ys].map(all => Math.max(...all) - Math.min(...all) + 2 * marginM);
+    return Math.max(wide!, high! * SHAPE, LEAST_WIDTH_M);
+  };
+  // Beyond a wall there is room for what is written there: two letters high.
+  const widthM = size(Math.max(MARGIN_M, (size(MARGIN_M) / LETTERS) * 2.3));
   const heightM = widthM / SHAPE;
-  return { x: (left + right - widthM) / 2, y: (top + bottom - heightM) / 2, widthM, heightM };
+  const middle = (all: readonly number[]) => (Math.min(...all) + Math.max(...all)) / 2;
+  return { x: middle(xs) - widthM / 2, y: middle(ys) - heightM / 2, widthM, heightM };
 }
 
 type At = (point: PointM) => string;
@@ -134,27 +146,53 @@ function riddenMark(at: At, { at: place, headingRad }: { at: PointM; headingRad:
   });
 }
 
-/** The length beside the middle of its line, on white, and never out of the picture. */
-function label(
-  paper: (at: PointM) => { x: number; y: number },
+type Place = { x: number; y: number };
+type Label = { x: number; y: number; halfM: number };
+
+/** Where along a line its length is tried, and on which side. */
+const ALONG = [0.5, 0.35, 0.65, 0.22, 0.78] as const;
+
+/** Each length beside its line, on white, in the picture, and over no other where that can be. */
+function labels(
   box: StepPicture['box'],
-  start: PointM,
-  to: PointM,
-  words: string,
+  lines: readonly { a: Place; b: Place; words: string }[],
   textM: number,
 ): Shape[] {
-  const [a, b] = [paper(start), paper(to)];
+  const placed: Label[] = [];
+  return lines.flatMap(({ a, b, words }) => {
+    const tries = ALONG.flatMap(share => ([1, -1] as const).map(side => labelAt(box, a, b, share, side, words, textM)));
+    const free = tries.find(one => placed.every(other => isApart(one, other, textM))) ?? tries[0]!;
+    placed.push(free);
+    const { x, y, halfM } = free;
+    const [left, top] = [x - halfM, y - textM * 0.6];
+    const white = `M${left.toFixed(3)} ${top.toFixed(3)}h${(2 * halfM).toFixed(3)}v${(textM * 1.2).toFixed(3)}h${(-2 * halfM).toFixed(3)}Z`;
+    return [pathShape(white, { fill: '#fff' }), textShape({ x, y }, words, textM, true)];
+  });
+}
+
+const isApart = (a: Label, b: Label, textM: number) =>
+  Math.abs(a.x - b.x) >= a.halfM + b.halfM || Math.abs(a.y - b.y) >= textM * 1.25;
+
+function labelAt(
+  box: StepPicture['box'],
+  a: Place,
+  b: Place,
+  share: number,
+  side: 1 | -1,
+  words: string,
+  textM: number,
+): Label {
   const longM = Math.hypot(b.x - a.x, b.y - a.y) || 1;
   const halfM = (words.length * textM * LETTER_SHARE) / 2;
   const normal = { x: (b.y - a.y) / longM, y: -(b.x - a.x) / longM };
-  // Off the line by as much as the words are wide that way.
+  // Off the line by as much as the words are wide that way; above it first.
   const offM = Math.abs(normal.x) * halfM + Math.abs(normal.y) * textM * 0.7 + textM * 0.15;
-  const up = normal.y > 0 || (normal.y === 0 && normal.x < 0) ? -1 : 1;
+  const up = (normal.y > 0 || (normal.y === 0 && normal.x < 0) ? -1 : 1) * side;
   const within = (value: number, from: number, size: number, room: number) =>
     Math.min(Math.max(value, from + room), from + size - room);
-  const x = within((a.x + b.x) / 2 + normal.x * offM * up, box.x, box.widthM, halfM + textM * 0.2);
-  const y = within((a.y + b.y) / 2 + normal.y * offM * up, box.y, box.heightM, textM * 0.7);
-  const [left, top] = [x - halfM, y - textM * 0.6];
-  const white = `M${left.toFixed(3)} ${top.toFixed(3)}h${(2 * halfM).toFixed(3)}v${(textM * 1.2).toFixed(3)}h${(-2 * halfM).toFixed(3)}Z`;
-  return [pathShape(white, { fill: '#fff' }), textShape({ x, y }, words, textM, true)];
+  return {
+    x: within(a.x + (b.x - a.x) * share + normal.x * offM * up, box.x, box.widthM, halfM + textM * 0.2),
+    y: within(a.y + (b.y - a.y) * share + normal.y * offM * up, box.y, box.heightM, textM * 0.7),
+    halfM,
+  };
 }

@@ -1,6 +1,7 @@
 import type { Arena } from '../arena/arena';
 import { layOutExercise } from '../exercises/layOutExercise';
 import { SHELF } from '../exercises/shelf';
+import { stageLayout } from '../exercises/stageLayout';
 import type { Item } from '../items/item';
 import type { LayoutHorse, PlannedTrack } from '../layout/layout';
 import { newItem } from '../plan/newItem';
@@ -192,5 +193,25 @@ test.each([
     const { ends } = laidEnds(arena, sheet, taped(unit));
     for (const item of items)
       for (const [end, at] of trueEnds(item)) expect(apart(ends.get(`${item.id}, ${end}`)!, at)).toBeLessThan(0.01);
+  }
+});
+
+test('every stage of every exercise comes out within a centimetre along the line, built as it is at that stage', () => {
+  const arena = ARENAS[1]!;
+  for (const recipe of SHELF) {
+    const ground = { arena, school: 'whole-stride' as const, horses: HORSES };
+    const { exercise } = layOutExercise(recipe, ground, { rein: 'right' });
+    for (const stage of exercise.stages) {
+      const { items, tracks } = stageLayout('stage', exercise, ground, stage);
+      if (items.length === 0) continue;
+      const sheet = settingSheet({ arena, items, tracks }, { measureBy: 'line', from: { xM: 10, yM: 0 } });
+      expect(sheet.pieces.map(({ item }) => item.id).sort()).toEqual(items.map(({ id }) => id).sort());
+      const { ends } = laidEnds(arena, sheet, taped('m'));
+      for (const item of items)
+        for (const [end, at] of trueEnds(item))
+          expect([recipe.kind, stage.name, item.id, end, apart(ends.get(`${item.id}, ${end}`)!, at) < 0.01]).toEqual([
+            ...[recipe.kind, stage.name, item.id, end, true],
+          ]);
+    }
   }
 });

@@ -23,7 +23,9 @@ export function stretchesOf(drawn: Drawn, pegs: readonly SetPeg[], set: SetPiece
   const where = placesOf(drawn, pegs);
   const points = 'points' in set ? set.points : [{ at: set.at, placing: set.placing }];
   const all = points.flatMap(({ at, placing }) => stretches(drawn.arena, placing, at, where));
-  return [...new Map([...all].reverse().map(one => [one.measure, one])).values()].reverse();
+  const first = new Map<MeasureId, SetStretch>();
+  for (const one of all) if (!first.has(one.measure)) first.set(one.measure, one);
+  return [...first.values()];
 }
 
 /** The checks of a piece as they lie on the sand, in their order. */

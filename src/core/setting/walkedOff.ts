@@ -4,6 +4,11 @@ import { endsAsMeasured } from './asMeasured';
 import { pieceEnds } from './pieceEnds';
 import type { SettingSheet } from './settingSheet';
 
+/** How far a length that is walked in steps may end from what it says: somebody's step is only known so well, metres. */
+export function walkedLengthOffM(lengthM: number, stepShare: number): number {
+  return lengthM * stepShare + BY_HAND_M;
+}
+
 /** The remainder of each measure is laid by hand to half a centimetre or an eighth of an inch; two or three add up. */
 const BY_HAND_M = 0.015;
 

@@ -105,7 +105,8 @@ class Drawings {
     const name = JSON.stringify([items, tracks.map(one => (one.kind === 'items' ? one.through : one.figures))]);
     if (this.drawn.has(name)) return this.paper.line({ text: 'Drawn above.', grey: true, sizePt: 9 }, 0.8);
     this.drawn.add(name);
-    const scale = pdfDrawing(this.paper, layout, [track], labels, this.unit, { heightMm: DRAWING_MM, arrows: true });
+    const wish = { numbers: labels, unit: this.unit, heightMm: DRAWING_MM, arrows: true };
+    const scale = pdfDrawing(this.paper, layout, [track], wish);
     const told = `Drawn 1 : ${scale}. Where it is printed larger or smaller, the scale bar still tells.`;
     this.paper.line({ text: told, sizePt: 8.5, grey: true }, 1);
   }

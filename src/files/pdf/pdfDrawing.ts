@@ -9,28 +9,46 @@ const MOST_HEIGHT_MM = 110;
 /** Letters are so high on paper. */
 const LETTER_MM = 3;
 
+export type DrawingWish = {
+  numbers: ReadonlyMap<string, number | string>;
+  unit: LengthUnit;
+  /** What it may take of the page. */
+  heightMm?: number;
+  arrows?: boolean;
+};
+
+/** The largest scale that is easy to measure with a ruler and lets a drawing fit, and how high it is at that, mm. */
+export function pdfDrawingScale(
+  paper: PdfPaper,
+  layout: Pick<Layout, 'arena'>,
+  wish: DrawingWish,
+): { scale: number; heightMm: number } {
+  const space = { widthMm: paper.innerWidthMm, heightMm: wish.heightMm ?? MOST_HEIGHT_MM };
+  // Smaller paper letters are larger on the sand: choose a scale at which the drawing fits with its own letters.
+  const sheetAt = (scale: number) => drawingSheet(layout, shapesWish(wish, scale));
+  let scale = paperScale(sheetAt(100), space);
+  while (paperScale(sheetAt(scale), space) > scale) scale = paperScale(sheetAt(scale), space);
+  return { scale, heightMm: sheetAt(scale).heightM * mmPerM(scale) };
+}
+
+const shapesWish = ({ numbers, unit, arrows = false }: DrawingWish, scale: number): ShapesWish => ({
+  ...{ lies: 'along', numbers, unit, arrows, textM: LETTER_MM / mmPerM(scale) },
+});
+
 /** The layout to a scale that is easy to measure with a ruler; returns the scale, 1 : so many. */
 export function pdfDrawing(
   paper: PdfPaper,
   layout: Layout,
   tracks: readonly ReckonedTrack[],
-  numbers: ReadonlyMap<string, number | string>,
-  unit: LengthUnit,
-  { heightMm = MOST_HEIGHT_MM, arrows = false }: { heightMm?: number; arrows?: boolean } = {},
+  wish: DrawingWish,
 ): number {
-  const space = { widthMm: paper.innerWidthMm, heightMm };
-  const textM = (scale: number) => LETTER_MM / mmPerM(scale);
-  const wish = (scale: number): ShapesWish => ({ lies: 'along', numbers, unit, arrows, textM: textM(scale) });
-  // Smaller paper letters are larger on the sand: choose a scale at which the drawing fits with its own letters.
-  let scale = paperScale(drawingSheet(layout, wish(100)), space);
-  while (paperScale(drawingSheet(layout, wish(scale)), space) > scale)
-    scale = paperScale(drawingSheet(layout, wish(scale)), space);
-  const sheet = drawingSheet(layout, wish(scale));
-  if (!paper.fits(sheet.heightM * mmPerM(scale))) paper.newPage();
-  pdfShapes(paper, layoutShapes(layout, tracks, wish(scale)), {
+  const { scale, heightMm } = pdfDrawingScale(paper, layout, wish);
+  if (!paper.fits(heightMm)) paper.newPage();
+  const shapes = shapesWish(wish, scale);
+  pdfShapes(paper, layoutShapes(layout, tracks, shapes), {
     ...{ xMm: MARGIN_MM, yMm: paper.yMm, mmPerM: mmPerM(scale) },
-    ...{ box: sheet, isClipped: false },
+    ...{ box: drawingSheet(layout, shapes), isClipped: false },
   });
-  paper.yMm += sheet.heightM * mmPerM(scale);
+  paper.yMm += heightMm;
   return scale;
 }

@@ -14,7 +14,7 @@ import {
 } from '@/core';
 import type { PrintedPiece, PrintedSheet } from '../printedSheet';
 import { distanceCards } from './cardsPdf';
-import { pdfDrawing } from './pdfDrawing';
+import { pdfDrawing, pdfDrawingScale } from './pdfDrawing';
 import { PdfPaper, type PaperSize, type Words } from './pdfPaper';
 import { picturePages } from './picturePages';
 
@@ -39,8 +39,10 @@ export type SettingPdfInput = {
   parts: 'sheet' | 'all';
 };
 
-/** What the drawing may take of the page. */
-const DRAWING_MM = 74;
+/** What the drawing may take of the page: as much as leaves room for the words. */
+const DRAWINGS_MM = [112, 96, 84, 74, 62] as const;
+/** Words smaller than this are not made for the sake of a larger drawing. */
+const EASY_PT = 10.5;
 /** Read at arm's length: as large as fits on one page, never smaller than the last. */
 const SIZES_PT = [11.5, 11, 10.5, 10, 9.5] as const;
 const GUTTER_MM = 6;
@@ -55,10 +57,17 @@ export async function settingPdf(input: SettingPdfInput): Promise<Buffer> {
   const about = `${arenaName}${steps}. About ${minutes} min for one person. Carry out: ${kitText(printed)}.`;
   paper.line({ text: about, sizePt: 9.5 }, 0.8);
   const numbers = new Map(printed.pieces.map(({ id, number }) => [id, number]));
-  const scale = pdfDrawing(paper, layout, tracks, numbers, input.unit, { heightMm: DRAWING_MM });
+  const blocks = blocksOf(input);
+  const foot = footOf(layout);
+  const wish = { numbers, unit: input.unit };
+  const heightMm = DRAWINGS_MM.find(most => {
+    const { heightMm: highMm } = pdfDrawingScale(paper, layout, { ...wish, heightMm: most });
+    return largest(paper, blocks, paper.leftMm - highMm - CAPTION_MM - footHeightMm(paper, foot), EASY_PT) !== null;
+  });
+  const scale = pdfDrawing(paper, layout, tracks, { ...wish, heightMm: heightMm ?? DRAWINGS_MM.at(-1)! });
   const drawn = `Drawn 1 : ${scale}; the scale bar still tells where it is not. Left and right are as each piece is ridden.`;
   paper.line({ text: drawn, sizePt: 8.5 }, 1);
-  columns(paper, blocksOf(input), footOf(layout));
+  columns(paper, blocks, foot);
   if (input.parts === 'all') {
     picturePages(paper, { layout, whole, sheet: input.sheet, printed });
     callPages(paper, input);
@@ -73,10 +82,15 @@ function kitText({ kit }: PrintedSheet): string {
     .join(', ');
 }
 
-function footOf({ items }: Layout): Words[] {
-  const words = ['Knocked away? Its own lines put a piece back.', ...usualCautions(items), DISCLAIMER];
-  return words.map(text => ({ text, sizePt: 8 }));
-}
+/** What stands below, in one run. */
+const footOf = ({ items }: Layout): Words => ({
+  text: ['Knocked away? Its own lines put a piece back.', ...usualCautions(items), DISCLAIMER].join(' '),
+  sizePt: 8.5,
+});
+
+const footHeightMm = (paper: PdfPaper, foot: Words) => paper.words(foot, 0, 0, paper.innerWidthMm, false) + 1.5;
+/** The line under the drawing. */
+const CAPTION_MM = 5;
 
 type Block = Pick<PrintedPiece, 'number' | 'name' | 'lines' | 'checks' | 'notes'> & { matters: string };
 
@@ -92,12 +106,20 @@ function blocksOf({ printed, tolerances, unit }: SettingPdfInput): Block[] {
   return [...pegs, ...pieces];
 }
 
-/** Two columns of blocks, as large as lets all of them stand on this page; else over as many pages as it takes. */
-function columns(paper: PdfPaper, blocks: readonly Block[], foot: readonly Words[]): void {
-  const widthMm = (paper.innerWidthMm - GUTTER_MM) / 2;
-  const footMm = foot.reduce((sum, words) => sum + paper.words(words, 0, 0, paper.innerWidthMm, false), 0);
+const columnMm = (paper: PdfPaper) => (paper.innerWidthMm - GUTTER_MM) / 2;
+
+/** The largest letters, no smaller than some, in which blocks go into two columns of a height; null where none do. */
+function largest(paper: PdfPaper, blocks: readonly Block[], leftMm: number, leastPt: number): number | null {
+  const widthMm = columnMm(paper);
   const heights = (sizePt: number) => blocks.map(one => block(paper, one, { sizePt, widthMm }));
-  const sizePt = SIZES_PT.find(size => fitsTwo(heights(size), paper.leftMm - footMm)) ?? 10.5;
+  return SIZES_PT.find(sizePt => sizePt >= leastPt && fitsTwo(heights(sizePt), leftMm)) ?? null;
+}
+
+/** Two columns of blocks, as large as lets all of them stand on this page; else over as many pages as it takes. */
+function columns(paper: PdfPaper, blocks: readonly Block[], foot: Words): void {
+  const widthMm = columnMm(paper);
+  const footMm = footHeightMm(paper, foot);
+  const sizePt = largest(paper, blocks, paper.leftMm - footMm, 0) ?? EASY_PT;
   let [column, topMm] = [0, paper.yMm];
   let yMm = topMm;
   for (const one of blocks) {
@@ -114,7 +136,8 @@ function columns(paper: PdfPaper, blocks: readonly Block[], foot: readonly Words
     yMm += heightMm;
   }
   paper.yMm = paper.endMm - footMm;
-  for (const words of foot) paper.yMm += paper.words(words, 0, paper.yMm, paper.innerWidthMm);
+  paper.words(foot, 0, paper.yMm + 1, paper.innerWidthMm);
+  paper.yMm = paper.endMm;
 }
 
 /** Whether blocks go into two columns of a height, in their order. */

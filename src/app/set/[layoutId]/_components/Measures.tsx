@@ -17,7 +17,7 @@ export function Measures({ step, large }: MeasuresProps) {
   const { formatChange } = useLengths();
   const [isExact, setExact] = useState(false);
   const length = (lengthM: number) => formatChange(lengthM).slice(1);
-  const { lines, checks, notes, tolerance, walkedOffM } = step;
+  const { lines, checks, notes, tolerance, walkedOffM, gapOffM } = step;
   const shown = (line: Pick<PrintedLine, 'tape' | 'rounded'>) => (isExact ? line.tape : line.rounded);
   const isRounded = [...lines, ...checks].some(({ tape, rounded }) => tape !== rounded);
   // What matters most is the first: the gap from the piece before.
@@ -58,11 +58,9 @@ export function Measures({ step, large }: MeasuresProps) {
       {walkedOffM !== null && (
         <p>
           Walked in steps it may end up to {length(walkedOffM)} off its place
-          {lines.some(isGap) && '; the gap itself by less'}.
+          {gapOffM !== null && `, the gap by itself up to ${length(gapOffM)}`}.
         </p>
       )}
     </div>
   );
 }
-
-const isGap = ({ measure }: PrintedLine) => measure.endsWith('|gap');

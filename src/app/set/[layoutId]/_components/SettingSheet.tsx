@@ -8,6 +8,7 @@ import {
   riddenRow,
   settingSheet,
   sheetLabels,
+  walkedLengthOffM,
   walkedOffM,
   type Caution,
   type Layout,
@@ -17,7 +18,7 @@ import {
   type Tolerance,
 } from '@/core';
 import type { ArenaMarks } from '@/files/arenaMarks';
-import { printedSheet, type RoundedLengths } from '@/files/printedSheet';
+import { printedSheet, type PrintedLine, type RoundedLengths } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
 import { stepPicture } from '@/files/stepPicture';
 import { SegmentedControl, Select } from '@mantine/core';
@@ -73,6 +74,12 @@ const AS_DRAWN = '';
 
 type View = 'list' | 'one' | 'ground';
 
+/** How far off a gap may end when it is walked; null where there is none, or nobody walks. */
+function gapOffM(lines: readonly PrintedLine[], walker: Walker | null): number | null {
+  const gap = lines.find(({ measure }) => measure.endsWith('|gap'));
+  return gap && walker ? walkedLengthOffM(gap.lengthM, walker.stepShare) : null;
+}
+
 /** One page that becomes paper: the drawing with numbered pieces, what to carry out, and how each piece is found. */
 export function SettingSheet(props: SettingSheetProps) {
   const { layoutId, arenaName, contents, layout, whole, from, tracks, walkers, walkerId, measureBy } = props;
@@ -97,7 +104,7 @@ export function SettingSheet(props: SettingSheetProps) {
       ...printed.pegs.map(({ peg, lines, serves }, index) => ({
         ...{ id: `peg ${peg}`, label: `Peg ${peg}`, name: serves, lines, checks: [], notes: [] },
         picture: picture(index, 'pegs'),
-        ...{ place: placeOfPoint(sheet.pegs[index]!.at), tolerance: null, walkedOffM: null },
+        ...{ place: placeOfPoint(sheet.pegs[index]!.at), tolerance: null, walkedOffM: null, gapOffM: null },
       })),
       ...printed.pieces.map((piece, index) => ({
         ...piece,
@@ -106,6 +113,7 @@ export function SettingSheet(props: SettingSheetProps) {
         place: placeOf(layout.items.find(({ id }) => id === piece.id)!),
         tolerance: tolerances.find(({ item }) => item === piece.id) ?? null,
         walkedOffM: offM?.get(piece.id) ?? null,
+        gapOffM: gapOffM(piece.lines, walker),
       })),
     ];
   }, [layout, whole, sheet, printed, walker, tolerances]);
@@ -126,15 +134,17 @@ export function SettingSheet(props: SettingSheetProps) {
         title={layout.name}
         sub={`${arenaName}. ${contents}${row?.spacingM ? `, ${format(row.spacingM)} apart` : ''}.`}
         actions={
-          <PaperMenu
-            layoutId={layoutId}
-            measureBy={measureBy}
-            walkerId={walker?.id ?? null}
-            stage={stage}
-            layout={layout}
-            tracks={tracks}
-            horseIds={props.horseIds}
-          />
+          <div className={classes.paper}>
+            <PaperMenu
+              layoutId={layoutId}
+              measureBy={measureBy}
+              walkerId={walker?.id ?? null}
+              stage={stage}
+              layout={layout}
+              tracks={tracks}
+              horseIds={props.horseIds}
+            />
+          </div>
         }
       />
       {props.standing && (

@@ -18,4 +18,6 @@ export type SetStep = {
   tolerance: Tolerance | null;
   /** How far off it may end when it is walked; null with a tape. */
   walkedOffM: number | null;
+  /** The same of its gap from the piece before, by itself; null where it has none. */
+  gapOffM: number | null;
 };

@@ -1,0 +1,86 @@
+import {
+  layOutExercise,
+  newItem,
+  settingSheet,
+  sheetLabels,
+  SHELF,
+  type Layout,
+  type LayoutHorse,
+  type PlannedTrack,
+} from '@/core';
+import { printedSheet } from './printedSheet';
+import { stepPicture, type StepPicture } from './stepPicture';
+import { stepSvg } from './layoutSvg';
+
+const UP = Math.PI / 2;
+const HORSE: LayoutHorse = {
+  ...{ id: 'h', name: 'Fen', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} },
+};
+const course = (layout: Omit<Layout, 'name' | 'fall' | 'school' | 'horses' | 'kit'>): Layout => ({
+  ...{ name: 'one', fall: null, school: 'whole-stride', horses: [], kit: null, ...layout },
+});
+
+function pictures(layout: Layout, measureBy: 'line' | 'walls' = 'line') {
+  const sheet = settingSheet(layout, { measureBy, from: { xM: 10, yM: 0 } });
+  const printed = printedSheet(layout, sheet, { unit: 'm', stepM: null });
+  const numberOf = sheetLabels(layout);
+  const of = (sets: 'pegs' | 'pieces') =>
+    sheet[sets].map((set, index) => stepPicture(layout, sheet, { set, lines: printed[sets][index]!.lines, numberOf }));
+  return { printed, steps: [...of('pegs'), ...of('pieces')], lines: [...printed.pegs, ...printed.pieces] };
+}
+
+const texts = ({ shapes }: StepPicture) => shapes.flatMap(shape => (shape.kind === 'text' ? [shape] : []));
+const through = (...ids: string[]) => ids.map(item => ({ item, reversed: false }));
+
+test('a gap of 18 m is drawn from one fence to the next, with its number, and the person looks along it', () => {
+  const layout = course({
+    arena: { widthM: 20, lengthM: 60, letters: '20x60' },
+    items: [15, 33].map((yM, i) => newItem('vertical', `f${i + 1}`, { xM: 10, yM }, UP)),
+    tracks: [
+      {
+        ...{ kind: 'items', id: 'l', name: null, gait: 'course-canter', course: null, passes: 1 },
+        through: through('f1', 'f2'),
+        legs: [{ track: 'natural', setting: 'course', approach: 'canter', asked: null, circle: null }],
+      } as PlannedTrack,
+    ],
+  });
+  const second = pictures(layout).steps[1]!;
+  const label = texts(second).find(({ text }) => text === '18.00 m')!;
+  // A at the left: 15 m up is 15 m to the right, so that the middle of the gap is at 24, beside its line.
+  expect(label.x).toBeCloseTo(24, 0);
+  const paths = second.shapes.flatMap(shape => (shape.kind === 'path' ? [shape.d] : []));
+  expect(paths.some(d => /^M15\.000 \S+L33\.000 \S+$/.test(d))).toBe(true);
+  expect(texts(second).map(({ text }) => text)).toEqual(expect.arrayContaining(['1', '2']));
+});
+
+test('in every picture of every exercise each free length stands once, inside it, and on no other', () => {
+  const arena = { widthM: 20, lengthM: 60, letters: '20x60' } as const;
+  for (const recipe of SHELF) {
+    const { exercise } = layOutExercise(recipe, { arena, school: 'whole-stride', horses: [HORSE] }, { rein: 'left' });
+    if (exercise.items.length === 0) continue;
+    const { steps, lines } = pictures(course({ arena, items: exercise.items, tracks: exercise.tracks }));
+    steps.forEach((picture, index) => {
+      const wanted = lines[index]!.lines.filter(({ follows, rounded }) => !follows && rounded !== '');
+      const { x, y, widthM, heightM } = picture.box;
+      const lengths = texts(picture).filter(({ text }) => / m$/.test(text));
+      expect(lengths.map(({ text }) => text).sort()).toEqual(wanted.map(({ rounded }) => rounded).sort());
+      for (const one of lengths) {
+        expect([recipe.kind, one.x > x && one.x < x + widthM, one.y > y && one.y < y + heightM]).toEqual([
+          ...[recipe.kind, true, true],
+        ]);
+      }
+    });
+  }
+});
+
+test('as a file by itself', () => {
+  const layout = course({
+    arena: { widthM: 20, lengthM: 40, letters: 'none' },
+    items: [newItem('cone', 'c', { xM: 5, yM: 10 }, 0)],
+    tracks: [],
+  });
+  const svg = stepSvg(pictures(layout, 'walls').steps[0]!);
+  expect(svg).toMatch(/^<svg xmlns="http:\/\/www\.w3\.org\/2000\/svg" viewBox="[-\d. ]+"/);
+  expect(svg).toContain('>10.00 m</text>');
+  expect(svg).toContain('>5.00 m</text>');
+});

@@ -385,6 +385,8 @@ export type { LooseKind } from './setting/loosePieces';
 export { placingTolerance, type Tolerance } from './setting/placingTolerance';
 export { roundedMeasures } from './setting/roundedMeasures';
 export { checkReadsM } from './setting/checkReads';
+export { StepCounter, type MotionSample } from './setting/stepCounter';
+export { walkedSand, type WalkedLine, type WalkedPiece, type WalkedSand } from './setting/walkedSand';
 export { stepRounding, type StepRounding } from './setting/stepRounding';
 export { walkedLengthOffM, walkedOffM } from './setting/walkedOff';
 export { itemsAsSet, outOfPlace, type AsSet, type GroundTruth, type OutOfPlace } from './setting/itemsAsSet';

@@ -1,9 +1,25 @@
 'use server';
 
-import { applyEdits, editsToStand, itemsAsSet, layoutLabels, reckonLayout, stepRounding, type LegChange } from '@/core';
+import { randomUUID } from 'node:crypto';
+import {
+  applyEdits,
+  editsToStand,
+  EMPTY_PLAN,
+  itemsAsSet,
+  layoutLabels,
+  reckonLayout,
+  stepRounding,
+  walkedSand,
+  type LegChange,
+  type Plan,
+} from '@/core';
+import { findArena } from '@/data/queries/arenas';
+import { listHorses } from '@/data/queries/horses';
+import { addLayout } from '@/data/queries/layouts';
 import { keepStanding, putBack } from '@/data/queries/standings';
-import type { FormOutcome } from '@/files/formOutcome';
+import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { readLayout, writeLayout } from '@/files/layoutFile';
+import { sandForm } from '@/files/sandForm';
 import { GroundTyped, writeStanding } from '@/files/standing';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
@@ -101,5 +117,28 @@ export async function putBackAction(id: unknown): Promise<FormOutcome> {
     await write(tx => putBack(tx, yard.id, layoutId.data, Date.now()));
     revalidatePath(`/set/${layoutId.data}`);
     return { ok: true };
+  });
+}
+
+/** A layout of what stands on the sand already, by the gaps that were walked over it. */
+export async function sandLayoutAction(sent: unknown): Promise<FormOutcome<{ layoutId: string }>> {
+  return attempt<{ layoutId: string }>(async () => {
+    const form = sandForm.safeParse(sent);
+    if (!form.success) return formFaults(form.error);
+    const { name, arenaId, horseIds, ...line } = form.data;
+    const { db, write, yard } = await yardContext();
+    const arena = await findArena(db, yard.id, arenaId);
+    if (!arena) return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
+    const walked = walkedSand(arena, line, () => randomUUID());
+    if (!walked.ok)
+      return refuse(`${walked.piece === null ? '' : `Piece ${walked.piece + 1}: `}${walked.reason} Nothing was made.`);
+    const there = new Set((await listHorses(db, yard.id)).map(({ id }) => id));
+    const plan: Plan = {
+      ...{ ...EMPTY_PLAN, groupIds: horseIds.filter(id => there.has(id)), items: walked.items },
+      tracks: walked.track ? [{ ...walked.track, id: randomUUID() }] : [],
+    };
+    const layoutId = await write(tx => addLayout(tx, yard.id, { name, arenaId, plan }));
+    revalidatePath('/set');
+    return { ok: true, layoutId };
   });
 }

@@ -16,10 +16,14 @@ export default async function SetListPage() {
   const [layouts, horses] = await Promise.all([listLayouts(db, yard.id), listHorses(db, yard.id)]);
   return (
     <>
-      <PageHead title="Set" sub="Which layout goes onto the sand?" />
+      <PageHead
+        title="Set"
+        sub="Which layout goes onto the sand?"
+        actions={<LinkButton href="/set/sand">What is on the sand?</LinkButton>}
+      />
       {present(layouts).length === 0 && (
         <EmptyState title="Nothing to set yet" action={<LinkButton href="/plan">To the plan</LinkButton>}>
-          Plan a layout first. Here it becomes a sheet with measures from two walls, in your own steps too.
+          Plan a layout first. Here it becomes a sheet: from piece to piece as it is ridden, in your own steps too.
         </EmptyState>
       )}
       <LayoutCards cards={layoutCards(present(layouts), horses, { place: 'set', timeZone: yard.timeZone })} />

@@ -1,13 +1,27 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { formatTape, type Layout, type ReckonedTrack, type SettingSheet as CoreSheet, type SettingWish } from '@/core';
+import { CountWalk } from '@/components/CountWalk/CountWalk';
+import {
+  formatLength,
+  formatTape,
+  layoutLabels,
+  reckonLayout,
+  sheetLabels,
+  type Item,
+  type Layout,
+  type ReckonedItemTrack,
+  type ReckonedTrack,
+} from '@/core';
 import { Alert, Button, TextInput } from '@mantine/core';
+import { IconWalk } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useMemo, useState, useTransition } from 'react';
 import { keepStandingAction } from '../../actions';
-import { useGroundTruth, type Typed } from '../_state/useGroundTruth';
+import type { GroundTruth, Typed } from '../_state/useGroundTruth';
 import { ChangedLegs } from './ChangedLegs';
+import { GroundPicture } from './GroundPicture';
+import { GroundRibbon } from './GroundRibbon';
 import classes from './GroundPanel.module.css';
 import type { SetStep } from './setStep';
 import type { Walker } from './SettingSheet';
@@ -17,8 +31,8 @@ type GroundPanelProps = {
   revision: number;
   layout: Layout;
   tracks: readonly ReckonedTrack[];
-  sheet: CoreSheet;
-  measureBy: SettingWish['measureBy'];
+  whole: Layout;
+  truth: GroundTruth;
   stage: string | null;
   steps: readonly SetStep[];
   walker: Walker | null;
@@ -27,11 +41,10 @@ type GroundPanelProps = {
 
 /** What was really measured on the ground, what it changes, and whether to ride it so or to put it back. */
 export function GroundPanel(props: GroundPanelProps) {
-  const { layoutId, revision, layout, tracks, sheet, measureBy, stage, steps, walker, onKept } = props;
-  const { unit } = useLengths();
+  const { layoutId, revision, layout, whole, tracks, truth, stage, steps, walker, onKept } = props;
+  const { unit, format } = useLengths();
+  const [walking, setWalking] = useState<Walking | null>(null);
   const router = useRouter();
-  const reading = { unit, stepM: walker?.stepLengthM ?? null };
-  const truth = useGroundTruth(layout, sheet, measureBy, reading, `measured ${layoutId} ${revision} ${stage ?? ''}`);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const { ground } = truth;
@@ -50,9 +63,11 @@ export function GroundPanel(props: GroundPanelProps) {
   const legs = tracks.flatMap(track =>
     track.kind === 'items' ? track.legs.map((leg, index) => ({ ...leg, track: track.id, index })) : [],
   );
-  // A piece without a name is told by its number on this sheet.
-  const called = (id: string) =>
-    layout.items.find(item => item.id === id)?.name ?? `piece ${steps.find(step => step.id === id)?.label ?? ''}`;
+  const numberOf = sheetLabels(whole, layout);
+  // What is told apart by number on the sheet is so here.
+  const called = (id: string) => layout.items.find(item => item.id === id)?.name ?? numberOf(id);
+  const walk = (key: string, label: string, planned: string, onText: (text: string) => void) =>
+    walker && setWalking({ key, label, planned, onText });
   return (
     <section className={`${classes.ground} roan-no-print`} aria-label="As measured">
       <p>
@@ -69,6 +84,13 @@ export function GroundPanel(props: GroundPanelProps) {
               planned={formatTape(groundM, unit)}
               typed={truth.leg(track, index)}
               onType={text => truth.typeLeg(track, index, text)}
+              onWalk={
+                walker &&
+                (() =>
+                  walk(`${track} ${index}`, `${called(from)} to ${called(to)}`, formatTape(groundM, unit), text =>
+                    truth.typeLeg(track, index, text),
+                  ))
+              }
             />
           ))}
         </fieldset>
@@ -88,12 +110,32 @@ export function GroundPanel(props: GroundPanelProps) {
                   planned={tape}
                   typed={truth.measure(measure)}
                   onType={text => truth.typeMeasure(measure, text)}
+                  onWalk={
+                    walker &&
+                    (() => walk(measure, `${label}, ${words}`, tape, text => truth.typeMeasure(measure, text)))
+                  }
                 />
               ))}
             </fieldset>
           )
         );
       })}
+      {ground.kind === 'measured' && (
+        <AsItStands layout={layout} standing={ground.items} planned={tracks} numberOf={numberOf} format={format} />
+      )}
+      {walking && walker && (
+        <CountWalk
+          key={walking.key}
+          label={walking.label}
+          planned={walking.planned}
+          stepM={walker.stepLengthM}
+          onClose={() => setWalking(null)}
+          onDone={steps => {
+            walking.onText(stepsTyped(steps, walker.stepLengthM));
+            setWalking(null);
+          }}
+        />
+      )}
       <div className={classes.outcome} role="status">
         {ground.kind === 'nothing' && <p>Nothing typed yet.</p>}
         {ground.kind === 'faulty' && <p>{ground.problem}</p>}
@@ -117,20 +159,71 @@ export function GroundPanel(props: GroundPanelProps) {
   );
 }
 
-type LengthProps = { label: string; planned: string; typed: Typed; onType: (text: string) => void };
+type Walking = { key: string; label: string; planned: string; onText: (text: string) => void };
 
-function Length({ label, planned, typed, onType }: LengthProps) {
+/** As somebody would type what they walked. */
+const stepsTyped = (steps: number, stepLengthM: number) => formatLength(steps * stepLengthM, 'steps', { stepLengthM });
+
+type AsItStandsProps = {
+  layout: Layout;
+  standing: readonly Item[];
+  planned: readonly ReckonedTrack[];
+  numberOf: (item: string) => string;
+  format: (lengthM: number) => string;
+};
+
+/** The sand and every track as they stand, over the plan. */
+function AsItStands({ layout, standing, planned, numberOf, format }: AsItStandsProps) {
+  const tracks = useMemo(() => reckonLayout({ ...layout, items: [...standing] }), [layout, standing]);
+  const pairs = planned.flatMap((track, index): [ReckonedItemTrack, ReckonedItemTrack][] => {
+    const now = tracks[index];
+    return track.kind === 'items' && now?.kind === 'items' && track.legs.length > 0 ? [[track, now]] : [];
+  });
   return (
-    <TextInput
-      label={label}
-      description={`planned ${planned}`}
-      classNames={{ description: classes.planned }}
-      inputWrapperOrder={['label', 'description', 'input', 'error']}
-      value={typed.text}
-      error={typed.fault}
-      inputMode="text"
-      autoComplete="off"
-      onChange={event => onType(event.currentTarget.value)}
-    />
+    <div className={classes.shown}>
+      <GroundPicture layout={layout} standing={standing} tracks={tracks} numberOf={numberOf} />
+      {pairs.map(([was, is]) => (
+        <GroundRibbon
+          key={was.id}
+          label={layoutLabels(layout).track(was.id)}
+          planned={was}
+          standing={is}
+          numberOf={numberOf}
+          format={format}
+        />
+      ))}
+    </div>
+  );
+}
+
+type LengthProps = {
+  label: string;
+  planned: string;
+  typed: Typed;
+  onType: (text: string) => void;
+  /** Counts it while walking; null where nobody's step is known. */
+  onWalk: (() => void) | null;
+};
+
+function Length({ label, planned, typed, onType, onWalk }: LengthProps) {
+  return (
+    <div className={classes.length}>
+      <TextInput
+        label={label}
+        description={`planned ${planned}`}
+        classNames={{ description: classes.planned }}
+        inputWrapperOrder={['label', 'description', 'input', 'error']}
+        value={typed.text}
+        error={typed.fault}
+        inputMode="text"
+        autoComplete="off"
+        onChange={event => onType(event.currentTarget.value)}
+      />
+      {onWalk && (
+        <Button variant="default" aria-label={`Walk it: ${label}`} onClick={onWalk}>
+          <IconWalk size={20} />
+        </Button>
+      )}
+    </div>
   );
 }

@@ -6,13 +6,22 @@ import { useState } from 'react';
 import type { Ticks } from '../_state/useTicks';
 import { Measures } from './Measures';
 import type { SetStep } from './setStep';
+import type { GroundTruth } from '../_state/useGroundTruth';
+import type { Walker } from './SettingSheet';
+import { WalkHere } from './WalkHere';
 import { StepPicture } from './StepPicture';
 import classes from './OneAtATime.module.css';
 
-type OneAtATimeProps = { steps: readonly SetStep[]; ticks: Ticks };
+type OneAtATimeProps = {
+  steps: readonly SetStep[];
+  ticks: Ticks;
+  truth: GroundTruth;
+  /** Whose steps are counted; null with a tape only. */
+  walker: Walker | null;
+};
 
 /** One step of the work, large, with buttons for the thumb below it. */
-export function OneAtATime({ steps, ticks }: OneAtATimeProps) {
+export function OneAtATime({ steps, ticks, truth, walker }: OneAtATimeProps) {
   const isTicked = ({ id, place }: SetStep) => ticks.isTicked(id, place) ?? false;
   const [at, setAt] = useState(() => firstOpen(steps, isTicked));
   const step = steps[Math.min(at, steps.length - 1)]!;
@@ -32,6 +41,7 @@ export function OneAtATime({ steps, ticks }: OneAtATimeProps) {
         <StepPicture picture={step.picture} />
       </div>
       <Measures step={step} large />
+      {walker && <WalkHere key={step.id} step={step} truth={truth} walker={walker} />}
       <div className={classes.thumb}>
         <Button
           size="xl"

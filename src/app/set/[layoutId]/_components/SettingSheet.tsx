@@ -24,6 +24,7 @@ import { stepPicture } from '@/files/stepPicture';
 import { SegmentedControl, Select } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { useGroundTruth } from '../_state/useGroundTruth';
 import { useTicks } from '../_state/useTicks';
 import { BigPiece } from './BigPiece';
 import { GroundPanel } from './GroundPanel';
@@ -125,6 +126,13 @@ export function SettingSheet(props: SettingSheetProps) {
     if (at !== AS_DRAWN) wish.set('stage', at);
     router.replace(`/set/${layoutId}?${wish}`, { scroll: false });
   };
+  const truth = useGroundTruth(
+    layout,
+    sheet,
+    measureBy,
+    { unit, stepM: walker?.stepLengthM ?? null },
+    `measured ${layoutId} ${props.revision} ${stage ?? AS_DRAWN}`,
+  );
   const row = riddenRow(layout);
   const standing = steps.filter(({ id, place }) => ticks.isTicked(id, place)).length;
   const big = steps.find(({ id }) => id === bigId) ?? null;
@@ -231,15 +239,15 @@ export function SettingSheet(props: SettingSheetProps) {
         </span>
         <Delivery ready={ticks.ready} waits={ticks.waits} quiet />
       </div>
-      {view === 'one' && <OneAtATime steps={steps} ticks={ticks} />}
+      {view === 'one' && <OneAtATime steps={steps} ticks={ticks} truth={truth} walker={walker} />}
       {view === 'ground' && (
         <GroundPanel
           layoutId={layoutId}
           revision={props.revision}
           layout={layout}
+          whole={whole}
           tracks={tracks}
-          sheet={sheet}
-          measureBy={measureBy}
+          truth={truth}
           stage={stage}
           steps={steps}
           walker={walker}

@@ -1,7 +1,7 @@
 /**
  * Renders a page of a PDF for the tests, with a program that is not Roan's: node scripts/lib/renderPdf.mjs FILE PAGE DPI OUT.
- * OUT gets one byte of grey a pixel; the size of the picture, the number of pages and the texts of the page go to standard
- * output as JSON.
+ * OUT gets one byte of grey a pixel; the size of the picture, the number of pages and the texts of the page with their sizes in
+ * points go to standard output as JSON.
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -26,4 +26,6 @@ for (let i = 0; i < grey.length; i += 1) grey[i] = Math.round((data[4 * i] + dat
 if (out) writeFileSync(out, grey);
 if (process.env.PNG) writeFileSync(process.env.PNG, canvas.toBuffer('image/png'));
 const { items } = await page.getTextContent();
-process.stdout.write(JSON.stringify({ width, height, pages: pdf.numPages, texts: items.map(({ str }) => str) }));
+const sizesPt = items.map(({ transform }) => Math.hypot(transform[2], transform[3]));
+const texts = items.map(({ str }) => str);
+process.stdout.write(JSON.stringify({ width, height, pages: pdf.numPages, texts, sizesPt }));

@@ -65,7 +65,7 @@ export function GroundPanel(props: GroundPanelProps) {
   );
   const numberOf = sheetLabels(whole, layout);
   // What is told apart by number on the sheet is so here.
-  const called = (id: string) => layout.items.find(item => item.id === id)?.name ?? numberOf(id);
+  const called = (id: string) => layout.items.find(item => item.id === id)?.name ?? `piece ${numberOf(id)}`;
   const walk = (key: string, label: string, planned: string, onText: (text: string) => void) =>
     walker && setWalking({ key, label, planned, onText });
   return (

@@ -87,6 +87,7 @@ test('a course on one page of A4 and of Letter, measured with a ruler and read a
 }, info) => {
   await page.goto(`${demoYard.url}/set`);
   await page.getByRole('link', { name: /Course of eight/ }).click();
+  await page.waitForURL(/\/set\/[0-9a-f-]+/);
   const id = /\/set\/([0-9a-f-]+)/.exec(page.url())![1]!;
   const pdf = async (wish: string) => {
     const answer = await page.request.get(`${demoYard.url}/api/layouts/${id}/sheet?${wish}`);

@@ -1,4 +1,4 @@
-import { chainsOf, type Layout, type ReckonedTrack } from '@/core';
+import { besideEnd, chainsOf, isRidden, type Item, type Layout, type ReckonedTrack } from '@/core';
 import { ItemDrawing } from './ItemDrawing';
 import classes from './LayoutDrawing.module.css';
 import type { SandView } from './sandView';
@@ -34,15 +34,22 @@ export function LayoutDrawing({ layout, tracks, view, textM, labels, plain }: La
       {labels &&
         layout.items.map(item => {
           const label = labels.get(item.id);
-          const { x, y } = view.toPaper(item.at);
+          if (label === undefined) return null;
+          const { x, y } = labelPlace(item, view, textM);
           return (
-            label !== undefined && (
-              <text key={item.id} x={x + textM * 0.75} y={y - textM * 0.6} fontSize={textM} className={classes.number}>
-                {label}
-              </text>
-            )
+            <text key={item.id} x={x} y={y} fontSize={textM} className={classes.number}>
+              {label}
+            </text>
           );
         })}
     </g>
   );
+}
+
+/** The middle of what is written beside an item: beyond an end of what is ridden over, where nothing of it lies. */
+function labelPlace(item: Item, view: SandView, textM: number): { x: number; y: number } {
+  const [widthM, lengthM] = view.orientation === 'along' ? [view.heightM, view.widthM] : [view.widthM, view.heightM];
+  if (isRidden(item)) return view.toPaper(besideEnd(item, textM * 0.8, { widthM, lengthM }));
+  const { x, y } = view.toPaper(item.at);
+  return { x: x + textM * 0.9, y: y - textM * 0.7 };
 }

@@ -32,7 +32,7 @@ export function Measures({ step, large }: MeasuresProps) {
               <strong>{shown(line)}</strong>
               {line.steps && <span>{isExact ? line.steps : line.roundedSteps}</span>}
               {line.follows && <span>where its own length ends</span>}
-              {index === 0 && matters && <span>{matters}</span>}
+              {index === 0 && matters && <span className={classes.matters}>{matters}</span>}
             </dd>
           </div>
         ))}

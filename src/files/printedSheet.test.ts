@@ -33,7 +33,7 @@ test('kit with what is lacking, measures on the tape and in steps, worked by han
     ['8.25 m', '11 steps', false],
     ['11.75 m', null, true],
   ]);
-  expect(fence.notes).toEqual(['Left and right as ridden towards C; it may be ridden both ways.']);
+  expect(fence.notes).toEqual(['Left and right as ridden towards C.']);
 });
 
 test('without anybody’s steps there are none, and without a store nothing is lacking', () => {

@@ -44,7 +44,7 @@ export type SettingSetup = {
   /** As planned for the stage that is set; as drawn where none is chosen. */
   layout: Layout;
   /** The stages that it can be set for, and which of them is; null as drawn. */
-  stages: { key: string; name: string }[];
+  stages: { key: string; name: string; isAsDrawn: boolean }[];
   stage: string | null;
   /** Where the kit comes from. */
   from: PointM;
@@ -70,7 +70,7 @@ export async function settingSetup(
   return {
     yardLayout,
     ...{ whole: resolved.layout, layout, stage: stage?.key ?? null },
-    stages: stages.map(({ key, name }) => ({ key, name })),
+    stages: stages.map(({ key, name, isAsDrawn }) => ({ key, name, isAsDrawn })),
     from: entrance ?? { xM: layout.arena.widthM / 2, yM: 0 },
     standing: kept && { kept, layout: applyEdits(layout, editsHere(standingEdits(kept.standing), layout)) },
   };

@@ -9,7 +9,8 @@ import type { SettingSheet } from './settingSheet';
 /** What lengths are rounded to, metres, the coarsest first; a last one of null is the length as it is. */
 export type Grids = readonly (number | null)[];
 
-/** As many layouts are reckoned to find a coarser number for what was read finer than it needs to be. */
+/** So many legs are reckoned, all layouts that are tried together, to find a coarser number for what was read finer than it needs. */
+const MOST_LEGS = 2000;
 const MOST_TRIED = 80;
 
 /**
@@ -38,8 +39,14 @@ export function roundedMeasures(layout: Layout, sheet: SettingSheet, grids: Grid
     if (now.length === 0) break;
     for (const id of now) refined.add(id);
   }
-  if (changedItems().size === 0) coarsen([...refined].slice(0, MOST_TRIED), levels, () => changedItems().size === 0);
+  if (changedItems().size === 0)
+    coarsen([...refined].slice(0, triesFor(layout)), levels, () => changedItems().size === 0);
   return measuredLengths(sheet.measures, ({ id }) => lengths().get(id)!);
+}
+
+function triesFor({ tracks }: Layout): number {
+  const legs = tracks.reduce((sum, track) => sum + (track.kind === 'items' ? track.legs.length : 0), 0);
+  return Math.min(MOST_TRIED, Math.floor(MOST_LEGS / Math.max(1, legs)));
 }
 
 const onGrid = (lengthM: number, grid: number | null) => (grid === null ? lengthM : Math.round(lengthM / grid) * grid);

@@ -9,6 +9,8 @@ export type SetStage = {
   key: string;
   name: string;
   layout: Layout;
+  /** Whether it is built as it is drawn. */
+  isAsDrawn: boolean;
 };
 
 type Resolved = Pick<ResolvedPlan, 'layout' | 'exercises'>;
@@ -23,9 +25,12 @@ export function setStages({ layout, exercises }: Resolved): SetStage[] {
     })),
   );
   const seen = new Set<string>();
-  return all.filter(({ layout: { items } }) => {
-    const built = JSON.stringify(items);
-    return items.length > 0 && !seen.has(built) && seen.add(built);
+  const drawn = JSON.stringify(layout.items);
+  return all.flatMap(stage => {
+    const built = JSON.stringify(stage.layout.items);
+    if (stage.layout.items.length === 0 || seen.has(built)) return [];
+    seen.add(built);
+    return [{ ...stage, isAsDrawn: built === drawn }];
   });
 }
 

@@ -220,9 +220,7 @@ function facingNotes(arena: Arena, { item, towards }: Pick<SetPiece, 'item' | 't
   if (item.kind !== 'fence' || !towards) return [];
   const way = `towards ${towardsWords(arena, towards)}`;
   return [
-    item.ridden === 'one-way'
-      ? `Its front is ridden ${way}, and only that way.`
-      : `Left and right as ridden ${way}; it may be ridden both ways.`,
+    item.ridden === 'one-way' ? `Its front is ridden ${way}, and only that way.` : `Left and right as ridden ${way}.`,
   ];
 }
 

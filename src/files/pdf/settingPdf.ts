@@ -42,7 +42,7 @@ export type SettingPdfInput = {
 /** What the drawing may take of the page: as much as leaves room for the words. */
 const DRAWINGS_MM = [112, 96, 84, 74, 62] as const;
 /** Words smaller than this are not made for the sake of a larger drawing. */
-const EASY_PT = 10.5;
+const EASY_PT = 10;
 /** Read at arm's length: as large as fits on one page, never smaller than the last. */
 const SIZES_PT = [11.5, 11, 10.5, 10, 9.5] as const;
 const GUTTER_MM = 6;

@@ -10,7 +10,9 @@ type GroundRibbonProps = {
   format: (lengthM: number) => string;
 };
 
-const WIDTH = 1000;
+/** As wide as a page; wider where its words would not stand beside each other: then it is pushed to and fro. */
+const LEAST_WIDTH = 1000;
+const LEAST_LEG = 230;
 const TOP = 34;
 const ROW = 64;
 const EDGE = 30;
@@ -18,54 +20,65 @@ const EDGE = 30;
 /** A track unrolled as it stands over as it was planned: posts, each horse's strides as arches, and what is said, changes bold. */
 export function GroundRibbon({ label, planned, standing, numberOf, format }: GroundRibbonProps) {
   const [was, is] = [stopsM(planned), stopsM(standing)];
-  const scale = (WIDTH - 2 * EDGE) / Math.max(was.at(-1)!, is.at(-1)!, 1);
+  const longestM = Math.max(was.at(-1)!, is.at(-1)!, 1);
+  const shortestM = Math.max(0.5, Math.min(...standing.legs.map(({ groundM }) => groundM)));
+  const scale = Math.max((LEAST_WIDTH - 2 * EDGE) / longestM, LEAST_LEG / shortestM);
+  const width = longestM * scale + 2 * EDGE;
   const x = (alongM: number) => EDGE + alongM * scale;
   const horses = planned.legs[0]?.readings ?? [];
   const height = TOP + Math.max(1, horses.length) * ROW + 6;
   const stops = [planned.legs[0]!.from, ...planned.legs.map(({ to }) => to)];
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${height}`} role="img" aria-label={`${label} as it stands`} className={classes.ribbon}>
-      {stops.map((item, index) => (
-        <g key={index}>
-          <path d={`M${x(was[index]!)} ${TOP - 8}V${height}`} className={classes.planned} />
-          <path d={`M${x(is[index]!)} ${TOP - 8}V${height}`} className={classes.post} />
-          <text x={x(is[index]!)} y={TOP - 14} className={classes.number}>
-            {numberOf(item)}
+    <div className={classes.roll} tabIndex={0} role="group" aria-label={label}>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        style={{ width: `max(100%, ${Math.round(width * 0.62)}px)` }}
+        role="img"
+        aria-label={`${label} as it stands`}
+        className={classes.ribbon}
+      >
+        {stops.map((item, index) => (
+          <g key={index}>
+            <path d={`M${x(was[index]!)} ${TOP - 8}V${height}`} className={classes.planned} />
+            <path d={`M${x(is[index]!)} ${TOP - 8}V${height}`} className={classes.post} />
+            <text x={x(is[index]!)} y={TOP - 14} className={classes.number}>
+              {numberOf(item)}
+            </text>
+          </g>
+        ))}
+        {standing.legs.map((leg, index) => (
+          <text key={index} x={(x(is[index]!) + x(is[index + 1]!)) / 2} y={TOP - 14} className={classes.ground}>
+            {format(leg.groundM)}
           </text>
-        </g>
-      ))}
-      {standing.legs.map((leg, index) => (
-        <text key={index} x={(x(is[index]!) + x(is[index + 1]!)) / 2} y={TOP - 14} className={classes.ground}>
-          {format(leg.groundM)}
-        </text>
-      ))}
-      {horses.map(({ horse, horseId }, row) => (
-        <g key={horseId} transform={`translate(0 ${TOP + row * ROW})`}>
-          <text x={2} y={10} className={classes.horse}>
-            {horse}
-          </text>
-          {standing.legs.map((leg, index) => {
-            const [now, before] = [leg.readings[row], planned.legs[index]!.readings[row]];
-            if (!now) return null;
-            const [from, to] = [x(is[index]!), x(is[index + 1]!)];
-            const said = saidOf(now);
-            return (
-              <g key={index}>
-                <path d={arches(from, to, stridesOf(now))} className={classes.arch} />
-                <text
-                  x={(from + to) / 2}
-                  y={ROW - 8}
-                  className={classes.said}
-                  data-changed={(before && saidOf(before) !== said) || undefined}
-                >
-                  {said}
-                </text>
-              </g>
-            );
-          })}
-        </g>
-      ))}
-    </svg>
+        ))}
+        {horses.map(({ horse, horseId }, row) => (
+          <g key={horseId} transform={`translate(0 ${TOP + row * ROW})`}>
+            <text x={2} y={10} className={classes.horse}>
+              {horse}
+            </text>
+            {standing.legs.map((leg, index) => {
+              const [now, before] = [leg.readings[row], planned.legs[index]!.readings[row]];
+              if (!now) return null;
+              const [from, to] = [x(is[index]!), x(is[index + 1]!)];
+              const said = saidOf(now);
+              return (
+                <g key={index}>
+                  <path d={arches(from, to, stridesOf(now))} className={classes.arch} />
+                  <text
+                    x={(from + to) / 2}
+                    y={ROW - 8}
+                    className={classes.said}
+                    data-changed={(before && saidOf(before) !== said) || undefined}
+                  >
+                    {said}
+                  </text>
+                </g>
+              );
+            })}
+          </g>
+        ))}
+      </svg>
+    </div>
   );
 }
 

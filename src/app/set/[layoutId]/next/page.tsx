@@ -34,7 +34,8 @@ export default async function NextLayoutPage({ params, searchParams }: NextPageP
   const isHere = (id: string) => others.some(other => other.id === id);
   const coming = nextInLessons(present(await listLessons(db, yard.id)), layoutId, nowMs(), isHere);
   // From a stage one goes on to the next stage; as drawn, to what a lesson goes on to.
-  const stagesOn = here.stages[here.stages.findIndex(({ key }) => key === here.stage) + 1]?.key ?? null;
+  const at = here.stages.findIndex(({ key, isAsDrawn }) => (here.stage === null ? isAsDrawn : key === here.stage));
+  const stagesOn = here.stages[at + 1]?.key ?? null;
   const goesOnHere = stagesOn !== null && (here.stage !== null || coming === null);
   const isOwn = to === layoutId || (to === undefined && goesOnHere);
   const wanted = isOwn ? layoutId : typeof to === 'string' && isHere(to) ? to : (coming?.layoutId ?? null);

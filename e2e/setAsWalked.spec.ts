@@ -104,7 +104,9 @@ test('a course on one page of A4 and of Letter, measured with a ruler and read a
     expect(text).toContain('On from 1');
     expect(text).toMatch(/matters for/);
     // Nothing that is measured is printed smaller than 9 points: letters of 3 mm are read at arm’s length (common practice, no source).
-    expect(Math.min(...sheet.sizesPt.filter((_, at) => / m$/.test(sheet.texts[at]!)))).toBeGreaterThanOrEqual(8.4);
+    expect(Math.min(...sheet.sizesPt.filter((_, at) => /^\d+\.\d+ m$/.test(sheet.texts[at]!)))).toBeGreaterThanOrEqual(
+      8.4,
+    );
     // The bar of 10 m is 10 m at the scale that is stated.
     const mmPerM = 1000 / Number(/Drawn 1 : (\d+)/.exec(text)![1]);
     const bars = sheet.darkRowsMm(10 * mmPerM);

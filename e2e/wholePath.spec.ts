@@ -91,6 +91,9 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
   const first = page.locator('[data-step]').first();
   // Poles 3 m long across a line 5 m in: ends at 3.5 and 6.5 m; 10 m up is 4 m beyond K, 4½ steps less 5 cm.
   await expect(first).toContainText('3.50 m');
+  // To what matters, with the exact measure a tap away.
+  await expect(first).toContainText('4½ steps');
+  await first.getByRole('button', { name: 'Exactly' }).click();
   await expect(first).toContainText('4 steps, back 10 cm');
   await expect(first).toContainText('6.50 m');
   await expect(first).toContainText('from K towards E');

@@ -182,9 +182,10 @@ export {
   type LegGround,
   type RiddenEnd,
 } from './track/leg';
-export { otherRein, type Rein } from './track/rein';
+export { otherRein, REINS, type Rein } from './track/rein';
 export {
   FIGURE_KINDS,
+  RESTS,
   SIDEWAYS_MOVEMENTS,
   type Figure,
   type FigureKind,
@@ -199,6 +200,8 @@ export { figureWords } from './figures/figureWords';
 export { rideFigure } from './figures/rideFigure';
 export { rideSession, type Session } from './figures/rideSession';
 export { measureSession, type SessionMeasure } from './figures/measureSession';
+export { horseSpeedMPerMin } from './figures/horseSpeed';
+export { eveningCircle, sessionBalance, type Lack, type SessionBalance } from './figures/sessionBalance';
 export { gaitSpeedMPerMin } from './figures/gaitSpeed';
 export { strideMarks, type StrideMark } from './figures/strideMarks';
 export { sessionBands, type SessionBand } from './figures/sessionBands';

@@ -1,4 +1,4 @@
-import { CHANGES_OF_REIN, TRACK_GAITS } from '@/core';
+import { CHANGES_OF_REIN, RESTS, TRACK_GAITS } from '@/core';
 import { z } from 'zod';
 
 /** The shape of the figures of the layout file; figurePaper.ts carries them there and back. */
@@ -21,6 +21,7 @@ const Part = z.strictObject({
   pace: z.enum(['normal', 'short', 'long']).optional(),
   sideways: z.enum(['shoulder-in', 'counter-shoulder-in', 'travers', 'renvers']).optional(),
   counterBend: z.boolean().optional(),
+  rest: z.enum(RESTS).optional(),
 });
 
 const Deed = z.discriminatedUnion('kind', [

@@ -90,6 +90,7 @@ const SPECS: Record<string, SpecWithoutKey> = {
   steps: count('Steps', 1, 20),
   eachSide: count('Each side', 1, 12),
   rungs: count('Rungs', 1, 12),
+  seconds: count('Seconds', 1, 600),
 };
 
 /** Rows of poles, and what is reckoned where nothing is typed. */
@@ -109,6 +110,18 @@ const POLES_ONLY = new Set(['canter-poles-line', 'two-poles-on-circle']);
 /** The gait is a parameter only where the exercise is not made of it. */
 const GAIT = choice('Gait', ['walk', 'trot', 'canter']);
 const WITH_GAIT = new Set(['fan', 'stride-test-lane']);
+/** Figures whose gait is the rider's to choose, and which they may be. */
+const FIGURE_GAITS: Record<string, readonly string[]> = {
+  ...Object.fromEntries(
+    ['circle', 'spiral', 'volte', 'serpentine', 'half-circle-return', 'shallow-loop', 'corners'].map(kind => [
+      kind,
+      ['walk', 'trot', 'canter'],
+    ]),
+  ),
+  ...Object.fromEntries(
+    ['figure-of-eight', 'change-rein', 'leg-yield', 'half-pass', 'shoulder-in'].map(kind => [kind, ['walk', 'trot']]),
+  ),
+};
 
 /** What poles are usually spaced by in the gait of an exercise. */
 function usualSpacing(kind: string, { gait }: ExerciseParams): UsualLength | undefined {
@@ -116,11 +129,16 @@ function usualSpacing(kind: string, { gait }: ExerciseParams): UsualLength | und
   return entry && USUAL_STRIDE[entry];
 }
 
+function gaitSpec(kind: string): SpecWithoutKey | undefined {
+  const gaits = FIGURE_GAITS[kind];
+  return gaits ? choice('Gait', gaits) : WITH_GAIT.has(kind) ? GAIT : undefined;
+}
+
 /** What may be changed of an exercise, in the order its recipe has it. */
 export function paramSpecs(kind: string, params: ExerciseParams): ParamSpec[] {
   return Object.keys(params).flatMap(key => {
     if (OF_FENCES.has(key) && POLES_ONLY.has(kind)) return [];
-    const spec = key === 'gait' && WITH_GAIT.has(kind) ? GAIT : (OWN[`${kind} ${key}`] ?? SPECS[key]);
+    const spec = key === 'gait' ? gaitSpec(kind) : (OWN[`${kind} ${key}`] ?? SPECS[key]);
     if (!spec) return [];
     const usual = key === 'spacingM' ? usualSpacing(kind, params) : undefined;
     return [{ ...spec, key, ...(usual ? { usual } : {}) } as ParamSpec];

@@ -16,6 +16,7 @@ import { singleCanterPole } from './recipes/singleCanterPole';
 import { singleFence } from './recipes/singleFence';
 import { flexions, haltAndReinBack, sidePass, turnOnForehand, turnOnHaunches } from './recipes/stations';
 import { strideTestLane } from './recipes/strideTestLane';
+import { freeWalk, haltAndPat, looseRein } from './recipes/rests';
 import { departFromYield, departOnEight, transitionsLadder } from './recipes/transitions';
 import { twoFencesOnCircle, twoPolesOnCircle } from './recipes/twoOnCircle';
 
@@ -62,6 +63,9 @@ export const SHELF: readonly Recipe[] = [
   turnOnHaunches,
   sidePass,
   flexions,
+  freeWalk,
+  looseRein,
+  haltAndPat,
 ];
 
 /** The recipe of a kind, or null where the shelf has none. */

@@ -44,13 +44,14 @@ function cutStretch(stretch: Stretch, edges: readonly number[], beforeM: number)
 
 function askedOf(stretch: Stretch, atM: number, parts: readonly FigurePart[]): Stretch {
   let asked = stretch;
-  for (const { fromM, toM, gait, pace, sideways, counterBend } of parts) {
+  for (const { fromM, toM, gait, pace, sideways, counterBend, rest } of parts) {
     if (atM < fromM || atM > toM) continue;
     asked = {
       ...asked,
       gait: gait ?? asked.gait,
       pace: pace ?? asked.pace,
       counterBend: counterBend ?? asked.counterBend,
+      rest: rest ?? asked.rest,
       sideways: sideways ? { movement: sideways, bodyRad: bodyAngleRad(sideways, asked.rein) } : asked.sideways,
     };
   }

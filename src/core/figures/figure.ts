@@ -14,6 +14,10 @@ export type StationDeed =
 /** How long the strides of a stretch are asked to be. */
 export type Pace = 'normal' | 'short' | 'long';
 
+/** Riding that rests the horse: the reins given, or long enough to stretch down. */
+export const RESTS = ['free-walk', 'loose-rein'] as const;
+export type Rest = (typeof RESTS)[number];
+
 /** Movements on more than one track, or across the horse's own length. */
 export const SIDEWAYS_MOVEMENTS = [
   'leg-yield',
@@ -90,6 +94,8 @@ export type FigurePart = {
   sideways?: Exclude<SidewaysMovement, 'leg-yield' | 'half-pass'>;
   /** Bent to the outside for a few strides. */
   counterBend?: boolean;
+  /** It is a rest, and counts as one. */
+  rest?: Rest;
 };
 
 /** A figure as it is planned in a session: its gait (null: the track's) and what is asked where. */

@@ -8,6 +8,8 @@ export function figureWords({ name, figure, parts }: Pick<PlannedFigure, 'name' 
   if (name !== null) return name;
   const sideways = parts.find(part => part.sideways)?.sideways;
   if (sideways) return sideways.replaceAll('-', ' ');
+  const rest = parts.find(part => part.rest)?.rest;
+  if (rest) return rest.replace('-', ' ');
   return kindOf(figure);
 }
 

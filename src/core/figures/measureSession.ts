@@ -16,6 +16,11 @@ export type SessionMeasure = {
   minutesByGait: Partial<Record<TrackGait | 'halt', number>>;
   metresByRein: Record<Rein, number>;
   minutesByRein: Record<Rein, number>;
+  /** Work alone, by gait and rein: what rests does not count. */
+  workMetres: Partial<Record<TrackGait, Record<Rein, number>>>;
+  workMinutes: Partial<Record<TrackGait, Record<Rein, number>>>;
+  /** Free walk, a loose rein, and on the spot. */
+  restMinutes: number;
   changesOfRein: number;
   /** Changes of gait, and halts from a gait. */
   transitions: number;
@@ -26,14 +31,24 @@ export type SessionMeasure = {
   smallCircleMinutes: Record<Rein, number>;
 };
 
-/** Measures a session of figures, ridden in its gaits at the usual speeds. */
-export function measureSession(arena: Arena, pieces: readonly RidePiece[]): SessionMeasure {
+/** How fast a gait is ridden, metres a minute. */
+export type SpeedOf = (gait: TrackGait) => number;
+
+/**
+ * Measures a session of figures, ridden in its gaits.
+ * @param speedOf - a horse's own speeds; left out the usual ones
+ */
+export function measureSession(
+  arena: Arena,
+  pieces: readonly RidePiece[],
+  speedOf: SpeedOf = gaitSpeedMPerMin,
+): SessionMeasure {
   const stretches = pieces.filter(piece => piece.kind === 'stretch');
   const lengthM = sum(stretches.map(({ chain }) => chain.lengthM));
   const byGait = new Map<TrackGait, number>();
   for (const { gait, chain } of stretches) byGait.set(gait, (byGait.get(gait) ?? 0) + chain.lengthM);
   const minutesByGait: Partial<Record<TrackGait | 'halt', number>> = {};
-  for (const [gait, metres] of byGait) minutesByGait[gait] = metres / gaitSpeedMPerMin(gait);
+  for (const [gait, metres] of byGait) minutesByGait[gait] = metres / speedOf(gait);
   const haltMinutes = sum(pieces.map(piece => (piece.kind === 'station' ? stationSeconds(piece.deed) / 60 : 0)));
   if (haltMinutes > 0) minutesByGait.halt = haltMinutes;
   const radii = stretches.flatMap(({ chain }) => smallestRadiusM(chain) ?? []);
@@ -43,19 +58,39 @@ export function measureSession(arena: Arena, pieces: readonly RidePiece[]): Sess
     metresByGait: Object.fromEntries(byGait),
     minutesByGait,
     metresByRein: onEachRein(stretches, ({ chain }) => chain.lengthM),
-    minutesByRein: onEachRein(stretches, minutesOf),
+    minutesByRein: onEachRein(stretches, stretch => minutesOf(stretch, speedOf)),
+    workMetres: workByGait(stretches, ({ chain }) => chain.lengthM),
+    workMinutes: workByGait(stretches, stretch => minutesOf(stretch, speedOf)),
+    restMinutes: haltMinutes + sum(stretches.map(stretch => (stretch.rest ? minutesOf(stretch, speedOf) : 0))),
     changesOfRein: changes(pieces.map(({ rein }) => rein)),
     transitions: changes(pieces.map(piece => (piece.kind === 'stretch' ? piece.gait : 'halt'))),
     onRailShare: lengthM === 0 ? 0 : onRailM(arena, stretches) / lengthM,
     smallestRadiusM: radii.length === 0 ? null : Math.min(...radii),
-    smallCircleMinutes: onEachRein(stretches, smallCircleMinutes),
+    smallCircleMinutes: onEachRein(stretches, stretch => smallCircleMinutes(stretch, speedOf)),
   };
 }
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 
-function minutesOf({ chain, gait }: Stretch): number {
-  return chain.lengthM / gaitSpeedMPerMin(gait);
+function minutesOf({ chain, gait }: Stretch, speedOf: SpeedOf): number {
+  return chain.lengthM / speedOf(gait);
+}
+
+function workByGait(
+  stretches: readonly Stretch[],
+  of: (stretch: Stretch) => number,
+): Partial<Record<TrackGait, Record<Rein, number>>> {
+  const work = stretches.filter(({ rest }) => rest === null);
+  const gaits = [...new Set(work.map(({ gait }) => gait))];
+  return Object.fromEntries(
+    gaits.map(gait => [
+      gait,
+      onEachRein(
+        work.filter(one => one.gait === gait),
+        of,
+      ),
+    ]),
+  );
 }
 
 function onEachRein(stretches: readonly Stretch[], of: (stretch: Stretch) => number): Record<Rein, number> {
@@ -71,7 +106,7 @@ function changes(values: readonly string[]): number {
 const SMALL_CIRCLE_RADIUS_M = 5;
 const HALF_ROUND_RAD = Math.PI - 1e-6;
 
-function smallCircleMinutes({ chain, gait }: Stretch): number {
+function smallCircleMinutes({ chain, gait }: Stretch, speedOf: SpeedOf): number {
   const metres = sum(
     chain.segments.map(segment =>
       segment.kind === 'arc' &&
@@ -81,7 +116,7 @@ function smallCircleMinutes({ chain, gait }: Stretch): number {
         : 0,
     ),
   );
-  return metres / gaitSpeedMPerMin(gait);
+  return metres / speedOf(gait);
 }
 
 /** Common practice, no source: the track along the wall is this wide. */

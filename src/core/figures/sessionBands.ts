@@ -42,8 +42,9 @@ function askedOf(piece: RidePiece): Pick<SessionBand, 'gait' | 'rein' | 'pace' |
   const { rein } = piece;
   if (piece.kind === 'station')
     return { gait: null, rein, pace: 'normal', asked: piece.deed.kind.replaceAll('-', ' ') };
-  const { gait, pace, sideways, counterBend } = piece;
-  return { gait, rein, pace, asked: sideways?.movement ?? (counterBend ? 'counter-bend' : null) };
+  const { gait, pace, sideways, counterBend, rest } = piece;
+  const resting = rest?.replace('-', ' ') ?? null;
+  return { gait, rein, pace, asked: sideways?.movement ?? (counterBend ? 'counter-bend' : resting) };
 }
 
 const isAlike = (a: SessionBand, b: SessionBand) =>

@@ -1,6 +1,8 @@
 /** The hand one rides on: on the left rein turns go left and the wall is on the right. */
 export type Rein = 'left' | 'right';
 
+export const REINS: readonly Rein[] = ['left', 'right'];
+
 export function otherRein(rein: Rein): Rein {
   return rein === 'left' ? 'right' : 'left';
 }

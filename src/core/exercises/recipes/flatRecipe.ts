@@ -24,6 +24,8 @@ type Flat<P extends ExerciseParams> = {
   guidance: Guidance;
   wishes: (ground: ExerciseGround) => P[];
   gait: TrackGait;
+  /** The gaits that it may be ridden in, where that is for the rider to choose. */
+  gaits?: readonly TrackGait[];
   /** The figures at their places on the sand, on the left rein. */
   figures: (ground: ExerciseGround, params: P) => readonly (Figure | AskedFigure)[];
   stages: (params: P, ground: ExerciseGround) => Stage[];
@@ -49,12 +51,17 @@ export const middleOfCircle = ({ arena }: ExerciseGround, diameterM: number): Po
   yM: diameterM / 2,
 });
 
+/** The gait that was chosen, where that is one of those it may be ridden in. */
+function gaitAsked<P extends ExerciseParams>({ gait, gaits }: Flat<P>, params: ExerciseParams): TrackGait {
+  return gaits?.find(one => one === params.gait) ?? gait;
+}
+
 /** A recipe of figures on the flat, laid out at their places in the arena. */
 export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
   return {
     kind: flat.kind,
     guidance: flat.guidance,
-    wishes: flat.wishes,
+    wishes: ground => flat.wishes(ground).map(wish => (flat.gaits ? { ...wish, gait: flat.gait } : wish)),
     place: () => ON_THE_SAND,
     layOut: (ground, params) => ({
       items: (flat.cones?.(ground, params) ?? []).map((at, index): Cone => ({
@@ -63,7 +70,7 @@ export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
         id: `cone-${index + 1}`,
         at,
       })),
-      tracks: [sessionOf(flat.kind, flat.gait, flat.figures(ground, params))],
+      tracks: [sessionOf(flat.kind, gaitAsked(flat, params), flat.figures(ground, params))],
       stages: flat.stages(params, ground),
       stand: flat.standAt?.(ground, params) ?? { xM: ground.arena.widthM / 2, yM: ground.arena.lengthM / 2 },
       facts: flat.facts?.(ground, params) ?? [],

@@ -344,6 +344,8 @@ export { oneMore } from './plan/oneMore';
 export { typeAsked, typeDistance, type TypedDistance } from './plan/typedDistance';
 export { typeHeight } from './plan/typedHeight';
 export { nearestToEven, offEven } from './stride/offEven';
+export { flatCalls, type FlatCall } from './plan/flatCall';
+export { inSessionOrder } from './plan/sessionOrder';
 export { callSheet, turnWords, type CallLine } from './plan/callSheet';
 export { copyThings } from './plan/copyThings';
 export { arrangementOf, placeArrangement, placeExercise } from './plan/placeExercise';

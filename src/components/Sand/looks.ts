@@ -5,7 +5,18 @@
 export const LOOKS = [
   ...(['edge', 'rail', 'bands', 'block', 'guide', 'cone', 'coneTop', 'marker', 'groundLine'] as const),
   ...(['corner', 'filler', 'wall', 'oneWay'] as const),
-  ...(['way', 'chosenWay', 'markedLeg', 'head', 'lead', 'hoof', 'airHoof', 'watcher'] as const),
+  ...([
+    'way',
+    'chosenWay',
+    'secondWay',
+    'markedWay',
+    'markedLeg',
+    'head',
+    'lead',
+    'hoof',
+    'airHoof',
+    'watcher',
+  ] as const),
   ...(['name', 'order', 'selected', 'marked', 'handle', 'knobArm', 'knobGrip'] as const),
   ...(['pull', 'measure', 'measureText', 'drawnTo'] as const),
 ];

@@ -34,7 +34,7 @@ import dynamic from 'next/dynamic';
 import { useCallback, useState } from 'react';
 import { dropDraft } from '../_state/draft';
 import { nudgeM } from '../_state/planKeys';
-import { NOTHING_SELECTED, standing, type LegPlace, type Selection } from '../_state/selection';
+import { NOTHING_SELECTED, standing, type LegPlace, type Selection, type Pointed } from '../_state/selection';
 import { itemsOf, middleOf } from '../_state/thingsShown';
 import { useAutosave } from '../_state/useAutosave';
 import { usePlanDraft } from '../_state/usePlanDraft';
@@ -104,7 +104,7 @@ export function PlanEditor(props: PlanEditorProps) {
   const [riding, setRiding] = useState<string | null>(null);
   const [trackWish, setTrackWish] = useState<string | null>(null);
   const [horseWish, setHorseWish] = useState<string | null>(null);
-  const [pointed, setPointed] = useState<{ items: string[]; leg: LegPlace | null }>(NOWHERE);
+  const [pointed, setPointed] = useState<Pointed>(NOWHERE);
   const [walkedM, setWalkedM] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
   const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | 'teach' | null>(null);
@@ -373,7 +373,7 @@ export function PlanEditor(props: PlanEditorProps) {
 const isLaid = ({ resolved }: ReturnType<typeof usePlanEditor>['shown'], trackId: string) =>
   resolved.layout.tracks.some(({ id }) => id === trackId);
 
-const NOWHERE: { items: string[]; leg: LegPlace | null } = { items: [], leg: null };
+const NOWHERE: Pointed = { items: [], leg: null };
 
 /** The track that is looked at: by its own name, or by the exercise it belongs to; the first where neither is there. */
 function wishedTrack(

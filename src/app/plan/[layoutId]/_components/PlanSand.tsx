@@ -13,7 +13,7 @@ import { memo, useMemo, useRef, type FocusEvent, type KeyboardEvent, type Pointe
 import { useMoved } from '../_hand/liveShown';
 import { partsNamed, partsOf, type Parts } from '../_hand/movedParts';
 import { SandCanvas } from '../_hand/SandCanvas';
-import { selectThing, type LegPlace, type Selection } from '../_state/selection';
+import { selectThing, type Selection, type Pointed } from '../_state/selection';
 import { itemLabels, thingOf } from '../_state/thingsShown';
 import { cautionSpots, type CautionSpot } from '../_state/cautionSpots';
 import type { OfferedMend } from '../_state/offeredMend';
@@ -47,7 +47,7 @@ type PlanSandProps = {
   riding: boolean;
   onRide: (item: string, from: PointM | null, fromBehind: boolean) => void;
   /** Pointed at here, on the ribbon, or in a caution. */
-  marked: { items: readonly string[]; leg: LegPlace | null };
+  marked: Pointed;
   onPoint: (item: string | null) => void;
   /** One more piece is wanted at the end of an exercise. */
   onGrow: (exercise: string) => void;
@@ -162,6 +162,7 @@ function StillLayer({ labels, naming, written, ...props }: StillLayerProps) {
       <TrackLayer
         {...{ layout, tracks, chosenTrack, horse, view, textM }}
         marked={selection.leg ?? marked.leg}
+        figures={marked.figures ?? null}
         isHere={isStill}
       />
       <Stands exercises={resolved.exercises.filter(isStill)} view={view} textM={textM} />

@@ -6,7 +6,7 @@ import type { Horse } from '@/data/queries/horses';
 import { Button, SegmentedControl, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
-import { NOTHING_SELECTED, type LegPlace, type Selection } from '../_state/selection';
+import { NOTHING_SELECTED, type LegPlace, type Selection, type Pointed } from '../_state/selection';
 import type { OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './PlanEditor.module.css';
@@ -38,7 +38,7 @@ type ReadingPanelProps = {
   onSelect: (selection: Selection) => void;
   onTrack: (id: string | null) => void;
   onSelectLeg: (leg: LegPlace) => void;
-  onPoint: (pointed: { items: string[]; leg: LegPlace | null }) => void;
+  onPoint: (pointed: Pointed) => void;
   onKeep: () => void;
   onRideOn: (id: string) => void;
   /** The mend that is looked at before it is made. */
@@ -92,24 +92,25 @@ export function ReadingPanel(props: ReadingPanelProps) {
   );
 }
 
-function WholeLayout({ controls, trackId, horse, onHorse, onTrack, onSelect, onSelectLeg }: ReadingPanelProps) {
+function WholeLayout(props: ReadingPanelProps) {
+  const { controls, trackId, horse, onHorse, onTrack, onSelect, onSelectLeg, onPoint } = props;
   return (
     <>
       <TrackChoice {...{ controls, trackId, onTrack }} />
-      <LayoutReading {...{ controls, trackId, horse, onHorse, onSelectLeg }} />
+      <LayoutReading {...{ controls, trackId, horse, onHorse, onSelectLeg, onPoint }} />
       <OnTheSand controls={controls} onSelect={onSelect} />
     </>
   );
 }
 
-function OneTrack({ controls, trackId, onTrack, onRideOn }: ReadingPanelProps) {
+function OneTrack({ controls, trackId, onTrack, onRideOn, onPoint }: ReadingPanelProps) {
   return (
     <>
       <TrackChoice {...{ controls, trackId, onTrack }} />
       {trackId === null ? (
         <Text size="sm">No track yet: choose “Add a track”, then tap fences and poles in their order.</Text>
       ) : (
-        <TrackReading {...{ controls, trackId, onTrack, onRideOn }} />
+        <TrackReading {...{ controls, trackId, onTrack, onRideOn, onPoint }} />
       )}
     </>
   );

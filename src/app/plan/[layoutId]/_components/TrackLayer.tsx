@@ -23,7 +23,11 @@ export function TrackLayer({ isHere, ...props }: TrackLayerProps) {
             on => isHere(on.leg) && <LegLayer key={on.index} {...on} view={view} textM={textM} />,
           )}
         {track.kind === 'figures' && isHere(track) && (
-          <SessionLayer {...{ track, view, textM, chosen }} horse={chosen ? horse : null} />
+          <SessionLayer
+            {...{ track, view, textM, chosen }}
+            horse={chosen ? horse : null}
+            figures={chosen ? (props.figures ?? null) : null}
+          />
         )}
       </g>
     );
@@ -58,12 +62,17 @@ const LegLayer = memo(function LegLayer(props: LegLayerProps) {
   );
 }, isSameLeg);
 
-type SessionLayerProps = Seen & { track: ReckonedFigureTrack; chosen: boolean; horse: LayoutHorse | null };
+type SessionLayerProps = Seen & {
+  track: ReckonedFigureTrack;
+  chosen: boolean;
+  horse: LayoutHorse | null;
+  figures: readonly number[] | null;
+};
 
-const SessionLayer = memo(function SessionLayer({ track, chosen, horse, ...seen }: SessionLayerProps) {
+const SessionLayer = memo(function SessionLayer({ track, chosen, horse, figures, ...seen }: SessionLayerProps) {
   return (
     <>
-      <Shapes shapes={sessionShapes(track, { chosen, horse }, seen)} />
+      <Shapes shapes={sessionShapes(track, { chosen, horse, figures }, seen)} />
       <Stations pieces={track.session.ok ? track.session.pieces : []} {...seen} />
     </>
   );

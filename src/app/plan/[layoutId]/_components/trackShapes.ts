@@ -42,6 +42,8 @@ export type InSight = {
   horse: LayoutHorse | null;
   /** The leg that is selected, or pointed at. */
   marked: LegPlace | null;
+  /** The figures of the chosen session that are pointed at; null for none. */
+  figures?: readonly number[] | null;
 };
 
 /** The legs of a track as they lie on the sand. */
@@ -73,17 +75,41 @@ export function legShapes({ layout, track, index, leg, chosen, horse, marked }: 
 /** A session of figures on the flat: its line, and the strides of a horse; what is done on the spot is drawn beside it. */
 export function sessionShapes(
   track: ReckonedFigureTrack,
-  { chosen, horse }: { chosen: boolean; horse: LayoutHorse | null },
+  { chosen, horse, figures = null }: { chosen: boolean; horse: LayoutHorse | null; figures?: readonly number[] | null },
   seen: Seen,
 ): Shape[] {
   const chains = chainsOf(track);
   const pieces = track.session.ok ? track.session.pieces : [];
   const strides = horse ? strideMarks(pieces, gait => laneStride(horse, gait)) : [];
   return [
-    wayShape(chainsPath(seen.view, chains), chosen, seen),
+    ...(chosen ? figureWays(track, figures, seen) : [wayShape(chainsPath(seen.view, chains), false, seen)]),
     ...(chosen ? [headShape(chains, seen)] : []),
-    ...hoofShapes(strides, strides[0]?.strideM ?? 1, seen),
+    ...hoofShapes(figures === null ? strides : [], strides[0]?.strideM ?? 1, seen),
   ];
+}
+
+/** A session figure by figure, every other one in a second tone; where some are pointed at those stand out. */
+function figureWays(track: ReckonedFigureTrack, pointed: readonly number[] | null, seen: Seen): Shape[] {
+  const { session } = track;
+  if (!session.ok) return [];
+  const lookOf = (figure: number | null) => {
+    if (pointed) return figure !== null && pointed.includes(figure) ? 'markedWay' : 'way';
+    return figure === null ? 'way' : figure % 2 === 0 ? 'chosenWay' : 'secondWay';
+  };
+  const byFigure = new Map<number | null, Chain[]>();
+  session.pieces.forEach((piece, index) => {
+    if (piece.kind !== 'stretch') return;
+    const figure = session.figureOf[index] ?? null;
+    byFigure.set(figure, [...(byFigure.get(figure) ?? []), piece.chain]);
+  });
+  // What stands out lies over the others.
+  const shapes = [...byFigure].map(([figure, chains]): Shape => {
+    const look = lookOf(figure);
+    const strokeM = seen.textM * (look === 'way' ? 0.1 : look === 'markedWay' ? 0.24 : 0.14);
+    return { kind: 'path', d: chainsPath(seen.view, chains), look, strokeM };
+  });
+  const rank = ({ look }: Shape) => (look === 'markedWay' ? 2 : look === 'way' ? 0 : 1);
+  return shapes.sort((a, b) => rank(a) - rank(b));
 }
 
 function wayShape(d: string, chosen: boolean, { textM }: Seen): Shape {

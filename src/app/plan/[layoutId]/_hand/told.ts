@@ -4,7 +4,7 @@ import type { SandOrientation } from '@/components/Sand/sandView';
 import type { LengthUnit, Plan } from '@/core';
 import type { RibbonLook } from '../_components/ribbon/paintColumn';
 import type { RibbonFrame } from '../_components/ribbon/ribbonFrame';
-import type { LegPlace, Selection } from '../_state/selection';
+import type { Pointed, Selection } from '../_state/selection';
 import type { EditorGround } from '../_state/usePlanEditor';
 import type { FontFaceData } from './fontFaces';
 import type { Hand } from './hand';
@@ -27,7 +27,7 @@ export type SandScene = {
   /** The horse whose strides are shown. */
   horse: string | null;
   selection: Selection;
-  marked: { items: readonly string[]; leg: LegPlace | null };
+  marked: Pointed;
 };
 
 /** How the ribbon is looked at. */

@@ -3,6 +3,9 @@ export type Selection = { ids: string[]; leg: LegPlace | null };
 
 export type LegPlace = { track: string; leg: number };
 
+/** What is pointed at: items, a leg, or figures of the session that is looked at, by their places in it. */
+export type Pointed = { items: readonly string[]; leg: LegPlace | null; figures?: readonly number[] };
+
 export const NOTHING_SELECTED: Selection = { ids: [], leg: null };
 
 /** One thing alone, or with what is selected already; a second time with the others leaves it out again. */

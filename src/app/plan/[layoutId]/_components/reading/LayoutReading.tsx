@@ -3,13 +3,14 @@
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { layoutLabels, layoutWork, type Fence, type LayoutHorse, type TrackWork } from '@/core';
 import { Stack, Text, Title } from '@mantine/core';
-import type { LegPlace } from '../../_state/selection';
+import type { LegPlace, Pointed } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
 import { stopLabels } from '../../_state/stopLabels';
 import { useTyping } from '../../_state/useTyping';
 import { GroupGlance } from './GroupGlance';
 import { HeightRows } from './HeightRows';
 import { LegRows } from './LegRows';
+import { SessionReading } from './SessionReading';
 
 type LayoutReadingProps = {
   controls: PlanControls;
@@ -17,10 +18,11 @@ type LayoutReadingProps = {
   horse: LayoutHorse | null;
   onHorse: (id: string) => void;
   onSelectLeg: (leg: LegPlace) => void;
+  onPoint: (pointed: Pointed) => void;
 };
 
 /** The whole layout: every horse at a glance, each distance and each height, and what one ride of each track is. */
-export function LayoutReading({ controls, trackId, horse, onHorse, onSelectLeg }: LayoutReadingProps) {
+export function LayoutReading({ controls, trackId, horse, onHorse, onSelectLeg, onPoint }: LayoutReadingProps) {
   const { tracks, resolved } = controls.shown;
   const labels = layoutLabels(resolved.layout);
   const work = layoutWork(resolved.layout, tracks);
@@ -44,6 +46,7 @@ export function LayoutReading({ controls, trackId, horse, onHorse, onSelectLeg }
           <LegRows {...{ track, reckoned, labels, stops, typing, onSelectLeg }} />
         </>
       )}
+      {track?.kind === 'figures' && <SessionReading {...{ controls, track, onPoint }} />}
       <HeightRows {...{ fences, labels, typing }} />
       {work.map(one => (
         <Work key={one.id} work={one} called={labels.track(one.id)} />

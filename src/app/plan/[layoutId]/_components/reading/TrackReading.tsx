@@ -21,9 +21,12 @@ import {
 } from '@/core';
 import { ActionIcon, Button, Group, Select, Stack, Switch, Text, Title } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconArrowsExchange, IconX } from '@tabler/icons-react';
+import type { ReactNode } from 'react';
+import type { Pointed } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
 import { NameField } from './NameField';
 import classes from './Reading.module.css';
+import { SessionReading } from './SessionReading';
 
 type TrackReadingProps = {
   controls: PlanControls;
@@ -31,18 +34,24 @@ type TrackReadingProps = {
   onTrack: (id: string | null) => void;
   /** More is to be added at the end of it. */
   onRideOn: (id: string) => void;
+  onPoint: (pointed: Pointed) => void;
 };
 
 const COURSE = { speedMPerMin: 350, startM: 12, finishM: 12 };
 
 /** One track: its gait, how often it is ridden, and what it goes over in order. */
-export function TrackReading({ controls, trackId, onTrack, onRideOn }: TrackReadingProps) {
+export function TrackReading({ controls, trackId, onTrack, onRideOn, onPoint }: TrackReadingProps) {
   const track = controls.shown.resolved.layout.tracks.find(({ id }) => id === trackId);
   if (!track) return null;
   const called = layoutLabels(controls.shown.resolved.layout).track(track.id);
   const byHand = controls.present.plan.tracks.some(({ id }) => id === trackId);
   const put = (next: PlannedTrack) => controls.change(plan => withTrack(plan, next));
-  if (!byHand) return <OfExercise controls={controls} track={track} called={called} />;
+  if (!byHand)
+    return (
+      <OfExercise controls={controls} track={track} called={called}>
+        {track.kind === 'figures' && <SessionReading {...{ controls, track, onPoint }} />}
+      </OfExercise>
+    );
   return (
     <Stack gap="xs" component="section" aria-label={`Track ${called}`}>
       <Group grow gap="xs" align="flex-end">
@@ -90,7 +99,9 @@ export function TrackReading({ controls, trackId, onTrack, onRideOn }: TrackRead
   );
 }
 
-function OfExercise({ controls, track, called }: { controls: PlanControls; track: PlannedTrack; called: string }) {
+type OfExerciseProps = { controls: PlanControls; track: PlannedTrack; called: string; children?: ReactNode };
+
+function OfExercise({ controls, track, called, children }: OfExerciseProps) {
   const { resolved } = controls.shown;
   const owners = resolved.exercises.filter(
     ({ placed }) => placed.session === track.id || resolved.ownerOf.get(track.id) === placed.id,
@@ -105,6 +116,7 @@ function OfExercise({ controls, track, called }: { controls: PlanControls; track
         {owners.map(({ guidance }) => guidance.title.toLowerCase()).join(', then ')}{' '}
         {owners.length === 1 ? 'has' : 'have'} it.
       </Text>
+      {children}
       <Button
         size="xs"
         variant="default"

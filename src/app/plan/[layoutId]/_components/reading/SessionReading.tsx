@@ -1,0 +1,281 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { newId } from '@/components/newId';
+import {
+  eveningCircle,
+  findRecipe,
+  flatCalls,
+  horseSpeedMPerMin,
+  inSessionOrder,
+  measureSession,
+  placeExercise,
+  sessionBalance,
+  type FigureTrack,
+  type Lack,
+  type ResolvedExercise,
+  type SessionMeasure,
+} from '@/core';
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  arrayMove,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { ActionIcon, Button, Stack, Text, Title } from '@mantine/core';
+import { IconGripVertical } from '@tabler/icons-react';
+import type { Pointed } from '../../_state/selection';
+import type { PlanControls } from '../../_state/usePlanEditor';
+import classes from './SessionReading.module.css';
+
+type SessionReadingProps = {
+  controls: PlanControls;
+  track: FigureTrack;
+  onPoint: (pointed: Pointed) => void;
+};
+
+/** A session of figures: in the order ridden, dragged into another, and what it is for the horses, rein against rein. */
+export function SessionReading({ controls, track, onPoint }: SessionReadingProps) {
+  const { resolved, tracks } = controls.shown;
+  const { layout } = resolved;
+  const owners = resolved.exercises.filter(
+    ({ placed, laid }) => placed.session === track.id || laid.tracks.some(({ id }) => id === track.id),
+  );
+  const reckoned = tracks.find(({ id }) => id === track.id);
+  const session = reckoned?.kind === 'figures' && reckoned.session.ok ? reckoned.session : null;
+  const measure = reckoned?.kind === 'figures' ? reckoned.measure : null;
+  const byHorse = session
+    ? layout.horses.map(horse => ({
+        horse: horse.name,
+        measure: measureSession(layout.arena, session.pieces, gait => horseSpeedMPerMin(horse, gait)),
+      }))
+    : [];
+  return (
+    <Stack gap="xs">
+      <FigureOrder {...{ controls, track, owners, onPoint }} />
+      {measure && <Balance measure={measure} byHorse={byHorse} />}
+      {measure && <Missing {...{ controls, track, owners, measure }} />}
+    </Stack>
+  );
+}
+
+type OrderProps = Pick<SessionReadingProps, 'controls' | 'track' | 'onPoint'> & { owners: readonly ResolvedExercise[] };
+
+function FigureOrder({ controls, track, owners, onPoint }: OrderProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const ids = owners.map(({ placed }) => placed.id);
+  const { arena } = controls.shown.resolved.layout;
+  const calls = flatCalls(arena, track.figures, track.gait);
+  // Its own figures, by their places in the session.
+  const own = owners.map(({ laid }) => {
+    const figures = laid.tracks.flatMap(one => (one.kind === 'figures' ? one.figures.map(({ id }) => id) : []));
+    return track.figures.flatMap(({ id }, index) => (figures.includes(id) ? [index] : []));
+  });
+  return (
+    <DndContext
+      id="figures"
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (!over || active.id === over.id) return;
+        const [from, to] = [ids.indexOf(String(active.id)), ids.indexOf(String(over.id))];
+        controls.change(plan => inSessionOrder(plan, arrayMove(ids, from, to)));
+      }}
+    >
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        <ol className={classes.order} aria-label="Figures in the order ridden">
+          {owners.map(({ placed, guidance }, index) => (
+            <FigureRow
+              key={placed.id}
+              id={placed.id}
+              title={placed.name ?? guidance.title}
+              isSecond={(own[index]![0] ?? 0) % 2 === 1}
+              calls={own[index]!.map(at => calls[at]!)}
+              onPoint={on => onPoint({ items: [], leg: null, ...(on ? { figures: own[index]! } : {}) })}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+type RowProps = {
+  id: string;
+  title: string;
+  isSecond: boolean;
+  calls: ReturnType<typeof flatCalls>;
+  onPoint: (on: boolean) => void;
+};
+
+function FigureRow({ id, title, isSecond, calls, onPoint }: RowProps) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={classes.row}
+      data-second={isSecond || undefined}
+      onPointerEnter={() => onPoint(true)}
+      onPointerLeave={() => onPoint(false)}
+      onFocus={() => onPoint(true)}
+      onBlur={() => onPoint(false)}
+    >
+      <ActionIcon variant="subtle" color="slate" {...attributes} {...listeners} aria-label={`Move ${title}`}>
+        <IconGripVertical size={18} />
+      </ActionIcon>
+      <div>
+        <strong>{title}</strong>
+        {calls.map(({ where, what, gait, rein }, index) => (
+          <Text key={index} size="xs">
+            {where}: {what}, {gait.replace('-', ' ')}, {rein} rein
+          </Text>
+        ))}
+      </div>
+    </li>
+  );
+}
+
+const minutesWords = (minutes: number) => {
+  const seconds = Math.round(minutes * 60);
+  return seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${seconds % 60} s`;
+};
+
+type BalanceProps = { measure: SessionMeasure; byHorse: { horse: string; measure: SessionMeasure }[] };
+
+/** Rein against rein in each gait as bars, then what else it is; each horse by its own speed. */
+function Balance({ measure, byHorse }: BalanceProps) {
+  const { format } = useLengths();
+  const { workMetres, workMinutes, restMinutes, changesOfRein, transitions, onRailShare, smallestRadiusM } = measure;
+  const small = measure.smallCircleMinutes.left + measure.smallCircleMinutes.right;
+  const most = Math.max(1, ...Object.values(workMetres).flatMap(({ left, right }) => [left, right]));
+  return (
+    <section aria-label="The balance">
+      <Title order={4} size="h6">
+        The balance
+      </Title>
+      <table className={classes.balance}>
+        <thead>
+          <tr>
+            <th scope="col">Work</th>
+            <th scope="col">Left rein</th>
+            <th scope="col">Right rein</th>
+          </tr>
+        </thead>
+        <tbody>
+          {Object.entries(workMetres).map(([gait, metres]) => (
+            <tr key={gait}>
+              <th scope="row">{gait.replace('-', ' ')}</th>
+              {(['left', 'right'] as const).map(rein => (
+                <td key={rein}>
+                  <span
+                    className={classes.bar}
+                    style={{ width: `${(metres[rein] / most) * 100}%` }}
+                    aria-hidden="true"
+                  />
+                  {format(metres[rein])}, {minutesWords(workMinutes[gait as keyof typeof workMinutes]![rein])}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Text size="sm">
+        {minutesWords(measure.minutes)} in all, {minutesWords(restMinutes)} of it rest; {changesOfRein}{' '}
+        {changesOfRein === 1 ? 'change' : 'changes'} of rein, {transitions}{' '}
+        {transitions === 1 ? 'transition' : 'transitions'}, {Math.round(onRailShare * 100)} % on the rail
+        {smallestRadiusM !== null && `, tightest turn ${format(smallestRadiusM)}`}
+        {small > 0.01 && `, ${minutesWords(small)} on circles of ${format(10)} and less`}.
+      </Text>
+      {byHorse.length > 0 && (
+        <Text size="xs">
+          {byHorse
+            .map(({ horse, measure: own }) => {
+              const ownSmall = own.smallCircleMinutes.left + own.smallCircleMinutes.right;
+              const circles = ownSmall > 0.01 ? `, ${minutesWords(ownSmall)} of small circles` : '';
+              return `${horse} ${minutesWords(own.minutes)}${circles}`;
+            })
+            .join('; ')}
+        </Text>
+      )}
+    </section>
+  );
+}
+
+type MissingProps = Pick<SessionReadingProps, 'controls' | 'track'> & {
+  owners: readonly ResolvedExercise[];
+  measure: SessionMeasure;
+};
+
+/** What is missing for an even session, with a figure that would even it. */
+function Missing({ controls, track, owners, measure }: MissingProps) {
+  const { arena } = controls.shown.resolved.layout;
+  const { lacks, onRailShare } = sessionBalance(measure);
+  if (lacks.length === 0 && onRailShare === null)
+    return <Text size="sm">Both reins have as much to do in each gait.</Text>;
+  return (
+    <ul className={classes.missing} aria-label="What is missing">
+      {lacks.map(lack => {
+        const { diameterM, rounds } = eveningCircle(lack, arena.widthM);
+        const gait = lack.gait.replace('-', ' ');
+        const offers = ['walk', 'trot', 'canter'].includes(lack.gait);
+        return (
+          <li key={lack.gait}>
+            The {lack.rein} rein has {Math.round(lack.lessShare * 100)} % less {gait}.{' '}
+            {offers && (
+              <Button
+                size="compact-xs"
+                variant="default"
+                onClick={() => evenOut(controls, track, owners, lack, { diameterM, rounds })}
+              >
+                Add {rounds === 1 ? 'a' : `${rounds} rounds of a`} {diameterM} m circle on the {lack.rein} rein in{' '}
+                {gait}
+              </Button>
+            )}
+          </li>
+        );
+      })}
+      {onRailShare !== null && (
+        <li>
+          {Math.round(onRailShare * 100)} % is ridden along the rail: leave it for a line or a loop, it does the
+          steering for the rider.
+        </li>
+      )}
+    </ul>
+  );
+}
+
+function evenOut(
+  controls: PlanControls,
+  track: FigureTrack,
+  owners: readonly ResolvedExercise[],
+  { gait, rein }: Lack,
+  circle: { diameterM: number; rounds: number },
+): void {
+  const recipe = findRecipe('circle');
+  if (!recipe) return;
+  const { layout } = controls.shown.resolved;
+  const { arena, horses } = layout;
+  controls.change(plan => {
+    // A figure that was a track by itself becomes the beginning of a session.
+    const session = owners.find(({ placed }) => placed.session !== null)?.placed.session ?? newId();
+    const begun = {
+      ...plan,
+      exercises: plan.exercises.map(one =>
+        owners.some(({ placed }) => placed.id === one.id) ? { ...one, session } : one,
+      ),
+    };
+    const wanted = { id: newId(), recipe, rein, horseIds: null, session };
+    const placed = placeExercise(begun, { arena, horses }, wanted);
+    const exercises = placed.plan.exercises.map(one =>
+      one.id === placed.id ? { ...one, params: { ...one.params, ...circle, gait } } : one,
+    );
+    return { ...placed.plan, exercises };
+  });
+}

@@ -295,7 +295,10 @@ export {
   type StridesInLane,
 } from './record/strideInterval';
 export {
+  meanQuality,
   readStrideTest,
+  TEST_QUALITIES,
+  type TestQuality,
   TEST_PACES,
   USUAL_LANE_M,
   type PaceReading,

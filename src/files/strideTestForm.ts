@@ -13,6 +13,9 @@ const Pass = z.strictObject({
   behind: z.number().min(0).lt(1).nullable().default(null),
   part: z.number().min(0).lt(1).nullable(),
   voided: z.boolean(),
+  rhythm: Score.default(null),
+  roundness: Score.default(null),
+  balance: Score.default(null),
 }) satisfies z.ZodType<TestPass>;
 
 const Lane = z.discriminatedUnion('kind', [

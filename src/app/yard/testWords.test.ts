@@ -59,3 +59,22 @@ test('an untaped lane compares only with itself', () => {
   expect(comparableTest([{ ...twenty!, stepperId: 'somebody' }], now)).toBeNull();
   expect(comparableTest([twenty!, taped!], worded('9 May', passes([8])))).toBe(taped);
 });
+
+test('counts and quality are weighed together: as long, rounder and more even than then', () => {
+  const judged = (day: string, rhythm: number | null, roundness: number | null) => ({
+    ...worded(day, passes([8, 8, 8])),
+    quality: { rhythm, roundness, balance: null },
+  });
+  expect(say(judged('today', 4, 3), judged('3 May', 3, 2))[1]).toBe(
+    'As long as on 3 May, rounder and more even than then.',
+  );
+  expect(say(judged('today', 2, 3), judged('3 May', 3, 3))[1]).toBe('As long as on 3 May, less even than then.');
+  // What nobody said then is no change.
+  expect(say(judged('today', 4, null), judged('3 May', null, 2))[1]).toBe('As long as on 3 May.');
+});
+
+test('short and long alone are told', () => {
+  const said = say(worded('today', passes([], [11], [7])), null);
+  expect(said[0]).toMatch(/^Short: 1\.64 m/);
+  expect(said[1]).toMatch(/^Long: 2\.57 m/);
+});

@@ -6,6 +6,7 @@ import {
   type StrideTestReading,
   type TestLane,
   type TestPace,
+  type TestQuality,
 } from '@/core';
 
 type Format = (lengthM: number) => string;
@@ -17,6 +18,8 @@ export type WordedTest = {
   /** Whose steps an untaped lane was walked in. */
   stepperId: string | null;
   reading: StrideTestReading;
+  /** How it went; null where nobody said. */
+  quality?: TestQuality;
   day: string;
 };
 
@@ -27,7 +30,7 @@ export type WordedTest = {
  */
 export function comparableTest<Test extends Omit<WordedTest, 'reading' | 'day'>>(
   earlier: readonly Test[],
-  test: Omit<WordedTest, 'reading' | 'day'>,
+  test: Omit<WordedTest, 'reading' | 'day' | 'quality'>,
 ): Test | null {
   return earlier.filter(other => other.entry === test.entry && comparesWith(other, test)).at(-1) ?? null;
 }
@@ -54,12 +57,29 @@ export function testSentences(
   format: Format,
   formatChange: Format,
 ): string[] {
-  const { normal } = test.reading.paces;
+  const { normal, short, long } = test.reading.paces;
+  // Short and long alone are told as well: with a normal pace they are told by how far they lie apart.
+  const alone = normal
+    ? []
+    : (
+        [
+          ['short', short],
+          ['long', long],
+        ] as const
+      ).flatMap(([pace, reading]) => (reading ? [strideSentence(pace, reading, format)] : []));
+  const told =
+    normal && before?.reading.paces.normal
+      ? comparison(normal, before.reading.paces.normal, before.day, formatChange)
+      : null;
+  const better = before ? qualityWords(test.quality, before.quality) : null;
   return [
     ...(normal ? [strideSentence('normal', normal, format)] : []),
-    ...(normal && before?.reading.paces.normal
-      ? [comparison(normal, before.reading.paces.normal, before.day, formatChange)]
-      : []),
+    ...alone,
+    ...(told
+      ? [better ? `${told.slice(0, -1)}, ${better}.` : told]
+      : better
+        ? [`Against ${before!.day}: ${better}.`]
+        : []),
     ...(normal?.stride ? usualSentence(test.entry, normal.stride.strideM, horse, format) : []),
     ...adjustabilitySentence(test, before),
   ];
@@ -76,6 +96,24 @@ export function strideSentence(
   if (!stride) return `${name}: ${count(strides.mean)} strides in the lane, ${from}.`;
   const { strideM, lowM, highM } = stride;
   return `${name}: ${format(strideM)}, between ${format(lowM)} and ${format(highM)}, ${from}.`;
+}
+
+const BETTER: Record<keyof TestQuality, [string, string]> = {
+  roundness: ['rounder', 'less round'],
+  rhythm: ['more even', 'less even'],
+  balance: ['better balanced', 'less balanced'],
+};
+
+/** Counts and quality together: "rounder and more even than then"; null where nothing of it changed or was told. */
+function qualityWords(now: TestQuality | undefined, then: TestQuality | undefined): string | null {
+  if (!now || !then) return null;
+  const words = (Object.keys(BETTER) as (keyof TestQuality)[]).flatMap(key => {
+    const [a, b] = [now[key], then[key]];
+    if (a === null || b === null || a === b) return [];
+    return [BETTER[key][a > b ? 0 : 1]];
+  });
+  if (words.length === 0) return null;
+  return `${words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`} than then`;
 }
 
 /** A centimetre either way is the same stride. */

@@ -4,7 +4,7 @@ import { seededNormal, seededRandom } from '../statistics/seededRandom';
 import { M_PER_FT } from '../units/lengthUnits';
 import { countChances, sumChances } from './laneCount';
 import { strideOfLane, stridesInLane } from './strideInterval';
-import { readStrideTest, type TestPass } from './strideTest';
+import { meanQuality, readStrideTest, type TestPass } from './strideTest';
 import { profileFromTest, suggestEntries } from './testToProfile';
 
 const SIXTY_FEET_M = 60 * M_PER_FT;
@@ -185,4 +185,31 @@ test('impossible counts and lanes are refused', () => {
   expect(() => stridesInLane(whole(0))).toThrow(RangeError);
   expect(() => stridesInLane(whole(8.5))).toThrow(RangeError);
   expect(() => strideOfLane(0, stridesInLane(whole(8)))).toThrow(RangeError);
+});
+
+test('short and long alone teach how short and long it goes, and leave the normal stride as it is known', () => {
+  const lane = { kind: 'taped' as const, lengthM: 20 };
+  const known: HorseProfile = {
+    ...HORSE,
+    strides: { trot: { shortM: 2.2, normalM: 2.6, longM: 2.9, source: 'learned' } },
+  };
+  // 20 m in 10 strides is 2 m, in 7 it is 2.86 m.
+  const both = readStrideTest(lane, [pass('short', 10), pass('long', 7)]);
+  const taught = profileFromTest(both, known, 'trot')!;
+  expect(taught).toMatchObject({ shortM: 2, normalM: 2.6, source: 'tested' });
+  expect(taught.longM).toBeCloseTo(20 / 7, 9);
+  // Asked longer alone it went 2.5 m: no longer than what was thought normal.
+  const longOnly = profileFromTest(readStrideTest(lane, [pass('long', 8)]), known, 'trot')!;
+  expect(longOnly).toMatchObject({ normalM: 2.5, longM: 2.5, shortM: 2.2 });
+  expect(profileFromTest(readStrideTest({ kind: 'steps', steps: 20 }, [pass('short', 10)]), known, 'trot')).toBeNull();
+});
+
+test('how the passes went is the mean of those that were judged, void ones left out', () => {
+  const judged = [
+    pass('normal', 8, { rhythm: 3, roundness: 2 }),
+    pass('normal', 8, { rhythm: 4 }),
+    pass('normal', 8, { rhythm: 1, voided: true }),
+    pass('short', 10),
+  ];
+  expect(meanQuality(judged)).toEqual({ rhythm: 3.5, roundness: 2, balance: null });
 });

@@ -9,8 +9,21 @@ export const USUAL_LANE_M = 60 * M_PER_FT;
 export const TEST_PACES = ['normal', 'short', 'long'] as const;
 export type TestPace = (typeof TEST_PACES)[number];
 
+/** How something went, each 1 to 5, or null where nobody said. */
+export type TestQuality = { rhythm: number | null; roundness: number | null; balance: number | null };
+export const TEST_QUALITIES = ['rhythm', 'roundness', 'balance'] as const;
+
 /** A pass of a test. A void one (the gait broke before the line) is kept and counts for nothing. */
-export type TestPass = CountedPass & { pace: TestPace; voided: boolean };
+export type TestPass = CountedPass & Partial<TestQuality> & { pace: TestPace; voided: boolean };
+
+/** How the passes of a test went together: the mean of those that were judged, to the tenth. Void ones are left out. */
+export function meanQuality(passes: readonly (Partial<TestQuality> & { voided: boolean })[]): TestQuality {
+  const mean = (key: keyof TestQuality) => {
+    const said = passes.flatMap(pass => (pass.voided ? [] : (pass[key] ?? [])));
+    return said.length === 0 ? null : Math.round((said.reduce((a, b) => a + b, 0) / said.length) * 10) / 10;
+  };
+  return { rhythm: mean('rhythm'), roundness: mean('roundness'), balance: mean('balance') };
+}
 
 /** A lane that was taped, or one of so many of somebody's own steps, which compares only with itself. */
 export type TestLane = { kind: 'taped'; lengthM: number } | { kind: 'steps'; steps: number };

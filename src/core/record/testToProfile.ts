@@ -5,7 +5,8 @@ import type { StrideTestReading } from './strideTest';
 
 /**
  * What a test would make of the entry it was ridden for: its own normal, short and long; a pace that was not ridden
- * keeps its proportion to normal. Null without a normal pace in a taped lane.
+ * keeps its proportion to normal. Short or long alone teach how short and long the horse goes, and leave its normal stride as it
+ * is known. Null in a lane that was not taped.
  */
 export function profileFromTest(
   reading: StrideTestReading,
@@ -13,7 +14,7 @@ export function profileFromTest(
   entry: StrideEntryKey,
 ): ProfileStride | null {
   const { normal, short, long } = reading.paces;
-  if (!normal?.stride) return null;
+  if (!normal?.stride) return withoutNormal(reading, horse, entry);
   const normalM = normal.stride.strideM;
   const known = profileStride(horse, entry);
   const share = known
@@ -27,6 +28,24 @@ export function profileFromTest(
     source: 'tested',
     interval: { lowM: normal.stride.lowM, highM: normal.stride.highM },
     spread: normal.spread,
+  };
+}
+
+function withoutNormal(
+  { paces: { short, long } }: StrideTestReading,
+  horse: HorseProfile,
+  entry: StrideEntryKey,
+): ProfileStride | null {
+  const known = profileStride(horse, entry);
+  const [shortM, longM] = [short?.stride?.strideM, long?.stride?.strideM];
+  if (!known || (shortM === undefined && longM === undefined)) return null;
+  // Its normal stride lies between what it did when it was asked shorter and longer.
+  const normalM = Math.min(longM ?? Infinity, Math.max(shortM ?? 0, known.normalM));
+  return {
+    shortM: Math.min(normalM, shortM ?? known.shortM),
+    normalM,
+    longM: Math.max(normalM, longM ?? known.longM),
+    source: 'tested',
   };
 }
 

@@ -7,6 +7,7 @@ import {
   type StrideTestReading,
   type TestLane,
   type TestPass,
+  type TestQuality,
 } from '@/core';
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { z } from 'zod';
@@ -16,9 +17,6 @@ import type { Transaction } from '../writeQueue';
 
 export type TestMoment = 'before' | 'after' | 'apart';
 export const TEST_MOMENTS: readonly TestMoment[] = ['before', 'after', 'apart'];
-
-/** How a test went, each 1 to 5, or null where nobody said. */
-export type TestQuality = { rhythm: number | null; roundness: number | null; balance: number | null };
 
 export type StrideTest = TestQuality & {
   id: string;
@@ -65,7 +63,9 @@ export async function listStrideTests(
   return rows.map(({ test, riderName }) => {
     const passes = passRows
       .filter(({ pass }) => pass.testId === test.id)
-      .map(({ pass: { pace, count, behind, part, voided } }) => ({ pace, count, behind, part, voided }));
+      .map(({ pass: { pace, count, behind, part, voided, rhythm, roundness, balance } }) => ({
+        ...{ pace, count, behind, part, voided, rhythm, roundness, balance },
+      }));
     const lane = laneOf(test.laneM, test.laneSteps);
     const { id, riderId, moment, note, stepperId, rhythm, roundness, balance } = test;
     return {

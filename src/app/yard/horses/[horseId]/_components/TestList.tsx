@@ -50,6 +50,8 @@ export function TestList({ horse, tests }: TestListProps) {
 
 type Dated = StrideTest & { day: string };
 
+const worded = (test: Dated) => ({ ...test, quality: test });
+
 function TestItem({ horse, test, before }: { horse: Horse; test: Dated; before: Dated | null }) {
   const { format, formatChange } = useLengths();
   const [pending, startTransition] = useTransition();
@@ -72,7 +74,7 @@ function TestItem({ horse, test, before }: { horse: Horse; test: Dated; before: 
         {MOMENT_WORDS[test.moment]}
       </strong>
       {test.riderName && <span className={classes.quiet}> ridden by {test.riderName}</span>}
-      {testSentences(test, before, horse, format, formatChange).map(sentence => (
+      {testSentences(worded(test), before && worded(before), horse, format, formatChange).map(sentence => (
         <p key={sentence}>{sentence}</p>
       ))}
       {quality.length > 0 && <p className={classes.quiet}>Of 5: {quality.join(', ')}.</p>}

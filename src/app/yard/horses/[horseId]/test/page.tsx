@@ -2,7 +2,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listPeople } from '@/data/queries/people';
 import { findHorse } from '@/data/queries/horses';
-import { listStrideTests } from '@/data/queries/strideTests';
+import { listStrideTests, type StrideTest } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { present } from '@/data/present';
@@ -33,11 +33,19 @@ export default async function StrideTestPage({ params }: { params: Promise<{ hor
         key={horse.id}
         horse={horse}
         people={present(people).map(({ id, name, stepLengthM }) => ({ id, name, stepLengthM }))}
-        earlier={tests.map(({ entry, lane, stepperId, reading, testedAtMs }) => ({
-          ...{ entry, lane, stepperId, reading },
+        usual={usualOf(tests.at(-1), present(people))}
+        earlier={tests.map(({ entry, lane, stepperId, reading, testedAtMs, rhythm, roundness, balance }) => ({
+          ...{ entry, lane, stepperId, reading, quality: { rhythm, roundness, balance } },
           day: yardTime(testedAtMs, yard.timeZone, 'D MMMM'),
         }))}
       />
     </>
   );
+}
+
+/** Who rode the last test and down which lane, as far as they are still in the yard. */
+function usualOf(last: StrideTest | undefined, people: readonly { id: string }[]) {
+  if (!last) return {};
+  const there = (id: string | null) => (people.some(person => person.id === id) ? id : null);
+  return { lane: last.lane, riderId: there(last.riderId), stepperId: there(last.stepperId) };
 }

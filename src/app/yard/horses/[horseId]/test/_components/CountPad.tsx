@@ -4,7 +4,7 @@ import { Card } from '@/components/Card/Card';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { TEST_PACES, type TestPace } from '@/core';
 import { Button, Group, SegmentedControl, Text } from '@mantine/core';
-import { FOOT_LABELS } from '../../../../entryLabels';
+import { ENTRY_LABELS, FOOT_LABELS } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 import { useSpaceBar } from '../_state/useSpaceBar';
 import classes from './StrideTestBoard.module.css';
@@ -27,6 +27,8 @@ export function CountPad({ draft, change }: CountPadProps) {
         fullWidth
         size="md"
         aria-label="Pace"
+        // What is counted is never relabelled.
+        disabled={draft.count > 0}
         value={draft.pace}
         onChange={pace => change({ kind: 'pace', pace: pace as TestPace })}
         data={TEST_PACES.map(value => ({ value, label: value[0]!.toUpperCase() + value.slice(1) }))}
@@ -38,14 +40,14 @@ export function CountPad({ draft, change }: CountPadProps) {
         aria-label="The foot landed"
       >
         <strong aria-live="polite">{draft.count}</strong>
-        <span>tap, or press the space bar, each time the {FOOT_LABELS[draft.foot]} lands</span>
+        <span>
+          {ENTRY_LABELS[draft.entry].toLowerCase()}, {draft.pace}: tap, or press the space bar, each time the{' '}
+          {FOOT_LABELS[draft.foot]} lands
+        </span>
       </button>
       <Group gap="sm" align="flex-end">
         <Button size="sm" px="sm" disabled={draft.count === 0} onClick={() => change({ kind: 'keep', voided: false })}>
           Keep this pass
-        </Button>
-        <Button size="sm" px="sm" variant="default" onClick={() => change({ kind: 'keep', voided: true })}>
-          Void: the gait broke
         </Button>
         <Button
           size="sm"
@@ -65,6 +67,16 @@ export function CountPad({ draft, change }: CountPadProps) {
         >
           From none
         </Button>
+      </Group>
+      <Group gap="sm" mt="xl">
+        <Button size="sm" px="sm" variant="default" onClick={() => change({ kind: 'keep', voided: true })}>
+          Void: the gait broke
+        </Button>
+        {draft.undo.length > 0 && (
+          <Button size="sm" px="sm" variant="default" onClick={() => change({ kind: 'undo' })}>
+            Take it back
+          </Button>
+        )}
       </Group>
       <Group gap="md" align="flex-end" mt="sm">
         <CommitField

@@ -1,35 +1,60 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
-import { Group, SegmentedControl, Textarea } from '@mantine/core';
+import { TEST_QUALITIES } from '@/core';
+import { Group, SegmentedControl, Select, Textarea } from '@mantine/core';
+import { useState } from 'react';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 import classes from './StrideTestBoard.module.css';
 
 type QualityNotesProps = { draft: TestDraft; change: (step: DraftChange) => void };
 
-const QUALITIES = [
-  { key: 'rhythm', label: 'Rhythm' },
-  { key: 'roundness', label: 'Roundness' },
-  { key: 'balance', label: 'Balance' },
-] as const;
+const capital = (word: string) => word[0]!.toUpperCase() + word.slice(1);
 
-/** How it went, apart from the count: the same count with a better rhythm is progress. */
+/** How each pass went, apart from its count: the same count with a better rhythm is progress. */
 export function QualityNotes({ draft, change }: QualityNotesProps) {
+  // The last pass, until somebody chooses another.
+  const [wish, setWish] = useState<{ of: string; index: number } | null>(null);
+  const last = draft.passes.length - 1;
+  const at = wish && wish.of === `${draft.id} ${last}` ? Math.min(wish.index, last) : last;
+  const pass = draft.passes[at];
   return (
     <Card label="How it went" title="How it went">
-      <Group gap="md">
-        {QUALITIES.map(({ key, label }) => (
-          <div key={key}>
-            <span className={classes.label}>{label}</span>
-            <SegmentedControl
-              aria-label={label}
-              value={draft[key] === null ? '' : String(draft[key])}
-              onChange={score => change({ kind: 'set', changes: { [key]: score === '' ? null : Number(score) } })}
-              data={[{ value: '', label: '–' }, ...['1', '2', '3', '4', '5'].map(value => ({ value, label: value }))]}
-            />
-          </div>
-        ))}
-      </Group>
+      {pass ? (
+        <>
+          <Select
+            label="Of which pass"
+            allowDeselect={false}
+            mb="xs"
+            value={String(at)}
+            data={draft.passes.map(({ pace, count, voided }, index) => ({
+              value: String(index),
+              label: `${index + 1}. ${pace}, ${voided ? 'void' : `${count} strides`}`,
+            }))}
+            onChange={index => index !== null && setWish({ of: `${draft.id} ${last}`, index: Number(index) })}
+          />
+          <Group gap="md">
+            {TEST_QUALITIES.map(key => (
+              <div key={key}>
+                <span className={classes.label}>{capital(key)}</span>
+                <SegmentedControl
+                  aria-label={capital(key)}
+                  value={pass[key] ? String(pass[key]) : ''}
+                  onChange={score =>
+                    change({ kind: 'judge', index: at, quality: { [key]: score === '' ? null : Number(score) } })
+                  }
+                  data={[
+                    { value: '', label: '–' },
+                    ...['1', '2', '3', '4', '5'].map(value => ({ value, label: value })),
+                  ]}
+                />
+              </div>
+            ))}
+          </Group>
+        </>
+      ) : (
+        <p className={classes.quiet}>Keep a pass first: rhythm, roundness and balance are told pass by pass.</p>
+      )}
       <Textarea
         mt="sm"
         label="A word of note"

@@ -4,14 +4,15 @@ import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { nowMs } from '@/components/nowMs';
 import type { Horse } from '@/data/queries/horses';
-import { readStrideTest } from '@/core';
+import { meanQuality, readStrideTest } from '@/core';
 import { Alert, Button, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { comparableTest, testSentences, type WordedTest } from '../../../../testWords';
 import { saveStrideTestAction } from '../actions';
-import { draftOnPaper } from '../_state/testDraft';
+import { columnOnPaper, columnsOf, type TestColumn } from '../_state/testDraft';
 import { useTestDraft } from '../_state/useTestDraft';
+import { ColumnChoice, momentDay } from './ColumnChoice';
 import { CountPad } from './CountPad';
 import { PassTable } from './PassTable';
 import { ProfileChoices } from './ProfileChoices';
@@ -28,13 +29,15 @@ type StrideTestBoardProps = {
   people: TestPerson[];
   /** The tests before, earliest first. */
   earlier: WordedTest[];
+  /** Who rode the last test, and down which lane: as a rule the next is ridden so too. */
+  usual: Partial<TestColumn>;
 };
 
 /** A stride test from the first tap to what it would change in the profile. */
-export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps) {
+export function StrideTestBoard({ horse, people, earlier, usual }: StrideTestBoardProps) {
   const router = useRouter();
   const { format, formatChange } = useLengths();
-  const { draft, change, startOver } = useTestDraft(horse.id, 'trot');
+  const { draft, change, startOver } = useTestDraft(horse.id, 'trot', usual);
   const [accepted, setAccepted] = useState<Record<string, boolean>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const [onPad, setOnPad] = useState(false);
@@ -43,16 +46,32 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
   const reading = readStrideTest(draft.lane, draft.passes);
   const { entry, lane } = draft;
   const stepperId = lane.kind === 'steps' ? draft.stepperId : null;
-  const before = comparableTest(earlier, { entry, lane, stepperId });
-  const now = { entry, lane, stepperId, reading, day: 'today' };
+  const columns = columnsOf(draft);
+  // After schooling is held against before it, of the same sheet; else against the last day.
+  const sameDay = columns
+    .filter(({ id, passes }) => id !== draft.id && passes.length > 0)
+    .map(column => ({
+      ...{ entry: column.entry, lane: column.lane, reading: readStrideTest(column.lane, column.passes) },
+      stepperId: column.lane.kind === 'steps' ? column.stepperId : null,
+      ...{ quality: meanQuality(column.passes), day: momentDay(column.moment) },
+    }));
+  const before = comparableTest([...earlier, ...sameDay], { entry, lane, stepperId });
+  const now = { entry, lane, stepperId, reading, quality: meanQuality(draft.passes), day: 'today' };
   const said = testSentences(now, before, horse, format, formatChange);
-  const counted = draft.passes.some(({ voided }) => !voided);
+  const counted = columns.some(({ passes }) => passes.some(({ voided }) => !voided));
 
   const save = async (entries: string[]) => {
     setSending(true);
     setProblem(null);
-    const test = draftOnPaper(draft, horse.id, nowMs());
-    const outcome = await saveStrideTestAction({ test, accepted: entries }).catch(() => null);
+    const atMs = nowMs();
+    let outcome: Awaited<ReturnType<typeof saveStrideTestAction>> | null = null;
+    // Each column is a test; what the profile learns is of the one that is looked at, which is kept last.
+    for (const [index, column] of columns.filter(({ passes }) => passes.some(({ voided }) => !voided)).entries()) {
+      const test = columnOnPaper(column, horse.id, atMs + index);
+      const accepted = column.id === draft.id ? entries : [];
+      outcome = await saveStrideTestAction({ test, accepted }).catch(() => null);
+      if (!outcome?.ok) break;
+    }
     setSending(false);
     if (!outcome?.ok)
       return setProblem(outcome?.problem ?? 'The server did not answer. The test is still on this device: try again.');
@@ -76,6 +95,7 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
           Count on one screen
         </Button>
         <TestSettings draft={draft} change={change} people={people} />
+        {columns.length > 1 && <ColumnChoice columns={columns} chosen={draft.id} change={change} />}
         <div className={classes.padFirst}>
           <CountPad draft={draft} change={change} />
         </div>
@@ -104,9 +124,14 @@ export function StrideTestBoard({ horse, people, earlier }: StrideTestBoardProps
               <Button disabled={!counted} loading={sending} onClick={() => save(entries)}>
                 {entries.length > 0 ? 'Keep the test and change the profile' : 'Keep the test'}
               </Button>
-              <Button variant="default" disabled={draft.passes.length === 0} onClick={startOver}>
-                Drop this test
+              <Button variant="default" disabled={!counted} onClick={() => change({ kind: 'drop' })}>
+                Drop this sheet
               </Button>
+              {draft.undo.length > 0 && (
+                <Button variant="default" onClick={() => change({ kind: 'undo' })}>
+                  Take back the last change
+                </Button>
+              )}
             </Group>
           )}
         </ProfileChoices>

@@ -91,6 +91,14 @@ export function TestPad({ horse, draft, change, onClose, settings }: TestPadProp
           </button>
           <button
             type="button"
+            className={pads.key}
+            disabled={draft.undo.length === 0}
+            onClick={() => change({ kind: 'undo' })}
+          >
+            Take back<small>the last pass</small>
+          </button>
+          <button
+            type="button"
             className={pads.main}
             disabled={count === 0}
             onClick={() => change({ kind: 'keep', voided: false })}

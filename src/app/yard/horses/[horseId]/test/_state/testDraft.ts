@@ -1,27 +1,41 @@
-import { USUAL_LANE_M, type Foot, type StrideEntryKey, type TestLane, type TestPace, type TestPass } from '@/core';
+import {
+  meanQuality,
+  USUAL_LANE_M,
+  type Foot,
+  type StrideEntryKey,
+  type TestLane,
+  type TestPace,
+  type TestPass,
+  type TestQuality,
+} from '@/core';
 import type { StrideTestOnPaper } from '@/files/strideTestForm';
 
-/** A test while it is ridden. It is kept on the device at every change, and sent when it is done. */
-export type TestDraft = {
+/** One column of the sheet, a test of its own: one gait, lane, rider and moment of the day. */
+export type TestColumn = {
   id: string;
   entry: StrideEntryKey;
   lane: TestLane;
   stepperId: string | null;
   riderId: string | null;
   moment: StrideTestOnPaper['moment'];
+  passes: TestPass[];
+  note: string;
+};
+
+/** A sheet of tests while they are ridden. It is kept on the device at every change, and sent when it is done. */
+export type TestDraft = TestColumn & {
+  /** The columns that are not counted in now. */
+  others: TestColumn[];
+  /** As it was before each change that can be taken back, the last one last. */
+  undo: Omit<TestDraft, 'undo'>[];
   /** The foot that is counted. */
   foot: Foot;
-  passes: TestPass[];
   /** The pass that is being counted. */
   pace: TestPace;
   count: number;
   /** Parts of a stride at its ends: behind the start, and before the finish. */
   behind: number | null;
   part: number | null;
-  rhythm: number | null;
-  roundness: number | null;
-  balance: number | null;
-  note: string;
 };
 
 export type DraftChange =
@@ -34,7 +48,12 @@ export type DraftChange =
   | { kind: 'keep'; voided: boolean }
   | { kind: 'start-again' }
   | { kind: 'remove'; index: number }
-  | { kind: 'set'; changes: Partial<Omit<TestDraft, 'id' | 'passes' | 'count' | 'behind' | 'part' | 'pace'>> };
+  | { kind: 'judge'; index: number; quality: Partial<TestQuality> }
+  | { kind: 'void'; index: number; voided: boolean }
+  | { kind: 'column'; id: string }
+  | { kind: 'drop' }
+  | { kind: 'undo' }
+  | { kind: 'set'; changes: Partial<Omit<TestColumn, 'id' | 'passes'> & { foot: Foot }> };
 
 const MOST_STRIDES = 200;
 
@@ -53,7 +72,7 @@ export function newDraft(id: string, entry: StrideEntryKey): TestDraft {
       behind: null,
       part: null,
     },
-    ...{ rhythm: null, roundness: null, balance: null, note: '' },
+    ...{ note: '', others: [], undo: [] },
     lane: { kind: 'taped', lengthM: USUAL_LANE_M },
   };
 }
@@ -63,11 +82,31 @@ export function keptDraft(stored: unknown): TestDraft | null {
   const kept = stored as Partial<TestDraft> | null;
   if (!kept || typeof kept.id !== 'string' || !Array.isArray(kept.passes)) return null;
   const passes = kept.passes.map(pass => ({ ...pass, behind: pass.behind ?? null }));
-  return { ...newDraft(kept.id, kept.entry ?? 'trot'), ...kept, passes };
+  const { others = [], undo = [] } = kept;
+  return { ...newDraft(kept.id, kept.entry ?? 'trot'), ...kept, passes, others, undo };
 }
 
-/** The draft after a change; what makes no sense leaves it as it was. */
-export function changeDraft(draft: TestDraft, change: DraftChange): TestDraft {
+/** So many changes can be taken back. */
+const MOST_UNDONE = 20;
+const CAN_BE_UNDONE: readonly DraftChange['kind'][] = ['keep', 'remove', 'void', 'judge', 'start-again', 'drop'];
+
+/**
+ * The draft after a change; what makes no sense leaves it as it was.
+ * @param freshId - an id for a column that begins with it
+ */
+export function changeDraft(draft: TestDraft, change: DraftChange, freshId: string): TestDraft {
+  if (change.kind === 'undo') {
+    const before = draft.undo.at(-1);
+    return before ? { ...before, undo: draft.undo.slice(0, -1) } : draft;
+  }
+  const next = changed(draft, change, freshId);
+  const losesCount = draft.count > 0 && next.count === 0;
+  if (next === draft || !(CAN_BE_UNDONE.includes(change.kind) || losesCount)) return next;
+  const { undo, ...before } = draft;
+  return { ...next, undo: [...undo, before].slice(-MOST_UNDONE) };
+}
+
+function changed(draft: TestDraft, change: Exclude<DraftChange, { kind: 'undo' }>, freshId: string): TestDraft {
   switch (change.kind) {
     case 'tap':
       return { ...draft, count: Math.min(MOST_STRIDES, draft.count + 1) };
@@ -82,16 +121,75 @@ export function changeDraft(draft: TestDraft, change: DraftChange): TestDraft {
     case 'part':
       return { ...draft, part: change.part };
     case 'pace':
-      return { ...draft, pace: change.pace };
+      // What is counted is never relabelled: a pace is chosen before the first tap.
+      return draft.count > 0 ? draft : { ...draft, pace: change.pace };
     case 'keep':
       return keepPass(draft, change.voided);
     case 'start-again':
       return { ...draft, count: 0, behind: null, part: null };
     case 'remove':
       return { ...draft, passes: draft.passes.filter((_, index) => index !== change.index) };
+    case 'judge':
+      return { ...draft, passes: withPass(draft, change.index, change.quality) };
+    case 'void':
+      return { ...draft, passes: withPass(draft, change.index, { voided: change.voided }) };
+    case 'column':
+      return toColumn(draft, change.id);
+    case 'drop':
+      return {
+        ...newDraft(freshId, draft.entry),
+        ...{ lane: draft.lane, stepperId: draft.stepperId, riderId: draft.riderId, foot: draft.foot, undo: draft.undo },
+      };
     case 'set':
-      return { ...draft, ...change.changes };
+      return withSettings(draft, change.changes, freshId);
   }
+}
+
+const withPass = ({ passes }: TestDraft, index: number, more: Partial<TestPass>) =>
+  passes.map((pass, at) => (at === index ? { ...pass, ...more } : pass));
+
+const columnOf = ({ id, entry, lane, stepperId, riderId, moment, passes, note }: TestColumn): TestColumn => ({
+  ...{ id, entry, lane, stepperId, riderId, moment, passes, note },
+});
+
+/** Every column of a sheet, in the order begun. */
+export function columnsOf(draft: TestDraft): TestColumn[] {
+  return [...draft.others, columnOf(draft)].filter(({ passes, id }) => passes.length > 0 || id === draft.id);
+}
+
+const isAlike = (a: TestColumn, b: TestColumn) =>
+  a.entry === b.entry &&
+  a.moment === b.moment &&
+  a.riderId === b.riderId &&
+  JSON.stringify([a.lane, a.stepperId]) === JSON.stringify([b.lane, b.stepperId]);
+
+/**
+ * What was counted is never relabelled: another gait, lane, rider or moment goes on in the column that has them, or in one of
+ * its own.
+ */
+function withSettings(
+  draft: TestDraft,
+  { foot, note, ...labels }: Extract<DraftChange, { kind: 'set' }>['changes'],
+  freshId: string,
+): TestDraft {
+  const own = { ...draft, foot: foot ?? draft.foot, note: note ?? draft.note };
+  const wanted = { ...columnOf(own), ...labels };
+  if (isAlike(wanted, own)) return own;
+  const there = draft.others.find(column => isAlike(column, wanted));
+  if (there) return toColumn(own, there.id);
+  if (own.passes.length === 0) return { ...own, ...labels, ...NOTHING_COUNTED, pace: own.pace };
+  const begun = { ...wanted, id: freshId, passes: [], note: '' };
+  return { ...own, ...begun, others: [...own.others, columnOf(own)], ...NOTHING_COUNTED };
+}
+
+const NOTHING_COUNTED = { pace: 'normal', count: 0, behind: null, part: null } as const;
+
+function toColumn(draft: TestDraft, id: string): TestDraft {
+  const there = draft.others.find(column => column.id === id);
+  if (!there) return draft;
+  const rest = draft.others.filter(column => column.id !== id);
+  const others = draft.passes.length > 0 ? [...rest, columnOf(draft)] : rest;
+  return { ...draft, ...there, others, ...NOTHING_COUNTED };
 }
 
 /** A void pass may have no count: it was broken off before the first stride in the lane. */
@@ -107,11 +205,18 @@ function keepPass(draft: TestDraft, voided: boolean): TestDraft {
   };
 }
 
-/** The test as it is sent. */
-export function draftOnPaper(draft: TestDraft, horseId: string, testedAtMs: number): StrideTestOnPaper {
-  const { id, entry, lane, stepperId, riderId, moment, passes, rhythm, roundness, balance, note } = draft;
+/** A column as it is sent, a test by itself. */
+export function columnOnPaper(column: TestColumn, horseId: string, testedAtMs: number): StrideTestOnPaper {
+  const { id, entry, lane, stepperId, riderId, moment, passes, note } = column;
+  const whole = (score: number | null) => (score === null ? null : Math.round(score));
+  const { rhythm, roundness, balance } = meanQuality(passes);
   return {
-    ...{ id, horseId, entry, lane, riderId, moment, passes, rhythm, roundness, balance, note, testedAtMs },
+    ...{ id, horseId, entry, lane, riderId, moment, note, testedAtMs },
+    passes: passes.map(pass => ({
+      ...pass,
+      ...{ rhythm: pass.rhythm ?? null, roundness: pass.roundness ?? null, balance: pass.balance ?? null },
+    })),
+    ...{ rhythm: whole(rhythm), roundness: whole(roundness), balance: whole(balance) },
     stepperId: lane.kind === 'steps' ? stepperId : null,
   };
 }

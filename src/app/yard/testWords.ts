@@ -116,6 +116,9 @@ function qualityWords(now: TestQuality | undefined, then: TestQuality | undefine
   return `${words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)!}`} than then`;
 }
 
+/** "on 3 May"; what is no day is said as it is: "before schooling today". */
+const onDay = (day: string) => (/^\d/.test(day) ? `on ${day}` : day);
+
 /** A centimetre either way is the same stride. */
 const SAME_M = 0.01;
 
@@ -124,11 +127,11 @@ function comparison(now: PaceReading, then: PaceReading, day: string, formatChan
   if (!now.stride || !then.stride) {
     const more = now.strides.mean - then.strides.mean;
     return more === 0
-      ? `As many strides as on ${day}.`
-      : `${strideCount(Math.abs(more))} ${more > 0 ? 'more' : 'fewer'} than on ${day}.`;
+      ? `As many strides as ${onDay(day)}.`
+      : `${strideCount(Math.abs(more))} ${more > 0 ? 'more' : 'fewer'} than ${onDay(day)}.`;
   }
   const changeM = now.stride.strideM - then.stride.strideM;
-  if (Math.abs(changeM) < SAME_M) return `As long as on ${day}.`;
+  if (Math.abs(changeM) < SAME_M) return `As long as ${onDay(day)}.`;
   const half = ({ lowM, highM }: { lowM: number; highM: number }) => (highM - lowM) / 2;
   const told = Math.abs(changeM) > Math.hypot(half(now.stride), half(then.stride));
   return told
@@ -152,8 +155,8 @@ function adjustabilitySentence({ reading }: WordedTest, before: WordedTest | nul
   const compared =
     was && before
       ? change === 0
-        ? `, as on ${before.day}`
-        : `, ${count(Math.abs(change))} ${change > 0 ? 'more' : 'fewer'} than on ${before.day}`
+        ? `, as ${onDay(before.day)}`
+        : `, ${count(Math.abs(change))} ${change > 0 ? 'more' : 'fewer'} than ${onDay(before.day)}`
       : '';
   return [
     `Adjustability: ${count(adjustability.strides)} strides between short and long${compared}; the long stride is ${adjustability.ratio.toFixed(2)} times the short one.`,

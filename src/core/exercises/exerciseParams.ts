@@ -21,6 +21,9 @@ export type ParamSpec = { key: string; label: string } & (
   | { kind: 'list'; options: readonly string[]; most: number }
 );
 
+/** Where sideways work may arrive: the letters of either long side, by their rows. */
+export const ARRIVALS = ['where it comes', 'P or V', 'B or E', 'R or S', 'M or H'] as const;
+
 /** Which ends of a pole of a row are up. */
 export const RAISED_WAYS = ['ground', 'left', 'right', 'both'] as const;
 
@@ -77,6 +80,8 @@ const SPECS: Record<string, SpecWithoutKey> = {
   rounds: count('Rounds', 1, 12),
   times: count('Times', 1, 12),
   school: choice('Inwards', ['bend', 'yield']),
+  eachSize: choice('Each size for', ['half a round', 'a whole round']),
+  arrives: choice('Arrives at', ARRIVALS),
   loops: count('Loops', 2, 8),
   depthM: length('Depth of the loop', 1, 30),
   lineFirst: flag('The line first, then the half circle'),

@@ -26,8 +26,12 @@ export function rideSpiral(spiral: Extract<Figure, { kind: 'spiral' }>, gait: Tr
     at = chainEnd(chain);
   };
   for (let time = 0; time < times; time += 1) {
-    diametersM.forEach((diameterM, index) => half(diameterM, index > 0 && school === 'yield' ? 1 : 0));
-    [...diametersM].reverse().forEach((diameterM, index) => half(diameterM, index > 0 ? -1 : 0));
+    // One yields from size to size; a half circle of the size before it is only ridden.
+    const isNewSize = (sizes: readonly number[], index: number) => index > 0 && sizes[index] !== sizes[index - 1];
+    diametersM.forEach((diameterM, index, sizes) =>
+      half(diameterM, isNewSize(sizes, index) && school === 'yield' ? 1 : 0),
+    );
+    [...diametersM].reverse().forEach((diameterM, index, sizes) => half(diameterM, isNewSize(sizes, index) ? -1 : 0));
   }
   return { ok: true, pieces };
 }

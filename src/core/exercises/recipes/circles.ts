@@ -111,14 +111,16 @@ export const spiral = flatRecipe({
   }),
   gait: 'trot',
   gaits: ['walk', 'trot', 'canter'],
-  wishes: ground => [{ school: 'bend', times: 3, smallestM: atLeast(ground, 10) }],
+  wishes: ground => [{ school: 'bend', times: 3, smallestM: atLeast(ground, 10), eachSize: 'half a round' }],
   standAt: ground => middleOfCircle(ground, 20),
-  figures: (ground, { school, times, smallestM }) => [
+  figures: (ground, { school, times, smallestM, eachSize }) => [
     {
       kind: 'spiral',
       start: middleOfShortSide(ground),
       rein: 'left',
-      diametersM: [20, 15, 12, 10].filter(sizeM => sizeM >= smallestM),
+      diametersM: [20, 15, 12, 10]
+        .filter(sizeM => sizeM >= smallestM)
+        .flatMap(sizeM => (eachSize === 'a whole round' ? [sizeM, sizeM] : [sizeM])),
       school: school === 'yield' ? 'yield' : 'bend',
       times,
     },
@@ -126,5 +128,6 @@ export const spiral = flatRecipe({
   stages: () => [
     stage('In walk', 'One size, then the next', 'rising', { gait: 'walk' }),
     stage('In trot', 'Out from the inside leg', 'rising'),
+    stage('In canter', 'Smaller without slower', 'half-seat', { gait: 'canter' }),
   ],
 });

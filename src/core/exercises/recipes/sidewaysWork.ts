@@ -1,3 +1,4 @@
+import { arenaLetters } from '../../arena/arenaLetters';
 import { wallPose } from '../../figures/figurePlaces';
 import type { Pose } from '../../geometry/pose';
 import type { ExerciseGround } from '../exercise';
@@ -8,11 +9,21 @@ const UP_RAD = Math.PI / 2;
 /** Common practice, no source: a slope of about 32° is forwards enough to learn on. */
 const AHEAD_PER_ASIDE = 1.6;
 
-/** On the quarter line, riding up the arena. */
-const onQuarterLine = ({ arena }: ExerciseGround, yM: number): Pose => ({
-  at: { xM: (arena.widthM * 3) / 4, yM },
+/** On a line so far in from the right wall, riding up the arena. */
+const onLineIn = ({ arena }: ExerciseGround, insetM: number, yM: number): Pose => ({
+  at: { xM: arena.widthM - insetM, yM },
   headingRad: UP_RAD,
 });
+
+/** How far up the right wall the letter of a row lies, metres; null where nobody chose one, or the arena has none. */
+function arrivalM({ arena }: ExerciseGround, arrives: string): number | null {
+  const letter = arrives.slice(0, 1);
+  const found = arenaLetters(arena).find(one => one.letter === letter && one.at.xM === arena.widthM);
+  return found?.at.yM ?? null;
+}
+
+/** So far straight before it goes aside, metres. */
+const STRAIGHT_M = 6;
 
 export const legYield = flatRecipe({
   kind: 'leg-yield',
@@ -31,14 +42,24 @@ export const legYield = flatRecipe({
   }),
   gait: 'trot',
   gaits: ['walk', 'trot'],
-  wishes: ground => [{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 }],
+  wishes: ground => [
+    {
+      ...{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 },
+      arrives: ground.arena.letters === 'none' ? 'where it comes' : 'B or E',
+    },
+  ],
   standAt: ground => atFarEnd(ground, 0.75),
-  figures: (ground, { asideM, aheadM }) => {
-    const startM = Math.max(6, (ground.arena.lengthM - aheadM) / 2 - 6);
+  figures: (ground, { asideM, aheadM, arrives }) => {
+    const arriveM = arrivalM(ground, arrives);
+    const startM =
+      arriveM === null
+        ? Math.max(6, (ground.arena.lengthM - aheadM) / 2 - STRAIGHT_M)
+        : Math.max(0.5, arriveM - aheadM - STRAIGHT_M);
+    const straightM = arriveM === null ? STRAIGHT_M : arriveM - aheadM - startM;
     return [
-      { kind: 'straight', start: onQuarterLine(ground, startM), rein: 'left', lengthM: 6 },
+      { kind: 'straight', start: onLineIn(ground, asideM, startM), rein: 'left', lengthM: straightM },
       {
-        ...{ kind: 'sideways', start: onQuarterLine(ground, startM + 6), rein: 'left' },
+        ...{ kind: 'sideways', start: onLineIn(ground, asideM, startM + straightM), rein: 'left' },
         ...{ movement: 'leg-yield', towards: 'right', aheadM, asideM },
       },
     ];

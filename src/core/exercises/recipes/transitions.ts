@@ -89,9 +89,9 @@ export const departOnEight = flatRecipe({
     stand: 'Beside the point where the circles touch.',
   }),
   gait: 'trot',
-  wishes: ({ arena }) => [{ smallM: 10, largeM: Math.min(20, arena.widthM) }],
+  wishes: ({ arena }) => [{ smallM: 10, largeM: Math.min(20, arena.widthM), times: 3 }],
   standAt: ({ arena }, { smallM, largeM }) => ({ xM: arena.widthM - 1.2, yM: (arena.lengthM - largeM + smallM) / 2 }),
-  figures: ({ arena }, { smallM, largeM }) => [
+  figures: ({ arena }, { smallM, largeM, times }) => [
     {
       figure: {
         kind: 'eight',
@@ -102,10 +102,15 @@ export const departOnEight = flatRecipe({
         rein: 'right',
         firstDiameterM: smallM,
         secondDiameterM: largeM,
-        times: 1,
+        times,
       },
       gait: null,
-      parts: [{ fromM: Math.PI * smallM, toM: Math.PI * (smallM + largeM), gait: 'canter' }],
+      // In canter on each large circle, back to trot where the circles touch.
+      parts: Array.from({ length: times }, (_, time) => ({
+        fromM: Math.PI * (time * (smallM + largeM) + smallM),
+        toM: Math.PI * (time + 1) * (smallM + largeM),
+        gait: 'canter' as const,
+      })),
     },
   ],
   stages: () => [stage('Depart where the circles touch', 'New bend, then canter', 'sitting')],

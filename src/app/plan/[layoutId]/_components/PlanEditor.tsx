@@ -59,6 +59,7 @@ import { StaleNotice } from './StaleNotice';
 const SessionRibbon = dynamic(() => import('./ribbon/SessionRibbon').then(m => m.SessionRibbon));
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
 const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
+const FlatCallSheet = dynamic(() => import('@/components/CallSheet/FlatCallSheet'), { ssr: false });
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
 const TeachNow = dynamic(() => import('./TeachNow'), { ssr: false });
 const KeepOnShelf = dynamic(() => import('./KeepOnShelf'), { ssr: false });
@@ -237,7 +238,7 @@ export function PlanEditor(props: PlanEditorProps) {
         {...{ layoutId, controls, status, horses, canWalk }}
         touches={props.touches}
         riding={riding !== null}
-        canCall={track?.kind === 'items'}
+        canCall={track !== undefined && track !== null}
         opened={{ add: adding, onAdd: setAdding, horses: choosing, onHorses: setChoosing }}
         onShelf={() => setOpen('shelf')}
         onAdd={addPiece}
@@ -353,6 +354,9 @@ export function PlanEditor(props: PlanEditorProps) {
       )}
       {open === 'call' && track?.kind === 'items' && reckoned?.kind === 'items' && (
         <CallSheet {...{ layout, track, reckoned }} onClose={() => setOpen(null)} />
+      )}
+      {open === 'call' && track?.kind === 'figures' && (
+        <FlatCallSheet {...{ layout, track }} onClose={() => setOpen(null)} />
       )}
       {open === 'teach' && (
         <TeachNow

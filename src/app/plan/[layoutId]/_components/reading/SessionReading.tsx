@@ -223,17 +223,19 @@ function Missing({ controls, track, owners, measure }: MissingProps) {
     <ul className={classes.missing} aria-label="What is missing">
       {lacks.map(lack => {
         const { diameterM, rounds } = eveningCircle(lack, arena.widthM);
+        const most = rounds > MOST_ROUNDS ? mostWork(owners, track, controls, lack) : null;
         const gait = lack.gait.replace('-', ' ');
         const offers = ['walk', 'trot', 'canter'].includes(lack.gait);
         return (
           <li key={lack.gait}>
             The {lack.rein} rein has {Math.round(lack.lessShare * 100)} % less {gait}.{' '}
-            {offers && (
-              <Button
-                size="compact-xs"
-                variant="default"
-                onClick={() => evenOut(controls, track, owners, lack, { diameterM, rounds })}
-              >
+            {most && (
+              <Button {...LONG} onClick={() => rideAgain(controls, most, lack)}>
+                Ride “{most.placed.name ?? most.guidance.title}” on the {lack.rein} rein too
+              </Button>
+            )}
+            {offers && !most && (
+              <Button {...LONG} onClick={() => evenOut(controls, track, owners, lack, { diameterM, rounds })}>
                 Add {rounds === 1 ? 'a' : `${rounds} rounds of a`} {diameterM} m circle on the {lack.rein} rein in{' '}
                 {gait}
               </Button>
@@ -249,6 +251,60 @@ function Missing({ controls, track, owners, measure }: MissingProps) {
       )}
     </ul>
   );
+}
+
+const LONG = {
+  ...{ size: 'compact-xs', variant: 'default', h: 'auto' },
+  styles: { label: { whiteSpace: 'normal' } },
+} as const;
+
+/** Nobody rides round and round to even what a whole figure left uneven. */
+const MOST_ROUNDS = 3;
+
+/** The exercise with the most ground in a gait on the rein that has more. */
+function mostWork(
+  owners: readonly ResolvedExercise[],
+  track: FigureTrack,
+  controls: PlanControls,
+  { gait, rein }: Lack,
+): ResolvedExercise | null {
+  const reckoned = controls.shown.tracks.find(({ id }) => id === track.id);
+  if (reckoned?.kind !== 'figures' || !reckoned.session.ok) return null;
+  const { pieces, figureOf } = reckoned.session;
+  const groundM = ({ laid }: ResolvedExercise) => {
+    const own = new Set(laid.tracks.flatMap(one => (one.kind === 'figures' ? one.figures.map(({ id }) => id) : [])));
+    return pieces.reduce((sum, piece, index) => {
+      const figure = figureOf[index] ?? null;
+      const isOwn = figure !== null && own.has(track.figures[figure]!.id);
+      return isOwn && piece.kind === 'stretch' && piece.gait === gait && piece.rein !== rein
+        ? sum + piece.chain.lengthM
+        : sum;
+    }, 0);
+  };
+  return [...owners].sort((a, b) => groundM(b) - groundM(a))[0] ?? null;
+}
+
+/** The same exercise once more on the other rein, at the end of its session. */
+function rideAgain(controls: PlanControls, { placed, params }: ResolvedExercise, { rein }: Lack): void {
+  const recipe = findRecipe(placed.kind);
+  if (!recipe) return;
+  const { arena, horses } = controls.shown.resolved.layout;
+  controls.change(plan => {
+    const session = placed.session ?? newId();
+    const begun = {
+      ...plan,
+      exercises: plan.exercises.map(one => (one.id === placed.id ? { ...one, session } : one)),
+    };
+    const again = placeExercise(
+      begun,
+      { arena, horses },
+      { id: newId(), recipe, rein, horseIds: placed.horseIds, session },
+    );
+    return {
+      ...again.plan,
+      exercises: again.plan.exercises.map(one => (one.id === again.id ? { ...one, params } : one)),
+    };
+  });
 }
 
 function evenOut(

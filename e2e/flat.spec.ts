@@ -1,0 +1,116 @@
+import type { Page } from '@playwright/test';
+import { choose, expect, test } from './support/fixtures';
+
+/** Takes a figure off the shelf into the session that is begun. */
+async function figure(page: Page, title: string, rein: 'Left' | 'Right' = 'Left'): Promise<void> {
+  await page.getByRole('button', { name: 'Shelf' }).click();
+  await page.getByLabel('Search the shelf').fill(title);
+  await page
+    .getByRole('button', { name: new RegExp(`^${title}`) })
+    .first()
+    .click();
+  if (rein === 'Right') await page.getByText('Right', { exact: true }).click();
+  await page.getByRole('button', { name: 'Put it on the sand' }).click();
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
+}
+
+test('a warm-up on the flat: figures in order and tones, its balance, what evens it, and called out letter by letter', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page.getByRole('button', { name: 'New layout' }).click();
+  await page.getByLabel('Name').fill('Warm-up on the flat');
+  await choose(page, 'Arena', 'Lower school');
+  await choose(page, 'Horses of the lesson', 'Quill');
+  await page.getByLabel('Name').click();
+  await page.getByRole('button', { name: 'Rake the sand' }).click();
+  await page.getByLabel('Name of the layout').waitFor();
+  await figure(page, 'Free walk across the diagonal');
+  await figure(page, 'A circle');
+  await page.getByRole('button', { name: 'Back to the whole layout' }).click();
+  const order = page.getByRole('list', { name: 'Figures in the order ridden' });
+  await expect(order.getByRole('listitem')).toHaveCount(2);
+  await expect(order.getByRole('listitem').nth(1)).toContainText('At A: 20 m circle, twice, trot, left rein');
+
+  // Two rounds of 20 m: 40π = 125.66 m on the left rein; the way there may add to it, and nothing on the right.
+  const balance = page.getByRole('region', { name: 'The balance' });
+  await expect(balance.getByRole('row', { name: /trot/ })).toContainText('125.66 m');
+  await expect(balance).toContainText(/of it rest/);
+  await expect(balance).not.toContainText(', 0 s of it rest');
+  const missing = page.getByRole('list', { name: 'What is missing' });
+  await expect(missing).toContainText(/The right rein has 100 % less trot/);
+  await missing.getByRole('button', { name: /Add 2 rounds of a 20 m circle on the right rein in trot/ }).click();
+  await expect(order.getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByText(/right rein has \d+ % less trot/)).toHaveCount(0);
+
+  // Dragged with the keyboard: the walk goes to the end.
+  const grip = order.getByRole('button', { name: 'Move Free walk across the diagonal' });
+  await grip.focus();
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Space');
+  await expect(order.getByRole('listitem').last()).toContainText('Free walk');
+  await page.getByRole('button', { name: 'Call sheet' }).click();
+  const calls = page.getByRole('list', { name: 'Figures as they are called out' }).getByRole('listitem');
+  await expect(calls).toHaveCount(3);
+  await expect(calls.first()).toContainText('At A: 20 m circle, twice');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText(/^Saved/)).toBeVisible();
+  await page.reload();
+  await expect(order.getByRole('listitem').last()).toContainText('Free walk');
+});
+
+test('a sheet of stride tests: walk and trot, before and after, nothing relabelled, void and drop taken back', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/yard`);
+  await page
+    .getByRole('link', { name: /^Barley/ })
+    .first()
+    .click();
+  await page.getByRole('link', { name: 'Test the stride' }).first().click();
+  const pad = page.getByRole('button', { name: 'The foot landed' });
+  const pass = async (strides: number) => {
+    for (let stride = 0; stride < strides; stride += 1) await pad.click();
+    await page.getByRole('button', { name: 'Keep this pass' }).click();
+  };
+  await choose(page, 'Gait', 'Walk');
+  await page.getByText('Before schooling', { exact: true }).click();
+  await pass(10);
+  await pass(11);
+  await choose(page, 'Gait', 'Trot');
+  const columns = page.getByRole('group', { name: 'Columns of the sheet' });
+  await expect(columns.getByRole('button', { name: /Walk before: 10, 11/ })).toBeVisible();
+  // The space bar counts after a click on a pace, too.
+  await page.getByText('Short', { exact: true }).click();
+  for (let stride = 0; stride < 9; stride += 1) await page.keyboard.press('Space');
+  await expect(pad).toContainText('9');
+  await page.getByRole('button', { name: 'Keep this pass' }).click();
+  await expect(columns.getByRole('button', { name: /Trot before: 9 short/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Void: the gait broke' }).click();
+  await expect(page.getByRole('button', { name: /Remove the short pass of 1, void/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('button', { name: /, void/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Drop this sheet' }).click();
+  await expect(columns).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await columns.getByRole('button', { name: /Walk before: 10, 11/ }).click();
+  await page.getByRole('radiogroup', { name: 'Rhythm' }).getByText('3', { exact: true }).click();
+
+  // After schooling: as many strides, more even.
+  await page.getByText('After', { exact: true }).click();
+  await pass(10);
+  await page.getByRole('radiogroup', { name: 'Rhythm' }).getByText('4', { exact: true }).click();
+  await pass(11);
+  await expect(page.getByRole('region', { name: 'What it comes to' })).toContainText(
+    'As long as before schooling today, more even than then.',
+  );
+  await page.getByRole('button', { name: /^Keep the test/ }).click();
+  await expect(page.getByRole('heading', { name: 'Barley', level: 1 })).toBeVisible();
+  const tests = page.getByRole('region', { name: 'Stride tests', exact: true });
+  await expect(tests).toContainText(/Walk in the lane, .*, after schooling/);
+  await expect(tests).toContainText(/Trot in the lane, .*, before schooling/);
+});

@@ -47,9 +47,18 @@ test('a warm-up on the flat: figures in order and tones, its balance, what evens
   // Dragged with the keyboard: the walk goes to the end.
   const grip = order.getByRole('button', { name: 'Move Free walk across the diagonal' });
   await grip.focus();
+  const said = page.getByText(/Free walk across the diagonal (is|lies)/);
   await page.keyboard.press('Space');
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowDown');
+  await expect(
+    said
+      .filter({ hasText: 'is picked up' })
+      .or(said.filter({ hasText: 'is over' }))
+      .first(),
+  ).toBeAttached();
+  for (const place of [2, 3]) {
+    await page.keyboard.press('ArrowDown');
+    await expect(said.filter({ hasText: `is over place ${place}` }).first()).toBeAttached();
+  }
   await page.keyboard.press('Space');
   await expect(order.getByRole('listitem').last()).toContainText('Free walk');
   await page.getByRole('button', { name: 'Call sheet' }).click();

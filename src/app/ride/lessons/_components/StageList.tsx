@@ -1,6 +1,7 @@
 'use client';
 
 import { AskedPicture } from '@/components/AskedPicture/AskedPicture';
+import { sortedAloud } from '@/components/sortedAloud';
 import type { LessonStage } from '@/core';
 import {
   closestCenter,
@@ -9,7 +10,6 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
-  type Announcements,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import {
@@ -64,7 +64,7 @@ export function StageList({ stages, onMove, ...shared }: StageListProps) {
       id="stages"
       sensors={sensors}
       collisionDetection={closestCenter}
-      accessibility={{ announcements: announcements(id => stages[at(id)]?.name ?? '', at) }}
+      accessibility={{ announcements: sortedAloud(id => stages[at(id)]?.name ?? '', at) }}
       onDragEnd={end}
     >
       <SortableContext items={stages.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
@@ -76,16 +76,6 @@ export function StageList({ stages, onMove, ...shared }: StageListProps) {
       </SortableContext>
     </DndContext>
   );
-}
-
-function announcements(nameOf: (id: unknown) => string, at: (id: unknown) => number): Announcements {
-  const place = (id: unknown) => `place ${at(id) + 1}`;
-  return {
-    onDragStart: ({ active }) => `${nameOf(active.id)} is picked up.`,
-    onDragOver: ({ active, over }) => (over ? `${nameOf(active.id)} is over ${place(over.id)}.` : undefined),
-    onDragEnd: ({ active, over }) => `${nameOf(active.id)} lies at ${place(over?.id ?? active.id)}.`,
-    onDragCancel: ({ active }) => `${nameOf(active.id)} lies where it was.`,
-  };
 }
 
 function StageRow(props: Shared & { stage: LessonStage; number: number }) {

@@ -2,6 +2,7 @@
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
+import { sortedAloud } from '@/components/sortedAloud';
 import {
   eveningCircle,
   findRecipe,
@@ -80,6 +81,12 @@ function FigureOrder({ controls, track, owners, onPoint }: OrderProps) {
   return (
     <DndContext
       id="figures"
+      accessibility={{
+        announcements: sortedAloud(
+          id => owners.find(({ placed }) => placed.id === id)?.guidance.title ?? '',
+          id => ids.indexOf(String(id)),
+        ),
+      }}
       sensors={sensors}
       collisionDetection={closestCenter}
       onDragEnd={({ active, over }) => {

@@ -1,34 +1,39 @@
+import { useLatest } from '@/components/useLatest';
 import { useEffect } from 'react';
 
 /** The space bar taps too, unless a field is typed in, or somebody goes from key to key with the keyboard. */
 export function useSpaceBar(tap: () => void): void {
+  const latest = useLatest(tap);
   useEffect(() => {
+    // What was only clicked keeps the focus, and would take the bar; what the keyboard was brought to wants it.
+    let byKeyboard = false;
+    const point = () => (byKeyboard = false);
     const press = (event: KeyboardEvent) => {
-      if (event.code !== 'Space' || event.repeat || wantsSpace(event.target)) return;
+      if (event.code === 'Tab' || event.code.startsWith('Arrow')) byKeyboard = true;
+      if (event.code !== 'Space' || wantsSpace(event.target, byKeyboard)) return;
       event.preventDefault();
-      tap();
+      if (!event.repeat) latest.current();
     };
-    // What was only clicked keeps the focus, and would take the bar when it comes up.
+    // A button that has the focus is pressed when the bar comes up.
     const release = (event: KeyboardEvent) => {
-      if (event.code === 'Space' && !wantsSpace(event.target)) event.preventDefault();
+      if (event.code === 'Space' && !wantsSpace(event.target, byKeyboard)) event.preventDefault();
     };
+    document.addEventListener('pointerdown', point, true);
     document.addEventListener('keydown', press);
     document.addEventListener('keyup', release);
     return () => {
+      document.removeEventListener('pointerdown', point, true);
       document.removeEventListener('keydown', press);
       document.removeEventListener('keyup', release);
     };
-  }, [tap]);
+  }, [latest]);
 }
 
 const TYPED_IN = 'textarea, select, [contenteditable], input:not([type="radio"], [type="checkbox"], [type="button"])';
+const PRESSED = 'button, a, input, [role="button"], [role="option"]';
 
-/** A field that is typed in, or what the keyboard was brought to: there the bar means something else. */
-function wantsSpace(target: EventTarget | null): boolean {
+function wantsSpace(target: EventTarget | null, byKeyboard: boolean): boolean {
   if (!(target instanceof Element)) return false;
-  return (
-    target.matches(TYPED_IN) ||
-    target.closest('[role="dialog"], [role="listbox"]') !== null ||
-    target.matches(':focus-visible')
-  );
+  const isOpen = target.closest('[role="dialog"], [role="listbox"]') !== null;
+  return isOpen || target.matches(TYPED_IN) || (byKeyboard && target.matches(PRESSED));
 }

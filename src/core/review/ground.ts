@@ -5,6 +5,8 @@ import { distanceCaseOf, reckonItemTrack, settingAt } from '../layout/reckonLayo
 import type { TrackGait } from '../layout/trackGait';
 import { figureWords } from '../figures/figureWords';
 import { labelsAsBuilt } from '../question/labelsAsBuilt';
+import { rideSession } from '../figures/rideSession';
+import { wayCells } from './wayCells';
 import { questionWork, type QuestionWork } from '../work/questionWork';
 import { distanceRule, type DistanceRule } from '../stride/distanceRule';
 
@@ -32,8 +34,13 @@ export type RiddenGround = {
   asked: (number | null)[];
   stops: { id: string; name: string; at: PointM; isFence: boolean }[];
   figures: string[];
+  /** The squares of sand that it goes through away from its stops. */
+  cells: PointM[];
   work: QuestionWork;
 };
+
+/** What lies so near to a stop is of the stop, metres. */
+const STOP_M = 5;
 
 const POLE_ENTRIES: Partial<Record<TrackGait, StrideEntryKey>> = {
   walk: 'walk-poles',
@@ -44,7 +51,7 @@ const POLE_ENTRIES: Partial<Record<TrackGait, StrideEntryKey>> = {
 
 /** Nothing is known of what was ridden: its layout does not have it. */
 const NOTHING: RiddenGround = {
-  ...{ gait: null, legs: [], asked: [], stops: [], figures: [] },
+  ...{ gait: null, legs: [], asked: [], stops: [], figures: [], cells: [] },
   work: { stops: [], legCircles: [], figureCircles: { left: 0, right: 0 } },
 };
 
@@ -62,10 +69,20 @@ export function riddenGround(
   const track = asked?.tracks[0];
   if (!asked || !track) return NOTHING;
   const work = questionWork(drawn ?? asked);
-  if (track.kind === 'figures') return { ...NOTHING, gait: track.gait, figures: track.figures.map(figureWords), work };
+  if (track.kind === 'figures') {
+    const session = rideSession(asked.arena, track.figures, track.gait);
+    const pieces = session.ok ? session.pieces : [];
+    const cells = wayCells(
+      pieces.flatMap(piece => (piece.kind === 'stretch' ? piece.chain : [])),
+      [],
+      STOP_M,
+    );
+    return { ...NOTHING, gait: track.gait, figures: track.figures.map(figureWords), cells, work };
+  }
   const itemOf = (id: string) => asked.items.find(item => item.id === id)!;
   const { inWords } = labelsAsBuilt(whole ?? asked, asked);
-  const legs = reckonItemTrack({ ...asked, horses: [] }, track).legs.map((leg, index): RiddenLeg => {
+  const reckoned = reckonItemTrack({ ...asked, horses: [] }, track);
+  const legs = reckoned.legs.map((leg, index): RiddenLeg => {
     const planned = track.legs[index]!;
     const read = leg.gap ?? leg;
     const setting = settingAt(track.gait, planned);
@@ -80,5 +97,10 @@ export function riddenGround(
   const stops = track.through.map(({ item: id }) => ({
     ...{ id, name: inWords(id), at: itemOf(id).at, isFence: itemOf(id).kind === 'fence' },
   }));
-  return { gait: track.gait, legs, asked: legs.map(({ asked: count }) => count), stops, figures: [], work };
+  const cells = wayCells(
+    reckoned.legs.map(({ chain }) => chain),
+    stops.map(({ at }) => at),
+    STOP_M,
+  );
+  return { gait: track.gait, legs, asked: legs.map(({ asked: count }) => count), stops, figures: [], cells, work };
 }

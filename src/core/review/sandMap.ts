@@ -3,9 +3,19 @@ import { stopsCameTo } from '../record/passEnd';
 import { poissonAtLeast } from '../statistics/proportions';
 import { daysOf, readDays } from './byDay';
 import type { ReviewPass } from './reviewPass';
+import { cellAt } from './wayCells';
 
 /** Rides past a place: by whom, in which question, over what, how many, and in how many of them something went wrong there. */
-export type Visit = { at: PointM; pairId: string; key: string; isFence: boolean; rides: number; troubles: number };
+export type Visit = {
+  at: PointM;
+  pairId: string;
+  key: string;
+  isFence: boolean;
+  /** A square of sand between the stops, or on the flat. */
+  isWay?: boolean;
+  rides: number;
+  troubles: number;
+};
 
 /** A place on the sand, with what was ridden there and what would have gone wrong if it were like any other. */
 export type SandPlace = {
@@ -21,6 +31,8 @@ export type SandPlace = {
   whose: 'place' | 'pair' | null;
   /** The pair that most of the trouble is of. */
   pairId: string | null;
+  /** Nothing stands there: it was only ridden through. */
+  isWay: boolean;
 };
 
 /** What lies so near is one place, metres. */
@@ -50,12 +62,24 @@ function passVisits(pass: ReviewPass): Visit[] {
   const wrong = new Set(pass.faults.flatMap(({ what, place }) => (isOfDistance(what) ? [] : (place ?? []))));
   const came = new Set(stopsCameTo(pass, ground.stops.length));
   const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
-  return ground.stops.flatMap(({ at, isFence }, index) => {
+  const atStops = ground.stops.flatMap(({ at, isFence }, index) => {
     const place = index + 1;
     if (!came.has(index)) return [];
     const near = spots.some(spot => distanceM(spot, at) <= PLACE_M);
     return [{ at, pairId, key, isFence, rides: 1, troubles: near || wrong.has(place) ? 1 : 0 }];
   });
+  // Of a ride that was broken off nobody knows how far it came between its stops.
+  const isWhole = came.size === ground.stops.length;
+  return isWhole ? [...atStops, ...wayVisits(pass, spots)] : atStops;
+}
+
+/** The squares of sand between the stops, and all of them on the flat: a spot is trouble in the one it lies in. */
+function wayVisits({ pairId, key, ground }: ReviewPass, spots: readonly PointM[]): Visit[] {
+  const bad = new Set(spots.flatMap(spot => cellAt(ground.cells, spot) ?? []));
+  return ground.cells.map(at => ({
+    ...{ at, pairId, key, isFence: false, isWay: true, rides: 1 },
+    troubles: bad.has(at) ? 1 : 0,
+  }));
 }
 
 /** Rides of the same pair over the same thing at the same place, added up. */
@@ -95,7 +119,7 @@ export function sandMap(visits: readonly Visit[]): SandPlace[] {
   return places.map(({ own, ...place }) => {
     const standsOut = out.has(place.at);
     const { whose, pairId } = standsOut ? whoseTrouble(own, strata) : { whose: null, pairId: null };
-    return { ...place, standsOut, whose, pairId };
+    return { ...place, standsOut, whose, pairId, isWay: own.every(({ isWay }) => isWay === true) };
   });
 }
 
@@ -115,7 +139,7 @@ function clustersOf(visits: readonly Visit[]): { at: PointM; own: Visit[] }[] {
 
 type Stratum = { pairId: string; visits: number; troubles: number };
 
-const stratumOf = ({ pairId, key, isFence }: Visit) => `${pairId} ${isFence} ${key}`;
+const stratumOf = ({ pairId, key, isFence, isWay = false }: Visit) => `${pairId} ${isFence} ${isWay} ${key}`;
 
 function strataOf(visits: readonly Visit[]): Map<string, Stratum> {
   const strata = new Map<string, Stratum>();

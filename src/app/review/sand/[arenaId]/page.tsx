@@ -48,7 +48,10 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
   );
   const untilWords = until ? `, until ${yardTime(until.untilMs, yard.timeZone, 'D MMMM YYYY')}` : '';
   const isAsToday = sizeKey(record.arena) === sizeKey(today);
-  const places = record.places.filter(({ visits }) => visits > 0).sort((a, b) => a.p - b.p);
+  // Sand that was only ridden through is told where something went wrong on it.
+  const places = record.places
+    .filter(({ visits, troubles, isWay }) => visits > 0 && (!isWay || troubles > 0))
+    .sort((a, b) => a.p - b.p);
   return (
     <>
       <PageHead

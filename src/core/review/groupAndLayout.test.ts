@@ -109,7 +109,7 @@ test('pairs whose strides lie within 6 % of each other share a spacing', () => {
 
 test('a place that stands out is told with what to look at, and a pair with its name', () => {
   const arena = { widthM: 20, lengthM: 60, letters: '20x60' } as const;
-  const place = { at: { xM: 19, yM: 31 }, visits: 60, troubles: 20, expected: 6, p: 0.0001 };
+  const place = { at: { xM: 19, yM: 31 }, visits: 60, troubles: 20, expected: 6, p: 0.0001, isWay: false };
   const quiet = { ...place, standsOut: false, whose: null, pairId: null };
   const [whole] = placeClaims(
     [quiet, { ...place, standsOut: true, whose: 'place', pairId: 'a' }],

@@ -88,7 +88,10 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
       ) : (
         <>
           <Claims
-            claims={placeClaims(places, arena, nameOf).map(claim => ({ ...claim, text: sayLengths(claim.text, unit) }))}
+            claims={placeClaims(record.places, arena, nameOf).map(claim => ({
+              ...claim,
+              text: sayLengths(claim.text, unit),
+            }))}
             none="No place stands out beyond chance: what goes wrong is spread as the rides are."
           />
           <ChartCard

@@ -20,7 +20,7 @@ test('a quote that does not end is named with its line', () => {
 });
 
 // Common practice, no source: what begins with =, +, - or @ is a formula to a spreadsheet.
-test.each(['=1+1', '+49', '-2', '@home', '\tx'])('%j is written as text, and read as it was', name => {
+test.each(['=1+1', '+49', '-2', '@home', '\tx', "'+", "''=1"])('%j is written as text, and read as it was', name => {
   const text = writeCsvTable(['name'], [[name]]);
   expect(text.split('\n')[1]).toMatch(/^"?'/);
   expect(readCsvTable(text).rows[0]!.cells.name).toBe(name);

@@ -10,8 +10,12 @@ export type CsvTable = {
   faults: CsvFault[];
 };
 
-/** A sheet takes what begins so for a formula and runs it; written, a quote stands before it, and read, it goes again. */
-const ESCAPED = /^'(?=[=+\-@\t\r])/;
+/**
+ * A sheet takes what begins so for a formula and runs it; written, a quote stands before it, and read, it goes again. What has quotes
+ * of its own before it gets one more, so that it keeps them.
+ */
+const FORMULA = /^'*[=+\-@\t\r]/;
+const ESCAPED = /^'(?='*[=+\-@\t\r])/;
 
 /** Reads comma-separated text with a line of column names. Nothing of it is dropped without a word. */
 export function readCsvTable(text: string): CsvTable {
@@ -63,6 +67,6 @@ function lineCounter(text: string): (behind: number) => number {
 export function writeCsvTable(fields: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
   return Papa.unparse(
     { fields: [...fields], data: rows.map(row => [...row]) },
-    { newline: '\n', escapeFormulae: true },
+    { newline: '\n', escapeFormulae: FORMULA },
   );
 }

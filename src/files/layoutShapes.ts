@@ -3,6 +3,7 @@ import {
   arenaLines,
   besideEnd,
   chainsOf,
+  headingFromFacing,
   isRidden,
   pointAlong,
   poseAt,
@@ -44,6 +45,8 @@ export type ShapesWish = {
   textM: number;
   /** What its scale bar is in. */
   unit: LengthUnit;
+  /** Where the way in is, and which way home lies, clockwise from towards C: what the yard marked on this sand. */
+  marks?: { entrance: PointM | null; homeFacingDeg: number | null };
   /** A part of the sand, without a scale bar. */
   plain?: boolean;
 };
@@ -108,8 +111,48 @@ export function layoutShapes(
     ...(wish.arrows ? tracks.flatMap(chainsOf).map(chain => arrowOn(chain, at, wish.textM)) : []),
     ...items.flatMap(item => itemShapes(item, at)),
     ...items.flatMap(item => nameShape(item, arena, paper, wish)),
+    ...(wish.marks ? markShapes(layout, wish.marks, wish) : []),
     ...(wish.plain ? [] : barShapes(layout, wish)),
   ];
+}
+
+/** The way in as a ring on its wall, and an arrow below the sand the way home lies. */
+function markShapes(
+  { arena }: Pick<Layout, 'arena'>,
+  { entrance, homeFacingDeg }: NonNullable<ShapesWish['marks']>,
+  { lies, textM }: ShapesWish,
+): Shape[] {
+  const paper = paperPoint(arena.lengthM, lies);
+  const at = (point: PointM) => {
+    const { x, y } = paper(point);
+    return `${rounded(x)} ${rounded(y)}`;
+  };
+  const middle = { xM: arena.widthM / 2, yM: arena.lengthM / 2 };
+  const ring = entrance && [
+    pathShape(round(entrance, textM * 0.4, at), { stroke: '#000', strokeM: textM * 0.12, fill: '#fff' }),
+    textShape(paper(towards(entrance, middle, textM * 2.4)), 'way in', textM),
+  ];
+  if (homeFacingDeg === null) return ring ?? [];
+  const headingRad = headingFromFacing(homeFacingDeg);
+  const [a, b] = [paper(middle), paper(pointAlong(middle, headingRad, 1))];
+  const [ux, uy] = [b.x - a.x, b.y - a.y];
+  const paperM = { x: lies === 'up' ? arena.widthM : arena.lengthM, y: lies === 'up' ? arena.lengthM : arena.widthM };
+  const [x, y, size] = [paperM.x - textM, paperM.y + textM * 3.3, textM * 0.8];
+  const on = (ahead: number, aside: number) =>
+    `${rounded(x + (ux * ahead - uy * aside) * size)} ${rounded(y + (uy * ahead + ux * aside) * size)}`;
+  return [
+    ...(ring ?? []),
+    pathShape(`M${on(-1, 0)}L${on(1, 0)}M${on(0.3, -0.5)}L${on(1, 0)}L${on(0.3, 0.5)}`, {
+      stroke: '#000',
+      strokeM: textM * 0.12,
+    }),
+    textShape({ x: x - textM * 3, y }, 'home', textM),
+  ];
+}
+
+/** From a point so far towards another. */
+function towards(from: PointM, to: PointM, byM: number): PointM {
+  return pointAlong(from, Math.atan2(to.yM - from.yM, to.xM - from.xM), byM);
 }
 
 function barShapes(layout: Pick<Layout, 'arena'>, wish: ShapesWish): Shape[] {

@@ -24,7 +24,7 @@ export const GroundMarks = memo(function GroundMarks({ marks, view, textM }: Gro
           </g>
         );
       })}
-      {entrance && <WayIn {...view.toPaper(entrance)} textM={textM} />}
+      {entrance && <WayIn {...view.toPaper(entrance)} textM={textM} view={view} />}
       {fall && (
         <Pointer
           x={corner.x - textM * 8}
@@ -47,11 +47,17 @@ export const GroundMarks = memo(function GroundMarks({ marks, view, textM }: Gro
   );
 });
 
-function WayIn({ x, y, textM }: { x: number; y: number; textM: number }) {
+function WayIn({ x, y, textM, view }: { x: number; y: number; textM: number; view: SandView }) {
+  // Written a little way in from its wall.
+  const inM = { x: Math.sign(view.widthM / 2 - x) * textM * 2.2, y: Math.sign(view.heightM / 2 - y) * textM * 1.1 };
+  const isSide = Math.min(x, view.widthM - x) < Math.min(y, view.heightM - y);
   return (
     <g>
       <title>The way in</title>
       <circle cx={x} cy={y} r={textM * 0.45} className={classes.entrance} />
+      <text x={isSide ? x + inM.x : x} y={isSide ? y : y + inM.y} dy="0.35em" fontSize={textM * 0.75}>
+        way in
+      </text>
     </g>
   );
 }

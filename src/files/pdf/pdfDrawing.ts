@@ -15,6 +15,7 @@ export type DrawingWish = {
   /** What it may take of the page. */
   heightMm?: number;
   arrows?: boolean;
+  marks?: ShapesWish['marks'];
 };
 
 /** The largest scale that is easy to measure with a ruler and lets a drawing fit, and how high it is at that, mm. */
@@ -31,8 +32,9 @@ export function pdfDrawingScale(
   return { scale, heightMm: sheetAt(scale).heightM * mmPerM(scale) };
 }
 
-const shapesWish = ({ numbers, unit, arrows = false }: DrawingWish, scale: number): ShapesWish => ({
+const shapesWish = ({ numbers, unit, arrows = false, marks }: DrawingWish, scale: number): ShapesWish => ({
   ...{ lies: 'along', numbers, unit, arrows, textM: LETTER_MM / mmPerM(scale) },
+  ...(marks ? { marks } : {}),
 });
 
 /** The layout to a scale that is easy to measure with a ruler; returns the scale, 1 : so many. */

@@ -39,6 +39,7 @@ async function rendered(paper: PaperSize, page = 1, parts: 'sheet' | 'all' = 'sh
   const bytes = await settingPdf({
     ...{ layout: LAYOUT, whole: LAYOUT, sheet, tracks: reckonLayout(LAYOUT), arenaName: 'Long arena' },
     ...{ unit: 'ft', paper, parts, stageName: null, minutes: 9 },
+    marks: { entrance: { xM: 10, yM: 0 }, homeFacingDeg: 90 },
     printed: printedSheet(LAYOUT, sheet, { unit: 'ft', stepM: 0.85 }),
     walker: { name: 'Małgorzata', stepM: 0.85 },
     tolerances: placingTolerance(LAYOUT),
@@ -82,6 +83,8 @@ test('it names what is to be carried, measured and checked, in the shipped face'
   expect(text).toContain('poles (1 more than the yard has)');
   expect(text).toMatch(/Both ends: along the \w long side, from \w/);
   expect(text).toMatch(/Check: /);
+  expect(text).toContain('way in');
+  expect(text).toContain('home');
   expect(text).toContain('Roan does not replace a qualified instructor');
   expect(page.pages).toBe(1);
   const pictures = await rendered('a4', 2, 'all');

@@ -12,6 +12,7 @@ import {
   type SettingSheet,
   type Tolerance,
 } from '@/core';
+import type { ShapesWish } from '../layoutShapes';
 import type { PrintedPiece, PrintedSheet } from '../printedSheet';
 import { distanceCards } from './cardsPdf';
 import { pdfDrawing, pdfDrawingScale } from './pdfDrawing';
@@ -26,6 +27,8 @@ export type SettingPdfInput = {
   tracks: readonly ReckonedTrack[];
   printed: PrintedSheet;
   arenaName: string;
+  /** Where the way in is, and home. */
+  marks: NonNullable<ShapesWish['marks']>;
   /** The stage that it is set for; null as drawn. */
   stageName: string | null;
   unit: LengthUnit;
@@ -59,7 +62,7 @@ export async function settingPdf(input: SettingPdfInput): Promise<Buffer> {
   const numbers = new Map(printed.pieces.map(({ id, number }) => [id, number]));
   const blocks = blocksOf(input);
   const foot = footOf(layout);
-  const wish = { numbers, unit: input.unit };
+  const wish = { numbers, unit: input.unit, marks: input.marks };
   const heightMm = DRAWINGS_MM.find(most => {
     const { heightMm: highMm } = pdfDrawingScale(paper, layout, { ...wish, heightMm: most });
     return largest(paper, blocks, paper.leftMm - highMm - CAPTION_MM - footHeightMm(paper, foot), EASY_PT) !== null;

@@ -39,6 +39,7 @@ export const GET = answering(async (request: Request, { params }: { params: Prom
   if (as === 'csv') return download(settingCsv(sheet, printed), layout.name, '.csv', 'text/csv');
   const bytes = await settingPdf({
     ...{ layout, whole, sheet, printed, unit, paper, arenaName: yardLayout.arena.name },
+    marks: yardLayout.arena.marks,
     stageName: setup.stages.find(({ key }) => key === setup.stage)?.name ?? null,
     tracks: reckonLayout(layout),
     walker: walker && { name: walker.name, stepM: walker.stepLengthM },

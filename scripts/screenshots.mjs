@@ -138,7 +138,7 @@ const oneAtATime = async page => {
 
 const carrying = async page => {
   await open('/set', /Five trot poles/)(page);
-  await page.getByRole('link', { name: /On to another layout/ }).click();
+  await page.getByRole('link', { name: /On to the next stage or layout/ }).click();
   await page.getByRole('combobox', { name: 'On to' }).click();
   await page.getByRole('option', { name: /Four on the bend/ }).click();
 };

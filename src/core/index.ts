@@ -383,7 +383,7 @@ export {
 } from './setting/settingSheet';
 export { checkWords, sheetLabels, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';
 export { buildChanges, type BuildChange } from './setting/buildChanges';
-export { carryPlan, type CarriedLoad, type Carry, type CarryPlan } from './setting/carryPlan';
+export { carryPlan, type CarriedLoad, type CarryPlan } from './setting/carryPlan';
 export { CARRIED_AT_ONCE, carryRoute, type CarryRoute, type RouteStop } from './setting/carryRoute';
 export { setStages, type SetStage } from './setting/setStages';
 export { settingMinutes } from './setting/settingTime';

@@ -70,12 +70,12 @@ test('a fence goes as its parts: stands to stands, rails to poles, and the rest 
   const pole = { ...newItem('pole', 'p1', { xM: 10, yM: 14 }, Math.PI / 2), lengthM: 3.5 } as Item;
   const fence = { ...heron, widthM: 3.5, heightM: 0.4 } as Item;
   const plan = carryPlan([fence], [pole], STORE);
-  expect(plan.carries.find(({ kind, to }) => kind === 'pole' && to === 'p1')).toMatchObject({
-    count: 1,
-    from: 'heron',
-  });
-  expect(plan.carries.filter(({ kind }) => kind === 'stand').reduce((sum, { count }) => sum + count, 0)).toBe(2);
-  expect(plan.carries.filter(({ kind }) => kind === 'stand').every(({ to }) => to === null)).toBe(true);
+  expect(plan.loads.filter(({ kind, toItem }) => kind === 'pole' && toItem === 'p1')).toMatchObject([
+    { fromItem: 'heron', from: { xM: 10, yM: 10 }, to: { xM: 10, yM: 14 } },
+  ]);
+  const stands = plan.loads.filter(({ kind }) => kind === 'stand');
+  expect(stands).toHaveLength(2);
+  expect(stands.every(({ toItem, to }) => toItem === null && to === STORE)).toBe(true);
   expect(plan.moreCups).toBe(-2);
 });
 
@@ -84,8 +84,7 @@ test('what lies where the next layout wants it stays; a raised one keeps its pol
   const raised = { ...pole, id: 'q1', raised: { leftM: 0, rightM: 0.15 } };
   const plan = carryPlan([pole], [raised], STORE);
   expect(plan.stays).toEqual([{ item: 'q1', count: 1 }]);
-  expect(plan.carries).toHaveLength(1);
-  expect(plan.carries[0]).toMatchObject({ kind: 'block', from: null, to: 'q1', count: 1 });
+  expect(plan.loads).toMatchObject([{ kind: 'block', fromItem: null, toItem: 'q1' }]);
   // Ridden towards C, its right end is half its length to the right.
   expect(plan.carriedM).toBeCloseTo(Math.hypot(10 + pole.lengthM / 2, 14), 9);
 });
@@ -93,8 +92,8 @@ test('what lies where the next layout wants it stays; a raised one keeps its pol
 test('poles of another length do not stand in for each other', () => {
   const short = { ...newItem('pole', 'a', { xM: 5, yM: 5 }, 0), lengthM: 2.5 } as Item;
   const long = { ...newItem('pole', 'b', { xM: 5, yM: 6 }, 0), lengthM: 3.5 } as Item;
-  const { carries } = carryPlan([short], [long], STORE);
-  expect(carries.map(({ from, to }) => [from, to])).toEqual([
+  const { loads } = carryPlan([short], [long], STORE);
+  expect(loads.map(({ fromItem, toItem }) => [fromItem, toItem])).toEqual([
     ['a', null],
     [null, 'b'],
   ]);

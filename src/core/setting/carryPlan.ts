@@ -5,20 +5,7 @@ import { cheapestAssignment } from './assignment';
 import type { Load } from './carryRoute';
 import { loosePieces, type LooseKind, type LoosePiece } from './loosePieces';
 
-/** Pieces carried together: from an item or the store, to an item or the store. */
-export type Carry = {
-  kind: LooseKind;
-  sizeM: number | null;
-  count: number;
-  from: string | null;
-  to: string | null;
-  /** How far each is carried, metres; the farthest where that differs. */
-  eachM: number;
-};
-
 export type CarryPlan = {
-  /** What is carried over the sand, the store's own at the end. */
-  carries: Carry[];
   /** What lies where it stays. */
   stays: { item: string; count: number }[];
   /** Cups to bring from the store; negative is to take back. They go with their stands. */
@@ -51,7 +38,6 @@ export function carryPlan(from: readonly Item[], to: readonly Item[], storeAt: P
     matchLike(there.get(like) ?? [], wanted.get(like) ?? [], storeAt),
   );
   return {
-    carries: together(moves.filter(({ lengthM }) => lengthM > STAYS_M)),
     stays: staying(moves.filter(({ lengthM }) => lengthM <= STAYS_M)),
     moreCups: kitOfAll(to).cups - kitOfAll(from).cups,
     loads: moves
@@ -105,22 +91,6 @@ function matchLike(there: readonly LoosePiece[], wanted: readonly LoosePiece[], 
         : { piece, from: null, to: piece.item, fromAt: storeAt, toAt: piece.at, lengthM };
     }),
   ];
-}
-
-function together(moves: readonly Move[]): Carry[] {
-  const carries = new Map<string, Carry>();
-  for (const { piece, from, to, lengthM } of moves) {
-    const key = JSON.stringify([piece.kind, piece.kind === 'pole' ? piece.sizeM : null, from, to]);
-    const before = carries.get(key);
-    carries.set(
-      key,
-      before
-        ? { ...before, count: before.count + 1, eachM: Math.max(before.eachM, lengthM) }
-        : { kind: piece.kind, sizeM: piece.kind === 'pole' ? piece.sizeM : null, count: 1, from, to, eachM: lengthM },
-    );
-  }
-  const rank = ({ from, to }: Carry) => (from === null ? 2 : to === null ? 1 : 0);
-  return [...carries.values()].sort((a, b) => rank(a) - rank(b) || a.eachM - b.eachM);
 }
 
 function staying(moves: readonly Move[]): CarryPlan['stays'] {

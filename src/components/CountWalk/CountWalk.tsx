@@ -4,7 +4,6 @@ import { useCountedSteps } from '@/components/motion/useCountedSteps';
 import { formatLength } from '@/core';
 import { Button, Modal } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
-import type { ReactNode } from 'react';
 import classes from './CountWalk.module.css';
 
 type CountWalkProps = {
@@ -13,24 +12,23 @@ type CountWalkProps = {
   /** What the sheet says for it; null where it stood there already. */
   planned: string | null;
   stepM: number;
-  /** What it means for the horses when it is so long, while it is counted. */
-  outcome?: (lengthM: number) => ReactNode;
-  onDone: (steps: number) => void;
+  /** Called with the steps as somebody would type them: “7½ steps”. */
+  onDone: (typed: string) => void;
   onClose: () => void;
 };
 
 /** Counting while walking: a tap anywhere on the large key is a step, or the phone counts. */
-export function CountWalk({ label, planned, stepM, outcome, onDone, onClose }: CountWalkProps) {
+export function CountWalk({ label, planned, stepM, onDone, onClose }: CountWalkProps) {
   const isPhone = useMediaQuery('(max-width: 48em)');
   const { steps, listening, problem, add, listen, stop, reset } = useCountedSteps();
-  const lengthM = steps * stepM;
+  const typed = formatLength(steps * stepM, 'steps', { stepLengthM: stepM });
   return (
     <Modal opened onClose={onClose} fullScreen={isPhone} size="md" title={`Walk it: ${label}`}>
       <div className={classes.walk}>
         {planned !== null && <p>The sheet says {planned}.</p>}
         <Button className={classes.key} onClick={() => add(1)} aria-label="One step">
           <span className={classes.count} role="status" aria-label="Steps so far">
-            {formatLength(lengthM, 'steps', { stepLengthM: stepM })}
+            {typed}
           </span>
           <span>{listening ? 'The phone counts' : 'Tap for each step'}</span>
         </Button>
@@ -49,13 +47,12 @@ export function CountWalk({ label, planned, stepM, outcome, onDone, onClose }: C
           {listening ? 'Stop counting' : 'Let the phone count'}
         </Button>
         {problem && <p role="alert">{problem}</p>}
-        {steps > 0 && outcome && <div aria-label="What it means">{outcome(lengthM)}</div>}
         <Button
           size="lg"
           disabled={steps === 0}
           onClick={() => {
             stop();
-            onDone(steps);
+            onDone(typed);
           }}
         >
           I am there

@@ -34,14 +34,16 @@ export function roundedMeasures(layout: Layout, sheet: SettingSheet, grids: Grid
   };
   const finer = refiner(sheet, levels, grids.length - 1);
   const refined = new Set<MeasureId>();
-  for (let changed = changedItems(); changed.size > 0; changed = changedItems()) {
+  let changed = changedItems();
+  while (changed.size > 0) {
     const now = finer(changed);
     if (now.length === 0) break;
     for (const id of now) refined.add(id);
+    changed = changedItems();
   }
-  if (changedItems().size === 0)
-    coarsen([...refined].slice(0, triesFor(layout)), levels, () => changedItems().size === 0);
-  return measuredLengths(sheet.measures, ({ id }) => lengths().get(id)!);
+  if (changed.size === 0) coarsen([...refined].slice(0, triesFor(layout)), levels, () => changedItems().size === 0);
+  const rounded = lengths();
+  return measuredLengths(sheet.measures, ({ id }) => rounded.get(id)!);
 }
 
 function triesFor({ tracks }: Layout): number {

@@ -61,7 +61,18 @@ export function checkedFrom(arena: Arena, from: CheckFrom, to: PointM, where: Wh
 
 export type Where = (point: KnownPoint) => PointM;
 
+const lastPlaces = new WeakMap<readonly SetPeg[], { drawn: Drawn; where: Where }>();
+
+/** The same for every piece of a sheet: it is asked for once a piece, and is as large as the layout. */
 function placesOf({ arena, items }: Drawn, pegs: readonly SetPeg[]): Where {
+  const last = lastPlaces.get(pegs);
+  if (last && last.drawn.arena === arena && last.drawn.items === items) return last.where;
+  const where = reckonedPlaces({ arena, items }, pegs);
+  lastPlaces.set(pegs, { drawn: { arena, items }, where });
+  return where;
+}
+
+function reckonedPlaces({ arena, items }: Drawn, pegs: readonly SetPeg[]): Where {
   const known = new Map(arenaPoints(arena).map(({ point, at }) => [pointKey(point), at]));
   for (const { peg, at } of pegs) known.set(pointKey({ kind: 'peg', peg }), at);
   for (const item of items)

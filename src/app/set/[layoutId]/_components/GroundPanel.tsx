@@ -3,7 +3,6 @@
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { CountWalk } from '@/components/CountWalk/CountWalk';
 import {
-  formatLength,
   formatTape,
   layoutLabels,
   reckonLayout,
@@ -130,8 +129,8 @@ export function GroundPanel(props: GroundPanelProps) {
           planned={walking.planned}
           stepM={walker.stepLengthM}
           onClose={() => setWalking(null)}
-          onDone={steps => {
-            walking.onText(stepsTyped(steps, walker.stepLengthM));
+          onDone={walked => {
+            walking.onText(walked);
             setWalking(null);
           }}
         />
@@ -160,9 +159,6 @@ export function GroundPanel(props: GroundPanelProps) {
 }
 
 type Walking = { key: string; label: string; planned: string; onText: (text: string) => void };
-
-/** As somebody would type what they walked. */
-const stepsTyped = (steps: number, stepLengthM: number) => formatLength(steps * stepLengthM, 'steps', { stepLengthM });
 
 type AsItStandsProps = {
   layout: Layout;

@@ -1,5 +1,4 @@
 import { CountWalk } from '@/components/CountWalk/CountWalk';
-import { formatLength } from '@/core';
 import { Button } from '@mantine/core';
 import { IconWalk } from '@tabler/icons-react';
 import { useState } from 'react';
@@ -16,11 +15,8 @@ export function WalkHere({ step, truth, walker }: WalkHereProps) {
   const way = step.lines.find(({ steps }) => steps !== null);
   if (!way) return null;
   const typed = truth.measure(way.measure);
-  const done = (steps: number) => {
-    truth.typeMeasure(
-      way.measure,
-      formatLength(steps * walker.stepLengthM, 'steps', { stepLengthM: walker.stepLengthM }),
-    );
+  const done = (walked: string) => {
+    truth.typeMeasure(way.measure, walked);
     setOpen(false);
   };
   return (

@@ -8,7 +8,6 @@ import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
 import { useDraft } from '@/components/sync/useDraft';
 import {
-  formatLength,
   layoutLabels,
   parseLength,
   reckonLayout,
@@ -193,9 +192,7 @@ export function SandWalk({ arenas, horses, walkers }: SandWalkProps) {
           planned={null}
           stepM={walker.stepLengthM}
           onClose={() => setWalking(null)}
-          onDone={steps =>
-            walkTo(formatLength(steps * walker.stepLengthM, 'steps', { stepLengthM: walker.stepLengthM }))
-          }
+          onDone={walkTo}
         />
       )}
     </article>

@@ -49,7 +49,6 @@ export type DraftChange =
   | { kind: 'start-again' }
   | { kind: 'remove'; index: number }
   | { kind: 'judge'; index: number; quality: Partial<TestQuality> }
-  | { kind: 'void'; index: number; voided: boolean }
   | { kind: 'column'; id: string }
   | { kind: 'drop' }
   | { kind: 'undo' }
@@ -88,7 +87,7 @@ export function keptDraft(stored: unknown): TestDraft | null {
 
 /** So many changes can be taken back. */
 const MOST_UNDONE = 20;
-const CAN_BE_UNDONE: readonly DraftChange['kind'][] = ['keep', 'remove', 'void', 'judge', 'start-again', 'drop'];
+const CAN_BE_UNDONE: readonly DraftChange['kind'][] = ['keep', 'remove', 'judge', 'start-again', 'drop'];
 
 /**
  * The draft after a change; what makes no sense leaves it as it was.
@@ -131,8 +130,6 @@ function changed(draft: TestDraft, change: Exclude<DraftChange, { kind: 'undo' }
       return { ...draft, passes: draft.passes.filter((_, index) => index !== change.index) };
     case 'judge':
       return { ...draft, passes: withPass(draft, change.index, change.quality) };
-    case 'void':
-      return { ...draft, passes: withPass(draft, change.index, { voided: change.voided }) };
     case 'column':
       return toColumn(draft, change.id);
     case 'drop':

@@ -3,6 +3,7 @@ import type { ExerciseParam, ExerciseParams, Recipe } from './exercise';
 import { STRIDE_ENTRY_KEYS } from '../horse/strideEntry';
 import { USUAL_STRIDE } from '../horse/usualStride';
 import type { UsualLength } from '../units/parseLength';
+import { FIGURE_GAITS } from './recipes/figureGaits';
 import { GRID_ELEMENTS } from './recipes/grid';
 
 /** What a parameter of an exercise may be, and what it is called. Lengths in metres. */
@@ -115,18 +116,6 @@ const POLES_ONLY = new Set(['canter-poles-line', 'two-poles-on-circle']);
 /** The gait is a parameter only where the exercise is not made of it. */
 const GAIT = choice('Gait', ['walk', 'trot', 'canter']);
 const WITH_GAIT = new Set(['fan', 'stride-test-lane']);
-/** Figures whose gait is the rider's to choose, and which they may be. */
-const FIGURE_GAITS: Record<string, readonly string[]> = {
-  ...Object.fromEntries(
-    ['circle', 'spiral', 'volte', 'serpentine', 'half-circle-return', 'shallow-loop', 'corners'].map(kind => [
-      kind,
-      ['walk', 'trot', 'canter'],
-    ]),
-  ),
-  ...Object.fromEntries(
-    ['figure-of-eight', 'change-rein', 'leg-yield', 'half-pass', 'shoulder-in'].map(kind => [kind, ['walk', 'trot']]),
-  ),
-};
 
 /** What poles are usually spaced by in the gait of an exercise. */
 function usualSpacing(kind: string, { gait }: ExerciseParams): UsualLength | undefined {

@@ -63,14 +63,15 @@ export async function settingPdf(input: SettingPdfInput): Promise<Buffer> {
   const blocks = blocksOf(input);
   const foot = footOf(layout);
   const wish = { numbers, unit: input.unit, marks: input.marks };
+  const sized = sizedBlocks(paper, blocks);
   const heightMm = DRAWINGS_MM.find(most => {
     const { heightMm: highMm } = pdfDrawingScale(paper, layout, { ...wish, heightMm: most });
-    return largest(paper, blocks, paper.leftMm - highMm - CAPTION_MM - footHeightMm(paper, foot), EASY_PT) !== null;
+    return largest(sized, paper.leftMm - highMm - CAPTION_MM - footHeightMm(paper, foot), EASY_PT) !== null;
   });
   const scale = pdfDrawing(paper, layout, tracks, { ...wish, heightMm: heightMm ?? DRAWINGS_MM.at(-1)! });
   const drawn = `Drawn 1 : ${scale}; the scale bar still tells where it is not. Left and right are as each piece is ridden.`;
   paper.line({ text: drawn, sizePt: 8.5 }, 1);
-  columns(paper, blocks, foot);
+  columns(paper, blocks, sized, foot);
   if (input.parts === 'all') {
     picturePages(paper, { layout, whole, sheet: input.sheet, printed });
     callPages(paper, input);
@@ -111,22 +112,29 @@ function blocksOf({ printed, tolerances, unit }: SettingPdfInput): Block[] {
 
 const columnMm = (paper: PdfPaper) => (paper.innerWidthMm - GUTTER_MM) / 2;
 
-/** The largest letters, no smaller than some, in which blocks go into two columns of a height; null where none do. */
-function largest(paper: PdfPaper, blocks: readonly Block[], leftMm: number, leastPt: number): number | null {
+type Sized = { sizePt: number; heightsMm: number[] };
+
+/** How high each block is in letters of each size, the largest first. */
+function sizedBlocks(paper: PdfPaper, blocks: readonly Block[]): Sized[] {
   const widthMm = columnMm(paper);
-  const heights = (sizePt: number) => blocks.map(one => block(paper, one, { sizePt, widthMm }));
-  return SIZES_PT.find(sizePt => sizePt >= leastPt && fitsTwo(heights(sizePt), leftMm)) ?? null;
+  return SIZES_PT.map(sizePt => ({ sizePt, heightsMm: blocks.map(one => block(paper, one, { sizePt, widthMm })) }));
+}
+
+/** The largest letters, no smaller than some, in which blocks go into two columns of a height; null where none do. */
+function largest(sized: readonly Sized[], leftMm: number, leastPt: number): Sized | null {
+  return sized.find(({ sizePt, heightsMm }) => sizePt >= leastPt && fitsTwo(heightsMm, leftMm)) ?? null;
 }
 
 /** Two columns of blocks, as large as lets all of them stand on this page; else over as many pages as it takes. */
-function columns(paper: PdfPaper, blocks: readonly Block[], foot: Words): void {
+function columns(paper: PdfPaper, blocks: readonly Block[], sized: readonly Sized[], foot: Words): void {
   const widthMm = columnMm(paper);
   const footMm = footHeightMm(paper, foot);
-  const sizePt = largest(paper, blocks, paper.leftMm - footMm, 0) ?? EASY_PT;
+  const easy = sized.find(({ sizePt }) => sizePt === EASY_PT)!;
+  const { sizePt, heightsMm } = largest(sized, paper.leftMm - footMm, 0) ?? easy;
   let [column, topMm] = [0, paper.yMm];
   let yMm = topMm;
-  for (const one of blocks) {
-    const heightMm = block(paper, one, { sizePt, widthMm });
+  for (const [index, one] of blocks.entries()) {
+    const heightMm = heightsMm[index]!;
     if (yMm + heightMm > paper.endMm - footMm) {
       column += 1;
       if (column > 1) {

@@ -20,7 +20,6 @@ export const changeRein = flatRecipe({
     stand: 'At the end of the line.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot'],
   wishes: () => ['diagonal', 'centre-line', 'across'].map(way => ({ way, radiusM: 6 })),
   // Across the diagonal and along the centre line one ends at the far short side; across the arena at its left side.
   standAt: (ground, { way }) =>
@@ -52,7 +51,6 @@ export const corners = flatRecipe({
     stand: 'Inside the corner that goes worst.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot', 'canter'],
   wishes: ground => [{ radiusM: cornerM(ground) }],
   standAt: ({ arena }, { radiusM }) => ({ xM: arena.widthM - radiusM - 2, yM: arena.lengthM - radiusM - 2 }),
   figures: ({ arena }, { radiusM }) => [

@@ -25,7 +25,6 @@ export const circle = flatRecipe({
     stand: 'In the middle of the circle.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot', 'canter'],
   wishes: ground => [20, 15].map(diameterM => ({ diameterM: Math.min(diameterM, ground.arena.widthM), rounds: 2 })),
   standAt: (ground, { diameterM }) => middleOfCircle(ground, diameterM),
   figures: (ground, { diameterM, rounds }) => [
@@ -83,7 +82,6 @@ export const volte = flatRecipe({
     stand: 'Opposite, so that the way back to the track is seen.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot', 'canter'],
   wishes: ground => [{ diameterM: atLeast(ground, 8) }],
   standAt: ({ arena }) => ({ xM: arena.widthM * 0.35, yM: arena.lengthM / 2 }),
   figures: (ground, { diameterM }) => [{ kind: 'circle', start: fromB(ground), rein: 'left', diameterM, rounds: 1 }],
@@ -110,7 +108,6 @@ export const spiral = flatRecipe({
     stand: 'In the middle of the spiral.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot', 'canter'],
   wishes: ground => [{ school: 'bend', times: 3, smallestM: atLeast(ground, 10), eachSize: 'half a round' }],
   standAt: ground => middleOfCircle(ground, 20),
   figures: (ground, { school, times, smallestM, eachSize }) => [

@@ -3,6 +3,7 @@ import type { PointM } from '../../geometry/pointM';
 import type { TrackGait } from '../../layout/trackGait';
 import type { ExerciseFact, ExerciseGround, ExerciseParams, Guidance, Recipe, Stage } from '../exercise';
 import type { Cone } from '../../items/item';
+import { FIGURE_GAITS } from './figureGaits';
 import { ON_THE_SAND, sessionOf, type AskedFigure } from './parts';
 
 /** What most figures share; each recipe says what is its own. */
@@ -24,8 +25,6 @@ type Flat<P extends ExerciseParams> = {
   guidance: Guidance;
   wishes: (ground: ExerciseGround) => P[];
   gait: TrackGait;
-  /** The gaits that it may be ridden in, where that is for the rider to choose. */
-  gaits?: readonly TrackGait[];
   /** The figures at their places on the sand, on the left rein. */
   figures: (ground: ExerciseGround, params: P) => readonly (Figure | AskedFigure)[];
   stages: (params: P, ground: ExerciseGround) => Stage[];
@@ -52,8 +51,8 @@ export const middleOfCircle = ({ arena }: ExerciseGround, diameterM: number): Po
 });
 
 /** The gait that was chosen, where that is one of those it may be ridden in. */
-function gaitAsked<P extends ExerciseParams>({ gait, gaits }: Flat<P>, params: ExerciseParams): TrackGait {
-  return gaits?.find(one => one === params.gait) ?? gait;
+function gaitAsked<P extends ExerciseParams>({ kind, gait }: Flat<P>, params: ExerciseParams): TrackGait {
+  return FIGURE_GAITS[kind]?.find(one => one === params.gait) ?? gait;
 }
 
 /** A recipe of figures on the flat, laid out at their places in the arena. */
@@ -61,7 +60,8 @@ export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
   return {
     kind: flat.kind,
     guidance: flat.guidance,
-    wishes: ground => flat.wishes(ground).map(wish => (flat.gaits ? { ...wish, gait: flat.gait } : wish)),
+    wishes: ground =>
+      flat.wishes(ground).map(wish => (flat.kind in FIGURE_GAITS ? { ...wish, gait: flat.gait } : wish)),
     place: () => ON_THE_SAND,
     layOut: (ground, params) => ({
       items: (flat.cones?.(ground, params) ?? []).map((at, index): Cone => ({

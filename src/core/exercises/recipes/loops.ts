@@ -21,7 +21,6 @@ export const serpentine = flatRecipe({
     stand: 'At the end of the centre line, to see that each loop crosses it square.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot', 'canter'],
   wishes: ground => {
     const most = Math.floor(ground.arena.lengthM / (2 * turnRadiusM(ground, 'trot')));
     return [3, 4, 5].filter(loops => loops <= most).map(loops => ({ loops }));
@@ -63,7 +62,6 @@ export const figureOfEight = flatRecipe({
     stand: 'Beside the point where the circles touch.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot'],
   wishes: ({ arena }) => [{ diameterM: Math.min(20, arena.widthM, arena.lengthM / 2), times: 2 }],
   standAt: besideMiddle,
   figures: ({ arena }, { diameterM, times }) => [
@@ -95,7 +93,6 @@ export const halfCircleReturn = flatRecipe({
     stand: 'Opposite, to see the half circle close.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot', 'canter'],
   wishes: ground => [{ diameterM: Math.max(10, 2 * turnRadiusM(ground, 'trot')), lineFirst: false }],
   standAt: ({ arena }) => ({ xM: arena.widthM * 0.25, yM: arena.lengthM * 0.75 }),
   figures: ({ arena }, { diameterM, lineFirst }) => [
@@ -124,7 +121,6 @@ export const shallowLoop = flatRecipe({
     stand: 'At the end of the long side.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot', 'canter'],
   wishes: ({ arena }) => [{ depthM: Math.min(5, arena.widthM / 4), lengthM: arena.lengthM - 12 }],
   standAt: ({ arena }) => ({ xM: arena.widthM - 1.5, yM: arena.lengthM - 2 }),
   figures: (ground, { depthM, lengthM }) => [

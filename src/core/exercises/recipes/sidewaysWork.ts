@@ -41,7 +41,6 @@ export const legYield = flatRecipe({
     stand: 'At the end of the quarter line, to see that it stays parallel.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot'],
   wishes: ground => [
     {
       ...{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 },
@@ -83,7 +82,6 @@ export const halfPass = flatRecipe({
     stand: 'At the end of the line.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot'],
   wishes: ground => [{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 }],
   standAt: (ground, { asideM, aheadM }) => {
     const { at } = alongLongSide(ground, aheadM);
@@ -117,7 +115,6 @@ export const shoulderIn = flatRecipe({
     stand: 'On the track at the end of the long side, out of the way in time.',
   }),
   gait: 'trot',
-  gaits: ['walk', 'trot'],
   wishes: ({ arena }) => [{ movement: 'shoulder-in', lengthM: arena.lengthM - 16 }],
   standAt: ({ arena }) => ({ xM: arena.widthM - 1, yM: arena.lengthM - 3 }),
   figures: (ground, { movement, lengthM }) => [

@@ -12,6 +12,7 @@ import {
   measureSession,
   placeExercise,
   sessionBalance,
+  type ExerciseParams,
   type FigureTrack,
   type Lack,
   type ResolvedExercise,
@@ -237,12 +238,28 @@ function Missing({ controls, track, owners, measure }: MissingProps) {
           <li key={lack.gait}>
             The {lack.rein} rein has {Math.round(lack.lessShare * 100)} % less {gait}.{' '}
             {most && (
-              <Button {...LONG} onClick={() => rideAgain(controls, most, lack)}>
+              <Button
+                {...LONG}
+                onClick={() =>
+                  addToSession(controls, owners, {
+                    ...{ kind: most.placed.kind, rein: lack.rein },
+                    ...{ horseIds: most.placed.horseIds, params: most.params },
+                  })
+                }
+              >
                 Ride “{most.placed.name ?? most.guidance.title}” on the {lack.rein} rein too
               </Button>
             )}
             {offers && !most && (
-              <Button {...LONG} onClick={() => evenOut(controls, track, owners, lack, { diameterM, rounds })}>
+              <Button
+                {...LONG}
+                onClick={() =>
+                  addToSession(controls, owners, {
+                    ...{ kind: 'circle', rein: lack.rein, horseIds: null },
+                    params: { diameterM, rounds, gait: lack.gait },
+                  })
+                }
+              >
                 Add {rounds === 1 ? 'a' : `${rounds} rounds of a`} {diameterM} m circle on the {lack.rein} rein in{' '}
                 {gait}
               </Button>
@@ -291,53 +308,26 @@ function mostWork(
   return [...owners].sort((a, b) => groundM(b) - groundM(a))[0] ?? null;
 }
 
-/** The same exercise once more on the other rein, at the end of its session. */
-function rideAgain(controls: PlanControls, { placed, params }: ResolvedExercise, { rein }: Lack): void {
-  const recipe = findRecipe(placed.kind);
+/** One more exercise at the end of a session; figures that were a track by themselves become the beginning of one. */
+function addToSession(
+  controls: PlanControls,
+  owners: readonly ResolvedExercise[],
+  wanted: { kind: string; rein: Lack['rein']; horseIds: string[] | null; params: ExerciseParams },
+): void {
+  const { kind, rein, horseIds, params } = wanted;
+  const recipe = findRecipe(kind);
   if (!recipe) return;
   const { arena, horses } = controls.shown.resolved.layout;
+  const own = new Set(owners.map(({ placed }) => placed.id));
   controls.change(plan => {
-    const session = placed.session ?? newId();
-    const begun = {
-      ...plan,
-      exercises: plan.exercises.map(one => (one.id === placed.id ? { ...one, session } : one)),
-    };
-    const again = placeExercise(
-      begun,
-      { arena, horses },
-      { id: newId(), recipe, rein, horseIds: placed.horseIds, session },
-    );
-    return {
-      ...again.plan,
-      exercises: again.plan.exercises.map(one => (one.id === again.id ? { ...one, params } : one)),
-    };
-  });
-}
-
-function evenOut(
-  controls: PlanControls,
-  track: FigureTrack,
-  owners: readonly ResolvedExercise[],
-  { gait, rein }: Lack,
-  circle: { diameterM: number; rounds: number },
-): void {
-  const recipe = findRecipe('circle');
-  if (!recipe) return;
-  const { layout } = controls.shown.resolved;
-  const { arena, horses } = layout;
-  controls.change(plan => {
-    // A figure that was a track by itself becomes the beginning of a session.
     const session = owners.find(({ placed }) => placed.session !== null)?.placed.session ?? newId();
     const begun = {
       ...plan,
-      exercises: plan.exercises.map(one =>
-        owners.some(({ placed }) => placed.id === one.id) ? { ...one, session } : one,
-      ),
+      exercises: plan.exercises.map(one => (own.has(one.id) ? { ...one, session } : one)),
     };
-    const wanted = { id: newId(), recipe, rein, horseIds: null, session };
-    const placed = placeExercise(begun, { arena, horses }, wanted);
+    const placed = placeExercise(begun, { arena, horses }, { id: newId(), recipe, rein, horseIds, session });
     const exercises = placed.plan.exercises.map(one =>
-      one.id === placed.id ? { ...one, params: { ...one.params, ...circle, gait } } : one,
+      one.id === placed.id ? { ...one, params: { ...one.params, ...params } } : one,
     );
     return { ...placed.plan, exercises };
   });

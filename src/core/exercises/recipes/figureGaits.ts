@@ -1,0 +1,20 @@
+import type { TrackGait } from '../../layout/trackGait';
+
+const ANY: readonly TrackGait[] = ['walk', 'trot', 'canter'];
+const UP_TO_TROT: readonly TrackGait[] = ['walk', 'trot'];
+
+/** Figures whose gait is the rider's to choose, by kind, and which they may be. Others are made of their gait. */
+export const FIGURE_GAITS: Readonly<Record<string, readonly TrackGait[]>> = {
+  circle: ANY,
+  spiral: ANY,
+  volte: ANY,
+  serpentine: ANY,
+  'half-circle-return': ANY,
+  'shallow-loop': ANY,
+  corners: ANY,
+  'figure-of-eight': UP_TO_TROT,
+  'change-rein': UP_TO_TROT,
+  'leg-yield': UP_TO_TROT,
+  'half-pass': UP_TO_TROT,
+  'shoulder-in': UP_TO_TROT,
+};

@@ -1,8 +1,7 @@
-import { writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { textsUnder } from './support/contrast';
 import { choose, expect, test } from './support/fixtures';
-import { pdfPageOf } from './support/pdf';
+import { DPI, pdfPage, rowLengthsMm } from '../src/files/pdf/testPdf';
 
 /** Opens the sheet of a demo layout. */
 async function openSheet(page: Page, url: string, layout: RegExp): Promise<void> {
@@ -20,10 +19,10 @@ test('printed on A4 and on Letter the page keeps its scale, and the files are th
   const mmPerM = 1000 / Number(stated?.[1]);
   for (const format of ['A4', 'Letter']) {
     const file = info.outputPath(`${format}.pdf`);
-    writeFileSync(file, await page.pdf({ format, preferCSSPageSize: false, printBackground: true }));
-    const paper = pdfPageOf(file, info.outputPath(`${format}.grey`), 200);
+    const bytes = await page.pdf({ format, preferCSSPageSize: false, printBackground: true });
+    const paper = pdfPage(bytes, file, { dpi: DPI });
     expect(paper.texts.join(' ')).toContain('Carry out');
-    const bars = paper.darkRowsMm(10 * mmPerM);
+    const bars = rowLengthsMm(paper, 10 * mmPerM);
     expect(bars.length).toBeGreaterThan(0);
     for (const bar of bars) expect(Math.abs(bar - 10 * mmPerM)).toBeLessThan(0.5);
   }

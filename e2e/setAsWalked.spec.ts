@@ -1,7 +1,6 @@
-import { writeFileSync } from 'node:fs';
 import type { Browser, Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
-import { pdfPageOf } from './support/pdf';
+import { DPI, pdfPage, rowLengthsMm } from '../src/files/pdf/testPdf';
 
 /** A phone with touch. */
 async function phoneOf(browser: Browser): Promise<Page> {
@@ -89,15 +88,13 @@ test('a course on one page of A4 and of Letter, measured with a ruler and read a
   await page.getByRole('link', { name: /Course of eight/ }).click();
   await page.waitForURL(/\/set\/[0-9a-f-]+/);
   const id = /\/set\/([0-9a-f-]+)/.exec(page.url())![1]!;
-  const pdf = async (wish: string) => {
+  const pdf = async (wish: string, dpi = 60) => {
     const answer = await page.request.get(`${demoYard.url}/api/layouts/${id}/sheet?${wish}`);
     expect(answer.headers()['content-type']).toBe('application/pdf');
-    const file = info.outputPath(`${wish.replaceAll(/\W/g, '_')}.pdf`);
-    writeFileSync(file, await answer.body());
-    return file;
+    return pdfPage(await answer.body(), info.outputPath(`${wish.replaceAll(/\W/g, '_')}.pdf`), { dpi });
   };
   for (const paper of ['a4', 'letter']) {
-    const sheet = pdfPageOf(await pdf(`as=pdf&by=line&paper=${paper}`), info.outputPath(`${paper}.grey`), 150);
+    const sheet = await pdf(`as=pdf&by=line&paper=${paper}`, DPI);
     expect(sheet.pages).toBe(1);
     const text = sheet.texts.join(' ');
     for (const number of ['1', '2·7', '3', '4', '5', '6', '8']) expect(sheet.texts).toContain(number);
@@ -109,19 +106,19 @@ test('a course on one page of A4 and of Letter, measured with a ruler and read a
     );
     // The bar of 10 m is 10 m at the scale that is stated.
     const mmPerM = 1000 / Number(/Drawn 1 : (\d+)/.exec(text)![1]);
-    const bars = sheet.darkRowsMm(10 * mmPerM);
+    const bars = rowLengthsMm(sheet, 10 * mmPerM);
     expect(bars.length).toBeGreaterThan(0);
     // What is ridden straight may be about as long as the bar: one line of them is the bar.
     expect(Math.min(...bars.map(bar => Math.abs(bar - 10 * mmPerM)))).toBeLessThan(0.5);
   }
-  const all = pdfPageOf(await pdf('as=pdf&by=line&parts=all'), info.outputPath('all.grey'), 60);
+  const all = await pdf('as=pdf&by=line&parts=all');
   expect(all.pages).toBeGreaterThanOrEqual(4);
-  const numbers = pdfPageOf(await pdf('as=numbers'), info.outputPath('numbers.grey'), 60);
+  const numbers = await pdf('as=numbers');
   // Six on a page; the fence that is ridden twice has a card for each of its numbers.
   expect(numbers.pages).toBe(2);
   expect(numbers.texts).toEqual(expect.arrayContaining(['1', '2', '3', '4', '5', '6']));
   expect(Math.min(...numbers.sizesPt)).toBeGreaterThan(100);
-  const cards = pdfPageOf(await pdf('as=cards'), info.outputPath('cards.grey'), 60);
+  const cards = await pdf('as=cards');
   expect(cards.texts.join(' ')).toMatch(/1 to 2·7: +18\.20 m/);
 });
 

@@ -2,6 +2,7 @@ import { distanceM, type PointM } from '../geometry/pointM';
 import { stopsCameTo } from '../record/passEnd';
 import { poissonAtLeast } from '../statistics/proportions';
 import { daysOf, readDays } from './byDay';
+import type { RiddenGround } from './ground';
 import type { ReviewPass } from './reviewPass';
 import { cellAt } from './wayCells';
 
@@ -54,33 +55,55 @@ export function visitsOf(passes: readonly ReviewPass[]): Visit[] {
   return together(daysOf(passes).flatMap(dayVisits));
 }
 
-const dayVisits = readDays(day => together(day.flatMap(passVisits)));
+const dayVisits = readDays(day => together([...day.flatMap(passVisits), ...wayVisits(day)]));
 
 function passVisits(pass: ReviewPass): Visit[] {
   if (pass.isVoid) return [];
   const { pairId, key, ground, marks } = pass;
   const wrong = new Set(pass.faults.flatMap(({ what, place }) => (isOfDistance(what) ? [] : (place ?? []))));
   const came = new Set(stopsCameTo(pass, ground.stops.length));
-  const spots = marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
-  const atStops = ground.stops.flatMap(({ at, isFence }, index) => {
+  const spots = spotsIn({ marks });
+  return ground.stops.flatMap(({ at, isFence }, index) => {
     const place = index + 1;
     if (!came.has(index)) return [];
     const near = spots.some(spot => distanceM(spot, at) <= PLACE_M);
     return [{ at, pairId, key, isFence, rides: 1, troubles: near || wrong.has(place) ? 1 : 0 }];
   });
-  // Of a ride that was broken off nobody knows how far it came between its stops.
-  const isWhole = came.size === ground.stops.length;
-  return isWhole ? [...atStops, ...wayVisits(pass, spots)] : atStops;
 }
 
-/** The squares of sand between the stops, and all of them on the flat: a spot is trouble in the one it lies in. */
-function wayVisits({ pairId, key, ground }: ReviewPass, spots: readonly PointM[]): Visit[] {
-  const bad = new Set(spots.flatMap(spot => cellAt(ground.cells, spot) ?? []));
-  return ground.cells.map(at => ({
-    ...{ at, pairId, key, isFence: false, isWay: true, rides: 1 },
-    troubles: bad.has(at) ? 1 : 0,
-  }));
+/** Of a ride that was broken off nobody knows how far it came between its stops. */
+const isWhole = (pass: ReviewPass) =>
+  !pass.isVoid && new Set(stopsCameTo(pass, pass.ground.stops.length)).size === pass.ground.stops.length;
+
+/**
+ * The squares of sand between the stops, and all of them on the flat: a spot is trouble in the one it lies in. The rides of a pair
+ * over the same ground are added up before anything is said of each square.
+ */
+function wayVisits(day: readonly ReviewPass[]): Visit[] {
+  const groups = new Map<RiddenGround, Map<string, ReviewPass[]>>();
+  for (const pass of day.filter(isWhole)) {
+    const byPair = groups.get(pass.ground) ?? new Map<string, ReviewPass[]>();
+    groups.set(pass.ground, byPair);
+    const own = `${pass.pairId} ${pass.key}`;
+    byPair.set(own, [...(byPair.get(own) ?? []), pass]);
+  }
+  return [...groups].flatMap(([{ cells }, byPair]) =>
+    [...byPair.values()].flatMap(passes => {
+      const troubles = new Map<PointM, number>();
+      for (const pass of passes)
+        for (const cell of new Set(spotsIn(pass).flatMap(spot => cellAt(cells, spot) ?? [])))
+          troubles.set(cell, (troubles.get(cell) ?? 0) + 1);
+      const { pairId, key } = passes[0]!;
+      return cells.map(at => ({
+        ...{ at, pairId, key, isFence: false, isWay: true, rides: passes.length },
+        troubles: troubles.get(at) ?? 0,
+      }));
+    }),
+  );
 }
+
+const spotsIn = ({ marks }: Pick<ReviewPass, 'marks'>) =>
+  marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
 
 /** Rides of the same pair over the same thing at the same place, added up. */
 function together(visits: readonly Visit[]): Visit[] {
@@ -189,6 +212,4 @@ export function spotsOf(passes: readonly ReviewPass[]): PointM[] {
   return daysOf(passes).flatMap(daySpots);
 }
 
-const daySpots = readDays(day =>
-  day.flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'spot' ? mark.at : []))),
-);
+const daySpots = readDays(day => day.flatMap(spotsIn));

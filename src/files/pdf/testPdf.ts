@@ -7,6 +7,8 @@ export type PdfPage = {
   height: number;
   pages: number;
   texts: string[];
+  /** How large each text is, points. */
+  sizesPt: number[];
   /** All words of it, with single gaps. */
   words: string;
   dark: (x: number, y: number) => boolean;
@@ -23,7 +25,7 @@ export function pdfPage(bytes: Buffer, file: string, { page = 1, dpi = 20 } = {}
   const args = ['scripts/lib/renderPdf.mjs', file, String(page), String(dpi), out];
   const { status, stdout, stderr } = spawnSync(process.execPath, args, { encoding: 'utf8' });
   if (status !== 0) throw new Error(stderr);
-  const said = JSON.parse(stdout) as Pick<PdfPage, 'width' | 'height' | 'pages' | 'texts'>;
+  const said = JSON.parse(stdout) as Pick<PdfPage, 'width' | 'height' | 'pages' | 'texts' | 'sizesPt'>;
   const grey = readFileSync(out);
   return {
     ...said,
@@ -50,6 +52,11 @@ export function runs(page: PdfPage, way: 'row' | 'column', lengthMm: number): Ru
     }
   }
   return found;
+}
+
+/** The lengths of dark lines along rows of about this length, mm. */
+export function rowLengthsMm(page: PdfPage, lengthMm: number): number[] {
+  return runs(page, 'row', lengthMm).map(({ from, to }) => (to - from) / MM);
 }
 
 /** The middles of the lines that runs lie on, mm from the edge. */

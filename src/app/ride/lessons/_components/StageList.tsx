@@ -1,24 +1,10 @@
 'use client';
 
 import { AskedPicture } from '@/components/AskedPicture/AskedPicture';
-import { sortedAloud } from '@/components/sortedAloud';
+import { sortedAloud, useSortSensors } from '@/components/sorting';
 import type { LessonStage } from '@/core';
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
+import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon, Button, NumberInput } from '@mantine/core';
 import { IconGripVertical, IconX } from '@tabler/icons-react';
@@ -50,10 +36,7 @@ type StageListProps = Omit<Shared, 'isMixed'> & {
 
 /** The stages of a lesson along its clock, each with its drawing; dragged into order. */
 export function StageList({ stages, onMove, ...shared }: StageListProps) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSortSensors();
   const isMixed = new Set(stages.flatMap(({ layoutId }) => layoutId ?? [])).size > 1;
   const at = (id: unknown) => stages.findIndex(stage => stage.id === id);
   const end = ({ active, over }: DragEndEvent) => {

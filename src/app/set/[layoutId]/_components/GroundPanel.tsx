@@ -2,6 +2,7 @@
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { CountWalk } from '@/components/CountWalk/CountWalk';
+import { WalkedField } from '@/components/CountWalk/WalkedField';
 import {
   formatTape,
   layoutLabels,
@@ -12,8 +13,7 @@ import {
   type ReckonedItemTrack,
   type ReckonedTrack,
 } from '@/core';
-import { Alert, Button, TextInput } from '@mantine/core';
-import { IconWalk } from '@tabler/icons-react';
+import { Alert, Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { keepStandingAction } from '../../actions';
@@ -203,23 +203,16 @@ type LengthProps = {
 
 function Length({ label, planned, typed, onType, onWalk }: LengthProps) {
   return (
-    <div className={classes.length}>
-      <TextInput
-        label={label}
-        description={`planned ${planned}`}
-        classNames={{ description: classes.planned }}
-        inputWrapperOrder={['label', 'description', 'input', 'error']}
-        value={typed.text}
-        error={typed.fault}
-        inputMode="text"
-        autoComplete="off"
-        onChange={event => onType(event.currentTarget.value)}
-      />
-      {onWalk && (
-        <Button variant="default" aria-label={`Walk it: ${label}`} onClick={onWalk}>
-          <IconWalk size={20} />
-        </Button>
-      )}
-    </div>
+    <WalkedField
+      label={label}
+      description={`planned ${planned}`}
+      classNames={{ description: classes.planned }}
+      inputWrapperOrder={['label', 'description', 'input', 'error']}
+      value={typed.text}
+      error={typed.fault}
+      inputMode="text"
+      onType={onType}
+      onWalk={onWalk}
+    />
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { CountWalk } from '@/components/CountWalk/CountWalk';
+import { WalkedField } from '@/components/CountWalk/WalkedField';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
@@ -20,7 +21,7 @@ import {
 } from '@/core';
 import { WALKED_CHOICES, WALKED_FROM } from '@/files/sandForm';
 import { Alert, Button, MultiSelect, Select, TextInput } from '@mantine/core';
-import { IconTrash, IconWalk } from '@tabler/icons-react';
+import { IconTrash } from '@tabler/icons-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { GroundRibbon } from '../../[layoutId]/_components/GroundRibbon';
@@ -124,22 +125,22 @@ export function SandWalk({ arenas, horses, walkers }: SandWalkProps) {
           />
         )}
       </div>
-      <Measured
+      <WalkedField
         label="The line, in from the wall on your left hand"
         placeholder={`${format(acrossM / 2)}, the middle`}
-        text={typed.aside}
-        fault={faultOf(typed.aside)}
+        value={typed.aside}
+        error={faultOf(typed.aside)}
         onType={aside => change({ aside })}
         onWalk={walker && (() => setWalking('aside'))}
       />
       <ol className={classes.pieces} aria-label="Pieces on the line">
         {typed.pieces.map((piece, index) => (
           <li key={piece.key}>
-            <Measured
+            <WalkedField
               label={index === 0 ? 'From the wall to the first' : `From ${index} to ${index + 1}`}
               placeholder="20½ steps"
-              text={piece.gap}
-              fault={faultOf(piece.gap) ?? (!walked.ok && walked.piece === index ? walked.reason : null)}
+              value={piece.gap}
+              error={faultOf(piece.gap) ?? (!walked.ok && walked.piece === index ? walked.reason : null)}
               onType={gap => changePiece(index, { gap })}
               onWalk={walker && (() => setWalking(index))}
             />
@@ -196,35 +197,6 @@ export function SandWalk({ arenas, horses, walkers }: SandWalkProps) {
         />
       )}
     </article>
-  );
-}
-
-type MeasuredProps = {
-  label: string;
-  placeholder: string;
-  text: string;
-  fault: string | null;
-  onType: (text: string) => void;
-  onWalk: (() => void) | null;
-};
-
-function Measured({ label, placeholder, text, fault, onType, onWalk }: MeasuredProps) {
-  return (
-    <div className={classes.measured}>
-      <TextInput
-        label={label}
-        placeholder={placeholder}
-        value={text}
-        error={fault}
-        autoComplete="off"
-        onChange={event => onType(event.currentTarget.value)}
-      />
-      {onWalk && (
-        <Button variant="default" aria-label={`Walk it: ${label}`} onClick={onWalk}>
-          <IconWalk size={20} />
-        </Button>
-      )}
-    </div>
   );
 }
 

@@ -2,7 +2,7 @@
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
-import { sortedAloud } from '@/components/sortedAloud';
+import { sortedAloud, useSortSensors } from '@/components/sorting';
 import {
   eveningCircle,
   findRecipe,
@@ -18,14 +18,8 @@ import {
   type ResolvedExercise,
   type SessionMeasure,
 } from '@/core';
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import {
-  arrayMove,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { closestCenter, DndContext } from '@dnd-kit/core';
+import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon, Button, Stack, Text, Title } from '@mantine/core';
 import { IconGripVertical } from '@tabler/icons-react';
@@ -67,10 +61,7 @@ export function SessionReading({ controls, track, onPoint }: SessionReadingProps
 type OrderProps = Pick<SessionReadingProps, 'controls' | 'track' | 'onPoint'> & { owners: readonly ResolvedExercise[] };
 
 function FigureOrder({ controls, track, owners, onPoint }: OrderProps) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSortSensors();
   const ids = owners.map(({ placed }) => placed.id);
   const { arena } = controls.shown.resolved.layout;
   const calls = flatCalls(arena, track.figures, track.gait);

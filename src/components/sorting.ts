@@ -1,4 +1,13 @@
-import type { Announcements } from '@dnd-kit/core';
+import { KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements } from '@dnd-kit/core';
+import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
+
+/** What a list is sorted with: a hand, once it has moved a little, or the keys. */
+export function useSortSensors() {
+  return useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+}
 
 /**
  * What is said to somebody who sorts a list without seeing it.

@@ -275,6 +275,8 @@ export {
   type StopRule,
 } from './exercises/exercise';
 export { findRecipe, SHELF } from './exercises/shelf';
+export { placeOptions } from './exercises/figureLetters';
+export { sidewaysEnd } from './figures/rideSideways';
 export { paramFault, paramsFault, paramSpecs, RAISED_WAYS, type ParamSpec } from './exercises/exerciseParams';
 export { exerciseSketch, layOutExercise, type ExerciseWish, type PlacedExercise } from './exercises/layOutExercise';
 export { stageLayout } from './exercises/stageLayout';
@@ -344,6 +346,14 @@ export {
 export { layOutPlaced, resolvePlan } from './plan/layOutPlaced';
 export { breakApart, brokenBy, editPlan } from './plan/breakApart';
 export { oneMore } from './plan/oneMore';
+export {
+  dragFigure,
+  figuresHome,
+  isAtItsLetters,
+  sidewaysLine,
+  type FigureGrip,
+  type FigureDrag,
+} from './plan/dragFigure';
 export { typeAsked, typeDistance, type TypedDistance } from './plan/typedDistance';
 export { typeHeight } from './plan/typedHeight';
 export { nearestToEven, offEven } from './stride/offEven';

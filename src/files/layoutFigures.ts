@@ -63,6 +63,7 @@ export const FigureOnPaper = z.discriminatedUnion('kind', [
     loops: z.number().int().min(1).max(20),
     lengthM: Size,
     widthM: Size,
+    yieldM: Metres(0.1, 50).optional(),
   }),
   z.strictObject({ kind: z.literal('eight'), ...common, firstDiameterM: Size, secondDiameterM: Size, times: Times }),
   z.strictObject({

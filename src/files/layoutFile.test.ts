@@ -223,6 +223,7 @@ const anyFigure: fc.Arbitrary<Figure> = fc.oneof(
     loops: fc.integer({ min: 1, max: 8 }),
     lengthM: millis(10, 60),
     widthM: millis(5, 20),
+    yieldM: fc.option(millis(0.5, 3), { nil: undefined }),
   }),
   fc.record({
     kind: fc.constant('eight' as const),

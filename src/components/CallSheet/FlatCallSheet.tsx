@@ -16,11 +16,14 @@ export default function FlatCallSheet({ layout, track, onClose }: FlatCallSheetP
         </Button>
       </Group>
       <ol className={classes.lines} aria-label="Figures as they are called out">
-        {flatCalls(layout.arena, track.figures, track.gait).map(({ where, what, gait, rein }, index) => (
+        {flatCalls(layout.arena, track.figures, track.gait).map(({ where, what, gait, rein, then }, index) => (
           <li key={index}>
             <strong>{where}</strong>: {what}
             <small>
               {gait.replace('-', ' ')}, {rein} rein
+              {then.map(change => (
+                <div key={change}>{change}</div>
+              ))}
             </small>
           </li>
         ))}

@@ -3,6 +3,7 @@ import type { ExerciseParam, ExerciseParams, Recipe } from './exercise';
 import { STRIDE_ENTRY_KEYS } from '../horse/strideEntry';
 import { USUAL_STRIDE } from '../horse/usualStride';
 import type { UsualLength } from '../units/parseLength';
+import { ARRIVALS, BY_LENGTH, FIGURE_LETTERS, USUAL_PLACE } from './figureLetters';
 import { FIGURE_GAITS } from './recipes/figureGaits';
 import { GRID_ELEMENTS } from './recipes/grid';
 
@@ -21,9 +22,6 @@ export type ParamSpec = { key: string; label: string } & (
   /** Several choices in a row, one for each part. */
   | { kind: 'list'; options: readonly string[]; most: number }
 );
-
-/** Where sideways work may arrive: the letters of either long side, by their rows. */
-export const ARRIVALS = ['where it comes', 'P or V', 'B or E', 'R or S', 'M or H'] as const;
 
 /** Which ends of a pole of a row are up. */
 export const RAISED_WAYS = ['ground', 'left', 'right', 'both'] as const;
@@ -85,6 +83,10 @@ const SPECS: Record<string, SpecWithoutKey> = {
   arrives: choice('Arrives at', ARRIVALS),
   loops: count('Loops', 2, 8),
   depthM: length('Depth of the loop', 1, 30),
+  yieldM: length('Yield out of each loop', 0.5, 6, 'none'),
+  offsetM: length('Out on each side', 1, 12),
+  cones: count('Cones', 2, 12),
+  withCones: flag('Cones to ride round'),
   lineFirst: flag('The line first, then the half circle'),
   way: choice('Way across', CHANGES_OF_REIN),
   asideM: length('Sideways', 0.5, 40),
@@ -123,16 +125,31 @@ function usualSpacing(kind: string, { gait }: ExerciseParams): UsualLength | und
   return entry && USUAL_STRIDE[entry];
 }
 
+/** Where a figure begins and ends, by its letters. */
+function placeSpec(kind: string, key: 'from' | 'to'): SpecWithoutKey | undefined {
+  const places = FIGURE_LETTERS[kind]?.[key];
+  if (!places) return undefined;
+  return key === 'from' ? choice('Begins at', [USUAL_PLACE, ...places]) : choice('Ends at', [BY_LENGTH, ...places]);
+}
+
 function gaitSpec(kind: string): SpecWithoutKey | undefined {
   const gaits = FIGURE_GAITS[kind];
   return gaits ? choice('Gait', gaits) : WITH_GAIT.has(kind) ? GAIT : undefined;
+}
+
+function specOf(kind: string, key: string): SpecWithoutKey | undefined {
+  if (key === 'gait') return gaitSpec(kind);
+  if (key === 'from' || key === 'to') return placeSpec(kind, key);
+  return OWN[`${kind} ${key}`] ?? SPECS[key];
 }
 
 /** What may be changed of an exercise, in the order its recipe has it. */
 export function paramSpecs(kind: string, params: ExerciseParams): ParamSpec[] {
   return Object.keys(params).flatMap(key => {
     if (OF_FENCES.has(key) && POLES_ONLY.has(kind)) return [];
-    const spec = key === 'gait' ? gaitSpec(kind) : (OWN[`${kind} ${key}`] ?? SPECS[key]);
+    // A length that its letters give is not typed.
+    if (key === 'lengthM' && typeof params.to === 'string' && params.to !== BY_LENGTH) return [];
+    const spec = specOf(kind, key);
     if (!spec) return [];
     const usual = key === 'spacingM' ? usualSpacing(kind, params) : undefined;
     return [{ ...spec, key, ...(usual ? { usual } : {}) } as ParamSpec];

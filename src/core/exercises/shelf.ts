@@ -6,7 +6,7 @@ import { combination } from './recipes/combination';
 import { fanOfPoles } from './recipes/fanOfPoles';
 import { bouncesOnBend, fencesOnBend } from './recipes/fencesOnBend';
 import { grid } from './recipes/grid';
-import { figureOfEight, halfCircleReturn, serpentine, shallowLoop } from './recipes/loops';
+import { figureOfEight, halfCircleReturn, roundCones, serpentine, shallowLoop } from './recipes/loops';
 import { cornerFence, narrowFence } from './recipes/narrowFence';
 import { poleRows } from './recipes/poleRowRecipe';
 import { polesOnCircle } from './recipes/polesOnCircle';
@@ -47,6 +47,7 @@ export const SHELF: readonly Recipe[] = [
   volte,
   spiral,
   serpentine,
+  roundCones,
   figureOfEight,
   halfCircleReturn,
   changeRein,

@@ -41,8 +41,19 @@ export type Figure =
    * out always by yielding from the inside leg.
    */
   | { kind: 'spiral'; start: Pose; rein: Rein; diametersM: number[]; school: 'bend' | 'yield'; times: number }
-  /** From the middle of a short side, loops that each take a share of the length and reach half the width. */
-  | { kind: 'serpentine'; start: Pose; rein: Rein; loops: number; lengthM: number; widthM: number }
+  /**
+   * From the middle of a short side, loops that each take a share of the length and reach half the width. With `yieldM`
+   * each loop turns so far inside it and yields out to it.
+   */
+  | {
+      kind: 'serpentine';
+      start: Pose;
+      rein: Rein;
+      loops: number;
+      lengthM: number;
+      widthM: number;
+      yieldM?: number;
+    }
   /** Two circles that touch at the start: the first on the rein, the second on the other. */
   | { kind: 'eight'; start: Pose; rein: Rein; firstDiameterM: number; secondDiameterM: number; times: number }
   /** Half a circle and back to the line one came from, `returnM` back along it; or the other way round. */
@@ -63,7 +74,10 @@ export type Figure =
       aheadM: number;
       asideM: number;
     }
-  /** Along the rail in walk: counter shoulder-in, a few steps off it, the forehand round the haunches, and back. */
+  /**
+   * Along the rail in walk: counter shoulder-in, a few steps off it, the forehand round the haunches, back to the rail farther
+   * on; and the same at the other end, to where it began.
+   */
   | { kind: 'rail-turnback'; start: Pose; rein: Rein; alongM: number; offM: number; asideM: number }
   | { kind: 'station'; start: Pose; rein: Rein; deed: StationDeed };
 

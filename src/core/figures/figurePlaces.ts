@@ -72,3 +72,18 @@ export function changeOfRein(arena: Arena, way: ChangeOfReinWay, rein: Rein, rad
       };
   }
 }
+
+/**
+ * A change of rein from one letter of the wall to another: off the wall on the rein, onto it on the other. Null where the
+ * arena does not have both.
+ */
+export function changeBetween(
+  arena: Arena,
+  { from, to }: { from: string; to: string },
+  rein: Rein,
+  radiusM: number,
+): Figure | null {
+  const start = letterPose(arena, from, rein);
+  const end = letterPose(arena, to, rein === 'left' ? 'right' : 'left');
+  return start && end ? { kind: 'change-rein', start, end, rein, radiusM } : null;
+}

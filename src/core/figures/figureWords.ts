@@ -18,9 +18,9 @@ function kindOf(figure: Figure): string {
     case 'circle':
       return `${metres(figure.diameterM)} circle`;
     case 'spiral':
-      return `spiral, ${metres(figure.diametersM[0]!)} to ${metres(Math.min(...figure.diametersM))}`;
+      return `spiral, ${metres(figure.diametersM[0]!)} to ${metres(Math.min(...figure.diametersM))}${figure.school === 'yield' ? ', yielding in' : ''}`;
     case 'serpentine':
-      return `serpentine of ${figure.loops} loops`;
+      return `serpentine of ${figure.loops} loops${figure.yieldM ? ', yielding out' : ''}`;
     case 'eight':
       return figure.firstDiameterM === figure.secondDiameterM
         ? `eight of ${metres(figure.firstDiameterM)}`

@@ -253,7 +253,7 @@ test('a part that does not lie on the figure is refused with a sentence', () => 
   expect(ride).toEqual({ ok: false, reason: expect.stringContaining('31.42 m long') });
 });
 
-test('the rail turnback: two triangles joined at their tips, back on the rail facing the other way', () => {
+test('the rail turnback: a triangle on the rail at each end, and out again where it began', () => {
   const ride = pieces(
     { kind: 'rail-turnback', start: at(LONG, 'P'), rein: 'left', alongM: 6, offM: 3, asideM: 2 },
     LONG,
@@ -261,15 +261,64 @@ test('the rail turnback: two triangles joined at their tips, back on the rail fa
     'walk',
   );
   expect(ride.map(({ kind, rein }) => `${kind} ${rein}`)).toEqual([
-    'stretch left',
-    'stretch left',
-    'station right',
-    'stretch right',
-    'stretch right',
+    ...['stretch left', 'stretch left', 'station right', 'stretch right'],
+    ...['stretch right', 'stretch right', 'station left', 'stretch left'],
   ]);
-  const end = leavesPose(ride[4]!);
-  expect([end.at.xM, end.at.yM]).toEqual([expect.closeTo(20, 9), expect.closeTo(18, 9)]);
-  expect(Math.sin(end.headingRad)).toBeCloseTo(-1, 9);
+  // P is at 18 m: along to 24, off to 27 and 2 m in, home past the corner to 21; back along to 18, off to 15, home to 21.
+  const corners = ride.map(piece => leavesPose(piece).at);
+  const expected = [
+    ...[
+      [20, 24],
+      [18, 27],
+      [18, 27],
+      [20, 21],
+    ],
+    ...[
+      [20, 18],
+      [18, 15],
+      [18, 15],
+      [20, 21],
+    ],
+  ];
+  corners.forEach(({ xM, yM }, index) => {
+    expect(xM).toBeCloseTo(expected[index]![0]!, 9);
+    expect(yM).toBeCloseTo(expected[index]![1]!, 9);
+  });
+  // What follows begins facing up the rail again (a sideways line leaves by its path, the horse faces along).
+  expect(Math.sin(leavesPose(ride[6]!).headingRad)).toBeCloseTo(1, 9);
+});
+
+test('a serpentine yields out of each loop to the rail, and stays as long and as wide', () => {
+  const ride = pieces(
+    {
+      ...{ kind: 'serpentine', start: at(LONG, 'A'), rein: 'left', loops: 3 },
+      ...{ lengthM: 60, widthM: 20, yieldM: 2.5 },
+    },
+    LONG,
+  );
+  const yields = stretches(ride).filter(({ sideways }) => sideways);
+  expect(yields).toHaveLength(3);
+  yields.forEach(({ chain, sideways }, loop) => {
+    expect(sideways!.movement).toBe('leg-yield');
+    const end = leavesPose({ ...yields[loop]! }).at;
+    // 2.5 m aside on 4 m ahead, arriving on the wall of its side, the middle of it in the middle of the loop.
+    expect(end.xM).toBeCloseTo(loop % 2 === 0 ? 20 : 0, 9);
+    expect(end.yM).toBeCloseTo(loop * 20 + 12, 9);
+    expect(chain.lengthM).toBeCloseTo(Math.hypot(2.5, 4), 9);
+  });
+  expect(leavesPose(ride.at(-1)!).at).toEqual({ xM: expect.closeTo(10, 9), yM: expect.closeTo(60, 9) });
+  const tooSmall = rideFigure(
+    {
+      ...{ id: 'f', name: null, gait: null, parts: [] },
+      figure: {
+        ...{ kind: 'serpentine', start: at(LONG, 'A'), rein: 'left', loops: 8 },
+        ...{ lengthM: 60, widthM: 20, yieldM: 5 },
+      },
+    },
+    'trot',
+    LONG,
+  );
+  expect(tooSmall).toEqual({ ok: false, reason: expect.stringContaining('too small to yield') });
 });
 
 test.each([

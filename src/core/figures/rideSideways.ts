@@ -1,4 +1,5 @@
 import { chainOf } from '../geometry/chain';
+import { pointAlong, type PointM } from '../geometry/pointM';
 import type { Pose } from '../geometry/pose';
 import type { TrackGait } from '../layout/trackGait';
 import { sideOfRein, type Rein } from '../track/rein';
@@ -23,6 +24,14 @@ export function sidewaysStretch(
   const chain = chainOf({ at: start.at, headingRad: start.headingRad + pathRad }, [{ kind: 'straight', lengthM }]);
   return { ...plainStretch(chain, gait, rein), sideways: { movement: line.movement, bodyRad: -pathRad } };
 }
+
+/** Where a sideways line ends on the sand. */
+export function sidewaysEnd({ start, towards, aheadM, asideM }: SidewaysLine): PointM {
+  const asideRad = start.headingRad + (sideOfRein(towards) * Math.PI) / 2;
+  return pointAlong(pointAlong(start.at, start.headingRad, aheadM), asideRad, asideM);
+}
+
+type SidewaysLine = Pick<Extract<Figure, { kind: 'sideways' }>, 'start' | 'towards' | 'aheadM' | 'asideM'>;
 
 export function rideSideways(figure: Extract<Figure, { kind: 'sideways' }>, gait: TrackGait): FigureRide {
   return { ok: true, pieces: [sidewaysStretch(figure.start, figure, gait, figure.rein)] };

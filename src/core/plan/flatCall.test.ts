@@ -29,9 +29,29 @@ test('figures are called with their gait, rein and how often', () => {
     },
   };
   expect(flatCalls(LONG, [figure, { ...figure, gait: null }], 'trot')).toEqual([
-    { where: 'At A', what: '20 m circle, twice', gait: 'canter', rein: 'left' },
-    { where: 'At A', what: '20 m circle, twice', gait: 'trot', rein: 'left' },
+    { where: 'At A', what: '20 m circle, twice', gait: 'canter', rein: 'left', then: [] },
+    { where: 'At A', what: '20 m circle, twice', gait: 'trot', rein: 'left', then: [] },
   ]);
+});
+
+test('what changes on the way of a figure is called at its place, once however often it is ridden', () => {
+  const eight: PlannedFigure = {
+    ...{ id: 'e', name: null, gait: 'trot', parts: [] },
+    figure: {
+      ...{ kind: 'eight', start: { at: { xM: 10, yM: 30 }, headingRad: 0 }, rein: 'left' },
+      ...{ firstDiameterM: 20, secondDiameterM: 20, times: 3 },
+    },
+  };
+  expect(flatCalls(LONG, [eight], 'walk')[0]!.then).toEqual(['at X: right rein', 'at X: left rein']);
+  // Up the right-hand long side, shoulder-in from P at 18 m to R at 42 m.
+  const shoulderIn: PlannedFigure = {
+    ...{ id: 's', name: null, gait: null, parts: [{ fromM: 12, toM: 36, sideways: 'shoulder-in' }] },
+    figure: { kind: 'straight', start: { at: { xM: 20, yM: 6 }, headingRad: Math.PI / 2 }, rein: 'left', lengthM: 48 },
+  };
+  expect(flatCalls(LONG, [shoulderIn], 'trot')[0]).toMatchObject({
+    where: 'At F',
+    then: ['at P: shoulder in', 'at R: on one track'],
+  });
 });
 
 test('a session is put in order, and what is not of it stays where it is', () => {

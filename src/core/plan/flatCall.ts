@@ -1,12 +1,18 @@
 import { arenaLetters } from '../arena/arenaLetters';
 import type { Arena } from '../arena/arena';
 import { figureWords } from '../figures/figureWords';
-import type { Figure, PlannedFigure } from '../figures/figure';
+import type { Figure, Pace, PlannedFigure } from '../figures/figure';
+import { rideFigure } from '../figures/rideFigure';
+import type { Stretch } from '../figures/stretch';
+import { poseAt } from '../geometry/chain';
 import { distanceM, type PointM } from '../geometry/pointM';
 import type { TrackGait } from '../layout/trackGait';
 
-/** One figure as it is called out: where, what, in which gait and on which rein. */
-export type FlatCall = { where: string; what: string; gait: TrackGait; rein: Figure['rein'] };
+/**
+ * One figure as it is called out: where, what, in which gait and on which rein. `then`: what changes on its way, each with
+ * its place: "at X: right rein".
+ */
+export type FlatCall = { where: string; what: string; gait: TrackGait; rein: Figure['rein']; then: string[] };
 
 /** So near to a letter one is at it, metres. */
 const AT_LETTER_M = 1.5;
@@ -19,7 +25,44 @@ export function flatCalls(arena: Arena, figures: readonly PlannedFigure[], gait:
     what: `${figureWords(planned)}${timesWords(planned.figure)}`,
     gait: planned.gait ?? gait,
     rein: planned.figure.rein,
+    then: changesOnTheWay(arena, planned, gait),
   }));
+}
+
+/** A figure ridden several times changes at the same places each time: each is called once. */
+function changesOnTheWay(arena: Arena, planned: PlannedFigure, gait: TrackGait): string[] {
+  const ride = rideFigure(planned, gait, arena);
+  if (!ride.ok) return [];
+  let before: Asked = { gait: planned.gait ?? gait, rein: planned.figure.rein, pace: 'normal', asked: null };
+  const told: string[] = [];
+  for (const piece of ride.pieces) {
+    if (piece.kind === 'station') continue;
+    const now = askedOn(piece);
+    const words = changeWords(before, now);
+    if (words !== '') {
+      const place = placeWords(arena, poseAt(piece.chain, 0).at);
+      told.push(`${place.slice(0, 1).toLowerCase()}${place.slice(1)}: ${words}`);
+    }
+    before = now;
+  }
+  return [...new Set(told)];
+}
+
+type Asked = { gait: TrackGait; rein: Figure['rein']; pace: Pace; asked: string | null };
+
+function askedOn({ gait, rein, pace, sideways, counterBend, rest }: Stretch): Asked {
+  const asked = sideways?.movement ?? (counterBend ? 'counter-bend' : rest);
+  return { gait, rein, pace, asked: asked?.replaceAll('-', ' ') ?? null };
+}
+
+/** What is different from here on; a rest that fills the whole figure is its name. */
+function changeWords(before: Asked, now: Asked): string {
+  return [
+    ...(now.rein === before.rein ? [] : [`${now.rein} rein`]),
+    ...(now.gait === before.gait ? [] : [now.gait.replaceAll('-', ' ')]),
+    ...(now.pace === before.pace ? [] : [`${now.pace} strides`]),
+    ...(now.asked === before.asked ? [] : [now.asked ?? 'on one track']),
+  ].join(', ');
 }
 
 function timesWords(figure: Figure): string {

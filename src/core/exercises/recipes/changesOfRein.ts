@@ -1,10 +1,41 @@
-import { changeOfRein, CHANGES_OF_REIN, wallPose, type ChangeOfReinWay } from '../../figures/figurePlaces';
-import type { ExerciseGround } from '../exercise';
+import {
+  changeBetween,
+  changeOfRein,
+  CHANGES_OF_REIN,
+  wallPose,
+  type ChangeOfReinWay,
+} from '../../figures/figurePlaces';
+import type { ExerciseGround, ExerciseParams } from '../exercise';
+import { placeMoved, poseInFrame } from '../../geometry/frame';
+import { BY_LENGTH, placePose, USUAL_PLACE } from '../figureLetters';
 import { atFarEnd, flatGuidance, flatRecipe } from './flatRecipe';
-import { alongLongSide, stage, turnRadiusM } from './parts';
+import { alongLongSide, ON_THE_SAND, stage, turnRadiusM } from './parts';
+import type { Figure } from '../../figures/figure';
 
 function wayOf(name: string): ChangeOfReinWay {
   return CHANGES_OF_REIN.find(way => way === name) ?? 'diagonal';
+}
+
+/**
+ * Between its letters where both were chosen; from its first letter where one was, as far as the way goes.
+ * @throws {RangeError} letters that the arena does not have
+ */
+export function changeAsked(
+  { arena }: ExerciseGround,
+  way: ChangeOfReinWay,
+  { from, to, radiusM }: { radiusM: number } & ExerciseParams,
+): Figure {
+  const usual = changeOfRein(arena, way, 'left', radiusM);
+  if (usual.kind !== 'change-rein' || typeof from !== 'string' || from === USUAL_PLACE) return usual;
+  if (typeof to === 'string' && to !== BY_LENGTH) {
+    const lettered = changeBetween(arena, { from, to }, 'left', radiusM);
+    if (!lettered) throw new RangeError(`a change of rein from ${from} to ${to} in an arena without them`);
+    return lettered;
+  }
+  const start = placePose(arena, from);
+  if (!start) throw new RangeError(`a change of rein from ${from} in an arena without it`);
+  const carried = placeMoved(ON_THE_SAND, usual.start, start);
+  return { ...usual, start, end: poseInFrame(carried, usual.end) };
 }
 
 export const changeRein = flatRecipe({
@@ -26,7 +57,7 @@ export const changeRein = flatRecipe({
     way === 'across'
       ? { xM: 1.2, yM: ground.arena.lengthM / 2 - 3 }
       : atFarEnd(ground, way === 'centre-line' ? 0.5 : 0.12),
-  figures: ({ arena }, { way, radiusM }) => [changeOfRein(arena, wayOf(way), 'left', radiusM)],
+  figures: (ground, params) => [changeAsked(ground, wayOf(params.way), params)],
   stages: () => [stage('In trot', 'Straight from letter to letter', 'rising')],
 });
 

@@ -1,4 +1,5 @@
 import { wallPose } from '../../figures/figurePlaces';
+import { pointAlong, type PointM } from '../../geometry/pointM';
 import type { ExerciseGround } from '../exercise';
 import { flatGuidance, flatRecipe, middleOfCircle } from './flatRecipe';
 import { middleOfShortSide, stage, turnRadiusM } from './parts';
@@ -8,6 +9,15 @@ const fromB = ({ arena }: ExerciseGround) => wallPose(arena, 'right', arena.leng
 
 /** As wide as wished, but no tighter than the horses carry at a trot. */
 const atLeast = (ground: ExerciseGround, diameterM: number) => Math.max(diameterM, 2 * turnRadiusM(ground, 'trot'));
+
+/** Common practice, no source: a cone stands so far inside the line that is ridden round it, metres. */
+const CONE_INSIDE_M = 1;
+
+/** Cones inside the four points of the largest circle, to be ridden round. */
+const coneRing = (ground: ExerciseGround, diameterM: number): PointM[] => {
+  const middle = middleOfCircle(ground, diameterM);
+  return [0, 1, 2, 3].map(quarter => pointAlong(middle, (quarter * Math.PI) / 2, diameterM / 2 - CONE_INSIDE_M));
+};
 
 export const circle = flatRecipe({
   kind: 'circle',
@@ -25,8 +35,13 @@ export const circle = flatRecipe({
     stand: 'In the middle of the circle.',
   }),
   gait: 'trot',
-  wishes: ground => [20, 15].map(diameterM => ({ diameterM: Math.min(diameterM, ground.arena.widthM), rounds: 2 })),
+  wishes: ground =>
+    [20, 15].map(diameterM => ({
+      ...{ diameterM: Math.min(diameterM, ground.arena.widthM), rounds: 2 },
+      withCones: false,
+    })),
   standAt: (ground, { diameterM }) => middleOfCircle(ground, diameterM),
+  cones: (ground, { diameterM, withCones }) => (withCones ? coneRing(ground, diameterM) : []),
   figures: (ground, { diameterM, rounds }) => [
     { kind: 'circle', start: middleOfShortSide(ground), rein: 'left', diameterM, rounds },
   ],
@@ -108,15 +123,18 @@ export const spiral = flatRecipe({
     stand: 'In the middle of the spiral.',
   }),
   gait: 'trot',
-  wishes: ground => [{ school: 'bend', times: 3, smallestM: atLeast(ground, 10), eachSize: 'half a round' }],
+  wishes: ground => [
+    { school: 'bend', times: 3, smallestM: atLeast(ground, 10), eachSize: 'half a round', withCones: true },
+  ],
   standAt: ground => middleOfCircle(ground, 20),
+  cones: (ground, { withCones }) => (withCones ? coneRing(ground, Math.min(20, ground.arena.widthM)) : []),
   figures: (ground, { school, times, smallestM, eachSize }) => [
     {
       kind: 'spiral',
       start: middleOfShortSide(ground),
       rein: 'left',
-      diametersM: [20, 15, 12, 10]
-        .filter(sizeM => sizeM >= smallestM)
+      diametersM: [Math.min(20, ground.arena.widthM), 15, 12, 10]
+        .filter((sizeM, index, [widestM]) => index === 0 || (sizeM >= smallestM && sizeM < widestM!))
         .flatMap(sizeM => (eachSize === 'a whole round' ? [sizeM, sizeM] : [sizeM])),
       school: school === 'yield' ? 'yield' : 'bend',
       times,

@@ -9,6 +9,7 @@ export const FIGURE_GAITS: Readonly<Record<string, readonly TrackGait[]>> = {
   spiral: ANY,
   volte: ANY,
   serpentine: ANY,
+  'round-cones': ANY,
   'half-circle-return': ANY,
   'shallow-loop': ANY,
   corners: ANY,

@@ -3,6 +3,11 @@ import type { PointM } from '../../geometry/pointM';
 import type { TrackGait } from '../../layout/trackGait';
 import type { ExerciseFact, ExerciseGround, ExerciseParams, Guidance, Recipe, Stage } from '../exercise';
 import type { Cone } from '../../items/item';
+import { placeMoved } from '../../geometry/frame';
+import { aheadOnWallM, BY_LENGTH, FIGURE_LETTERS, placePose, USUAL_PLACE } from '../figureLetters';
+import { exerciseAt } from '../mirrorExercise';
+import type { LaidExercise } from '../exercise';
+import type { Pose } from '../../geometry/pose';
 import { FIGURE_GAITS } from './figureGaits';
 import { ON_THE_SAND, sessionOf, type AskedFigure } from './parts';
 
@@ -55,25 +60,69 @@ function gaitAsked<P extends ExerciseParams>({ kind, gait }: Flat<P>, params: Ex
   return FIGURE_GAITS[kind]?.find(one => one === params.gait) ?? gait;
 }
 
+/** What every figure of a kind is asked besides its own: its gait, and the letters it begins and ends at. */
+function alsoAsked<P extends ExerciseParams>({ kind, gait }: Flat<P>): ExerciseParams {
+  const places = FIGURE_LETTERS[kind];
+  return {
+    ...(kind in FIGURE_GAITS ? { gait } : {}),
+    ...(places ? { from: USUAL_PLACE } : {}),
+    ...(places?.to ? { to: BY_LENGTH } : {}),
+  };
+}
+
+/**
+ * As long as from the one letter to the other, where both were chosen.
+ * @throws {RangeError} the second does not lie ahead on the wall of the first
+ */
+function asLongAsLettered<P extends ExerciseParams>(kind: string, { arena }: ExerciseGround, params: P): P {
+  const { from, to } = params as ExerciseParams;
+  if (FIGURE_LETTERS[kind]?.own || typeof from !== 'string' || typeof to !== 'string' || to === BY_LENGTH)
+    return params;
+  const lengthM = aheadOnWallM(arena, from, to);
+  if (lengthM === null) throw new RangeError(`${kind}: ${to} does not lie ahead of ${from} on one wall`);
+  return { ...params, lengthM };
+}
+
+/** Where the letter of an exercise takes hold of it: its beginning, or where something is done on the spot. */
+function anchorOf({ tracks: [track] }: LaidExercise, anchor: 'deed' | undefined): Pose | null {
+  if (track?.kind !== 'figures') return null;
+  const station = track.figures.find(({ figure }) => figure.kind === 'station');
+  return (anchor === 'deed' && station ? station : track.figures[0])?.figure.start ?? null;
+}
+
+/** Carried to the letter it begins at, riding along the wall there; where it was laid if nobody chose one. */
+function atItsLetter(kind: string, laid: LaidExercise, { arena }: ExerciseGround, from: unknown): LaidExercise {
+  const places = FIGURE_LETTERS[kind];
+  if (!places || places.own || typeof from !== 'string' || from === USUAL_PLACE) return laid;
+  const [to, anchor] = [placePose(arena, from), anchorOf(laid, places.anchor)];
+  if (!to || !anchor) return laid;
+  const headingRad = places.turns === false ? anchor.headingRad : to.headingRad;
+  return exerciseAt(laid, placeMoved(ON_THE_SAND, anchor, { at: to.at, headingRad }));
+}
+
 /** A recipe of figures on the flat, laid out at their places in the arena. */
 export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
+  const { kind } = flat;
   return {
-    kind: flat.kind,
+    kind,
     guidance: flat.guidance,
-    wishes: ground =>
-      flat.wishes(ground).map(wish => (flat.kind in FIGURE_GAITS ? { ...wish, gait: flat.gait } : wish)),
+    wishes: ground => flat.wishes(ground).map(wish => ({ ...wish, ...alsoAsked(flat) })),
     place: () => ON_THE_SAND,
-    layOut: (ground, params) => ({
-      items: (flat.cones?.(ground, params) ?? []).map((at, index): Cone => ({
-        kind: 'cone',
-        name: null,
-        id: `cone-${index + 1}`,
-        at,
-      })),
-      tracks: [sessionOf(flat.kind, gaitAsked(flat, params), flat.figures(ground, params))],
-      stages: flat.stages(params, ground),
-      stand: flat.standAt?.(ground, params) ?? { xM: ground.arena.widthM / 2, yM: ground.arena.lengthM / 2 },
-      facts: flat.facts?.(ground, params) ?? [],
-    }),
+    layOut: (ground, asked) => {
+      const params = asLongAsLettered(kind, ground, asked);
+      const laid: LaidExercise = {
+        items: (flat.cones?.(ground, params) ?? []).map((at, index): Cone => ({
+          kind: 'cone',
+          name: null,
+          id: `cone-${index + 1}`,
+          at,
+        })),
+        tracks: [sessionOf(kind, gaitAsked(flat, params), flat.figures(ground, params))],
+        stages: flat.stages(params, ground),
+        stand: flat.standAt?.(ground, params) ?? { xM: ground.arena.widthM / 2, yM: ground.arena.lengthM / 2 },
+        facts: flat.facts?.(ground, params) ?? [],
+      };
+      return atItsLetter(kind, laid, ground, (params as ExerciseParams).from);
+    },
   };
 }

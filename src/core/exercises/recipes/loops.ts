@@ -1,4 +1,6 @@
 import { wallPose } from '../../figures/figurePlaces';
+import type { Pose } from '../../geometry/pose';
+import type { ExerciseGround } from '../exercise';
 import { atFarEnd, besideMiddle, flatGuidance, flatRecipe } from './flatRecipe';
 import { alongLongSide, middleOfShortSide, stage, turnRadiusM } from './parts';
 
@@ -16,6 +18,7 @@ export const serpentine = flatRecipe({
     watchRider: ['Changes the bend before the line, not on it', 'Sits into the new inside'],
     faults: [
       { fault: 'One side is cut short', remedy: 'That is the stiff side: cones there, and fewer loops.' },
+      { fault: 'It yields with the shoulder first', remedy: 'Straighten along the wall, then two steps only.' },
       { fault: 'It tips over at the change', remedy: 'A few steps of walk across the centre line.' },
     ],
     stand: 'At the end of the centre line, to see that each loop crosses it square.',
@@ -23,10 +26,10 @@ export const serpentine = flatRecipe({
   gait: 'trot',
   wishes: ground => {
     const most = Math.floor(ground.arena.lengthM / (2 * turnRadiusM(ground, 'trot')));
-    return [3, 4, 5].filter(loops => loops <= most).map(loops => ({ loops }));
+    return [3, 4, 5].filter(loops => loops <= most).map(loops => ({ loops, yieldM: 0 }));
   },
   standAt: ground => atFarEnd(ground, 0.5),
-  figures: (ground, { loops }) => [
+  figures: (ground, { loops, yieldM }) => [
     {
       kind: 'serpentine',
       start: middleOfShortSide(ground),
@@ -34,6 +37,7 @@ export const serpentine = flatRecipe({
       loops,
       lengthM: ground.arena.lengthM,
       widthM: ground.arena.widthM,
+      ...(yieldM > 0 ? { yieldM } : {}),
     },
   ],
   cones: ({ arena }, { loops }) =>
@@ -47,6 +51,55 @@ export const serpentine = flatRecipe({
     stage('In trot', 'The same bend both ways', 'rising'),
   ],
   facts: ({ arena }, { loops }) => [{ what: 'length of each loop', horse: null, lengthM: arena.lengthM / loops }],
+});
+
+/** Common practice, no source: so far from one cone to the next for a horse to bend round each, metres. */
+const CONES_APART_M = 10;
+
+export const roundCones = flatRecipe({
+  kind: 'round-cones',
+  guidance: flatGuidance({
+    title: 'Round a row of cones',
+    purposes: ['suppleness', 'obedience', 'accuracy'],
+    level: 'green',
+    knowFirst: ['A 10 m circle on both reins'],
+    watchHorse: ['Bent round each cone, straight between them', 'As near to the last as to the first'],
+    watchRider: ['Looks at the next cone before it leaves this one'],
+    faults: [
+      { fault: 'It cuts in to a cone', remedy: 'A cone beside it, so that one rides between the two.' },
+      { fault: 'It drifts wide on one side', remedy: 'That is the stiff side: once in walk, with a wider row.' },
+    ],
+    stand: 'At the end of the row, looking along it.',
+  }),
+  gait: 'trot',
+  wishes: ({ arena }) => {
+    const cones = Math.max(2, Math.min(4, Math.floor(arena.lengthM / CONES_APART_M) - 1));
+    return [{ cones, spacingM: CONES_APART_M, offsetM: CONES_APART_M / 2 }];
+  },
+  standAt: ground => atFarEnd(ground, 0.5),
+  figures: (ground, params) => [
+    {
+      ...{ kind: 'serpentine', start: rowOfCones(ground, params), rein: 'right', loops: params.cones },
+      ...{ lengthM: params.cones * params.spacingM, widthM: 2 * params.offsetM },
+    },
+  ],
+  cones: (ground, params) => {
+    const { at } = rowOfCones(ground, params);
+    return Array.from({ length: params.cones }, (_, cone) => ({
+      xM: at.xM,
+      yM: at.yM + (cone + 0.5) * params.spacingM,
+    }));
+  },
+  stages: () => [
+    stage('In walk', 'Round each, as near as the last', 'rising', { gait: 'walk' }),
+    stage('In trot', 'Look on to the next', 'rising'),
+  ],
+});
+
+/** Where the row begins, half a gap before the first cone, crossing it to the left. */
+const rowOfCones = ({ arena }: ExerciseGround, { cones, spacingM }: { cones: number; spacingM: number }): Pose => ({
+  at: { xM: arena.widthM / 2, yM: (arena.lengthM - cones * spacingM) / 2 },
+  headingRad: Math.PI,
 });
 
 export const figureOfEight = flatRecipe({

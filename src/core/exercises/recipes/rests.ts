@@ -1,7 +1,8 @@
-import { changeOfRein, wallPose } from '../../figures/figurePlaces';
+import { wallPose } from '../../figures/figurePlaces';
 import type { Figure, Rest } from '../../figures/figure';
 import { figureLengthM } from '../../figures/figureLength';
 import type { ExerciseGround } from '../exercise';
+import { changeAsked } from './changesOfRein';
 import { flatGuidance, flatRecipe } from './flatRecipe';
 import { stage, type AskedFigure } from './parts';
 
@@ -29,9 +30,7 @@ export const freeWalk = flatRecipe({
   gait: 'walk',
   wishes: () => [{ radiusM: 6 }],
   standAt: ({ arena }) => ({ xM: arena.widthM / 4, yM: arena.lengthM / 2 }),
-  figures: (ground, { radiusM }) => [
-    resting(ground, changeOfRein(ground.arena, 'diagonal', 'left', radiusM), 'free-walk'),
-  ],
+  figures: (ground, params) => [resting(ground, changeAsked(ground, 'diagonal', params), 'free-walk')],
   stages: () => [stage('In walk', 'Long reins, long steps', 'sitting')],
 });
 

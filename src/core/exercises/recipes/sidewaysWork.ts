@@ -1,7 +1,7 @@
-import { arenaLetters } from '../../arena/arenaLetters';
 import { wallPose } from '../../figures/figurePlaces';
 import type { Pose } from '../../geometry/pose';
-import type { ExerciseGround } from '../exercise';
+import type { ExerciseGround, ExerciseParams } from '../exercise';
+import { placePose } from '../figureLetters';
 import { atFarEnd, flatGuidance, flatRecipe, middleOfCircle } from './flatRecipe';
 import { alongLongSide, middleOfShortSide, stage } from './parts';
 
@@ -15,11 +15,45 @@ const onLineIn = ({ arena }: ExerciseGround, insetM: number, yM: number): Pose =
   headingRad: UP_RAD,
 });
 
-/** How far up the right wall the letter of a row lies, metres; null where nobody chose one, or the arena has none. */
-function arrivalM({ arena }: ExerciseGround, arrives: string): number | null {
-  const letter = arrives.slice(0, 1);
-  const found = arenaLetters(arena).find(one => one.letter === letter && one.at.xM === arena.widthM);
-  return found?.at.yM ?? null;
+/** Where a sideways line begins, riding up, and how far ahead and aside it goes, metres. */
+type SidewaysLine = { start: Pose; aheadM: number; asideM: number };
+type AskedLine = { asideM: number; aheadM: number } & ExerciseParams;
+
+const word = (value: ExerciseParams[string] | undefined): string => (typeof value === 'string' ? value : '');
+
+/** How far in from the long side a line or a letter lies, metres; null for none of those. */
+function acrossM({ arena }: ExerciseGround, name: string): number | null {
+  if (name === 'quarter line') return arena.widthM / 4;
+  return name === 'centre line' ? arena.widthM / 2 : null;
+}
+
+/** From a line or a letter to a letter of the right-hand wall; what no letter says is as far as was asked. */
+function yieldToWall(ground: ExerciseGround, params: AskedLine): SidewaysLine {
+  const { widthM, lengthM } = ground.arena;
+  const [from, arrives] = [word(params.from), word(params.arrives)];
+  const leaves = placePose(ground.arena, from)?.at ?? null;
+  const asideM = leaves ? widthM - leaves.xM : (acrossM(ground, from) ?? params.asideM);
+  const arriveM = placePose(ground.arena, arrives.slice(0, 1))?.at.yM ?? null;
+  if (leaves) {
+    const aheadM = arriveM === null ? params.aheadM : arriveM - leaves.yM;
+    if (aheadM <= 0) throw new RangeError(`a sideways line from ${from} does not come to ${arrives} going forwards`);
+    return { start: onLineIn(ground, asideM, leaves.yM), aheadM, asideM };
+  }
+  const startM = arriveM === null ? Math.max(2 * STRAIGHT_M, (lengthM - params.aheadM) / 2) : arriveM - params.aheadM;
+  return { start: onLineIn(ground, asideM, Math.max(0.5, startM)), aheadM: params.aheadM, asideM };
+}
+
+/** From a letter of the right-hand wall to a line or a letter; what no letter says is as far as was asked. */
+function passFromWall(ground: ExerciseGround, params: AskedLine): SidewaysLine {
+  const [from, to] = [word(params.from), word(params.to)];
+  const leaves = placePose(ground.arena, from);
+  const arrives = placePose(ground.arena, to)?.at ?? null;
+  const asideM = arrives ? ground.arena.widthM - arrives.xM : (acrossM(ground, to) ?? params.asideM);
+  const start = leaves ?? alongLongSide(ground, params.aheadM);
+  if (!arrives) return { start, aheadM: params.aheadM, asideM };
+  const aheadM = leaves ? arrives.yM - leaves.at.yM : params.aheadM;
+  if (aheadM <= 0) throw new RangeError(`a sideways line from ${from} does not come to ${to} going forwards`);
+  return { start: leaves ?? onLineIn(ground, 0, arrives.yM - aheadM), aheadM, asideM };
 }
 
 /** So far straight before it goes aside, metres. */
@@ -28,7 +62,7 @@ const STRAIGHT_M = 6;
 export const legYield = flatRecipe({
   kind: 'leg-yield',
   guidance: flatGuidance({
-    title: 'Leg-yield from the quarter line to the rail',
+    title: 'Leg-yield to the rail',
     purposes: ['obedience', 'suppleness'],
     level: 'green',
     knowFirst: ['Turn on the forehand', 'Straight on the quarter line'],
@@ -48,20 +82,15 @@ export const legYield = flatRecipe({
     },
   ],
   standAt: ground => atFarEnd(ground, 0.75),
-  figures: (ground, { asideM, aheadM, arrives }) => {
-    const arriveM = arrivalM(ground, arrives);
-    const startM =
-      arriveM === null
-        ? Math.max(6, (ground.arena.lengthM - aheadM) / 2 - STRAIGHT_M)
-        : Math.max(0.5, arriveM - aheadM - STRAIGHT_M);
-    const straightM = arriveM === null ? STRAIGHT_M : arriveM - aheadM - startM;
-    return [
-      { kind: 'straight', start: onLineIn(ground, asideM, startM), rein: 'left', lengthM: straightM },
-      {
-        ...{ kind: 'sideways', start: onLineIn(ground, asideM, startM + straightM), rein: 'left' },
-        ...{ movement: 'leg-yield', towards: 'right', aheadM, asideM },
-      },
-    ];
+  figures: (ground, params) => {
+    const { start, aheadM, asideM } = yieldToWall(ground, params);
+    const straightM = Math.min(STRAIGHT_M, start.at.yM - 0.5);
+    const begin: Pose = { ...start, at: { xM: start.at.xM, yM: start.at.yM - straightM } };
+    const line = {
+      ...({ kind: 'sideways', start, rein: 'left', movement: 'leg-yield', towards: 'right' } as const),
+      ...{ aheadM, asideM },
+    };
+    return straightM < 0.5 ? [line] : [{ kind: 'straight', start: begin, rein: 'left', lengthM: straightM }, line];
   },
   stages: () => [
     stage('In walk', 'One step over, one step on', 'sitting', { gait: 'walk' }),
@@ -72,7 +101,7 @@ export const legYield = flatRecipe({
 export const halfPass = flatRecipe({
   kind: 'half-pass',
   guidance: flatGuidance({
-    title: 'Half-pass from the rail to the quarter line',
+    title: 'Half-pass away from the rail',
     purposes: ['obedience', 'suppleness', 'adjustability'],
     level: 'advanced',
     knowFirst: ['Leg-yield', 'Shoulder-in', 'Travers'],
@@ -83,14 +112,14 @@ export const halfPass = flatRecipe({
   }),
   gait: 'trot',
   wishes: ground => [{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 }],
-  standAt: (ground, { asideM, aheadM }) => {
-    const { at } = alongLongSide(ground, aheadM);
-    return { xM: at.xM - asideM, yM: at.yM + aheadM + 4 };
+  standAt: (ground, params) => {
+    const { start, aheadM, asideM } = passFromWall(ground, params);
+    return { xM: start.at.xM - asideM, yM: Math.min(ground.arena.lengthM - 2, start.at.yM + aheadM + 4) };
   },
-  figures: (ground, { asideM, aheadM }) => [
+  figures: (ground, params) => [
     {
-      ...{ kind: 'sideways', start: alongLongSide(ground, aheadM), rein: 'left' },
-      ...{ movement: 'half-pass', towards: 'left', aheadM, asideM },
+      ...({ kind: 'sideways', rein: 'left', movement: 'half-pass', towards: 'left' } as const),
+      ...passFromWall(ground, params),
     },
   ],
   stages: () => [

@@ -26,6 +26,7 @@ import classes from './PlanSand.module.css';
 import { itemNaming, type ItemNaming } from './itemNaming';
 import { SandItem } from './SandItem';
 import { CautionMark } from './CautionMark';
+import { FigureGrips, SidewaysGrips } from './FigureGrips';
 import { GapGrips } from './GapGrips';
 import { CAUTION_SHARE, sandLabels, type SandLabel } from './sandLabels';
 import { Stands } from './Stands';
@@ -165,6 +166,7 @@ function StillLayer({ labels, naming, written, ...props }: StillLayerProps) {
         figures={marked.figures ?? null}
         isHere={isStill}
       />
+      <FigureGrips shown={controls.shown} view={view} textM={textM} />
       <Stands exercises={resolved.exercises.filter(isStill)} view={view} textM={textM} />
       {layout.items.filter(isStill).map(item => {
         const { selected, locked } = naming(item);
@@ -212,6 +214,7 @@ function HandLayer(
           )}
         </>
       )}
+      {!isOnItsWay && selectedExercise && <SidewaysGrips exercise={selectedExercise} {...{ view, textM }} />}
       {!isOnItsWay && selectedExercise && (
         <GapGrips
           {...{ shown, view, textM }}

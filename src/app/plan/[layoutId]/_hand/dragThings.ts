@@ -14,7 +14,8 @@ import {
 import { thingOf } from '../_state/thingsShown';
 import type { Shown } from '../_state/usePlanEditor';
 
-export type Dragged = { plan: Plan; guides: SnapGuide[]; words: string | null };
+/** `at`: where its words belong, where no item was taken hold of. */
+export type Dragged = { plan: Plan; guides: SnapGuide[]; words: string | null; at?: PointM };
 
 export type DragSetting = {
   arena: Arena;

@@ -29,8 +29,8 @@ export type DragOnSand = {
 /** While something is dragged: what draws it, and how far it is from two walls and from its nearest neighbour. */
 export function guideShapes({ drag, layout, arena, ids, format, taken }: DragOnSand, seen: Seen): Shape[] {
   const item = layout.items.find(({ id }) => id === drag.item);
-  if (!item) return [];
   const { view, textM } = seen;
+  if (!item) return drag.at && drag.words ? [wordsShape(view.toPaper(drag.at), drag.words, textM)] : [];
   const other = nearestOther(layout.items, item, ids);
   const { x, y } = view.toPaper(item.at);
   const measures = [
@@ -38,15 +38,19 @@ export function guideShapes({ drag, layout, arena, ids, format, taken }: DragOnS
     ...(other ? [{ to: other.at, after: ` to ${layoutLabels(layout).inWords(other.id)}` }] : []),
   ].map(({ to, after }) => measureShapes(item.at, to, `${format(distanceM(item.at, to))}${after}`, seen));
   const words = drawnWords(drag);
-  const drawnTo: TextShape = {
-    ...{ kind: 'text', x, y: y - textM * 2.25, sizeM: textM, look: 'drawnTo' },
-    runs: [{ words }],
-  };
+  const drawnTo = wordsShape({ x, y }, words, textM);
   return [
     ...drag.guides.map(guide => guideShape(guide, view)),
     ...measures.map(({ line }) => line),
     ...apart(taken, [...(words === '' ? [] : [drawnTo]), ...measures.map(({ text }) => text)]),
   ];
+}
+
+function wordsShape({ x, y }: { x: number; y: number }, words: string, textM: number): TextShape {
+  return {
+    ...{ kind: 'text', x, y: y - textM * 2.25, sizeM: textM, look: 'drawnTo' },
+    runs: [{ words }],
+  };
 }
 
 function guideShape(guide: SnapGuide, view: SandView): Shape {

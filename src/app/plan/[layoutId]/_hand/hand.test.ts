@@ -1,4 +1,4 @@
-import { EMPTY_PLAN, headingFromFacing, layOutPlaced, placeExercise, SHELF, typeDistance } from '@/core';
+import { dragFigure, EMPTY_PLAN, headingFromFacing, layOutPlaced, placeExercise, SHELF, typeDistance } from '@/core';
 import { planShower } from '../_state/planShower';
 import { ARENA, LINE, MAYFLY, shows } from '../_state/testShown';
 import { madeByHand, type Hand } from './hand';
@@ -42,7 +42,8 @@ test('a distance of an exercise is dragged to where the hand is, no nearer than 
   const { plan } = placeExercise(EMPTY_PLAN, ground, wish);
   const base = planShower(layOutPlaced)(plan, ground);
   const gap = (groundM: number): Hand => ({ kind: 'gap', track: 'row', leg: 1, groundM });
-  const spacingM = (hand: Hand) => madeByHand(hand, base, ARENA, typeDistance)?.plan.exercises[0]!.params.spacingM;
+  const spacingM = (hand: Hand) =>
+    madeByHand(hand, base, ARENA, { typeDistance, dragFigure })?.plan.exercises[0]!.params.spacingM;
   expect(spacingM(gap(1.35))).toBe(1.35);
   // Too near for a row: nothing is made of it, and without the shelf nothing is either.
   expect(spacingM(gap(0.1))).toBeUndefined();

@@ -6,6 +6,8 @@ import {
   type LayoutEdit,
   type Plan,
   type PointM,
+  type dragFigure,
+  type FigureDrag,
   type typeDistance,
 } from '@/core';
 import { itemsOf } from '../_state/thingsShown';
@@ -32,18 +34,24 @@ export type Hand =
   | { kind: 'turn'; ids: string[]; about: PointM; towards: PointM; free: boolean }
   | { kind: 'edits'; edits: LayoutEdit[] }
   /** A distance of an exercise that is dragged to so many metres of ground. */
-  | { kind: 'gap'; track: string; leg: number; groundM: number };
+  | { kind: 'gap'; track: string; leg: number; groundM: number }
+  | ({ kind: 'figure' } & FigureDrag);
 
-/** How a distance of an exercise is typed: by the shelf, once that is there. */
-export type TypeDistance = typeof typeDistance;
+/** What the shelf lays anew while it is dragged, once that is there: distances of exercises, and figures by their letters. */
+export type DragShelf = { typeDistance: typeof typeDistance; dragFigure: typeof dragFigure };
 
 const LEAST_GAP_M = 0.3;
 
 /** The plan that a hand makes of what stands; null where what it held is gone. */
-export function madeByHand(hand: Hand, base: Shown, arena: Arena, shelf: TypeDistance | null): Dragged | null {
+export function madeByHand(hand: Hand, base: Shown, arena: Arena, shelf: DragShelf | null): Dragged | null {
   if (hand.kind === 'gap') {
-    const made = shelf?.(base.plan, base.resolved, hand.track, hand.leg, Math.max(LEAST_GAP_M, hand.groundM));
+    const groundM = Math.max(LEAST_GAP_M, hand.groundM);
+    const made = shelf?.typeDistance(base.plan, base.resolved, hand.track, hand.leg, groundM);
     return made?.ok ? { plan: soundPlan(made.plan), guides: [], words: null } : null;
+  }
+  if (hand.kind === 'figure') {
+    const made = shelf?.dragFigure(base.plan, base.resolved, hand);
+    return made ? { plan: soundPlan(made.plan), guides: [], words: made.words, at: made.at } : null;
   }
   if (hand.kind === 'edits')
     return { plan: soundPlan(editPlan(base.plan, base.resolved, hand.edits)), guides: [], words: null };
@@ -67,12 +75,14 @@ export function shownByHand(
   base: Shown,
   arena: Arena,
   show: (plan: Plan) => Shown,
-  shelf: TypeDistance | null,
+  shelf: DragShelf | null,
 ): Made | null {
   const made = madeByHand(hand, base, arena, shelf);
   if (!made) return null;
-  const { plan, guides, words } = made;
-  return { shown: show(plan), drag: hand.kind === 'things' ? { guides, words, item: hand.item } : null };
+  const { plan, guides, words, at } = made;
+  const isTold = hand.kind === 'things' || hand.kind === 'figure';
+  const item = hand.kind === 'things' ? hand.item : null;
+  return { shown: show(plan), drag: isTold ? { guides, words, item, ...(at ? { at } : {}) } : null };
 }
 
 /** The heading that the knob stands for: that of the first thing that has one. */

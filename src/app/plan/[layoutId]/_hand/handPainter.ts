@@ -1,7 +1,7 @@
 import { formatReading, type LayOut, type Plan } from '@/core';
 import { planShower } from '../_state/planShower';
 import type { Shown } from '../_state/usePlanEditor';
-import { shownByHand, type TypeDistance } from './hand';
+import { shownByHand, type DragShelf } from './hand';
 import { movedNames, partsOf, type Parts } from './movedParts';
 import { ribbonPicture } from './ribbonPicture';
 import { sameParts } from './sameParts';
@@ -11,7 +11,7 @@ import type { PaintedOn, Part, Said, Told } from './told';
 export type PainterWays = {
   layOut: LayOut;
   /** Types distances of exercises; null where the shelf is not there. */
-  shelf: TypeDistance | null;
+  shelf: DragShelf | null;
   /** An empty canvas to draw parts on. */
   blank: () => PaintedOn;
   /** Runs work once everything is told that is told now. */

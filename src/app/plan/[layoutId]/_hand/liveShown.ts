@@ -1,10 +1,10 @@
-import type { SnapGuide } from '@/core';
+import type { PointM, SnapGuide } from '@/core';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { Shown } from '../_state/usePlanEditor';
 import type { Hand } from './hand';
 
 /** What the hand is told of what it drags. */
-export type DragView = { guides: SnapGuide[]; words: string | null; item: string };
+export type DragView = { guides: SnapGuide[]; words: string | null; item: string | null; at?: PointM };
 
 /** What a hand makes of a layout: shown, and not made yet. */
 export type Made = { shown: Shown; drag: DragView | null };

@@ -1,11 +1,11 @@
-import { layOutPlaced, typeDistance } from '@/core';
+import { dragFigure, layOutPlaced, typeDistance } from '@/core';
 import { handPainter } from './handPainter';
 import type { FromPainter, ToPainter } from './told';
 
 /** The painter beside the page: it is told the same, and paints on canvases that the page handed over. */
 const paint = handPainter({
   layOut: layOutPlaced,
-  shelf: typeDistance,
+  shelf: { typeDistance, dragFigure },
   blank: () => new OffscreenCanvas(1, 1),
   later: inNextTask(),
   say,

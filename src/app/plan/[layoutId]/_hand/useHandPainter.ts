@@ -3,7 +3,7 @@ import type { LayOut } from '@/core';
 import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import type { EditorGround, Shown } from '../_state/usePlanEditor';
 import { facesOf } from './fontFaces';
-import type { TypeDistance } from './hand';
+import type { DragShelf } from './hand';
 import { handPainter } from './handPainter';
 import type { LiveStore } from './liveShown';
 import { standNumber } from './standNumber';
@@ -16,7 +16,7 @@ export type Painting = {
   place: 'page' | 'worker';
 };
 
-type PaintedFor = { live: LiveStore; shown: Shown; ground: EditorGround; layOut: LayOut; shelf: TypeDistance | null };
+type PaintedFor = { live: LiveStore; shown: Shown; ground: EditorGround; layOut: LayOut; shelf: DragShelf | null };
 
 /**
  * Paints what hands make of a layout: beside the page once that is there, so that the page has nothing to do in a drag but to

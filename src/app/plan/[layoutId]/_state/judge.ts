@@ -1,3 +1,3 @@
 /** What judges a layout is heavy, and not needed before the page is there: it is loaded behind it. */
-export { layOutPlaced, oneMore, planCautions, typeAsked, typeDistance, typeHeight } from '@/core';
+export { dragFigure, layOutPlaced, oneMore, planCautions, typeAsked, typeDistance, typeHeight } from '@/core';
 export { offeredMend } from './offeredMend';

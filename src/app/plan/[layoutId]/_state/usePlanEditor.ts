@@ -17,7 +17,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Edited } from './autosaver';
 import { planShower } from './planShower';
 import { commit, redo, startHistory, undo } from './history';
-import { madeByHand, shownByHand, type Hand, type TypeDistance } from '../_hand/hand';
+import { madeByHand, shownByHand, type Hand, type DragShelf } from '../_hand/hand';
 import { liveStore, whenAsked } from '../_hand/liveShown';
 import { standNumber } from '../_hand/standNumber';
 import { useHandPainter } from '../_hand/useHandPainter';
@@ -80,14 +80,16 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   /** What a hand made, as one undo step. */
   const letGo = useCallback(
     (hand: Hand) => {
-      const make = (typing: TypeDistance | null) => {
+      const make = (typing: DragShelf | null) => {
         const made = madeByHand(hand, shown, ground.arena, typing);
         change(stood => made?.plan ?? stood);
       };
       // A hand may be quicker than the shelf comes.
-      if (hand.kind !== 'gap' || shelf) return make(shelf);
+      if ((hand.kind !== 'gap' && hand.kind !== 'figure') || shelf) return make(shelf);
       live.set(null);
-      void import('./judge').then(({ typeDistance }) => make(typeDistance)).catch(() => undefined);
+      void import('./judge')
+        .then(({ typeDistance, dragFigure }) => make({ typeDistance, dragFigure }))
+        .catch(() => undefined);
     },
     [change, live, shown, ground.arena, shelf],
   );
@@ -132,13 +134,13 @@ export type MadeOnServer = {
 };
 
 /** Lays out exercises: at first as the server did, and by the shelf once it is there; then their distances can be dragged too. */
-function useShelf(laid: Record<string, LaidOut>): { layOut: LayOut; shelf: TypeDistance | null } {
-  const [opened, setOpened] = useState<{ layOut: LayOut; shelf: TypeDistance } | null>(null);
+function useShelf(laid: Record<string, LaidOut>): { layOut: LayOut; shelf: DragShelf | null } {
+  const [opened, setOpened] = useState<{ layOut: LayOut; shelf: DragShelf } | null>(null);
   useEffect(() => {
     let gone = false;
     import('./judge')
-      .then(({ layOutPlaced, typeDistance }) => {
-        if (!gone) setOpened({ layOut: layOutPlaced, shelf: typeDistance });
+      .then(({ layOutPlaced, typeDistance, dragFigure }) => {
+        if (!gone) setOpened({ layOut: layOutPlaced, shelf: { typeDistance, dragFigure } });
       })
       // Without it exercises stay as the server laid them out.
       .catch(() => undefined);

@@ -1,4 +1,4 @@
-import { poseAt, type LayoutHorse, type PointM } from '@/core';
+import { poseAt, type FigureGrip, type LayoutHorse, type PointM } from '@/core';
 import type { SandView } from '@/components/Sand/sandView';
 import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
@@ -29,6 +29,8 @@ export type GestureSetting = {
 /** How near something draws what is dragged, as a share of what is shown. */
 const REACH_SHARE = 0.009;
 const LONG_PRESS_MS = 500;
+/** How near a letter draws a figure, metres. */
+const LETTER_REACH_M = 1.5;
 
 type Hold =
   | { kind: 'things'; ids: string[]; item: string }
@@ -36,6 +38,7 @@ type Hold =
   | { kind: 'via'; track: string; leg: number }
   /** `groundM`: as it was when it was taken hold of; `aheadRad`: the way it grows. */
   | { kind: 'gap'; track: string; leg: number; groundM: number; aheadRad: number }
+  | { kind: 'figure'; id: string; grip: FigureGrip }
   | { kind: 'marquee' }
   | { kind: 'sand' };
 
@@ -146,6 +149,8 @@ function takeHold(setting: GestureSetting, target: Element | null, shift: boolea
   const gap = target?.closest<SVGElement>('[data-gap]')?.dataset;
   const taken = gap && gapOf(base, gap.track ?? '', Number(gap.gap));
   if (taken) return taken;
+  const figure = riding ? null : figureUnder(target, selection);
+  if (figure) return figure;
   const item = target?.closest<SVGElement>('[data-item]')?.dataset.item;
   if (item !== undefined && !riding) {
     const thing = thingOf(base.resolved, item);
@@ -154,6 +159,14 @@ function takeHold(setting: GestureSetting, target: Element | null, shift: boolea
     return { kind: 'things', ids, item };
   }
   return shift ? { kind: 'marquee' } : { kind: 'sand' };
+}
+
+/** A figure that is selected, or an end of it: what is not selected does not hinder the hand that moves the sheet. */
+function figureUnder(target: Element | null, { ids }: Selection): Hold | null {
+  const held = target?.closest<SVGElement>('[data-figure]')?.dataset;
+  if (!held?.figure || !ids.includes(held.figure) || ids.length > 1) return null;
+  const { grip } = held;
+  return { kind: 'figure', id: held.figure, grip: grip === 'begin' || grip === 'end' ? grip : 'whole' };
 }
 
 /** A distance of an exercise, to be dragged. */
@@ -177,6 +190,10 @@ function handOf({ window: sand, horse }: GestureSetting, hold: Hold, { from, to,
     }
     case 'turn':
       return { ...hold, towards: to, free };
+    case 'figure': {
+      const by = { xM: to.xM - from.xM, yM: to.yM - from.yM };
+      return { ...hold, by, reachM: free ? 0 : LETTER_REACH_M };
+    }
     case 'gap': {
       const aheadM = (to.xM - from.xM) * Math.cos(hold.aheadRad) + (to.yM - from.yM) * Math.sin(hold.aheadRad);
       const groundM = hold.groundM + aheadM;
@@ -229,6 +246,8 @@ function tapped(setting: GestureSetting, event: Event, xy: [number, number], tog
   const leg = target?.closest<SVGElement>('[data-leg]')?.dataset;
   if (leg?.leg !== undefined && leg.track !== undefined)
     return onSelect({ ids: [], leg: { track: leg.track, leg: Number(leg.leg) } });
+  const figure = target?.closest<SVGElement>('[data-figure]')?.dataset.figure;
+  if (figure !== undefined && !riding) return onSelect(selectThing(selection, figure, together));
   if (!together && !target?.closest('[data-knob], [data-via], [data-gap], [data-grow]'))
     onSelect({ ids: [], leg: null });
 }

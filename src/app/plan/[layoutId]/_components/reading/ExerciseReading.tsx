@@ -3,8 +3,11 @@
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   breakApart,
+  figuresHome,
+  isAtItsLetters,
   layoutLabels,
   placeMoved,
+  type Arena,
   type ExerciseParams,
   type Fence,
   type PlacedRecipe,
@@ -78,7 +81,9 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
           key={spec.key}
           spec={spec}
           params={params}
-          onParams={next => put({ params: { ...placed.params, ...changed(params, next) } })}
+          place={{ kind: placed.kind, arena, rein: placed.rein }}
+          isMoved={!isAtItsLetters(arena, placed)}
+          onParams={next => put(withParams(exercise, next, arena))}
         />
       ))}
       <MultiSelect
@@ -126,6 +131,17 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
 function entryOf({ placed, laid }: ResolvedExercise): Pose {
   const [track] = laid.tracks;
   return (track?.kind === 'figures' ? track.figures[0]?.figure.start : undefined) ?? placed.place;
+}
+
+const PLACE_KEYS = ['from', 'to', 'arrives'] as const;
+
+/** With what it asks changed; a letter that was chosen is where it lies, however it was moved before. */
+function withParams({ placed, params }: ResolvedExercise, next: ExerciseParams, arena: Arena): Partial<PlacedRecipe> {
+  const lettered = PLACE_KEYS.some(key => next[key] !== params[key]);
+  return {
+    params: { ...placed.params, ...changed(params, next) },
+    ...(lettered ? { place: figuresHome(arena, placed.rein) } : {}),
+  };
 }
 
 /** What differs: all that stays as usual follows the horses still. */

@@ -7,11 +7,14 @@ import {
   gridWords,
   paramFault,
   parseLength,
+  placeOptions,
   withElement,
   withoutElement,
+  type Arena,
   type ExerciseParam,
   type ExerciseParams,
   type ParamSpec,
+  type Rein,
 } from '@/core';
 import { ActionIcon, Group, Select, Switch, Text } from '@mantine/core';
 import { IconPlus, IconX } from '@tabler/icons-react';
@@ -19,12 +22,16 @@ import { IconPlus, IconX } from '@tabler/icons-react';
 type ParamFieldProps = {
   spec: ParamSpec;
   params: ExerciseParams;
+  /** The arena and rein that its letters are called in. */
+  place: { kind: string; arena: Arena; rein: Rein };
+  /** It was moved from where its letters are. */
+  isMoved: boolean;
   /** All that it asks, changed. */
   onParams: (params: ExerciseParams) => void;
 };
 
 /** One thing that an exercise asks, in the field that suits it. */
-export function ParamField({ spec, params, onParams }: ParamFieldProps) {
+export function ParamField({ spec, params, place, isMoved, onParams }: ParamFieldProps) {
   const { say } = useLengths();
   const value = params[spec.key]!;
   const onChange = (next: ExerciseParam) => onParams({ ...params, [spec.key]: next });
@@ -46,6 +53,7 @@ export function ParamField({ spec, params, onParams }: ParamFieldProps) {
         <Switch label={spec.label} checked={value === true} onChange={event => onChange(event.currentTarget.checked)} />
       );
     case 'choice':
+      if (isPlaceKey(spec.key)) return <PlaceChoice {...{ spec, params, place, isMoved, onChange }} />;
       return (
         <Select
           label={spec.label}
@@ -64,6 +72,34 @@ export function ParamField({ spec, params, onParams }: ParamFieldProps) {
     case 'lengths':
       return null;
   }
+}
+
+const isPlaceKey = (key: string): key is 'from' | 'to' | 'arrives' => ['from', 'to', 'arrives'].includes(key);
+
+type PlaceChoiceProps = Pick<ParamFieldProps, 'params' | 'place' | 'isMoved'> & {
+  spec: Extract<ParamSpec, { kind: 'choice' }>;
+  onChange: (value: string) => void;
+};
+
+/** The letters and lines of this arena at which it may begin or end, as they are called on its rein. */
+function PlaceChoice({ spec, params, place, isMoved, onChange }: PlaceChoiceProps) {
+  const { kind, arena, rein } = place;
+  const key = spec.key as 'from' | 'to' | 'arrives';
+  const value = params[key] as string;
+  const from = typeof params.from === 'string' ? params.from : '';
+  const options = placeOptions(kind, key, spec.options, { arena, rein, from });
+  if (options.length < 2) return null;
+  const isLettered = !['its usual place', 'by its length', 'where it comes'].includes(value);
+  return (
+    <Select
+      label={spec.label}
+      description={isMoved && isLettered ? 'Moved away from there: choose it again to go back.' : undefined}
+      data={options}
+      value={isMoved && isLettered ? null : value}
+      placeholder={isMoved ? 'moved' : ''}
+      onChange={next => next !== null && onChange(next)}
+    />
+  );
 }
 
 function readNumber(typed: string) {

@@ -131,9 +131,9 @@ function FigureRow({ id, title, isSecond, calls, onPoint }: RowProps) {
       </ActionIcon>
       <div>
         <strong>{title}</strong>
-        {calls.map(({ where, what, gait, rein }, index) => (
+        {calls.map(({ where, what, gait, rein, then }, index) => (
           <Text key={index} size="xs">
-            {where}: {what}, {gait.replace('-', ' ')}, {rein} rein
+            {where}: {what}, {gait.replace('-', ' ')}, {rein} rein{then.length > 0 && `; ${then.join('; ')}`}
           </Text>
         ))}
       </div>

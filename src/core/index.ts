@@ -412,6 +412,7 @@ export { itemsAsSet, outOfPlace, type AsSet, type GroundTruth, type OutOfPlace }
 export {
   DEPARTS,
   FENCE_OUTCOMES,
+  SLIPS,
   FIGURE_POINTS,
   HEAD_HEIGHTS,
   LANDINGS,
@@ -462,6 +463,7 @@ export { afterFailure } from './lesson/afterFailure';
 export { expectedWork, plannedOf, plannedWork, type PlannedWork } from './work/expectedWork';
 export { NO_WORK, passWork, sumWork, workLeft, type Work } from './work/passWork';
 export { questionWork, trackWork, type QuestionWork } from './work/questionWork';
+export { spotsTogether, type SpotsTogether } from './lesson/spotsTogether';
 export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHere';
 export { USUAL_RULES, type YardRules } from './lesson/yardRules';
 export { stageGate, USUAL_GATE, type GatedQuestion, type GateRule, type StageGate } from './lesson/stageGate';

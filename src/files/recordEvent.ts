@@ -6,6 +6,7 @@ import {
   LANDINGS,
   LEADS,
   RIDE_DIRECTIONS,
+  SLIPS,
   TAKE_OFFS,
   TRACK_GAITS,
   TRANSITIONS,
@@ -65,6 +66,10 @@ export const MarkOnPaper = z.discriminatedUnion('kind', [
     part: z.number().int().min(1).max(99).optional(),
     point: z.enum(FIGURE_POINTS),
     kept: z.boolean(),
+  }),
+  kind('slip', {
+    ...{ place: Place, part: z.number().int().min(1).max(99).optional() },
+    ...{ from: z.enum(SLIPS), at: OnSand.optional() },
   }),
   kind('quality', { value: z.number().int().min(1).max(5) }),
   kind('spot', { at: OnSand }),

@@ -12,6 +12,7 @@ export const LOOKS = [
     'markedWay',
     'markedLeg',
     'head',
+    'aslant',
     'lead',
     'hoof',
     'airHoof',

@@ -19,7 +19,9 @@ const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seven
 /** The parts of a figure in the order ridden, counted from 1; none where it is marked as a whole. */
 export function figureParts(arena: Arena, planned: PlannedFigure, gait: TrackGait): FigurePartDrawn[] {
   if (!(planned.figure.kind in PART_NAMES)) return [];
-  const ride = rideFigure({ ...planned, parts: [] }, gait, arena);
+  // A loop that is yielded out of is one loop: without the yield it is one piece.
+  const figure = planned.figure.kind === 'serpentine' ? { ...planned.figure, yieldM: 0 } : planned.figure;
+  const ride = rideFigure({ ...planned, figure, parts: [] }, gait, arena);
   if (!ride.ok) return [];
   return ride.pieces.flatMap((piece, index) =>
     piece.kind === 'stretch' ? [{ part: index + 1, words: partWords(planned, index + 1), chain: piece.chain }] : [],

@@ -76,3 +76,15 @@ test('what is done on the spot has no length, and stands between', () => {
   ]);
   expect(halt).toMatchObject({ figure: 0, gait: null, asked: 'halt', fromM: 0, toM: 0 });
 });
+
+// Common practice, no source: in on a bend, or yielding in with outside flexion (two schools); out from the inside leg in both.
+test.each([
+  ['bend', ['yielding out']],
+  ['yield', ['yielding in', 'yielding out']],
+] as const)('a spiral of the school “%s” is told by where it yields', (school, told) => {
+  for (const rein of ['left', 'right'] as const) {
+    const start = wallPose(ARENA, 'near', 10, rein);
+    const bands = bandsOf([planned('s', { kind: 'spiral', start, rein, diametersM: [20, 15, 10], school, times: 1 })]);
+    expect([...new Set(bands.flatMap(({ asked }) => asked ?? []))]).toEqual(told);
+  }
+});

@@ -1,8 +1,8 @@
 import type { TrackGait } from '../layout/trackGait';
-import type { Rein } from '../track/rein';
 import type { Pace } from './figure';
 import type { Session } from './rideSession';
-import type { RidePiece } from './stretch';
+import { sideOfRein, type Rein } from '../track/rein';
+import type { RidePiece, Sideways, Stretch } from './stretch';
 
 /**
  * A part of a session in which one thing is ridden: one figure, or the way to the next (null), in one gait, on one rein, in one pace.
@@ -15,6 +15,8 @@ export type SessionBand = {
   gait: TrackGait | null;
   rein: Rein;
   pace: Pace;
+  /** The body's angle to the way, radians; null where it is on one track. */
+  bodyRad: number | null;
   /** What is asked of the body or done on the spot: "shoulder-in", "halt"; null for plain riding. */
   asked: string | null;
   /** Its pieces, by their places in the session. */
@@ -38,13 +40,30 @@ export function sessionBands({ pieces, figureOf }: Extract<Session, { ok: true }
   return bands;
 }
 
-function askedOf(piece: RidePiece): Pick<SessionBand, 'gait' | 'rein' | 'pace' | 'asked'> {
+function askedOf(piece: RidePiece): Pick<SessionBand, 'gait' | 'rein' | 'pace' | 'asked' | 'bodyRad'> {
   const { rein } = piece;
   if (piece.kind === 'station')
-    return { gait: null, rein, pace: 'normal', asked: piece.deed.kind.replaceAll('-', ' ') };
+    return { gait: null, rein, pace: 'normal', bodyRad: null, asked: piece.deed.kind.replaceAll('-', ' ') };
   const { gait, pace, sideways, counterBend, rest } = piece;
   const resting = rest?.replace('-', ' ') ?? null;
-  return { gait, rein, pace, asked: sideways?.movement ?? (counterBend ? 'counter-bend' : resting) };
+  const bodyRad = sideways?.bodyRad ?? null;
+  return {
+    gait,
+    rein,
+    pace,
+    bodyRad,
+    asked: (sideways && sidewaysWords(piece, sideways)) ?? (counterBend ? 'counter-bend' : resting),
+  };
+}
+
+/** On a circle a horse yields in or out; on a line the movement is called by its name. */
+export function sidewaysWords(
+  { chain, rein }: Pick<Stretch, 'chain' | 'rein'>,
+  { movement, bodyRad }: Sideways,
+): string {
+  const isRound = chain.segments.some(({ kind }) => kind === 'arc');
+  if (movement !== 'leg-yield' || !isRound) return movement;
+  return Math.sign(bodyRad) === sideOfRein(rein) ? 'yielding out' : 'yielding in';
 }
 
 const isAlike = (a: SessionBand, b: SessionBand) =>

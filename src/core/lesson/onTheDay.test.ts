@@ -6,6 +6,7 @@ import type { Rein } from '../track/rein';
 import { afterFailure } from './afterFailure';
 import { repeatedFaults } from './repeatedFault';
 import { stageGate } from './stageGate';
+import { firstImprovement, improvement } from './improvement';
 import { stopHere } from './stopHere';
 
 let count = 0;
@@ -103,9 +104,15 @@ describe('when a stage is over', () => {
     const quality = (value: number): TappedMark => ({ kind: 'quality', value });
     expect(stopHere([pass('left')], better)).toBeNull();
     expect(stopHere([pass('left', DOWN), pass('right')], better)).toBeNull();
-    expect(stopHere([pass('left', DOWN), pass('left')], better)).toContain('clearly better');
+    expect(stopHere([pass('left', DOWN), pass('left')], better)).toContain('Before: down. Now: clean.');
     expect(stopHere([pass('left', quality(3)), pass('left', quality(3))], better)).toBeNull();
-    expect(stopHere([pass('left', quality(3)), pass('left', quality(4))], better)).toContain('clearly better');
+    expect(stopHere([pass('left', quality(3)), pass('left', quality(4))], better)).toContain(
+      'Before: clean, quality 3 of 5. Now: clean, quality 4 of 5.',
+    );
+    // What was better once and is not now is no place to stop, but it is told.
+    const passes = [pass('left', DOWN), pass('left'), pass('left', DOWN)];
+    expect(improvement(passes)).toBeNull();
+    expect(firstImprovement(passes)).toEqual({ before: 'down', after: 'clean' });
   });
 });
 

@@ -9,6 +9,8 @@ export type PairEnd = {
   ridden: string;
   /** Null where nothing was clean. */
   best: string | null;
+  /** What became clearly better, from what to what; null where nothing did. */
+  change: string | null;
   /** Null where too little was ridden on one rein to say anything. */
   reins: string | null;
   next: string[];
@@ -30,6 +32,7 @@ export function pairEnd(passes: readonly ToldPass[], stages: readonly ToldStage[
   return {
     ridden: riddenWords(counted),
     best: bestWords(counted, stages),
+    change: changeWords(summary),
     reins: reinWords(counted),
     next: summary.next,
     summary,
@@ -64,6 +67,12 @@ function bestWords(counted: readonly ToldPass[], stages: readonly ToldStage[]): 
   const asked = isSaid ? stage : `${stage}, ${farthest.questionWords}`;
   if (run.length === 1) return `${asked}: clean${on}.`;
   return `${asked}: ${run.length} clean one after the other${on}.`;
+}
+
+/** The last question in which something became clearly better. */
+function changeWords({ stages }: PairSummary): string | null {
+  const found = stages.findLast(({ change }) => change !== null);
+  return found?.change ? `${found.question}: from ${found.change.before} to ${found.change.after}.` : null;
 }
 
 function longestRun(passes: readonly ToldPass[]): ToldPass[] {

@@ -19,7 +19,7 @@ test('what was ridden, how, and the next stage where it was earned', () => {
   const { stages, next } = pairSummary(passes, STAGES);
   expect(stages).toEqual([
     {
-      ...{ stage: 'poles', question: 'line', left: 2, right: 2, without: 0, clean: 4 },
+      ...{ stage: 'poles', question: 'line', left: 2, right: 2, without: 0, clean: 4, change: null },
       passes: ['left rein: clean', 'right rein: clean', 'left rein: clean', 'right rein: clean'],
     },
   ]);

@@ -1,5 +1,6 @@
 import { markWords } from '../record/markWords';
 import { standingMarks } from '../record/passMark';
+import { firstImprovement, type Improvement } from './improvement';
 import { isVoid, passFaults } from '../record/passJudged';
 import type { PassRecord } from '../record/passRecord';
 import { trackKey } from '../question/questionKey';
@@ -25,6 +26,8 @@ export type StageSummary = {
   /** Passes of a track that changes the rein. */
   without: number;
   clean: number;
+  /** The first clear change for the better, before and after; null where there was none. */
+  change: Improvement | null;
   /** Pass by pass, in words. */
   passes: string[];
 };
@@ -76,6 +79,7 @@ function summaryOf(stage: string, passes: readonly ToldPass[]): StageSummary {
   return {
     ...{ stage, question: passes[0]!.questionWords, left: on('left'), right: on('right'), without: on(null) },
     clean: counted.filter(pass => passFaults(pass).length === 0).length,
+    change: firstImprovement(passes),
     passes: passes.map(passWords),
   };
 }

@@ -1,6 +1,6 @@
 import type { StopRule } from '../exercises/exercise';
+import { improvement } from './improvement';
 import { isVoid, lineRidden, passFaults } from '../record/passJudged';
-import { standingMarks } from '../record/passMark';
 import type { PassRecord } from '../record/passRecord';
 import type { Rein } from '../track/rein';
 
@@ -55,21 +55,9 @@ function reasonToStop(counted: readonly Ridden[], { stop, eachRein, hasReins, no
       const minutes = (nowMs - counted[0]!.riddenAtMs) / 60_000;
       return minutes < stop.minutes ? null : `${Math.floor(minutes)} minutes at this: ${stop.minutes} were planned.`;
     }
-    case 'first clear improvement':
-      return isImprovement(counted) ? 'That was clearly better: a good place to stop.' : null;
+    case 'first clear improvement': {
+      const change = improvement(counted);
+      return change && `That was clearly better: a good place to stop. Before: ${change.before}. Now: ${change.after}.`;
+    }
   }
-}
-
-/** Clean after a fault on the same rein, or a better mark for quality than any before on it. */
-function isImprovement(counted: readonly Ridden[]): boolean {
-  const last = counted[counted.length - 1]!;
-  const before = counted.slice(0, -1).filter(({ rein }) => rein === last.rein);
-  if (before.length === 0 || passFaults(last).length > 0) return false;
-  if (passFaults(before[before.length - 1]!).length > 0) return true;
-  const [now, best] = [qualityOf(last), Math.max(...before.map(pass => qualityOf(pass) ?? 0))];
-  return now !== null && best > 0 && now > best;
-}
-
-function qualityOf({ marks }: Ridden): number | null {
-  return standingMarks(marks).find(mark => mark.kind === 'quality')?.value ?? null;
 }

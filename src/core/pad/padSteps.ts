@@ -1,5 +1,7 @@
 import { poseAt, type Chain } from '../geometry/chain';
-import type { PointM } from '../geometry/pointM';
+import { distanceM, type PointM } from '../geometry/pointM';
+import type { PlannedFigure } from '../figures/figure';
+import { rideFigure } from '../figures/rideFigure';
 import { figureParts } from '../figures/figureParts';
 import { figureWords } from '../figures/figureWords';
 import { transitionsOf } from '../figures/transitionsAsked';
@@ -15,7 +17,8 @@ export type PadStep = { label: string; words: string; at: PointM } & (
   | { kind: 'fence'; place: number; item: string }
   | { kind: 'pole'; place: number; item: string; lies: boolean }
   | { kind: 'transition'; place: number; from: TrackGait | 'halt'; to: TrackGait | 'halt' }
-  | { kind: 'figure'; place: number; part: number | null; chain: Chain | null }
+  /** `aside`: where the horse goes sideways in it; null where it stays on one track. */
+  | { kind: 'figure'; place: number; part: number | null; chain: Chain | null; aside: PointM | null }
 );
 
 /**
@@ -44,17 +47,32 @@ export function padSteps(asked: Layout, reckoned: ReckonedTrack, labels: Pick<La
   const figures = track.figures.flatMap((planned, index): PadStep[] => {
     const place = index + 1;
     const parts = figureParts(asked.arena, planned, planned.gait ?? track.gait);
+    const asides = asidesOf(asked.arena, planned, planned.gait ?? track.gait);
     const name = figureWords(planned);
     if (parts.length > 1)
       return parts.map(({ part, words, chain }) => ({
         ...{ kind: 'figure', place, part, chain, label: String((number += 1)) },
+        aside: nearestTo(asides, middleOf(chain)),
         ...{ words: track.figures.length > 1 ? `${words}, ${name}` : words, at: middleOf(chain) },
       }));
     const chain = wholeOf(reckoned, planned.figure.start.at);
     const label = String((number += 1));
-    return [{ kind: 'figure', place, part: null, chain, label, words: name, at: planned.figure.start.at }];
+    const [aside = null] = asides;
+    const at = aside ?? planned.figure.start.at;
+    return [{ kind: 'figure', place, part: null, chain, label, words: name, at, aside }];
   });
   return [...transitions, ...figures];
+}
+
+/** Where in a figure the horse goes sideways: the middle of each such stretch. */
+function asidesOf(arena: Layout['arena'], planned: PlannedFigure, gait: TrackGait): PointM[] {
+  const ride = rideFigure(planned, gait, arena);
+  if (!ride.ok) return [];
+  return ride.pieces.flatMap(piece => (piece.kind === 'stretch' && piece.sideways ? [middleOf(piece.chain)] : []));
+}
+
+function nearestTo(points: readonly PointM[], at: PointM): PointM | null {
+  return [...points].sort((a, b) => distanceM(a, at) - distanceM(b, at))[0] ?? null;
 }
 
 const gaitWord = (gait: TrackGait | 'halt') => gait.replace('-', ' ');

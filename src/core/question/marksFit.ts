@@ -19,7 +19,7 @@ export function marksFit(layout: Layout, question: Question, marks: readonly Pas
     if (mark.kind === 'transition') return mark.place <= changes;
     if (mark.kind === 'gait') return mark.from === undefined || mark.from <= stops;
     if (!('place' in mark) || mark.place === null) return true;
-    if (mark.kind === 'figure') return mark.place <= figures;
+    if (mark.kind === 'figure' || mark.kind === 'slip') return mark.place <= figures;
     if (mark.kind === 'fault' && stops === 0) return true;
     return mark.place <= (mark.kind === 'strides' || mark.kind === 'footfall' ? stops - 1 : stops);
   });

@@ -59,6 +59,8 @@ export function markWords(
       return mark.height === 'as wanted' ? 'head as wanted' : `head ${mark.height}`;
     case 'figure':
       return `${mark.point} ${mark.kept ? 'kept' : 'lost'} in ${nameOf(mark.place, mark.part)}`;
+    case 'slip':
+      return `off the ${mark.from} in ${nameOf(mark.place, mark.part)}`;
     case 'quality':
       return `quality ${mark.value} of 5`;
     case 'spot':

@@ -63,7 +63,7 @@ function ridden({ marks, direction }: EndedPass, stops: number): number[] {
 
 /** The stop that a mark shows the pair came to: strides and footfalls are of the leg that leads there. */
 function stopsOf(mark: PassMark, direction: RideDirection): number[] {
-  if (!('place' in mark) || mark.place === null || mark.kind === 'figure') return [];
+  if (!('place' in mark) || mark.place === null || mark.kind === 'figure' || mark.kind === 'slip') return [];
   if (mark.kind !== 'strides' && mark.kind !== 'footfall') return [mark.place - 1];
   return [direction === 'other-way' ? mark.place - 1 : mark.place];
 }

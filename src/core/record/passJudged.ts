@@ -52,6 +52,8 @@ function faultOf(mark: PassMark, { asked, gait }: JudgedPass['question']): strin
       return mark.how === 'prompt' ? null : transitionWords(mark);
     case 'figure':
       return mark.kept ? null : `${mark.point} lost`;
+    case 'slip':
+      return `off the ${mark.from}`;
     case 'strides': {
       const wanted = asked[mark.place - 1] ?? null;
       if (wanted === null || wanted === mark.count) return null;
@@ -80,7 +82,8 @@ function faultOf(mark: PassMark, { asked, gait }: JudgedPass['question']): strin
 function placeOf(mark: PassMark): Omit<PassFault, 'what'> {
   if (mark.kind === 'transition') return { place: null };
   if (mark.kind === 'gait') return { place: mark.from ?? null };
-  if (mark.kind === 'figure') return { place: mark.place, ...(mark.part !== undefined && { part: mark.part }) };
+  if (mark.kind === 'figure' || mark.kind === 'slip')
+    return { place: mark.place, ...(mark.part !== undefined && { part: mark.part }) };
   return { place: 'place' in mark ? mark.place : null };
 }
 

@@ -14,6 +14,8 @@ export const DEPARTS = ['right', 'wrong lead', 'ran into it'] as const;
 export const TRANSITIONS = ['prompt', 'late', 'ran into it', 'wrong lead'] as const;
 export const HEAD_HEIGHTS = ['low', 'as wanted', 'high'] as const;
 export const FIGURE_POINTS = ['shape', 'bend', 'rhythm'] as const;
+/** What a horse slips away from in sideways work. */
+export const SLIPS = ['left hand', 'right hand', 'left leg', 'right leg'] as const;
 
 /** What can go wrong between fences or in a figure; a yard may have words of its own beside these. */
 export const RIDE_FAULTS: readonly string[] = ['break of gait', 'drift left', 'drift right', 'rush', 'spooked'];
@@ -31,7 +33,7 @@ export const RIDER_MARKS: readonly string[] = [
 /**
  * One thing noted in a pass. `place` counts from 1: the gap of a footfall (null: the row as a whole), the leg of strides,
  * the item of everything else, the figure of a figure's (`part`: its loop or circle), the transition of a transition's.
- * `tapsMs`: when each stride was tapped, from the first tap on. A gait may be ridden `from` a stop on.
+ * `at`: where on the sand a slip was. `tapsMs`: when each stride was tapped, from the first tap on. A gait may be ridden `from` a stop on.
  */
 export type PassMark = { id: string } & (
   | { kind: 'footfall'; place: number | null; fraction: number }
@@ -56,6 +58,7 @@ export type PassMark = { id: string } & (
   | { kind: 'gait'; ridden: TrackGait; from?: number }
   | { kind: 'head'; height: (typeof HEAD_HEIGHTS)[number] }
   | { kind: 'figure'; place: number; part?: number; point: (typeof FIGURE_POINTS)[number]; kept: boolean }
+  | { kind: 'slip'; place: number; part?: number; from: (typeof SLIPS)[number]; at?: PointM }
   | { kind: 'quality'; value: number }
   | { kind: 'spot'; at: PointM }
   | { kind: 'rider'; what: string }
@@ -83,6 +86,7 @@ export function markSubject(mark: TappedMark): string | null {
     case 'spot':
     case 'rider':
     case 'fault':
+    case 'slip':
       return null;
     case 'gait':
       return `gait ${mark.from ?? 'whole'}`;

@@ -103,7 +103,7 @@ function wayVisits(day: readonly ReviewPass[]): Visit[] {
 }
 
 const spotsIn = ({ marks }: Pick<ReviewPass, 'marks'>) =>
-  marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
+  marks.flatMap(mark => ((mark.kind === 'spot' || mark.kind === 'slip') && mark.at ? [mark.at] : []));
 
 /** Rides of the same pair over the same thing at the same place, added up. */
 function together(visits: readonly Visit[]): Visit[] {

@@ -1,9 +1,12 @@
 import {
+  askedLayout,
   layoutLabels,
+  measureSession,
   offeredQuestions,
   questionToday,
   questionWords,
   resolvePlan,
+  rideSession,
   USUAL_STAGE_MIN,
   type Layout as CoreLayout,
   type LessonStage,
@@ -65,7 +68,8 @@ function stageOf(layoutId: string, asks: OfferedQuestion, resolved: ResolvedPlan
     const own = what.over.kind === 'figures' ? `${exercise.guidance.title}: ${lower(name)}` : name;
     return [
       {
-        ...{ asks, layoutId, name: (own || called).slice(0, 60), focus, seat, minutes: USUAL_STAGE_MIN },
+        ...{ asks, layoutId, name: (own || called).slice(0, 60), focus, seat },
+        minutes: what.over.kind === 'figures' ? flatMinutes(asks, resolved, repetitions.eachRein) : USUAL_STAGE_MIN,
         ...{ eachRein: repetitions.eachRein, policy: failure, stop: repetitions.stop },
       },
     ];
@@ -82,6 +86,20 @@ function stageOf(layoutId: string, asks: OfferedQuestion, resolved: ResolvedPlan
       ...{ minutes: USUAL_STAGE_MIN, policy: 'same question again', stop: { when: 'repetitions' } },
     },
   ];
+}
+
+/** Common practice, no source: as long again as it is ridden, for words and for coming back to it. */
+const WITH_WORDS = 2;
+
+/** Minutes for figures of the flat: as often as they are ridden on each rein, at the usual speeds. */
+function flatMinutes(asks: OfferedQuestion, { layout }: ResolvedPlan, eachRein: number): number {
+  const asked = askedLayout(layout, { id: 'flat', ...asks });
+  const track = asked?.tracks[0];
+  if (!asked || track?.kind !== 'figures') return USUAL_STAGE_MIN;
+  const session = rideSession(asked.arena, track.figures, track.gait);
+  if (!session.ok) return USUAL_STAGE_MIN;
+  const { minutes } = measureSession(asked.arena, session.pieces);
+  return Math.min(USUAL_STAGE_MIN, Math.max(1, Math.ceil(minutes * 2 * Math.max(1, eachRein) * WITH_WORDS)));
 }
 
 const lower = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);

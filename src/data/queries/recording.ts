@@ -161,7 +161,7 @@ function refusePlace(mark: PassMark, { stops, figures, transitions }: Places): v
       throw new RecordRefused(`It asks for ${transitions} changes of gait: there is none numbered ${mark.place}.`);
     return;
   }
-  if (mark.kind === 'figure') {
+  if (mark.kind === 'figure' || mark.kind === 'slip') {
     if (mark.place > figures)
       throw new RecordRefused(`There are ${figures} figures: there is no figure ${mark.place}.`);
     return;

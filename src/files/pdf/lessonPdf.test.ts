@@ -53,17 +53,22 @@ const RIDDEN: SheetPair = {
   words: 'Look up earlier — and breathe.',
   asked: [{ stage: 'Four fences', line: 'the same canter throughout', shows: [show(4)] }],
   end: {
-    ...{ ridden: '5 passes, 4 of them clean.', best: 'Four fences: 2 clean one after the other.', reins: null },
+    ...{
+      ridden: '5 passes, 4 of them clean.',
+      best: 'Four fences: 2 clean one after the other.',
+      change: '1, 3, 2: from down to clean.',
+      reins: null,
+    },
     next: ['One more clean pass on the right rein.'],
     summary: {
       stages: [
         {
           ...{ stage: 'Poles on the curve', question: 'Poles on the curve', clean: 3, passes: passes(3) },
-          ...{ left: 2, right: 1, without: 0 },
+          ...{ left: 2, right: 1, without: 0, change: null },
         },
         {
           ...{ stage: 'Four fences', question: '1, 3, 2', clean: 1, passes: ['clean', 'down at fence 3'] },
-          ...{ left: 0, right: 0, without: 2 },
+          ...{ left: 0, right: 0, without: 2, change: { before: 'down', after: 'clean' } },
         },
       ],
       next: ['One more clean pass on the right rein.'],
@@ -76,7 +81,14 @@ const WAITING: SheetPair = {
     { stage: 'Four fences', line: 'the same canter throughout', shows: [show(4)] },
     { stage: 'And in five', line: '', shows: [show(5)] },
   ],
-  end: { ridden: 'Nothing was ridden.', best: null, reins: null, next: [], summary: { stages: [], next: [] } },
+  end: {
+    ridden: 'Nothing was ridden.',
+    best: null,
+    change: null,
+    reins: null,
+    next: [],
+    summary: { stages: [], next: [] },
+  },
 };
 
 const SHEET: LessonSheet = {

@@ -171,6 +171,7 @@ function riddenPart(paper: PdfPaper, pair: SheetPair): void {
 function endPart(paper: PdfPaper, { work, end }: SheetPair): void {
   paper.line({ text: end.ridden }, 0.4);
   if (end.best) paper.line({ text: `Best: ${end.best}` }, 0.4);
+  if (end.change) paper.line({ text: `Better: ${end.change}` }, 0.4);
   if (end.reins) paper.line({ text: end.reins }, 0.4);
   for (const next of end.next) paper.line({ text: `Next: ${next}` }, 0.5);
   paper.line({ text: work, grey: true }, 1);

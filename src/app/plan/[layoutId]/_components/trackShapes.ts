@@ -1,11 +1,12 @@
 import { hoofShapes } from '@/components/Sand/hoofShapes';
 import { paperFrame } from '@/components/Sand/paperFrame';
 import type { SandView } from '@/components/Sand/sandView';
-import type { Shape } from '@/components/Sand/shape';
+import { linePath, type Shape } from '@/components/Sand/shape';
 import { chainPath, chainsPath, wayPoses } from '@/components/Sand/trackPath';
 import {
   chainsOf,
   laneStride,
+  pointAlong,
   strideMarks,
   type Chain,
   type ItemTrack,
@@ -14,6 +15,7 @@ import {
   type ReckonedFigureTrack,
   type ReckonedLeg,
   type ReckonedTrack,
+  type RidePiece,
 } from '@/core';
 import { legMarksOf } from '../_state/legMarksOf';
 import type { LegPlace } from '../_state/selection';
@@ -84,6 +86,7 @@ export function sessionShapes(
   return [
     ...(chosen ? figureWays(track, figures, seen) : [wayShape(chainsPath(seen.view, chains), false, seen)]),
     ...(chosen ? [headShape(chains, seen)] : []),
+    ...(chosen ? aslantShapes(pieces, seen) : []),
     ...hoofShapes(figures === null ? strides : [], strides[0]?.strideM ?? 1, seen),
   ];
 }
@@ -114,6 +117,23 @@ function figureWays(track: ReckonedFigureTrack, pointed: readonly number[] | nul
 
 function wayShape(d: string, chosen: boolean, { textM }: Seen): Shape {
   return { kind: 'path', d, look: chosen ? 'chosenWay' : 'way', strokeM: textM * (chosen ? 0.14 : 0.1) };
+}
+
+/** Common practice, no source: from nose to tail a horse under its rider takes so much ground, metres. */
+const BODY_M = 2.4;
+const BODIES_EVERY_M = 3;
+
+/** Where the horse goes aside: its body across its way, so that yielding in and yielding out are told apart by eye. */
+function aslantShapes(pieces: readonly RidePiece[], { view, textM }: Seen): Shape[] {
+  const d = pieces.flatMap(piece => {
+    if (piece.kind !== 'stretch' || !piece.sideways) return [];
+    const { bodyRad } = piece.sideways;
+    return wayPoses([piece.chain], Math.min(BODIES_EVERY_M, piece.chain.lengthM)).map(({ at, headingRad }) => {
+      const ends = [-BODY_M / 2, BODY_M / 2].map(alongM => view.toPaper(pointAlong(at, headingRad + bodyRad, alongM)));
+      return linePath(ends[0]!, ends[1]!);
+    });
+  });
+  return d.length === 0 ? [] : [{ kind: 'path', d: d.join(''), look: 'aslant', strokeM: textM * 0.3 }];
 }
 
 const HEADS_EVERY_M = 9;

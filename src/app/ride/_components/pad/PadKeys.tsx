@@ -111,7 +111,7 @@ function isPressed(marks: readonly PassMark[], key: PadKey, step: PadStep | null
 
 type MarkKeyProps = { padKey: PadKey; pressed: boolean; disabled: boolean; onTap: () => void };
 
-function MarkKey({ padKey: { name, letter }, pressed, disabled, onTap }: MarkKeyProps) {
+function MarkKey({ padKey: { name, short, letter }, pressed, disabled, onTap }: MarkKeyProps) {
   return (
     <button
       type="button"
@@ -120,9 +120,10 @@ function MarkKey({ padKey: { name, letter }, pressed, disabled, onTap }: MarkKey
       aria-keyshortcuts={letter}
       disabled={disabled}
       data-early={name}
+      aria-label={short === undefined ? undefined : name}
       onClick={onTap}
     >
-      {name}
+      {short ?? name}
       <kbd aria-hidden="true">{letter}</kbd>
     </button>
   );

@@ -14,6 +14,8 @@ function shortWords(mark: PassMark, step: PadStep): string | null {
     case 'transition':
       return mark.kind === 'transition' && mark.place === step.place ? mark.how : null;
     case 'figure':
+      if (mark.kind === 'slip' && mark.place === step.place && (mark.part ?? null) === step.part)
+        return `off ${mark.from}`;
       return mark.kind === 'figure' && mark.place === step.place && (mark.part ?? null) === step.part
         ? `${mark.point}${mark.kept ? '' : ' lost'}`
         : null;

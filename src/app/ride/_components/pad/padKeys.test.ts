@@ -53,7 +53,7 @@ test('every key has a letter of its own', () => {
 
 test('a bend that is lost in a loop is said of that loop', () => {
   const loop = (part: number): PadStep => ({
-    ...{ kind: 'figure', place: 1, part, chain: null, label: String(part), words: 'loop', at: AT },
+    ...{ kind: 'figure', place: 1, part, chain: null, label: String(part), words: 'loop', at: AT, aside: null },
   });
   const [, bend] = padKeys('figure', loop(2), { gait: 'trot', stops: 3, counted: false, figures: 1 })[0]!;
   const said = bend!.of(loop(2));
@@ -65,8 +65,28 @@ test('a bend that is lost in a loop is said of that loop', () => {
   expect(marksAtStep(marks, loop(3))).toBe('');
 });
 
+test('where the horse goes sideways it is said which hand or leg it slipped from, and where on the sand', () => {
+  const aside = { xM: 12, yM: 30 };
+  const line: PadStep = {
+    ...{ kind: 'figure', place: 2, part: null, chain: null, label: '2', words: 'leg-yield', at: AT },
+    aside,
+  };
+  const rows = padKeys('figure', line, { gait: 'trot', stops: 3, counted: false, figures: 3 });
+  const rightLeg = rows[0]!.find(({ name }) => name === 'off right leg')!;
+  expect(rightLeg.of(line)).toEqual({ kind: 'slip', place: 2, from: 'right leg', at: aside });
+  expect(marksAtStep([{ id: 'm', ...rightLeg.of(line) } as Parameters<typeof isSaid>[0][number]], line)).toBe(
+    'off right leg',
+  );
+  // On one track nothing slips aside; quality is said of the whole either way.
+  const straight = { ...line, aside: null };
+  const names2 = padKeys('figure', straight, { gait: 'trot', stops: 3, counted: false, figures: 3 }).flat();
+  expect(names2.some(({ name }) => name.startsWith('off '))).toBe(false);
+  expect(names2.filter(({ short }) => short).map(({ short }) => short)).toEqual(['1', '2', '3', '4', '5']);
+});
+
 test('one figure alone may be spoken of as a whole; of several one is chosen first', () => {
-  const points = (figures: number) => padKeys('figure', null, { gait: 'trot', stops: 3, counted: false, figures })[0]!;
+  const points = (figures: number) =>
+    padKeys('figure', null, { gait: 'trot', stops: 3, counted: false, figures })[0]!.slice(0, 3);
   expect(points(1).every(({ needsStep }) => !needsStep)).toBe(true);
   expect(points(2).every(({ needsStep }) => needsStep)).toBe(true);
   expect(points(1)[1]!.of(null)).toEqual({ kind: 'figure', place: 1, point: 'bend', kept: false });

@@ -2,6 +2,7 @@ import {
   FIGURE_POINTS,
   FOOTFALL_PLACES,
   RIDE_FAULTS,
+  SLIPS,
   TRACK_GAITS,
   TRANSITIONS,
   type PadStep,
@@ -13,6 +14,8 @@ import {
 /** A key of the pad: what it says of where one is. */
 export type PadKey = {
   name: string;
+  /** In little room. */
+  short?: string;
   /** On a keyboard. */
   letter: string;
   of: (step: PadStep | null) => TappedMark;
@@ -68,6 +71,20 @@ const FOOT_KEYS = [
 const HOW_LETTERS = ['p', 'l', 'r', 'x'];
 const POINT_LETTERS = ['s', 'd', 'h'];
 
+/** What the horse slips away from where it goes sideways: a hand or a leg of the rider. */
+const SLIP_KEYS = SLIPS.map((from, index) =>
+  key(`off ${from}`, 'agjk'[index]!, step => ({
+    ...{ kind: 'slip', place: placeOf(step), from },
+    ...(step?.kind === 'figure' && step.part !== null && { part: step.part }),
+    ...(step?.kind === 'figure' && step.aside && { at: step.aside }),
+  })),
+);
+/** How good it was on the whole: what “until a change” is judged by. */
+const QUALITY_KEYS = [1, 2, 3, 4, 5].map((value): PadKey => ({
+  ...key(`quality ${value} of 5`, 'yuiov'[value - 1]!, () => ({ kind: 'quality', value }), false),
+  short: String(value),
+}));
+
 /** A gaited horse slips into one of these. */
 const GAITED: readonly TrackGait[] = ['flat-walk', 'running-walk', 'fox-trot', 'saddle-gait', 'pace', 'trot'];
 
@@ -89,9 +106,13 @@ export function padKeys(
       if (stops > 1 && !counted) return [footKeys(stops), [HIT_KEY, BROKE_KEY]];
       return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
     case 'transition':
-      return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), []];
+      return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), QUALITY_KEYS];
     case 'figure':
-      return [FIGURE_POINTS.map((point, index) => pointKey(point, POINT_LETTERS[index]!, figures > 1)), [BROKE_KEY]];
+      return [
+        ...(step?.kind === 'figure' && step.aside ? [SLIP_KEYS] : []),
+        [...FIGURE_POINTS.map((point, index) => pointKey(point, POINT_LETTERS[index]!, figures > 1)), BROKE_KEY],
+        QUALITY_KEYS,
+      ];
   }
 }
 

@@ -157,6 +157,7 @@ function Band({ band, fromPx, toPx, lengthM }: BandProps) {
       <title>{[whole, both].join(', ')}</title>
       <rect x={fromPx} y={FIGURES_PX} width={Math.max(1, toPx - fromPx)} height={GAIT_PX} data-part="gait" />
       <rect x={fromPx} y={midPx} width={Math.max(1, toPx - fromPx)} height={REIN_PX} data-part="rein" />
+      {band.bodyRad !== null && <path d={aslantPath(fromPx, toPx, band.bodyRad)} className={classes.aslant} />}
       <text x={fromPx + 5} y={FIGURES_PX + 14}>
         {gait === null ? asked : isWhole ? whole : gaitWords}
       </text>
@@ -167,6 +168,18 @@ function Band({ band, fromPx, toPx, lengthM }: BandProps) {
       )}
     </g>
   );
+}
+
+const ASLANT_PX = 14;
+
+/** Strokes that lean as the body does: to the left of its way up, to the right down. */
+function aslantPath(fromPx: number, toPx: number, bodyRad: number): string {
+  const [topPx, lowPx] = [FIGURES_PX + GAIT_PX - 5, FIGURES_PX + GAIT_PX - 1];
+  const strokes = Math.max(1, Math.floor((toPx - fromPx - 4) / ASLANT_PX));
+  return Array.from({ length: strokes }, (_, index) => {
+    const x = drawn(fromPx + 4 + index * ASLANT_PX);
+    return bodyRad > 0 ? `M${x} ${lowPx}L${x + 8} ${topPx}` : `M${x} ${topPx}L${x + 8} ${lowPx}`;
+  }).join('');
 }
 
 type StrideRowProps = {

@@ -69,6 +69,12 @@ export default async function LessonEndPage({ params }: { params: Promise<{ less
                     <dd>{end.best}</dd>
                   </>
                 )}
+                {end.change && (
+                  <>
+                    <dt>Better</dt>
+                    <dd>{end.change}</dd>
+                  </>
+                )}
                 {end.reins && (
                   <>
                     <dt>Reins</dt>

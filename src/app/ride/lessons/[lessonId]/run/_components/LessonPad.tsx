@@ -20,14 +20,17 @@ import {
   isVoid,
   recordConflicts,
   stageGate,
+  placeWords,
+  type Arena,
   type PassRecord,
+  type SpotsTogether,
   type Tap,
   type TappedMark,
   type WorkCounts,
 } from '@/core';
 import Link from 'next/link';
 import { useState } from 'react';
-import { judgementLines } from '../judgementLine';
+import { judgementLines, type JudgementLine as Line } from '../judgementLine';
 import type { Run } from '../_state/useRun';
 import type { useSetup } from '../_state/useSetup';
 import { useKeptTaps } from '../_state/useKeptTaps';
@@ -50,6 +53,8 @@ export type LessonPadProps = RunLessonProps & {
   names: RecordNames;
   rideOf: (pass: PassRecord) => AskedRide | null;
   nowMs: number;
+  /** Where trouble came back today. */
+  places: readonly SpotsTogether[];
   homeRad: number | null;
 };
 
@@ -85,7 +90,8 @@ export function LessonPad(props: LessonPadProps) {
         ...{ stage, ride, passes: earlier, nowMs: props.nowMs, gate, nextStage: next?.name ?? null },
       })
     : [];
-  const line = judged.find(({ words, reason }) => !closed.has(`${passKeyOf(pair?.id, stage.id)} ${words} ${reason}`));
+  const told = [...(layout ? placeLines(props.places, layout.arena) : []), ...judged];
+  const line = told.find(({ words, reason }) => !closed.has(`${passKeyOf(pair?.id, stage.id)} ${words} ${reason}`));
   const doubt = ride?.track ? doubtfulCount(ride.track, marks, sure) : null;
   /** What was counted is said before anything else begins. */
   const first =
@@ -194,6 +200,15 @@ export function LessonPad(props: LessonPadProps) {
       <LessonSheets {...props} {...{ pad, saidFirst: first, opened, ride }} onOpen={setOpened} />
     </div>
   );
+}
+
+/** Places where trouble came back, each in a line. */
+function placeLines(places: readonly SpotsTogether[], arena: Arena): Line[] {
+  return places.map(({ at, passes, pairs }) => ({
+    words: `Trouble ${placeWords(arena, at)}: look at the ground there.`,
+    reason: `${passes} times today, by ${pairs === 1 ? 'one pair' : `${pairs} pairs`}`,
+    answer: null,
+  }));
 }
 
 /** What is closed is closed for this pair at this stage. */

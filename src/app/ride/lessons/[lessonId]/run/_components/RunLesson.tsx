@@ -6,6 +6,7 @@ import {
   isAtStage,
   lessonOverAtMs,
   lessonState,
+  spotsTogether,
   trackKey,
   workCounts,
   workWarnings,
@@ -117,6 +118,7 @@ export function RunLesson(props: RunLessonProps) {
     <LessonPad
       {...props}
       {...{ run, changed, passes, asAsked, atStage, counts, names, rideOf, nowMs }}
+      places={placesNow(run.layout, layouts, record)}
       warnings={of => workWarnings(counts(of), props.breakEveryMin, rules.limits).map(say)}
       homeRad={props.homeFacingDeg === null ? null : headingFromFacing(props.homeFacingDeg)}
     />
@@ -129,6 +131,16 @@ function rideOfPass(layouts: Readonly<Record<string, Layout>>, pairs: readonly R
     const layout = layouts[layoutVersionId];
     return layout ? askedRide(layout, question, pairs.find(({ id }) => id === pairId)?.strides ?? null) : null;
   };
+}
+
+/** Where trouble came back today, on the sand that is ridden on now. */
+function placesNow(layout: Layout | null, layouts: Readonly<Record<string, Layout>>, { passes }: LessonRecord) {
+  if (!layout) return [];
+  const isHere = ({ layoutVersionId }: PassRecord) => {
+    const arena = layouts[layoutVersionId]?.arena;
+    return arena?.widthM === layout.arena.widthM && arena.lengthM === layout.arena.lengthM;
+  };
+  return spotsTogether(passes.filter(isHere));
 }
 
 /** What the horse of a pair has done by now, with whoever rode it, and what else it does that day. */

@@ -463,6 +463,7 @@ export { afterFailure } from './lesson/afterFailure';
 export { expectedWork, plannedOf, plannedWork, type PlannedWork } from './work/expectedWork';
 export { NO_WORK, passWork, sumWork, workLeft, type Work } from './work/passWork';
 export { questionWork, trackWork, type QuestionWork } from './work/questionWork';
+export { beforeAfterOf, type BeforeAfter } from './record/beforeAfter';
 export { spotsTogether, type SpotsTogether } from './lesson/spotsTogether';
 export { STOP_RULES, stopHere, stopRule, USUAL_STAGE_MIN } from './lesson/stopHere';
 export { USUAL_RULES, type YardRules } from './lesson/yardRules';

@@ -65,8 +65,8 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
           <PairCharts pairId={pairId} review={review} />
           {tests.length > 0 && (
             <StrideHistory
-              tests={tests.map(({ id, entry, reading, testedAtMs }) => ({
-                ...{ id, entry, reading, testedAtMs, day: yardTime(testedAtMs, yard.timeZone, 'D MMM YYYY') },
+              tests={tests.map(({ id, entry, reading, testedAtMs, moment }) => ({
+                ...{ id, entry, reading, testedAtMs, moment, day: yardTime(testedAtMs, yard.timeZone, 'D MMM YYYY') },
               }))}
               usual={review.horse}
             />

@@ -15,6 +15,7 @@ import { HorsePicture } from './_components/HorsePicture';
 import { ProfileStrides, type ProfileRow } from './_components/ProfileStrides';
 import { RiddenList } from './_components/RiddenList';
 import { StrideHistory } from './_components/StrideHistory';
+import { DaysApart } from './_components/DaysApart';
 import { TestList } from './_components/TestList';
 import classes from './page.module.css';
 
@@ -70,6 +71,7 @@ export default async function HorsePage({ params }: HorsePageProps) {
               <p className={classes.notes}>{horse.notes}</p>
             </Card>
           )}
+          <DaysApart tests={tests.map(test => ({ ...test, day: day(test.testedAtMs) }))} />
           <TestList horse={horse} tests={tests.map(test => ({ ...test, day: day(test.testedAtMs) }))} />
           <RiddenList ridden={ridden.map(row => ({ ...row, day: day(row.lastMs) }))} />
         </div>

@@ -3,13 +3,21 @@
 import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { defaultStride, type HorseProfile, type StrideEntryKey, type StrideTestReading } from '@/core';
+import type { TestMoment } from '@/data/queries/strideTests';
 import { extent } from 'd3-array';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { line } from 'd3-shape';
 import { ENTRY_LABELS, LANE_ENTRIES } from '../../../entryLabels';
 import classes from '../page.module.css';
 
-type DatedTest = { id: string; entry: StrideEntryKey; reading: StrideTestReading; testedAtMs: number; day: string };
+type DatedTest = {
+  id: string;
+  entry: StrideEntryKey;
+  reading: StrideTestReading;
+  testedAtMs: number;
+  day: string;
+  moment: TestMoment;
+};
 
 type StrideHistoryProps = { tests: DatedTest[]; usual: HorseProfile };
 
@@ -36,6 +44,7 @@ function usualOf(entry: StrideEntryKey, { heightM, type }: HorseProfile): number
 }
 
 const SIZE = { width: 620, height: 190, left: 64, right: 16, top: 14, bottom: 26 };
+const ASIDE_PX: Record<TestMoment, number> = { before: -7, after: 7, apart: 0 };
 const DAY_MS = 24 * 3600 * 1000;
 
 type GaitHistoryProps = { entry: StrideEntryKey; tests: DatedTest[]; usualM: number | null };
@@ -43,8 +52,8 @@ type GaitHistoryProps = { entry: StrideEntryKey; tests: DatedTest[]; usualM: num
 /** Normal strides with their intervals, and from short to long behind them; the dotted line is what practice expects. */
 function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
   const { format } = useLengths();
-  const points = tests.map(({ id, testedAtMs, day, reading: { paces } }) => ({
-    ...{ id, testedAtMs, day },
+  const points = tests.map(({ id, testedAtMs, day, moment, reading: { paces } }) => ({
+    ...{ id, testedAtMs, day, moment },
     ...paces.normal!.stride!,
     shortM: paces.short?.stride?.strideM ?? null,
     longM: paces.long?.stride?.strideM ?? null,
@@ -54,8 +63,10 @@ function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
   const lengths = points.flatMap(({ lowM, highM, shortM, longM }) => [lowM, highM, shortM ?? lowM, longM ?? highM]);
   const [least = 0, most = 1] = extent([...lengths, ...(usualM === null ? [] : [usualM])]);
   const y = scaleLinear([least, most], [SIZE.height - SIZE.bottom, SIZE.top]).nice(4);
+  // Before and after of one day lie side by side, not on each other.
+  const at = ({ testedAtMs, moment }: Pick<DatedTest, 'testedAtMs' | 'moment'>) => x(testedAtMs) + ASIDE_PX[moment];
   const path = line<(typeof points)[number]>(
-    point => x(point.testedAtMs),
+    point => at(point),
     point => y(point.strideM),
   )(points);
   const label = `${ENTRY_LABELS[entry]}: ${points.map(({ day, strideM }) => `${format(strideM)} on ${day}`).join(', ')}`;
@@ -80,8 +91,8 @@ function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
             className={classes.usualLine}
           />
         )}
-        {points.map(({ id, testedAtMs, lowM, highM, shortM, longM }) => (
-          <g key={id} transform={`translate(${x(testedAtMs)} 0)`}>
+        {points.map(({ id, testedAtMs, moment, lowM, highM, shortM, longM }) => (
+          <g key={id} transform={`translate(${at({ testedAtMs, moment })} 0)`}>
             {shortM !== null && longM !== null && (
               <path
                 d={`M-5 ${y(shortM)}h10M0 ${y(shortM)}V${y(longM)}M-5 ${y(longM)}h10`}
@@ -93,10 +104,10 @@ function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
           </g>
         ))}
         {path && <path d={path} className={classes.thread} />}
-        {points.map(({ id, testedAtMs, strideM, day }) => (
-          <g key={id} transform={`translate(${x(testedAtMs)} ${y(strideM)})`}>
-            <circle r="5" className={classes.print} />
-            <title>{`${day}: ${format(strideM)}`}</title>
+        {points.map(({ id, testedAtMs, moment, strideM, day }) => (
+          <g key={id} transform={`translate(${at({ testedAtMs, moment })} ${y(strideM)})`}>
+            <circle r="5" className={classes.print} data-moment={moment} />
+            <title>{`${day}${moment === 'apart' ? '' : `, ${moment} schooling`}: ${format(strideM)}`}</title>
           </g>
         ))}
         {dayLabels(points).map(({ id, testedAtMs, day }) => (

@@ -1,7 +1,7 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listPeople } from '@/data/queries/people';
-import { findHorse } from '@/data/queries/horses';
+import { findHorse, listHorses } from '@/data/queries/horses';
 import { listStrideTests, type StrideTest } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -17,7 +17,17 @@ export default async function StrideTestPage({ params }: { params: Promise<{ hor
   const { db, yard } = await yardContext();
   const horse = await findHorse(db, yard.id, horseId);
   if (!horse) notFound();
-  const [people, tests] = await Promise.all([listPeople(db, yard.id), listStrideTests(db, yard.id, horseId)]);
+  const [people, tests, horses] = await Promise.all([
+    listPeople(db, yard.id),
+    listStrideTests(db, yard.id, horseId),
+    listHorses(db, yard.id),
+  ]);
+  const others = await Promise.all(
+    present(horses)
+      .filter(({ id }) => id !== horseId)
+      .map(async other => ({ horse: other, tests: await listStrideTests(db, yard.id, other.id) })),
+  );
+  const worded = (one: StrideTest) => wordedTest(one, yardTime(one.testedAtMs, yard.timeZone, 'D MMMM'));
   return (
     <>
       <PageHead
@@ -34,13 +44,15 @@ export default async function StrideTestPage({ params }: { params: Promise<{ hor
         horse={horse}
         people={present(people).map(({ id, name, stepLengthM }) => ({ id, name, stepLengthM }))}
         usual={usualOf(tests.at(-1), present(people))}
-        earlier={tests.map(({ entry, lane, stepperId, reading, testedAtMs, rhythm, roundness, balance }) => ({
-          ...{ entry, lane, stepperId, reading, quality: { rhythm, roundness, balance } },
-          day: yardTime(testedAtMs, yard.timeZone, 'D MMMM'),
-        }))}
+        others={others.map(other => ({ horse: other.horse, earlier: other.tests.map(worded) }))}
+        earlier={tests.map(worded)}
       />
     </>
   );
+}
+
+function wordedTest({ entry, lane, stepperId, reading, rhythm, roundness, balance }: StrideTest, day: string) {
+  return { entry, lane, stepperId, reading, quality: { rhythm, roundness, balance }, day };
 }
 
 /** Who rode the last test and down which lane, as far as they are still in the yard. */

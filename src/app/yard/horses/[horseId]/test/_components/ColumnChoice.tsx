@@ -5,6 +5,8 @@ import type { DraftChange, TestColumn } from '../_state/testDraft';
 type ColumnChoiceProps = {
   columns: readonly TestColumn[];
   chosen: string;
+  /** What a horse is called that is not the one whose sheet it is. */
+  nameOf: (horseId: string | null) => string | null;
   change: (step: DraftChange) => void;
 };
 
@@ -15,12 +17,13 @@ export const momentDay = (moment: TestColumn['moment']): string =>
   moment === 'before' ? 'before schooling today' : moment === 'after' ? 'after schooling today' : 'earlier today';
 
 /** The columns of the sheet side by side, each with its counts: a tap goes on in one. */
-export function ColumnChoice({ columns, chosen, change }: ColumnChoiceProps) {
+export function ColumnChoice({ columns, chosen, nameOf, change }: ColumnChoiceProps) {
   return (
     <Group gap="xs" role="group" aria-label="Columns of the sheet">
-      {columns.map(({ id, entry, moment, passes }) => {
+      {columns.map(({ id, horseId, entry, moment, passes }) => {
         const counts = passes.flatMap(({ voided, count, pace }) => (voided ? [] : `${count}${PACE_MARKS[pace]}`));
-        const label = `${ENTRY_LABELS[entry].replace(' in the lane', '')} ${MOMENTS[moment]}`.trim();
+        const gait = ENTRY_LABELS[entry].replace(' in the lane', '');
+        const label = [nameOf(horseId), gait, MOMENTS[moment]].filter(Boolean).join(' ');
         return (
           <Button
             key={id}

@@ -4,10 +4,12 @@ import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { nowMs } from '@/components/nowMs';
 import type { Horse } from '@/data/queries/horses';
-import { meanQuality, readStrideTest } from '@/core';
+import { beforeAfterOf, meanQuality, readStrideTest } from '@/core';
+import { BeforeAfter } from '@/components/BeforeAfter/BeforeAfter';
 import { Alert, Button, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { ENTRY_LABELS } from '../../../../entryLabels';
 import { comparableTest, testSentences, type WordedTest } from '../../../../testWords';
 import { saveStrideTestAction } from '../actions';
 import { columnOnPaper, columnsOf, type TestColumn } from '../_state/testDraft';
@@ -26,6 +28,8 @@ export type TestPerson = { id: string; name: string; stepLengthM: number | null 
 
 type StrideTestBoardProps = {
   horse: Horse;
+  /** The other horses of the yard, one of which may be ridden in turn; each with its tests before. */
+  others: { horse: Horse; earlier: WordedTest[] }[];
   people: TestPerson[];
   /** The tests before, earliest first. */
   earlier: WordedTest[];
@@ -34,22 +38,24 @@ type StrideTestBoardProps = {
 };
 
 /** A stride test from the first tap to what it would change in the profile. */
-export function StrideTestBoard({ horse, people, earlier, usual }: StrideTestBoardProps) {
+export function StrideTestBoard({ horse: own, others, people, earlier: ownEarlier, usual }: StrideTestBoardProps) {
   const router = useRouter();
   const { format, formatChange } = useLengths();
-  const { draft, change, startOver } = useTestDraft(horse.id, 'trot', usual);
+  const { draft, change, startOver } = useTestDraft(own.id, 'trot', usual);
   const [accepted, setAccepted] = useState<Record<string, boolean>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const [onPad, setOnPad] = useState(false);
   const [sending, setSending] = useState(false);
   if (!draft) return null;
   const reading = readStrideTest(draft.lane, draft.passes);
-  const { entry, lane } = draft;
+  const { entry, lane, horseId } = draft;
+  const { horse, earlier } = others.find(other => other.horse.id === horseId) ?? { horse: own, earlier: ownEarlier };
+  const nameOf = (id: string | null) => others.find(other => other.horse.id === id)?.horse.name ?? null;
   const stepperId = lane.kind === 'steps' ? draft.stepperId : null;
   const columns = columnsOf(draft);
   // After schooling is held against before it, of the same sheet; else against the last day.
   const sameDay = columns
-    .filter(({ id, passes }) => id !== draft.id && passes.length > 0)
+    .filter(column => column.id !== draft.id && column.passes.length > 0 && column.horseId === horseId)
     .map(column => ({
       ...{ entry: column.entry, lane: column.lane, reading: readStrideTest(column.lane, column.passes) },
       stepperId: column.lane.kind === 'steps' ? column.stepperId : null,
@@ -58,6 +64,16 @@ export function StrideTestBoard({ horse, people, earlier, usual }: StrideTestBoa
   const before = comparableTest([...earlier, ...sameDay], { entry, lane, stepperId });
   const now = { entry, lane, stepperId, reading, quality: meanQuality(draft.passes), day: 'today' };
   const said = testSentences(now, before, horse, format, formatChange);
+  const halves = beforeAfterOf(
+    columns
+      .filter(column => column.horseId === horseId && column.passes.length > 0)
+      .sort((a, b) => Number(a.moment === 'after') - Number(b.moment === 'after'))
+      .map(column => ({
+        ...{ ...column, day: 'today', reading: readStrideTest(column.lane, column.passes) },
+        quality: meanQuality(column.passes),
+      })),
+  );
+  const horses = [own, ...others.map(other => other.horse)];
   const counted = columns.some(({ passes }) => passes.some(({ voided }) => !voided));
 
   const save = async (entries: string[]) => {
@@ -67,7 +83,7 @@ export function StrideTestBoard({ horse, people, earlier, usual }: StrideTestBoa
     let outcome: Awaited<ReturnType<typeof saveStrideTestAction>> | null = null;
     // Each column is a test; what the profile learns is of the one that is looked at, which is kept last.
     for (const [index, column] of columns.filter(({ passes }) => passes.some(({ voided }) => !voided)).entries()) {
-      const test = columnOnPaper(column, horse.id, atMs + index);
+      const test = columnOnPaper(column, own.id, atMs + index);
       const accepted = column.id === draft.id ? entries : [];
       outcome = await saveStrideTestAction({ test, accepted }).catch(() => null);
       if (!outcome?.ok) break;
@@ -76,16 +92,17 @@ export function StrideTestBoard({ horse, people, earlier, usual }: StrideTestBoa
     if (!outcome?.ok)
       return setProblem(outcome?.problem ?? 'The server did not answer. The test is still on this device: try again.');
     startOver();
-    router.push(`/yard/horses/${horse.id}`);
+    router.push(`/yard/horses/${own.id}`);
   };
 
   if (onPad)
     return (
       <TestPad
         horse={horse.name}
+        turns={turnsOf(columns, own, nameOf)}
         {...{ draft, change }}
         onClose={() => setOnPad(false)}
-        settings={<TestSettings draft={draft} change={change} people={people} />}
+        settings={<TestSettings {...{ draft, change, people, horses }} />}
       />
     );
   return (
@@ -94,8 +111,8 @@ export function StrideTestBoard({ horse, people, earlier, usual }: StrideTestBoa
         <Button size="lg" variant="default" onClick={() => setOnPad(true)}>
           Count on one screen
         </Button>
-        <TestSettings draft={draft} change={change} people={people} />
-        {columns.length > 1 && <ColumnChoice columns={columns} chosen={draft.id} change={change} />}
+        <TestSettings {...{ draft, change, people, horses }} />
+        {columns.length > 1 && <ColumnChoice {...{ columns, nameOf, change }} chosen={draft.id} />}
         <div className={classes.padFirst}>
           <CountPad draft={draft} change={change} />
         </div>
@@ -109,6 +126,9 @@ export function StrideTestBoard({ horse, people, earlier, usual }: StrideTestBoa
               <li key={sentence}>{sentence}</li>
             ))}
           </ul>
+          {halves.map(({ before: half, after }) => (
+            <BeforeAfter key={after.id} title={ENTRY_LABELS[after.entry]} before={half} after={after} />
+          ))}
           <PassTable draft={draft} reading={reading} change={change} />
         </Card>
         <QualityNotes draft={draft} change={change} />
@@ -143,4 +163,10 @@ export function StrideTestBoard({ horse, people, earlier, usual }: StrideTestBoa
       </div>
     </div>
   );
+}
+
+/** The horses of a sheet, the one whose it is first. */
+function turnsOf(columns: readonly TestColumn[], own: Horse, nameOf: (id: string | null) => string | null) {
+  const ids = [...new Set([null, ...columns.map(({ horseId }) => horseId)])];
+  return ids.map(horseId => ({ horseId, name: nameOf(horseId) ?? own.name }));
 }

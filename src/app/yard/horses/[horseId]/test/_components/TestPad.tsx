@@ -6,7 +6,7 @@ import { Sheet } from '@/app/ride/_components/pad/Sheet';
 import { useHand } from '@/app/ride/_components/pad/useHand';
 import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { TEST_PACES, type TestLane } from '@/core';
+import { TEST_PACES, TEST_QUALITIES, type TestLane } from '@/core';
 import { useState, type ReactNode } from 'react';
 import { ENTRY_LABELS, FOOT_LABELS } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
@@ -14,7 +14,10 @@ import { useSpaceBar } from '../_state/useSpaceBar';
 import classes from './StrideTestBoard.module.css';
 
 type TestPadProps = {
+  /** Whose strides are counted now. */
   horse: string;
+  /** The horses on this sheet, where there are two; the other one is a tap away. */
+  turns: readonly { horseId: string | null; name: string }[];
   draft: TestDraft;
   change: (step: DraftChange) => void;
   onClose: () => void;
@@ -23,7 +26,7 @@ type TestPadProps = {
 };
 
 /** A stride test on one screen: it says which gait, pace and lane is counted, and the pass is kept with one tap. */
-export function TestPad({ horse, draft, change, onClose, settings }: TestPadProps) {
+export function TestPad({ horse, turns, draft, change, onClose, settings }: TestPadProps) {
   const [isOpen, setIsOpen] = useState(false);
   const { format } = useLengths();
   const hand = useHand();
@@ -46,6 +49,22 @@ export function TestPad({ horse, draft, change, onClose, settings }: TestPadProp
           Results
         </button>
       </header>
+      {turns.length > 1 && (
+        <div className={`${pads.strip} ${classes.turns}`} role="group" aria-label="Horses in turn">
+          {turns.map(turn => (
+            <button
+              key={turn.horseId ?? 'own'}
+              type="button"
+              className={classes.pace}
+              aria-pressed={turn.horseId === draft.horseId}
+              disabled={count > 0 && turn.horseId !== draft.horseId}
+              onClick={() => change({ kind: 'set', changes: { horseId: turn.horseId } })}
+            >
+              {turn.name}
+            </button>
+          ))}
+        </div>
+      )}
       <div className={pads.strip} role="group" aria-label="Pace">
         {TEST_PACES.map(value => (
           <button
@@ -81,6 +100,7 @@ export function TestPad({ horse, draft, change, onClose, settings }: TestPadProp
           {laneWords(lane, format)}
         </span>
       </button>
+      {count === 0 && passes.length > 0 && <HowItWent draft={draft} change={change} />}
       <footer className={pads.foot}>
         <div className={pads.footKeys}>
           <button type="button" className={pads.key} disabled={count === 0} onClick={() => change({ kind: 'untap' })}>
@@ -111,6 +131,36 @@ export function TestPad({ horse, draft, change, onClose, settings }: TestPadProp
         {settings}
       </Sheet>
     </div>
+  );
+}
+
+/** How the pass that was kept last went, until the next one is counted. */
+function HowItWent({ draft: { passes }, change }: Pick<TestPadProps, 'draft' | 'change'>) {
+  const index = passes.length - 1;
+  const last = passes[index]!;
+  if (last.voided) return null;
+  return (
+    <section className={classes.went} aria-label="How the last pass went">
+      {TEST_QUALITIES.map(quality => (
+        <div key={quality} role="group" aria-label={`${quality} of the last pass`}>
+          <span>{quality}</span>
+          {[1, 2, 3, 4, 5].map(score => (
+            <button
+              key={score}
+              type="button"
+              className={pads.key}
+              aria-label={`${quality} ${score}`}
+              aria-pressed={last[quality] === score}
+              onClick={() =>
+                change({ kind: 'judge', index, quality: { [quality]: last[quality] === score ? null : score } })
+              }
+            >
+              {score}
+            </button>
+          ))}
+        </div>
+      ))}
+    </section>
   );
 }
 

@@ -10,7 +10,13 @@ import type { DraftChange, TestDraft } from '../_state/testDraft';
 import type { TestPerson } from './StrideTestBoard';
 import classes from './StrideTestBoard.module.css';
 
-type TestSettingsProps = { draft: TestDraft; change: (step: DraftChange) => void; people: TestPerson[] };
+type TestSettingsProps = {
+  draft: TestDraft;
+  change: (step: DraftChange) => void;
+  people: TestPerson[];
+  /** Those that may be ridden in turn; the first is the one whose sheet it is. */
+  horses: readonly { id: string; name: string }[];
+};
 
 const LANES = [
   { value: '60ft', label: '60 ft' },
@@ -20,12 +26,23 @@ const LANES = [
 ];
 
 /** Gait, lane, who rides, and when in the day: everything that two tests have to share to compare. */
-export function TestSettings({ draft, change, people }: TestSettingsProps) {
+export function TestSettings({ draft, change, people, horses }: TestSettingsProps) {
   const set = (changes: Extract<DraftChange, { kind: 'set' }>['changes']) => change({ kind: 'set', changes });
   const who = people.map(({ id, name }) => ({ value: id, label: name }));
   return (
     <Card label="The test">
       <Group align="flex-end" gap="sm">
+        {horses.length > 1 && (
+          <Select
+            label="Horse"
+            w={150}
+            allowDeselect={false}
+            searchable
+            data={horses.map(({ id, name }) => ({ value: id, label: name }))}
+            value={draft.horseId ?? horses[0]!.id}
+            onChange={id => id && set({ horseId: id === horses[0]!.id ? null : id })}
+          />
+        )}
         <Select
           label="Gait"
           data={LANE_ENTRIES.map(value => ({ value, label: ENTRY_LABELS[value].replace(' in the lane', '') }))}

@@ -123,3 +123,16 @@ test('void and drop are taken back', () => {
   expect(from(dropped, { kind: 'undo' }).passes).toEqual(voided.passes);
   expect(from(start, { kind: 'undo' })).toBe(start);
 });
+
+test('two horses in turn on one sheet: each has its own columns, and is sent as its own', () => {
+  const turn = (horseId: string | null): DraftChange => ({ kind: 'set', changes: { horseId } });
+  const sheet = after(...kept(8), turn('second'), ...kept(10), turn(null), ...kept(9));
+  const columns = columnsOf(sheet);
+  expect(columns.map(({ horseId, passes }) => [horseId, passes.map(({ count }) => count)])).toEqual([
+    ['second', [10]],
+    [null, [8, 9]],
+  ]);
+  expect(columns.map(column => columnOnPaper(column, 'first', 0).horseId)).toEqual(['second', 'first']);
+  // Dropped while the second was ridden: it goes on with that one.
+  expect(from(sheet, turn('second'), { kind: 'drop' }).horseId).toBe('second');
+});

@@ -10,9 +10,11 @@ import {
 } from '@/core';
 import type { StrideTestOnPaper } from '@/files/strideTestForm';
 
-/** One column of the sheet, a test of its own: one gait, lane, rider and moment of the day. */
+/** One column of the sheet, a test of its own: one horse, gait, lane, rider and moment of the day. */
 export type TestColumn = {
   id: string;
+  /** Whose strides; null for the horse whose sheet it is. */
+  horseId: string | null;
   entry: StrideEntryKey;
   lane: TestLane;
   stepperId: string | null;
@@ -60,6 +62,7 @@ export function newDraft(id: string, entry: StrideEntryKey): TestDraft {
   return {
     ...{
       id,
+      horseId: null,
       entry,
       stepperId: null,
       riderId: null,
@@ -82,7 +85,8 @@ export function keptDraft(stored: unknown): TestDraft | null {
   if (!kept || typeof kept.id !== 'string' || !Array.isArray(kept.passes)) return null;
   const passes = kept.passes.map(pass => ({ ...pass, behind: pass.behind ?? null }));
   const { others = [], undo = [] } = kept;
-  return { ...newDraft(kept.id, kept.entry ?? 'trot'), ...kept, passes, others, undo };
+  const whole = others.map(column => ({ ...column, horseId: column.horseId ?? null }));
+  return { ...newDraft(kept.id, kept.entry ?? 'trot'), ...kept, passes, others: whole, undo };
 }
 
 /** So many changes can be taken back. */
@@ -135,6 +139,7 @@ function changed(draft: TestDraft, change: Exclude<DraftChange, { kind: 'undo' }
     case 'drop':
       return {
         ...newDraft(freshId, draft.entry),
+        horseId: draft.horseId,
         ...{ lane: draft.lane, stepperId: draft.stepperId, riderId: draft.riderId, foot: draft.foot, undo: draft.undo },
       };
     case 'set':
@@ -145,8 +150,8 @@ function changed(draft: TestDraft, change: Exclude<DraftChange, { kind: 'undo' }
 const withPass = ({ passes }: TestDraft, index: number, more: Partial<TestPass>) =>
   passes.map((pass, at) => (at === index ? { ...pass, ...more } : pass));
 
-const columnOf = ({ id, entry, lane, stepperId, riderId, moment, passes, note }: TestColumn): TestColumn => ({
-  ...{ id, entry, lane, stepperId, riderId, moment, passes, note },
+const columnOf = ({ id, horseId, entry, lane, stepperId, riderId, moment, passes, note }: TestColumn): TestColumn => ({
+  ...{ id, horseId, entry, lane, stepperId, riderId, moment, passes, note },
 });
 
 /** Every column of a sheet, in the order begun. */
@@ -155,6 +160,7 @@ export function columnsOf(draft: TestDraft): TestColumn[] {
 }
 
 const isAlike = (a: TestColumn, b: TestColumn) =>
+  a.horseId === b.horseId &&
   a.entry === b.entry &&
   a.moment === b.moment &&
   a.riderId === b.riderId &&
@@ -202,9 +208,13 @@ function keepPass(draft: TestDraft, voided: boolean): TestDraft {
   };
 }
 
-/** A column as it is sent, a test by itself. */
-export function columnOnPaper(column: TestColumn, horseId: string, testedAtMs: number): StrideTestOnPaper {
+/**
+ * A column as it is sent, a test by itself.
+ * @param sheetHorseId - the horse whose sheet it is
+ */
+export function columnOnPaper(column: TestColumn, sheetHorseId: string, testedAtMs: number): StrideTestOnPaper {
   const { id, entry, lane, stepperId, riderId, moment, passes, note } = column;
+  const horseId = column.horseId ?? sheetHorseId;
   const whole = (score: number | null) => (score === null ? null : Math.round(score));
   const { rhythm, roundness, balance } = meanQuality(passes);
   return {

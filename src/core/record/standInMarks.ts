@@ -5,7 +5,7 @@ import { readCount } from '../stride/readDistance';
 import { seededNormal } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';
 import { distanceM, type PointM } from '../geometry/pointM';
-import type { TappedMark } from './passMark';
+import type { SLIPS, TappedMark } from './passMark';
 import type { SimulatedPass } from './simulatePass';
 
 /** How a stand-in pair rides, beside its strides. Chances are for each fence or pole. */
@@ -16,6 +16,8 @@ export type StandInManner = {
   worseRein: { rein: Rein; times: number } | null;
   /** A place on the sand where more goes wrong, and how often it does. */
   badPlace: { at: PointM; radiusM: number; chance: number } | null;
+  /** What it slips away from in sideways work, and how often; null where it does so as any other. */
+  slip?: { from: (typeof SLIPS)[number]; chance: number } | null;
   /** What its passes are worth on average, 1 to 5. */
   quality: number;
 };

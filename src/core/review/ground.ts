@@ -73,6 +73,7 @@ export function riddenGround(
     const session = rideSession(asked.arena, track.figures, track.gait);
     const pieces = session.ok ? session.pieces : [];
     const cells = wayCells(
+      asked.arena,
       pieces.flatMap(piece => (piece.kind === 'stretch' ? piece.chain : [])),
       [],
       STOP_M,
@@ -98,6 +99,7 @@ export function riddenGround(
     ...{ id, name: inWords(id), at: itemOf(id).at, isFence: itemOf(id).kind === 'fence' },
   }));
   const cells = wayCells(
+    asked.arena,
     reckoned.legs.map(({ chain }) => chain),
     stops.map(({ at }) => at),
     STOP_M,

@@ -63,6 +63,12 @@ test('the flat is ridden over squares of sand: along both walls, and none in the
   expect(near(0, 45)).not.toBeNull();
   expect(near(20, 12)).not.toBeNull();
   expect(near(10, 40)).toBeNull();
+  // The middle of a square lies on the sand, also of what is ridden on the very wall.
+  for (const { xM, yM } of GROUND.cells) {
+    expect(xM).toBeGreaterThan(0);
+    expect(xM).toBeLessThanOrEqual(20);
+    expect(yM).toBeLessThanOrEqual(60);
+  }
   expect(new Set(GROUND.cells.map(({ xM, yM }) => `${xM} ${yM}`)).size).toBe(GROUND.cells.length);
 });
 

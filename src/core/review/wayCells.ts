@@ -1,3 +1,4 @@
+import type { Arena } from '../arena/arena';
 import { poseAt, type Chain } from '../geometry/chain';
 import { distanceM, type PointM } from '../geometry/pointM';
 
@@ -5,20 +6,27 @@ import { distanceM, type PointM } from '../geometry/pointM';
 export const CELL_M = 4;
 const EVERY_M = 1;
 
-const cellOf = (metres: number) => (Math.floor(metres / CELL_M) + 0.5) * CELL_M;
+/** The middle of a square, on the sand: what is ridden along a wall lies in the last square before it. */
+const cellOf = (metres: number, sideM: number) =>
+  Math.min(sideM, (Math.floor(Math.max(0, Math.min(metres, sideM - 1e-6)) / CELL_M) + 0.5) * CELL_M);
 
 /**
  * The middles of the squares of sand that a way goes through, each once; those that lie by a place that is looked at anyway are left
  * out.
  * @param apartM - nearer than this to one of `others` is by it, metres
  */
-export function wayCells(chains: readonly Chain[], others: readonly PointM[], apartM: number): PointM[] {
+export function wayCells(
+  arena: Pick<Arena, 'widthM' | 'lengthM'>,
+  chains: readonly Chain[],
+  others: readonly PointM[],
+  apartM: number,
+): PointM[] {
   const cells = new Map<string, PointM>();
   for (const chain of chains) {
     const steps = Math.max(1, Math.ceil(chain.lengthM / EVERY_M));
     for (let step = 0; step <= steps; step += 1) {
       const { at } = poseAt(chain, (chain.lengthM * step) / steps);
-      const cell = { xM: cellOf(at.xM), yM: cellOf(at.yM) };
+      const cell = { xM: cellOf(at.xM, arena.widthM), yM: cellOf(at.yM, arena.lengthM) };
       cells.set(`${cell.xM} ${cell.yM}`, cell);
     }
   }

@@ -1,13 +1,24 @@
-import type { Rein } from '@/core';
+import type { Rein, StandInManner } from '@/core';
 
 /** So many weeks of lessons lie behind the demo yard. */
 export const SEASON_WEEKS = 24;
+
+type SeasonLessons = {
+  name: string;
+  layout: string;
+  dayOfWeek: number;
+  every: number;
+  from: number;
+  eachRein: number;
+  pairs: string[];
+  stages: (week: number) => number[] | 'every figure in trot';
+};
 
 /**
  * The lessons of a week: on which day of it (1 is Monday), who rides what, which of its stages, and how often on each rein. Every
  * so many weeks, beginning with a week of the season.
  */
-export const SEASON_LESSONS = [
+export const SEASON_LESSONS: SeasonLessons[] = [
   {
     ...{ name: 'Tuesday, the bend', layout: 'bend', dayOfWeek: 2, every: 2, from: 0, eachRein: 2 },
     pairs: ['ode-quill', 'bas-barley', 'ode-larkspur'],
@@ -34,6 +45,11 @@ export const SEASON_LESSONS = [
     pairs: ['ode-quill', 'bas-barley'],
     stages: () => [0],
   },
+  {
+    ...{ name: 'Wednesday, the flat', layout: 'flat-session', dayOfWeek: 3, every: 2, from: 0, eachRein: 2 },
+    pairs: ['ode-quill', 'bas-barley', 'ode-larkspur'],
+    stages: () => 'every figure in trot' as const,
+  },
 ];
 
 /**
@@ -49,6 +65,7 @@ export const SEASON_TRUTH: Record<
     mishap: [number, number];
     quality: [number, number];
     worseRein: { rein: Rein; times: [number, number] } | null;
+    slip?: NonNullable<StandInManner['slip']>;
   }
 > = {
   'ode-quill': {
@@ -57,6 +74,7 @@ export const SEASON_TRUTH: Record<
   },
   'bas-barley': {
     ...{ strideM: [3.3, 3.16], trotStepM: [1.26, 1.24], mishap: [0.05, 0.12], quality: [3.6, 2.8], worseRein: null },
+    slip: { from: 'right leg', chance: 0.4 },
   },
   'ode-larkspur': {
     ...{ strideM: [3.78, 3.8], trotStepM: [1.45, 1.45], mishap: [0.06, 0.06], quality: [3.4, 3.5] },
@@ -72,3 +90,5 @@ export const SEASON_TRUTH: Record<
 
 /** A place in the field arena that nobody has marked: more goes wrong there, whoever rides. */
 export const SEASON_BAD_PLACE = { arena: 'field', at: { xM: 26.25, yM: 38 }, radiusM: 3, chance: 0.24 };
+/** One in the lower school, where nothing stands: beside the wall, between E and H. */
+export const SEASON_FLAT_PLACE = { arena: 'lower', at: { xM: 1, yM: 26 }, radiusM: 1.5, chance: 0.24 };

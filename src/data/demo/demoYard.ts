@@ -356,6 +356,22 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
     ...NOTHING_BY_HAND,
   },
   {
+    key: 'flat-session',
+    name: 'Warm-up: corners, loops and yields',
+    arena: 'lower',
+    group: ['quill', 'barley', 'larkspur'],
+    tags: ['flat', 'suppleness', 'warm-up'],
+    exercises: [
+      { id: 'sorrel', kind: 'free-walk', rein: 'left', params: {}, first: null, session: 'warm-up' },
+      { id: 'sedge', kind: 'corners', rein: 'left', params: {}, first: null, session: 'warm-up' },
+      { id: 'teal', kind: 'serpentine', rein: 'left', params: { loops: 3 }, first: null, session: 'warm-up' },
+      { id: 'wren', kind: 'leg-yield', rein: 'left', params: {}, first: null, session: 'warm-up' },
+      { id: 'dunlin', kind: 'shoulder-in', rein: 'right', params: {}, first: null, session: 'warm-up' },
+      { id: 'knot', kind: 'canter-depart-on-eight', rein: 'left', params: {}, first: null, session: 'warm-up' },
+    ],
+    ...NOTHING_BY_HAND,
+  },
+  {
     key: 'ladder',
     name: 'Fewer steps to canter',
     arena: 'lower',

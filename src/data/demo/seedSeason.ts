@@ -26,7 +26,7 @@ import { planHorses } from '../queries/planGround';
 import { lessons, marks, passes, strideRanges } from '../schema';
 import type { Transaction } from '../writeQueue';
 import { DEMO_PAIRS } from './demoYard';
-import { SEASON_BAD_PLACE, SEASON_LESSONS, SEASON_TRUTH, SEASON_WEEKS } from './demoSeason';
+import { SEASON_BAD_PLACE, SEASON_FLAT_PLACE, SEASON_LESSONS, SEASON_TRUTH, SEASON_WEEKS } from './demoSeason';
 
 const DAY_MS = 24 * 3600 * 1000;
 const PASS_MS = 2 * 60 * 1000;
@@ -66,15 +66,15 @@ export async function seedSeason(
     for (let week = plan.from; week < SEASON_WEEKS; week += plan.every) {
       const startsAtMs = mondayMs(nowMs) + ((week - SEASON_WEEKS) * 7 + plan.dayOfWeek - 1) * DAY_MS + LESSON_MS;
       const stages: SeasonStage[] = [];
-      for (const index of plan.stages(week)) {
-        const stage = asStage(offers.stages[index]!, plan.eachRein);
+      for (const offer of stagesOf(plan.stages(week), offers.stages)) {
+        const stage = asStage(offer, plan.eachRein);
         const today = asToday(stage.questions[0]!.question, offers.resolved)!;
         stages.push({ plan: stage, today, questionId: await keepQuestion(tx, yardId, today.question) });
       }
       rideLesson(rows, {
         ...{ yardId, ids, layout: version.layout, versionId, startsAtMs, horses, random, arenaId: layout.arena.id },
         ...{ name: plan.name, pairs: plan.pairs, share: week / (SEASON_WEEKS - 1), stages },
-        isBadArena: layout.arena.id === ids.get(SEASON_BAD_PLACE.arena),
+        badPlace: plan.layout === 'flat-session' ? SEASON_FLAT_PLACE : badPlaceIn(ids, layout.arena.id),
       });
     }
   }
@@ -86,6 +86,14 @@ export async function seedSeason(
     for (let first = 0; first < all.length; first += ROWS)
       await tx.insert(table).values(all.slice(first, first + ROWS) as never);
 }
+
+function stagesOf(wanted: number[] | 'every figure in trot', offered: readonly OfferedStage[]): OfferedStage[] {
+  if (wanted === 'every figure in trot') return offered.filter(({ name }) => name.endsWith(': in trot'));
+  return wanted.map(index => offered[index]!);
+}
+
+const badPlaceIn = (ids: Ids, arenaId: string) =>
+  arenaId === ids.get(SEASON_BAD_PLACE.arena) ? SEASON_BAD_PLACE : null;
 
 /** The Monday of this week; the first day of 1970 was a Thursday. */
 function mondayMs(nowMs: number): number {
@@ -114,7 +122,7 @@ type SeasonLesson = {
   share: number;
   stages: SeasonStage[];
   horses: ReturnType<typeof planHorses>;
-  isBadArena: boolean;
+  badPlace: typeof SEASON_BAD_PLACE | null;
   random: () => number;
 };
 
@@ -179,12 +187,12 @@ function horseOf({ horses, ids, share }: SeasonLesson, pair: string): LayoutHors
   return { ...horse, strides };
 }
 
-function mannerOf({ share, isBadArena }: SeasonLesson, pair: string): StandInManner {
-  const { mishap, quality, worseRein } = SEASON_TRUTH[pair]!;
-  const { at, radiusM, chance } = SEASON_BAD_PLACE;
+function mannerOf({ share, badPlace }: SeasonLesson, pair: string): StandInManner {
+  const { mishap, quality, worseRein, slip = null } = SEASON_TRUTH[pair]!;
   return {
     ...{ mishap: between(mishap, share), quality: between(quality, share) },
     worseRein: worseRein && { rein: worseRein.rein, times: between(worseRein.times, share) },
-    badPlace: isBadArena ? { at, radiusM, chance } : null,
+    badPlace,
+    slip,
   };
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { seededRandom, standingMarks, type ClaimWords, type RecordEvent } from '@/core';
-import { SEASON_BAD_PLACE, SEASON_TRUTH } from '../demo/demoSeason';
+import { distanceM, seededRandom, standingMarks, type ClaimWords, type RecordEvent } from '@/core';
+import { SEASON_BAD_PLACE, SEASON_FLAT_PLACE, SEASON_TRUTH } from '../demo/demoSeason';
 import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../openDatabase';
 import { withTestDatabase } from '../testDatabase';
@@ -172,7 +172,15 @@ test('what was planted in the season is found: the stride and its growth, the wo
     const out = (await sandOf('Field arena')).places.filter(({ standsOut }) => standsOut);
     expect(out.map(({ at }) => at)).toEqual([SEASON_BAD_PLACE.at]);
     expect(out[0]!.whose).toBe('place');
-    expect((await sandOf('Lower school')).places.filter(({ standsOut }) => standsOut)).toEqual([]);
+    // On the flat nothing stands there: what is found is a square of sand, by the wall that was planted.
+    const flat = (await sandOf('Lower school')).places.filter(({ standsOut }) => standsOut);
+    const [place, ...more] = flat.filter(({ whose }) => whose === 'place');
+    expect(distanceM(place!.at, SEASON_FLAT_PLACE.at)).toBeLessThan(3.5);
+    expect(more).toEqual([]);
+    // Where Barley slips off the leg in every yield it is said to be the pair.
+    expect(new Set(flat.filter(({ whose }) => whose === 'pair').map(({ pairId }) => pairId))).toEqual(
+      new Set([pairOf('Barley').id]),
+    );
   });
 });
 

@@ -357,7 +357,7 @@ export {
 export { typeAsked, typeDistance, type TypedDistance } from './plan/typedDistance';
 export { typeHeight } from './plan/typedHeight';
 export { nearestToEven, offEven } from './stride/offEven';
-export { flatCalls, type FlatCall } from './plan/flatCall';
+export { callWords, flatCalls, type FlatCall } from './plan/flatCall';
 export { inSessionOrder } from './plan/sessionOrder';
 export { callSheet, turnWords, type CallLine } from './plan/callSheet';
 export { copyThings } from './plan/copyThings';

@@ -1,9 +1,9 @@
-import { figureWords } from '../figures/figureWords';
 import { isRidden } from '../items/item';
 import type { Layout, LayoutHorse } from '../layout/layout';
 import type { TrackGait } from '../layout/trackGait';
 import { reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
 import { callSheet, turnWords } from '../plan/callSheet';
+import { callWords, flatCalls } from '../plan/flatCall';
 import { askedLayout } from '../question/askedLayout';
 import { labelsAsBuilt } from '../question/labelsAsBuilt';
 import type { Question } from '../question/question';
@@ -30,6 +30,7 @@ export type AskedToShow = {
   /** What is ridden, by its short label. */
   labels: Map<string, string>;
   legs: ShownLeg[];
+  /** Figures as they are called, letter by letter. */
   figures: string[];
 };
 
@@ -48,7 +49,7 @@ export function askedToShow(layout: Layout, question: Question, horse: LayoutHor
     ...{ words: questionWords(layout, question), gait: gaitWord(track.gait), layout: asked, track: reckoned },
     labels: new Map(asked.items.filter(isRidden).map(({ id }) => [id, short(id)])),
     legs: track.kind === 'items' && reckoned.kind === 'items' ? shownLegs(asked, track, reckoned, inWords) : [],
-    figures: track.kind === 'figures' ? track.figures.map(figureWords) : [],
+    figures: track.kind === 'figures' ? flatCalls(asked.arena, track.figures, track.gait).map(callWords) : [],
   };
 }
 

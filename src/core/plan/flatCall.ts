@@ -30,6 +30,11 @@ export function flatCalls(arena: Arena, figures: readonly PlannedFigure[], gait:
   }));
 }
 
+/** A call in one sentence: "At A: 20 m circle, twice, trot, left rein; at X: right rein". */
+export function callWords({ where, what, gait, rein, then }: FlatCall): string {
+  return [`${where}: ${what}, ${gait.replaceAll('-', ' ')}, ${rein} rein`, ...then].join('; ');
+}
+
 /** A figure ridden several times changes at the same places each time: each is called once. */
 function changesOnTheWay(arena: Arena, planned: PlannedFigure, gait: TrackGait): string[] {
   const ride = rideFigure(planned, gait, arena);

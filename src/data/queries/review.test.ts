@@ -158,6 +158,10 @@ test('what was planted in the season is found: the stride and its growth, the wo
     expect(
       quill.claims.some(({ text }) => text.includes('on the right rein') || text.includes('left rein has caught up')),
     ).toBe(true);
+    // Barley gives way off the right leg in every yield: nothing else goes wrong as often.
+    const barley = await pairRecord(db, yardId, pairOf('Barley'), CLOCK, WORDS);
+    const slips = barley.faults.filter(({ what }) => what.startsWith('off the '));
+    expect(slips[0]!.what).toBe('off the right leg');
     const osprey = await pairRecord(db, yardId, pairOf('Osprey'), CLOCK, WORDS);
     expect(osprey.strides[0]!.drift?.p ?? 1).toBeGreaterThan(0.01);
 

@@ -4,6 +4,7 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import { sortedAloud, useSortSensors } from '@/components/sorting';
 import {
+  callWords,
   eveningCircle,
   findRecipe,
   flatCalls,
@@ -12,6 +13,7 @@ import {
   measureSession,
   placeExercise,
   sessionBalance,
+  type CautionLimits,
   type ExerciseParams,
   type FigureTrack,
   type Lack,
@@ -52,7 +54,7 @@ export function SessionReading({ controls, track, onPoint }: SessionReadingProps
   return (
     <Stack gap="xs">
       <FigureOrder {...{ controls, track, owners, onPoint }} />
-      {measure && <Balance measure={measure} byHorse={byHorse} />}
+      {measure && <Balance {...{ measure, byHorse }} most={controls.limits.smallCircle} />}
       {measure && <Missing {...{ controls, track, owners, measure }} />}
     </Stack>
   );
@@ -131,9 +133,9 @@ function FigureRow({ id, title, isSecond, calls, onPoint }: RowProps) {
       </ActionIcon>
       <div>
         <strong>{title}</strong>
-        {calls.map(({ where, what, gait, rein, then }, index) => (
+        {calls.map((call, index) => (
           <Text key={index} size="xs">
-            {where}: {what}, {gait.replace('-', ' ')}, {rein} rein{then.length > 0 && `; ${then.join('; ')}`}
+            {callWords(call)}
           </Text>
         ))}
       </div>
@@ -146,10 +148,15 @@ const minutesWords = (minutes: number) => {
   return seconds < 60 ? `${seconds} s` : `${Math.floor(seconds / 60)} min ${seconds % 60} s`;
 };
 
-type BalanceProps = { measure: SessionMeasure; byHorse: { horse: string; measure: SessionMeasure }[] };
+type BalanceProps = {
+  measure: SessionMeasure;
+  byHorse: { horse: string; measure: SessionMeasure }[];
+  /** What the yard allows on small circles, on each rein. */
+  most: CautionLimits['smallCircle'];
+};
 
 /** Rein against rein in each gait as bars, then what else it is; each horse by its own speed. */
-function Balance({ measure, byHorse }: BalanceProps) {
+function Balance({ measure, byHorse, most: limit }: BalanceProps) {
   const { format } = useLengths();
   const { workMetres, workMinutes, restMinutes, changesOfRein, transitions, onRailShare, smallestRadiusM } = measure;
   const small = measure.smallCircleMinutes.left + measure.smallCircleMinutes.right;
@@ -190,7 +197,9 @@ function Balance({ measure, byHorse }: BalanceProps) {
         {changesOfRein === 1 ? 'change' : 'changes'} of rein, {transitions}{' '}
         {transitions === 1 ? 'transition' : 'transitions'}, {Math.round(onRailShare * 100)} % on the rail
         {smallestRadiusM !== null && `, tightest turn ${format(smallestRadiusM)}`}
-        {small > 0.01 && `, ${minutesWords(small)} on circles of ${format(10)} and less`}.
+        {small > 0.01 &&
+          `, ${minutesWords(small)} on circles of ${format(limit.diameterM)} and less, of ${limit.minutes} min at most`}
+        .
       </Text>
       {byHorse.length > 0 && (
         <Text size="xs">

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
+import { key, openDay } from './support/pad';
 
 /** Takes a figure off the shelf into the session that is begun. */
 async function figure(page: Page, title: string, rein: 'Left' | 'Right' = 'Left'): Promise<void> {
@@ -122,4 +123,82 @@ test('a sheet of stride tests: walk and trot, before and after, nothing relabell
   const tests = page.getByRole('region', { name: 'Stride tests', exact: true });
   await expect(tests).toContainText(/Walk in the lane, .*, after schooling/);
   await expect(tests).toContainText(/Trot in the lane, .*, before schooling/);
+});
+
+test('a warm-up of six figures: planned in under 40 clicks, ridden on the phone by two pairs on both reins, reviewed', async ({
+  demoYard,
+  browser,
+}) => {
+  const desk = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  let clicks = 0;
+  await desk.exposeFunction('clicked', () => void (clicks += 1));
+  await desk.addInitScript(() =>
+    document.addEventListener('pointerdown', () => void (window as unknown as { clicked: () => void }).clicked(), true),
+  );
+  await desk.goto(`${demoYard.url}/plan`);
+  await desk.getByRole('button', { name: 'New layout' }).click();
+  await desk.getByLabel('Name').fill('Loose and supple');
+  await choose(desk, 'Arena', 'Lower school');
+  await choose(desk, 'Horses of the lesson', 'Quill');
+  await desk.getByRole('option', { name: 'Barley', exact: true }).click();
+  await desk.getByLabel('Name').click();
+  await desk.getByRole('button', { name: 'Rake the sand' }).click();
+  await desk.getByLabel('Name of the layout').waitFor();
+  for (const title of ['Free walk across the diagonal', 'A shallow loop', 'A serpentine']) await figure(desk, title);
+  // The serpentine that was put down last is selected: it yields out of each loop.
+  await desk.getByLabel('Yield out of each loop').fill('2');
+  await desk.keyboard.press('Enter');
+  for (const title of ['A spiral in and out', 'Shoulder-in along the rail', 'Canter from a small circle to a large one'])
+    await figure(desk, title);
+  await desk.getByRole('button', { name: 'Back to the whole layout' }).click();
+  const order = desk.getByRole('list', { name: 'Figures in the order ridden' });
+  await expect(order.getByRole('listitem')).toHaveCount(6);
+  await expect(order.getByRole('listitem').nth(2)).toContainText('serpentine of 3 loops, yielding out');
+  expect(clicks).toBeLessThan(40);
+  await expect(desk.getByText(/^Saved/)).toBeVisible();
+  await desk.getByRole('button', { name: 'Teach this now' }).click();
+  await desk.getByRole('button', { name: 'Begin with 2 pairs' }).click();
+  await desk.waitForURL(/\/ride\/lessons\/.+\/run/);
+  const lesson = desk.url().replace(/\/run.*/, '');
+
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await phone.newPage();
+  await page.goto(`${lesson}/run`);
+  await key(page, 'Begin the lesson').tap();
+  const toStage = async (name: RegExp) => {
+    await openDay(page, 'Stage');
+    await page.getByRole('button', { name }).first().tap();
+  };
+  const pairs = page.getByRole('region', { name: 'Pairs' }).getByRole('button');
+  const rein = page.getByRole('button', { name: /rein/i }).first();
+
+  // The yields of the serpentine, by loop: Barley slips off the right leg in the second, on each rein.
+  await toStage(/A serpentine: in trot/);
+  await expect(pairs).toHaveCount(2);
+  for (let turn = 0; turn < 4; turn += 1) {
+    await page.getByRole('button', { name: /the second loop/ }).tap();
+    if (turn < 2) await key(page, 'off right leg').tap();
+    await key(page, `quality ${turn < 2 ? 2 : 4} of 5`).tap();
+    await page.getByRole('button', { name: /^Pass done|^Done/ }).tap();
+    await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+    if (turn % 2 === 1) await pairs.nth(1).tap();
+  }
+  // The departs, each at its place, several in one pass.
+  await toStage(/Canter from a small circle/);
+  const changes = page.getByRole('button', { name: /trot to canter/ });
+  expect(await changes.count()).toBeGreaterThanOrEqual(3);
+  await changes.nth(0).tap();
+  await key(page, 'late').tap();
+  await changes.nth(1).tap();
+  await key(page, 'prompt').tap();
+  await page.getByRole('button', { name: /^Pass done|^Done/ }).tap();
+  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  await expect(rein).toBeVisible();
+  await phone.close();
+
+  // In the evening the record says what happened, and the review counts the slips.
+  await desk.goto(`${lesson}/record`);
+  await expect(desk.getByText(/off the right leg in the second loop/).first()).toBeVisible();
+  await desk.goto(`${lesson}/end`);
+  await expect(desk.getByText(/off the right leg/).first()).toBeVisible();
 });

@@ -3,7 +3,7 @@ import type { ExerciseParam, ExerciseParams, Recipe } from './exercise';
 import { STRIDE_ENTRY_KEYS } from '../horse/strideEntry';
 import { USUAL_STRIDE } from '../horse/usualStride';
 import type { UsualLength } from '../units/parseLength';
-import { ARRIVALS, BY_LENGTH, FIGURE_LETTERS, USUAL_PLACE } from './figureLetters';
+import { ARRIVALS, ARRIVES_ANYWHERE, BY_LENGTH, FIGURE_LETTERS, USUAL_PLACE } from './figureLetters';
 import { FIGURE_GAITS } from './recipes/figureGaits';
 import { GRID_ELEMENTS } from './recipes/grid';
 
@@ -143,12 +143,24 @@ function specOf(kind: string, key: string): SpecWithoutKey | undefined {
   return OWN[`${kind} ${key}`] ?? SPECS[key];
 }
 
+/** A length that the letters or lines of a figure give is not typed. */
+function isGivenByLetters(kind: string, key: string, { from, to, arrives }: ExerciseParams): boolean {
+  const begins = typeof from === 'string' && from !== USUAL_PLACE;
+  const ends = typeof to === 'string' && to !== BY_LENGTH;
+  if (key === 'lengthM') return ends;
+  if (kind === 'leg-yield' && key === 'asideM') return begins;
+  if (kind === 'leg-yield' && key === 'aheadM') return begins && !isLine(from) && arrives !== ARRIVES_ANYWHERE;
+  if (kind === 'half-pass' && key === 'asideM') return ends;
+  return kind === 'half-pass' && key === 'aheadM' && begins && ends && !isLine(to);
+}
+
+const isLine = (place: string) => place.endsWith(' line');
+
 /** What may be changed of an exercise, in the order its recipe has it. */
 export function paramSpecs(kind: string, params: ExerciseParams): ParamSpec[] {
   return Object.keys(params).flatMap(key => {
     if (OF_FENCES.has(key) && POLES_ONLY.has(kind)) return [];
-    // A length that its letters give is not typed.
-    if (key === 'lengthM' && typeof params.to === 'string' && params.to !== BY_LENGTH) return [];
+    if (isGivenByLetters(kind, key, params)) return [];
     const spec = specOf(kind, key);
     if (!spec) return [];
     const usual = key === 'spacingM' ? usualSpacing(kind, params) : undefined;

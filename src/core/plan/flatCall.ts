@@ -39,7 +39,10 @@ export function callWords({ where, what, gait, rein, then }: FlatCall): string {
 function changesOnTheWay(arena: Arena, planned: PlannedFigure, gait: TrackGait): string[] {
   const ride = rideFigure(planned, gait, arena);
   if (!ride.ok) return [];
-  let before: Asked = { gait: planned.gait ?? gait, rein: planned.figure.rein, pace: 'normal', asked: null };
+  const [first] = ride.pieces;
+  // What it begins with is its name: a leg-yield, a free walk.
+  const asked = first?.kind === 'stretch' ? askedOn(first).asked : null;
+  let before: Asked = { gait: planned.gait ?? gait, rein: planned.figure.rein, pace: 'normal', asked };
   const told: string[] = [];
   for (const piece of ride.pieces) {
     if (piece.kind === 'station') continue;

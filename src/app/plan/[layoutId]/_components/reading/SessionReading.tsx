@@ -185,7 +185,9 @@ function Balance({ measure, byHorse, most: limit }: BalanceProps) {
                     style={{ width: `${(metres[rein] / most) * 100}%` }}
                     aria-hidden="true"
                   />
-                  {format(metres[rein])}, {minutesWords(workMinutes[gait as keyof typeof workMinutes]![rein])}
+                  {metres[rein] < 0.005
+                    ? 'none'
+                    : `${format(metres[rein])}, ${minutesWords(workMinutes[gait as keyof typeof workMinutes]![rein])}`}
                 </td>
               ))}
             </tr>

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
-import { key, openDay } from './support/pad';
+import { closeSheet, key, openDay } from './support/pad';
 
 /** Takes a figure off the shelf into the session that is begun. */
 async function figure(page: Page, title: string, rein: 'Left' | 'Right' = 'Left'): Promise<void> {
@@ -167,7 +167,8 @@ test('a warm-up of six figures: planned in under 40 clicks, ridden on the phone 
   await key(page, 'Begin the lesson').tap();
   const toStage = async (name: RegExp) => {
     await openDay(page, 'Stage');
-    await page.getByRole('button', { name }).first().tap();
+    await page.getByRole('region', { name: 'Stages' }).getByRole('button', { name }).tap();
+    await closeSheet(page);
   };
   const pairs = page.getByRole('region', { name: 'Pairs' }).getByRole('button');
   const rein = page.getByRole('button', { name: /rein/i }).first();

@@ -65,7 +65,9 @@ function stageOf(layoutId: string, asks: OfferedQuestion, resolved: ResolvedPlan
     const { repetitions, failure } = exercise.guidance;
     const called = layoutLabels(resolved.layout).track(what.over.trackId);
     // On the flat the stages of one figure after the other are told apart by the figure.
-    const own = what.over.kind === 'figures' ? `${exercise.guidance.title}: ${lower(name)}` : name;
+    const { title } = exercise.guidance;
+    const figures = exercise.laid.stages.length === 1 ? title : `${title}: ${lower(name)}`;
+    const own = what.over.kind === 'figures' ? figures : name;
     return [
       {
         ...{ asks, layoutId, name: (own || called).slice(0, 60), focus, seat },

@@ -70,7 +70,8 @@ export function PadKeys({ pad, gait, backwards, onMore, listens, children }: Pad
         </div>
       )}
       {rows.map((row, index) => (
-        <div key={index} className={classes.row}>
+        <div key={index} className={row[0]?.short ? `${classes.row} ${classes.scores}` : classes.row}>
+          {row[0]?.short && <span aria-hidden="true">How good</span>}
           {row.map(key => (
             <MarkKey
               key={key.name}

@@ -12,17 +12,15 @@ const NEAR_M = 3;
 const LEAST = 3;
 
 /**
- * Where trouble was tapped in three passes or more today, the most first: spots, and slips in sideways work. Live, so without
- * asking whether it is beyond chance: that is for the review.
+ * Where trouble was tapped in three passes or more today, the most first. Live, so without asking whether it is beyond chance:
+ * that is for the review. A slip in sideways work is where that work is, so it says nothing of the ground by itself.
  * @param passes - over one piece of sand, of any pair
  */
 export function spotsTogether(passes: readonly Pick<PassRecord, 'id' | 'pairId' | 'marks'>[]): SpotsTogether[] {
   const spots = passes
     .filter(pass => !isVoid(pass))
     .flatMap(({ id, pairId, marks }) =>
-      standingMarks(marks).flatMap(mark =>
-        (mark.kind === 'spot' || mark.kind === 'slip') && mark.at ? [{ pass: id, pairId, at: mark.at }] : [],
-      ),
+      standingMarks(marks).flatMap(mark => (mark.kind === 'spot' ? [{ pass: id, pairId, at: mark.at }] : [])),
     );
   const found: SpotsTogether[] = [];
   let left = spots;

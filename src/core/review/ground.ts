@@ -1,3 +1,4 @@
+import { poseAt } from '../geometry/chain';
 import type { PointM } from '../geometry/pointM';
 import type { StrideEntryKey } from '../horse/strideEntry';
 import type { Layout } from '../layout/layout';
@@ -36,6 +37,8 @@ export type RiddenGround = {
   figures: string[];
   /** The squares of sand that it goes through away from its stops. */
   cells: PointM[];
+  /** Where the horse goes sideways: the middle of each such stretch. */
+  asides: PointM[];
   work: QuestionWork;
 };
 
@@ -51,7 +54,7 @@ const POLE_ENTRIES: Partial<Record<TrackGait, StrideEntryKey>> = {
 
 /** Nothing is known of what was ridden: its layout does not have it. */
 const NOTHING: RiddenGround = {
-  ...{ gait: null, legs: [], asked: [], stops: [], figures: [], cells: [] },
+  ...{ gait: null, legs: [], asked: [], stops: [], figures: [], cells: [], asides: [] },
   work: { stops: [], legCircles: [], figureCircles: { left: 0, right: 0 } },
 };
 
@@ -78,7 +81,10 @@ export function riddenGround(
       [],
       STOP_M,
     );
-    return { ...NOTHING, gait: track.gait, figures: track.figures.map(figureWords), cells, work };
+    const asides = pieces.flatMap(piece =>
+      piece.kind === 'stretch' && piece.sideways ? [poseAt(piece.chain, piece.chain.lengthM / 2).at] : [],
+    );
+    return { ...NOTHING, gait: track.gait, figures: track.figures.map(figureWords), cells, asides, work };
   }
   const itemOf = (id: string) => asked.items.find(item => item.id === id)!;
   const { inWords } = labelsAsBuilt(whole ?? asked, asked);
@@ -104,5 +110,14 @@ export function riddenGround(
     stops.map(({ at }) => at),
     STOP_M,
   );
-  return { gait: track.gait, legs, asked: legs.map(({ asked: count }) => count), stops, figures: [], cells, work };
+  return {
+    gait: track.gait,
+    legs,
+    asked: legs.map(({ asked: count }) => count),
+    stops,
+    figures: [],
+    cells,
+    asides: [],
+    work,
+  };
 }

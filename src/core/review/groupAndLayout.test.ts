@@ -14,7 +14,7 @@ const leg = (groundM: number, asked: number | null = null): RiddenLeg => ({
   ...{ countedM: groundM, turnShare: 1 },
 });
 const ground = (groundM: number): RiddenGround => ({
-  ...{ gait: 'course-canter', legs: [leg(groundM)], asked: [null], figures: [], cells: [] },
+  ...{ gait: 'course-canter', legs: [leg(groundM)], asked: [null], figures: [], cells: [], asides: [] },
   stops: ['heron', 'willow'].map((id, index) => ({
     id,
     name: id,

@@ -109,7 +109,7 @@ test('few visits say nothing, however bad', () => {
 
 test('what counts as trouble at a place: rails, refusals, spots near it; not counts and take-offs, nor what was not ridden', () => {
   const ground = {
-    ...{ gait: 'canter', legs: [], asked: [4, 4], figures: [], cells: [], work: null },
+    ...{ gait: 'canter', legs: [], asked: [4, 4], figures: [], cells: [], asides: [], work: null },
     stops: [10, 20, 30].map(yM => ({ id: `f${yM}`, name: `f${yM}`, at: { xM: 10, yM }, isFence: true })),
   } as unknown as RiddenGround;
   const ridden = (...marks: TappedMark[]) => {

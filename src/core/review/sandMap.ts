@@ -87,23 +87,47 @@ function wayVisits(day: readonly ReviewPass[]): Visit[] {
     const own = `${pass.pairId} ${pass.key}`;
     byPair.set(own, [...(byPair.get(own) ?? []), pass]);
   }
-  return [...groups].flatMap(([{ cells }, byPair]) =>
+  return [...groups].flatMap(([{ cells, asides }, byPair]) =>
     [...byPair.values()].flatMap(passes => {
       const troubles = new Map<PointM, number>();
       for (const pass of passes)
         for (const cell of new Set(spotsIn(pass).flatMap(spot => cellAt(cells, spot) ?? [])))
           troubles.set(cell, (troubles.get(cell) ?? 0) + 1);
       const { pairId, key } = passes[0]!;
-      return cells.map(at => ({
+      const ridden = cells.map(at => ({
         ...{ at, pairId, key, isFence: false, isWay: true, rides: passes.length },
         troubles: troubles.get(at) ?? 0,
       }));
+      return [...ridden, ...slipVisits(asides, passes)];
     }),
   );
 }
 
+/**
+ * A horse slips only where it goes sideways: such places are held against each other, and not against what is ridden on one
+ * track, whatever the question.
+ */
+function slipVisits(asides: readonly PointM[], passes: readonly ReviewPass[]): Visit[] {
+  const { pairId } = passes[0]!;
+  const slips = passes.map(pass => new Set(slipsIn(pass).flatMap(slip => nearestOf(asides, slip) ?? [])));
+  return asides.map(at => ({
+    ...{ at, pairId, key: 'sideways', isFence: false, isWay: true, rides: passes.length },
+    troubles: slips.filter(own => own.has(at)).length,
+  }));
+}
+
+const slipsIn = ({ marks }: Pick<ReviewPass, 'marks'>) =>
+  marks.flatMap(mark => (mark.kind === 'slip' && mark.at ? [mark.at] : []));
+
+function nearestOf(places: readonly PointM[], at: PointM): PointM | null {
+  return places.reduce<PointM | null>(
+    (best, place) => (best && distanceM(best, at) <= distanceM(place, at) ? best : place),
+    null,
+  );
+}
+
 const spotsIn = ({ marks }: Pick<ReviewPass, 'marks'>) =>
-  marks.flatMap(mark => ((mark.kind === 'spot' || mark.kind === 'slip') && mark.at ? [mark.at] : []));
+  marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
 
 /** Rides of the same pair over the same thing at the same place, added up. */
 function together(visits: readonly Visit[]): Visit[] {

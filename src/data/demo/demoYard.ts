@@ -107,11 +107,24 @@ export const DEMO_WALKS = [
   { person: 'ode', daysAgo: 12, steps: [25.5] },
 ];
 
+type DemoTest = {
+  horse: string;
+  rider: string;
+  entry: 'walk' | 'trot' | 'canter';
+  daysAgo: number;
+  /** After schooling on its day; before it where this is left out. */
+  after?: true;
+  stridesM: number[];
+  rhythm: number;
+  accepted: boolean;
+  seed: number;
+};
+
 /**
  * Stride tests of a season: the horse's true strides on the day, short, normal and long, and how it went. Quill's trot
  * comes on; Barley's canter gets shorter towards the end.
  */
-export const DEMO_TESTS = [
+export const DEMO_TESTS: DemoTest[] = [
   {
     horse: 'quill',
     rider: 'ode',
@@ -151,6 +164,17 @@ export const DEMO_TESTS = [
     rhythm: 4,
     accepted: true,
     seed: 24,
+  },
+  {
+    horse: 'quill',
+    rider: 'ode',
+    entry: 'trot',
+    daysAgo: 9,
+    after: true,
+    stridesM: [1.7, 2.71, 3.22],
+    rhythm: 5,
+    accepted: false,
+    seed: 30,
   },
   {
     horse: 'quill',
@@ -202,7 +226,7 @@ export const DEMO_TESTS = [
     accepted: true,
     seed: 29,
   },
-] as const;
+];
 
 export const DEMO_PAIRS = [
   { key: 'ode-quill', rider: 'ode', horse: 'quill' },

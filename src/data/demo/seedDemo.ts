@@ -129,7 +129,8 @@ async function seedStepsAndTests(tx: Transaction, yardId: string, ids: Ids, nowM
         ...{ id: randomUUID(), lengthM: 20, steps: count },
         walkedAtMs: dayMs(daysAgo) + index * MINUTE_MS,
       });
-  for (const test of DEMO_TESTS) await seedTest(tx, yardId, ids, test, dayMs(test.daysAgo) - 20 * MINUTE_MS);
+  for (const test of DEMO_TESTS)
+    await seedTest(tx, yardId, ids, test, dayMs(test.daysAgo) + (test.after ? 60 : -20) * MINUTE_MS);
 }
 
 const TEST_LANE_M = 20;
@@ -140,7 +141,7 @@ async function seedTest(
   tx: Transaction,
   yardId: string,
   ids: Ids,
-  { horse: key, rider, entry, stridesM, rhythm, accepted, seed }: (typeof DEMO_TESTS)[number],
+  { horse: key, rider, entry, stridesM, rhythm, accepted, seed, after }: (typeof DEMO_TESTS)[number],
   testedAtMs: number,
 ): Promise<void> {
   const random = seededRandom(seed);
@@ -155,7 +156,8 @@ async function seedTest(
   const horseId = ids.get(key)!;
   const lane = { kind: 'taped' as const, lengthM: TEST_LANE_M };
   await addStrideTest(tx, yardId, {
-    ...{ id: testId, horseId, riderId: ids.get(rider)!, entry, lane, stepperId: null, moment: 'before', note: '' },
+    ...{ id: testId, horseId, riderId: ids.get(rider)!, entry, lane, stepperId: null, note: '' },
+    moment: after ? 'after' : 'before',
     ...{ rhythm, roundness: null, balance: rhythm, testedAtMs, passes },
   });
   const horse = accepted ? await findHorse(tx, yardId, horseId) : null;

@@ -188,12 +188,13 @@ test('a warm-up of six figures: planned in under 40 clicks, ridden on the phone 
     await key(page, `quality ${slips ? 2 : 4} of 5`).tap();
     await done.tap();
     await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+    // Nobody has to look it up: it was better, from what to what.
+    if (pass % 4 === 2)
+      await expect(page.getByRole('status', { name: 'What now' })).toContainText(
+        'Before: off the right leg, quality 2 of 5. Now: clean, quality 4 of 5.',
+      );
     if (pass === 3) await pairs.nth(1).tap();
   }
-  // Nobody has to look it up: it was better, from what to what.
-  await expect(page.getByRole('status', { name: 'What now' })).toContainText(
-    'Before: off the right leg, quality 2 of 5. Now: clean, quality 4 of 5.',
-  );
   // The departs, each at its place, several in one pass.
   await toStage(/Canter from a small circle/);
   const changes = page.getByRole('button', { name: /trot to canter/ });

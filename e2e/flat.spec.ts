@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
-import { closeSheet, key, openDay } from './support/pad';
+import { cleanPass, closeSheet, key, openDay } from './support/pad';
 
 /** Takes a figure off the shelf into the session that is begun. */
 async function figure(page: Page, title: string, rein: 'Left' | 'Right' = 'Left'): Promise<void> {
@@ -205,6 +205,16 @@ test('a warm-up of six figures: planned in under 40 clicks, ridden on the phone 
   await key(page, 'prompt').tap();
   await done.tap();
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+  // Shoulder-in on each rein, both pairs.
+  await toStage(/Shoulder-in along the rail: in trot/);
+  for (const at of [0, 1]) {
+    await pairs.nth(at).tap();
+    for (const rein of ['left rein', 'right rein'] as const) {
+      await cleanPass(page, rein);
+      await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+    }
+    await expect(pairs.filter({ hasText: '1 left, 1 right' })).toHaveCount(at + 1);
+  }
   await phone.close();
 
   // In the evening the record says what happened, and the review counts the slips.
@@ -212,4 +222,75 @@ test('a warm-up of six figures: planned in under 40 clicks, ridden on the phone 
   await expect(desk.getByText(/off the right leg in the second loop/).first()).toBeVisible();
   await desk.goto(`${lesson}/end`);
   await expect(desk.getByText(/from off the right leg, quality 2 of 5 to clean, quality 4 of 5/)).toHaveCount(2);
+});
+
+test('walk, trot and canter, short and long, before and after, counted on the phone by tapping alone', async ({
+  demoYard,
+  browser,
+}) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  const page = await phone.newPage();
+  await page.goto(`${demoYard.url}/yard`);
+  await page
+    .getByRole('link', { name: /^Barley/ })
+    .first()
+    .tap();
+  await page.getByRole('link', { name: 'Test the stride' }).first().tap();
+  await key(page, 'Count on one screen').tap();
+  const pad = page.getByRole('button', { name: /^\d+\s*Tap each time/ });
+  const pace = (name: string) =>
+    page.getByRole('group', { name: 'Pace' }).getByRole('button', { name: new RegExp(`^${name}`) });
+  const settings = async (work: () => Promise<void>) => {
+    await page.locator('[data-whole-screen] header button').first().tap();
+    await work();
+    await closeSheet(page);
+  };
+  // Common practice, no source: 60 ft in 13 and 9 walk strides, 11 and 7 at trot (6 after work), 11 and 8 at canter.
+  const counts = {
+    before: { Walk: [13, 9], Trot: [11, 7], Canter: [11, 8] },
+    after: { Walk: [13, 9], Trot: [11, 6], Canter: [11, 8] },
+  } as const;
+  for (const moment of ['before', 'after'] as const) {
+    await settings(() => page.getByText(moment === 'before' ? 'Before schooling' : 'After', { exact: true }).tap());
+    for (const gait of ['Walk', 'Trot', 'Canter'] as const) {
+      await settings(() => choose(page, 'Gait', gait));
+      for (const [at, name] of ['short', 'long'].entries()) {
+        await pace(name).tap();
+        await expect(pad).toContainText(`${gait.toLowerCase()} in the lane, ${name}`);
+        for (let stride = 0; stride < counts[moment][gait][at]!; stride += 1) await pad.tap();
+        await page.getByRole('button', { name: /^Keep this pass/ }).tap();
+        await expect(pace(name)).toContainText(String(counts[moment][gait][at]));
+      }
+      await key(page, `rhythm ${moment === 'before' ? 3 : 4}`).tap();
+    }
+  }
+  // A second horse in its turn, on the same sheet; its counts are its own.
+  await settings(() => choose(page, 'Horse', 'Quill'));
+  await pace('long').tap();
+  for (let stride = 0; stride < 7; stride += 1) await pad.tap();
+  await page.getByRole('button', { name: /^Keep this pass/ }).tap();
+  await page.getByRole('group', { name: 'Horses in turn' }).getByRole('button', { name: 'Barley' }).tap();
+  await expect(pace('long')).toContainText('8');
+  await key(page, 'Results').tap();
+
+  const results = page.getByRole('region', { name: 'What it comes to' });
+  await page
+    .getByRole('group', { name: 'Columns of the sheet' })
+    .getByRole('button', { name: /^Trot after/ })
+    .tap();
+  const picture = results.getByRole('img', { name: /^Trot in the lane/ });
+  await expect(picture).toHaveAccessibleName(/long: 7 · 2\.61 m before, 6 · 3\.05 m after/);
+  await page.getByRole('button', { name: /^Keep the test/ }).tap();
+  await expect(page.getByRole('heading', { name: 'Barley', level: 1 })).toBeVisible();
+  const days = page.getByRole('region', { name: 'Before and after schooling' });
+  await expect(days.getByRole('img')).toHaveCount(3);
+  await page.goto(`${demoYard.url}/yard`);
+  await page
+    .getByRole('link', { name: /^Quill/ })
+    .first()
+    .tap();
+  await expect(page.getByRole('region', { name: 'Stride tests', exact: true })).toContainText(
+    /Canter in the lane, .*after schooling/,
+  );
+  await phone.close();
 });

@@ -158,3 +158,12 @@ test('letters are offered as they are called on the rein, and only where the are
   });
   expect(across.map(({ label }) => label)).toEqual([BY_LENGTH, 'C', 'H', 'E']);
 });
+
+test('a figure that counts no rounds of its own is ridden so many times, one after the other', () => {
+  const figures = (kind: string, times: number) => figureTrackOf(ARENAS['20x60'], kind, { times }).figures;
+  expect(figures('serpentine', 3).map(({ figure }) => figure.kind)).toEqual(['serpentine', 'serpentine', 'serpentine']);
+  expect(new Set(figures('serpentine', 3).map(({ id }) => id)).size).toBe(3);
+  // An eight and a spiral count their own.
+  expect(figures('figure-of-eight', 3)).toHaveLength(1);
+  expect(figures('spiral', 2)).toHaveLength(1);
+});

@@ -70,6 +70,21 @@ function alsoAsked<P extends ExerciseParams>({ kind, gait }: Flat<P>): ExerciseP
   };
 }
 
+/** How often it is ridden, where it does not say so by rounds or seconds of its own. */
+function timesAsked(wish: ExerciseParams): ExerciseParams {
+  return ['times', 'rounds', 'rungs', 'seconds'].some(key => key in wish) ? {} : { times: 1 };
+}
+
+/** Figures that are ridden several times over; one that counts its own times has them in itself. */
+function repeated<One extends Figure | AskedFigure>(
+  figures: readonly One[],
+  { times }: ExerciseParams,
+): readonly One[] {
+  const hasOwn = figures.some(one => 'times' in ('figure' in one ? one.figure : one));
+  const count = typeof times === 'number' && !hasOwn ? times : 1;
+  return Array.from({ length: count }, () => figures).flat();
+}
+
 /**
  * As long as from the one letter to the other, where both were chosen.
  * @throws {RangeError} the second does not lie ahead on the wall of the first
@@ -106,7 +121,7 @@ export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
   return {
     kind,
     guidance: flat.guidance,
-    wishes: ground => flat.wishes(ground).map(wish => ({ ...wish, ...alsoAsked(flat) })),
+    wishes: ground => flat.wishes(ground).map(wish => ({ ...wish, ...alsoAsked(flat), ...timesAsked(wish) })),
     place: () => ON_THE_SAND,
     layOut: (ground, asked) => {
       const params = asLongAsLettered(kind, ground, asked);
@@ -117,7 +132,7 @@ export function flatRecipe<P extends ExerciseParams>(flat: Flat<P>): Recipe<P> {
           id: `cone-${index + 1}`,
           at,
         })),
-        tracks: [sessionOf(kind, gaitAsked(flat, params), flat.figures(ground, params))],
+        tracks: [sessionOf(kind, gaitAsked(flat, params), repeated(flat.figures(ground, params), params))],
         stages: flat.stages(params, ground),
         stand: flat.standAt?.(ground, params) ?? { xM: ground.arena.widthM / 2, yM: ground.arena.lengthM / 2 },
         facts: flat.facts?.(ground, params) ?? [],

@@ -11,9 +11,10 @@ export function proxy(request: NextRequest) {
   const fault = requestFault(request, names);
   if (fault) return NextResponse.json({ problem: fault.problem }, { status: fault.status });
   // While one edits, the framework runs scripts of its own in the page.
-  if (!isBuilt) return NextResponse.next();
-  const policy = contentPolicy(Buffer.from(crypto.randomUUID()).toString('base64'));
   const headers = new Headers(request.headers);
+  headers.set('x-roan-page', `${request.nextUrl.pathname}${request.nextUrl.search}`);
+  if (!isBuilt) return NextResponse.next({ request: { headers } });
+  const policy = contentPolicy(Buffer.from(crypto.randomUUID()).toString('base64'));
   // The framework reads from the request which number its scripts have to carry.
   headers.set('content-security-policy', policy);
   const response = NextResponse.next({ request: { headers } });

@@ -1,4 +1,10 @@
+import { randomBytes } from 'node:crypto';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
+import { createServer as createDoor } from 'node:net';
+import path from 'node:path';
+import QRCode from 'qrcode';
+import { certificate, networkAddresses } from './certificate.mjs';
 import { giveUp } from './run.mjs';
 
 const DEFAULT_PORT = 4747;
@@ -12,33 +18,149 @@ function chosenPort() {
   return port;
 }
 
-/** Serves the built pages, and says where in one line once they answer. */
-export async function serve(what) {
+/** Serves the built pages, and says where in one line once they answer; with `--network` over HTTPS, to other devices too. */
+export async function serve(what, args = process.argv.slice(2)) {
   process.env.NODE_ENV = 'production';
   process.env.NEXT_TELEMETRY_DISABLED = '1';
+  const asked = networkArguments(args);
+  if (asked.network) return serveNetwork(what, asked);
   const hostname = process.env.ROAN_HOST ?? '127.0.0.1';
   const port = chosenPort();
+  const answers = laterAnswers();
+  const server = createServer(answers.answer);
+  await listen(server, port, hostname);
+  askForSetup(hostname);
+  await answers.begin({ hostname, port });
+  // The database is opened with the first page: one that is refused ends the process here, before the line below.
+  const opened = await fetch(`http://${ownAddress(hostname)}:${port}/sign-in`, { redirect: 'manual' });
+  console.log(`${what} is at http://${hostname}:${port}`);
+  await sayCode(opened);
+  stopCleanly(server);
+}
+
+/** Over HTTPS on every address of this machine; what comes in plain is sent on to HTTPS, on the same port. */
+async function serveNetwork(what, { cert, key }) {
+  process.env.ROAN_NETWORK = '1';
+  const port = chosenPort();
+  const made = await certificate(databaseFolder(), { cert, key });
+  const answers = laterAnswers();
+  const secure = createSecureServer({ key: made.key, cert: made.cert }, answers.answer);
+  const plain = createServer(toHttps);
+  const door = createDoor(socket => lead(socket, secure, plain));
+  await listen(door, port, process.env.ROAN_HOST ?? '::');
+  // The framework asks itself now and then, and knows no root of ours: for that there is a door on this machine alone.
+  const inner = createServer(answers.answer);
+  await new Promise(resolve => inner.listen(0, '127.0.0.1', resolve));
+  process.env.__NEXT_PRIVATE_ORIGIN = `http://127.0.0.1:${inner.address().port}`;
+  askForSetup('0.0.0.0');
+  await answers.begin({ hostname: 'localhost', port });
+  const opened = await fetch(`${process.env.__NEXT_PRIVATE_ORIGIN}/sign-in`, { redirect: 'manual' });
+  const [address = 'localhost', ...others] = networkAddresses();
+  const href = `https://${address}:${port}`;
+  process.env.ROAN_NETWORK_HREF = href;
+  console.log(`${what} is at ${href}${others.length > 0 ? ` (also at ${others.join(', ')})` : ''}`);
+  console.log(await QRCode.toString(href, { type: 'terminal', small: true }));
+  if (made.fingerprint) {
+    console.log(`A device that warns: open ${href}/trust on it. The root's fingerprint is`);
+    console.log(made.fingerprint);
+  }
+  await sayCode(opened);
+  stopCleanly(door);
+}
+
+const FLAGS = { '--network': 'network', '--cert': 'cert', '--key': 'key' };
+
+function networkArguments(args) {
+  const asked = { network: false, cert: null, key: null };
+  for (let at = 0; at < args.length; at += 1) {
+    const name = FLAGS[args[at]];
+    if (!name) giveUp(`“${args[at]}” is nothing that the start knows: it takes --network, --cert FILE and --key FILE.`);
+    if (name === 'network') asked.network = true;
+    else asked[name] = args[(at += 1)] ?? giveUp(`After ${args[at - 1]} comes a file.`);
+  }
+  if ((asked.cert || asked.key) && !asked.network) giveUp('A certificate is for --network: name that too.');
+  return asked;
+}
+
+/** Answers that say "starting" until the framework has begun. */
+function laterAnswers() {
   let handle = null;
-  const server = createServer((request, response) => {
+  const answer = (request, response) => {
     if (!canBeRead(request.url))
       return void refuse(response, 404, 'There is nothing at this address: it cannot be read.');
+    mindHeaders(request);
     if (handle) return void handle(request, response);
     response.setHeader('retry-after', '1');
     refuse(response, 503, 'Roan is starting: try again in a moment.');
+  };
+  const begin = async ({ hostname, port }) => {
+    const { default: next } = await import('next');
+    const app = next({ dev: false, hostname, port });
+    // The framework's own small talk is kept back; what goes wrong is written to standard error.
+    const { log } = console;
+    console.log = () => undefined;
+    await app.prepare();
+    console.log = log;
+    handle = app.getRequestHandler();
+  };
+  return { answer, begin };
+}
+
+/**
+ * What only this server knows is said by it alone: where a request comes from, and which page it asks for. Of a server before
+ * this one that is believed where ROAN_TRUST_PROXY says so.
+ */
+function mindHeaders(request) {
+  delete request.headers['x-roan-page'];
+  const isTrusted = process.env.ROAN_TRUST_PROXY === '1';
+  const told = String(request.headers['x-forwarded-for'] ?? '')
+    .split(',')
+    .at(-1)
+    .trim();
+  request.headers['x-roan-address'] = isTrusted && told !== '' ? told : (request.socket.remoteAddress ?? 'here');
+  if (isTrusted) return;
+  for (const name of ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-port', 'x-forwarded-proto'])
+    delete request.headers[name];
+  if (process.env.ROAN_NETWORK === '1') request.headers['x-forwarded-proto'] = 'https';
+}
+
+/** The first byte of TLS; what begins otherwise is plain. */
+const TLS = 22;
+
+function lead(socket, secure, plain) {
+  socket.on('error', () => socket.destroy());
+  socket.once('data', first => {
+    socket.pause();
+    socket.unshift(first);
+    (first[0] === TLS ? secure : plain).emit('connection', socket);
+    process.nextTick(() => socket.resume());
   });
-  await listen(server, port, hostname);
-  const { default: next } = await import('next');
-  const app = next({ dev: false, hostname, port });
-  // The framework's own small talk is kept back; what goes wrong is written to standard error.
-  const { log } = console;
-  console.log = () => undefined;
-  await app.prepare();
-  console.log = log;
-  handle = app.getRequestHandler();
-  // The database is opened with the first page: one that is refused ends the process here, before the line below.
-  await fetch(`http://${ownAddress(hostname)}:${port}/yard`);
-  console.log(`${what} is at http://${hostname}:${port}`);
-  stopCleanly(server);
+}
+
+function toHttps(request, response) {
+  const host = request.headers.host ?? '';
+  if (!/^[\w.:[\]-]+$/.test(host)) return void refuse(response, 400, 'This request names no host.');
+  response.writeHead(308, { location: `https://${host}${request.url}`, connection: 'close' }).end();
+}
+
+/** Where the database lies, and all that belongs to it. */
+function databaseFolder() {
+  const url = process.env.ROAN_DATABASE_URL ?? 'file:./data/roan.db';
+  return url.startsWith('file:') ? path.dirname(path.resolve(url.slice('file:'.length))) : path.resolve('data');
+}
+
+/** From elsewhere nobody may take a new Roan for themselves: the first passphrase wants a code that only this start tells. */
+function askForSetup(hostname) {
+  const isHere = ['127.0.0.1', 'localhost', '::1'].includes(hostname) && process.env.ROAN_TRUST_PROXY !== '1';
+  if (!isHere) process.env.ROAN_SETUP_CODE ??= randomBytes(5).toString('hex');
+}
+
+async function sayCode(opened) {
+  const page = process.env.ROAN_SETUP_CODE && opened.status === 200 ? await opened.text() : '';
+  if (!page.includes('The first passphrase')) return;
+  console.log(
+    `Nobody has a passphrase yet. Open Roan, and set the first one with the code ${process.env.ROAN_SETUP_CODE}`,
+  );
 }
 
 /** Where this machine reaches itself: "everywhere" is no address. */
@@ -82,7 +204,7 @@ function stopCleanly(server) {
   for (const signal of ['SIGINT', 'SIGTERM'])
     process.once(signal, () => {
       server.close(() => process.exit(0));
-      server.closeIdleConnections();
+      server.closeIdleConnections?.();
       setTimeout(() => process.exit(0), 2000).unref();
     });
 }

@@ -7,6 +7,7 @@ import { nowMs } from '@/components/nowMs';
 import { ClockNotice } from '@/components/Shell/ClockNotice';
 import { Rail } from '@/components/Shell/Rail';
 import { ThreadProvider } from '@/components/Shell/thread';
+import { signOutAction } from './sign-in/actions';
 import { readThread } from '@/components/Shell/threadCookie';
 import { THREAD_COOKIE } from '@/components/Shell/threadName';
 import { TopBar } from '@/components/Shell/TopBar';
@@ -19,7 +20,8 @@ import type { ReactNode } from 'react';
 import { chooseUnit } from './_server/chooseUnit';
 import { clockBehindMs } from './_server/serverClock';
 import { trustClockAction } from './_server/trustClockAction';
-import { yardContext } from './_server/yardContext';
+import { whoIsThere } from './_server/access/whoIsThere';
+import { openedYard } from './_server/yardContext';
 import { yardTime } from './_server/yardTime';
 import { EARLY_TAPS } from './ride/_components/pad/earlyTaps';
 import { nonceOf } from './_server/guards/contentPolicy';
@@ -29,11 +31,12 @@ export const metadata: Metadata = { title: { default: 'Roan', template: '%s · R
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const { yard, unit } = await yardContext();
+  const who = await whoIsThere();
+  const { yard, unit } = await openedYard();
   const nonce = nonceOf((await headers()).get('content-security-policy'));
   const [behindMs, nowAtMs] = [clockBehindMs(), nowMs()];
   const day = (atMs: number) => yardTime(atMs, yard.timeZone, 'D MMM YYYY, HH:mm');
-  const thread = readThread((await cookies()).get(THREAD_COOKIE)?.value);
+  const thread = who === null ? {} : readThread((await cookies()).get(THREAD_COOKIE)?.value);
   return (
     <html lang="en-GB" {...mantineHtmlProps}>
       <head>
@@ -45,16 +48,26 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <Notifications position="bottom-right" />
           <LengthsProvider unit={unit}>
             <ThreadProvider initial={thread}>
-              <div className={classes.shell}>
-                <Rail />
-                <div className={classes.place}>
-                  <TopBar yardName={yard.name} unit={unit} onChooseUnit={chooseUnit} />
-                  {behindMs > 0 && (
-                    <ClockNotice says={day(nowAtMs)} before={day(nowAtMs + behindMs)} onTrust={trustClockAction} />
-                  )}
-                  <main className={classes.main}>{children}</main>
+              {who === null ? (
+                <main className={classes.main}>{children}</main>
+              ) : (
+                <div className={classes.shell}>
+                  <Rail role={who.open ? 'instructor' : who.role} />
+                  <div className={classes.place}>
+                    <TopBar
+                      yardName={yard.name}
+                      unit={unit}
+                      onChooseUnit={chooseUnit}
+                      onSignOut={signOutAction}
+                      who={who.open ? null : { name: who.name, role: who.role }}
+                    />
+                    {behindMs > 0 && (
+                      <ClockNotice says={day(nowAtMs)} before={day(nowAtMs + behindMs)} onTrust={trustClockAction} />
+                    )}
+                    <main className={classes.main}>{children}</main>
+                  </div>
                 </div>
-              </div>
+              )}
             </ThreadProvider>
           </LengthsProvider>
         </Styled>

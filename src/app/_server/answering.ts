@@ -1,4 +1,7 @@
 import 'server-only';
+import { AccessRefused } from './access/accessRefused';
+import { entered, underRule } from './access/entered';
+import { byItsLink, type Rule } from './access/rules';
 import { faultOf } from './faultOf';
 import { ownNames } from './guards/hosts';
 import { requestFault } from './guards/requestFault';
@@ -6,18 +9,23 @@ import { requestFault } from './guards/requestFault';
 const names = ownNames();
 
 /**
- * A route that looks at who asks before it reads anything, and that answers with a status and a sentence whatever goes wrong: 4xx
+ * A route under its rule that looks at who asks before it reads anything, and that answers with a status and a sentence whatever goes wrong: 4xx
  * for what the sender did, 503 for a store that cannot take it now.
  */
 export function answering<Context = unknown>(
+  rule: Rule,
   answer: (request: Request, context: Context) => Response | Promise<Response>,
 ): (request: Request, context: Context) => Promise<Response> {
   return async (request, context) => {
     const fault = requestFault(request, names);
     if (fault) return problemAnswer(fault.status, fault.problem);
     try {
-      return await answer(request, context);
+      return await underRule(rule, async () => {
+        if (rule !== byItsLink) await entered();
+        return answer(request, context);
+      });
     } catch (error) {
+      if (error instanceof AccessRefused) return problemAnswer(error.status, error.message);
       const { status, problem } = faultOf(error);
       return problemAnswer(status, problem);
     }

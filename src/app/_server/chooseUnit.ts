@@ -4,6 +4,7 @@ import { LENGTH_UNITS } from '@/core';
 import { saveLengthUnit } from '@/data/queries/settings';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
+import { may } from './access/rules';
 import { yardContext } from './yardContext';
 
 const Unit = z.enum(LENGTH_UNITS);
@@ -12,7 +13,7 @@ const Unit = z.enum(LENGTH_UNITS);
 export async function chooseUnit(chosen: string): Promise<void> {
   const unit = Unit.safeParse(chosen);
   if (!unit.success) return;
-  const { write, yard } = await yardContext();
+  const { write, yard } = await yardContext(may.instruct);
   await write(tx => saveLengthUnit(tx, yard.id, unit.data));
   revalidatePath('/', 'layout');
 }

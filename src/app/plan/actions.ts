@@ -13,6 +13,7 @@ import { layoutForm, tagsForm } from '@/files/yardForms';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 
 const Id = z.string().min(1).max(60);
@@ -21,7 +22,7 @@ const GONE = 'This layout is not in the yard any more.';
 
 /** A new layout: empty sand for a group. */
 export async function addLayoutAction(typed: unknown): Promise<FormOutcome<{ layoutId: string }>> {
-  return attempt<{ layoutId: string }>(async () => {
+  return attempt<{ layoutId: string }>(may.instruct, async () => {
     const form = layoutForm.safeParse(typed);
     if (!form.success) return formFaults(form.error);
     const { db, write, yard } = await yardContext();
@@ -39,7 +40,7 @@ const MOST_LETTERS = 60;
 
 /** The same layout once more, to be changed without touching the first. */
 export async function duplicateLayoutAction(id: unknown): Promise<FormOutcome<{ layoutId: string }>> {
-  return attempt<{ layoutId: string }>(async () => {
+  return attempt<{ layoutId: string }>(may.instruct, async () => {
     const layoutId = Id.safeParse(id);
     const { db, write, yard } = await yardContext();
     const layout = layoutId.success ? await findLayout(db, yard.id, layoutId.data) : null;
@@ -54,7 +55,7 @@ export async function duplicateLayoutAction(id: unknown): Promise<FormOutcome<{ 
 
 /** The words a layout is found by. */
 export async function tagLayoutAction(id: unknown, typed: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const layoutId = Id.safeParse(id);
     const form = tagsForm.safeParse(typed);
     if (!form.success) return formFaults(form.error);
@@ -68,7 +69,7 @@ export async function tagLayoutAction(id: unknown, typed: unknown): Promise<Form
 
 /** Keeps the layout as it stands today. */
 export async function keepVersionAction(id: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const layoutId = Id.safeParse(id);
     if (!layoutId.success) return refuse(GONE);
     const { write, yard } = await yardContext();
@@ -81,7 +82,7 @@ export async function keepVersionAction(id: unknown): Promise<FormOutcome> {
 
 /** Brings a version back as what is planned now; what stood before is kept as a version of its own. */
 export async function restoreVersionAction(id: unknown): Promise<FormOutcome<{ layoutId: string }>> {
-  return attempt<{ layoutId: string }>(async () => {
+  return attempt<{ layoutId: string }>(may.instruct, async () => {
     const versionId = Id.safeParse(id);
     const { db, write, yard } = await yardContext();
     const version = versionId.success ? await findVersion(db, yard.id, versionId.data) : null;
@@ -102,7 +103,7 @@ export async function restoreVersionAction(id: unknown): Promise<FormOutcome<{ l
  * by hand.
  */
 export async function importLayoutAction(text: unknown): Promise<FormOutcome<{ layoutId: string; missing: string[] }>> {
-  return attempt<{ layoutId: string; missing: string[] }>(async () => {
+  return attempt<{ layoutId: string; missing: string[] }>(may.instruct, async () => {
     if (typeof text !== 'string' || text.length > 4_000_000) return refuse('The file is too large to be a layout.');
     const read = readLayoutText(text);
     if (!read.ok) return refuse(`The file was not taken in, and nothing was changed. ${read.reason}`);

@@ -8,6 +8,7 @@ import { listLayouts } from '@/data/queries/layouts';
 import { lastRiddenByLayout } from '@/data/queries/lastRidden';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { LayoutList } from './_components/LayoutList';
 import { NewLayout } from './_components/NewLayout';
@@ -16,7 +17,7 @@ import { TakeIn } from './_components/TakeIn';
 export const metadata: Metadata = { title: 'Plan' };
 
 export default async function PlanListPage() {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const [layouts, horses, arenas] = await Promise.all([
     listLayouts(db, yard.id),
     listHorses(db, yard.id),

@@ -7,6 +7,7 @@ import { readArrangement } from '@/files/arrangement';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 
 const OwnForm = z.object({
@@ -24,7 +25,7 @@ export async function keepOwnExerciseAction(typed: unknown, document: unknown): 
   if (read.arrangement.items.length === 0)
     return { ok: false, fields: {}, problem: 'There is nothing to keep: select what belongs to it first.' };
   const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt(may.instruct, async () => {
     await write(tx => addOwnExercise(tx, yard.id, { ...form.data, ...read.arrangement }));
     return { ok: true };
   });
@@ -35,7 +36,7 @@ export async function removeOwnExerciseAction(id: unknown): Promise<FormOutcome>
   const exerciseId = z.string().min(1).max(60).safeParse(id);
   if (!exerciseId.success) return { ok: false, fields: {}, problem: 'This is not on the shelf.' };
   const { write, yard } = await yardContext();
-  return attempt(async () => {
+  return attempt(may.instruct, async () => {
     await write(tx => setArchived(tx, yard.id, 'exercise', exerciseId.data, true));
     return { ok: true };
   });

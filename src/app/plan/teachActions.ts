@@ -16,6 +16,7 @@ import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
+import { may } from '../_server/access/rules';
 import { fittedStages } from '../_server/fittedStages';
 import { yardContext } from '../_server/yardContext';
 
@@ -30,7 +31,7 @@ const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem }
  * @param saving - names the save: sent again after a lost answer, nothing is planned twice
  */
 export async function teachNowAction(sent: unknown, saving: unknown): Promise<FormOutcome<{ lessonId: string }>> {
-  return attempt<{ lessonId: string }>(async () => {
+  return attempt<{ lessonId: string }>(may.instruct, async () => {
     const wish = Teach.safeParse(sent);
     if (!wish.success) return refuse('Choose at least one pair.');
     const { db, write, yard } = await yardContext();
@@ -55,7 +56,7 @@ export async function teachNowAction(sent: unknown, saving: unknown): Promise<Fo
 
 /** A rider by name on a horse, made a pair on the spot: a rider whom the yard knows is not there twice. */
 export async function newPairAction(typed: unknown, saving: unknown): Promise<FormOutcome<{ pairId: string }>> {
-  return attempt<{ pairId: string }>(async () => {
+  return attempt<{ pairId: string }>(may.instruct, async () => {
     const form = newPairForm.safeParse(typed);
     if (!form.success) return formFaults(form.error);
     const { write, yard } = await yardContext();

@@ -11,6 +11,7 @@ import type { FormOutcome } from '@/files/formOutcome';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
+import { may } from '../_server/access/rules';
 import { planFault } from '../_server/planFault';
 import { yardContext } from '../_server/yardContext';
 import { pairReview } from './pairReview';
@@ -27,7 +28,7 @@ export async function trySpacingAction(
   versionId: unknown,
   key: unknown,
 ): Promise<FormOutcome<{ href: string }>> {
-  return attempt<{ href: string }>(async () => {
+  return attempt<{ href: string }>(may.instruct, async () => {
     const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
     if (typeof pairId !== 'string' || typeof versionId !== 'string') return refuse(GONE);
     const { db, write, yard } = await yardContext();
@@ -57,7 +58,7 @@ const Entry = z.enum(STRIDE_ENTRY_KEYS);
 
 /** Gives the profile the stride that the record of a pair points to, reckoned anew; or takes it back. */
 export async function learnedStrideAction(pairId: unknown, entry: unknown, take: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
     const asked = Entry.safeParse(entry);
     const { db, write, yard } = await yardContext();
@@ -65,7 +66,7 @@ export async function learnedStrideAction(pairId: unknown, entry: unknown, take:
     if (!pair || !asked.success) return refuse('This pair is not in the yard any more.');
     const own = { horseId: pair.horseId, entry: asked.data, knownAtMs: Date.now() };
     if (take !== true)
-      return attempt(async () => {
+      return attempt(may.instruct, async () => {
         await write(tx => withdrawLearnedStride(tx, yard.id, own.horseId, own.entry, own.knownAtMs));
         revalidatePath('/', 'layout');
         return { ok: true };

@@ -8,6 +8,7 @@ import { formatReading } from '@/core';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { present } from '@/data/present';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { yardTime } from '../_server/yardTime';
 import classes from './page.module.css';
@@ -15,7 +16,7 @@ import classes from './page.module.css';
 export const metadata: Metadata = { title: 'Review' };
 
 export default async function ReviewListPage() {
-  const { db, yard, unit } = await yardContext();
+  const { db, yard, unit } = await yardContext(may.instruct);
   const [pairs, ridden, arenas, layouts] = await Promise.all([
     listPairs(db, yard.id).then(present),
     riddenByPair(db, yard.id),

@@ -5,6 +5,7 @@ import { pairRecord } from '@/data/queries/pairRecord';
 import type { Pair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
 import { rulesSince } from '@/data/queries/settings';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { yardClock, yardTime } from '../_server/yardTime';
 import { reviewWords } from './reviewWords';
@@ -14,7 +15,7 @@ export const SHOWN_LEGS = 8;
 
 /** All that the record says of a pair, with the names and rules of the yard. */
 export async function pairReview(pair: Pair) {
-  const { db, yard, unit } = await yardContext();
+  const { db, yard, unit } = await yardContext(may.read);
   const words = reviewWords(pair.horseName, unit);
   const record = await pairRecord(db, yard.id, pair, yardClock(yard.timeZone), words);
   const versionIds = [...new Set(record.legs.map(({ layoutVersionId }) => layoutVersionId))];

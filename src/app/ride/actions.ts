@@ -5,6 +5,7 @@ import { findPair } from '@/data/queries/pairs';
 import type { FormOutcome } from '@/files/formOutcome';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
+import { may } from '../_server/access/rules';
 import { planFault } from '../_server/planFault';
 import { yardContext } from '../_server/yardContext';
 
@@ -15,7 +16,7 @@ const Choice = z.object({
 
 /** Keeps the layout as it stands now, for this ride's records to hang on, and says where to ride it. */
 export async function beginRideAction(typed: unknown): Promise<FormOutcome<{ href: string }>> {
-  return attempt<{ href: string }>(async () => {
+  return attempt<{ href: string }>(may.instruct, async () => {
     const choice = Choice.safeParse(typed);
     if (!choice.success) return { ok: false, fields: {}, problem: choice.error.issues[0]?.message ?? 'Choose both.' };
     const { layoutId, pairId } = choice.data;

@@ -13,6 +13,7 @@ import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { layoutCards } from '../_server/layoutCards';
 import { present } from '@/data/present';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { yardTime } from '../_server/yardTime';
 import { LessonList } from './_components/LessonList';
@@ -26,7 +27,7 @@ const SHOWN_RIDES = 12;
 
 export default async function RidePage() {
   await connection();
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.help);
   const [layouts, horses, pairs, lessons] = await Promise.all([
     listLayouts(db, yard.id),
     listHorses(db, yard.id),

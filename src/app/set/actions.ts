@@ -24,6 +24,7 @@ import { GroundTyped, writeStanding } from '@/files/standing';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
+import { may } from '../_server/access/rules';
 import { measureByOf, settingSetup, sheetOf, walkersOf } from '../_server/settingSetup';
 import { yardContext } from '../_server/yardContext';
 
@@ -45,7 +46,7 @@ export async function roundStepsAction(
   measureBy: unknown,
   stage: unknown,
 ): Promise<FormOutcome<RoundedSteps>> {
-  return attempt<RoundedSteps>(async () => {
+  return attempt<RoundedSteps>(may.help, async () => {
     const layoutId = Id.safeParse(id);
     const { db, yard } = await yardContext();
     const setup = layoutId.success ? await settingSetup(db, yard.id, layoutId.data, stage) : null;
@@ -66,7 +67,7 @@ const Kept = z.strictObject({
 
 /** Keeps what was really measured on the ground as what is ridden; the plan stays as it is. */
 export async function keepStandingAction(sent: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.help, async () => {
     const kept = Kept.safeParse(sent);
     if (!kept.success) return refuse('What was measured cannot be understood: nothing was kept.');
     const { layoutId, revision, stage, typed } = kept.data;
@@ -110,7 +111,7 @@ function standingFault(stands: Parameters<typeof writeLayout>[0]): string | null
 
 /** Everything stands as planned again. */
 export async function putBackAction(id: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.help, async () => {
     const layoutId = Id.safeParse(id);
     if (!layoutId.success) return refuse(GONE);
     const { write, yard } = await yardContext();
@@ -122,7 +123,7 @@ export async function putBackAction(id: unknown): Promise<FormOutcome> {
 
 /** A layout of what stands on the sand already, by the gaps that were walked over it. */
 export async function sandLayoutAction(sent: unknown): Promise<FormOutcome<{ layoutId: string }>> {
-  return attempt<{ layoutId: string }>(async () => {
+  return attempt<{ layoutId: string }>(may.instruct, async () => {
     const form = sandForm.safeParse(sent);
     if (!form.success) return formFaults(form.error);
     const { name, arenaId, horseIds, ...line } = form.data;

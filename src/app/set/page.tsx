@@ -7,12 +7,13 @@ import { listLayouts } from '@/data/queries/layouts';
 import { present } from '@/data/present';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 
 export const metadata: Metadata = { title: 'Set' };
 
 export default async function SetListPage() {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.help);
   const [layouts, horses] = await Promise.all([listLayouts(db, yard.id), listHorses(db, yard.id)]);
   return (
     <>

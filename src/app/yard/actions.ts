@@ -17,13 +17,14 @@ import { arenaForm, horseForm, kitForm, pairForm, personForm, TYPED_STRIDES } fr
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { refuseChanged } from './refuseChanged';
 import { horseFigures, typedStrideM, unlessUntouched } from './yardFigures';
 
 /** Adds a horse or changes one; its typed strides move every row that is spaced by them. */
 export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { db, write, yard, unit } = await yardContext();
     const form = horseForm(unit).safeParse(typed);
     if (!form.success) return formFaults(form.error);
@@ -60,7 +61,7 @@ export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unkn
 
 /** Keeps the yard's own rules for lessons. */
 export async function saveRulesAction(typed: unknown, sent?: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const rules = YardRulesOnPaper.safeParse(typed);
     if (!rules.success) return formFaults(rules.error);
     const { db, write, yard } = await yardContext();
@@ -73,7 +74,7 @@ export async function saveRulesAction(typed: unknown, sent?: unknown): Promise<F
 }
 
 export async function savePersonAction(typed: unknown, sent?: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { db, write, yard, unit } = await yardContext();
     const form = personForm(unit).safeParse(typed);
     if (!form.success) return formFaults(form.error);
@@ -89,7 +90,7 @@ export async function savePersonAction(typed: unknown, sent?: unknown): Promise<
 }
 
 export async function addPairAction(typed: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const form = pairForm.safeParse(typed);
     if (!form.success) return formFaults(form.error);
     const { write, yard } = await yardContext();
@@ -100,7 +101,7 @@ export async function addPairAction(typed: unknown): Promise<FormOutcome> {
 }
 
 export async function saveArenaAction(typed: unknown, seen: unknown, sent?: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { db, write, yard, unit } = await yardContext();
     const form = arenaForm(unit).safeParse(typed);
     if (!form.success) return formFaults(form.error);
@@ -125,7 +126,7 @@ export async function saveArenaAction(typed: unknown, seen: unknown, sent?: unkn
 }
 
 export async function saveKitAction(typed: unknown, sent?: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { db, write, yard, unit } = await yardContext();
     const form = kitForm(unit).safeParse(typed);
     if (!form.success) return formFaults(form.error);
@@ -141,7 +142,7 @@ const Archiving = z.object({ kind: z.enum(ARCHIVABLE), id: z.string().min(1).max
 
 /** Puts something away, or takes it back; its records stay either way. */
 export async function archiveAction(sent: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const asked = Archiving.safeParse(sent);
     if (!asked.success) return formFaults(asked.error);
     const { kind, id, archived } = asked.data;
@@ -156,7 +157,7 @@ const Marking = z.object({ arenaId: z.string().min(1).max(60), marks: ArenaMarks
 
 /** Keeps what is marked on an arena's sand. */
 export async function saveArenaMarksAction(sent: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const asked = Marking.safeParse(sent);
     if (!asked.success) return formFaults(asked.error);
     const { write, yard } = await yardContext();

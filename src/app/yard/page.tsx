@@ -6,6 +6,7 @@ import { listKit } from '@/data/queries/kit';
 import { listPairs } from '@/data/queries/pairs';
 import { listPeople } from '@/data/queries/people';
 import type { Metadata } from 'next';
+import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { YardBoard } from './_components/YardBoard';
 import { horseFigures } from './yardFigures';
@@ -13,7 +14,7 @@ import { horseFigures } from './yardFigures';
 export const metadata: Metadata = { title: 'Yard' };
 
 export default async function YardPage() {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const [horses, people, pairs, arenas, kit] = await Promise.all([
     listHorses(db, yard.id),
     listPeople(db, yard.id),

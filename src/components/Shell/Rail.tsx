@@ -1,6 +1,13 @@
 'use client';
 
-import { IconBuildingWarehouse, IconChartDots2, IconClipboardCheck, IconRuler2, IconShoe } from '@tabler/icons-react';
+import {
+  IconBuildingWarehouse,
+  IconChartDots2,
+  IconClipboardCheck,
+  IconHorseshoe,
+  IconRuler2,
+  IconShoe,
+} from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import classes from './Rail.module.css';
@@ -12,6 +19,7 @@ const PLACES = [
   // The list first: the layout one works on is named at the top of every page, one tap away.
   { path: '/plan', name: 'Plan', Icon: IconRuler2, to: () => '/plan' },
   { path: '/set', name: 'Set', Icon: IconShoe, to: ({ layout }: Thread) => (layout ? `/set/${layout.id}` : '/set') },
+  { path: '/mine', name: 'Mine', Icon: IconHorseshoe, to: () => '/mine' },
   { path: '/ride', name: 'Ride', Icon: IconClipboardCheck, to: () => '/ride' },
   {
     path: '/review',
@@ -21,8 +29,17 @@ const PLACES = [
   },
 ];
 
+type Role = 'instructor' | 'helper' | 'rider';
+
+/** Where each may go. */
+const PLACES_OF: Record<Role, readonly string[]> = {
+  instructor: ['/yard', '/plan', '/set', '/ride', '/review'],
+  helper: ['/set', '/ride'],
+  rider: ['/mine'],
+};
+
 /** The five places, in the order of the work: at the left on a desk, at the bottom on a phone. */
-export function Rail() {
+export function Rail({ role }: { role: Role }) {
   const pathname = usePathname();
   const { thread } = useThread();
   return (
@@ -30,7 +47,7 @@ export function Rail() {
       <span className={classes.brand} aria-hidden="true">
         Roan
       </span>
-      {PLACES.map(({ path, name, Icon, to }) => (
+      {PLACES.filter(({ path }) => PLACES_OF[role].includes(path)).map(({ path, name, Icon, to }) => (
         <Link
           key={path}
           href={pathname === to(thread) ? path : to(thread)}

@@ -1,5 +1,6 @@
 'use client';
 
+import { SignOut, type SignOutProps } from './SignOut';
 import { SyncStarter } from '@/components/sync/SyncStarter';
 import type { LengthUnit } from '@/core';
 import { SegmentedControl } from '@mantine/core';
@@ -11,12 +12,15 @@ import { useThread } from './thread';
 type TopBarProps = {
   yardName: string;
   unit: LengthUnit;
+  /** Who is signed in; null at an open machine. */
+  who: { name: string; role: string } | null;
+  onSignOut: SignOutProps['onLeave'];
   /** Keeps the chosen unit for the yard. */
   onChooseUnit: (unit: string) => Promise<void>;
 };
 
 /** What one is working on, by name, and the unit lengths are read in. */
-export function TopBar({ yardName, unit, onChooseUnit }: TopBarProps) {
+export function TopBar({ yardName, unit, who, onSignOut, onChooseUnit }: TopBarProps) {
   const { thread } = useThread();
   const [pending, startTransition] = useTransition();
   return (
@@ -37,12 +41,13 @@ export function TopBar({ yardName, unit, onChooseUnit }: TopBarProps) {
           <small>Pair</small> {thread.pair.name}
         </Link>
       )}
+      {who && <SignOut name={who.name} onLeave={onSignOut} />}
       <SyncStarter />
       <SegmentedControl
         className={classes.unit}
         size="xs"
         aria-label="Unit for lengths"
-        disabled={pending}
+        disabled={pending || (who !== null && who.role !== 'instructor')}
         value={unit}
         onChange={chosen => startTransition(() => onChooseUnit(chosen))}
         data={[

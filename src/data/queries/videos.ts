@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { DatabaseRefused } from '../databaseRefused';
-import { passes, strideTestPasses, strideTests, videoNotes, videos } from '../schema';
+import { pairs, passes, strideTestPasses, strideTests, videoNotes, videos } from '../schema';
 import type { Transaction } from '../writeQueue';
 
 type Reader = Pick<RoanDatabase, 'select'>;
@@ -30,6 +30,21 @@ export async function findFilm(db: Reader, yardId: string, videoId: string): Pro
     .from(videos)
     .where(and(eq(videos.yardId, yardId), eq(videos.id, videoId)));
   return film ?? null;
+}
+
+/** Who rode what a film shows; null where nobody is known to have. */
+export async function filmRider(db: Reader, { passId, testId }: Film): Promise<string | null> {
+  if (passId !== null) {
+    const [row] = await db
+      .select({ riderId: pairs.riderId })
+      .from(passes)
+      .innerJoin(pairs, eq(pairs.id, passes.pairId))
+      .where(eq(passes.id, passId));
+    return row?.riderId ?? null;
+  }
+  if (testId === null) return null;
+  const [row] = await db.select({ riderId: strideTests.riderId }).from(strideTests).where(eq(strideTests.id, testId));
+  return row?.riderId ?? null;
 }
 
 /** What was noted and counted in a film, in its order. */

@@ -1,6 +1,7 @@
 import { rmSync } from 'node:fs';
 import { Readable } from 'node:stream';
 import { answering } from '@/app/_server/answering';
+import { may } from '../../_server/access/rules';
 import { dataFolders } from '@/app/_server/dataFolders';
 import { receiveFile } from '@/app/_server/receiveFile';
 import { yardContext } from '@/app/_server/yardContext';
@@ -12,7 +13,7 @@ import { roan } from '@/data/roan';
 import { revalidatePath } from 'next/cache';
 
 /** Everything of the yard in one archive; ?films=no leaves the films out. */
-export const GET = answering(async (request: Request) => {
+export const GET = answering(may.instruct, async (request: Request) => {
   const { db } = await yardContext();
   const madeAt = new Date().toISOString();
   const films = new URL(request.url).searchParams.get('films') === 'no' ? 'beside' : 'inside';
@@ -29,7 +30,7 @@ export const GET = answering(async (request: Request) => {
 const MOST_BYTES = 512 * 1024 ** 3;
 
 /** Restores an archive into a Roan that is empty, all of it or nothing; 422 says why not. */
-export const POST = answering(async (request: Request) => {
+export const POST = answering(may.instruct, async (request: Request) => {
   const folders = dataFolders();
   const received = await receiveFile(request, { folder: folders.incoming, mostBytes: MOST_BYTES, what: 'archive' });
   try {

@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../_server/access/rules';
 import { planFault } from '@/app/_server/planFault';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
@@ -9,7 +10,7 @@ import { LayoutCopy } from '@/files/layoutSave';
 import { readPlan } from '@/files/planDocument';
 
 /** Keeps a layout as a new one: what a window does with its own version when another window saved first. */
-export const POST = answering(async (request: Request) => {
+export const POST = answering(may.instruct, async (request: Request) => {
   const sent = await requestBody(request, LayoutCopy);
   if (!sent.ok) return problemAnswer(sent.status, sent.problem);
   const { db, write, yard } = await yardContext();

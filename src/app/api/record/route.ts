@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../_server/access/rules';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
 import { recordBatch } from '@/data/queries/recordEvents';
@@ -10,7 +11,7 @@ import { RecordBatch } from '@/files/recordEvent';
  * Takes what happened in a ride, in order, all of it or nothing. It answers only when it is in the database; sent
  * again, it counts once. Where a lesson is named, what changed of its record since the device's last answer comes back. 4xx says that it will never be taken, 503 that it may be sent again.
  */
-export const POST = answering(async (request: Request) => {
+export const POST = answering(may.help, async (request: Request) => {
   const sent = await requestBody(request, RecordBatch);
   if (!sent.ok) return problemAnswer(sent.status, sent.problem);
   const { db, write, yard } = await yardContext();

@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../_server/access/rules';
 import type { FootLanding } from '@/core';
 import { standInRide } from './standInRide';
 
@@ -6,7 +7,7 @@ import { standInRide } from './standInRide';
  * The stand-in for a stride sensor, live: a simulated ride as a stream of footfalls (server-sent events), each when it
  * lands, and an event "end" behind the last.
  */
-export const GET = answering(async (request: Request) => {
+export const GET = answering(may.instruct, async (request: Request) => {
   const ride = await standInRide(request.url);
   if (!ride.ok) return problemAnswer(400, ride.problem);
   const stream = playback(ride.landings, ride.speed, request.signal);

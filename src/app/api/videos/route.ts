@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { renameSync, rmSync } from 'node:fs';
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../_server/access/rules';
 import { dataFolders } from '@/app/_server/dataFolders';
 import { receiveFile } from '@/app/_server/receiveFile';
 import { yardContext } from '@/app/_server/yardContext';
@@ -22,7 +23,7 @@ const Wish = z
   );
 
 /** Keeps a film in the data folder, beside a pass (?pass=) or a stride test (?test=). It goes nowhere else. */
-export const POST = answering(async (request: Request) => {
+export const POST = answering(may.instruct, async (request: Request) => {
   const wish = Wish.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!wish.success) return problemAnswer(422, wish.error.issues[0]?.message ?? 'This film cannot be kept.');
   const mime = request.headers.get('content-type') ?? '';

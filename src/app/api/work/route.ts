@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { daysLater, instantOf } from '@/app/_server/yardTime';
 import { dayShare, daysInMonth } from '@/core';
@@ -15,7 +16,7 @@ export type MonthOfPair = {
 };
 
 /** The work of every pair in a month of the yard's calendar: ?month=2026-11. */
-export const GET = answering(async (request: Request) => {
+export const GET = answering(may.help, async (request: Request) => {
   const month = new URL(request.url).searchParams.get('month') ?? '';
   const [, year, of] = /^(\d{4})-(0[1-9]|1[0-2])$/.exec(month) ?? [];
   if (year === undefined || of === undefined) return problemAnswer(400, 'The month is written like 2026-11.');

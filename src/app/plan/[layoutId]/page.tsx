@@ -10,6 +10,7 @@ import { kitCounts, planGround } from '@/data/queries/planGround';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardCautionLimits } from '../../_server/yardCautionLimits';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { yardTime } from '../../_server/yardTime';
 import { nowMs } from '@/components/nowMs';
@@ -35,7 +36,7 @@ function touchesWords(
 
 export default async function PlanPage({ params }: { params: Promise<{ layoutId: string }> }) {
   const { layoutId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const layout = await findLayout(db, yard.id, layoutId);
   if (!layout) notFound();
   const [all, kit, own, rules] = await Promise.all([

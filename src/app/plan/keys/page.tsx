@@ -1,4 +1,6 @@
 import { PageHead } from '@/components/PageHead/PageHead';
+import { may } from '../../_server/access/rules';
+import { yardContext } from '../../_server/yardContext';
 import type { Metadata } from 'next';
 import { PLAN_KEYS } from '../[layoutId]/_state/planKeys';
 import classes from './page.module.css';
@@ -6,7 +8,8 @@ import classes from './page.module.css';
 export const metadata: Metadata = { title: 'Keys' };
 
 /** Everything on the plan by keys. */
-export default function KeysPage() {
+export default async function KeysPage() {
+  await yardContext(may.instruct);
   return (
     <>
       <PageHead

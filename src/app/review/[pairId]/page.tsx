@@ -7,6 +7,8 @@ import { versionsRidden } from '@/data/queries/passes';
 import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { mayReadPair } from '../../_server/access/ownPair';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { yardTime } from '../../_server/yardTime';
 import { StrideHistory } from '../../yard/horses/[horseId]/_components/StrideHistory';
@@ -20,9 +22,9 @@ export const metadata: Metadata = { title: 'Review' };
 
 export default async function ReviewPairPage({ params }: { params: Promise<{ pairId: string }> }) {
   const { pairId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard, who } = await yardContext(may.read);
   const pair = await findPair(db, yard.id, pairId);
-  if (!pair) notFound();
+  if (!pair || !mayReadPair(who, pair)) notFound();
   const review = await pairReview(pair);
   const { passes } = review;
   const tests = await listStrideTests(db, yard.id, pair.horseId);

@@ -11,6 +11,7 @@ import { reviewPasses } from '@/data/queries/reviewPasses';
 import { yardRules } from '@/data/queries/settings';
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { lastDays, yardClock } from '../../_server/yardTime';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
@@ -28,7 +29,7 @@ const BALANCE_DAYS = 28;
 
 export default async function GroupPage() {
   await connection();
-  const { db, yard, unit } = await yardContext();
+  const { db, yard, unit } = await yardContext(may.instruct);
   const [pairs, horses, rules, passes] = await Promise.all([
     listPairs(db, yard.id),
     listHorses(db, yard.id),

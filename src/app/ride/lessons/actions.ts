@@ -28,6 +28,7 @@ import { writeStanding } from '@/files/standing';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../../_server/attempt';
+import { may } from '../../_server/access/rules';
 import { fittedStages, type Fitted } from '../../_server/fittedStages';
 import { settingSetup } from '../../_server/settingSetup';
 import { daysLater, instantOf, yardTime } from '../../_server/yardTime';
@@ -58,7 +59,7 @@ export async function saveLessonAction(
   saving?: unknown,
   newId?: unknown,
 ): Promise<FormOutcome<Saved>> {
-  return attempt<Saved>(async () => {
+  return attempt<Saved>(may.instruct, async () => {
     const lessonId = Id.safeParse(id);
     const form = LessonForm.safeParse(typed);
     const base = Base.safeParse(made);
@@ -113,7 +114,7 @@ const ToFit = z.strictObject({ layoutId: z.string().min(1).max(60), pairIds: z.a
 
 /** The stages of a layout as they suit the pairs that ride. */
 export async function fittedStagesAction(layoutId: unknown, pairIds: unknown): Promise<FormOutcome<Fitted>> {
-  return attempt<Fitted>(async () => {
+  return attempt<Fitted>(may.instruct, async () => {
     const wish = ToFit.safeParse({ layoutId, pairIds });
     const { db, yard } = await yardContext();
     const layout = wish.success ? await findLayout(db, yard.id, wish.data.layoutId) : null;
@@ -125,11 +126,11 @@ export async function fittedStagesAction(layoutId: unknown, pairIds: unknown): P
 
 /** Moves a planned lesson to now: it is ridden today instead. */
 export async function moveLessonToNowAction(id: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { db, write, yard } = await yardContext();
     const lesson = await lessonOfId(id);
     if (!lesson) return refuse('This lesson is not in the yard any more.');
-    return attempt(async () => {
+    return attempt(may.instruct, async () => {
       const nowMs = Date.now();
       const startsAtMs = instantOf(yardTime(nowMs, yard.timeZone, 'YYYY-MM-DDTHH:mm'), yard.timeZone) ?? nowMs;
       const { name, arenaId, plan, revision } = lesson;
@@ -148,7 +149,7 @@ export async function moveLessonToNowAction(id: unknown): Promise<FormOutcome> {
 
 /** Archives a lesson, or restores it. */
 export async function archiveLessonAction(id: unknown, archived: unknown, who: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const lessonId = Id.safeParse(id);
     const wish = z.boolean().safeParse(archived);
     if (!lessonId.success || lessonId.data === null || !wish.success)
@@ -170,7 +171,7 @@ export async function changeStageAction(
   sent: unknown,
   who: unknown,
 ): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const lessonId = Id.safeParse(id);
     const changes = StageToday.safeParse(sent);
     if (!changes.success) return formFaults(changes.error);
@@ -194,7 +195,7 @@ const WEEK_DAYS = 7;
 
 /** The same lesson once more, a week later by the yard's clock; what was recorded stays with the first. */
 export async function copyLessonAction(id: unknown): Promise<FormOutcome<{ lessonId: string }>> {
-  return attempt<{ lessonId: string }>(async () => {
+  return attempt<{ lessonId: string }>(may.instruct, async () => {
     const lessonId = Id.safeParse(id);
     const { db, write, yard } = await yardContext();
     const lesson = lessonId.success && lessonId.data ? await findLesson(db, yard.id, lessonId.data) : null;
@@ -226,7 +227,7 @@ const Adjust = z.strictObject({
 
 /** Opens or closes distances by a little between passes: what stands from now on is what is ridden. */
 export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.help, async () => {
     const asked = Adjust.safeParse(sent);
     if (!asked.success) return refuse('A distance is changed by at most half a metre at a time.');
     const { layoutId, gaps, byM } = asked.data;

@@ -1,6 +1,7 @@
 'use server';
 
 import { attempt } from '@/app/_server/attempt';
+import { may } from '../../_server/access/rules';
 import { stagesGot } from '@/app/_server/stagesGot';
 import { yardContext } from '@/app/_server/yardContext';
 import { daysLater } from '@/app/_server/yardTime';
@@ -37,7 +38,7 @@ export async function keepWordAction(sent: unknown, saving: unknown): Promise<Ke
   if (!word.success) return refuse('A word to a rider has at most a thousand letters.');
   const { lessonId, pairId } = word.data;
   const { db, write, yard } = await yardContext();
-  const answer = await attempt<{ revision: number }>(async () => {
+  const answer = await attempt<{ revision: number }>(may.instruct, async () => {
     const revision = await write(tx =>
       once(tx, yard.id, saveIdOf(saving), async () => {
         const isThere = (await findLesson(tx, yard.id, lessonId)) && (await findPair(tx, yard.id, pairId));
@@ -60,7 +61,7 @@ const WEEK_DAYS = 7;
  * @param saving - names the save: pressed twice, nothing is planned twice
  */
 export async function planNextAction(id: unknown, saving: unknown): Promise<FormOutcome<{ lessonId: string }>> {
-  return attempt<{ lessonId: string }>(async () => {
+  return attempt<{ lessonId: string }>(may.instruct, async () => {
     const lessonId = Id.safeParse(id);
     const { db, write, yard } = await yardContext();
     const lesson = lessonId.success ? await findLesson(db, yard.id, lessonId.data) : null;

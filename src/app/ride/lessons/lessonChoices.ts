@@ -2,6 +2,7 @@ import 'server-only';
 import { asToday, layoutOffers, type QuestionToday } from '@/data/queries/layoutStages';
 import { AS_LAID_OUT, NO_EARLIER_WORK, questionWords, type Layout, type LessonPlan, type LessonStage } from '@/core';
 import { nowMs } from '@/components/nowMs';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { toldApart } from '@/app/_server/toldApart';
 import { weekOf, yardTime } from '@/app/_server/yardTime';
@@ -33,7 +34,7 @@ export type LayoutHere = {
  * @param planned - `id`: null for one that is not kept yet
  */
 export async function lessonChoices(planned: { id: string | null; startsAtMs: number; plan: LessonPlan }) {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const pairs = present(await listPairs(db, yard.id));
   const horses = await listHorses(db, yard.id);
   const week = weekOf(planned.startsAtMs, yard.timeZone);

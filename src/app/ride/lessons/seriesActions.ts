@@ -1,6 +1,7 @@
 'use server';
 
 import { attempt } from '@/app/_server/attempt';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { daysLater } from '@/app/_server/yardTime';
 import { bringToSeries, repeatLesson, rideInGroups } from '@/data/queries/lessonSeries';
@@ -20,7 +21,7 @@ const Weeks = z.strictObject({ lessonId: Id, weeks: z.number().int().min(2).max(
 
 /** The same lesson week by week, at the same time by the yard's clock, this one the first. `planned`: how many are new. */
 export async function repeatLessonAction(sent: unknown, saving: unknown): Promise<FormOutcome<{ planned: number }>> {
-  return attempt<{ planned: number }>(async () => {
+  return attempt<{ planned: number }>(may.instruct, async () => {
     const wish = Weeks.safeParse(sent);
     if (!wish.success) return refuse('A series has two weeks to fifty-two.');
     const { db, write, yard } = await yardContext();
@@ -39,7 +40,7 @@ export async function repeatLessonAction(sent: unknown, saving: unknown): Promis
 
 /** Brings the plan of a lesson to those of its series that come. `brought`: to how many. */
 export async function bringToSeriesAction(id: unknown, who: unknown): Promise<FormOutcome<{ brought: number }>> {
-  return attempt<{ brought: number }>(async () => {
+  return attempt<{ brought: number }>(may.instruct, async () => {
     const lessonId = Id.safeParse(id);
     if (!lessonId.success) return refuse('This lesson is not in the yard any more.');
     const by = z.string().trim().min(1).max(60).nullable().catch(null).parse(who);
@@ -61,7 +62,7 @@ export async function rideInGroupsAction(
   sent: unknown,
   saving: unknown,
 ): Promise<FormOutcome<{ lessonIds: string[] }>> {
-  return attempt<{ lessonIds: string[] }>(async () => {
+  return attempt<{ lessonIds: string[] }>(may.instruct, async () => {
     const wish = Groups.safeParse(sent);
     if (!wish.success) return refuse('Two groups or more, with somebody in each, and five minutes at least.');
     const { lessonId, groups, eachMin } = wish.data;

@@ -10,6 +10,7 @@ import { listTicks } from '@/data/queries/settingTicks';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { yardCautionLimits } from '../../_server/yardCautionLimits';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { SettingSheet } from './_components/SettingSheet';
 
@@ -23,7 +24,7 @@ type SetPageProps = {
 export default async function SetPage({ params, searchParams }: SetPageProps) {
   const { layoutId } = await params;
   const { steps, by, stage } = await searchParams;
-  const { db, yard, unit } = await yardContext();
+  const { db, yard, unit } = await yardContext(may.help);
   const setup = await settingSetup(db, yard.id, layoutId, stage);
   if (!setup) notFound();
   const { layout, yardLayout, standing } = setup;

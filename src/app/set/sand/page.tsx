@@ -2,6 +2,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { walkersOf } from '@/app/_server/settingSetup';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';
@@ -13,7 +14,7 @@ import { SandWalk } from './_components/SandWalk';
 export const metadata: Metadata = { title: 'What is on the sand?' };
 
 export default async function SandPage() {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const [arenas, horses, walkers] = await Promise.all([
     listArenas(db, yard.id),
     listHorses(db, yard.id),

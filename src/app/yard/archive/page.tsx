@@ -5,6 +5,7 @@ import { isEmptyYard } from '@/data/archive/restoreArchive';
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { dataFolders } from '../../_server/dataFolders';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { yardTime } from '../../_server/yardTime';
 import { ArchiveBoard } from './_components/ArchiveBoard';
@@ -13,7 +14,7 @@ export const metadata: Metadata = { title: 'All data out and in' };
 
 export default async function ArchivePage() {
   await connection();
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const folders = dataFolders();
   return (
     <>

@@ -6,6 +6,7 @@ import { CSV_LISTS } from '@/files/yardCsvColumns';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { faultOf } from '../../_server/faultOf';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 
 const MOST_LETTERS = 900_000;
@@ -25,7 +26,7 @@ export async function listAction(sent: unknown): Promise<ListOutcome> {
   const { list, text, keep } = asked.data;
   const read = readYardCsv(list, text);
   if (!read.ok) return { kind: 'refused', faults: read.faults };
-  const { write, yard } = await yardContext();
+  const { write, yard } = await yardContext(may.instruct);
   let looked: ListChanges | null = null;
   try {
     const changes = await write(async tx => {

@@ -1,11 +1,14 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { may } from '../../_server/access/rules';
+import { yardContext } from '../../_server/yardContext';
 import type { Metadata } from 'next';
 import { ListBoard } from './_components/ListBoard';
 
 export const metadata: Metadata = { title: 'Lists in and out' };
 
-export default function FilesPage() {
+export default async function FilesPage() {
+  await yardContext(may.instruct);
   return (
     <>
       <PageHead

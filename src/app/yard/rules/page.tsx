@@ -2,13 +2,14 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { yardRules } from '@/data/queries/settings';
 import type { Metadata } from 'next';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { RulesForm } from './_components/RulesForm';
 
 export const metadata: Metadata = { title: 'How this yard teaches' };
 
 export default async function RulesPage() {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   return (
     <>
       <PageHead

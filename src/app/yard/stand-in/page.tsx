@@ -3,13 +3,14 @@ import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
 import type { Metadata } from 'next';
 import { present } from '@/data/present';
+import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { StandInForm } from './StandInForm';
 
 export const metadata: Metadata = { title: 'Stand-in for a sensor' };
 
 export default async function StandInPage() {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const [horses, layouts] = await Promise.all([listHorses(db, yard.id), listLayouts(db, yard.id)]);
   return (
     <>

@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../../_server/access/rules';
 import { planFault } from '@/app/_server/planFault';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
@@ -10,24 +11,27 @@ import { readPlan } from '@/files/planDocument';
 const answer = (status: number, body: LayoutSaveAnswer) => Response.json(body, { status });
 
 /** Saves a layout; a save that was edited from an older revision is refused and changes nothing. */
-export const PUT = answering(async (request: Request, { params }: { params: Promise<{ layoutId: string }> }) => {
-  const { layoutId } = await params;
-  const sent = await requestBody(request, LayoutSave);
-  if (!sent.ok) return problemAnswer(sent.status, sent.problem);
-  const { db, write, yard } = await yardContext();
-  const layout = await findLayout(db, yard.id, layoutId);
-  if (!layout) return problemAnswer(404, 'This layout is not in the yard any more.');
-  const read = readPlan(sent.body.plan, layout.arena);
-  if (!read.ok) return problemAnswer(400, read.reason);
-  const fault = await planFault(db, yard.id, layout.arena, read.plan);
-  if (fault) return problemAnswer(422, fault);
-  const { baseRevision, name, saveId } = sent.body;
-  const outcome = await write(tx =>
-    once(tx, yard.id, saveId, () =>
-      saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
-    ),
-  );
-  if (outcome.kind === 'missing') return problemAnswer(404, 'This layout is not in the yard any more.');
-  if (outcome.kind === 'stale') return answer(409, { kind: 'stale', theirRevision: outcome.theirs.revision });
-  return answer(200, outcome);
-});
+export const PUT = answering(
+  may.instruct,
+  async (request: Request, { params }: { params: Promise<{ layoutId: string }> }) => {
+    const { layoutId } = await params;
+    const sent = await requestBody(request, LayoutSave);
+    if (!sent.ok) return problemAnswer(sent.status, sent.problem);
+    const { db, write, yard } = await yardContext();
+    const layout = await findLayout(db, yard.id, layoutId);
+    if (!layout) return problemAnswer(404, 'This layout is not in the yard any more.');
+    const read = readPlan(sent.body.plan, layout.arena);
+    if (!read.ok) return problemAnswer(400, read.reason);
+    const fault = await planFault(db, yard.id, layout.arena, read.plan);
+    if (fault) return problemAnswer(422, fault);
+    const { baseRevision, name, saveId } = sent.body;
+    const outcome = await write(tx =>
+      once(tx, yard.id, saveId, () =>
+        saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
+      ),
+    );
+    if (outcome.kind === 'missing') return problemAnswer(404, 'This layout is not in the yard any more.');
+    if (outcome.kind === 'stale') return answer(409, { kind: 'stale', theirRevision: outcome.theirs.revision });
+    return answer(200, outcome);
+  },
+);

@@ -1,9 +1,10 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { findVersion } from '@/data/queries/layoutVersions';
 
 /** A layout as it was kept: what a page needs to name and count a pass that somebody else recorded over it. */
-export const GET = answering(async (_: Request, { params }: { params: Promise<{ versionId: string }> }) => {
+export const GET = answering(may.help, async (_: Request, { params }: { params: Promise<{ versionId: string }> }) => {
   const { versionId } = await params;
   const { db, yard } = await yardContext();
   const version = await findVersion(db, yard.id, versionId);

@@ -6,6 +6,7 @@ import { findLayout } from '@/data/queries/layouts';
 import { listVersions, madeLayout, type LayoutVersion } from '@/data/queries/layoutVersions';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardTime } from '../../../_server/yardTime';
 import { VersionList, type VersionRow } from './_components/VersionList';
@@ -21,7 +22,7 @@ const REASONS: Record<LayoutVersion['reason'], string> = {
 /** What was kept of a layout, and what changed from one to the next. */
 export default async function VersionsPage({ params }: { params: Promise<{ layoutId: string }> }) {
   const { layoutId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const layout = await findLayout(db, yard.id, layoutId);
   if (!layout) notFound();
   const versions = await listVersions(db, yard.id, layoutId);

@@ -10,6 +10,7 @@ import { listStrideTests } from '@/data/queries/strideTests';
 import { listFilms } from '@/data/queries/videos';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardClock, yardTime } from '../../../_server/yardTime';
 import { ENTRY_LABELS } from '../../../yard/entryLabels';
@@ -22,7 +23,7 @@ const SHOWN = 40;
 
 export default async function FilmsPage({ params }: { params: Promise<{ pairId: string }> }) {
   const { pairId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const pair = await findPair(db, yard.id, pairId);
   if (!pair) notFound();
   const passes = (await reviewPasses(db, yard.id, { pairIds: [pairId] }, yardClock(yard.timeZone)))

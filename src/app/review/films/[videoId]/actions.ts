@@ -11,6 +11,7 @@ import type { FormOutcome } from '@/files/formOutcome';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../../../_server/attempt';
+import { may } from '../../../_server/access/rules';
 import { dataFolders } from '../../../_server/dataFolders';
 import { yardContext } from '../../../_server/yardContext';
 
@@ -30,7 +31,7 @@ const Count = z.strictObject({
 const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
 export async function addFilmNoteAction(videoId: unknown, note: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const [id, read] = [Id.safeParse(videoId), Note.safeParse(note)];
     if (!id.success || !read.success) return refuse('A note has a time and at most 500 letters.');
     const { write, yard } = await yardContext();
@@ -40,7 +41,7 @@ export async function addFilmNoteAction(videoId: unknown, note: unknown): Promis
 }
 
 export async function undoFilmNoteAction(noteId: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const id = Id.safeParse(noteId);
     if (!id.success) return refuse('This note is not there any more.');
     const { write, yard } = await yardContext();
@@ -51,7 +52,7 @@ export async function undoFilmNoteAction(noteId: unknown): Promise<FormOutcome> 
 
 /** Takes a film out of the data folder; what was noted and counted in it stays. */
 export async function removeFilmAction(videoId: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const id = Id.safeParse(videoId);
     const { db, write, yard } = await yardContext();
     const film = id.success ? await findFilm(db, yard.id, id.data) : null;
@@ -64,7 +65,7 @@ export async function removeFilmAction(videoId: unknown): Promise<FormOutcome> {
 
 /** Gives the strides that were counted in a film to its pass (a leg of it) or to its stride test (a pace of it). */
 export async function countFromFilmAction(videoId: unknown, sent: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const [id, asked] = [Id.safeParse(videoId), Count.safeParse(sent)];
     if (!id.success || !asked.success) return refuse('Count the strides first, and say where they belong.');
     const { count, place, pace } = asked.data;

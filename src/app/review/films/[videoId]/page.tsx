@@ -7,6 +7,7 @@ import { findVersion } from '@/data/queries/layoutVersions';
 import { filmNotes, findFilm } from '@/data/queries/videos';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { FilmBoard } from './_components/FilmBoard';
 
@@ -14,7 +15,7 @@ export const metadata: Metadata = { title: 'Film' };
 
 export default async function FilmPage({ params }: { params: Promise<{ videoId: string }> }) {
   const { videoId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const film = await findFilm(db, yard.id, videoId);
   if (!film) notFound();
   const pass = film.passId === null ? null : await passPlace(db, yard.id, film.passId);

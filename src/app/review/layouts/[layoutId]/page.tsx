@@ -9,6 +9,7 @@ import { listPairs } from '@/data/queries/pairs';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardClock } from '../../../_server/yardTime';
 import { SettingShares } from '../../_charts/SettingShares';
@@ -21,7 +22,7 @@ export const metadata: Metadata = { title: 'A layout compared' };
 
 export default async function LayoutReviewPage({ params }: { params: Promise<{ layoutId: string }> }) {
   const { layoutId } = await params;
-  const { db, yard, unit } = await yardContext();
+  const { db, yard, unit } = await yardContext(may.instruct);
   const layout = await findLayout(db, yard.id, layoutId);
   if (!layout) notFound();
   const clock = yardClock(yard.timeZone);

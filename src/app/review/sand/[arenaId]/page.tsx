@@ -9,6 +9,7 @@ import { listPairs } from '@/data/queries/pairs';
 import { sandRecord, sizeKey } from '@/data/queries/sandRecord';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardClock, yardTime } from '../../../_server/yardTime';
 import { SandMap } from '../../_charts/SandMap';
@@ -31,7 +32,7 @@ type SandPageProps = {
 export default async function SandPage({ params, searchParams }: SandPageProps) {
   const { arenaId } = await params;
   const { size } = await searchParams;
-  const { db, yard, unit } = await yardContext();
+  const { db, yard, unit } = await yardContext(may.instruct);
   const today = await findArena(db, yard.id, arenaId);
   if (!today) notFound();
   const [record, pairs, arenas] = await Promise.all([

@@ -27,6 +27,7 @@ import { rideLog } from '@/data/queries/recordLog';
 import { writeLayout } from '@/files/layoutFile';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { RidePad } from './_components/RidePad';
 
@@ -40,7 +41,7 @@ export default async function RidePadPage({
   searchParams: Promise<{ ask?: string | string[] }>;
 }) {
   const { versionId, pairId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const version = await findVersion(db, yard.id, versionId);
   const pair = await findPair(db, yard.id, pairId);
   const horse = pair && (await findHorse(db, yard.id, pair.horseId));
@@ -122,7 +123,7 @@ function NothingToRide({ layoutId }: { layoutId: string }) {
 
 /** Whether the plan would lie differently today from how it was kept for riding; what its things are called says nothing. */
 async function hasChanged(version: LayoutVersion): Promise<boolean> {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const layout = await findLayout(db, yard.id, version.layoutId);
   if (!layout) return false;
   const today = await standingLayout(db, yard.id, layout);

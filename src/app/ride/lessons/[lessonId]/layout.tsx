@@ -1,4 +1,5 @@
 import { FollowThread } from '@/components/Shell/thread';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { findLesson } from '@/data/queries/lessons';
 import type { ReactNode } from 'react';
@@ -8,7 +9,7 @@ type LessonLayoutProps = { children: ReactNode; params: Promise<{ lessonId: stri
 /** Every page of a lesson names it at the top. */
 export default async function LessonLayout({ children, params }: LessonLayoutProps) {
   const { lessonId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.read);
   const lesson = await findLesson(db, yard.id, lessonId);
   return (
     <>

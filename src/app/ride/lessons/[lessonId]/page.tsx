@@ -1,5 +1,6 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { yardTime } from '@/app/_server/yardTime';
 import { findLesson, lessonTimes } from '@/data/queries/lessons';
@@ -23,7 +24,7 @@ const UNKNOWN_STRIDE_M = 3.3;
 
 export default async function LessonPage({ params }: { params: Promise<{ lessonId: string }> }) {
   const { lessonId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.help);
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
   const { name, arenaId, startsAtMs, plan, revision } = lesson;

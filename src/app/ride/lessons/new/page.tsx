@@ -2,6 +2,7 @@ import { nowMs } from '@/components/nowMs';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { yardTime } from '@/app/_server/yardTime';
 import { fittedStages } from '@/app/_server/fittedStages';
@@ -27,7 +28,7 @@ export default async function NewLessonPage({ searchParams }: NewLessonPageProps
   await connection();
   const { layout: layoutId, pair = [] } = await searchParams;
   const pairIds = typeof pair === 'string' ? [pair] : pair;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const layout = typeof layoutId === 'string' ? await findLayout(db, yard.id, layoutId) : null;
   const riding = present(await listPairs(db, yard.id)).filter(({ id }) => pairIds.includes(id));
   const fitted = layout && (await fittedStages(db, yard.id, layout, await listHorses(db, yard.id), riding));

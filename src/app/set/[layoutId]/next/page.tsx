@@ -6,6 +6,7 @@ import { nowMs } from '@/components/nowMs';
 import { buildChanges, carryPlan, carryRoute, settingMinutes, sheetLabels } from '@/core';
 import { nextInLessons } from '@/app/_server/comingLessons';
 import { settingSetup, type SettingSetup } from '@/app/_server/settingSetup';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { present } from '@/data/present';
 import { listLayouts } from '@/data/queries/layouts';
@@ -25,7 +26,7 @@ type NextPageProps = {
 export default async function NextLayoutPage({ params, searchParams }: NextPageProps) {
   const { layoutId } = await params;
   const { from, to, built } = await searchParams;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.help);
   const here = await settingSetup(db, yard.id, layoutId, from);
   if (!here) notFound();
   const others = present(await listLayouts(db, yard.id)).filter(

@@ -4,6 +4,7 @@ import { PageHead } from '@/components/PageHead/PageHead';
 import { findArena, type ArenaBoundary } from '@/data/queries/arenas';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { ArenaMarksBoard } from './_components/ArenaMarksBoard';
 
@@ -13,7 +14,7 @@ const ROUND_IT: Record<ArenaBoundary, string> = { walls: 'walls', fence: 'a fenc
 
 export default async function ArenaPage({ params }: { params: Promise<{ arenaId: string }> }) {
   const { arenaId } = await params;
-  const { db, yard, unit } = await yardContext();
+  const { db, yard, unit } = await yardContext(may.instruct);
   const arena = await findArena(db, yard.id, arenaId);
   if (!arena) notFound();
   return (

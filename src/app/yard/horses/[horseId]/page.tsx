@@ -8,6 +8,7 @@ import { riddenByHorse } from '@/data/queries/ridden';
 import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardTime, yardYear } from '../../../_server/yardTime';
 import { TYPE_LABELS } from '../../typeLabels';
@@ -22,14 +23,14 @@ import classes from './page.module.css';
 type HorsePageProps = { params: Promise<{ horseId: string }> };
 
 export async function generateMetadata({ params }: HorsePageProps): Promise<Metadata> {
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const horse = await findHorse(db, yard.id, (await params).horseId);
   return { title: horse?.name ?? 'Horse' };
 }
 
 export default async function HorsePage({ params }: HorsePageProps) {
   const { horseId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const horse = await findHorse(db, yard.id, horseId);
   if (!horse) notFound();
   const [tests, history, ridden, pictures] = await Promise.all([

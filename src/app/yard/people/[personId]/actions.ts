@@ -6,13 +6,14 @@ import { walkForm } from '@/files/yardForms';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../../../_server/attempt';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 
 const Id = z.string().min(1).max(60);
 
 /** Keeps a walk over a taped length. */
 export async function addWalkAction(personId: string, walkId: string, typed: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { db, write, yard, unit } = await yardContext();
     const ids = z.object({ personId: Id, walkId: z.uuid() }).safeParse({ personId, walkId });
     const form = walkForm(unit).safeParse(typed);
@@ -28,7 +29,7 @@ export async function addWalkAction(personId: string, walkId: string, typed: unk
 
 /** Takes a walk back, or brings it back. */
 export async function undoWalkAction(walkId: string, undone: boolean): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { write, yard } = await yardContext();
     await write(tx => setWalkUndone(tx, yard.id, walkId, undone));
     revalidatePath('/', 'layout');
@@ -38,7 +39,7 @@ export async function undoWalkAction(walkId: string, undone: boolean): Promise<F
 
 /** Lets the walks count in place of the step that was typed in. */
 export async function letWalksCountAction(personId: string): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { write, yard } = await yardContext();
     await write(tx => clearTypedStep(tx, yard.id, personId));
     revalidatePath('/', 'layout');

@@ -3,6 +3,7 @@ import { PageHead } from '@/components/PageHead/PageHead';
 import { findPerson } from '@/data/queries/people';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardTime } from '../../../_server/yardTime';
 import { OwnStepBoard } from './_components/OwnStepBoard';
@@ -11,7 +12,7 @@ export const metadata: Metadata = { title: 'Own step' };
 
 export default async function PersonPage({ params }: { params: Promise<{ personId: string }> }) {
   const { personId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const person = await findPerson(db, yard.id, personId);
   if (!person) notFound();
   return (

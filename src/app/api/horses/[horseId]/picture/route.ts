@@ -1,4 +1,7 @@
+import { mayReadPair } from '@/app/_server/access/ownPair';
+import { listPairs } from '@/data/queries/pairs';
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../../../_server/access/rules';
 import { bytesUpTo } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
 import { findHorse } from '@/data/queries/horses';
@@ -16,9 +19,12 @@ const BEGINS: Record<PictureMime, (bytes: Buffer) => boolean> = {
     bytes.subarray(0, 4).toString('latin1') === 'RIFF' && bytes.subarray(8, 12).toString('latin1') === 'WEBP',
 };
 
-export const GET = answering(async (_: Request, { params }: Context) => {
+export const GET = answering(may.read, async (_: Request, { params }: Context) => {
   const { horseId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard, who } = await yardContext();
+  const isOwn = (await listPairs(db, yard.id)).some(pair => pair.horseId === horseId && mayReadPair(who, pair));
+  // Instructors and helpers see a horse that nobody rides yet, too.
+  if (!isOwn && !mayReadPair(who, { riderId: '' })) return problemAnswer(404, 'This horse has no picture.');
   const picture = await findPicture(db, yard.id, horseId);
   if (!picture) return problemAnswer(404, 'This horse has no picture.');
   return new Response(new Uint8Array(picture.bytes), {
@@ -31,7 +37,7 @@ export const GET = answering(async (_: Request, { params }: Context) => {
 });
 
 /** Keeps a picture; nothing is changed where it is too large or not what it says. */
-export const PUT = answering(async (request: Request, { params }: Context) => {
+export const PUT = answering(may.instruct, async (request: Request, { params }: Context) => {
   const { horseId } = await params;
   const sent = await bytesUpTo(request, MOST_BYTES);
   if (sent === null) return problemAnswer(413, 'A picture has at most 3 MB.');
@@ -41,7 +47,7 @@ export const PUT = answering(async (request: Request, { params }: Context) => {
   return changing(horseId, ({ write, yard }) => write(tx => savePicture(tx, yard.id, horseId, { mime, bytes })));
 });
 
-export const DELETE = answering(async (_: Request, { params }: Context) => {
+export const DELETE = answering(may.instruct, async (_: Request, { params }: Context) => {
   const { horseId } = await params;
   return changing(horseId, ({ write, yard }) => write(tx => removePicture(tx, yard.id, horseId)));
 });

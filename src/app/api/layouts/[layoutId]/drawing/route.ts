@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../../../_server/access/rules';
 import { download } from '@/app/_server/download';
 import { yardContext } from '@/app/_server/yardContext';
 import { reckonLayout } from '@/core';
@@ -7,7 +8,7 @@ import { madeLayout } from '@/data/queries/layoutVersions';
 import { layoutSvg } from '@/files/layoutSvg';
 
 /** A layout as a drawing that any program opens: to scale, one unit a metre. */
-export const GET = answering(async (_: Request, { params }: { params: Promise<{ layoutId: string }> }) => {
+export const GET = answering(may.help, async (_: Request, { params }: { params: Promise<{ layoutId: string }> }) => {
   const { layoutId } = await params;
   const { db, yard } = await yardContext();
   const layout = await findLayout(db, yard.id, layoutId);

@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../../../_server/access/rules';
 import { askedAfter } from '@/app/_server/askedAfter';
 import { requestBody } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
@@ -13,7 +14,7 @@ const gone = () => problemAnswer(404, 'This layout is not in the yard any more.'
 const answer = (body: TicksAnswer) => Response.json(body);
 
 /** Which pieces stand: what other devices ticked too, or, after the number of an earlier answer, what changed since. */
-export const GET = answering(async (request: Request, { params }: Params) => {
+export const GET = answering(may.help, async (request: Request, { params }: Params) => {
   const { layoutId } = await params;
   const { db, yard } = await yardContext();
   if (!(await isLayout(db, yard.id, layoutId))) return gone();
@@ -21,7 +22,7 @@ export const GET = answering(async (request: Request, { params }: Params) => {
 });
 
 /** Takes taps in and says what stands now. Sent again, a tap counts once; 4xx says that it will never be taken. */
-export const POST = answering(async (request: Request, { params }: Params) => {
+export const POST = answering(may.help, async (request: Request, { params }: Params) => {
   const { layoutId } = await params;
   const sent = await requestBody(request, SettingTicks);
   if (!sent.ok) return problemAnswer(sent.status, sent.problem);

@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../../../_server/access/rules';
 import { download } from '@/app/_server/download';
 import { yardContext } from '@/app/_server/yardContext';
 import { lessonMinutes } from '@/core';
@@ -8,7 +9,7 @@ import { listPairs } from '@/data/queries/pairs';
 import { lessonCalendar } from '@/files/lessonCalendar';
 
 /** A lesson as an iCalendar file. */
-export const GET = answering(async (_: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
+export const GET = answering(may.help, async (_: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);

@@ -1,4 +1,5 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { may } from '../../../../_server/access/rules';
 import { download } from '@/app/_server/download';
 import { yardContext } from '@/app/_server/yardContext';
 import { yardTime } from '@/app/_server/yardTime';
@@ -12,7 +13,7 @@ import { lessonLog } from '@/data/queries/recordLog';
 import { writeChangesCsv } from '@/files/changesCsv';
 
 /** What was changed in a lesson's record: who, when, what it was before and what it is after. */
-export const GET = answering(async (_: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
+export const GET = answering(may.help, async (_: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);

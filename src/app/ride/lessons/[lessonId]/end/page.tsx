@@ -3,6 +3,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { lessonSheet } from '@/app/_server/lessonSheet';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { findLesson } from '@/data/queries/lessons';
 import type { Metadata } from 'next';
@@ -18,7 +19,7 @@ export const metadata: Metadata = { title: 'The end of a lesson' };
 /** The end of a lesson: for each pair what it rode, the best of it, the stiffer side, what comes, and a word of the instructor's. */
 export default async function LessonEndPage({ params }: { params: Promise<{ lessonId: string }> }) {
   const { lessonId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
   const { name, when, pairs } = await lessonSheet(db, yard, lesson);

@@ -2,6 +2,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
 import { isItsDay } from '@/app/_server/itsDay';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { yardTime } from '@/app/_server/yardTime';
 import { lessonOverAtMs, lessonState, QUIET_HOURS, type Layout } from '@/core';
@@ -30,7 +31,7 @@ type RecordPageProps = {
 export default async function RecordPage({ params, searchParams }: RecordPageProps) {
   const { lessonId } = await params;
   const { pass } = await searchParams;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.help);
   const lesson = await findLesson(db, yard.id, lessonId);
   const answer = lesson && (await lessonLog(db, yard.id, lessonId));
   if (!lesson || !answer) notFound();

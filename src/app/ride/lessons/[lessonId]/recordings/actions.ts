@@ -25,6 +25,7 @@ import { MOST_PATH_POINTS } from '@/files/recordEvent';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../../../../_server/attempt';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '../../../../_server/yardContext';
 import { stageRider, type StageRider } from './stageRider';
 
@@ -86,7 +87,7 @@ function eventsOf({ lesson, stage, question, pairId }: StageRider, pass: RiddenP
  * changes the rein, so often in all.
  */
 export async function standInRidesAction(sent: unknown): Promise<FormOutcome<{ passes: number }>> {
-  return attempt<{ passes: number }>(async () => {
+  return attempt<{ passes: number }>(may.instruct, async () => {
     const wish = Rides.safeParse(sent);
     if (!wish.success) return refuse('One to twenty passes on each rein, and a seed of at most nine digits.');
     const { eachRein, seed, ...asked } = wish.data;
@@ -120,7 +121,7 @@ export type ReadRecording = Pick<RecordedPass, 'strides' | 'path'> & {
 
 /** Reads a recording into a pass of the lesson: looked at first, kept when it is right. */
 export async function readRecordingAction(sent: unknown): Promise<FormOutcome<{ recording: ReadRecording }>> {
-  return attempt<{ recording: ReadRecording }>(async () => {
+  return attempt<{ recording: ReadRecording }>(may.instruct, async () => {
     const wish = Recording.safeParse(sent);
     if (!wish.success) return refuse(wish.error.issues[0]?.message ?? 'This recording cannot be read.');
     const { rein, direction, keep } = wish.data;

@@ -1,6 +1,7 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { questionsNow } from '@/core';
 import { findLesson, lessonRecord } from '@/data/queries/lessons';
@@ -14,7 +15,7 @@ export const metadata: Metadata = { title: 'Recordings' };
 
 export default async function RecordingsPage({ params }: { params: Promise<{ lessonId: string }> }) {
   const { lessonId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
   const { asks } = await lessonRecord(db, yard.id, lesson);

@@ -3,6 +3,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { nowMs } from '@/components/nowMs';
 import { isItsDay } from '@/app/_server/itsDay';
 import { lessonSetup } from '@/app/_server/lessonSetup';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { weekOf, yardTime } from '@/app/_server/yardTime';
 import { lessonState, NO_EARLIER_WORK, standingPasses, type Layout } from '@/core';
@@ -32,7 +33,7 @@ type RunLessonPageProps = {
 
 export default async function RunLessonPage({ params, searchParams }: RunLessonPageProps) {
   const { lessonId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.help);
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
   const { name, plan, startsAtMs, arenaId } = lesson;

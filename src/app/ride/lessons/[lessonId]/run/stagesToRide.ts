@@ -11,6 +11,7 @@ import {
   type Layout,
   type LayoutHorse,
 } from '@/core';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { listHorses } from '@/data/queries/horses';
 import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
@@ -27,7 +28,7 @@ import type { RunStage } from './runStage';
  *   beside them was ridden over the same
  */
 export async function stagesToRide({ plan }: Lesson, riddenIds: readonly string[] = []): Promise<RunStage[]> {
-  const { db, write, yard } = await yardContext();
+  const { db, write, yard } = await yardContext(may.help);
   const layoutIds = [...new Set(plan.stages.flatMap(({ layoutId }) => layoutId ?? []))];
   const layouts = (await Promise.all(layoutIds.map(id => findLayout(db, yard.id, id)))).filter(one => one !== null);
   const horses = await listHorses(db, yard.id);

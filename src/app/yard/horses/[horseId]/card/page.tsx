@@ -4,6 +4,7 @@ import { distanceCard, DISCLAIMER, M_PER_FT, profileStride, type School } from '
 import { findHorse } from '@/data/queries/horses';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '../../../../_server/yardContext';
 import { CardTables } from './CardTables';
 import { PrintButton } from './PrintButton';
@@ -21,7 +22,7 @@ type CardPageProps = { params: Promise<{ horseId: string }>; searchParams: Promi
 /** One horse's distances on a page, to print and take along. */
 export default async function CardPage({ params, searchParams }: CardPageProps) {
   const { horseId } = await params;
-  const { db, yard, unit } = await yardContext();
+  const { db, yard, unit } = await yardContext(may.instruct);
   const horse = await findHorse(db, yard.id, horseId);
   if (!horse) notFound();
   const school: School = (await searchParams).school === 'two-metre' ? 'two-metre' : 'whole-stride';

@@ -15,11 +15,12 @@ import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { StrideTestSave, type StrideTestOnPaper } from '@/files/strideTestForm';
 import { revalidatePath } from 'next/cache';
 import { attempt } from '../../../../_server/attempt';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '../../../../_server/yardContext';
 
 /** Keeps a test, and gives the profile the entries that were accepted; sent again it is kept once. */
 export async function saveStrideTestAction(sent: unknown): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const form = StrideTestSave.safeParse(sent);
     if (!form.success) {
       const faults = formFaults(form.error);
@@ -69,7 +70,7 @@ function acceptedStrides(
 
 /** Takes back what a test gave the profile; the test itself stays. */
 export async function withdrawTestAction(testId: string): Promise<FormOutcome> {
-  return attempt<object>(async () => {
+  return attempt<object>(may.instruct, async () => {
     const { write, yard } = await yardContext();
     await write(tx => withdrawTestedStrides(tx, yard.id, testId));
     revalidatePath('/', 'layout');

@@ -6,6 +6,7 @@ import { listStrideTests, type StrideTest } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { present } from '@/data/present';
+import { may } from '../../../../_server/access/rules';
 import { yardContext } from '../../../../_server/yardContext';
 import { yardTime } from '../../../../_server/yardTime';
 import { StrideTestBoard } from './_components/StrideTestBoard';
@@ -14,7 +15,7 @@ export const metadata: Metadata = { title: 'Stride test' };
 
 export default async function StrideTestPage({ params }: { params: Promise<{ horseId: string }> }) {
   const { horseId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard } = await yardContext(may.instruct);
   const horse = await findHorse(db, yard.id, horseId);
   if (!horse) notFound();
   const [people, tests, horses] = await Promise.all([

@@ -1,99 +1,26 @@
-import { AskedShown } from '@/components/AskedPicture/AskedShown';
-import { PageHead } from '@/components/PageHead/PageHead';
 import { lessonSheet } from '@/app/_server/lessonSheet';
+import { may } from '../../../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
-import { DISCLAIMER, formatReading, type AskedToShow, type LengthUnit } from '@/core';
 import { findLesson } from '@/data/queries/lessons';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import classes from './Rider.module.css';
+import { mayReadPair } from '../../../../../_server/access/ownPair';
+import { findPair } from '@/data/queries/pairs';
+import { RiderLesson } from '../../../../_components/rider/RiderLesson';
 
 export const metadata: Metadata = { title: 'For a rider' };
 
 type RiderPageProps = { params: Promise<{ lessonId: string; pairId: string }> };
 
-/** A rider's own page of a lesson: the course with its numbers, distances and counts; afterwards what was ridden, and a word. */
+/** A rider's own page of a lesson, for that rider and for the instructor. */
 export default async function RiderPage({ params }: RiderPageProps) {
   const { lessonId, pairId } = await params;
-  const { db, yard } = await yardContext();
+  const { db, yard, who } = await yardContext(may.read);
+  const known = await findPair(db, yard.id, pairId);
+  if (!known || !mayReadPair(who, known)) notFound();
   const lesson = await findLesson(db, yard.id, lessonId);
   const sheet = lesson && (await lessonSheet(db, yard, lesson));
   const pair = sheet?.pairs.find(({ id }) => id === pairId);
   if (!sheet || !pair) notFound();
-  const { end, words, asked } = pair;
-  const hasRidden = end.summary.stages.length > 0;
-  return (
-    <article className={classes.page}>
-      <PageHead title={`${pair.rider} with ${pair.horse}`} sub={`${sheet.name}. ${sheet.when}`} />
-      {words !== '' && (
-        <section aria-label="A word from your instructor" className={classes.word}>
-          <h2>A word from your instructor</h2>
-          <p>{words}</p>
-        </section>
-      )}
-      {hasRidden && (
-        <section aria-label="What you rode">
-          <h2>What you rode</h2>
-          <p>{end.ridden}</p>
-          {end.best && <p>Best: {end.best}</p>}
-          {end.reins && <p>{end.reins}</p>}
-          {end.next.map(next => (
-            <p key={next}>
-              <strong>Next:</strong> {next}
-            </p>
-          ))}
-        </section>
-      )}
-      <section aria-label="What you are asked">
-        <h2>{hasRidden ? 'What you were asked' : 'What you will be asked'}</h2>
-        {asked.map(({ stage, line, shows }, index) => (
-          <section key={index} aria-label={stage} className={classes.stage}>
-            <h3>{stage}</h3>
-            <p>{line}</p>
-            {shows.map((show, at) => (
-              <Shown key={at} show={show} unit={sheet.unit} stage={stage} />
-            ))}
-          </section>
-        ))}
-        {asked.length === 0 && <p>Nothing over a layout is planned.</p>}
-      </section>
-      <p className={classes.small}>{DISCLAIMER}</p>
-    </article>
-  );
-}
-
-function Shown({ show, unit, stage }: { show: AskedToShow; unit: LengthUnit; stage: string }) {
-  const { words, gait, legs, figures } = show;
-  return (
-    <div className={classes.asked}>
-      {words !== stage && <p>{words}</p>}
-      <div className={classes.picture}>
-        <AskedShown show={show} />
-      </div>
-      {figures.length > 0 && (
-        <ol>
-          {figures.map((figure, index) => (
-            <li key={index}>{figure}</li>
-          ))}
-        </ol>
-      )}
-      {legs.length > 0 && (
-        <table>
-          <caption>In {gait}</caption>
-          <tbody>
-            {legs.map(({ from, to, groundM, way, said }, index) => (
-              <tr key={index}>
-                <th scope="row">
-                  {from} to {to}
-                </th>
-                <td>{formatReading(groundM, unit)}</td>
-                <td>{way}</td>
-                <td>{said}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-    </div>
-  );
+  return <RiderLesson name={sheet.name} when={sheet.when} unit={sheet.unit} pair={pair} />;
 }

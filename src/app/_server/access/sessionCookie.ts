@@ -1,0 +1,56 @@
+import 'server-only';
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { dataFolder } from '@/data/dataFolder';
+import { SESSION_DAYS } from '@/data/queries/access';
+import { getIronSession, type SessionOptions } from 'iron-session';
+import { cookies } from 'next/headers';
+
+/** What a signed-in device carries: which session it is. Whose that is, and whether it runs, the database says. */
+type Carried = { sessionId?: string };
+
+const SECRET_BYTES = 32;
+
+/** What seals cookies: made once, readable by this account alone, beside the database. */
+function secret(): string {
+  const file = path.join(dataFolder(), 'session-secret');
+  if (!existsSync(file)) {
+    mkdirSync(dataFolder(), { recursive: true });
+    // Two processes may begin at once: the first one's stands.
+    try {
+      writeFileSync(file, randomBytes(SECRET_BYTES).toString('base64url'), { mode: 0o600, flag: 'wx' });
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
+    }
+  }
+  return readFileSync(file, 'utf8').trim();
+}
+
+let sealedWith: string | null = null;
+
+function options(): SessionOptions {
+  sealedWith ??= secret();
+  const isSecure = process.env.ROAN_NETWORK === '1' || process.env.ROAN_TRUST_PROXY === '1';
+  return {
+    password: sealedWith,
+    // A name with this beginning is taken by browsers only from where it was set, and only over HTTPS.
+    cookieName: isSecure ? '__Host-roan' : 'roan-session',
+    ttl: SESSION_DAYS * 24 * 3600,
+    cookieOptions: { httpOnly: true, secure: isSecure, sameSite: 'lax', path: '/' },
+  };
+}
+
+/** The session that this request carries; null for none, or one that was not sealed here. */
+export async function carriedSession(): Promise<string | null> {
+  const { sessionId } = await getIronSession<Carried>(await cookies(), options());
+  return typeof sessionId === 'string' ? sessionId : null;
+}
+
+/** Lets this device carry a session, or none any more. */
+export async function carrySession(sessionId: string | null): Promise<void> {
+  const session = await getIronSession<Carried>(await cookies(), options());
+  if (sessionId === null) return session.destroy();
+  session.sessionId = sessionId;
+  await session.save();
+}

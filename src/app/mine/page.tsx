@@ -1,0 +1,24 @@
+import { nowMs } from '@/components/nowMs';
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { may } from '../_server/access/rules';
+import { riderHome } from '../_server/riderHome';
+import { yardContext } from '../_server/yardContext';
+import { RiderHomeView } from '../ride/_components/rider/RiderHomeView';
+
+export const metadata: Metadata = { title: 'Mine' };
+
+/** What belongs to the rider who is signed in; others begin elsewhere. */
+export default async function MinePage() {
+  const { db, yard, who } = await yardContext(may.read);
+  if (who.open || who.role === 'instructor') redirect('/yard');
+  if (who.role === 'helper') redirect('/set');
+  const home = await riderHome(db, yard, who.id, nowMs());
+  return (
+    <RiderHomeView
+      name={who.name}
+      home={home}
+      hrefOf={({ lessonId, pairId }) => `/ride/lessons/${lessonId}/for/${pairId}`}
+    />
+  );
+}

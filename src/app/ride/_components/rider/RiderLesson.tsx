@@ -1,0 +1,88 @@
+import { AskedShown } from '@/components/AskedPicture/AskedShown';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { DISCLAIMER, formatReading, type AskedToShow, type LengthUnit } from '@/core';
+import type { SheetPair } from '@/files/pdf/lessonPdf';
+import classes from './Rider.module.css';
+
+type RiderLessonProps = { name: string; when: string; unit: LengthUnit; pair: SheetPair };
+
+/** A rider's own page of a lesson: the course with its numbers, distances and counts; afterwards what was ridden, and a word. */
+export function RiderLesson({ name, when, unit, pair }: RiderLessonProps) {
+  const { end, words, asked } = pair;
+  const hasRidden = end.summary.stages.length > 0;
+  return (
+    <article className={classes.page}>
+      <PageHead title={`${pair.rider} with ${pair.horse}`} sub={`${name}. ${when}`} />
+      {words !== '' && (
+        <section aria-label="A word from your instructor" className={classes.word}>
+          <h2>A word from your instructor</h2>
+          <p>{words}</p>
+        </section>
+      )}
+      {hasRidden && (
+        <section aria-label="What you rode">
+          <h2>What you rode</h2>
+          <p>{end.ridden}</p>
+          {end.best && <p>Best: {end.best}</p>}
+          {end.reins && <p>{end.reins}</p>}
+          {end.next.map(next => (
+            <p key={next}>
+              <strong>Next:</strong> {next}
+            </p>
+          ))}
+        </section>
+      )}
+      <section aria-label="What you are asked">
+        <h2>{hasRidden ? 'What you were asked' : 'What you will be asked'}</h2>
+        {asked.map(({ stage, line, shows }, index) => (
+          <section key={index} aria-label={stage} className={classes.stage}>
+            <h3>{stage}</h3>
+            <p>{line}</p>
+            {shows.map((show, at) => (
+              <Shown key={at} show={show} unit={unit} stage={stage} />
+            ))}
+          </section>
+        ))}
+        {asked.length === 0 && <p>Nothing over a layout is planned.</p>}
+      </section>
+      <p className={classes.small}>{DISCLAIMER}</p>
+    </article>
+  );
+}
+
+/** What is asked, drawn, with its legs or figures in words. */
+export function Shown({ show, unit, stage }: { show: AskedToShow; unit: LengthUnit; stage: string }) {
+  const { words, gait, legs, figures } = show;
+  return (
+    <div className={classes.asked}>
+      {words !== stage && <p>{words}</p>}
+      <div className={classes.picture}>
+        <AskedShown show={show} />
+      </div>
+      {figures.length > 0 && (
+        <ol>
+          {figures.map((figure, index) => (
+            <li key={index}>{figure}</li>
+          ))}
+        </ol>
+      )}
+      {legs.length > 0 && (
+        <table>
+          <caption>In {gait}</caption>
+          <tbody>
+            {legs.map(({ from, to, groundM, way, said }, index) => (
+              <tr key={index}>
+                <th scope="row">
+                  {from} to {to}
+                </th>
+                <td>{formatReading(groundM, unit)}</td>
+                <td>{way}</td>
+                <td>{said}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,134 @@
+import { nowMs } from '@/components/nowMs';
+import { PageHead } from '@/components/PageHead/PageHead';
+import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
+import { Sand, sandTextM } from '@/components/Sand/Sand';
+import { sandView } from '@/components/Sand/sandView';
+import { DISCLAIMER, reckonLayout, resolvePlan } from '@/core';
+import { isToken } from '@/data/access/tokens';
+import type { OpenDatabase } from '@/data/openDatabase';
+import { findLayout } from '@/data/queries/layouts';
+import { findLesson } from '@/data/queries/lessons';
+import { findPerson } from '@/data/queries/people';
+import { planGround } from '@/data/queries/planGround';
+import { findShareLink, seeShareLink, type ShareLink } from '@/data/queries/shareLinks';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { lessonSheet } from '../../_server/lessonSheet';
+import { riderHome } from '../../_server/riderHome';
+import { openedYard } from '../../_server/yardContext';
+import { RiderHomeView } from '../../ride/_components/rider/RiderHomeView';
+import { RiderLesson, Shown } from '../../ride/_components/rider/RiderLesson';
+import classes from '../../ride/_components/rider/Rider.module.css';
+
+export const metadata: Metadata = { title: 'Shown to you', robots: 'noindex' };
+
+type SharedPageProps = {
+  params: Promise<{ token: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+};
+
+/** A link is noted as read no more often than this. */
+const SEEN_EVERY_MS = 5 * 60_000;
+
+/** What a link shows to whoever has it, while it is good: to read, and without the names of others. */
+export default async function SharedPage({ params, searchParams }: SharedPageProps) {
+  const { token } = await params;
+  const { db, write, yard } = await openedYard();
+  const atMs = nowMs();
+  const link = isToken(token) ? await findShareLink(db, token, atMs) : null;
+  if (!link || link.yardId !== yard.id) notFound();
+  if (atMs - (link.lastUsedAtMs ?? 0) > SEEN_EVERY_MS) await write(tx => seeShareLink(tx, link.id, atMs));
+  const wish = await searchParams;
+  switch (link.kind) {
+    case 'rider':
+      return <SharedRider {...{ db, yard, link, token, lessonId: wish.lesson, pairId: wish.pair }} />;
+    case 'lesson':
+      return <SharedLesson {...{ db, yard, link }} />;
+    case 'layout':
+      return <SharedLayout {...{ db, yard, link }} />;
+    case 'calendar':
+      notFound();
+  }
+}
+
+type Shared = { db: OpenDatabase['db']; yard: { id: string; timeZone: string }; link: ShareLink };
+type Asked = string | string[] | undefined;
+
+async function SharedRider({
+  db,
+  yard,
+  link,
+  token,
+  lessonId,
+  pairId,
+}: Shared & { token: string; lessonId: Asked; pairId: Asked }) {
+  const rider = await findPerson(db, yard.id, link.subjectId);
+  if (!rider) notFound();
+  const home = await riderHome(db, yard, rider.id, nowMs());
+  if (lessonId === undefined)
+    return (
+      <RiderHomeView
+        name={rider.name}
+        home={home}
+        hrefOf={line => `/s/${token}?lesson=${line.lessonId}&pair=${line.pairId}`}
+      />
+    );
+  const line = [...home.coming, ...home.ridden].find(one => one.lessonId === lessonId && one.pairId === pairId);
+  const lesson = line && (await findLesson(db, yard.id, line.lessonId));
+  const sheet = lesson && (await lessonSheet(db, yard, lesson));
+  const pair = sheet?.pairs.find(({ id }) => id === pairId);
+  if (!sheet || !pair) notFound();
+  return (
+    <>
+      <p>
+        <a href={`/s/${token}`}>All lessons</a>
+      </p>
+      <RiderLesson name={sheet.name} when={sheet.when} unit={sheet.unit} pair={pair} />
+    </>
+  );
+}
+
+/** A lesson as a colleague sees it: what is asked over what, and nobody's name. */
+async function SharedLesson({ db, yard, link }: Shared) {
+  const lesson = await findLesson(db, yard.id, link.subjectId);
+  const sheet = lesson && (await lessonSheet(db, yard, lesson));
+  if (!sheet) notFound();
+  return (
+    <article className={classes.page}>
+      <PageHead title={sheet.name} sub={sheet.when} />
+      {sheet.stages.map(({ name, line, asked, watch }, index) => (
+        <section key={index} aria-label={name} className={classes.stage}>
+          <h2>
+            {index + 1}. {name}
+          </h2>
+          <p>{line}</p>
+          {watch.map(words => (
+            <p key={words}>{words}</p>
+          ))}
+          {asked.map(({ show }, at) => (
+            <Shown key={at} show={show} unit={sheet.unit} stage={name} />
+          ))}
+        </section>
+      ))}
+      <p className={classes.small}>{DISCLAIMER}</p>
+    </article>
+  );
+}
+
+/** A layout as it lies, without anybody's horse. */
+async function SharedLayout({ db, yard, link }: Shared) {
+  const found = await findLayout(db, yard.id, link.subjectId);
+  if (!found) notFound();
+  const { layout } = resolvePlan(found.plan, planGround(found.name, found.arena, [], null));
+  const { arena } = layout;
+  const view = sandView(arena, 'along');
+  return (
+    <article className={classes.page}>
+      <PageHead title={found.name} sub={found.arena.name} />
+      <Sand arena={arena} view={view} label={`The layout ${found.name}`} textM={sandTextM(arena)}>
+        <LayoutDrawing layout={layout} tracks={reckonLayout(layout)} view={view} textM={sandTextM(arena)} />
+      </Sand>
+      <p className={classes.small}>{DISCLAIMER}</p>
+    </article>
+  );
+}

@@ -1,0 +1,105 @@
+'use client';
+
+import { Card } from '@/components/Card/Card';
+import { Alert, Button, Group, Modal, PasswordInput, Stack, Table } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { deviceLinkAction, setPassphraseAction, type ShownLink } from '../actions';
+import { OneLink } from './OneLink';
+
+type PersonWhoMay = { id: string; name: string; role: string; hasPassphrase: boolean };
+
+/** The people of the yard with their roles: each comes in by a passphrase, or by a link for one device. */
+export function PeopleWhoMay({ people, meId }: { people: PersonWhoMay[]; meId: string }) {
+  const [link, setLink] = useState<{ of: string; link: ShownLink } | null>(null);
+  const [typing, setTyping] = useState<PersonWhoMay | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const makeLink = async ({ id, name }: PersonWhoMay) => {
+    setProblem(null);
+    const outcome = await deviceLinkAction(id).catch(() => null);
+    if (outcome?.ok) return setLink({ of: name, link: outcome.link });
+    setProblem(outcome?.problem ?? 'The server did not answer: no link was made.');
+  };
+  return (
+    <Card label="People" title="People">
+      <Table>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>Name</Table.Th>
+            <Table.Th>Role</Table.Th>
+            <Table.Th>Comes in by</Table.Th>
+            <Table.Th />
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
+          {people.map(person => (
+            <Table.Tr key={person.id}>
+              <Table.Td>
+                {person.name}
+                {person.id === meId && ' (you)'}
+              </Table.Td>
+              <Table.Td>{person.role}</Table.Td>
+              <Table.Td>{person.hasPassphrase ? 'a passphrase, or a device link' : 'a device link'}</Table.Td>
+              <Table.Td>
+                <Group gap="xs" justify="flex-end">
+                  <Button size="xs" variant="default" onClick={() => makeLink(person)}>
+                    Link for a device
+                  </Button>
+                  <Button size="xs" variant="default" onClick={() => setTyping(person)}>
+                    {person.hasPassphrase ? 'Change the passphrase' : 'Give a passphrase'}
+                  </Button>
+                </Group>
+              </Table.Td>
+            </Table.Tr>
+          ))}
+        </Table.Tbody>
+      </Table>
+      {problem && (
+        <Alert color="chestnut" role="alert">
+          {problem}
+        </Alert>
+      )}
+      <OneLink
+        title={`A device for ${link?.of ?? ''}`}
+        says="Scan it with the device that is to come in. It works once, within ten minutes."
+        link={link?.link ?? null}
+        onClose={() => setLink(null)}
+      />
+      {typing && <PassphraseForm person={typing} onClose={() => setTyping(null)} />}
+    </Card>
+  );
+}
+
+function PassphraseForm({ person, onClose }: { person: PersonWhoMay; onClose: () => void }) {
+  const router = useRouter();
+  const [passphrase, setPassphrase] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const send = async () => {
+    const outcome = await setPassphraseAction(person.id, passphrase).catch(() => null);
+    if (!outcome?.ok) return setProblem(outcome?.problem ?? 'The server did not answer: nothing was changed.');
+    router.refresh();
+    onClose();
+  };
+  return (
+    <Modal opened onClose={onClose} title={`A passphrase for ${person.name}`}>
+      <form
+        onSubmit={event => {
+          event.preventDefault();
+          void send();
+        }}
+      >
+        <Stack gap="sm">
+          <PasswordInput
+            label="Passphrase"
+            description="A few words that nobody would guess, ten letters or more. Other devices of this person sign in again."
+            autoComplete="new-password"
+            value={passphrase}
+            error={problem}
+            onChange={event => setPassphrase(event.currentTarget.value)}
+          />
+          <Button type="submit">Set the passphrase</Button>
+        </Stack>
+      </form>
+    </Modal>
+  );
+}

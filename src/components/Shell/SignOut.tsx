@@ -1,0 +1,22 @@
+'use client';
+
+import type { FormOutcome } from '@/files/formOutcome';
+import { Button } from '@mantine/core';
+import { notifications } from '@mantine/notifications';
+import { anew } from '../anew';
+
+export type SignOutProps = { name: string; onLeave: () => Promise<FormOutcome> };
+
+/** Who is signed in on this device, and out again. What was tapped and not sent stays on the device. */
+export function SignOut({ name, onLeave }: SignOutProps) {
+  const leave = async () => {
+    const outcome = await onLeave().catch(() => null);
+    if (outcome?.ok) return anew('/sign-in');
+    notifications.show({ message: outcome?.problem ?? 'The server did not answer: you are still signed in.' });
+  };
+  return (
+    <Button size="compact-sm" variant="subtle" color="slate" onClick={leave} aria-label={`Sign ${name} out`}>
+      {name}: sign out
+    </Button>
+  );
+}

@@ -1,0 +1,195 @@
+import { randomUUID } from 'node:crypto';
+import { and, desc, eq, gt, isNull } from 'drizzle-orm';
+import { newToken, tokenHash } from '../access/tokens';
+import type { RoanDatabase } from '../openDatabase';
+import { deviceLinks, passphrases, people, sessions } from '../schema';
+import type { Transaction } from '../writeQueue';
+
+type Reader = Pick<RoanDatabase, 'select'>;
+export type Role = 'instructor' | 'helper' | 'rider';
+export type Person = { id: string; name: string; role: Role };
+
+/** A device link is good for so long, minutes. */
+export const DEVICE_LINK_MIN = 10;
+/** A session that was not seen for so long is over, days. */
+export const SESSION_DAYS = 60;
+
+const DAY_MS = 24 * 3600 * 1000;
+const isThere = (yardId: string) => and(eq(people.yardId, yardId), isNull(people.archivedAt));
+const asPerson = { id: people.id, name: people.name, role: people.role };
+
+/** Whether anybody who is in the yard has a passphrase. */
+export async function hasPassphrases(db: Reader, yardId: string): Promise<boolean> {
+  const [one] = await db
+    .select({ id: people.id })
+    .from(passphrases)
+    .innerJoin(people, eq(people.id, passphrases.personId))
+    .where(isThere(yardId))
+    .limit(1);
+  return one !== undefined;
+}
+
+/** Whoever goes by a name and has a passphrase; of two of one name both are told. */
+export async function passphrasesOf(db: Reader, yardId: string, name: string): Promise<(Person & { hash: string })[]> {
+  const rows = await db
+    .select({ ...asPerson, hash: passphrases.hash })
+    .from(passphrases)
+    .innerJoin(people, eq(people.id, passphrases.personId))
+    .where(isThere(yardId));
+  const plain = (text: string) => text.trim().toLowerCase();
+  return rows.filter(person => plain(person.name) === plain(name));
+}
+
+/** Who has a passphrase, by their ids. */
+export async function peopleWithPassphrase(db: Reader, yardId: string): Promise<Set<string>> {
+  const rows = await db.select({ id: passphrases.personId }).from(passphrases).where(eq(passphrases.yardId, yardId));
+  return new Set(rows.map(({ id }) => id));
+}
+
+/** Gives a person a passphrase, in place of the one before. */
+export async function setPassphrase(tx: Transaction, yardId: string, personId: string, hash: string): Promise<void> {
+  const changedAt = new Date();
+  await tx
+    .insert(passphrases)
+    .values({ personId, yardId, hash, changedAt })
+    .onConflictDoUpdate({ target: passphrases.personId, set: { hash, changedAt } });
+}
+
+/** A link for one device of a person. The token is told once and kept as a hash. */
+export async function addDeviceLink(
+  tx: Transaction,
+  yardId: string,
+  personId: string,
+  nowMs: number,
+): Promise<{ token: string; expiresAtMs: number } | null> {
+  const [person] = await tx
+    .select(asPerson)
+    .from(people)
+    .where(and(isThere(yardId), eq(people.id, personId)));
+  if (!person) return null;
+  const token = newToken();
+  const expiresAtMs = nowMs + DEVICE_LINK_MIN * 60_000;
+  await tx.insert(deviceLinks).values({
+    ...{ id: randomUUID(), yardId, personId, tokenHash: tokenHash(token) },
+    expiresAt: new Date(expiresAtMs),
+  });
+  return { token, expiresAtMs };
+}
+
+/** Whom a device link lets in, while it is good and unused; null otherwise. */
+export async function deviceLinkPerson(
+  db: Reader,
+  yardId: string,
+  token: string,
+  nowMs: number,
+): Promise<Person | null> {
+  const [row] = await db
+    .select(asPerson)
+    .from(deviceLinks)
+    .innerJoin(people, eq(people.id, deviceLinks.personId))
+    .where(
+      and(
+        isThere(yardId),
+        eq(deviceLinks.tokenHash, tokenHash(token)),
+        isNull(deviceLinks.usedAt),
+        gt(deviceLinks.expiresAt, new Date(nowMs)),
+      ),
+    );
+  return row ?? null;
+}
+
+/** Uses a device link up and begins a session; null where it was used, or is too old. */
+export async function useDeviceLink(
+  tx: Transaction,
+  yardId: string,
+  token: string,
+  device: string,
+  nowMs: number,
+): Promise<string | null> {
+  const person = await deviceLinkPerson(tx, yardId, token, nowMs);
+  if (!person) return null;
+  await tx
+    .update(deviceLinks)
+    .set({ usedAt: new Date(nowMs) })
+    .where(eq(deviceLinks.tokenHash, tokenHash(token)));
+  return beginSession(tx, yardId, person.id, device, nowMs);
+}
+
+/** Begins a session of a person on a device. */
+export async function beginSession(
+  tx: Transaction,
+  yardId: string,
+  personId: string,
+  device: string,
+  nowMs: number,
+): Promise<string> {
+  const id = randomUUID();
+  await tx.insert(sessions).values({ id, yardId, personId, device: device.slice(0, 80), lastSeenAt: new Date(nowMs) });
+  return id;
+}
+
+const isRunning = (yardId: string, nowMs: number) =>
+  and(
+    eq(sessions.yardId, yardId),
+    isNull(sessions.endedAt),
+    gt(sessions.lastSeenAt, new Date(nowMs - SESSION_DAYS * DAY_MS)),
+  );
+
+/** Whose session it is, while it runs and the person is in the yard. */
+export async function sessionPerson(
+  db: Reader,
+  yardId: string,
+  sessionId: string,
+  nowMs: number,
+): Promise<(Person & { lastSeenAtMs: number }) | null> {
+  const [row] = await db
+    .select({ ...asPerson, lastSeenAt: sessions.lastSeenAt })
+    .from(sessions)
+    .innerJoin(people, eq(people.id, sessions.personId))
+    .where(and(isThere(yardId), isRunning(yardId, nowMs), eq(sessions.id, sessionId)));
+  return row ? { id: row.id, name: row.name, role: row.role, lastSeenAtMs: row.lastSeenAt.getTime() } : null;
+}
+
+/** Notes that a session was seen. */
+export async function seeSession(tx: Transaction, sessionId: string, nowMs: number): Promise<void> {
+  await tx
+    .update(sessions)
+    .set({ lastSeenAt: new Date(nowMs) })
+    .where(eq(sessions.id, sessionId));
+}
+
+export type RunningSession = { id: string; person: string; device: string; createdAtMs: number; lastSeenAtMs: number };
+
+/** The sessions that run, the last seen first. */
+export async function runningSessions(db: Reader, yardId: string, nowMs: number): Promise<RunningSession[]> {
+  const rows = await db
+    .select({ session: sessions, person: people.name })
+    .from(sessions)
+    .innerJoin(people, eq(people.id, sessions.personId))
+    .where(isRunning(yardId, nowMs))
+    .orderBy(desc(sessions.lastSeenAt));
+  return rows.map(({ session, person }) => ({
+    ...{ id: session.id, person, device: session.device },
+    ...{ createdAtMs: session.createdAt.getTime(), lastSeenAtMs: session.lastSeenAt.getTime() },
+  }));
+}
+
+/** Ends a session; with `personId` all of that person's but `butId`. */
+export async function endSessions(
+  tx: Transaction,
+  yardId: string,
+  which: { sessionId: string } | { personId: string; butId: string | null },
+  nowMs: number,
+): Promise<void> {
+  const own = 'sessionId' in which ? eq(sessions.id, which.sessionId) : eq(sessions.personId, which.personId);
+  const rows = await tx
+    .select({ id: sessions.id })
+    .from(sessions)
+    .where(and(eq(sessions.yardId, yardId), isNull(sessions.endedAt), own));
+  for (const { id } of rows)
+    if (!('butId' in which) || id !== which.butId)
+      await tx
+        .update(sessions)
+        .set({ endedAt: new Date(nowMs) })
+        .where(eq(sessions.id, id));
+}

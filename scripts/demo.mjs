@@ -21,4 +21,4 @@ const seeded = await run(
 );
 if (seeded.code !== 0) giveUp('The demo yard could not be made.', seeded.output);
 await ensureBuilt();
-await serve('Roan with its demo yard');
+await serve('Roan with its demo yard', []);

@@ -8,6 +8,10 @@ import path from 'node:path';
 export class RoanServer {
   private child: ChildProcess | null = null;
   output = '';
+  /** How it is started: `--network` for HTTPS. */
+  args: string[] = [];
+  /** What it is told beside its port and database. */
+  told: Record<string, string> = {};
 
   private constructor(
     readonly folder: string,
@@ -15,8 +19,14 @@ export class RoanServer {
   ) {}
 
   /** Starts a Roan with nothing in it, or with a copy of the demo yard; a season of lessons may lie behind that. */
-  static async start(yard: 'empty' | 'demo' | 'season', folder?: string): Promise<RoanServer> {
+  static async start(
+    yard: 'empty' | 'demo' | 'season',
+    folder?: string,
+    { args = [], told = {} }: { args?: string[]; told?: Record<string, string> } = {},
+  ): Promise<RoanServer> {
     const server = new RoanServer(folder ?? mkdtempSync(path.join(tmpdir(), 'roan-e2e-')), await freePort());
+    server.args = args;
+    server.told = told;
     if (yard !== 'empty') copyFileSync(madeBefore(yard), path.join(server.folder, 'roan.db'));
     await server.start();
     return server;
@@ -28,12 +38,13 @@ export class RoanServer {
   }
 
   get url(): string {
-    return `http://127.0.0.1:${this.port}`;
+    return `${this.args.includes('--network') ? 'https' : 'http'}://127.0.0.1:${this.port}`;
   }
 
   get env(): NodeJS.ProcessEnv {
     return {
       ...process.env,
+      ...this.told,
       ROAN_PORT: String(this.port),
       ROAN_DATABASE_URL: `file:${path.join(this.folder, 'roan.db')}`,
     };
@@ -41,12 +52,13 @@ export class RoanServer {
 
   /** Starts it, and waits for the line that says where it is. */
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['scripts/start.mjs'], { env: this.env });
+    const child = spawn(process.execPath, ['scripts/start.mjs', ...this.args], { env: this.env });
     this.child = child;
     await new Promise<void>((resolve, reject) => {
       const hear = (chunk: Buffer) => {
         this.output += chunk.toString();
-        if (this.output.includes(` is at ${this.url}`)) resolve();
+        const isThere = this.args.length > 0 ? `:${this.port}` : this.url;
+        if (this.output.includes(' is at ') && this.output.includes(isThere)) resolve();
       };
       child.stdout.on('data', hear);
       child.stderr.on('data', hear);

@@ -1,6 +1,7 @@
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { currentYard } from '@/data/queries/yards';
 import { roan } from '@/data/roan';
+import { setFirstPassphrase } from './access/firstPassphrase';
 import { keepBackups } from './keepBackups';
 import { lookAtClock } from './serverClock';
 
@@ -8,7 +9,8 @@ import { lookAtClock } from './serverClock';
 export async function openAtStart(): Promise<void> {
   try {
     const database = await roan();
-    await currentYard(database);
+    const yard = await currentYard(database);
+    await setFirstPassphrase(database, yard.id);
     // A full disk keeps nobody from reading: the clock is looked at again later.
     await lookAtClock(database, Date.now()).catch(() => undefined);
     keepBackups();

@@ -1,57 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { HELP, INSTRUCT, OPEN, READ } from './testPlaces';
 
 const APP = 'src/app';
-
-/**
- * Who may come where, written out by hand: every page, route and action. One that is not here fails this test, and so the
- * build: whoever adds one says for whom it is.
- */
-const INSTRUCT = [
-  ...['plan/page', 'plan/[layoutId]/page', 'plan/[layoutId]/versions/page', 'plan/keys/page'],
-  ...['review/page', 'review/group/page', 'review/layouts/[layoutId]/page', 'review/sand/[arenaId]/page'],
-  ...['review/[pairId]/films/page', 'review/films/[videoId]/page'],
-  ...['ride/[versionId]/[pairId]/page', 'ride/lessons/new/page', 'ride/lessons/[lessonId]/end/page'],
-  ...['ride/lessons/[lessonId]/recordings/page', 'set/sand/page'],
-  ...['yard/page', 'yard/access/page', 'yard/archive/page', 'yard/arenas/[arenaId]/page', 'yard/files/page'],
-  ...['yard/horses/[horseId]/card/page', 'yard/horses/[horseId]/page', 'yard/horses/[horseId]/test/page'],
-  ...['yard/people/[personId]/page', 'yard/rules/page', 'yard/stand-in/page'],
-  ...['GET api/archive/backups/[name]', 'GET api/archive', 'POST api/archive'],
-  ...['PUT api/horses/[horseId]/picture', 'DELETE api/horses/[horseId]/picture'],
-  ...['GET api/layouts/[layoutId]/file', 'PUT api/layouts/[layoutId]', 'POST api/layouts'],
-  ...['GET api/lessons/[lessonId]/stand-in', 'GET api/stand-in/footfalls.csv', 'GET api/stand-in'],
-  ...['POST api/videos', 'GET api/yard/[list]'],
-  ...['_server/chooseUnit', '_server/trustClockAction'],
-  ...['trySpacingAction', 'learnedStrideAction', 'addFilmNoteAction', 'undoFilmNoteAction', 'removeFilmAction'],
-  ...['countFromFilmAction', 'addLayoutAction', 'duplicateLayoutAction', 'tagLayoutAction', 'keepVersionAction'],
-  ...['restoreVersionAction', 'importLayoutAction', 'keepOwnExerciseAction', 'removeOwnExerciseAction'],
-  ...['teachNowAction', 'newPairAction', 'saveHorseAction', 'saveRulesAction', 'savePersonAction', 'addPairAction'],
-  ...['saveArenaAction', 'saveKitAction', 'archiveAction', 'saveArenaMarksAction', 'saveStrideTestAction'],
-  ...['withdrawTestAction', 'listAction', 'addWalkAction', 'undoWalkAction', 'letWalksCountAction'],
-  ...['saveLessonAction', 'fittedStagesAction', 'moveLessonToNowAction', 'archiveLessonAction', 'changeStageAction'],
-  ...['copyLessonAction', 'keepWordAction', 'planNextAction', 'standInRidesAction', 'readRecordingAction'],
-  ...['repeatLessonAction', 'bringToSeriesAction', 'rideInGroupsAction', 'beginRideAction', 'sandLayoutAction'],
-  ...['setPassphraseAction', 'deviceLinkAction', 'endSessionAction', 'shareAction', 'revokeShareAction'],
-];
-const HELP = [
-  ...['set/page', 'set/[layoutId]/page', 'set/[layoutId]/next/page'],
-  ...['ride/page', 'ride/lessons/[lessonId]/page', 'ride/lessons/[lessonId]/run/page'],
-  'ride/lessons/[lessonId]/record/page',
-  ...['GET api/layouts/[layoutId]/drawing', 'GET api/layouts/[layoutId]/sheet'],
-  ...['GET api/layouts/[layoutId]/ticks', 'POST api/layouts/[layoutId]/ticks'],
-  ...['GET api/lessons/[lessonId]/calendar', 'GET api/lessons/[lessonId]/changes'],
-  ...['GET api/lessons/[lessonId]/record', 'POST api/record', 'GET api/versions/[versionId]', 'GET api/work'],
-  ...['roundStepsAction', 'keepStandingAction', 'putBackAction', 'adjustDistanceAction'],
-];
-const READ = [
-  ...['page', 'mine/page', 'waiting/page', 'review/[pairId]/page', 'ride/lessons/[lessonId]/for/[pairId]/page'],
-  ...['GET api/lessons/[lessonId]/sheet', 'GET api/videos/[videoId]', 'GET api/horses/[horseId]/picture'],
-];
-/** What nobody has to be signed in for: the door itself, and what looks at a link. */
-const OPEN = [
-  ...['sign-in/page', 'join/[token]/page', 's/[token]/page', 'trust/page', 'GET api/feed/[token]', 'GET api/root'],
-  ...['signInAction', 'beginYardAction', 'joinAction', 'signOutAction'],
-];
 
 /** A page, route or action of the source, with the rule that its own lines name; "none" where they name none. */
 type Place = { name: string; rule: string };

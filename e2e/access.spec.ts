@@ -1,0 +1,303 @@
+import http from 'node:http';
+import type { Browser, BrowserContext, Page } from '@playwright/test';
+import { HELP, INSTRUCT, READ } from '../src/app/_server/access/testPlaces';
+import { expect, test as base } from './support/fixtures';
+import { askSecurely, scanned, trustingBrowser } from './support/network';
+import { RoanServer } from './support/roanServer';
+
+const PASSPHRASE = 'seven teasels by the gate';
+
+/** A Roan of the demo yard on the network, with the first passphrase of an unattended start. */
+const test = base.extend<{ roan: RoanServer; trusting: Browser }>({
+  roan: async ({}, provide) => {
+    const args = ['--network'];
+    const server = await RoanServer.start('demo', undefined, { args, told: { ROAN_PASSPHRASE: PASSPHRASE } });
+    await provide(server);
+    await server.stop();
+  },
+  trusting: async ({ roan }, provide) => {
+    const browser = await trustingBrowser(roan);
+    await provide(browser);
+    await browser.close();
+  },
+});
+
+const desk = (browser: Browser) => browser.newContext({ viewport: { width: 1280, height: 800 } });
+const phone = (browser: Browser) => browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+async function signIn(page: Page, roan: RoanServer, name: string, passphrase: string): Promise<void> {
+  await page.goto(`${roan.url}/sign-in`);
+  await page.getByLabel('Name').fill(name);
+  await page.getByRole('textbox', { name: 'Passphrase' }).fill(passphrase);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+}
+
+async function instructor(browser: Browser, roan: RoanServer): Promise<Page> {
+  const page = await (await desk(browser)).newPage();
+  await signIn(page, roan, 'Maud Ferrier', PASSPHRASE);
+  await page.waitForURL(`${roan.url}/yard`);
+  return page;
+}
+
+/** A device of a person, let in by the code on the instructor's screen. */
+async function joined(at: Page, roan: RoanServer, name: string, device: BrowserContext): Promise<Page> {
+  await at.goto(`${roan.url}/yard/access`);
+  await at
+    .getByRole('row', { name: new RegExp(`^${name}`) })
+    .getByRole('button', { name: 'Link for a device' })
+    .click();
+  const href = await scanned(at, new RegExp(`A device for ${name}`));
+  await at.getByRole('dialog').getByRole('button', { name: /close/i }).first().click();
+  const page = await device.newPage();
+  await page.goto(href);
+  await page.getByRole('button', { name: `Come in as ${name}` }).click();
+  await page.waitForURL(url => !url.pathname.startsWith('/join'));
+  return page;
+}
+
+/** The cookie that a device carries. */
+const cookieOf = async (page: Page): Promise<string> =>
+  (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
+
+const pages = (names: readonly string[]) =>
+  names.filter(name => name === 'page' || name.endsWith('/page')).map(name => `/${name.replace(/(^|\/)page$/, '')}`);
+const routes = (names: readonly string[]) =>
+  names.flatMap(name => {
+    const [method, at] = name.split(' ');
+    return at ? [{ method: method!, at: `/${at}` }] : [];
+  });
+const filled = (at: string) => at.replace(/\[\w+\]/g, 'none');
+
+test('every page and route, asked by nobody, a rider and a helper: each comes where the table lets it, and nowhere else', async ({
+  roan,
+  trusting,
+}) => {
+  const maud = await instructor(trusting, roan);
+  const who = [
+    { role: 'nobody', cookie: '', may: [] as readonly string[] },
+    {
+      role: 'rider',
+      cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
+      may: READ,
+    },
+    {
+      ...{ role: 'helper', may: [...READ, ...HELP] },
+      cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
+    },
+  ];
+  const all = [...INSTRUCT, ...HELP, ...READ];
+  const origin = { origin: roan.url, 'content-type': 'application/json' };
+  for (const { role, cookie, may } of who) {
+    for (const at of pages(all)) {
+      const answer = await askSecurely(roan, filled(at), { headers: { cookie } });
+      const told = `${role} at ${at}: ${answer.status} ${String(answer.headers.location ?? '')}`;
+      if (pages(may).includes(at)) expect([200, 307, 404], told).toContain(answer.status);
+      else expect(answer.status, told).toBe(307);
+      const elsewhere = role === 'nobody' ? '/sign-in' : '/mine';
+      if (!pages(may).includes(at)) expect(String(answer.headers.location), told).toContain(elsewhere);
+      else expect(String(answer.headers.location ?? ''), told).not.toContain('/sign-in');
+    }
+    for (const { method, at } of routes(all)) {
+      const answer = await askSecurely(roan, filled(at), { method, headers: { cookie, ...origin } });
+      const told = `${role}: ${method} ${at}: ${answer.status}`;
+      const isLet = routes(may).some(one => one.method === method && one.at === at);
+      if (isLet) expect([401, 403], told).not.toContain(answer.status);
+      else expect(answer.status, told).toBe(role === 'nobody' ? 401 : 403);
+    }
+  }
+});
+
+test('a phone joins by the code on the screen; the same link lets nobody else in; its session is ended from the desk', async ({
+  roan,
+  trusting,
+}) => {
+  const maud = await instructor(trusting, roan);
+  const jory = await joined(maud, roan, 'Jory Pell', await phone(trusting));
+  await expect(jory.getByRole('navigation', { name: 'Places' }).getByRole('link')).toHaveText(['Set', 'Ride']);
+  // The one-use link, stolen: it is used up.
+  await maud
+    .getByRole('row', { name: /^Jory Pell/ })
+    .getByRole('button', { name: 'Link for a device' })
+    .click();
+  const href = (await maud.getByTestId('link').textContent())!;
+  const first = await (await phone(trusting)).newPage();
+  await first.goto(href);
+  await first.getByRole('button', { name: 'Come in as Jory Pell' }).click();
+  await first.waitForURL(url => !url.pathname.startsWith('/join'));
+  const thief = await (await phone(trusting)).newPage();
+  await thief.goto(href);
+  await expect(thief.getByText(/was used already/)).toBeVisible();
+  await maud.getByRole('dialog').getByRole('button', { name: /close/i }).first().click();
+
+  // A helper sets and ticks: the demo's course, on the phone.
+  await jory.goto(`${roan.url}/set`);
+  await jory.getByRole('link', { name: /^Course of eight/ }).click();
+  await expect(jory.getByRole('heading', { level: 1 })).toContainText('Course of eight');
+  await jory.getByRole('checkbox').first().check();
+  await expect(jory.getByRole('checkbox').first()).toBeChecked();
+  // The plan is not for a helper.
+  await jory.goto(`${roan.url}/plan`);
+  await expect(jory).toHaveURL(/\/set$/);
+
+  await maud.reload();
+  await maud
+    .getByRole('button', { name: /^End Jory Pell/ })
+    .first()
+    .click();
+  await maud
+    .getByRole('button', { name: /^End Jory Pell/ })
+    .first()
+    .click();
+  await expect(maud.getByRole('button', { name: /^End Jory Pell/ })).toHaveCount(0);
+  await jory.goto(`${roan.url}/ride`);
+  await expect(jory).toHaveURL(/\/sign-in/);
+});
+
+test('a passphrase is guessed at in vain: one sentence for whatever is wrong, and then a wait', async ({
+  roan,
+  trusting,
+}) => {
+  const page = await (await desk(trusting)).newPage();
+  const sentences = new Set<string>();
+  for (const [name, passphrase] of [
+    ['Maud Ferrier', 'wrong but long enough'],
+    ['Nobody At All', PASSPHRASE],
+    ['Jory Pell', PASSPHRASE],
+  ] as const) {
+    await signIn(page, roan, name, passphrase);
+    sentences.add((await page.getByRole('alert').filter({ hasText: /\w/ }).first().textContent())!);
+  }
+  expect([...sentences]).toEqual(['That name and passphrase do not go together.']);
+  for (let more = 0; more < 8; more += 1) await signIn(page, roan, 'Maud Ferrier', `guess number ${more} of many`);
+  await expect(page.getByText(/Too many tries: wait \d+ minutes?/)).toBeVisible();
+  // Even the right one has to wait then.
+  await signIn(page, roan, 'Maud Ferrier', PASSPHRASE);
+  await expect(page.getByText(/Too many tries/)).toBeVisible();
+});
+
+test('a rider reads what is theirs and nobody else’s; a link on a phone shows it without a sign-in until it is taken back', async ({
+  roan,
+  trusting,
+}) => {
+  const maud = await instructor(trusting, roan);
+  const ode = await joined(maud, roan, 'Ode Quillan', await phone(trusting));
+  await expect(ode).toHaveURL(/\/mine$/);
+  await expect(ode.getByRole('navigation', { name: 'Places' }).getByRole('link')).toHaveText(['Mine']);
+  await ode.getByRole('region', { name: 'To come' }).getByRole('link').first().click();
+  await expect(ode.getByRole('heading', { name: /^Ode Quillan with/ })).toBeVisible();
+  const [, lessonId, ownId] = /lessons\/(.+)\/for\/(.+)$/.exec(ode.url())!;
+  // Bas's page of the same lesson, by its address.
+  await maud.goto(`${roan.url}/ride/lessons/${lessonId}`);
+  const others = await maud.evaluate(async id => {
+    const links = [...document.querySelectorAll('a')].map(({ href }) => href);
+    return { links, id };
+  }, lessonId);
+  expect(others.links.length).toBeGreaterThan(0);
+  const review = await maud.request.get(`${roan.url}/review`, { ignoreHTTPSErrors: true });
+  const pairIds = [...new Set([...(await review.text()).matchAll(/\/review\/([0-9a-f-]{36})/g)].map(([, id]) => id!))];
+  const cookie = await cookieOf(ode);
+  const answers = await Promise.all(
+    pairIds.map(async id => [id, (await askSecurely(roan, `/review/${id}`, { headers: { cookie } })).status] as const),
+  );
+  expect(answers.filter(([, status]) => status === 404).length).toBeGreaterThan(0);
+  expect(answers.find(([id]) => id === ownId)?.[1]).toBe(200);
+  for (const [id, status] of answers.filter(([, one]) => one === 404)) {
+    const page = await askSecurely(roan, `/ride/lessons/${lessonId}/for/${id}`, { headers: { cookie } });
+    expect([status, page.status]).toEqual([404, 404]);
+    const sheet = await askSecurely(roan, `/api/lessons/${lessonId}/sheet?pair=${id}`, { headers: { cookie } });
+    expect(sheet.status).toBe(404);
+  }
+  expect((await askSecurely(roan, `/api/lessons/${lessonId}/sheet`, { headers: { cookie } })).status).toBe(404);
+
+  // A link for Ode, read on a phone that nobody is signed in on.
+  await maud.goto(`${roan.url}/yard/access`);
+  await maud.getByRole('combobox', { name: 'Which' }).click();
+  await maud.getByRole('option', { name: 'Ode Quillan' }).click();
+  await maud.getByRole('button', { name: 'Make a link' }).click();
+  const href = await scanned(maud, /A link to read by/);
+  await maud.getByRole('dialog').getByRole('button', { name: /close/i }).first().click();
+  const stranger = await (await phone(trusting)).newPage();
+  await stranger.goto(href);
+  await expect(stranger.getByRole('heading', { name: 'Ode Quillan', level: 1 })).toBeVisible();
+  await expect(stranger.getByText(/Bas Tamsin|Neve Arkwell|Barley/)).toHaveCount(0);
+  await stranger
+    .getByRole('link', { name: /The bend/ })
+    .first()
+    .click();
+  await expect(stranger.getByRole('heading', { name: /^Ode Quillan with/ })).toBeVisible();
+  await expect(stranger.getByRole('navigation', { name: 'Places' })).toHaveCount(0);
+  await maud.getByRole('button', { name: /^Take back A rider/ }).click();
+  await expect(maud.getByRole('button', { name: /^Take back/ })).toHaveCount(0);
+  await stranger.goto(href);
+  await expect(stranger.getByRole('heading', { name: 'Ode Quillan', level: 1 })).toHaveCount(0);
+
+  // The calendar as a feed: when and where, and nobody's name.
+  await maud.getByRole('combobox', { name: 'What it shows' }).click();
+  await maud.getByRole('option', { name: 'The calendar, as a feed' }).click();
+  await maud.getByRole('button', { name: 'Make a link' }).click();
+  const feed = await scanned(maud, /A link to read by/);
+  const calendar = await askSecurely(roan, new URL(feed).pathname);
+  expect([calendar.status, calendar.text.startsWith('BEGIN:VCALENDAR')]).toEqual([200, true]);
+  expect(calendar.text).not.toMatch(/Quillan|Tamsin|Ferrier/);
+  expect((await askSecurely(roan, '/api/feed/aaaaaaaaaaaaaaaaaaaaaaaaaaa')).status).toBe(404);
+});
+
+test('the guards of the browser hold over HTTPS, cookies are kept from scripts and other sites, and plain HTTP leads to HTTPS', async ({
+  roan,
+  trusting,
+}) => {
+  const plain = await new Promise<http.IncomingMessage>((resolve, reject) =>
+    http.get({ hostname: '127.0.0.1', port: roan.port, path: '/yard?x=1' }, resolve).on('error', reject),
+  );
+  expect([plain.statusCode, plain.headers.location]).toEqual([308, `${roan.url}/yard?x=1`]);
+  const door = await askSecurely(roan, '/sign-in');
+  expect(door.headers['content-security-policy']).toContain("frame-ancestors 'none'");
+  expect(door.headers['x-frame-options']).toBe('DENY');
+  // A foreign name, a foreign site, and an address that only looks like one.
+  expect((await askSecurely(roan, '/sign-in', { headers: { host: 'roan.evil.example' } })).status).toBe(421);
+  for (const origin of ['https://evil.example', 'null', `http://127.0.0.1:${roan.port + 1}`])
+    expect((await askSecurely(roan, '/api/record', { method: 'POST', headers: { origin } })).status).toBe(403);
+  // What a sender says of itself is not believed: who asks from where, and for which page.
+  const told = { 'x-forwarded-for': '10.0.0.1', 'x-forwarded-host': 'evil.example', 'x-roan-page': '/evil' };
+  const sent = await askSecurely(roan, '/yard', { headers: told });
+  expect(sent.headers.location).toBe('/sign-in?to=%2Fyard');
+  const maud = await instructor(trusting, roan);
+  const [cookie, ...rest] = (await maud.context().cookies()).filter(({ name }) => name.includes('roan'));
+  expect(rest.filter(({ httpOnly }) => httpOnly)).toEqual([]);
+  expect(cookie).toMatchObject({ name: '__Host-roan', httpOnly: true, secure: true, sameSite: 'Lax' });
+  expect(await maud.evaluate(() => [document.cookie.includes('__Host-roan'), window.isSecureContext])).toEqual([
+    false,
+    true,
+  ]);
+  // Nobody is sent elsewhere after signing in.
+  const page = await (await desk(trusting)).newPage();
+  await page.goto(`${roan.url}/sign-in?to=//evil.example/`);
+  await page.getByLabel('Name').fill('Maud Ferrier');
+  await page.getByRole('textbox', { name: 'Passphrase' }).fill(PASSPHRASE);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(`${roan.url}/yard`);
+});
+
+base(
+  'on this machine alone a yard stays open and says so, until somebody sets a passphrase',
+  async ({ demoYard, page }) => {
+    await page.goto(`${demoYard.url}/yard/access`);
+    await expect(page.getByRole('region', { name: 'Open on this machine' })).toContainText(
+      'whoever sits here may do everything',
+    );
+    await page.getByLabel('Your name').fill('Maud Ferrier');
+    const field = page.getByRole('textbox', { name: 'Passphrase' });
+    await field.fill('short');
+    await page.getByRole('button', { name: 'Set the passphrase' }).click();
+    await expect(page.getByText(/at least 10 letters/)).toBeVisible();
+    await field.fill(PASSPHRASE);
+    await page.getByRole('button', { name: 'Set the passphrase' }).click();
+    await expect(page.getByRole('region', { name: 'Signed in' })).toContainText('this one');
+    // The same person, not a second of the name.
+    await expect(page.getByRole('row', { name: /^Maud Ferrier/ })).toHaveCount(2);
+    await page.getByRole('button', { name: 'Sign Maud Ferrier out' }).click();
+    await page.waitForURL(/\/sign-in/);
+    await page.goto(`${demoYard.url}/yard`);
+    await expect(page).toHaveURL(/\/sign-in/);
+  },
+);

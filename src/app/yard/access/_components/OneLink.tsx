@@ -8,7 +8,7 @@ type OneLinkProps = { title: string; says: string; link: ShownLink | null; onClo
 /** A link that is shown this once: to scan, and to copy. */
 export function OneLink({ title, says, link, onClose }: OneLinkProps) {
   return (
-    <Modal opened={link !== null} onClose={onClose} title={title}>
+    <Modal opened={link !== null} onClose={onClose} title={title} closeButtonProps={{ 'aria-label': 'Close' }}>
       {link && (
         <Stack gap="sm" align="center">
           <div

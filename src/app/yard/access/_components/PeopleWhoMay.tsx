@@ -81,7 +81,12 @@ function PassphraseForm({ person, onClose }: { person: PersonWhoMay; onClose: ()
     onClose();
   };
   return (
-    <Modal opened onClose={onClose} title={`A passphrase for ${person.name}`}>
+    <Modal
+      opened
+      onClose={onClose}
+      title={`A passphrase for ${person.name}`}
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
       <form
         onSubmit={event => {
           event.preventDefault();

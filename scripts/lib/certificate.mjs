@@ -1,8 +1,8 @@
 import { X509Certificate } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { hostname, networkInterfaces } from 'node:os';
 import path from 'node:path';
 import { generate } from 'selfsigned';
+import { ownPlaces } from './places.mjs';
 import { giveUp } from './run.mjs';
 
 const YEAR_MS = 365 * 24 * 3600 * 1000;
@@ -12,25 +12,6 @@ const LEAF_DAYS = 370;
 /** A leaf is made anew so long before it ends. */
 const RENEW_MS = 30 * 24 * 3600 * 1000;
 const KEYS = { keyType: 'ec', curve: 'P-256', algorithm: 'sha256' };
-
-/** The names and addresses at which other devices reach this machine. */
-export function ownPlaces(extra = process.env.ROAN_HOSTS ?? '') {
-  const machine = hostname().toLowerCase();
-  const listed = extra.split(',').map(name => name.trim().replace(/:\d+$/, '').toLowerCase());
-  const names = ['localhost', machine, `${machine}.local`, ...listed].filter(name => /^[a-z0-9.-]+$/.test(name));
-  const all = Object.values(networkInterfaces()).flat();
-  // An address of one link only is reached by nobody else.
-  const addresses = all.filter(one => !/^fe80:/i.test(one.address)).map(({ address }) => address.replace(/%.*$/, ''));
-  return { names: [...new Set(names)], addresses: [...new Set(['127.0.0.1', '::1', ...addresses])] };
-}
-
-/** The addresses that a phone on the same network types, the likeliest first. */
-export function networkAddresses() {
-  return Object.values(networkInterfaces())
-    .flat()
-    .filter(one => one.family === 'IPv4' && !one.internal)
-    .map(({ address }) => address);
-}
 
 /**
  * A certificate for this machine: one of one's own, or one signed by a root that is made once beside the database. Keys are

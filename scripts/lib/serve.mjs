@@ -4,7 +4,8 @@ import { createServer as createSecureServer } from 'node:https';
 import { createServer as createDoor } from 'node:net';
 import path from 'node:path';
 import QRCode from 'qrcode';
-import { certificate, networkAddresses } from './certificate.mjs';
+import { certificate } from './certificate.mjs';
+import { networkAddresses } from './places.mjs';
 import { giveUp } from './run.mjs';
 
 const DEFAULT_PORT = 4747;
@@ -22,6 +23,8 @@ function chosenPort() {
 export async function serve(what, args = process.argv.slice(2)) {
   process.env.NODE_ENV = 'production';
   process.env.NEXT_TELEMETRY_DISABLED = '1';
+  // What Roan writes from here on is for this account alone: the record, its copies, keys.
+  process.umask(0o077);
   const asked = networkArguments(args);
   if (asked.network) return serveNetwork(what, asked);
   const hostname = process.env.ROAN_HOST ?? '127.0.0.1';
@@ -48,6 +51,9 @@ async function serveNetwork(what, { cert, key }) {
   const plain = createServer(toHttps);
   const door = createDoor(socket => lead(socket, secure, plain));
   await listen(door, port, process.env.ROAN_HOST ?? '::');
+  const [address = 'localhost', ...others] = networkAddresses();
+  const href = `https://${address}:${port}`;
+  process.env.ROAN_NETWORK_HREF = href;
   // The framework asks itself now and then, and knows no root of ours: for that there is a door on this machine alone.
   const inner = createServer(answers.answer);
   await new Promise(resolve => inner.listen(0, '127.0.0.1', resolve));
@@ -55,9 +61,6 @@ async function serveNetwork(what, { cert, key }) {
   askForSetup('0.0.0.0');
   await answers.begin({ hostname: 'localhost', port });
   const opened = await fetch(`${process.env.__NEXT_PRIVATE_ORIGIN}/sign-in`, { redirect: 'manual' });
-  const [address = 'localhost', ...others] = networkAddresses();
-  const href = `https://${address}:${port}`;
-  process.env.ROAN_NETWORK_HREF = href;
   console.log(`${what} is at ${href}${others.length > 0 ? ` (also at ${others.join(', ')})` : ''}`);
   console.log(await QRCode.toString(href, { type: 'terminal', small: true }));
   if (made.fingerprint) {

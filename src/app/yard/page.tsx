@@ -35,6 +35,9 @@ export default async function YardPage() {
             <LinkButton href="/yard/stand-in" variant="default">
               Stand-in for a sensor
             </LinkButton>
+            <LinkButton href="/yard/access" variant="default">
+              Who may come in
+            </LinkButton>
             <LinkButton href="/yard/archive" variant="default">
               All data
             </LinkButton>

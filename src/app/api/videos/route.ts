@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { renameSync, rmSync } from 'node:fs';
+import { closeSync, openSync, readSync, renameSync, rmSync } from 'node:fs';
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { may } from '../../_server/access/rules';
 import { dataFolders } from '@/app/_server/dataFolders';
 import { receiveFile } from '@/app/_server/receiveFile';
 import { yardContext } from '@/app/_server/yardContext';
+import { DatabaseRefused } from '@/data/databaseRefused';
+import { isFilmLike } from '@/data/films/isFilmLike';
 import { filmFile, isFilmType } from '@/data/films/filmFile';
 import { addFilm } from '@/data/queries/videos';
 import { z } from 'zod';
@@ -22,6 +24,19 @@ const Wish = z
     'A film is of a pass or of a stride test.',
   );
 
+const HEAD_BYTES = 64;
+
+/** The first bytes of a file. */
+function headOf(file: string): Uint8Array {
+  const bytes = Buffer.alloc(HEAD_BYTES);
+  const opened = openSync(file, 'r');
+  try {
+    return bytes.subarray(0, readSync(opened, bytes, 0, HEAD_BYTES, 0));
+  } finally {
+    closeSync(opened);
+  }
+}
+
 /** Keeps a film in the data folder, beside a pass (?pass=) or a stride test (?test=). It goes nowhere else. */
 export const POST = answering(may.instruct, async (request: Request) => {
   const wish = Wish.safeParse(Object.fromEntries(new URL(request.url).searchParams));
@@ -33,6 +48,8 @@ export const POST = answering(may.instruct, async (request: Request) => {
   const id = randomUUID();
   const file = filmFile(folder, id);
   try {
+    if (!isFilmLike(headOf(received.file)))
+      throw new DatabaseRefused('This file is no film, whatever it is called: choose a video file.');
     renameSync(received.file, file);
     const { sizeBytes, sha256 } = received;
     const { write, yard } = await yardContext();

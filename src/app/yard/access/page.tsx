@@ -9,6 +9,7 @@ import { listLessons } from '@/data/queries/lessons';
 import { listPeople } from '@/data/queries/people';
 import { listShareLinks } from '@/data/queries/shareLinks';
 import type { Metadata } from 'next';
+import QRCode from 'qrcode';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { yardTime } from '../../_server/yardTime';
@@ -32,6 +33,8 @@ export default async function AccessPage() {
     listLayouts(db, yard.id),
   ]);
   const there = present(people);
+  // Told by the start, where Roan is served to other devices.
+  const href = process.env.ROAN_NETWORK_HREF ?? null;
   const time = (when: number | null) => (when === null ? null : yardTime(when, yard.timeZone, 'D MMM YYYY, HH:mm'));
   const names = new Map<string, string>([
     ...there.map(({ id, name }) => [id, name] as const),
@@ -50,6 +53,19 @@ export default async function AccessPage() {
           </LinkButton>
         }
       />
+      {href && (
+        <Card label="On a phone" title="On a phone">
+          <p>
+            Roan is at <strong>{href}</strong>. A device that warns about it: open {href}/trust on it first.
+          </p>
+          <div
+            role="img"
+            aria-label="A code to scan for the address of Roan"
+            style={{ width: 180 }}
+            dangerouslySetInnerHTML={{ __html: await QRCode.toString(href, { type: 'svg', margin: 1 }) }}
+          />
+        </Card>
+      )}
       {who.open ? (
         <Card label="Open on this machine" title="Open on this machine">
           <p>

@@ -1,0 +1,2 @@
+export function ownPlaces(extra?: string): { names: string[]; addresses: string[] };
+export function networkAddresses(): string[];

@@ -39,7 +39,15 @@ export function askSecurely(
 ): Promise<Answer> {
   return new Promise((resolve, reject) => {
     const asked = https.request(
-      { hostname: '127.0.0.1', port: roan.port, path: at, method, headers, ca: rootOf(roan), checkServerIdentity: () => undefined },
+      {
+        hostname: '127.0.0.1',
+        port: roan.port,
+        path: at,
+        method,
+        headers,
+        ca: rootOf(roan),
+        checkServerIdentity: () => undefined,
+      },
       response => {
         let text = '';
         response.on('data', chunk => (text += String(chunk)));

@@ -13,6 +13,7 @@ import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { layoutCards } from '../_server/layoutCards';
 import { present } from '@/data/present';
+import { isInstructor } from '../_server/access/isInstructor';
 import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { yardTime } from '../_server/yardTime';
@@ -27,7 +28,8 @@ const SHOWN_RIDES = 12;
 
 export default async function RidePage() {
   await connection();
-  const { db, yard } = await yardContext(may.help);
+  const { db, yard, who } = await yardContext(may.help);
+  const plans = isInstructor(who);
   const [layouts, horses, pairs, lessons] = await Promise.all([
     listLayouts(db, yard.id),
     listHorses(db, yard.id),
@@ -50,7 +52,7 @@ export default async function RidePage() {
       <PageHead
         title="Ride"
         sub="Teach a lesson and record it pass by pass."
-        actions={<LinkButton href="/ride/lessons/new">Plan a lesson</LinkButton>}
+        actions={plans && <LinkButton href="/ride/lessons/new">Plan a lesson</LinkButton>}
       />
       {missing === 'layout' && (
         <EmptyState title="Nothing to ride yet" action={<LinkButton href="/plan">To the plan</LinkButton>}>
@@ -74,21 +76,29 @@ export default async function RidePage() {
               state: lessonState(times.get(id)!, atMs),
             }))}
           />
-          <Title order={2} size="h3" mb="sm">
-            A ride by itself
-          </Title>
-          <SingleRides
-            rides={rides.map(({ pairId, versionId, horseName, riderName, layoutName, passes, lastMs }) => ({
-              ...{ href: `/ride/${versionId}/${pairId}`, name: `${horseName} with ${riderName}`, layoutName },
-              line: `${passes} ${passes === 1 ? 'pass' : 'passes'}, last on ${yardTime(lastMs, yard.timeZone, 'D MMM YYYY')}`,
-            }))}
-          />
-          <RideChoice
-            layouts={layoutCards(present(layouts), horses, { place: 'plan', timeZone: yard.timeZone }).map(
-              ({ id, name, line }) => ({ id, name, line }),
-            )}
-            pairs={riding.map(({ id, riderName, horseName }) => ({ id, name: horseName, line: `with ${riderName}` }))}
-          />
+          {plans && (
+            <>
+              <Title order={2} size="h3" mb="sm">
+                A ride by itself
+              </Title>
+              <SingleRides
+                rides={rides.map(({ pairId, versionId, horseName, riderName, layoutName, passes, lastMs }) => ({
+                  ...{ href: `/ride/${versionId}/${pairId}`, name: `${horseName} with ${riderName}`, layoutName },
+                  line: `${passes} ${passes === 1 ? 'pass' : 'passes'}, last on ${yardTime(lastMs, yard.timeZone, 'D MMM YYYY')}`,
+                }))}
+              />
+              <RideChoice
+                layouts={layoutCards(present(layouts), horses, { place: 'plan', timeZone: yard.timeZone }).map(
+                  ({ id, name, line }) => ({ id, name, line }),
+                )}
+                pairs={riding.map(({ id, riderName, horseName }) => ({
+                  id,
+                  name: horseName,
+                  line: `with ${riderName}`,
+                }))}
+              />
+            </>
+          )}
         </>
       )}
     </>

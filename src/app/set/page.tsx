@@ -7,20 +7,21 @@ import { listLayouts } from '@/data/queries/layouts';
 import { present } from '@/data/present';
 import type { Metadata } from 'next';
 import { layoutCards } from '../_server/layoutCards';
+import { isInstructor } from '../_server/access/isInstructor';
 import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 
 export const metadata: Metadata = { title: 'Set' };
 
 export default async function SetListPage() {
-  const { db, yard } = await yardContext(may.help);
+  const { db, yard, who } = await yardContext(may.help);
   const [layouts, horses] = await Promise.all([listLayouts(db, yard.id), listHorses(db, yard.id)]);
   return (
     <>
       <PageHead
         title="Set"
         sub="Which layout goes onto the sand?"
-        actions={<LinkButton href="/set/sand">What is on the sand?</LinkButton>}
+        actions={isInstructor(who) && <LinkButton href="/set/sand">What is on the sand?</LinkButton>}
       />
       {present(layouts).length === 0 && (
         <EmptyState title="Nothing to set yet" action={<LinkButton href="/plan">To the plan</LinkButton>}>

@@ -106,7 +106,7 @@ export function padKeys(
       if (stops > 1 && !counted) return [footKeys(stops), [HIT_KEY, BROKE_KEY]];
       return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
     case 'transition':
-      return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), QUALITY_KEYS];
+      return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), []];
     case 'figure':
       return [
         ...(step?.kind === 'figure' && step.aside ? [SLIP_KEYS] : []),

@@ -1,5 +1,6 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
+import { isInstructor } from '../../../_server/access/isInstructor';
 import { may } from '../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { yardTime } from '@/app/_server/yardTime';
@@ -8,7 +9,7 @@ import { nowMs } from '@/components/nowMs';
 import { layoutStride, lessonMinutes, lessonState, seriesMoved } from '@/core';
 import { comingAfter, lessonsTogether } from '@/data/queries/lessonSeries';
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { LessonEditor } from '../_components/LessonEditor';
 import { lessonChoices } from '../lessonChoices';
 import { AgainAndGroups } from './_components/AgainAndGroups';
@@ -24,7 +25,9 @@ const UNKNOWN_STRIDE_M = 3.3;
 
 export default async function LessonPage({ params }: { params: Promise<{ lessonId: string }> }) {
   const { lessonId } = await params;
-  const { db, yard } = await yardContext(may.help);
+  const { db, yard, who } = await yardContext(may.help);
+  // A helper marks; what is planned is the instructor's.
+  if (!isInstructor(who)) redirect(`/ride/lessons/${lessonId}/run`);
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
   const { name, arenaId, startsAtMs, plan, revision } = lesson;

@@ -1,0 +1,4 @@
+export function mindHeaders(request: {
+  headers: Record<string, string | string[] | undefined>;
+  socket: { remoteAddress?: string };
+}): void;

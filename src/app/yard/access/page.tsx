@@ -8,6 +8,7 @@ import { listLayouts } from '@/data/queries/layouts';
 import { listLessons } from '@/data/queries/lessons';
 import { listPeople } from '@/data/queries/people';
 import { listShareLinks } from '@/data/queries/shareLinks';
+import { Stack } from '@mantine/core';
 import type { Metadata } from 'next';
 import QRCode from 'qrcode';
 import { may } from '../../_server/access/rules';
@@ -53,53 +54,55 @@ export default async function AccessPage() {
           </LinkButton>
         }
       />
-      {href && (
-        <Card label="On a phone" title="On a phone">
-          <p>
-            Roan is at <strong>{href}</strong>. A device that warns about it: open {href}/trust on it first.
-          </p>
-          <div
-            role="img"
-            aria-label="A code to scan for the address of Roan"
-            style={{ width: 180 }}
-            dangerouslySetInnerHTML={{ __html: await QRCode.toString(href, { type: 'svg', margin: 1 }) }}
-          />
-        </Card>
-      )}
-      {who.open ? (
-        <Card label="Open on this machine" title="Open on this machine">
-          <p>
-            Only this machine reaches Roan, and nobody has a passphrase: whoever sits here may do everything. To use it
-            on a phone, set a passphrase, stop Roan and start it with <code>npm start -- --network</code>.
-          </p>
-          <BeginForm needsCode={false} />
-        </Card>
-      ) : (
-        <>
-          <PeopleWhoMay
-            people={there.map(({ id, name, role }) => ({ id, name, role, hasPassphrase: withPassphrase.has(id) }))}
-            meId={who.id}
-          />
-          <SessionList
-            sessions={sessions.map(({ id, person, device, lastSeenAtMs }) => ({
-              ...{ id, person, device, seen: time(lastSeenAtMs)! },
-              isThis: id === who.sessionId,
-            }))}
-          />
-        </>
-      )}
-      <LinkList
-        yardId={yard.id}
-        links={links.map(({ id, kind, subjectId, expiresAtMs, lastUsedAtMs }) => ({
-          ...{ id, kind, of: names.get(subjectId) ?? 'what is not there any more' },
-          ...{ until: time(expiresAtMs), lastUsed: time(lastUsedAtMs) },
-        }))}
-        subjects={{
-          rider: there.filter(({ role }) => role === 'rider').map(({ id, name }) => ({ value: id, label: name })),
-          lesson: lessons.map(({ id, name, startsAtMs }) => ({ value: id, label: `${name}, ${time(startsAtMs)}` })),
-          layout: layouts.map(({ id, name }) => ({ value: id, label: name })),
-        }}
-      />
+      <Stack gap="md">
+        {href && (
+          <Card label="On a phone" title="On a phone">
+            <p>
+              Roan is at <strong>{href}</strong>. A device that warns about it: open {href}/trust on it first.
+            </p>
+            <div
+              role="img"
+              aria-label="A code to scan for the address of Roan"
+              style={{ width: 180 }}
+              dangerouslySetInnerHTML={{ __html: await QRCode.toString(href, { type: 'svg', margin: 1 }) }}
+            />
+          </Card>
+        )}
+        {who.open ? (
+          <Card label="Open on this machine" title="Open on this machine">
+            <p>
+              Only this machine reaches Roan, and nobody has a passphrase: whoever sits here may do everything. To use
+              it on a phone, set a passphrase, stop Roan and start it with <code>npm start -- --network</code>.
+            </p>
+            <BeginForm needsCode={false} />
+          </Card>
+        ) : (
+          <>
+            <PeopleWhoMay
+              people={there.map(({ id, name, role }) => ({ id, name, role, hasPassphrase: withPassphrase.has(id) }))}
+              meId={who.id}
+            />
+            <SessionList
+              sessions={sessions.map(({ id, person, device, lastSeenAtMs }) => ({
+                ...{ id, person, device, seen: time(lastSeenAtMs)! },
+                isThis: id === who.sessionId,
+              }))}
+            />
+          </>
+        )}
+        <LinkList
+          yardId={yard.id}
+          links={links.map(({ id, kind, subjectId, expiresAtMs, lastUsedAtMs }) => ({
+            ...{ id, kind, of: names.get(subjectId) ?? 'what is not there any more' },
+            ...{ until: time(expiresAtMs), lastUsed: time(lastUsedAtMs) },
+          }))}
+          subjects={{
+            rider: there.filter(({ role }) => role === 'rider').map(({ id, name }) => ({ value: id, label: name })),
+            lesson: lessons.map(({ id, name, startsAtMs }) => ({ value: id, label: `${name}, ${time(startsAtMs)}` })),
+            layout: layouts.map(({ id, name }) => ({ value: id, label: name })),
+          }}
+        />
+      </Stack>
     </>
   );
 }

@@ -50,6 +50,12 @@ export function TestList({ horse, tests }: TestListProps) {
 
 type Dated = StrideTest & { day: string };
 
+/** A test of the same day is told by when in it that was. */
+const saidBefore = (before: Dated, test: Dated): Dated =>
+  before.day === test.day && before.moment !== 'apart'
+    ? { ...before, day: `${before.moment} schooling that day` }
+    : before;
+
 const worded = (test: Dated) => ({ ...test, quality: test });
 
 function TestItem({ horse, test, before }: { horse: Horse; test: Dated; before: Dated | null }) {
@@ -74,9 +80,11 @@ function TestItem({ horse, test, before }: { horse: Horse; test: Dated; before: 
         {MOMENT_WORDS[test.moment]}
       </strong>
       {test.riderName && <span className={classes.quiet}> ridden by {test.riderName}</span>}
-      {testSentences(worded(test), before && worded(before), horse, format, formatChange).map(sentence => (
-        <p key={sentence}>{sentence}</p>
-      ))}
+      {testSentences(worded(test), before && worded(saidBefore(before, test)), horse, format, formatChange).map(
+        sentence => (
+          <p key={sentence}>{sentence}</p>
+        ),
+      )}
       {quality.length > 0 && <p className={classes.quiet}>Of 5: {quality.join(', ')}.</p>}
       {test.note !== '' && <p className={classes.quiet}>“{test.note}”</p>}
       {test.rangeId && (

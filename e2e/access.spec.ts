@@ -1,4 +1,6 @@
 import http from 'node:http';
+import path from 'node:path';
+import { createClient } from '@libsql/client';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { HELP, INSTRUCT, READ } from '../src/app/_server/access/testPlaces';
 import { expect, test as base } from './support/fixtures';
@@ -53,6 +55,14 @@ async function joined(at: Page, roan: RoanServer, name: string, device: BrowserC
   await page.getByRole('button', { name: `Come in as ${name}` }).click();
   await page.waitForURL(url => !url.pathname.startsWith('/join'));
   return page;
+}
+
+/** A pass that a pair rode, by its id. */
+async function passOf(roan: RoanServer, pairId: string): Promise<string> {
+  const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+  const { rows } = await client.execute({ sql: 'select id from passes where pair_id = ? limit 1', args: [pairId] });
+  client.close();
+  return String(rows[0]?.[0]);
 }
 
 /** The cookie that a device carries. */
@@ -206,6 +216,28 @@ test('a rider reads what is theirs and nobody else’s; a link on a phone shows 
   }
   expect((await askSecurely(roan, `/api/lessons/${lessonId}/sheet`, { headers: { cookie } })).status).toBe(404);
 
+  // A film of a pass of Ode's: hers to see, and not Bas's.
+  const bas = await cookieOf(await joined(maud, roan, 'Bas Tamsin', await phone(trusting)));
+  const record = await askSecurely(roan, `/review/${ownId}`, { headers: { cookie: await cookieOf(maud) } });
+  expect(record.status).toBe(200);
+  const passId = await passOf(roan, ownId!);
+  const film = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypisom and what is filmed')]).toString(
+    'latin1',
+  );
+  const sent = await askSecurely(roan, `/api/videos?pass=${passId}&name=hers.mp4`, {
+    ...{ method: 'POST', body: film },
+    headers: { cookie: await cookieOf(maud), origin: roan.url, 'content-type': 'video/mp4' },
+  });
+  const filmId = (JSON.parse(sent.text) as { id: string }).id;
+  const seen = async (who: string) =>
+    (await askSecurely(roan, `/api/videos/${filmId}`, { headers: { cookie: who } })).status;
+  expect([await seen(cookie), await seen(bas), await seen('')]).toEqual([200, 404, 401]);
+  const page2 = await askSecurely(roan, `/api/videos?pass=${passId}&name=page.mp4`, {
+    ...{ method: 'POST', body: '<svg onload="alert(1)"></svg>' },
+    headers: { cookie: await cookieOf(maud), origin: roan.url, 'content-type': 'video/mp4' },
+  });
+  expect(page2.status).toBe(422);
+
   // A link for Ode, read on a phone that nobody is signed in on.
   await maud.goto(`${roan.url}/yard/access`);
   await maud.getByRole('combobox', { name: 'Which' }).click();
@@ -223,10 +255,14 @@ test('a rider reads what is theirs and nobody else’s; a link on a phone shows 
     .click();
   await expect(stranger.getByRole('heading', { name: /^Ode Quillan with/ })).toBeVisible();
   await expect(stranger.getByRole('navigation', { name: 'Places' })).toHaveCount(0);
+  const shared = `/api/feed/${href.split('/').at(-1)}/films/${filmId}`;
+  expect((await askSecurely(roan, shared)).status).toBe(200);
   await maud.getByRole('button', { name: /^Take back A rider/ }).click();
   await expect(maud.getByRole('button', { name: /^Take back/ })).toHaveCount(0);
   await stranger.goto(href);
   await expect(stranger.getByRole('heading', { name: 'Ode Quillan', level: 1 })).toHaveCount(0);
+
+  expect((await askSecurely(roan, shared)).status).toBe(404);
 
   // The calendar as a feed: when and where, and nobody's name.
   await maud.getByRole('combobox', { name: 'What it shows' }).click();

@@ -1,6 +1,7 @@
 import 'server-only';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listLessons, lessonTimes } from '@/data/queries/lessons';
+import { filmsOfRider } from '@/data/queries/videos';
 import { listPairs } from '@/data/queries/pairs';
 import { isComing } from './comingLessons';
 import { lessonSheet } from './lessonSheet';
@@ -14,6 +15,8 @@ export type RiderHome = {
   ridden: RiderLessonLine[];
   /** What comes next by the last lesson that was ridden, horse by horse. */
   next: { horse: string; words: string[] }[];
+  /** Films of what they rode, the newest first. */
+  films: { id: string; name: string; when: string }[];
 };
 
 /** So many lessons that lie back are listed. */
@@ -39,7 +42,12 @@ export async function riderHome(
     const last = await lastRidden(db, yard, past, id);
     if (last) next.push({ horse: horseName, words: last });
   }
+  const films = (await filmsOfRider(db, yard.id, riderId)).slice(0, SHOWN);
   return {
+    films: films.map(({ id, fileName, createdAt }) => ({
+      ...{ id, name: fileName },
+      when: yardTime(createdAt.getTime(), yard.timeZone, 'D MMMM YYYY'),
+    })),
     coming: lines.filter(({ lesson }) => isComing(lesson, nowMs)).map(({ line }) => line),
     ridden: past.slice(0, SHOWN).map(({ line }) => line),
     next,

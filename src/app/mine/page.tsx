@@ -18,6 +18,7 @@ export default async function MinePage() {
     <RiderHomeView
       name={who.name}
       home={home}
+      filmHref={id => `/api/videos/${id}`}
       hrefOf={({ lessonId, pairId }) => `/ride/lessons/${lessonId}/for/${pairId}`}
     />
   );

@@ -47,6 +47,25 @@ export async function filmRider(db: Reader, { passId, testId }: Film): Promise<s
   return row?.riderId ?? null;
 }
 
+/** The films of a rider's own passes and tests that were not removed, the newest first. */
+export async function filmsOfRider(db: Reader, yardId: string, riderId: string): Promise<Film[]> {
+  const kept = and(eq(videos.yardId, yardId), isNull(videos.removedAt));
+  const ofPasses = await db
+    .select({ film: videos })
+    .from(videos)
+    .innerJoin(passes, eq(passes.id, videos.passId))
+    .innerJoin(pairs, eq(pairs.id, passes.pairId))
+    .where(and(kept, eq(pairs.riderId, riderId)));
+  const ofTests = await db
+    .select({ film: videos })
+    .from(videos)
+    .innerJoin(strideTests, eq(strideTests.id, videos.testId))
+    .where(and(kept, eq(strideTests.riderId, riderId)));
+  return [...ofPasses, ...ofTests]
+    .map(({ film }) => film)
+    .sort((a, b) => b.createdAt.getTime() - a.createdAt.getTime());
+}
+
 /** What was noted and counted in a film, in its order. */
 export async function filmNotes(db: Reader, yardId: string, videoId: string): Promise<FilmNote[]> {
   return db

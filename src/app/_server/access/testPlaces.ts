@@ -44,6 +44,14 @@ export const READ = [
 ];
 /** What nobody has to be signed in for: the door itself, and what looks at a link. */
 export const OPEN = [
-  ...['sign-in/page', 'join/[token]/page', 's/[token]/page', 'trust/page', 'GET api/feed/[token]', 'GET api/root'],
+  ...[
+    'sign-in/page',
+    'join/[token]/page',
+    's/[token]/page',
+    'trust/page',
+    'GET api/feed/[token]',
+    'GET api/feed/[token]/films/[videoId]',
+    'GET api/root',
+  ],
   ...['signInAction', 'beginYardAction', 'joinAction', 'signOutAction'],
 ];

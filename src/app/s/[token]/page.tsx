@@ -70,6 +70,7 @@ async function SharedRider({
       <RiderHomeView
         name={rider.name}
         home={home}
+        filmHref={id => `/api/feed/${token}/films/${id}`}
         hrefOf={line => `/s/${token}?lesson=${line.lessonId}&pair=${line.pairId}`}
       />
     );

@@ -4,10 +4,15 @@ import { DISCLAIMER } from '@/core';
 import type { RiderHome, RiderLessonLine } from '@/app/_server/riderHome';
 import classes from './Rider.module.css';
 
-type RiderHomeProps = { name: string; home: RiderHome; hrefOf: (line: RiderLessonLine) => string };
+type RiderHomeProps = {
+  name: string;
+  home: RiderHome;
+  hrefOf: (line: RiderLessonLine) => string;
+  filmHref: (filmId: string) => string;
+};
 
 /** A rider's page: lessons to come and ridden, and what to ride next. */
-export function RiderHomeView({ name, home: { coming, ridden, next }, hrefOf }: RiderHomeProps) {
+export function RiderHomeView({ name, home: { coming, ridden, next, films }, hrefOf, filmHref }: RiderHomeProps) {
   return (
     <article className={classes.page}>
       <PageHead title={name} sub="Your lessons, and what to ride next." />
@@ -23,6 +28,20 @@ export function RiderHomeView({ name, home: { coming, ridden, next }, hrefOf }: 
       )}
       <Lessons title="To come" lines={coming} none="No lesson is planned for you yet." hrefOf={hrefOf} />
       <Lessons title="Ridden" lines={ridden} none="No lesson of yours lies back yet." hrefOf={hrefOf} />
+      {films.length > 0 && (
+        <section aria-label="Films">
+          <h2>Films</h2>
+          <ul>
+            {films.map(({ id, name: film, when }) => (
+              <li key={id}>
+                <a href={filmHref(id)}>
+                  {when}: {film}
+                </a>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <p className={classes.small}>{DISCLAIMER}</p>
     </article>
   );

@@ -7,7 +7,9 @@ const shared = {
   sandboxInjectedGlobals: ['Math', 'Number', 'Array', 'Object', 'Map', 'Set'],
   testEnvironment: 'node',
   transform,
-  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack|iron-session|iron-webcrypto|uint8array-extras|cookie)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack|iron-session|iron-webcrypto|uint8array-extras|cookie)/)',
+  ],
   moduleNameMapper: {
     // A class is called as it is written.
     '\\.module\\.css$': 'identity-obj-proxy',

@@ -36,6 +36,7 @@ export default async function AccessPage() {
   const there = present(people);
   // Told by the start, where Roan is served to other devices.
   const href = process.env.ROAN_NETWORK_HREF ?? null;
+  const code = href === null ? '' : await QRCode.toString(href, { type: 'svg', margin: 1 });
   const time = (when: number | null) => (when === null ? null : yardTime(when, yard.timeZone, 'D MMM YYYY, HH:mm'));
   const names = new Map<string, string>([
     ...there.map(({ id, name }) => [id, name] as const),
@@ -64,7 +65,7 @@ export default async function AccessPage() {
               role="img"
               aria-label="A code to scan for the address of Roan"
               style={{ width: 180 }}
-              dangerouslySetInnerHTML={{ __html: await QRCode.toString(href, { type: 'svg', margin: 1 }) }}
+              dangerouslySetInnerHTML={{ __html: code }}
             />
           </Card>
         )}

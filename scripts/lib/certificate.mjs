@@ -2,6 +2,7 @@ import { X509Certificate } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { generate } from 'selfsigned';
+import { certificateFindings } from './findings.mjs';
 import { ownPlaces } from './places.mjs';
 import { giveUp } from './run.mjs';
 
@@ -9,8 +10,6 @@ const YEAR_MS = 365 * 24 * 3600 * 1000;
 /** A root is trusted by hand on each device, so it lasts; browsers take a leaf of no more than about a year. */
 const ROOT_YEARS = 10;
 const LEAF_DAYS = 370;
-/** A leaf is made anew so long before it ends. */
-const RENEW_MS = 30 * 24 * 3600 * 1000;
 const KEYS = { keyType: 'ec', curve: 'P-256', algorithm: 'sha256' };
 
 /**
@@ -63,10 +62,11 @@ async function madeOnce(home, name, options, commonName) {
   return { cert: readFileSync(certFile, 'utf8'), key: readFileSync(keyFile, 'utf8') };
 }
 
-/** Made anew where the machine has another name or address by now, or it ends soon. */
+/** Made anew where anything is wrong with it: the machine has another name or address by now, or it ends soon. */
 async function leafFor(home, root, places) {
   const [certFile, keyFile] = [path.join(home, 'roan.pem'), path.join(home, 'roan.key')];
-  if (existsSync(certFile) && existsSync(keyFile) && isGood(readFileSync(certFile, 'utf8'), root, places))
+  const isGood = () => certificateFindings(path.dirname(home), places, Date.now()).every(({ ok }) => ok);
+  if (existsSync(certFile) && existsSync(keyFile) && isGood())
     return { cert: readFileSync(certFile, 'utf8'), key: readFileSync(keyFile, 'utf8') };
   const made = await generate([{ name: 'commonName', value: places.names[1] ?? 'localhost' }], {
     ...KEYS,
@@ -88,17 +88,4 @@ async function leafFor(home, root, places) {
   writeFileSync(keyFile, made.private, { mode: 0o600 });
   writeFileSync(certFile, made.cert, { mode: 0o644 });
   return { cert: made.cert, key: made.private };
-}
-
-function isGood(text, root, { names, addresses }) {
-  try {
-    const cert = new X509Certificate(text);
-    if (Date.parse(cert.validTo) - Date.now() < RENEW_MS) return false;
-    if (!cert.verify(new X509Certificate(root.cert).publicKey)) return false;
-    return (
-      names.every(name => cert.checkHost(name) !== undefined) && addresses.every(ip => cert.checkIP(ip) !== undefined)
-    );
-  } catch {
-    return false;
-  }
 }

@@ -4,6 +4,7 @@ import path from 'node:path';
 
 /** What somebody who may read the account's files, but is not it, may do with a file; Windows has other rules. */
 const OTHERS = 0o077;
+/** A certificate is made anew so long before it ends. */
 const SOON_MS = 30 * 24 * 3600 * 1000;
 
 /** @typedef {{ ok: boolean, says: string }} Finding */

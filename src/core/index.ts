@@ -275,7 +275,7 @@ export {
   type StopRule,
 } from './exercises/exercise';
 export { findRecipe, SHELF } from './exercises/shelf';
-export { placeOptions } from './exercises/figureLetters';
+export { isChosenPlace, isPlaceKey, PLACE_KEYS, placeOptions, type PlaceKey } from './exercises/figureLetters';
 export { sidewaysEnd } from './figures/rideSideways';
 export { paramFault, paramsFault, paramSpecs, RAISED_WAYS, type ParamSpec } from './exercises/exerciseParams';
 export { exerciseSketch, layOutExercise, type ExerciseWish, type PlacedExercise } from './exercises/layOutExercise';

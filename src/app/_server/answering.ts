@@ -1,7 +1,7 @@
 import 'server-only';
 import { AccessRefused } from './access/accessRefused';
-import { entered, underRule } from './access/entered';
-import { byItsLink, type Rule } from './access/rules';
+import { underRule } from './access/entered';
+import type { Rule } from './access/rules';
 import { faultOf } from './faultOf';
 import { ownNames } from './guards/hosts';
 import { requestFault } from './guards/requestFault';
@@ -20,10 +20,7 @@ export function answering<Context = unknown>(
     const fault = requestFault(request, names);
     if (fault) return problemAnswer(fault.status, fault.problem);
     try {
-      return await underRule(rule, async () => {
-        if (rule !== byItsLink) await entered();
-        return answer(request, context);
-      });
+      return await underRule(rule, () => answer(request, context));
     } catch (error) {
       if (error instanceof AccessRefused) return problemAnswer(error.status, error.message);
       const { status, problem } = faultOf(error);

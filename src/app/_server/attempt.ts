@@ -2,7 +2,7 @@ import 'server-only';
 import type { FormOutcome } from '@/files/formOutcome';
 import { unstable_rethrow } from 'next/navigation';
 import { AccessRefused } from './access/accessRefused';
-import { entered, underRule } from './access/entered';
+import { underRule } from './access/entered';
 import type { Rule } from './access/rules';
 import { faultOf } from './faultOf';
 
@@ -12,10 +12,7 @@ export async function attempt<Extra extends object>(
   action: () => Promise<FormOutcome<Extra>>,
 ): Promise<FormOutcome<Extra>> {
   try {
-    return await underRule(rule, async () => {
-      await entered();
-      return action();
-    });
+    return await underRule(rule, action);
   } catch (error) {
     // Going elsewhere and finding nothing are said by throwing, and are the framework's.
     unstable_rethrow(error);

@@ -3,7 +3,7 @@ import type { ExerciseParam, ExerciseParams, Recipe } from './exercise';
 import { STRIDE_ENTRY_KEYS } from '../horse/strideEntry';
 import { USUAL_STRIDE } from '../horse/usualStride';
 import type { UsualLength } from '../units/parseLength';
-import { ARRIVALS, ARRIVES_ANYWHERE, BY_LENGTH, FIGURE_LETTERS, USUAL_PLACE } from './figureLetters';
+import { ARRIVALS, ARRIVES_ANYWHERE, BY_LENGTH, FIGURE_LETTERS, isLineName, USUAL_PLACE } from './figureLetters';
 import { FIGURE_GAITS } from './recipes/figureGaits';
 import { GRID_ELEMENTS } from './recipes/grid';
 
@@ -149,12 +149,10 @@ function isGivenByLetters(kind: string, key: string, { from, to, arrives }: Exer
   const ends = typeof to === 'string' && to !== BY_LENGTH;
   if (key === 'lengthM') return ends;
   if (kind === 'leg-yield' && key === 'asideM') return begins;
-  if (kind === 'leg-yield' && key === 'aheadM') return begins && !isLine(from) && arrives !== ARRIVES_ANYWHERE;
+  if (kind === 'leg-yield' && key === 'aheadM') return begins && !isLineName(from) && arrives !== ARRIVES_ANYWHERE;
   if (kind === 'half-pass' && key === 'asideM') return ends;
-  return kind === 'half-pass' && key === 'aheadM' && begins && ends && !isLine(to);
+  return kind === 'half-pass' && key === 'aheadM' && begins && ends && !isLineName(to);
 }
-
-const isLine = (place: string) => place.endsWith(' line');
 
 /** What may be changed of an exercise, in the order its recipe has it. */
 export function paramSpecs(kind: string, params: ExerciseParams): ParamSpec[] {

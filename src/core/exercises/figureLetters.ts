@@ -10,6 +10,15 @@ import type { Rein } from '../track/rein';
 export const USUAL_PLACE = 'its usual place';
 export const BY_LENGTH = 'by its length';
 
+/** What of an exercise names a place, and whether a value is one that somebody chose. */
+export const PLACE_KEYS = ['from', 'to', 'arrives'] as const;
+export type PlaceKey = (typeof PLACE_KEYS)[number];
+export const isPlaceKey = (key: string): key is PlaceKey => (PLACE_KEYS as readonly string[]).includes(key);
+export const isChosenPlace = (value: string): boolean =>
+  value !== USUAL_PLACE && value !== BY_LENGTH && value !== ARRIVES_ANYWHERE;
+/** Lines are named by what they are, and lie in every arena. */
+export const isLineName = (place: string): boolean => place.endsWith(' line');
+
 /** Letters on the wall, in the order they are passed on the left rein. */
 export const WALL_LETTERS = ['A', 'F', 'P', 'B', 'R', 'M', 'C', 'H', 'S', 'E', 'V', 'K'] as const;
 /** Letters on the centre line, going up from A. */
@@ -136,15 +145,14 @@ export type PlaceOption = { value: string; label: string };
  */
 export function placeOptions(
   kind: string,
-  key: 'from' | 'to' | 'arrives',
+  key: PlaceKey,
   options: readonly string[],
   { arena, rein, from }: { arena: Arena; rein: Rein; from: string },
 ): PlaceOption[] {
   const lettered = arena.letters !== 'none';
   const mirrored = (name: string) => (rein === 'left' ? name : mirroredPlaceName(name));
-  const isLine = (name: string) => name.endsWith(' line');
   const isThere = (name: string) => {
-    if (name === USUAL_PLACE || name === BY_LENGTH || name === ARRIVES_ANYWHERE || isLine(name)) return true;
+    if (!isChosenPlace(name) || isLineName(name)) return true;
     const letter = name.slice(0, name.includes(' or ') ? 1 : undefined);
     if (name in MIDDLES) return !lettered;
     if (!placePose(arena, letter)) return false;

@@ -44,23 +44,19 @@ function askedOf(piece: RidePiece): Pick<SessionBand, 'gait' | 'rein' | 'pace' |
   const { rein } = piece;
   if (piece.kind === 'station')
     return { gait: null, rein, pace: 'normal', bodyRad: null, asked: piece.deed.kind.replaceAll('-', ' ') };
-  const { gait, pace, sideways, counterBend, rest } = piece;
-  const resting = rest?.replace('-', ' ') ?? null;
-  const bodyRad = sideways?.bodyRad ?? null;
-  return {
-    gait,
-    rein,
-    pace,
-    bodyRad,
-    asked: (sideways && sidewaysWords(piece, sideways)) ?? (counterBend ? 'counter-bend' : resting),
-  };
+  const { gait, pace, sideways } = piece;
+  return { gait, rein, pace, bodyRad: sideways?.bodyRad ?? null, asked: askedOfBody(piece) };
+}
+
+/** What is asked of the body on a stretch: "shoulder-in", "yielding out", "free walk"; null for plain riding. */
+export function askedOfBody(stretch: Stretch): string | null {
+  const { sideways, counterBend, rest } = stretch;
+  if (sideways) return sidewaysWords(stretch, sideways);
+  return counterBend ? 'counter-bend' : (rest?.replace('-', ' ') ?? null);
 }
 
 /** On a circle a horse yields in or out; on a line the movement is called by its name. */
-export function sidewaysWords(
-  { chain, rein }: Pick<Stretch, 'chain' | 'rein'>,
-  { movement, bodyRad }: Sideways,
-): string {
+function sidewaysWords({ chain, rein }: Pick<Stretch, 'chain' | 'rein'>, { movement, bodyRad }: Sideways): string {
   const isRound = chain.segments.some(({ kind }) => kind === 'arc');
   if (movement !== 'leg-yield' || !isRound) return movement;
   return Math.sign(bodyRad) === sideOfRein(rein) ? 'yielding out' : 'yielding in';

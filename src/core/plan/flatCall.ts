@@ -3,7 +3,7 @@ import type { Arena } from '../arena/arena';
 import { figureWords } from '../figures/figureWords';
 import type { Figure, Pace, PlannedFigure } from '../figures/figure';
 import { rideFigure } from '../figures/rideFigure';
-import { sidewaysWords } from '../figures/sessionBands';
+import { askedOfBody } from '../figures/sessionBands';
 import type { Stretch } from '../figures/stretch';
 import { poseAt } from '../geometry/chain';
 import { distanceM, type PointM } from '../geometry/pointM';
@@ -59,10 +59,9 @@ function changesOnTheWay(arena: Arena, planned: PlannedFigure, gait: TrackGait):
 
 type Asked = { gait: TrackGait; rein: Figure['rein']; pace: Pace; asked: string | null };
 
-function askedOn(piece: Stretch): Asked {
-  const { gait, rein, pace, sideways, counterBend, rest } = piece;
-  const asked = (sideways && sidewaysWords(piece, sideways)) ?? (counterBend ? 'counter-bend' : rest);
-  return { gait, rein, pace, asked: asked?.replaceAll('-', ' ') ?? null };
+function askedOn(stretch: Stretch): Asked {
+  const { gait, rein, pace } = stretch;
+  return { gait, rein, pace, asked: askedOfBody(stretch)?.replaceAll('-', ' ') ?? null };
 }
 
 /** What is different from here on; a rest that fills the whole figure is its name. */

@@ -6,12 +6,22 @@ import { AccessRefused } from './accessRefused';
 import { byItsLink, may, type Rule } from './rules';
 import { whoIsThere, type Who } from './whoIsThere';
 
-const holder = globalThis as typeof globalThis & { roanRules?: AsyncLocalStorage<Rule> };
-const rules = (holder.roanRules ??= new AsyncLocalStorage<Rule>());
+/** The rule of a route or an action, and who asks it: found once, however often the yard is asked for. */
+type Entry = { rule: Rule; who: Promise<Who | null> | null };
 
-/** Runs a route or an action under its rule: what it asks the yard for is looked at by it. */
-export function underRule<Result>(rule: Rule, work: () => Promise<Result>): Promise<Result> {
-  return rules.run(rule, work);
+const holder = globalThis as typeof globalThis & { roanEntries?: AsyncLocalStorage<Entry> };
+const entries = (holder.roanEntries ??= new AsyncLocalStorage<Entry>());
+
+/**
+ * Runs a route or an action under its rule: whoever may not come is refused before it begins, and what it asks the yard for is
+ * looked at by the same rule.
+ * @throws {AccessRefused} nobody is signed in, or somebody who may not
+ */
+export function underRule<Result>(rule: Rule, work: () => Result | Promise<Result>): Promise<Result> {
+  return entries.run({ rule, who: null }, async () => {
+    if (rule !== byItsLink) await entered();
+    return work();
+  });
 }
 
 /**
@@ -20,14 +30,15 @@ export function underRule<Result>(rule: Rule, work: () => Promise<Result>): Prom
  * @throws {AccessRefused} nobody is signed in, or somebody who may not
  */
 export async function entered(named?: Rule): Promise<Who> {
-  const rule = named ?? rules.getStore() ?? may.instruct;
+  const entry = entries.getStore();
+  const rule = named ?? entry?.rule ?? may.instruct;
   // What is shown by a link has no yard of whoever asks: it opens the yard by itself.
   if (rule === byItsLink) throw new AccessRefused(401);
-  const who = await whoIsThere();
+  const who = await (entry ? (entry.who ??= whoIsThere()) : whoIsThere());
   if (who && (who.open || rule.includes(who.role))) return who;
   const asked = await headers();
   // Told by the proxy, for pages alone; an action comes to a page's address and answers for itself.
   const page = asked.get('x-roan-page');
-  if (page === null || asked.get('next-action') !== null || rules.getStore()) throw new AccessRefused(who ? 403 : 401);
+  if (page === null || asked.get('next-action') !== null || entry) throw new AccessRefused(who ? 403 : 401);
   redirect(who ? '/mine' : `/sign-in?to=${encodeURIComponent(page)}`);
 }

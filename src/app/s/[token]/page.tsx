@@ -4,15 +4,15 @@ import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
 import { DISCLAIMER, reckonLayout, resolvePlan } from '@/core';
-import { isToken } from '@/data/access/tokens';
 import type { OpenDatabase } from '@/data/openDatabase';
 import { findLayout } from '@/data/queries/layouts';
 import { findLesson } from '@/data/queries/lessons';
 import { findPerson } from '@/data/queries/people';
 import { planGround } from '@/data/queries/planGround';
-import { findShareLink, seeShareLink, type ShareLink } from '@/data/queries/shareLinks';
+import type { ShareLink } from '@/data/queries/shareLinks';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { sharedLink } from '../../_server/access/sharedLink';
 import { lessonSheet } from '../../_server/lessonSheet';
 import { riderHome } from '../../_server/riderHome';
 import { openedYard } from '../../_server/yardContext';
@@ -27,17 +27,12 @@ type SharedPageProps = {
   searchParams: Promise<Record<string, string | string[] | undefined>>;
 };
 
-/** A link is noted as read no more often than this. */
-const SEEN_EVERY_MS = 5 * 60_000;
-
 /** What a link shows to whoever has it, while it is good: to read, and without the names of others. */
 export default async function SharedPage({ params, searchParams }: SharedPageProps) {
   const { token } = await params;
-  const { db, write, yard } = await openedYard();
-  const atMs = nowMs();
-  const link = isToken(token) ? await findShareLink(db, token, atMs) : null;
-  if (!link || link.yardId !== yard.id) notFound();
-  if (atMs - (link.lastUsedAtMs ?? 0) > SEEN_EVERY_MS) await write(tx => seeShareLink(tx, link.id, atMs));
+  const { db, yard } = await openedYard();
+  const link = await sharedLink(token, nowMs());
+  if (!link) notFound();
   const wish = await searchParams;
   switch (link.kind) {
     case 'rider':

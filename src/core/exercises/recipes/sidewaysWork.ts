@@ -1,7 +1,7 @@
 import { wallPose } from '../../figures/figurePlaces';
 import type { Pose } from '../../geometry/pose';
 import type { ExerciseGround, ExerciseParams } from '../exercise';
-import { placePose } from '../figureLetters';
+import { ARRIVES_ANYWHERE, placePose } from '../figureLetters';
 import { atFarEnd, flatGuidance, flatRecipe, middleOfCircle } from './flatRecipe';
 import { alongLongSide, middleOfShortSide, stage } from './parts';
 
@@ -78,7 +78,7 @@ export const legYield = flatRecipe({
   wishes: ground => [
     {
       ...{ asideM: ground.arena.widthM / 4, aheadM: (AHEAD_PER_ASIDE * ground.arena.widthM) / 4 },
-      arrives: ground.arena.letters === 'none' ? 'where it comes' : 'B or E',
+      arrives: ground.arena.letters === 'none' ? ARRIVES_ANYWHERE : 'B or E',
     },
   ],
   standAt: ground => atFarEnd(ground, 0.75),

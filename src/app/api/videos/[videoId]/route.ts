@@ -1,9 +1,7 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { may } from '../../../_server/access/rules';
-import { dataFolders } from '@/app/_server/dataFolders';
-import { sendFile } from '@/app/_server/sendFile';
+import { sendFilm } from '@/app/_server/sendFilm';
 import { yardContext } from '@/app/_server/yardContext';
-import { filmFile, isFilmType } from '@/data/films/filmFile';
 import { mayReadPair } from '@/app/_server/access/ownPair';
 import { filmRider, findFilm } from '@/data/queries/videos';
 
@@ -17,8 +15,6 @@ export const GET = answering(
     const gone = () => problemAnswer(404, 'This film is not in the data folder any more.');
     if (!film || film.removedAt !== null) return gone();
     if (!mayReadPair(who, { riderId: (await filmRider(db, film)) ?? '' })) return gone();
-    const file = filmFile(dataFolders().videos, film.id);
-    const type = isFilmType(film.mime) ? film.mime : 'application/octet-stream';
-    return sendFile(request, { file, type, hash: film.sha256 }) ?? gone();
+    return sendFilm(request, film) ?? gone();
   },
 );

@@ -22,9 +22,10 @@ const BEGINS: Record<PictureMime, (bytes: Buffer) => boolean> = {
 export const GET = answering(may.read, async (_: Request, { params }: Context) => {
   const { horseId } = await params;
   const { db, yard, who } = await yardContext();
-  const isOwn = (await listPairs(db, yard.id)).some(pair => pair.horseId === horseId && mayReadPair(who, pair));
-  // Instructors and helpers see a horse that nobody rides yet, too.
-  if (!isOwn && !mayReadPair(who, { riderId: '' })) return problemAnswer(404, 'This horse has no picture.');
+  // A rider sees the horses of their own pairs; instructors and helpers any, also one that nobody rides yet.
+  const isOwn = async () =>
+    (await listPairs(db, yard.id)).some(pair => pair.horseId === horseId && mayReadPair(who, pair));
+  if (!mayReadPair(who, { riderId: '' }) && !(await isOwn())) return problemAnswer(404, 'This horse has no picture.');
   const picture = await findPicture(db, yard.id, horseId);
   if (!picture) return problemAnswer(404, 'This horse has no picture.');
   return new Response(new Uint8Array(picture.bytes), {

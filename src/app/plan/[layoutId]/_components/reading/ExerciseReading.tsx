@@ -5,6 +5,7 @@ import {
   breakApart,
   figuresHome,
   isAtItsLetters,
+  PLACE_KEYS,
   layoutLabels,
   placeMoved,
   type Arena,
@@ -132,8 +133,6 @@ function entryOf({ placed, laid }: ResolvedExercise): Pose {
   const [track] = laid.tracks;
   return (track?.kind === 'figures' ? track.figures[0]?.figure.start : undefined) ?? placed.place;
 }
-
-const PLACE_KEYS = ['from', 'to', 'arrives'] as const;
 
 /** With what it asks changed; a letter that was chosen is where it lies, however it was moved before. */
 function withParams({ placed, params }: ResolvedExercise, next: ExerciseParams, arena: Arena): Partial<PlacedRecipe> {

@@ -5,6 +5,8 @@ import { LengthField } from '@/components/LengthField/LengthField';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   gridWords,
+  isChosenPlace,
+  isPlaceKey,
   paramFault,
   parseLength,
   placeOptions,
@@ -14,6 +16,7 @@ import {
   type ExerciseParam,
   type ExerciseParams,
   type ParamSpec,
+  type PlaceKey,
   type Rein,
 } from '@/core';
 import { ActionIcon, Group, Select, Switch, Text } from '@mantine/core';
@@ -74,8 +77,6 @@ export function ParamField({ spec, params, place, isMoved, onParams }: ParamFiel
   }
 }
 
-const isPlaceKey = (key: string): key is 'from' | 'to' | 'arrives' => ['from', 'to', 'arrives'].includes(key);
-
 type PlaceChoiceProps = Pick<ParamFieldProps, 'params' | 'place' | 'isMoved'> & {
   spec: Extract<ParamSpec, { kind: 'choice' }>;
   onChange: (value: string) => void;
@@ -84,12 +85,12 @@ type PlaceChoiceProps = Pick<ParamFieldProps, 'params' | 'place' | 'isMoved'> & 
 /** The letters and lines of this arena at which it may begin or end, as they are called on its rein. */
 function PlaceChoice({ spec, params, place, isMoved, onChange }: PlaceChoiceProps) {
   const { kind, arena, rein } = place;
-  const key = spec.key as 'from' | 'to' | 'arrives';
+  const key = spec.key as PlaceKey;
   const value = params[key] as string;
   const from = typeof params.from === 'string' ? params.from : '';
   const options = placeOptions(kind, key, spec.options, { arena, rein, from });
   if (options.length < 2) return null;
-  const isLettered = !['its usual place', 'by its length', 'where it comes'].includes(value);
+  const isLettered = isChosenPlace(value);
   return (
     <Select
       label={spec.label}

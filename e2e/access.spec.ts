@@ -1,4 +1,5 @@
 import http from 'node:http';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { createClient } from '@libsql/client';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
@@ -67,6 +68,21 @@ async function passOf(roan: RoanServer, rider: string): Promise<string> {
   return String(rows[0]?.[0]);
 }
 
+/** How many rows each table of the yard has. */
+async function yardRows(roan: RoanServer): Promise<Record<string, number>> {
+  const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+  const { rows } = await client.execute(
+    "select name from sqlite_master where type = 'table' and name not like 'sqlite%'",
+  );
+  const counts: Record<string, number> = {};
+  for (const row of rows) {
+    const name = String(row[0]);
+    counts[name] = Number((await client.execute(`select count(*) from "${name}"`)).rows[0]![0]);
+  }
+  client.close();
+  return counts;
+}
+
 /** The cookie that a device carries. */
 const cookieOf = async (page: Page): Promise<string> =>
   (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
@@ -117,6 +133,48 @@ test('every page and route, asked by nobody, a rider and a helper: each comes wh
       else expect(answer.status, told).toBe(role === 'nobody' ? 401 : 403);
     }
   }
+});
+
+/** What pages ask the server to do, as it was built: each by the id that pages send. */
+function builtActions(): { id: string; name: string }[] {
+  const built = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+    node: Record<string, { exportedName: string }>;
+  };
+  return Object.entries(built.node).map(([id, { exportedName }]) => ({ id, name: exportedName }));
+}
+
+test('every action of the built server, asked by nobody, a rider and a helper, does nothing for whom it is not', async ({
+  roan,
+  trusting,
+}) => {
+  const maud = await instructor(trusting, roan);
+  const who = [
+    { at: '/sign-in', cookie: '', may: [] as readonly string[], told: 'Sign in first' },
+    {
+      ...{ at: '/mine', may: READ, told: 'This is not for you to do' },
+      cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
+    },
+    {
+      ...{ at: '/ride', may: [...READ, ...HELP], told: 'This is not for you to do' },
+      cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
+    },
+  ];
+  const named = [...INSTRUCT, ...HELP].map(name => name.replace('_server/', ''));
+  const actions = builtActions().filter(({ name }) => named.includes(name));
+  // Some are only asked by others: most of the table is there.
+  expect(actions.length).toBeGreaterThan(50);
+  const before = await yardRows(roan);
+  for (const { at, cookie, may, told } of who) {
+    for (const { id, name } of actions) {
+      if (may.includes(name)) continue;
+      const headers = { cookie, 'next-action': id, origin: roan.url, 'content-type': 'text/plain;charset=UTF-8' };
+      // Four of whatever they take: an action must refuse before it looks at what it was sent.
+      const body = JSON.stringify(['none', 'none', {}, 'none']);
+      const answer = await askSecurely(roan, at, { method: 'POST', headers, body });
+      expect(answer.text, `${at}: ${name} ${answer.status}`).toContain(told);
+    }
+  }
+  expect(await yardRows(roan)).toEqual(before);
 });
 
 test('a phone joins by the code on the screen; the same link lets nobody else in; its session is ended from the desk', async ({

@@ -12,6 +12,7 @@ import { readThread } from '@/components/Shell/threadCookie';
 import { THREAD_COOKIE } from '@/components/Shell/threadName';
 import { TopBar } from '@/components/Shell/TopBar';
 import { Styled } from '@/components/Shell/Styled';
+import { MayPlanProvider } from '@/components/who/mayPlan';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import { Notifications } from '@mantine/notifications';
 import type { Metadata, Viewport } from 'next';
@@ -20,6 +21,7 @@ import type { ReactNode } from 'react';
 import { chooseUnit } from './_server/chooseUnit';
 import { clockBehindMs } from './_server/serverClock';
 import { trustClockAction } from './_server/trustClockAction';
+import { isInstructor } from './_server/access/isInstructor';
 import { whoIsThere } from './_server/access/whoIsThere';
 import { openedYard } from './_server/yardContext';
 import { yardTime } from './_server/yardTime';
@@ -64,7 +66,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
                     {behindMs > 0 && (
                       <ClockNotice says={day(nowAtMs)} before={day(nowAtMs + behindMs)} onTrust={trustClockAction} />
                     )}
-                    <main className={classes.main}>{children}</main>
+                    <main className={classes.main}>
+                      <MayPlanProvider mayPlan={isInstructor(who)}>{children}</MayPlanProvider>
+                    </main>
                   </div>
                 </div>
               )}

@@ -55,12 +55,12 @@ export default async function RidePage() {
         actions={plans && <LinkButton href="/ride/lessons/new">Plan a lesson</LinkButton>}
       />
       {missing === 'layout' && (
-        <EmptyState title="Nothing to ride yet" action={<LinkButton href="/plan">To the plan</LinkButton>}>
+        <EmptyState title="Nothing to ride yet" action={plans && <LinkButton href="/plan">To the plan</LinkButton>}>
           Plan a layout first; its passes are recorded here.
         </EmptyState>
       )}
       {missing === 'pair' && (
-        <EmptyState title="No pairs yet" action={<LinkButton href="/yard">To the yard</LinkButton>}>
+        <EmptyState title="No pairs yet" action={plans && <LinkButton href="/yard">To the yard</LinkButton>}>
           Put a rider and a horse together in the yard: records belong to the pair.
         </EmptyState>
       )}

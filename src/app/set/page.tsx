@@ -1,6 +1,7 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LayoutCards } from '@/components/LayoutCards/LayoutCards';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { ForInstructors } from '@/components/who/mayPlan';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listHorses } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';
@@ -24,7 +25,14 @@ export default async function SetListPage() {
         actions={isInstructor(who) && <LinkButton href="/set/sand">What is on the sand?</LinkButton>}
       />
       {present(layouts).length === 0 && (
-        <EmptyState title="Nothing to set yet" action={<LinkButton href="/plan">To the plan</LinkButton>}>
+        <EmptyState
+          title="Nothing to set yet"
+          action={
+            <ForInstructors>
+              <LinkButton href="/plan">To the plan</LinkButton>
+            </ForInstructors>
+          }
+        >
           Plan a layout first. Here it becomes a sheet: from piece to piece as it is ridden, in your own steps too.
         </EmptyState>
       )}

@@ -2,6 +2,7 @@ import { AnyHorse } from '@/components/AnyHorse/AnyHorse';
 import { FollowThread } from '@/components/Shell/thread';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { ForInstructors } from '@/components/who/mayPlan';
 import { changedLegs, layoutCautions, outOfPlace, placingTolerance, reckonLayout } from '@/core';
 import { contents } from '@/app/_server/layoutCards';
 import { roundedLengths } from '@/files/printedSheet';
@@ -38,9 +39,11 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
       <FollowThread layout={{ id: layoutId, name: yardLayout.name }} />
       {layout.items.length > 0 && layout.horses.length === 0 && (
         <AnyHorse matters=". Before it is set: who rides it?">
-          <LinkButton href={`/plan/${layoutId}`} size="compact-sm" variant="default">
-            Choose who rides
-          </LinkButton>
+          <ForInstructors>
+            <LinkButton href={`/plan/${layoutId}`} size="compact-sm" variant="default">
+              Choose who rides
+            </LinkButton>
+          </ForInstructors>
         </AnyHorse>
       )}
       {layout.items.length > 0 ? (
@@ -78,7 +81,11 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
       ) : (
         <EmptyState
           title="There is nothing to carry out"
-          action={<LinkButton href={`/plan/${layoutId}`}>To the plan</LinkButton>}
+          action={
+            <ForInstructors>
+              <LinkButton href={`/plan/${layoutId}`}>To the plan</LinkButton>
+            </ForInstructors>
+          }
         >
           This layout has no poles, fences or cones: put some on the sand in the plan.
         </EmptyState>

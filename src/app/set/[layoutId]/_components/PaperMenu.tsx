@@ -8,6 +8,7 @@ import {
   type ReckonedTrack,
   type SettingWish,
 } from '@/core';
+import { useMayPlan } from '@/components/who/mayPlan';
 import { Button, Menu } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
@@ -36,6 +37,7 @@ type Called = { track: ItemTrack; reckoned: ReckonedItemTrack };
 
 /** The sheet on paper and as files. */
 export function PaperMenu({ layoutId, measureBy, walkerId, stage, layout, tracks, horseIds }: PaperMenuProps) {
+  const mayPlan = useMayPlan();
   const [called, setCalled] = useState<Called | null>(null);
   const file = (as: string, more: Record<string, string> = {}) =>
     `/api/layouts/${layoutId}/sheet?${new URLSearchParams({ as, by: measureBy, ...(walkerId ? { steps: walkerId } : {}), ...(stage ? { stage } : {}), ...more })}`;
@@ -86,6 +88,7 @@ export function PaperMenu({ layoutId, measureBy, walkerId, stage, layout, tracks
           {layout.horses.map(({ name }, index) => {
             const id = horseIds[index];
             return (
+              mayPlan &&
               id && (
                 <Menu.Item key={id} component="a" href={`/yard/horses/${id}/card`}>
                   Distances for {name}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useMayPlan } from '@/components/who/mayPlan';
 import type { PrintedSheet } from '@/files/printedSheet';
 import { Text, Title } from '@mantine/core';
 import Link from 'next/link';
@@ -19,6 +20,7 @@ type SheetWordsProps = {
 /** Beside the drawing: what to carry out, what is lacking, and how long it takes. */
 export function SheetWords({ layoutId, printed, effort, stage, walker, hasWalkers }: SheetWordsProps) {
   const { format } = useLengths();
+  const mayPlan = useMayPlan();
   return (
     <div className={classes.words}>
       <Title order={2} size="h4">
@@ -42,8 +44,13 @@ export function SheetWords({ layoutId, printed, effort, stage, walker, hasWalker
       </Text>
       {!hasWalkers && (
         <Text size="sm" className="roan-no-print">
-          Nobody’s step is known yet: <Link href="/yard">walk a taped length in the yard</Link> and the sheet speaks in
-          it.
+          Nobody’s step is known yet:{' '}
+          {mayPlan ? (
+            <Link href="/yard">walk a taped length in the yard</Link>
+          ) : (
+            'ask the instructor to have yours walked'
+          )}{' '}
+          and the sheet speaks in it.
         </Text>
       )}
       <Text size="sm" className="roan-no-print">

@@ -1,5 +1,6 @@
 import { FollowThread } from '@/components/Shell/thread';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { ForInstructors } from '@/components/who/mayPlan';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
@@ -51,7 +52,14 @@ export default async function NextLayoutPage({ params, searchParams }: NextPageP
         actions={<LinkButton href={`/set/${layoutId}`}>Back to its sheet</LinkButton>}
       />
       {others.length === 0 && here.stages.length === 0 ? (
-        <EmptyState title="Nothing else lies in this arena" action={<LinkButton href="/plan">To the plan</LinkButton>}>
+        <EmptyState
+          title="Nothing else lies in this arena"
+          action={
+            <ForInstructors>
+              <LinkButton href="/plan">To the plan</LinkButton>
+            </ForInstructors>
+          }
+        >
           Plan a second layout on the same sand, and this page says what is carried where.
         </EmptyState>
       ) : (

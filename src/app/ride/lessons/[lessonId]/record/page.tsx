@@ -1,4 +1,5 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { ForInstructors } from '@/components/who/mayPlan';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
 import { isItsDay } from '@/app/_server/itsDay';
@@ -62,9 +63,11 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
         sub={`${yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY, HH:mm')}. ${arena?.name ?? ''}`}
         actions={
           <>
-            <LinkButton href={`/ride/lessons/${lessonId}/end`} variant="default">
-              Its end
-            </LinkButton>
+            <ForInstructors>
+              <LinkButton href={`/ride/lessons/${lessonId}/end`} variant="default">
+                Its end
+              </LinkButton>
+            </ForInstructors>
             <LessonFiles
               lessonId={lessonId}
               pairs={riding

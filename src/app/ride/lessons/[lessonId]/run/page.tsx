@@ -1,5 +1,6 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { ForInstructors } from '@/components/who/mayPlan';
 import { nowMs } from '@/components/nowMs';
 import { isItsDay } from '@/app/_server/itsDay';
 import { lessonSetup } from '@/app/_server/lessonSetup';
@@ -53,7 +54,11 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
     return (
       <EmptyState
         title="This lesson has no stages yet"
-        action={<LinkButton href={`/ride/lessons/${lessonId}`}>To its plan</LinkButton>}
+        action={
+          <ForInstructors>
+            <LinkButton href={`/ride/lessons/${lessonId}`}>To its plan</LinkButton>
+          </ForInstructors>
+        }
       >
         A lesson needs a stage before it can be ridden.
       </EmptyState>

@@ -1,4 +1,5 @@
 import { Delivery } from '@/components/sync/Delivery';
+import { ForInstructors } from '@/components/who/mayPlan';
 import { amend } from '@/core';
 import Link from 'next/link';
 import { saying } from '@/app/ride/saying';
@@ -41,9 +42,11 @@ export function Ended({ lessonId, name, lesson, overAtMs, canOpen }: EndedProps)
       </p>
       <Delivery ready={lesson.ready} waits={lesson.waits} />
       <div className={classes.keys}>
-        <Link href={`/ride/lessons/${lessonId}/end`} className={classes.main}>
-          What each rider did, and what comes
-        </Link>
+        <ForInstructors>
+          <Link href={`/ride/lessons/${lessonId}/end`} className={classes.main}>
+            What each rider did, and what comes
+          </Link>
+        </ForInstructors>
         <Link href={`/ride/lessons/${lessonId}/record`} className={classes.key}>
           Read its record
         </Link>

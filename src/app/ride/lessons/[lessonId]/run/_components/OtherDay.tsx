@@ -1,5 +1,6 @@
 'use client';
 
+import { ForInstructors } from '@/components/who/mayPlan';
 import { useRouter } from 'next/navigation';
 import Link from 'next/link';
 import { useState, useTransition } from 'react';
@@ -36,12 +37,14 @@ export function OtherDay({ lessonId, name, day, isPast }: OtherDayProps) {
             Write it down
           </Link>
         )}
-        <button type="button" className={classes.key} disabled={busy} onClick={ride}>
-          Ride it today instead
-        </button>
-        <Link href={`/ride/lessons/${lessonId}`} className={classes.key}>
-          To its plan
-        </Link>
+        <ForInstructors>
+          <button type="button" className={classes.key} disabled={busy} onClick={ride}>
+            Ride it today instead
+          </button>
+          <Link href={`/ride/lessons/${lessonId}`} className={classes.key}>
+            To its plan
+          </Link>
+        </ForInstructors>
       </div>
       {problem && <p role="alert">{problem}</p>}
     </section>

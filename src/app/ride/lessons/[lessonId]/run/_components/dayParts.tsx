@@ -1,6 +1,7 @@
 import { Keys } from '@/app/ride/_components/Keys';
 import { chooseHand, useHand } from '@/app/ride/_components/pad/useHand';
 import { Steering } from '@/app/ride/_components/Steering';
+import { ForInstructors } from '@/components/who/mayPlan';
 import { questionWords } from '@/core';
 import Link from 'next/link';
 import { NewQuestion } from '../../../_components/NewQuestion';
@@ -74,7 +75,9 @@ export function dayParts(props: LessonPadProps, first: First, onCall: () => void
       content: (
         <>
           <StageChoice stages={stages} index={index} onStage={first(run.chooseStage)} />
-          <StageToday key={stage.id} lessonId={lessonId} stage={stage} />
+          <ForInstructors>
+            <StageToday key={stage.id} lessonId={lessonId} stage={stage} />
+          </ForInstructors>
         </>
       ),
     },
@@ -104,9 +107,11 @@ export function dayParts(props: LessonPadProps, first: First, onCall: () => void
               <Link href="/ride" className={classes.key}>
                 To Ride
               </Link>
-              <Link href={`/ride/lessons/${lessonId}`} className={classes.key}>
-                To its plan
-              </Link>
+              <ForInstructors>
+                <Link href={`/ride/lessons/${lessonId}`} className={classes.key}>
+                  To its plan
+                </Link>
+              </ForInstructors>
               {stage.layoutId && (
                 <Link href={`/set/${stage.layoutId}`} className={classes.key}>
                   To its setting sheet

@@ -556,3 +556,22 @@ export { faultGround, NO_GROUND, type FaultGround } from './lesson/faultGround';
 export { tempoReviews, tempoReviewWords, type TempoReview } from './review/tempoReview';
 
 export { besideEnd } from './items/besideEnd';
+
+export type { Camera, PictureShare } from './view/camera';
+export { eyePicture, type Drawn, type EyePicture, type Scene, type SceneWord } from './view/picture';
+export { TONES, type Tone } from './view/solid';
+export { above, type Spot } from './view/spot';
+export {
+  EYE_OVER_WITHERS_M,
+  EYE_WIDE_RAD,
+  nextStop,
+  riderCamera,
+  ridingPoseAt,
+  USUAL_HEIGHT_M,
+  type EyeWish,
+  type Look,
+  type NextStop,
+  type RiddenTrack,
+} from './view/riderEye';
+export { lookFacts, type LookFacts } from './view/lookFacts';
+export { lookWords } from './view/lookWords';

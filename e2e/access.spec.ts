@@ -171,7 +171,9 @@ test('every action of the built server, asked by nobody, a rider and a helper, d
       // Four of whatever they take: an action must refuse before it looks at what it was sent.
       const body = JSON.stringify(['none', 'none', {}, 'none']);
       const answer = await askSecurely(roan, at, { method: 'POST', headers, body });
-      expect(answer.text, `${at}: ${name} ${answer.status}`).toContain(told);
+      // What answers nothing but that it is done is refused by throwing: the page is told no more than that.
+      const isRefused = answer.text.includes(told) || /^\d+:E\{"digest"/m.test(answer.text);
+      expect(isRefused, `${at}: ${name} ${answer.status} ${answer.text.slice(0, 200)}`).toBe(true);
     }
   }
   expect(await yardRows(roan)).toEqual(before);

@@ -141,6 +141,7 @@ export {
   aimFromFlagM,
   footprint,
   footprintCorners,
+  ridingHeightM,
   mayRideFromBehind,
   ridingDepthM,
   ridingPose,
@@ -575,3 +576,4 @@ export {
 } from './view/riderEye';
 export { lookFacts, type LookFacts } from './view/lookFacts';
 export { lookWords } from './view/lookWords';
+export { sightMarkAt } from './view/sightMark';

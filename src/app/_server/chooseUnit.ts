@@ -11,9 +11,9 @@ const Unit = z.enum(LENGTH_UNITS);
 
 /** Keeps the unit that the yard reads lengths in. */
 export async function chooseUnit(chosen: string): Promise<void> {
+  const { write, yard } = await yardContext(may.instruct);
   const unit = Unit.safeParse(chosen);
   if (!unit.success) return;
-  const { write, yard } = await yardContext(may.instruct);
   await write(tx => saveLengthUnit(tx, yard.id, unit.data));
   revalidatePath('/', 'layout');
 }

@@ -13,10 +13,12 @@ type Asked = { method: string; url: string; headers: Pick<Headers, 'get'> };
  */
 export function requestFault({ method, url, headers }: Asked, names: ReadonlySet<string>): RequestFault | null {
   const host = headers.get('host');
-  if (!isOwnHost(host, names))
+  // Only where a server before this one is believed does a request still say what that one was asked as.
+  const foreign = [host, headers.get('x-forwarded-host') ?? host].find(name => !isOwnHost(name, names));
+  if (foreign !== undefined)
     return {
       status: 421,
-      problem: `Roan does not go by the name “${host ?? ''}”. If it should, start it with ROAN_HOSTS set to that name.`,
+      problem: `Roan does not go by the name “${foreign ?? ''}”. If it should, start it with ROAN_HOSTS set to that name.`,
     };
   if (!READS.has(method) && !isFromHere(headers, host!, names))
     return { status: 403, problem: 'Another site may not change this yard.' };

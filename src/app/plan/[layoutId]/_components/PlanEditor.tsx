@@ -58,6 +58,7 @@ import { StaleNotice } from './StaleNotice';
 
 const SessionRibbon = dynamic(() => import('./ribbon/SessionRibbon').then(m => m.SessionRibbon));
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
+const SaddleView = dynamic(() => import('./SaddleView'), { ssr: false });
 const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
 const FlatCallSheet = dynamic(() => import('@/components/CallSheet/FlatCallSheet'), { ssr: false });
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
@@ -108,6 +109,7 @@ export function PlanEditor(props: PlanEditorProps) {
   const [pointed, setPointed] = useState<Pointed>(NOWHERE);
   const [walkedM, setWalkedM] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
+  const [saddle, setSaddle] = useState(false);
   const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | 'teach' | null>(null);
   const [adding, setAdding] = useState(false);
   const [choosing, setChoosing] = useState(false);
@@ -222,6 +224,10 @@ export function PlanEditor(props: PlanEditorProps) {
         setHorseWish(layout.horses[(at + 1) % Math.max(1, layout.horses.length)]?.id ?? null);
       },
       p: walk,
+      f: () => {
+        setWalkedM(current => current ?? 0);
+        setSaddle(current => walkedM === null || !current);
+      },
       s: () => setOpen('shelf'),
       l: () => setAdding(true),
       v: () => track?.kind === 'items' && setOpen('call'),
@@ -230,6 +236,7 @@ export function PlanEditor(props: PlanEditorProps) {
 
   const dropMine = () => dropDraft(layoutId);
   if (outdated) return <StaleNotice arenaId={arena.id} mine={outdated} onDropMine={dropMine} />;
+  const showsSaddle = saddle && walkedM !== null;
   const canWalk = reckoned !== null && reckoned.lengthM > 0;
   return (
     <div className={classes.page}>
@@ -274,33 +281,41 @@ export function PlanEditor(props: PlanEditorProps) {
       )}
       <div className={classes.desk}>
         <div className={classes.drawing}>
-          <div className={classes.sand}>
-            <PlanSand
-              arena={ground.arena}
-              marks={arena.marks}
-              controls={controls}
-              window={sand}
-              selection={selection}
-              onSelect={setSelected}
-              chosenTrack={trackId}
-              horse={horse}
-              riding={riding !== null}
-              onRide={ride}
-              marked={pointed}
-              onPoint={pointAtItem}
-              walkedM={walkedM}
-              mend={mend}
-              onGrow={grow}
-              onCaution={showCaution}
-            />
-            <SandZoom window={sand} />
-            {layout.items.length === 0 && layout.tracks.length === 0 && (
-              <p className={classes.emptyHint}>Empty sand. Take an exercise from the shelf, or add poles and fences.</p>
+          <div className={classes.seen} data-saddle={showsSaddle || undefined}>
+            <div className={classes.sand}>
+              <PlanSand
+                arena={ground.arena}
+                marks={arena.marks}
+                controls={controls}
+                window={sand}
+                selection={selection}
+                onSelect={setSelected}
+                chosenTrack={trackId}
+                horse={horse}
+                riding={riding !== null}
+                onRide={ride}
+                marked={pointed}
+                onPoint={pointAtItem}
+                walkedM={walkedM}
+                mend={mend}
+                onGrow={grow}
+                onCaution={showCaution}
+              />
+              <SandZoom window={sand} />
+              {layout.items.length === 0 && layout.tracks.length === 0 && (
+                <p className={classes.emptyHint}>
+                  Empty sand. Take an exercise from the shelf, or add poles and fences.
+                </p>
+              )}
+            </div>
+            {showsSaddle && track && reckoned && (
+              <SaddleView {...{ controls, layout, horse, walkedM }} ridden={{ track, reckoned }} />
             )}
           </div>
           {walkedM !== null && track && reckoned && (
             <WalkBar
-              {...{ layout, track, reckoned, horse, walkedM, playing }}
+              {...{ layout, track, reckoned, horse, walkedM, playing, saddle }}
+              onSaddle={setSaddle}
               onWalk={setWalkedM}
               onPlay={setPlaying}
             />

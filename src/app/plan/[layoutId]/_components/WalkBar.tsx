@@ -26,11 +26,14 @@ type WalkBarProps = {
   onWalk: (walkedM: number | null | ((before: number | null) => number | null)) => void;
   playing: boolean;
   onPlay: (playing: boolean) => void;
+  /** Whether it is seen from the saddle too. */
+  saddle: boolean;
+  onSaddle: (saddle: boolean) => void;
 };
 
 /** Walks a track at its gait's speed, foot by foot, or steps from fence to fence. */
 export default function WalkBar(props: WalkBarProps) {
-  const { track, reckoned, walkedM, onWalk, playing, onPlay } = props;
+  const { track, reckoned, walkedM, onWalk, playing, onPlay, saddle, onSaddle } = props;
   const { format } = useLengths();
   const [times, setTimes] = useState('1');
   usePlay(props, Number(times));
@@ -68,7 +71,7 @@ export default function WalkBar(props: WalkBarProps) {
       </Group>
       <input
         type="range"
-        min={0}
+        min={-BEFORE_M}
         max={reckoned.lengthM}
         step={0.1}
         value={walkedM}
@@ -78,6 +81,9 @@ export default function WalkBar(props: WalkBarProps) {
       <Text size="sm" role="status">
         {walkedWords(props, format)}. {whereWords(props)}
       </Text>
+      <Button size="xs" variant={saddle ? 'filled' : 'default'} aria-pressed={saddle} onClick={() => onSaddle(!saddle)}>
+        From the saddle
+      </Button>
       <Button
         size="xs"
         variant="subtle"
@@ -93,10 +99,14 @@ export default function WalkBar(props: WalkBarProps) {
   );
 }
 
+/** So far before the first thing a walk may begin. */
+const BEFORE_M = 12;
+
 /** How far it is walked: of a course from its start to its finish, as it is measured. */
 function walkedWords({ reckoned, track, walkedM }: WalkBarProps, format: (lengthM: number) => string): string {
   const course = reckoned.kind === 'items' ? reckoned.course : null;
   const plan = track.kind === 'items' ? track.course : null;
+  if (walkedM < 0) return `${format(-walkedM)} before the first`;
   if (!course || !plan) return `${format(walkedM)} of ${format(reckoned.lengthM)}`;
   const done = `${format(plan.startM + walkedM)} of ${format(course.lengthM)} from start to finish`;
   return walkedM < reckoned.lengthM ? done : `${done}; ${format(plan.finishM)} to the finish`;

@@ -39,6 +39,7 @@ export const PLAN_KEYS: { title: string; keys: PlanKey[] }[] = [
       { keys: 'h', does: 'the next horse of the group shows its strides' },
       { keys: 'Arrows on a post of the ribbon', does: 'slide its fence along the track by 10 cm; Shift 1 m, Alt 1 cm' },
       { keys: 'p', does: 'walks the track, or waits' },
+      { keys: 'f', does: 'the track from the saddle, and away again' },
     ],
   },
   {

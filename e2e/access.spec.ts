@@ -83,6 +83,14 @@ async function yardRows(roan: RoanServer): Promise<Record<string, number>> {
   return counts;
 }
 
+/** Something that a table holds, by its id. */
+async function firstOf(roan: RoanServer, table: string): Promise<string> {
+  const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+  const { rows } = await client.execute(`select id from "${table}" limit 1`);
+  client.close();
+  return String(rows[0]?.[0]);
+}
+
 /** The cookie that a device carries. */
 const cookieOf = async (page: Page): Promise<string> =>
   (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
@@ -136,11 +144,14 @@ test('every page and route, asked by nobody, a rider and a helper: each comes wh
 });
 
 /** What pages ask the server to do, as it was built: each by the id that pages send. */
-function builtActions(): { id: string; name: string }[] {
+function builtActions(): { id: string; name: string; at: string }[] {
   const built = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
-    node: Record<string, { exportedName: string }>;
+    node: Record<string, { exportedName: string; workers: Record<string, unknown> }>;
   };
-  return Object.entries(built.node).map(([id, { exportedName }]) => ({ id, name: exportedName }));
+  return Object.entries(built.node).map(([id, { exportedName, workers }]) => {
+    const page = Object.keys(workers).find(name => name.endsWith('/page') && !name.includes('_not-found'))!;
+    return { id, name: exportedName, at: filled(`/${page.replace(/^app\/|\/?page$/g, '')}`) };
+  });
 }
 
 test('every action of the built server, asked by nobody, a rider and a helper, does nothing for whom it is not', async ({
@@ -149,13 +160,13 @@ test('every action of the built server, asked by nobody, a rider and a helper, d
 }) => {
   const maud = await instructor(trusting, roan);
   const who = [
-    { at: '/sign-in', cookie: '', may: [] as readonly string[], told: 'Sign in first' },
+    { role: 'nobody', cookie: '', may: [] as readonly string[], told: 'Sign in first' },
     {
-      ...{ at: '/mine', may: READ, told: 'This is not for you to do' },
+      ...{ role: 'rider', may: READ, told: 'This is not for you to do' },
       cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
     },
     {
-      ...{ at: '/ride', may: [...READ, ...HELP], told: 'This is not for you to do' },
+      ...{ role: 'helper', may: [...READ, ...HELP], told: 'This is not for you to do' },
       cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
     },
   ];
@@ -164,8 +175,8 @@ test('every action of the built server, asked by nobody, a rider and a helper, d
   // Some are only asked by others: most of the table is there.
   expect(actions.length).toBeGreaterThan(50);
   const before = await yardRows(roan);
-  for (const { at, cookie, may, told } of who) {
-    for (const { id, name } of actions) {
+  for (const { role, cookie, may, told } of who) {
+    for (const { id, name, at } of actions) {
       if (may.includes(name)) continue;
       const headers = { cookie, 'next-action': id, origin: roan.url, 'content-type': 'text/plain;charset=UTF-8' };
       // Four of whatever they take: an action must refuse before it looks at what it was sent.
@@ -173,9 +184,24 @@ test('every action of the built server, asked by nobody, a rider and a helper, d
       const answer = await askSecurely(roan, at, { method: 'POST', headers, body });
       // What answers nothing but that it is done is refused by throwing: the page is told no more than that.
       const isRefused = answer.text.includes(told) || /^\d+:E\{"digest"/m.test(answer.text);
-      expect(isRefused, `${at}: ${name} ${answer.status} ${answer.text.slice(0, 200)}`).toBe(true);
+      expect(isRefused, `${role} at ${at}: ${name} ${answer.status} ${answer.text.slice(0, 200)}`).toBe(true);
     }
   }
+  expect(await yardRows(roan)).toEqual(before);
+  // What makes sense is refused all the same: a layout that is there, copied; a session, ended.
+  const layoutId = await firstOf(roan, 'layouts');
+  for (const { cookie, told } of who)
+    for (const [name, body] of [
+      ['duplicateLayoutAction', [layoutId]],
+      ['keepVersionAction', [layoutId]],
+      ['addLayoutAction', [{ name: 'Mine now', arenaId: await firstOf(roan, 'arenas') }]],
+      ['endSessionAction', [await firstOf(roan, 'sessions')]],
+    ] as const) {
+      const { id, at } = actions.find(one => one.name === name)!;
+      const headers = { cookie, 'next-action': id, origin: roan.url, 'content-type': 'text/plain;charset=UTF-8' };
+      const answer = await askSecurely(roan, at, { method: 'POST', headers, body: JSON.stringify(body) });
+      expect(answer.text, name).toContain(told);
+    }
   expect(await yardRows(roan)).toEqual(before);
 });
 

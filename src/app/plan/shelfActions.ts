@@ -18,14 +18,14 @@ const OwnForm = z.object({
 
 /** Keeps an arrangement of the yard's own on the shelf. `document`: a layout file of it about its middle. */
 export async function keepOwnExerciseAction(typed: unknown, document: unknown): Promise<FormOutcome> {
-  const form = OwnForm.safeParse(typed);
-  if (!form.success) return formFaults(form.error);
-  const read = readArrangement(document);
-  if (!read.ok) return { ok: false, fields: {}, problem: read.reason };
-  if (read.arrangement.items.length === 0)
-    return { ok: false, fields: {}, problem: 'There is nothing to keep: select what belongs to it first.' };
-  const { write, yard } = await yardContext();
-  return attempt(may.instruct, async () => {
+  return attempt<object>(may.instruct, async () => {
+    const form = OwnForm.safeParse(typed);
+    if (!form.success) return formFaults(form.error);
+    const read = readArrangement(document);
+    if (!read.ok) return { ok: false, fields: {}, problem: read.reason };
+    if (read.arrangement.items.length === 0)
+      return { ok: false, fields: {}, problem: 'There is nothing to keep: select what belongs to it first.' };
+    const { write, yard } = await yardContext();
     await write(tx => addOwnExercise(tx, yard.id, { ...form.data, ...read.arrangement }));
     return { ok: true };
   });
@@ -33,10 +33,10 @@ export async function keepOwnExerciseAction(typed: unknown, document: unknown): 
 
 /** Puts an arrangement of the yard's own away. Layouts that it lies on keep it. */
 export async function removeOwnExerciseAction(id: unknown): Promise<FormOutcome> {
-  const exerciseId = z.string().min(1).max(60).safeParse(id);
-  if (!exerciseId.success) return { ok: false, fields: {}, problem: 'This is not on the shelf.' };
-  const { write, yard } = await yardContext();
-  return attempt(may.instruct, async () => {
+  return attempt<object>(may.instruct, async () => {
+    const exerciseId = z.string().min(1).max(60).safeParse(id);
+    if (!exerciseId.success) return { ok: false, fields: {}, problem: 'This is not on the shelf.' };
+    const { write, yard } = await yardContext();
     await write(tx => setArchived(tx, yard.id, 'exercise', exerciseId.data, true));
     return { ok: true };
   });

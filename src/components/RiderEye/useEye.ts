@@ -6,7 +6,6 @@ import {
   nextStop,
   ridingHeightM,
   riderCamera,
-
   stopNumbers,
   type EyePicture,
   type Layout,

@@ -34,10 +34,10 @@ type Kept = FormOutcome<{ revision: number }> & { now?: RiderWords };
  * @param saving - names the save: sent again after a lost answer, it is kept once
  */
 export async function keepWordAction(sent: unknown, saving: unknown): Promise<Kept> {
+  const { db, write, yard } = await yardContext(may.instruct);
   const word = Word.safeParse(sent);
   if (!word.success) return refuse('A word to a rider has at most a thousand letters.');
   const { lessonId, pairId } = word.data;
-  const { db, write, yard } = await yardContext();
   const answer = await attempt<{ revision: number }>(may.instruct, async () => {
     const revision = await write(tx =>
       once(tx, yard.id, saveIdOf(saving), async () => {

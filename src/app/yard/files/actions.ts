@@ -21,12 +21,12 @@ const refused = (reason: string): ListOutcome => ({ kind: 'refused', faults: [{ 
 
 /** Looks at a list, or takes it into the yard: all of it or nothing. */
 export async function listAction(sent: unknown): Promise<ListOutcome> {
+  const { write, yard } = await yardContext(may.instruct);
   const asked = Sent.safeParse(sent);
   if (!asked.success) return refused('This list is larger than Roan takes at once.');
   const { list, text, keep } = asked.data;
   const read = readYardCsv(list, text);
   if (!read.ok) return { kind: 'refused', faults: read.faults };
-  const { write, yard } = await yardContext(may.instruct);
   let looked: ListChanges | null = null;
   try {
     const changes = await write(async tx => {

@@ -577,3 +577,4 @@ export {
 export { lookFacts, type LookFacts } from './view/lookFacts';
 export { lookWords } from './view/lookWords';
 export { sightMarkAt } from './view/sightMark';
+export { askedEye, type AskedEye } from './lesson/askedEye';

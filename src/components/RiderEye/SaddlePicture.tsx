@@ -19,7 +19,7 @@ type SaddlePictureProps = EyeAt & {
 export function SaddlePicture({ onLook, canvas, children, ...at }: SaddlePictureProps) {
   const { format } = useLengths();
   const eye = useEye(at);
-  const words = eye.facts ? lookWords(at.layout, eye.facts, format) : [];
+  const words = eye.facts ? lookWords(id => at.names.inWords.get(id) ?? '', eye.facts, format) : [];
   return (
     <section className={classes.saddle} aria-label="From the saddle">
       <EyeCanvas

@@ -1,5 +1,5 @@
 import type { EyePicture } from '@/core';
-import { EYE_EDGE, EYE_GRID, EYE_INK, EYE_SAND, EYE_SKY, inLight } from './eyeColours';
+import { EYE_EDGE, EYE_GRID, EYE_INK, EYE_SAND, EYE_SKY, inLight } from '@/files/eyeColours';
 
 /** What a canvas must be able to do for it. */
 export type EyePaper = Pick<

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { eyePicture, TONES, type Camera, type EyePicture } from '@/core';
 import { render, screen } from '@testing-library/react';
-import { EYE_COLOURS, inLight } from './eyeColours';
+import { EYE_COLOURS, inLight } from '@/files/eyeColours';
 import { EyeStill } from './EyeStill';
 import { paintEye, type EyePaper } from './paintEye';
 

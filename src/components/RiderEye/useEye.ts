@@ -1,22 +1,29 @@
 import {
   above,
   eyePicture,
-  isRidden,
   lookFacts,
   nextStop,
-  ridingHeightM,
   riderCamera,
-  stopNumbers,
   type EyePicture,
-  type Layout,
   type Look,
   type LookFacts,
   type RiddenTrack,
+  type Scene,
   type SceneWord,
 } from '@/core';
 import { useCallback, useMemo } from 'react';
 
-export type EyeAt = { layout: Layout; ridden: RiddenTrack; alongM: number; eyeM: number; look: Look };
+/** What things are called: as short as over them, and in a sentence. */
+export type EyeNames = { short: ReadonlyMap<string, string>; inWords: ReadonlyMap<string, string> };
+
+export type EyeAt = {
+  scene: Pick<Scene, 'arena' | 'items'>;
+  ridden: RiddenTrack;
+  names: EyeNames;
+  alongM: number;
+  eyeM: number;
+  look: Look;
+};
 
 export type Eye = {
   pictureOf: (aspect: number) => EyePicture | null;
@@ -26,34 +33,27 @@ export type Eye = {
 };
 
 /** What a rider sees so far along a track, for a picture of any shape, and what is to be said of it. */
-export function useEye({ layout, ridden, alongM, eyeM, look }: EyeAt): Eye {
-  const words = useMemo(() => numbersOver(layout, ridden), [layout, ridden]);
+export function useEye({ scene, ridden, names, alongM, eyeM, look }: EyeAt): Eye {
+  const words = useMemo(() => wordsOver(scene.items, names), [scene.items, names]);
   const pictureOf = useCallback(
     (aspect: number) => {
-      const camera = riderCamera(layout, ridden, alongM, { eyeM, look, aspect });
-      return camera && eyePicture(camera, { arena: layout.arena, items: layout.items, words });
+      const camera = riderCamera(scene, ridden, alongM, { eyeM, look, aspect });
+      return camera && eyePicture(camera, { ...scene, words });
     },
-    [layout, ridden, alongM, eyeM, look, words],
+    [scene, ridden, alongM, eyeM, look, words],
   );
-  const facts = useMemo(() => lookFacts(layout, ridden, alongM), [layout, ridden, alongM]);
-  return { pictureOf, facts, next: nextStop(layout, ridden, alongM)?.item.id ?? null };
+  const facts = useMemo(() => lookFacts(scene, ridden, alongM), [scene, ridden, alongM]);
+  return { pictureOf, facts, next: nextStop(scene, ridden, alongM)?.item.id ?? null };
 }
 
-/** As high over what is ridden as its number stands. */
-const OVER_M = 1.9;
+/** As high as the words over a fence stand, and over a pole. */
+const OVER_FENCE_M = 1.9;
+const OVER_POLE_M = 0.6;
 
-/** The numbers of a course over what is ridden; what is ridden twice has both. */
-export function numbersOver(layout: Layout, { track }: RiddenTrack): SceneWord[] {
-  if (track.kind !== 'items') return [];
-  const numbers = new Map<string, number[]>();
-  stopNumbers(track, layout.items).forEach((number, index) => {
-    const { item } = track.through[index]!;
-    if (number !== null) numbers.set(item, [...(numbers.get(item) ?? []), number]);
-  });
-  return layout.items.flatMap(item => {
-    const own = numbers.get(item.id);
-    if (!own || !isRidden(item)) return [];
-    const highM = item.kind === 'fence' ? OVER_M : ridingHeightM(item) + 0.4;
-    return [{ words: own.join(', '), at: above(item.at, highM) }];
+/** What is ridden has its number in the course over it. */
+function wordsOver(items: Scene['items'], { short }: EyeNames): SceneWord[] {
+  return items.flatMap(({ id, kind, at }) => {
+    const words = short.get(id);
+    return words === undefined ? [] : [{ words, at: above(at, kind === 'fence' ? OVER_FENCE_M : OVER_POLE_M) }];
   });
 }

@@ -29,6 +29,8 @@ export type AskedToShow = {
   track: ReckonedTrack;
   /** What is ridden, by its short label. */
   labels: Map<string, string>;
+  /** The same as it is called in a sentence. */
+  called: Map<string, string>;
   legs: ShownLeg[];
   /** Figures as they are called, letter by letter. */
   figures: string[];
@@ -48,6 +50,7 @@ export function askedToShow(layout: Layout, question: Question, horse: LayoutHor
   return {
     ...{ words: questionWords(layout, question), gait: gaitWord(track.gait), layout: asked, track: reckoned },
     labels: new Map(asked.items.filter(isRidden).map(({ id }) => [id, short(id)])),
+    called: new Map(asked.items.filter(isRidden).map(({ id }) => [id, inWords(id)])),
     legs: track.kind === 'items' && reckoned.kind === 'items' ? shownLegs(asked, track, reckoned, inWords) : [],
     figures: track.kind === 'figures' ? flatCalls(asked.arena, track.figures, track.gait).map(callWords) : [],
   };

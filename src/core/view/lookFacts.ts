@@ -3,7 +3,7 @@ import { distanceM } from '../geometry/pointM';
 import type { Pose } from '../geometry/pose';
 import { ridingHeightM, ridingWidthM } from '../items/footprint';
 import { isRidden, type RiddenItem } from '../items/item';
-import type { Layout } from '../layout/layout';
+import type { Scene } from './picture';
 import { bearingTo, nextStop, ridingPoseAt, type RiddenTrack } from './riderEye';
 
 /** What a rider has before them, in numbers: what comes next and how it is met, and what else the eye goes to. */
@@ -31,12 +31,12 @@ const BESIDE_RAD = (25 * Math.PI) / 180;
 const LARGER = 1.25;
 
 /** What a rider has before them so far along a track; null on a track without length. */
-export function lookFacts(layout: Layout, ridden: RiddenTrack, alongM: number): LookFacts | null {
+export function lookFacts({ items }: Pick<Scene, 'items'>, ridden: RiddenTrack, alongM: number): LookFacts | null {
   const pose = ridingPoseAt(ridden.reckoned, alongM);
   if (!pose) return null;
-  const next = nextStop(layout, ridden, alongM);
+  const next = nextStop({ items }, ridden, alongM);
   if (!next) return { next: null, drawsTheEye: null };
-  const others = layout.items.filter((item): item is RiddenItem => isRidden(item) && item.id !== next.item.id);
+  const others = items.filter((item): item is RiddenItem => isRidden(item) && item.id !== next.item.id);
   const seen = others.map(item => ({ item, ...sizeSeen(pose, item) }));
   const own = sizeSeen(pose, next.item);
   const isBefore = ({ item, asideRad, wideRad }: (typeof seen)[number]) =>

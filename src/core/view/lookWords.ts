@@ -1,5 +1,3 @@
-import type { Layout } from '../layout/layout';
-import { layoutLabels } from '../layout/labels';
 import type { LookFacts } from './lookFacts';
 
 /** Less off square than this is not seen. */
@@ -9,10 +7,14 @@ const STRAIGHT_DEG = 5;
 
 /**
  * What a rider has before them, in short sentences.
+ * @param inWords - what a thing is called in a sentence
  * @param format - a length in the unit of whoever reads
  */
-export function lookWords(layout: Layout, facts: LookFacts, format: (lengthM: number) => string): string[] {
-  const { inWords } = layoutLabels(layout);
+export function lookWords(
+  inWords: (itemId: string) => string,
+  facts: LookFacts,
+  format: (lengthM: number) => string,
+): string[] {
   const { next, drawsTheEye } = facts;
   if (!next) return ['Nothing more to ride at.'];
   const asideDeg = degrees(next.asideRad);

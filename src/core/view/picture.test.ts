@@ -16,6 +16,7 @@ const EYE: Camera = {
   aspect: 1.5,
 };
 type DrawnFace = Extract<Drawn, { kind: 'face' }>;
+const called = (id: string) => `fence ${id}`;
 const facesOf = (drawn: readonly Drawn[], of: string) =>
   drawn.filter((one): one is DrawnFace => one.kind === 'face' && one.of === of);
 /** How high the stand of a fence at one side looks, as a share of the picture. */
@@ -117,9 +118,9 @@ describe('the eye of a rider', () => {
     expect(lookFacts(beside, ridden(turned), 8)!.drawsTheEye).toBe('big');
     const before = { ...turned, items: [...turned.items, testFence('wall', 10, 24, 0, { heightM: 1 })] };
     expect(lookFacts(before, ridden(turned), 8)!.next!.hiddenBy).toBe('wall');
-    const words = lookWords(turned, lookFacts(turned, ridden(turned), 0)!, m => `${m.toFixed(1)} m`);
+    const words = lookWords(called, lookFacts(turned, ridden(turned), 0)!, m => `${m.toFixed(1)} m`);
     expect(words[0]).toMatch(/^Next: .* in 18.\d m, straight on\.$/);
     expect(words[1]).toMatch(/^Straight at it from here would meet it 20° off square; the track /);
-    expect(lookWords(line, lookFacts(line, ridden(), 18)!, String)).toEqual(['Nothing more to ride at.']);
+    expect(lookWords(called, lookFacts(line, ridden(), 18)!, String)).toEqual(['Nothing more to ride at.']);
   });
 });

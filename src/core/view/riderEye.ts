@@ -4,8 +4,9 @@ import type { Pose } from '../geometry/pose';
 import { ridingPose } from '../items/footprint';
 import { isRidden, type RiddenItem } from '../items/item';
 import { poseOnTrack, stopsAlongM } from '../layout/alongTrack';
-import type { Layout, PlannedTrack } from '../layout/layout';
+import type { PlannedTrack } from '../layout/layout';
 import type { ReckonedTrack } from '../layout/reckonLayout';
+import type { Scene } from './picture';
 import type { Camera } from './camera';
 import { above } from './spot';
 
@@ -33,10 +34,15 @@ export type NextStop = { item: RiddenItem; pose: Pose; alongM: number; index: nu
  * The eye of a rider so far along a track; before the first thing, straight before it.
  * @returns null on a track without length
  */
-export function riderCamera(layout: Layout, ridden: RiddenTrack, alongM: number, wish: EyeWish): Camera | null {
+export function riderCamera(
+  { items }: Pick<Scene, 'items'>,
+  ridden: RiddenTrack,
+  alongM: number,
+  wish: EyeWish,
+): Camera | null {
   const pose = ridingPoseAt(ridden.reckoned, alongM);
   if (!pose) return null;
-  const next = nextStop(layout, ridden, alongM);
+  const next = nextStop({ items }, ridden, alongM);
   const looksAt = wish.look === 'next' && next ? bearingTo(pose, next.pose) : 0;
   return {
     eye: above(pose.at, wish.eyeM),
@@ -55,12 +61,16 @@ export function ridingPoseAt(reckoned: ReckonedTrack, alongM: number): Pose | nu
 }
 
 /** What is ridden over next, or null behind the last and in a session. */
-export function nextStop(layout: Layout, { track, reckoned }: RiddenTrack, alongM: number): NextStop | null {
+export function nextStop(
+  { items }: Pick<Scene, 'items'>,
+  { track, reckoned }: RiddenTrack,
+  alongM: number,
+): NextStop | null {
   if (track.kind !== 'items' || reckoned.kind !== 'items') return null;
   const stops = stopsAlongM(reckoned);
   const index = stops.findIndex(stopM => stopM > alongM + 0.01);
   const stop = track.through[index];
-  const item = layout.items.find(({ id }) => id === stop?.item);
+  const item = items.find(({ id }) => id === stop?.item);
   if (!stop || !item || !isRidden(item)) return null;
   return { item, pose: ridingPose(item, stop.reversed), alongM: stops[index]!, index };
 }

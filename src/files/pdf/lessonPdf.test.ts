@@ -147,6 +147,8 @@ test('a rider who has not ridden yet is told what is planned, in letters of ever
   // A stride of 3.4 m or so: 18 m of ground in four.
   expect(words).toMatch(/fence 1 to fence 2: 18\.00 m, straight on: four asked/);
   expect(words).toMatch(/And in five (track )?Drawn above\./);
+  // Once for what is drawn once.
+  expect(words.match(/From the saddle, 12 m before fence 1/g)).toHaveLength(1);
   expect(words).toMatch(/five asked/);
   expect(words).not.toMatch(/efforts|Nothing was recorded|Juniper/);
 });

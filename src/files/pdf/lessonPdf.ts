@@ -1,4 +1,13 @@
-import { DISCLAIMER, formatReading, type AskedToShow, type LengthUnit, type PairEnd, type StageSummary } from '@/core';
+import {
+  askedEye,
+  DISCLAIMER,
+  formatReading,
+  type AskedToShow,
+  type LengthUnit,
+  type PairEnd,
+  type StageSummary,
+} from '@/core';
+import { pdfEye } from './pdfEye';
 import { pdfDrawing } from './pdfDrawing';
 import { PdfPaper, type PaperSize } from './pdfPaper';
 
@@ -71,7 +80,7 @@ export function riderPdf(sheet: LessonSheet, pair: SheetPair, size: PaperSize): 
     endPart(paper, pair);
   }
   heading(paper, hasRidden ? 'What you were asked' : 'What you will be asked');
-  const drawings = new Drawings(paper, sheet.unit);
+  const drawings = new Drawings(paper, sheet.unit, true);
   for (const { stage, line, shows } of pair.asked) {
     if (!paper.fits(20)) paper.newPage();
     paper.line({ text: stage, bold: true, sizePt: 11 }, 0.3);
@@ -98,9 +107,12 @@ class Drawings {
   constructor(
     private readonly paper: PdfPaper,
     private readonly unit: LengthUnit,
+    /** A rider’s own sheet has the line from the saddle too. */
+    private readonly forRider = false,
   ) {}
 
-  draw({ layout, track, labels }: AskedToShow): void {
+  draw(show: AskedToShow): void {
+    const { layout, track, labels } = show;
     const { items, tracks } = layout;
     const name = JSON.stringify([items, tracks.map(one => (one.kind === 'items' ? one.through : one.figures))]);
     if (this.drawn.has(name)) return this.paper.line({ text: 'Drawn above.', grey: true, sizePt: 9 }, 0.8);
@@ -109,7 +121,21 @@ class Drawings {
     const scale = pdfDrawing(this.paper, layout, [track], wish);
     const told = `Drawn 1 : ${scale}. Where it is printed larger or smaller, the scale bar still tells.`;
     this.paper.line({ text: told, sizePt: 8.5, grey: true }, 1);
+    if (this.forRider) saddlePart(this.paper, show);
   }
+}
+
+/** A still from the saddle is wide and low, as one sees a line. */
+const STILL_ASPECT = 2;
+const STILL_MM = 46;
+
+/** The line as the rider has it before the first fence. */
+function saddlePart(paper: PdfPaper, show: AskedToShow): void {
+  const eye = askedEye(show, STILL_ASPECT);
+  if (!eye) return;
+  if (!paper.fits(STILL_MM + 6)) paper.newPage();
+  pdfEye(paper, eye.picture, STILL_ASPECT, STILL_MM);
+  paper.line({ text: `${eye.label}.`, sizePt: 8.5, grey: true }, 1);
 }
 
 /** So high is a drawing at most: two of them stand on a page with what is written of them. */

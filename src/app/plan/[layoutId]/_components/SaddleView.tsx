@@ -2,9 +2,12 @@
 
 import { newId } from '@/components/newId';
 import { SaddlePicture } from '@/components/RiderEye/SaddlePicture';
+import type { EyeNames } from '@/components/RiderEye/useEye';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   EYE_OVER_WITHERS_M,
+  isRidden,
+  layoutLabels,
   newItem,
   nextStop,
   sightMarkAt,
@@ -16,7 +19,7 @@ import {
 } from '@/core';
 import { Button } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { PlanControls } from '../_state/usePlanEditor';
 
 type SaddleViewProps = {
@@ -31,6 +34,7 @@ type SaddleViewProps = {
 export default function SaddleView({ controls, layout, ridden, horse, walkedM }: SaddleViewProps) {
   const { format } = useLengths();
   const [look, setLook] = useState<Look>('next');
+  const names = useMemo(() => namesIn(layout), [layout]);
   const canvas = useRef<HTMLCanvasElement>(null);
   const eyeM = (horse?.heightM ?? USUAL_HEIGHT_M) + EYE_OVER_WITHERS_M;
   const next = nextStop(layout, ridden, walkedM);
@@ -41,7 +45,7 @@ export default function SaddleView({ controls, layout, ridden, horse, walkedM }:
     controls.change(before => ({ ...before, items: [...before.items, item] }));
   };
   return (
-    <SaddlePicture {...{ layout, ridden, eyeM, look, canvas }} alongM={walkedM} onLook={setLook}>
+    <SaddlePicture {...{ ridden, names, eyeM, look, canvas }} scene={layout} alongM={walkedM} onLook={setLook}>
       <Button size="xs" variant="default" disabled={!markAt} onClick={mark}>
         Put a mark to look at
       </Button>
@@ -54,6 +58,16 @@ export default function SaddleView({ controls, layout, ridden, horse, walkedM }:
       </span>
     </SaddlePicture>
   );
+}
+
+/** What is ridden, as the plan calls it. */
+function namesIn(layout: Layout): EyeNames {
+  const labels = layoutLabels(layout);
+  const ridden = layout.items.filter(isRidden);
+  return {
+    short: new Map(ridden.map(({ id }) => [id, labels.short(id)])),
+    inWords: new Map(ridden.map(({ id }) => [id, labels.inWords(id)])),
+  };
 }
 
 /** Saves what is painted as a picture. */

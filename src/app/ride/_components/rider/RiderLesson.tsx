@@ -1,6 +1,8 @@
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
+import { EyeStill } from '@/components/RiderEye/EyeStill';
+import { SaddleFold } from '@/components/RiderEye/SaddleFold';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { DISCLAIMER, formatReading, type AskedToShow, type LengthUnit } from '@/core';
+import { askedEye, DISCLAIMER, formatReading, type AskedToShow, type LengthUnit } from '@/core';
 import type { SheetPair } from '@/files/pdf/lessonPdf';
 import classes from './Rider.module.css';
 
@@ -59,6 +61,7 @@ export function Shown({ show, unit, stage }: { show: AskedToShow; unit: LengthUn
       <div className={classes.picture}>
         <AskedShown show={show} />
       </div>
+      <FromTheSaddle show={show} />
       {figures.length > 0 && (
         <ol>
           {figures.map((figure, index) => (
@@ -84,5 +87,29 @@ export function Shown({ show, unit, stage }: { show: AskedToShow; unit: LengthUn
         </table>
       )}
     </div>
+  );
+}
+
+/** A still is wide and low: as one sees a line. */
+const STILL_ASPECT = 2;
+
+/** The line as the rider has it before the first fence, and all of it to ride through. */
+function FromTheSaddle({ show }: { show: AskedToShow }) {
+  const eye = askedEye(show, STILL_ASPECT);
+  if (!eye) return null;
+  const { layout, labels, called } = show;
+  return (
+    <>
+      <figure className={classes.still}>
+        <EyeStill picture={eye.picture} aspect={STILL_ASPECT} label={eye.label} />
+        <figcaption>{eye.label}.</figcaption>
+      </figure>
+      <SaddleFold
+        scene={{ arena: layout.arena, items: layout.items }}
+        ridden={eye.ridden}
+        heightM={eye.heightM}
+        names={{ short: labels, inWords: called }}
+      />
+    </>
   );
 }

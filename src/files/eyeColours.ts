@@ -17,9 +17,23 @@ export const EYE_SKY = ['#d9dee2', '#f7f4ec'] as const;
 export const EYE_SAND = ['#d3c4a3', '#eadfc8'] as const;
 export const EYE_GRID = 'rgb(122 106 74 / 35%)';
 export const EYE_EDGE = 'rgb(52 42 26 / 55%)';
+/** The same on paper, where nothing shines through. */
+export const EYE_GRID_SOLID = '#bcab86';
+export const EYE_EDGE_SOLID = '#8a7d66';
 export const EYE_INK = '#20262e';
 
 /** A colour in more or less light. */
 export function inLight(tone: Tone, light: number): string {
   return `rgb(${EYE_COLOURS[tone].map(part => Math.round(part * light)).join(' ')})`;
+}
+
+/** The same as paper has it. */
+export function hexInLight(tone: Tone, light: number): string {
+  return `#${EYE_COLOURS[tone]
+    .map(part =>
+      Math.round(part * light)
+        .toString(16)
+        .padStart(2, '0'),
+    )
+    .join('')}`;
 }

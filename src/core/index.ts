@@ -578,3 +578,8 @@ export { lookFacts, type LookFacts } from './view/lookFacts';
 export { lookWords } from './view/lookWords';
 export { sightMarkAt } from './view/sightMark';
 export { askedEye, type AskedEye } from './lesson/askedEye';
+
+export { fitLayout, fitSteps, type Fit, type FitStep, type FitWish } from './fit/fitLayout';
+export type { FitReading, FitWord, LegFit } from './fit/fitReading';
+export { piecesOf, type FitMove, type FitPiece } from './fit/pieces';
+export { fittedPlan } from './plan/fittedPlan';

@@ -7,7 +7,14 @@ const LINE = testLayout([testFence('a', 10, 20, 0), testFence('b', 10, 38, 0)], 
   arena: { widthM: 20, lengthM: 60, letters: '20x60' },
 });
 const ASKED = {
-  ...{ id: 'line', name: null, what: { kind: 'track', trackId: 'course' }, gait: 'course-canter', rein: null, asked: [4] },
+  ...{
+    id: 'line',
+    name: null,
+    what: { kind: 'track', trackId: 'course' },
+    gait: 'course-canter',
+    rein: null,
+    asked: [4],
+  },
   state: { out: [], asPole: [], raisedM: {}, heightM: {}, form: {} },
 } as unknown as Question;
 
@@ -21,7 +28,9 @@ it('is seen from the horse it is told for, twelve metres before the first fence,
   expect(words).toEqual(expect.arrayContaining(['1', '2', 'C']));
   // From higher up the sand before the fence lies lower in the picture.
   const foot = (eye: typeof fromPony) =>
-    Math.max(...eye!.picture.drawn.flatMap(one => (one.kind === 'face' && one.of === 'a' ? one.points.map(({ y }) => y) : [])));
+    Math.max(
+      ...eye!.picture.drawn.flatMap(one => (one.kind === 'face' && one.of === 'a' ? one.points.map(({ y }) => y) : [])),
+    );
   expect(foot(fromHigh)).toBeGreaterThan(foot(fromPony));
 });
 

@@ -2,12 +2,12 @@ import { ItemDrawing } from '@/components/Sand/ItemDrawing';
 import type { SandView } from '@/components/Sand/sandView';
 import { chainPath } from '@/components/Sand/trackPath';
 import { distanceM, type Item } from '@/core';
-import type { OfferedMend } from '../_state/offeredMend';
+import type { OfferedChange } from '../_state/offeredMend';
 import classes from './MendPreview.module.css';
 
-type MendPreviewProps = { mend: OfferedMend; view: SandView };
+type MendPreviewProps = { mend: OfferedChange; view: SandView };
 
-/** What a mend would do, drawn beside what stands: where things would go, what would be taken away, how one would ride. */
+/** What a mend or a fit would do, drawn beside what stands: where things would go, what would be taken away, how one would ride. */
 export function MendPreview({ mend, view }: MendPreviewProps) {
   const { after, of, tracks } = mend;
   const before = of.resolved.layout.items;

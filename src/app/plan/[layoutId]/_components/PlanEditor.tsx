@@ -34,6 +34,8 @@ import dynamic from 'next/dynamic';
 import { useCallback, useState } from 'react';
 import { dropDraft } from '../_state/draft';
 import { nudgeM } from '../_state/planKeys';
+import { useFit } from '../_fit/useFit';
+import { useFittedChange } from '../_fit/useFittedChange';
 import { NOTHING_SELECTED, standing, type LegPlace, type Selection, type Pointed } from '../_state/selection';
 import { itemsOf, middleOf } from '../_state/thingsShown';
 import { useAutosave } from '../_state/useAutosave';
@@ -118,6 +120,8 @@ export function PlanEditor(props: PlanEditorProps) {
   const [offered, setOffered] = useState<OfferedMend | null>(null);
   // Whatever changes, a mend that was made for what stood before is none any more.
   const mend = offered?.of === controls.shown ? offered : null;
+  const fit = useFit(controls);
+  const fitted = useFittedChange(fit.state, part);
 
   const { resolved, tracks } = controls.shown;
   const { layout } = resolved;
@@ -297,7 +301,7 @@ export function PlanEditor(props: PlanEditorProps) {
                 marked={pointed}
                 onPoint={pointAtItem}
                 walkedM={walkedM}
-                mend={mend}
+                mend={mend ?? fitted}
                 onGrow={grow}
                 onCaution={showCaution}
               />
@@ -341,7 +345,7 @@ export function PlanEditor(props: PlanEditorProps) {
           )}
         </div>
         <ReadingPanel
-          {...{ controls, selection, trackId, horse, horses, mend, part }}
+          {...{ controls, selection, trackId, horse, horses, mend, part, fit }}
           onPart={setPart}
           onHorse={setHorseWish}
           onMend={setOffered}

@@ -16,7 +16,7 @@ import { SandCanvas } from '../_hand/SandCanvas';
 import { selectThing, type Selection, type Pointed } from '../_state/selection';
 import { itemLabels, thingOf } from '../_state/thingsShown';
 import { cautionSpots, type CautionSpot } from '../_state/cautionSpots';
-import type { OfferedMend } from '../_state/offeredMend';
+import type { OfferedChange } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { useSandGestures, type Marquee } from '../_state/useSandGestures';
 import type { SandWindow } from '../_state/useSandView';
@@ -55,7 +55,7 @@ type PlanSandProps = {
   /** A mark of a caution was pressed. */
   onCaution: (spot: CautionSpot) => void;
   /** A mend that is looked at before it is made. */
-  mend: OfferedMend | null;
+  mend: OfferedChange | null;
   /** Where the walk along the chosen track has come to, metres; null while nobody walks. */
   walkedM: number | null;
 };

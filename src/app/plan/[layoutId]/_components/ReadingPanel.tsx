@@ -7,6 +7,7 @@ import { Button, SegmentedControl, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
 import { NOTHING_SELECTED, type LegPlace, type Selection, type Pointed } from '../_state/selection';
+import type { FitControls } from '../_fit/useFit';
 import type { OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './PlanEditor.module.css';
@@ -19,11 +20,13 @@ const LegReading = dynamic(() => import('./reading/LegReading').then(m => m.LegR
 const ManyReading = dynamic(() => import('./reading/ManyReading').then(m => m.ManyReading), { ssr: false });
 const TrackReading = dynamic(() => import('./reading/TrackReading').then(m => m.TrackReading), { ssr: false });
 const CautionList = dynamic(() => import('@/components/Caution/CautionList').then(m => m.CautionList), { ssr: false });
+const FitPanel = dynamic(() => import('../_fit/FitPanel'), { ssr: false });
 const MendWords = dynamic(() => import('./MendWords').then(m => m.MendWords), { ssr: false });
 const LayoutReading = dynamic(() => import('./reading/LayoutReading').then(m => m.LayoutReading), { ssr: false });
 
-/** What the panel shows: the layout or what is selected in numbers, the track that is looked at, or what to take care of. */
-export type PanelPart = 'numbers' | 'track' | 'cautions';
+/** What the panel shows: the layout or what is selected in numbers, the track that is looked at, what to take care of, or
+ * where the fences suit the group. */
+export type PanelPart = 'numbers' | 'track' | 'cautions' | 'fit';
 
 type ReadingPanelProps = {
   controls: PlanControls;
@@ -43,6 +46,7 @@ type ReadingPanelProps = {
   onRideOn: (id: string) => void;
   /** The mend that is looked at before it is made. */
   mend: OfferedMend | null;
+  fit: FitControls;
   onMend: (mend: OfferedMend | null) => void;
 };
 
@@ -67,6 +71,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
           { value: 'numbers', label: 'Numbers' },
           { value: 'track', label: 'Track' },
           { value: 'cautions', label: `Cautions ${controls.cautions.length}` },
+          { value: 'fit', label: 'Fit' },
         ]}
       />
       {resolved.faults.map(({ id, reason }) => (
@@ -88,6 +93,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
       {part === 'numbers' && !isSelected && <WholeLayout {...props} />}
       {part === 'track' && <OneTrack {...props} />}
       {part === 'cautions' && <Cautions {...props} />}
+      {part === 'fit' && <FitPanel controls={controls} fit={props.fit} />}
     </div>
   );
 }

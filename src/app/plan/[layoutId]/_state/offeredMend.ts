@@ -13,13 +13,13 @@ import {
 } from '@/core';
 import type { Shown } from './usePlanEditor';
 
+/** What a change that is offered would do, of what was shown. */
+export type OfferedChange = { of: Shown; after: Layout; tracks: ReckonedTrack[] };
+
 /** A mend before it is made: what it would do, on the sand and in words. It holds for what was shown, and no longer. */
-export type OfferedMend = {
-  of: Shown;
+export type OfferedMend = OfferedChange & {
   caution: Caution;
   edits: LayoutEdit[];
-  after: Layout;
-  tracks: ReckonedTrack[];
   changes: PlanChange[];
   /** What would come apart for it. */
   apart: string[];

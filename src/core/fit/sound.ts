@@ -1,0 +1,45 @@
+import type { CautionLimits } from '../cautions/cautionLimits';
+import { CAUTION_RULES } from '../cautions/layoutCautions';
+import type { Layout } from '../layout/layout';
+import { layoutReckoner } from '../layout/reckonLayout';
+
+/** A caution that must not come about: what it says of what, and the items it is about. */
+type Alarm = { key: string; items: readonly string[] };
+
+/** A turn that cannot be ridden takes long to mend, and is only counted here. */
+const COUNTED = 'cannot-be-ridden';
+
+/**
+ * Looks whether states of a layout raise a caution of level stop or warn that the first of them did not.
+ * @returns for a state the items of the cautions it raises, caution by caution
+ */
+export function soundness(first: Layout, limits: CautionLimits): (layout: Layout) => Generator<readonly string[]> {
+  // From one state to the next most legs stay as they are.
+  const reckon = layoutReckoner();
+  const alarmsOf = function* (layout: Layout): Generator<Alarm> {
+    const tracks = reckon(layout);
+    for (const track of tracks)
+      if (track.kind === 'items')
+        for (const [leg, { from, to, readings }] of track.legs.entries())
+          for (const { horseId, cannot } of readings)
+            if (cannot) yield { key: `${COUNTED} ${track.id} ${leg} ${horseId}`, items: [from, to] };
+    for (const rule of CAUTION_RULES) {
+      if (rule.code === COUNTED) continue;
+      for (const { code, level, items, place, text } of rule.find({ layout, tracks, limits })) {
+        if (level === 'note') continue;
+        const of = [...items].sort().join();
+        yield { key: `${code} ${place.track} ${place.part} ${whoseIs(code, text)} ${of}`, items };
+      }
+    }
+  };
+  const known = new Set([...alarmsOf(first)].map(({ key }) => key));
+  return function* (layout) {
+    for (const { key, items } of alarmsOf(layout)) if (!known.has(key)) yield items;
+  };
+}
+
+/** A distance is cautioned for a horse: the same leg for another horse is another caution. */
+function whoseIs(code: string, text: string): string {
+  const isRead = code === 'between' || code === 'too-tight' || code === 'too-far';
+  return isRead ? (/ for (.+?)\.$/.exec(text)?.[1] ?? '') : '';
+}

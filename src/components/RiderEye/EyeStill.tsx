@@ -48,7 +48,7 @@ export function EyeStill({ picture, aspect, label, className }: EyeStillProps) {
             key={index}
             points={points}
             fill={inLight(drawn.tone, drawn.light)}
-            stroke={drawn.tone === 'wall' ? 'none' : EYE_EDGE}
+            stroke={drawn.tone === 'wall' ? inLight(drawn.tone, drawn.light) : EYE_EDGE}
             strokeWidth={0.6}
           />
         );

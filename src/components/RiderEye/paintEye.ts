@@ -42,8 +42,9 @@ export function paintEye(
         paper.closePath();
         paper.fillStyle = inLight(drawn.tone, drawn.light);
         paper.fill();
-        if (drawn.tone === 'wall') break;
-        paper.strokeStyle = drawn.of !== null && drawn.of === next ? EYE_INK : EYE_EDGE;
+        // Pieces of a wall close up: no seam shows the sky.
+        paper.strokeStyle =
+          drawn.tone === 'wall' ? paper.fillStyle : drawn.of !== null && drawn.of === next ? EYE_INK : EYE_EDGE;
         paper.lineWidth = (drawn.of === next ? 1.1 : 0.6) * scale;
         paper.stroke();
         break;

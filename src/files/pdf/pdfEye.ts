@@ -28,8 +28,8 @@ export function pdfEye(paper: PdfPaper, picture: EyePicture, aspect: number, hei
         .stroke(EYE_GRID_SOLID);
     } else {
       doc.polygon(...drawn.points.map(point));
-      if (drawn.tone === 'wall') doc.fill(hexInLight(drawn.tone, drawn.light));
-      else doc.fillAndStroke(hexInLight(drawn.tone, drawn.light), EYE_EDGE_SOLID);
+      const fill = hexInLight(drawn.tone, drawn.light);
+      doc.fillAndStroke(fill, drawn.tone === 'wall' ? fill : EYE_EDGE_SOLID);
     }
   }
   doc.restore();

@@ -16,15 +16,30 @@ export { facingFromHeading, headingFromFacing, normaliseRad } from './geometry/a
 
 export {
   arenaFault,
+  ARENA_THING_KINDS,
   isInsideArena,
+  toThingM,
+  toWallM,
   MAX_ARENA_SIDE_M,
   MIN_ARENA_SIDE_M,
   type Arena,
   type ArenaLetters,
+  type ArenaThing,
+  type ArenaThingKind,
   type Wall,
 } from './arena/arena';
 export { sideMarks, type SideMark } from './arena/sideMarks';
 export { arenaLetters, type ArenaLetter } from './arena/arenaLetters';
+export { arenaCorners, arenaWalls } from './arena/arenaWalls';
+export { thingWords } from './arena/thingWords';
+export {
+  keptOutline,
+  MOST_CORNERS,
+  outlineAreaM2,
+  outlineFault,
+  walkedOutline,
+  type WalkedWall,
+} from './arena/outline';
 export { arenaLines, type ArenaLine } from './arena/arenaLines';
 export { wallName } from './arena/wallName';
 export { placeWords } from './arena/placeWords';

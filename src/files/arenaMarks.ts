@@ -1,4 +1,6 @@
+import type { Arena } from '@/core';
 import { z } from 'zod';
+import { ArenaThings, Outline, OwnLetters } from './arenaShape';
 
 const Metres = z.number().min(-5).max(205);
 const Facing = z.number().min(0).lt(360);
@@ -34,6 +36,10 @@ export const ArenaMarks = z.strictObject({
     })
     .nullable()
     .default(null),
+  /** Its corners where it is no rectangle, its own letters where it has some, and what stands on it. */
+  outline: Outline.nullable().default(null),
+  ownLetters: OwnLetters.default([]),
+  standing: ArenaThings.default([]),
 });
 export type ArenaMarks = z.infer<typeof ArenaMarks>;
 
@@ -43,4 +49,17 @@ export const NO_MARKS: ArenaMarks = ArenaMarks.parse({});
 export function readArenaMarks(json: unknown): ArenaMarks {
   const parsed = ArenaMarks.safeParse(json);
   return parsed.success ? parsed.data : NO_MARKS;
+}
+
+/** What marks say of the shape of a sand: only what is other than a bare rectangle. */
+export function shapeOf({
+  outline,
+  ownLetters,
+  standing,
+}: ArenaMarks): Pick<Arena, 'outline' | 'ownLetters' | 'standing'> {
+  return {
+    ...(outline ? { outline } : {}),
+    ...(ownLetters.length > 0 ? { ownLetters } : {}),
+    ...(standing.length > 0 ? { standing } : {}),
+  };
 }

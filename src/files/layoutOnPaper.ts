@@ -1,5 +1,6 @@
 import { FENCE_FORMS, HORSE_LEVELS, HORSE_TYPES, STRIDE_ENTRY_KEYS, TRACK_GAITS } from '@/core';
 import { z } from 'zod';
+import { ArenaThings, Outline, OwnLetters } from './arenaShape';
 import { FigureOnPaper } from './layoutFigures';
 
 /**
@@ -142,6 +143,10 @@ export const LayoutOnPaper = z.strictObject({
     lengthM: z.number(),
     letters: z.enum(['20x60', '20x40', 'none']).default('none'),
     fall: z.strictObject({ facingDeg: Facing, percent: z.number().min(0).max(30) }).optional(),
+    /** Where the sand is no rectangle, its corners; letters at places of the yard’s own; and what stands there. */
+    outline: Outline.optional(),
+    ownLetters: OwnLetters.optional(),
+    standing: ArenaThings.optional(),
   }),
   school: z.enum(['whole-stride', 'two-metre']).default('whole-stride'),
   leanDeg: z.number().min(5).max(45).nullable().optional(),

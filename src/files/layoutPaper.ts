@@ -110,7 +110,7 @@ export function writeLayout(layout: Layout): LayoutOnPaper {
     version: 2,
     name: layout.name,
     arena: {
-      ...layout.arena,
+      ...arenaOnPaper(layout.arena),
       ...(layout.fall
         ? { fall: { facingDeg: facingFromHeading(layout.fall.headingRad), percent: layout.fall.percent } }
         : {}),
@@ -181,4 +181,20 @@ export function itemToPaper(item: Item): ItemOnPaper {
   }
   const { name: _, ...rest } = item;
   return { ...rest, ...named };
+}
+
+function arenaOnPaper({
+  widthM,
+  lengthM,
+  letters,
+  outline,
+  ownLetters,
+  standing,
+}: Layout['arena']): LayoutOnPaper['arena'] {
+  return {
+    ...{ widthM, lengthM, letters },
+    ...(outline ? { outline: [...outline] } : {}),
+    ...(ownLetters ? { ownLetters: [...ownLetters] } : {}),
+    ...(standing ? { standing: [...standing] } : {}),
+  };
 }

@@ -1,4 +1,5 @@
 import {
+  arenaCorners,
   arenaLetters,
   arenaLines,
   besideEnd,
@@ -10,6 +11,8 @@ import {
   RAILS_ACROSS,
   scaleBarOf,
   sideMarks,
+  thingWords,
+  type ArenaThing,
   type Chain,
   type Fence,
   type Item,
@@ -87,9 +90,7 @@ export function layoutShapes(
     const { x, y } = paper(point);
     return `${rounded(x)} ${rounded(y)}`;
   };
-  const corner = paper({ xM: 0, yM: 0 });
-  const far = paper({ xM: arena.widthM, yM: arena.lengthM });
-  const box = `M${corner.x} ${corner.y}H${far.x}V${far.y}H${corner.x}Z`;
+  const box = `M${arenaCorners(arena).map(at).join('L')}Z`;
   return [
     pathShape(box, { stroke: '#000', strokeM: 0.12, fill: '#fff' }),
     ...arenaLines(arena).map(({ from, to }) =>
@@ -105,6 +106,7 @@ export function layoutShapes(
         wish.textM,
       ),
     ),
+    ...(arena.standing ?? []).flatMap(thing => thingShapes(thing, paper, at, wish.textM)),
     ...tracks.flatMap(track =>
       chainsOf(track).map(chain => pathShape(chainPath(paper, chain), { stroke: '#777', strokeM: 0.1 })),
     ),
@@ -113,6 +115,23 @@ export function layoutShapes(
     ...items.flatMap(item => nameShape(item, arena, paper, wish)),
     ...(wish.marks ? markShapes(layout, wish.marks, wish) : []),
     ...(wish.plain ? [] : barShapes(layout, wish)),
+  ];
+}
+
+/** What stands on the sand for good: its ground, and what it is. */
+function thingShapes(
+  thing: ArenaThing,
+  paper: (point: PointM) => { x: number; y: number },
+  at: (point: PointM) => string,
+  textM: number,
+): Shape[] {
+  const { at: middle, radiusM } = thing;
+  const round = Array.from({ length: 16 }, (_, corner) => at(pointAlong(middle, (corner * Math.PI) / 8, radiusM)));
+  const { x, y } = paper(middle);
+  const words = thingWords(thing).replace(/^the /, '');
+  return [
+    pathShape(`M${round.join('L')}Z`, { stroke: '#000', strokeM: 0.1, fill: '#ddd' }),
+    textShape({ x, y: y + radiusM + textM * 0.7 }, words, textM * 0.8),
   ];
 }
 

@@ -1,4 +1,4 @@
-import { arenaLetters, arenaLines, sideMarks, type Arena } from '@/core';
+import { arenaCorners, arenaLetters, arenaLines, sideMarks, thingWords, type Arena } from '@/core';
 import type { CSSProperties, ReactNode, Ref } from 'react';
 import classes from './Sand.module.css';
 import type { SandView } from './sandView';
@@ -53,7 +53,7 @@ export function Sand({ arena, view, label, children, ref, className, box, textM:
       style={{ '--text-m': textM } as CSSProperties}
       viewBox={`${shown.x} ${shown.y} ${shown.width} ${shown.height}`}
     >
-      <rect width={view.widthM} height={view.heightM} className={classes.surface} />
+      <path d={wallPath(arena, view)} className={classes.surface} />
       {arenaLines(arena).map(({ name, from, to }) => {
         const a = view.toPaper(from);
         const b = view.toPaper(to);
@@ -63,9 +63,40 @@ export function Sand({ arena, view, label, children, ref, className, box, textM:
       {!isPicture && <Sides arena={arena} view={view} textM={textM} />}
       {!isPicture && <ScaleBar arena={arena} x={0} y={view.heightM + marginM} textM={textM} />}
       {children}
-      <rect width={view.widthM} height={view.heightM} className={classes.wall} />
+      <Things arena={arena} view={view} textM={textM} />
+      <path d={wallPath(arena, view)} className={classes.wall} />
     </svg>
   );
+}
+
+/** The walls as they go round the sand. */
+export function wallPath(arena: Arena, view: SandView): string {
+  return `M${arenaCorners(arena)
+    .map(corner => {
+      const { x, y } = view.toPaper(corner);
+      return `${x} ${y}`;
+    })
+    .join('L')}Z`;
+}
+
+/** What stands on the sand for good, with what it is. */
+function Things({ arena, view, textM }: Pick<LettersProps, 'arena' | 'view' | 'textM'>) {
+  return (arena.standing ?? []).map((thing, index) => {
+    const { x, y } = view.toPaper(thing.at);
+    return (
+      <g key={index} data-thing={thing.kind}>
+        <title>{thingWords(thing)}</title>
+        <circle cx={x} cy={y} r={thing.radiusM} className={classes.thing} />
+        <path
+          d={`M${x - thing.radiusM} ${y}h${2 * thing.radiusM}M${x} ${y - thing.radiusM}v${2 * thing.radiusM}`}
+          className={classes.thingMark}
+        />
+        <text x={x} y={y + thing.radiusM + textM * 0.6} dy="0.35em" className={classes.letter} fontSize={textM * 0.7}>
+          {thingWords(thing).replace(/^the /, '')}
+        </text>
+      </g>
+    );
+  });
 }
 
 /** The sides of an arena without letters, outside their walls, as everything measured there calls them. */

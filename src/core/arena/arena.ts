@@ -1,9 +1,28 @@
-import type { PointM } from '../geometry/pointM';
+import { distanceM, type PointM } from '../geometry/pointM';
+import { toOutlineM } from './outline';
 
 export type ArenaLetters = '20x60' | '20x40' | 'none';
 
-/** A rectangle of sand. `widthM` runs along x (the short sides), `lengthM` along y. */
-export type Arena = { widthM: number; lengthM: number; letters: ArenaLetters };
+/** Something that stands on the sand for good: a rider goes round it, and nothing is set there. */
+export type ArenaThing = { kind: ArenaThingKind; name: string | null; at: PointM; radiusM: number };
+export type ArenaThingKind = 'pillar' | 'tree' | 'gate' | 'mounting-block' | 'other';
+export const ARENA_THING_KINDS: readonly ArenaThingKind[] = ['pillar', 'tree', 'gate', 'mounting-block', 'other'];
+
+/**
+ * Sand. `widthM` runs along x (the short sides), `lengthM` along y: a rectangle, or an outline of another shape within it.
+ * Letters stand at their published places, or at places of the yard’s own.
+ */
+export type Arena = {
+  widthM: number;
+  lengthM: number;
+  letters: ArenaLetters;
+  /** Its corners round it, anticlockwise; left out for a rectangle. */
+  outline?: readonly PointM[];
+  /** Letters at places of the yard’s own; left out where they are the published ones, or none. */
+  ownLetters?: readonly { letter: string; at: PointM }[];
+  /** What stands there; left out where nothing does. */
+  standing?: readonly ArenaThing[];
+};
 
 /** The four walls, named as seen from the near short side, where A is. */
 export type Wall = 'near' | 'far' | 'left' | 'right';
@@ -35,12 +54,18 @@ export function arenaFault(arena: Arena): { field: 'widthM' | 'lengthM' | 'lette
   };
 }
 
-/** Whether a point lies on the sand, at least `clearanceM` from every wall. */
+/** Whether a point lies on the sand, at least `clearanceM` from every wall and everything that stands there. */
 export function isInsideArena(arena: Arena, point: PointM, clearanceM = 0): boolean {
-  return (
-    point.xM >= clearanceM &&
-    point.yM >= clearanceM &&
-    point.xM <= arena.widthM - clearanceM &&
-    point.yM <= arena.lengthM - clearanceM
-  );
+  return toWallM(arena, point) >= clearanceM && toThingM(arena, point) >= clearanceM;
+}
+
+/** How far a point is from the nearest wall, metres; negative where it is off the sand. */
+export function toWallM({ widthM, lengthM, outline }: Arena, point: PointM): number {
+  if (outline) return toOutlineM(outline, point);
+  return Math.min(point.xM, point.yM, widthM - point.xM, lengthM - point.yM);
+}
+
+/** How far a point is from the nearest thing that stands on the sand, metres; Infinity where none does. */
+export function toThingM({ standing = [] }: Arena, point: PointM): number {
+  return Math.min(Infinity, ...standing.map(({ at, radiusM }) => distanceM(at, point) - radiusM));
 }

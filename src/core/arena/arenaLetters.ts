@@ -21,9 +21,10 @@ const ROWS_20X40: LetterRow[] = [
 
 /**
  * The letters of an arena at their places: A and C in the middle of the short sides, the others on the long sides and
- * the centre line. An arena without letters has none.
+ * the centre line; letters of the yard’s own where those stand. An arena without letters has none.
  */
 export function arenaLetters(arena: Arena): ArenaLetter[] {
+  if (arena.ownLetters) return [...arena.ownLetters];
   if (arena.letters === 'none') return [];
   const rows = arena.letters === '20x60' ? ROWS_20X60 : ROWS_20X40;
   const middleM = arena.widthM / 2;

@@ -28,6 +28,7 @@ export type CautionCode =
   | 'beside-the-line'
   | 'landing-pole-near'
   | 'ground-line-far'
+  | 'thing-near'
   /** A count of a stage of an exercise: found with the plan, for a layout alone has no stages. */
   | 'stage-count';
 

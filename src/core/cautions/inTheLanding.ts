@@ -7,7 +7,7 @@ import { ROUNDING } from './cautionLimits';
 import { called, itemTracks, riddenItem, sentence, type CautionContext, type CautionRule } from './cautionRule';
 import { removeOrMove } from './mendMoves';
 import { isCantered, isClosed } from './roomAround';
-import { barOf } from './standing';
+import { barOf } from '../items/bar';
 
 /** Behind a fence so much is kept free to land on, metres (practice). */
 const LANDING_M = 3;

@@ -13,7 +13,7 @@ import {
 } from './cautionRule';
 import { removeOrMove } from './mendMoves';
 import { riddenWays, type RiddenWay } from './riddenWays';
-import { barOf, toBarM } from './standing';
+import { barOf, toBarM } from '../items/bar';
 
 /** So near to what is ridden, a thing is in it (practice): a rider's knee, a hoof that swings out, a cone that is kicked. */
 const IN_THE_WAY_M: Record<Item['kind'], number> = {

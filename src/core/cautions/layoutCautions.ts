@@ -24,6 +24,7 @@ import { overlap } from './overlap';
 import { placingPole } from './placingPole';
 import { runUpShort } from './runUpShort';
 import { smallCircleLong } from './smallCircleLong';
+import { thingNear } from './thingNear';
 import { tightTurn } from './tightTurn';
 import { tooFar } from './tooFar';
 import { tooManyEfforts } from './tooManyEfforts';
@@ -41,6 +42,7 @@ export const CAUTION_RULES: readonly CautionRule[] = [
   inTheLanding,
   landingPoleNear,
   besideTheLine,
+  thingNear,
   groundLineFar,
   placingPole,
   tooTight,

@@ -1,6 +1,6 @@
 import { footprintCorners, ridingPose } from '../items/footprint';
 import { isRidden, type Item } from '../items/item';
-import type { Arena } from '../arena/arena';
+import { toWallM } from '../arena/arena';
 import type { PointM } from '../geometry/pointM';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { NOWHERE } from './caution';
@@ -32,10 +32,6 @@ function wanting(context: CautionContext, item: Item): Wanting | null {
       ? `A stand of ${called(context, item.id)} is ${metres(Math.max(0, standM))} from the wall; ${limits.standToWallM} m is usual.`
       : `The line over ${called(context, item.id)} is ${metres(Math.max(0, trackM))} from the wall; ${limits.trackToWallM} m of free track is usual.`;
   return { wantingM: Math.max(standWantsM, trackWantsM), text };
-}
-
-function toWallM({ widthM, lengthM }: Arena, { xM, yM }: PointM): number {
-  return Math.min(xM, yM, widthM - xM, lengthM - yM);
 }
 
 /** A stand or a ridden line with too little room beside the wall. */

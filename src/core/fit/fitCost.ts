@@ -1,4 +1,4 @@
-import { isInsideArena } from '../arena/arena';
+import { isInsideArena, toThingM, toWallM } from '../arena/arena';
 import { footprintCorners } from '../items/footprint';
 import { isRidden, type RiddenItem } from '../items/item';
 import type { Layout } from '../layout/layout';
@@ -135,13 +135,12 @@ export function offSand(
   piece: number,
   move: FitMove,
 ): number {
-  const { widthM, lengthM } = layout.arena;
   let outM = 0;
   for (const id of pieces[piece]!.itemIds) {
     const item = layout.items.find(one => one.id === id)!;
     if (!isInsideArena(layout.arena, item.at)) continue;
-    for (const { xM, yM } of footprintCorners(movedItem(item, pieces[piece]!, move)))
-      outM = Math.max(outM, -xM, -yM, xM - widthM, yM - lengthM);
+    for (const corner of footprintCorners(movedItem(item, pieces[piece]!, move)))
+      outM = Math.max(outM, -toWallM(layout.arena, corner), -toThingM(layout.arena, corner));
   }
   return OFF_SAND * outM;
 }

@@ -59,7 +59,9 @@ function reads(
         ? point.letter
         : point.kind === 'peg'
           ? `peg ${point.peg}`
-          : `${point.item}, ${point.end}`;
+          : point.kind === 'outline-corner'
+            ? `outline ${point.corner}`
+            : `${point.item}, ${point.end}`;
   return apart(at, ends.get(key)!);
 }
 

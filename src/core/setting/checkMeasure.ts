@@ -1,6 +1,6 @@
 import type { Arena, Wall } from '../arena/arena';
 import { distanceM, type PointM } from '../geometry/pointM';
-import { arenaPoints, atWall, fromWall, pointsOnWall, samePoint, type KnownPoint } from './knownPoint';
+import { arenaPoints, atWall, fromWall, isWallThere, pointsOnWall, samePoint, type KnownPoint } from './knownPoint';
 import { LONGEST_TAPE_M, type Mark } from './marks';
 import { measuredLengths } from './measure';
 import type { PieceEnd } from './pieceEnds';
@@ -100,7 +100,8 @@ function candidatesOf(
           )
         : []),
       ...WALLS.flatMap(wall =>
-        (placing.how === 'wall' || placing.how === 'swing') && placing.wall === wall
+        ((placing.how === 'wall' || placing.how === 'swing') && placing.wall === wall) ||
+        !isWallThere(arena, wall, fromWall(arena, wall, at).alongM)
           ? []
           : candidate({ kind: 'wall', wall }, to => fromWall(arena, wall, to).inM, COST_M.wall),
       ),
@@ -135,7 +136,13 @@ function placesOnWall(arena: Arena, at: PointM, placing: Placing): { place: Poin
     const way = Math.sign(wishedM - start.alongM);
     const towards = way > 0 ? points[points.length - 1]! : points[0]!;
     const placeM = start.alongM + way * fromStartM;
-    if (fromStartM === 0 || fromStartM > LONGEST_TAPE_M || placeM < 0 || placeM > points[points.length - 1]!.alongM)
+    if (
+      fromStartM === 0 ||
+      fromStartM > LONGEST_TAPE_M ||
+      placeM < 0 ||
+      placeM > points[points.length - 1]!.alongM ||
+      !isWallThere(arena, wall, placeM)
+    )
       return [];
     const from: CheckFrom = {
       ...{ kind: 'on-wall', wall, point: start.point, towards: towards.point },

@@ -1,7 +1,7 @@
 import type { Arena, Wall } from '../arena/arena';
-import { distanceM } from '../geometry/pointM';
+import { distanceM, type PointM } from '../geometry/pointM';
 import type { Item, RiddenItem } from '../items/item';
-import { fromWall, pointsOnWall } from './knownPoint';
+import { fromWall, isBesideWall, pointsOnWall } from './knownPoint';
 import { LONGEST_TAPE_M } from './marks';
 import { freeMeasure, type Measure } from './measure';
 import { pieceEnds } from './pieceEnds';
@@ -24,7 +24,8 @@ export function gapWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way 
   const ends = pieceEnds(item);
   const [base] = pieceEnds(before);
   const inOf = (wall: Wall) => Math.max(...ends.map(({ at }) => fromWall(arena, wall, at).inM));
-  const wall = [...WALLS_OF[along]].sort((a, b) => inOf(a) - inOf(b))[0]!;
+  const wall = wallBeside(arena, WALLS_OF[along], [...ends, base!], inOf);
+  if (!wall) return null;
   const aside = fromWall(arena, wall, item.at).inM - fromWall(arena, wall, before.at).inM;
   if (Math.abs(aside) > SAME_M || inOf(wall) > LONGEST_TAPE_M) return null;
   const fromM = fromWall(arena, wall, base!.at).alongM;
@@ -67,6 +68,19 @@ const FLATTEST_TO_WALL = Math.cos((50 * Math.PI) / 180);
  * On a line at an angle to the walls: a tape from like end to like end, swung until each end lies so far in from the wall that
  * runs most along the line. Null where the two do not stand square to one line.
  */
+/** The nearest of some walls that stands beside all these places; null where none does. */
+function wallBeside(
+  arena: Arena,
+  walls: readonly Wall[],
+  places: readonly { at: PointM }[],
+  inOf: (wall: Wall) => number,
+): Wall | null {
+  const standing = walls.filter(wall => places.every(({ at }) => isBesideWall(arena, wall, at)));
+  // On a rectangle every wall stands: what lies outside it is told apart by those who ask.
+  const candidates = arena.outline ? standing : walls;
+  return [...candidates].sort((a, b) => inOf(a) - inOf(b))[0] ?? null;
+}
+
 function swingWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way | null {
   const turnedRad = item.headingRad - before.headingRad;
   if (Math.abs(Math.sin(turnedRad)) > SAME_RAD || Math.cos(turnedRad) < 0) return null;
@@ -79,7 +93,8 @@ function swingWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way | nul
   if (Math.abs(distanceM(ends[0]!.at, ends[1]!.at) - distanceM(bases[0]!.at, bases[1]!.at)) > SAME_M) return null;
   const axis: Axis = Math.abs(sin) >= FLATTEST_TO_WALL ? 'long' : 'short';
   const inOf = (wall: Wall) => ends.map(({ at }) => fromWall(arena, wall, at).inM);
-  const [wall] = [...WALLS_OF[axis]].sort((a, b) => Math.max(...inOf(a)) - Math.max(...inOf(b)));
+  const wall = wallBeside(arena, WALLS_OF[axis], ends, one => Math.max(...inOf(one)));
+  if (!wall) return null;
   if (Math.max(...inOf(wall!)) > LONGEST_TAPE_M || Math.min(...inOf(wall!)) < 0) return null;
   const gapM = distanceM(ends[0]!.at, bases[0]!.at) - pastM;
   if (gapM < SAME_M) return null;

@@ -1,27 +1,58 @@
 import type { Arena, Wall } from '../arena/arena';
 import { arenaLetters } from '../arena/arenaLetters';
+import { arenaWalls } from '../arena/arenaWalls';
 import { distanceM, type PointM } from '../geometry/pointM';
 import type { PieceEnd } from './pieceEnds';
 
 /** A point that can be found on the ground: of the arena, of a piece that is already set, or a peg. */
 export type KnownPoint =
   | { kind: 'corner'; short: 'near' | 'far'; long: 'left' | 'right' }
+  /** A corner of a sand that is no rectangle, counted from 1 as its outline has them. */
+  | { kind: 'outline-corner'; corner: number }
   | { kind: 'letter'; letter: string }
   | { kind: 'end'; item: string; end: PieceEnd }
   | { kind: 'peg'; peg: string };
 
 /** The points of the arena itself that a tape can be held to: its corners, and the letters on its walls. */
 export function arenaPoints(arena: Arena): { point: KnownPoint; at: PointM }[] {
-  const corners = (['near', 'far'] as const).flatMap(short =>
+  const square = (['near', 'far'] as const).flatMap(short =>
     (['left', 'right'] as const).map(long => {
       const point: KnownPoint = { kind: 'corner', short, long };
       return { point, at: cornerAt(arena, short, long) };
     }),
   );
+  // Of a sand that is no rectangle only the corners that are there.
+  const { outline } = arena;
+  const isSquare = (corner: PointM) => square.find(({ at }) => distanceM(at, corner) < SAME_M);
+  const corners = outline
+    ? outline.map((at, index) => isSquare(at) ?? { point: { kind: 'outline-corner' as const, corner: index + 1 }, at })
+    : square;
   const letters = arenaLetters(arena)
     .filter(({ at }) => at.xM === 0 || at.yM === 0 || at.xM === arena.widthM || at.yM === arena.lengthM)
     .map(({ letter, at }) => ({ point: { kind: 'letter', letter } as const, at }));
   return [...corners, ...letters];
+}
+
+/** Corners this near are one. */
+const SAME_M = 0.001;
+
+/** Whether a wall really stands at a place along it: where a sand is no rectangle, a part of one may be missing. */
+export function isWallThere(arena: Arena, wall: Wall, alongM: number): boolean {
+  if (!arena.outline) return true;
+  return arenaWalls(arena).some(([from, to]) => {
+    const [a, b] = [fromWall(arena, wall, from), fromWall(arena, wall, to)];
+    if (Math.abs(a.inM) > SAME_M || Math.abs(b.inM) > SAME_M) return false;
+    return alongM >= Math.min(a.alongM, b.alongM) - SAME_M && alongM <= Math.max(a.alongM, b.alongM) + SAME_M;
+  });
+}
+
+/** Whether a place can be measured from a wall: it lies over the sand, between points of that wall, where the wall stands. */
+export function isBesideWall(arena: Arena, wall: Wall, at: PointM): boolean {
+  const { inM, alongM } = fromWall(arena, wall, at);
+  const points = pointsOnWall(arena, wall);
+  const [first, last] = [points[0], points[points.length - 1]];
+  if (!first || !last || !isWallThere(arena, wall, alongM)) return false;
+  return inM >= 0 && alongM >= first.alongM && alongM <= last.alongM;
 }
 
 function cornerAt({ widthM, lengthM }: Arena, short: 'near' | 'far', long: 'left' | 'right'): PointM {
@@ -76,6 +107,8 @@ export function knownPointName(
       return point.letter;
     case 'corner':
       return `the ${cornerName(arena, point.short, point.long)} corner`;
+    case 'outline-corner':
+      return `corner ${point.corner} of the sand`;
     case 'peg':
       return `peg ${point.peg}`;
     case 'end':
@@ -110,6 +143,8 @@ export function pointKey(point: KnownPoint): string {
       return `letter ${point.letter}`;
     case 'corner':
       return `corner ${point.short} ${point.long}`;
+    case 'outline-corner':
+      return `outline ${point.corner}`;
     case 'peg':
       return `peg ${point.peg}`;
     case 'end':

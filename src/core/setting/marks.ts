@@ -1,6 +1,6 @@
 import type { Arena, Wall } from '../arena/arena';
 import type { PointM } from '../geometry/pointM';
-import { atWall, pointsOnWall, type KnownPoint } from './knownPoint';
+import { atWall, isWallThere, pointsOnWall, type KnownPoint } from './knownPoint';
 import { freeMeasure } from './measure';
 import type { Way } from './survey';
 
@@ -33,16 +33,20 @@ function placesBetween(arena: Arena, wall: Wall): { point: KnownPoint; alongM: n
     const fromM = points[index]!.alongM;
     if (toM - fromM <= LONGEST_TAPE_M) return [];
     const count = Math.ceil((toM - fromM) / MARK_EVERY_M) - 1;
-    return Array.from({ length: count }, (_, i) => fromM + (i + 1) * MARK_EVERY_M).map(alongM => ({
-      point: { kind: 'peg' as const, peg: `${LETTER_OF[wall]}${Math.round(alongM)}` },
-      alongM,
-    }));
+    const there = Array.from({ length: count }, (_, i) => fromM + (i + 1) * MARK_EVERY_M);
+    return there
+      .filter(alongM => isWallThere(arena, wall, alongM))
+      .map(alongM => ({
+        point: { kind: 'peg' as const, peg: `${LETTER_OF[wall]}${Math.round(alongM)}` },
+        alongM,
+      }));
   });
 }
 
 function wallMarks(arena: Arena, wall: Wall): Mark[] {
   const all = markedWall(arena, wall);
-  const last = all[all.length - 1]!;
+  const last = all[all.length - 1];
+  if (!last) return [];
   return all.flatMap(({ point, alongM }, index) => {
     if (point.kind !== 'peg') return [];
     const before = all[index - 1]!;
@@ -60,7 +64,8 @@ function wallMarks(arena: Arena, wall: Wall): Mark[] {
  */
 function innerMarks(arena: Arena): Mark[] {
   if (Math.min(arena.widthM, arena.lengthM) <= 2 * FARTHEST_IN_M) return [];
-  const corner = pointsOnWall(arena, 'left')[0]!.point;
+  const corner = pointsOnWall(arena, 'left')[0]?.point;
+  if (!corner) return [];
   return wallMarks(arena, 'left').flatMap(({ peg: rowPeg, at }) => {
     const count = Math.ceil((arena.widthM - LONGEST_TAPE_M) / MARK_EVERY_M);
     return Array.from({ length: count }, (_, index): Mark => {

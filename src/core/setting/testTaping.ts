@@ -16,6 +16,7 @@ const fixed = (arena: Arena): Map<string, PointM> => {
     ['near right', { xM: w, yM: 0 }],
     ['far left', { xM: 0, yM: l }],
     ['far right', { xM: w, yM: l }],
+    ...(arena.outline ?? []).map((at, index) => [`outline ${index + 1}`, at] as [string, PointM]),
     ...arenaLetters(arena).map(({ letter, at }) => [letter, at] as [string, PointM]),
   ]);
 };
@@ -66,6 +67,7 @@ export function laidEnds(
   const key = (point: SettingSheet['pieces'][number]['hangsOn'][number]) => {
     if (point.kind === 'corner') return `${point.short} ${point.long}`;
     if (point.kind === 'letter') return point.letter;
+    if (point.kind === 'outline-corner') return `outline ${point.corner}`;
     return point.kind === 'peg' ? `peg ${point.peg}` : `${point.item}, ${point.end}`;
   };
   const where = (point: Parameters<typeof key>[0]) => {

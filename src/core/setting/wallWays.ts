@@ -1,7 +1,7 @@
 import type { Arena, Wall } from '../arena/arena';
 import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
-import { fromWall, pointsOnWall, type KnownPoint } from './knownPoint';
+import { fromWall, isBesideWall, pointsOnWall, type KnownPoint } from './knownPoint';
 import { LONGEST_TAPE_M, markedWall } from './marks';
 import { freeMeasure, type Measure } from './measure';
 import { pieceEnds, type EndPoint } from './pieceEnds';
@@ -20,21 +20,15 @@ export function wallWays(arena: Arena, item: Item): Way[] {
   // A long side is measured from before a short one unless that is much nearer: one walks along it anyway.
   const rank = (wall: Wall) => farthestM(wall) * (wall === 'near' || wall === 'far' ? 2 : 1);
   return [...WALLS]
-    .filter(wall => ends.every(({ at }) => isBeside(arena, wall, at)))
+    .filter(wall => ends.every(({ at }) => isBesideWall(arena, wall, at)))
     .sort((a, b) => rank(a) - rank(b))
     .map(wall => wallWay(arena, item.id, ends, wall));
 }
 
-/** A point can be measured from a wall if it lies over the sand. */
-function isBeside(arena: Arena, wall: Wall, at: PointM): boolean {
-  const { inM, alongM } = fromWall(arena, wall, at);
-  const points = pointsOnWall(arena, wall);
-  return inM >= 0 && alongM >= 0 && alongM <= points[points.length - 1]!.alongM;
-}
-
 /** A peg, square from the nearest wall. */
 export function pegWay(arena: Arena, peg: string, at: PointM): Way {
-  const wall = [...WALLS].sort((a, b) => fromWall(arena, a, at).inM - fromWall(arena, b, at).inM)[0]!;
+  const byNearness = [...WALLS].sort((a, b) => fromWall(arena, a, at).inM - fromWall(arena, b, at).inM);
+  const wall = byNearness.find(one => isBesideWall(arena, one, at)) ?? byNearness[0]!;
   const { inM, alongM } = fromWall(arena, wall, at);
   const { from, towards, fromM } = startInReach(arena, wall, [alongM]);
   const id = (what: string) => `peg ${peg}|${what}`;

@@ -1,11 +1,12 @@
 import { arenaLetters } from '../arena/arenaLetters';
-import type { Arena } from '../arena/arena';
+import { toWallM, type Arena } from '../arena/arena';
 import { arenaWalls } from '../arena/arenaWalls';
 import { pointAlong, distanceM, type PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { clippedAhead, NEAREST_M, seenFrom, shareOf, type Camera, type Seen, type PictureShare } from './camera';
 import type { Face, Tone } from './solid';
 import { solidOf } from './solidOf';
+import { thingFaces } from './thingSolid';
 import { above, type Spot } from './spot';
 
 /** What a picture is drawn of, in the order it is painted: what is farther is painted over by what is nearer. */
@@ -47,6 +48,7 @@ const LEAST_WORD = 0.012;
 export function eyePicture(camera: Camera, scene: Scene): EyePicture {
   const solid = [
     ...scene.items.flatMap(item => solidOf(item).faces.map(face => ({ face, of: item.id as string | null }))),
+    ...(scene.arena.standing ?? []).flatMap(thing => thingFaces(thing).map(face => ({ face, of: null }))),
     ...arenaWalls(scene.arena).flatMap(wall => wallFaces(wall).map(face => ({ face, of: null }))),
   ];
   const faces = solid.flatMap(({ face, of }) => {
@@ -90,8 +92,8 @@ function wordsOf({ arena, words = [] }: Scene): SceneWord[] {
 }
 
 /** Letters in the middle of the sand are nowhere to be seen. */
-const isAtAWall = ({ widthM, lengthM }: Arena, { xM, yM }: PointM) =>
-  xM <= 0 || yM <= 0 || xM >= widthM || yM >= lengthM;
+const isAtAWall = (arena: Arena, at: PointM) => toWallM(arena, at) <= AT_WALL_M;
+const AT_WALL_M = 0.2;
 
 /** A wall in pieces, so that what stands before a part of it is told from what stands behind. */
 function wallFaces([from, to]: readonly [PointM, PointM]): Face[] {

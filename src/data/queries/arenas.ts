@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Arena } from '@/core';
-import { readArenaMarks, type ArenaMarks } from '@/files/arenaMarks';
+import { arenaFault, type Arena, type PointM } from '@/core';
+import { readArenaMarks, shapeOf, type ArenaMarks } from '@/files/arenaMarks';
 import { and, asc, eq } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { arenas } from '../schema';
@@ -32,7 +32,8 @@ const COLUMNS = {
 type Row = Omit<NamedArena, 'marks' | 'archived'> & { marks: unknown; archivedAt: Date | null };
 
 function fromRow({ marks, archivedAt, ...arena }: Row): NamedArena {
-  return { ...arena, marks: readArenaMarks(marks), archived: archivedAt !== null };
+  const read = readArenaMarks(marks);
+  return { ...arena, ...shapeOf(read), marks: read, archived: archivedAt !== null };
 }
 
 /** Every arena of a yard, archived ones among them. */
@@ -68,9 +69,11 @@ export async function saveArena(tx: Transaction, yardId: string, { id, ...arena 
       const { widthM, lengthM, letters } = before;
       await keepFormer(tx, yardId, 'arena', id, { widthM, lengthM, letters });
     }
+    // An outline is of its size: sand of another size is a rectangle until somebody says otherwise.
+    const isOther = before?.outline && !(before.widthM === arena.widthM && before.lengthM === arena.lengthM);
     await tx
       .update(arenas)
-      .set(arena)
+      .set({ ...arena, ...(isOther ? { marks: { ...before.marks, outline: null } } : {}) })
       .where(and(eq(arenas.yardId, yardId), eq(arenas.id, id)));
   }
 }
@@ -86,8 +89,33 @@ export async function saveArenaMarks(
   arenaId: string,
   marks: ArenaMarks,
 ): Promise<void> {
+  const { outline } = marks;
+  const before = await findArena(tx, yardId, arenaId);
+  if (!before) return;
+  // An outline says how large the sand is; published letters belong to sand of their size.
+  const sized = outline ? sizeOf(outline, before) : {};
+  if (outline && !sameSize(before, { ...before, ...sized })) {
+    const { widthM, lengthM, letters } = before;
+    await keepFormer(tx, yardId, 'arena', arenaId, { widthM, lengthM, letters });
+  }
   await tx
     .update(arenas)
-    .set({ marks })
+    .set({ marks, ...sized })
     .where(and(eq(arenas.yardId, yardId), eq(arenas.id, arenaId)));
+}
+
+function sizeOf(outline: readonly PointM[], before: Arena): Pick<Arena, 'widthM' | 'lengthM' | 'letters'> {
+  const widthM = Math.max(...outline.map(({ xM }) => xM));
+  const lengthM = Math.max(...outline.map(({ yM }) => yM));
+  return { widthM, lengthM, letters: arenaFault({ ...before, widthM, lengthM }) ? 'none' : before.letters };
+}
+
+/** An arena as the core has it, without what a yard keeps of it besides. */
+export function arenaOf({ widthM, lengthM, letters, outline, ownLetters, standing }: Arena): Arena {
+  return {
+    ...{ widthM, lengthM, letters },
+    ...(outline ? { outline } : {}),
+    ...(ownLetters ? { ownLetters } : {}),
+    ...(standing ? { standing } : {}),
+  };
 }

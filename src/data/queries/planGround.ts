@@ -6,7 +6,7 @@ import {
   type PlanHorse,
   type YardRules,
 } from '@/core';
-import type { NamedArena } from './arenas';
+import { arenaOf, type NamedArena } from './arenas';
 import type { Horse } from './horses';
 import type { KitPiece } from './kit';
 
@@ -49,12 +49,13 @@ const leanRad = ({ leanDeg }: Pick<YardRules, 'leanDeg'>) => (leanDeg === null ?
  */
 export function planGround(
   name: string,
-  { widthM, lengthM, letters, marks }: NamedArena,
+  arena: NamedArena,
   horses: readonly Horse[],
   kit: KitAtHand | null,
   rules?: Pick<YardRules, 'leanDeg'>,
 ): PlanGround {
+  const { marks } = arena;
   const fall = marks.fall && { headingRad: headingFromFacing(marks.fall.facingDeg), percent: marks.fall.percent };
   const lean = rules ? { leanRad: leanRad(rules) } : {};
-  return { name, arena: { widthM, lengthM, letters }, fall, kit, ...lean, horses: planHorses(horses) };
+  return { name, arena: arenaOf(arena), fall, kit, ...lean, horses: planHorses(horses) };
 }

@@ -5,7 +5,7 @@ import { walkersOf } from '@/app/_server/settingSetup';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { present } from '@/data/present';
-import { listArenas } from '@/data/queries/arenas';
+import { arenaOf, listArenas } from '@/data/queries/arenas';
 import { listHorses } from '@/data/queries/horses';
 import { planHorse } from '@/data/queries/planGround';
 import type { Metadata } from 'next';
@@ -32,8 +32,8 @@ export default async function SandPage() {
         </EmptyState>
       ) : (
         <SandWalk
-          arenas={present(arenas).map(({ id, name, widthM, lengthM, letters }) => ({
-            ...{ id, name, arena: { widthM, lengthM, letters } },
+          arenas={present(arenas).map(one => ({
+            ...{ id: one.id, name: one.name, arena: arenaOf(one) },
           }))}
           horses={present(horses).map(horse => ({ id: horse.id, name: horse.name, horse: planHorse(horse) }))}
           walkers={walkers}

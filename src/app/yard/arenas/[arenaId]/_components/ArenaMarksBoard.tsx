@@ -7,39 +7,51 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import { Sand } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
-import type { PointM } from '@/core';
+import { arenaCorners, arenaWalls, distanceM, keptOutline, outlineFault, type PointM } from '@/core';
 import type { NamedArena } from '@/data/queries/arenas';
-import type { ArenaMarks } from '@/files/arenaMarks';
+import { shapeOf, type ArenaMarks } from '@/files/arenaMarks';
 import { Alert, Button, Group, SegmentedControl, TextInput } from '@mantine/core';
 import { useRef, useState, type PointerEvent } from 'react';
 import { saveArenaMarksAction } from '../../../actions';
 import classes from './ArenaMarksBoard.module.css';
+import { ArenaShape } from './ArenaShape';
+import { ArenaThingsList, OwnLettersList } from './ArenaThingsList';
 import { PlaceOnEarth } from './PlaceOnEarth';
 
-type Tool = 'patch' | 'entrance' | 'home' | 'fall';
+type Tool = 'patch' | 'entrance' | 'home' | 'fall' | 'thing' | 'letter' | 'corner';
 
 const TOOLS: { value: Tool; label: string }[] = [
   { value: 'patch', label: 'A bad patch' },
   { value: 'entrance', label: 'The entrance' },
   { value: 'home', label: 'The way home' },
   { value: 'fall', label: 'The fall' },
+  { value: 'thing', label: 'Something that stands there' },
+  { value: 'letter', label: 'A letter' },
+  { value: 'corner', label: 'A corner' },
 ];
 const HINTS: Record<Tool, string> = {
   patch: 'Tap the sand where it is deep, hard, wet or slipping.',
   entrance: 'Tap the wall where one comes in.',
   home: 'Tap towards the stable: horses draw on that way by themselves.',
   fall: 'Tap the side that lies lowest: the way water would run.',
+  thing: 'Tap where a pillar, a tree, a gate or a mounting block stands.',
+  letter: 'Tap the wall where a letter of your own stands.',
+  corner: 'Press a corner of the sand and drag it where it is.',
 };
 const NEW_PATCH_RADIUS_M = 2;
 const USUAL_FALL_PERCENT = 1.5;
 
 /** What is marked on an arena's sand; every mark is kept as it is made, and can be typed and taken away. */
-export function ArenaMarksBoard({ arena }: { arena: NamedArena }) {
-  const [marks, setMarks] = useState(arena.marks);
+export function ArenaMarksBoard(props: { arena: NamedArena }) {
+  const [marks, setMarks] = useState(props.arena.marks);
   const [tool, setTool] = useState<Tool>('patch');
   const [problem, setProblem] = useState<string | null>(null);
+  const { say } = useLengths();
   const sand = useRef<SVGSVGElement>(null);
+  // The drawing is of what is marked: its outline too.
+  const arena = { ...props.arena, ...shapeOf(marks), ...sizeIn(marks, props.arena), marks };
   const view = sandView(arena, 'along');
+  const [held, setHeld] = useState<number | null>(null);
   const saves = useRef(Promise.resolve());
 
   /** Saves follow each other, so that the last one made is the last one kept. */
@@ -52,12 +64,31 @@ export function ArenaMarksBoard({ arena }: { arena: NamedArena }) {
       );
     });
   };
-  const tapped = (event: PointerEvent<SVGSVGElement>) => {
-    const svg = sand.current;
-    const matrix = svg?.getScreenCTM();
-    if (!svg || !matrix) return;
+  const placeOf = (event: PointerEvent): PointM | null => {
+    const matrix = sand.current?.getScreenCTM();
+    if (!matrix) return null;
     const paper = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    save(marked(arena, marks, tool, view.toSand({ x: paper.x, y: paper.y })));
+    return view.toSand({ x: paper.x, y: paper.y });
+  };
+  const corners = arenaCorners(arena);
+  const pressed = (event: PointerEvent) => {
+    const at = placeOf(event);
+    if (tool !== 'corner' || !at) return;
+    const near = corners.findIndex(corner => distanceM(corner, at) < NEAR_CORNER_M);
+    setHeld(near < 0 ? null : near);
+    if (near >= 0) event.currentTarget.setPointerCapture(event.pointerId);
+  };
+  const tapped = (event: PointerEvent) => {
+    const at = placeOf(event);
+    if (!at) return;
+    if (tool !== 'corner') return save(marked(arena, marks, tool, at));
+    if (held === null) return;
+    setHeld(null);
+    const to = { xM: Math.round(at.xM * 10) / 10, yM: Math.round(at.yM * 10) / 10 };
+    const next = corners.map((corner, index) => (index === held ? to : corner));
+    const fault = outlineFault(next);
+    setProblem(fault && say(fault));
+    if (fault === null) save({ ...marks, outline: keptOutline(next).outline });
   };
 
   return (
@@ -71,22 +102,39 @@ export function ArenaMarksBoard({ arena }: { arena: NamedArena }) {
         />
         <p className={classes.quiet}>
           {HINTS[tool]}{' '}
-          <Button
-            size="compact-sm"
-            variant="default"
-            onClick={() => save(marked(arena, marks, tool, placeByKey(arena)))}
-          >
-            Or put it at the far end, and type it right
-          </Button>
+          {tool !== 'corner' && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() => save(marked(arena, marks, tool, placeByKey(arena)))}
+            >
+              Or put it at the far end, and type it right
+            </Button>
+          )}
         </p>
-        <div onPointerUp={event => tapped(event as unknown as PointerEvent<SVGSVGElement>)} className={classes.sand}>
+        <div onPointerDown={pressed} onPointerUp={tapped} className={classes.sand} data-tool={tool}>
           <Sand ref={sand} arena={arena} view={view} label={`${arena.name}, seen from above, with what is marked`}>
             <MarksDrawing arena={arena} marks={marks} />
+            {tool === 'corner' &&
+              corners.map((corner, index) => {
+                const { x, y } = view.toPaper(corner);
+                return (
+                  <g key={index}>
+                    <circle cx={x} cy={y} r="1" className={classes.corner} data-held={held === index || undefined} />
+                    <text x={x} y={y} dy="0.35em" className={classes.words}>
+                      {index + 1}
+                    </text>
+                  </g>
+                );
+              })}
           </Sand>
         </div>
       </div>
       <div className={classes.cards}>
         <MarkList marks={marks} onChange={save} />
+        <ArenaThingsList marks={marks} onChange={save} />
+        <OwnLettersList marks={marks} onChange={save} />
+        <ArenaShape arena={arena} marks={marks} onChange={save} />
         <PlaceOnEarth place={marks.place} onChange={place => save({ ...marks, place })} />
       </div>
       {problem && (
@@ -99,6 +147,17 @@ export function ArenaMarksBoard({ arena }: { arena: NamedArena }) {
       )}
     </div>
   );
+}
+
+const NEW_THING_RADIUS_M = 0.3;
+const LETTERS = [...'ABCDEFGHIKLMNPQRSTUVWXYZ'];
+/** A corner is taken hold of so near to it, metres. */
+const NEAR_CORNER_M = 2.5;
+
+/** How large the sand is by its outline; as it was where it has none. */
+function sizeIn({ outline }: ArenaMarks, { widthM, lengthM }: NamedArena): { widthM: number; lengthM: number } {
+  if (!outline) return { widthM, lengthM };
+  return { widthM: Math.max(...outline.map(({ xM }) => xM)), lengthM: Math.max(...outline.map(({ yM }) => yM)) };
 }
 
 /** Where a mark goes that no finger placed: at the far end, a little inside. */
@@ -114,6 +173,17 @@ function marked(arena: NamedArena, marks: ArenaMarks, tool: Tool, tap: PointM): 
       const patch = { id: newId(), at, radiusM: NEW_PATCH_RADIUS_M, words: 'bad ground' };
       return { ...marks, patches: [...marks.patches, patch] };
     }
+    case 'thing': {
+      const thing = { kind: 'pillar' as const, name: null, at, radiusM: NEW_THING_RADIUS_M };
+      return { ...marks, standing: [...marks.standing, thing] };
+    }
+    case 'letter': {
+      const taken = marks.ownLetters.map(one => one.letter);
+      const letter = LETTERS.find(one => !taken.includes(one));
+      return letter ? { ...marks, ownLetters: [...marks.ownLetters, { letter, at: atWall(arena, at) }] } : marks;
+    }
+    case 'corner':
+      return marks;
     case 'entrance':
       return { ...marks, entrance: atWall(arena, at) };
     case 'home':
@@ -127,14 +197,14 @@ function marked(arena: NamedArena, marks: ArenaMarks, tool: Tool, tap: PointM): 
 }
 
 /** The nearest place on the walls. */
-function atWall({ widthM, lengthM }: NamedArena, { xM, yM }: PointM): PointM {
-  const sides = [
-    { offM: xM, at: { xM: 0, yM } },
-    { offM: widthM - xM, at: { xM: widthM, yM } },
-    { offM: yM, at: { xM, yM: 0 } },
-    { offM: lengthM - yM, at: { xM, yM: lengthM } },
-  ];
-  return sides.reduce((a, b) => (b.offM < a.offM ? b : a)).at;
+function atWall(arena: NamedArena, point: PointM): PointM {
+  const places = arenaWalls(arena).map(([from, to]) => {
+    const [dx, dy] = [to.xM - from.xM, to.yM - from.yM];
+    const share = ((point.xM - from.xM) * dx + (point.yM - from.yM) * dy) / (dx * dx + dy * dy);
+    const on = Math.min(1, Math.max(0, share));
+    return { xM: Math.round((from.xM + on * dx) * 100) / 100, yM: Math.round((from.yM + on * dy) * 100) / 100 };
+  });
+  return places.reduce((a, b) => (distanceM(b, point) < distanceM(a, point) ? b : a));
 }
 
 /** The way from the middle to a point, as a facing to the nearest five degrees. */

@@ -1,6 +1,6 @@
 import { pointAlong, type PointM } from '../geometry/pointM';
-import type { Item } from '../items/item';
-import { STAND_DEPTH_M } from '../items/footprint';
+import type { Item } from './item';
+import { STAND_DEPTH_M } from './footprint';
 
 /** What of an item is in the way: a bar on the ground or above it, from end to end, or a point. */
 export type Bar = { from: PointM; to: PointM };

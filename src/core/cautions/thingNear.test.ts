@@ -1,0 +1,49 @@
+import type { Arena } from '../arena/arena';
+import { isChainInside } from '../geometry/insideArena';
+import { itemsOutside } from '../items/itemsOutside';
+import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import { testFence, testLayout } from '../layout/testLayout';
+import { layoutCautions } from './layoutCautions';
+
+const pillarAt = (xM: number, yM: number, radiusM = 0.3): Arena => ({
+  ...{ widthM: 30, lengthM: 60, letters: 'none' as const },
+  standing: [{ kind: 'pillar', name: null, at: { xM, yM }, radiusM }],
+});
+const cautionsOn = (arena: Arena, items = [testFence('a', 10, 14, 0), testFence('b', 10, 34, 0)]) => {
+  const layout = testLayout(items, { arena });
+  return layoutCautions(layout, reckonLayout(layout)).filter(({ code }) => code === 'thing-near');
+};
+
+it.each([
+  // The line runs at 10 m: 1.1 m beside a pillar whose edge is 1.1 m away, and 0.5 m beside a nearer one.
+  [11.4, 24, 'warn', 'The line from fence 1 to fence 2 passes 1.1 m from the pillar; 1.2 m is usual.'],
+  [10.8, 24, 'stop', 'The line from fence 1 to fence 2 passes 0.50 m from the pillar; 1.2 m is usual.'],
+])('a pillar at %p m across is a %p', (xM, yM, level, text) => {
+  expect(cautionsOn(pillarAt(xM, yM))).toEqual([expect.objectContaining({ level, text })]);
+});
+
+it('says nothing of a pillar with room round it, and stops a fence that lands at one', () => {
+  expect(cautionsOn(pillarAt(11.6, 24))).toEqual([]);
+  expect(cautionsOn(pillarAt(10, 36.5))[0]).toMatchObject({ level: 'stop', text: 'Fence 2 lands at the pillar.' });
+  expect(cautionsOn(pillarAt(10, 40))).toEqual([]);
+});
+
+it('a fence that a pillar stands in does not lie on the sand', () => {
+  const fence = testFence('a', 10, 20, 0);
+  expect(itemsOutside(pillarAt(11, 20), [fence])).toEqual([fence]);
+  expect(itemsOutside(pillarAt(12.6, 20), [fence])).toEqual([]);
+});
+
+it('a natural track goes round a pillar where it can', () => {
+  const items = [testFence('a', 8, 20, 0), testFence('b', 22, 20, 180)];
+  const chainOn = (arena: Arena) => {
+    const { legs } = reckonLayout(testLayout(items, { arena }))[0] as ReckonedItemTrack;
+    return legs[0]!;
+  };
+  const free = chainOn({ widthM: 30, lengthM: 60, letters: 'none' });
+  // The pillar is put on the turn that is ridden without one.
+  const on = free.chain.segments[1]!.start.at;
+  const round = chainOn(pillarAt(on.xM, on.yM + 2));
+  expect(round.chain).not.toEqual(free.chain);
+  if (round.instead === null) expect(isChainInside(pillarAt(on.xM, on.yM + 2), round.chain)).toBe(true);
+});

@@ -1,0 +1,60 @@
+import { thingWords } from '../arena/thingWords';
+import { ridingPose } from '../items/footprint';
+import { nearestOnChain } from '../geometry/chain';
+import { pointAlong } from '../geometry/pointM';
+import { barOf, toBarM } from '../items/bar';
+import { ROUNDING } from './cautionLimits';
+import { allLegs, called, fromTo, itemTracks, metres, riddenItem, sentence, type CautionRule } from './cautionRule';
+import { ringMoves } from './mendMoves';
+import { NOWHERE, type Caution } from './caution';
+
+/** A line keeps so far from what stands on the sand, and never comes nearer than half of it (common practice, no source). */
+const BESIDE_LINE_M = 1.2;
+/** Behind a fence nothing stands so near, on the line it is ridden by (common practice, no source). */
+const BEHIND_FENCE_M = 3;
+
+/** A line that passes too near to what stands on the sand for good, or a fence that lands at it. */
+export const thingNear: CautionRule = {
+  code: 'thing-near',
+  find: context => {
+    const { standing = [] } = context.layout.arena;
+    if (standing.length === 0) return [];
+    const beside = allLegs(context).flatMap(({ leg, plan, index }): Caution[] =>
+      standing.flatMap(thing => {
+        const awayM = nearestOnChain(leg.chain, thing.at).awayM - thing.radiusM;
+        if (awayM >= BESIDE_LINE_M - ROUNDING) return [];
+        return [
+          {
+            ...{ code: 'thing-near', level: awayM < BESIDE_LINE_M / 2 ? 'stop' : 'warn', items: [leg.from, leg.to] },
+            place: { track: plan.id, part: index },
+            text: `The line ${fromTo(context, leg)} passes ${metres(Math.max(0, awayM))} from ${thingWords(thing)}; ${BESIDE_LINE_M} m is usual.`,
+            mend: 'Ride it another way, or move one of the two.',
+          },
+        ];
+      }),
+    );
+    const landings = itemTracks(context).flatMap(({ plan }): Caution[] => {
+      const last = plan.through[plan.through.length - 1]!;
+      const item = riddenItem(context.layout, last.item);
+      if (item?.kind !== 'fence') return [];
+      const { at, headingRad } = ridingPose(item, last.reversed);
+      const zone = { from: at, to: pointAlong(at, headingRad, item.spreadM / 2 + BEHIND_FENCE_M) };
+      return standing.flatMap(thing =>
+        toBarM(thing.at, zone) - thing.radiusM < BESIDE_LINE_M - ROUNDING &&
+        toBarM(thing.at, barOf(item)) >= thing.radiusM
+          ? [
+              {
+                ...{ code: 'thing-near', level: 'stop', items: [item.id], place: NOWHERE },
+                text: sentence(`${called(context, item.id)} lands at ${thingWords(thing)}.`),
+                mend: 'Move it, or ride it the other way.',
+              },
+            ]
+          : [],
+      );
+    });
+    return [...beside, ...landings];
+  },
+  mends: function* ({ layout }, { items }) {
+    for (const item of [...items].reverse()) yield* ringMoves(layout, item, 1, 6);
+  },
+};

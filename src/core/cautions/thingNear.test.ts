@@ -1,4 +1,5 @@
 import type { Arena } from '../arena/arena';
+import { poseAt } from '../geometry/chain';
 import { isChainInside } from '../geometry/insideArena';
 import { itemsOutside } from '../items/itemsOutside';
 import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
@@ -18,7 +19,7 @@ it.each([
   // The line runs at 10 m: 1.1 m beside a pillar whose edge is 1.1 m away, and 0.5 m beside a nearer one.
   [11.4, 24, 'warn', 'The line from fence 1 to fence 2 passes 1.1 m from the pillar; 1.2 m is usual.'],
   [10.8, 24, 'stop', 'The line from fence 1 to fence 2 passes 0.50 m from the pillar; 1.2 m is usual.'],
-])('a pillar at %p m across is a %p', (xM, yM, level, text) => {
+])('a pillar %p m across and %p m up is a %p', (xM, yM, level, text) => {
   expect(cautionsOn(pillarAt(xM, yM))).toEqual([expect.objectContaining({ level, text })]);
 });
 
@@ -42,8 +43,10 @@ it('a natural track goes round a pillar where it can', () => {
   };
   const free = chainOn({ widthM: 30, lengthM: 60, letters: 'none' });
   // The pillar is put on the turn that is ridden without one.
-  const on = free.chain.segments[1]!.start.at;
-  const round = chainOn(pillarAt(on.xM, on.yM + 2));
-  expect(round.chain).not.toEqual(free.chain);
-  if (round.instead === null) expect(isChainInside(pillarAt(on.xM, on.yM + 2), round.chain)).toBe(true);
+  const { at } = poseAt(free.chain, free.chain.lengthM / 2);
+  const pillared = pillarAt(at.xM, at.yM);
+  const round = chainOn(pillared);
+  expect(round.instead).toBeNull();
+  expect(isChainInside(pillared, round.chain)).toBe(true);
+  expect(isChainInside(pillared, free.chain)).toBe(false);
 });

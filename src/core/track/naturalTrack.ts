@@ -112,15 +112,49 @@ function widestOfKind(finder: Finder, sides: readonly [Side, Side], leastM: numb
   radii.sort((a, b) => b - a);
   for (const radiusM of radii) {
     const track = feasible(finder, sides, radiusM);
-    if (track) return track;
+    if (track && isBareBox(finder.arena)) return track;
+    // Beside walls aslant and things that stand there a wider one may fit that no radius in closed form tells.
+    if (track) return searched(finder, sides, radiusM, limitM) ?? track;
+  }
+  return isBareBox(finder.arena) ? null : searched(finder, sides, leastM, limitM);
+}
+
+const isBareBox = ({ outline, standing }: Arena) => !outline && !standing;
+
+/** How finely radii are tried where none is told in closed form, and how often the first that fits is closed in on. */
+const TRIED_SHARE = 0.96;
+const CLOSED_IN = 14;
+
+/** The largest radius over one and up to another at which a track fits, as far as trying tells; null where none was found. */
+function searched(finder: Finder, sides: readonly [Side, Side], overM: number, limitM: number): CscTrack | null {
+  let tooWideM = limitM;
+  for (let radiusM = Math.min(limitM, TRIED_FROM_M); radiusM > Math.max(overM, TRIED_TO_M); radiusM *= TRIED_SHARE) {
+    let best = feasible(finder, sides, radiusM);
+    if (!best) {
+      tooWideM = radiusM;
+      continue;
+    }
+    for (let round = 0; round < CLOSED_IN; round += 1) {
+      const middleM = (best.radiusM + tooWideM) / 2;
+      const track = feasible(finder, sides, middleM);
+      if (track) best = track;
+      else tooWideM = middleM;
+    }
+    return best;
   }
   return null;
 }
 
+/** No arena has room for wider turns than this beside what stands in it. */
+const TRIED_FROM_M = 60;
+/** Nobody rides a turn as tight as this. */
+const TRIED_TO_M = 1.5;
+
 function feasible({ from, to, arena }: Finder, sides: readonly [Side, Side], radiusM: number): CscTrack | null {
   const track = cscTrack(from, to, sides, radiusM);
   if (!track || track.firstTurnRad + track.secondTurnRad > MOST_TURN_RAD + TURN_ROUNDING_RAD) return null;
-  return isCscInside(arena, from, to, track) ? track : null;
+  if (!isCscInside(arena, from, to, track)) return null;
+  return isBareBox(arena) || isChainInside(arena, cscChain(from, track)) ? track : null;
 }
 
 type Vector = { x: number; y: number };

@@ -93,7 +93,7 @@ export function layoutShapes(
   const box = `M${arenaCorners(arena).map(at).join('L')}Z`;
   return [
     pathShape(box, { stroke: '#000', strokeM: 0.12, fill: '#fff' }),
-    ...arenaLines(arena).map(({ from, to }) =>
+    ...(arena.outline ? [] : arenaLines(arena)).map(({ from, to }) =>
       pathShape(`M${at(from)}L${at(to)}`, { stroke: '#bbb', strokeM: 0.04, dashM: 0.5 }),
     ),
     ...arenaLetters(arena).map(({ letter, at: place }) =>

@@ -54,7 +54,8 @@ export function Sand({ arena, view, label, children, ref, className, box, textM:
       viewBox={`${shown.x} ${shown.y} ${shown.width} ${shown.height}`}
     >
       <path d={wallPath(arena, view)} className={classes.surface} />
-      {arenaLines(arena).map(({ name, from, to }) => {
+      {/* Centre and quarter lines are those of a rectangle. */}
+      {(arena.outline ? [] : arenaLines(arena)).map(({ name, from, to }) => {
         const a = view.toPaper(from);
         const b = view.toPaper(to);
         return <line key={name} x1={a.x} y1={a.y} x2={b.x} y2={b.y} className={classes.line} data-line={name} />;

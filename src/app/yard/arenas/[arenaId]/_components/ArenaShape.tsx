@@ -42,7 +42,7 @@ export function ArenaShape({ arena, marks, onChange }: ArenaShapeProps) {
         <ol className={classes.corners}>
           {corners.map((corner, index) => (
             <li key={index}>
-              <Group gap="xs" align="flex-end" wrap="nowrap">
+              <div className={classes.cornerRow}>
                 <LengthField
                   label={`Corner ${index + 1}, across`}
                   lengthM={corner.xM}
@@ -71,7 +71,7 @@ export function ArenaShape({ arena, marks, onChange }: ArenaShapeProps) {
                     Take away
                   </Button>
                 )}
-              </Group>
+              </div>
             </li>
           ))}
         </ol>

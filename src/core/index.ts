@@ -598,3 +598,8 @@ export { fitLayout, fitSteps, type Fit, type FitStep, type FitWish } from './fit
 export type { FitReading, FitWord, LegFit } from './fit/fitReading';
 export { piecesOf, type FitMove, type FitPiece } from './fit/pieces';
 export { fittedPlan } from './plan/fittedPlan';
+export { isKept, refitLayout, type Refit, type RefitHow, type RefitLeg } from './fit/refitLayout';
+export { refittedPlan } from './plan/refittedPlan';
+export { composeSteps, type ComposeStep, type ComposeWish, type Proposal } from './compose/composeCourse';
+export type { Stroke, StrokeKind } from './compose/courseDraft';
+export { composedPlan } from './plan/composedPlan';

@@ -35,15 +35,20 @@ export type FitProblem = {
   counts: FitCounts;
 };
 
-/** The problem of a layout as it stands, each leg in the count that is asked or that serves best. */
-export function fitProblem(layout: Layout, pieces: readonly FitPiece[], horseIds: readonly string[]): FitProblem {
+/** The problem of a layout as it stands, each leg in the count that is given, or that is asked or serves best. */
+export function fitProblem(
+  layout: Layout,
+  pieces: readonly FitPiece[],
+  horseIds: readonly string[],
+  given?: FitCounts,
+): FitProblem {
   const at = new Map(pieces.flatMap((piece, index) => piece.itemIds.map(id => [id, index] as const)));
   const legs = fitLegs(layout, horseIds);
   const legPieces = legs.map(({ from, to, gapFrom }) => [
     ...new Set([from, to, ...(gapFrom === null ? [] : [gapFrom])].map(id => at.get(id)!)),
   ]);
   const itemOf = itemsOf(layout);
-  const counts = legs.map(leg => countsByCost(leg, legAsRidden(layout, leg, itemOf))[0] ?? null);
+  const counts = given ?? legs.map(leg => countsByCost(leg, legAsRidden(layout, leg, itemOf))[0] ?? null);
   return { layout, pieces, legs, legPieces, counts };
 }
 

@@ -1,7 +1,7 @@
 import type { CautionLimits } from '../cautions/cautionLimits';
 import { CAUTION_RULES } from '../cautions/layoutCautions';
 import type { Layout } from '../layout/layout';
-import { layoutReckoner } from '../layout/reckonLayout';
+import { layoutReckoner, reckonLayout } from '../layout/reckonLayout';
 
 /** A caution that must not come about: what it says of what, and the items it is about. */
 type Alarm = { key: string; items: readonly string[] };
@@ -42,4 +42,19 @@ export function soundness(first: Layout, limits: CautionLimits): (layout: Layout
 function whoseIs(code: string, text: string): string {
   const isRead = code === 'between' || code === 'too-tight' || code === 'too-far';
   return isRead ? (/ for (.+?)\.$/.exec(text)?.[1] ?? '') : '';
+}
+
+/** How many cautions of level stop and warn a layout has, by what they are. */
+export function alarmCodes(layout: Layout, limits: CautionLimits): Map<string, number> {
+  const tracks = reckonLayout(layout);
+  const counts = new Map<string, number>();
+  const add = (code: string) => counts.set(code, (counts.get(code) ?? 0) + 1);
+  for (const track of tracks)
+    if (track.kind === 'items')
+      for (const { readings } of track.legs) for (const { cannot } of readings) if (cannot) add(COUNTED);
+  for (const rule of CAUTION_RULES) {
+    if (rule.code === COUNTED) continue;
+    for (const { code, level } of rule.find({ layout, tracks, limits })) if (level !== 'note') add(code);
+  }
+  return counts;
 }

@@ -1,4 +1,5 @@
 import { present } from '@/data/present';
+import { arenaOf, listArenas } from '@/data/queries/arenas';
 import { listHorses } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
 import { listKit } from '@/data/queries/kit';
@@ -62,6 +63,9 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
       revision={layout.revision}
       plan={layout.plan}
       arena={layout.arena}
+      arenas={present(await listArenas(db, yard.id))
+        .filter(({ id }) => id !== layout.arena.id)
+        .map(one => ({ id: one.id, name: one.name, arena: arenaOf(one) }))}
       horses={horses}
       pairs={present(await listPairs(db, yard.id)).map(({ id, horseId, horseName, riderName }) => ({
         ...{ id, horseId },

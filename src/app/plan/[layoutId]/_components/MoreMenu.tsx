@@ -4,8 +4,10 @@ import { ActionIcon, Menu } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
 import Link from 'next/link';
 
+type MoreMenuProps = { layoutId: string; onSelectAll: () => void; onRefit: () => void; onCompose: () => void };
+
 /** What is seldom done with a layout. */
-export default function MoreMenu({ layoutId, onSelectAll }: { layoutId: string; onSelectAll: () => void }) {
+export default function MoreMenu({ layoutId, onSelectAll, onRefit, onCompose }: MoreMenuProps) {
   return (
     <Menu position="bottom-end">
       <Menu.Target>
@@ -24,6 +26,8 @@ export default function MoreMenu({ layoutId, onSelectAll }: { layoutId: string; 
           Save as a drawing (SVG)
         </Menu.Item>
         <Menu.Item onClick={onSelectAll}>Select everything</Menu.Item>
+        <Menu.Item onClick={onCompose}>Compose a course</Menu.Item>
+        <Menu.Item onClick={onRefit}>Take it to another arena</Menu.Item>
         <Menu.Item component={Link} href="/plan/keys">
           Keys
         </Menu.Item>

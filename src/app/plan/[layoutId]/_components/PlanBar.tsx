@@ -57,6 +57,8 @@ type PlanBarProps = {
   onCautions: () => void;
   onTeach: () => void;
   onSelectAll: () => void;
+  onRefit: () => void;
+  onCompose: () => void;
   onRide: () => void;
   onWalk: () => void;
   onCall: () => void;
@@ -104,7 +106,12 @@ export function PlanBar(props: PlanBarProps) {
         <LinkButton href={`/set/${layoutId}`} size="xs" variant="default">
           Set it out
         </LinkButton>
-        <MoreMenu layoutId={layoutId} onSelectAll={props.onSelectAll} />
+        <MoreMenu
+          layoutId={layoutId}
+          onSelectAll={props.onSelectAll}
+          onRefit={props.onRefit}
+          onCompose={props.onCompose}
+        />
       </Group>
     </div>
   );

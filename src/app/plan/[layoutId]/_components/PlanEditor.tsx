@@ -34,6 +34,7 @@ import dynamic from 'next/dynamic';
 import { useCallback, useState } from 'react';
 import { dropDraft } from '../_state/draft';
 import { nudgeM } from '../_state/planKeys';
+import type { OtherArena } from '../_fit/RefitModal';
 import { useFit } from '../_fit/useFit';
 import { useFittedChange } from '../_fit/useFittedChange';
 import { NOTHING_SELECTED, standing, type LegPlace, type Selection, type Pointed } from '../_state/selection';
@@ -65,6 +66,8 @@ const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
 const FlatCallSheet = dynamic(() => import('@/components/CallSheet/FlatCallSheet'), { ssr: false });
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
 const TeachNow = dynamic(() => import('./TeachNow'), { ssr: false });
+const ComposeModal = dynamic(() => import('../_fit/ComposeModal'), { ssr: false });
+const RefitModal = dynamic(() => import('../_fit/RefitModal'), { ssr: false });
 const KeepOnShelf = dynamic(() => import('./KeepOnShelf'), { ssr: false });
 
 type PlanEditorProps = {
@@ -73,6 +76,8 @@ type PlanEditorProps = {
   revision: number;
   plan: Plan;
   arena: NamedArena;
+  /** The yard’s other arenas. */
+  arenas: OtherArena[];
   horses: Horse[];
   /** Those who may ride it. */
   pairs: TeachPair[];
@@ -112,7 +117,7 @@ export function PlanEditor(props: PlanEditorProps) {
   const [walkedM, setWalkedM] = useState<number | null>(null);
   const [playing, setPlaying] = useState(false);
   const [saddle, setSaddle] = useState(false);
-  const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | 'teach' | null>(null);
+  const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | 'teach' | 'refit' | 'compose' | null>(null);
   const [adding, setAdding] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const [part, setPart] = useState<PanelPart>('numbers');
@@ -256,6 +261,8 @@ export function PlanEditor(props: PlanEditorProps) {
         onCautions={() => setPart('cautions')}
         onTeach={() => setOpen('teach')}
         onSelectAll={() => setSelected({ ids: things, leg: null })}
+        onRefit={() => setOpen('refit')}
+        onCompose={() => setOpen('compose')}
         onRide={toggleRiding}
         onWalk={walk}
         onCall={() => setOpen('call')}
@@ -385,6 +392,8 @@ export function PlanEditor(props: PlanEditorProps) {
           onClose={() => setOpen(null)}
         />
       )}
+      {open === 'refit' && <RefitModal {...{ controls }} arenas={props.arenas} onClose={() => setOpen(null)} />}
+      {open === 'compose' && <ComposeModal {...{ controls }} onClose={() => setOpen(null)} />}
       {open === 'keep' && (
         <KeepOnShelf items={itemsOf(resolved, selectedIds)} tracks={layout.tracks} onClose={() => setOpen(null)} />
       )}

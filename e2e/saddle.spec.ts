@@ -49,11 +49,8 @@ test('a rider at home rides the course through on a phone', async ({ demoYard, b
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   const page = await phone.newPage();
   await page.goto(`${demoYard.url}/ride`);
-  const course = await page
-    .getByRole('link', { name: /the course/ })
-    .first()
-    .getAttribute('href');
-  await page.goto(`${demoYard.url}${course!.replace(/\/(record|end)$/, '')}/end`);
+  const lesson = await page.locator('a[href^="/ride/lessons/"]:not([href$="/new"])').first().getAttribute('href');
+  await page.goto(`${demoYard.url}${/^\/ride\/lessons\/[^/]+/.exec(lesson!)![0]}/end`);
   await page.locator('a[href*="/for/"]').first().click();
   await expect(page.getByRole('img', { name: /^From the saddle, 12 m before fence 1/ }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Ride it through from the saddle' }).first().tap();

@@ -8,7 +8,7 @@ import { composeCourses, composeSteps, courseDifference, LEAST_DIFFERENCE, type 
 
 const wishOf = (changes: Partial<ComposeWish>): ComposeWish => ({
   ...{ arena: { widthM: 35, lengthM: 65, letters: 'none' }, horses: [testHorse('H', 3.6)], school: 'whole-stride' },
-  ...{ fences: 6, heightM: 0.7, kit: null, standing: [], seed: 1 },
+  ...{ fall: null, fences: 6, heightM: 0.7, kit: null, standing: [], seed: 1 },
   ...changes,
 });
 

@@ -1,4 +1,5 @@
 import type { Arena } from '../arena/arena';
+import type { Fall } from '../arena/fall';
 import { distanceM, pointAlong } from '../geometry/pointM';
 import type { Fence, FenceForm } from '../items/item';
 import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse, type PlannedLeg } from '../layout/layout';
@@ -23,6 +24,8 @@ export type DraftWish = {
   fences: number;
   heightM: number;
   leanRad?: number | null;
+  /** How the sand falls; null where it lies level. */
+  fall: Fall | null;
 };
 
 /** To come in on and to land on, before the first and behind the last fence of a lane, metres. */
@@ -70,7 +73,7 @@ export function courseDraft(
 /** So many strokes are thrown for one course. */
 const MOST_TRIES = 60;
 
-function layoutOf({ arena, school, horses, leanRad }: DraftWish, fences: Fence[], legs: PlannedLeg[]): Layout {
+function layoutOf({ arena, school, horses, leanRad, fall }: DraftWish, fences: Fence[], legs: PlannedLeg[]): Layout {
   const track: ItemTrack = {
     ...{ kind: 'items', id: 'course', name: null, gait: 'course-canter', passes: 1 },
     through: fences.map(({ id }) => ({ item: id, reversed: false })),
@@ -78,7 +81,7 @@ function layoutOf({ arena, school, horses, leanRad }: DraftWish, fences: Fence[]
     course: { speedMPerMin: SPEED_M_PER_MIN, startM: TO_START_M, finishM: TO_START_M },
   };
   return {
-    ...{ name: 'course', arena, fall: null, school, items: fences, tracks: [track], horses: [...horses], kit: null },
+    ...{ name: 'course', arena, fall, school, items: fences, tracks: [track], horses: [...horses], kit: null },
     ...(leanRad === undefined ? {} : { leanRad }),
   };
 }

@@ -5,7 +5,7 @@ import { EMPTY_PLAN } from './plan';
 
 const [proposal] = composeCourses({
   ...{ arena: { widthM: 35, lengthM: 65, letters: 'none' }, horses: [testHorse('H', 3.6)], school: 'whole-stride' },
-  ...{ fences: 5, heightM: 0.7, kit: null, standing: [], seed: 2 },
+  ...{ fall: null, fences: 5, heightM: 0.7, kit: null, standing: [], seed: 2 },
 });
 
 it('takes the place of what lay there; a fence that stands is one of the course and keeps its name', () => {

@@ -108,9 +108,17 @@ export default function ComposeModal({ controls, onClose }: ComposeModalProps) {
 }
 
 /** What a course is composed for: the horses, the sand, the kit and what stands of a layout. */
-function wishFor({ arena, horses, school, kit, items, leanRad }: Layout): Omit<ComposeWish, 'fences' | 'heightM'> {
+function wishFor({
+  arena,
+  fall,
+  horses,
+  school,
+  kit,
+  items,
+  leanRad,
+}: Layout): Omit<ComposeWish, 'fences' | 'heightM'> {
   return {
-    ...{ arena, school, kit, standing: items, horses: horses.length > 0 ? horses : [USUAL_HORSE] },
+    ...{ arena, fall, school, kit, standing: items, horses: horses.length > 0 ? horses : [USUAL_HORSE] },
     ...(leanRad === undefined ? {} : { leanRad }),
   };
 }

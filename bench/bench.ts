@@ -16,6 +16,7 @@ import {
 } from '@/core';
 import { svgPathProperties } from 'svg-path-properties';
 import { benchDrag } from './dragBench';
+import { benchFit } from './fitBench';
 import { benchScripts } from './scriptBench';
 import { benchSeason } from './seasonBench';
 
@@ -143,6 +144,11 @@ async function reportDrag(): Promise<void> {
   );
   report('the same: from frame to frame', `${drag.intervalMs.toFixed(1)} ms`, '20 ms', drag.intervalMs <= 20);
 }
+
+const { fitMs, composeMs, eyeMs } = benchFit();
+report('fit 12 fences for 6 horses', `${fitMs.toFixed(0)} ms`, '1 s', fitMs <= 1000);
+report('three courses of eight for 3 horses', `${(composeMs / 1000).toFixed(2)} s`, '5 s', composeMs <= 5000);
+report('a picture from the saddle, 12 fences, before it is painted', `${eyeMs.toFixed(2)} ms`, '8 ms', eyeMs <= 8);
 
 /** Needs the built application (npm run build) and Chromium. */
 void benchSeason(report).then(reportScripts).then(reportDrag);

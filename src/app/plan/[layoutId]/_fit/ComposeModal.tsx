@@ -47,7 +47,7 @@ export default function ComposeModal({ controls, onClose }: ComposeModalProps) {
   };
   const said = answer.kind === 'done' || answer.kind === 'running' ? answer.said : null;
   return (
-    <Modal opened onClose={onClose} title="Compose a course" size="xl" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Modal opened onClose={onClose} title="Compose a course" size="70rem" closeButtonProps={{ 'aria-label': 'Close' }}>
       <Stack gap="sm">
         <Text size="sm">
           For {layout.horses.length === 0 ? 'a horse of 160 cm' : layout.horses.map(({ name }) => name).join(', ')} on

@@ -4,7 +4,7 @@ import { arenaWalls } from '../arena/arenaWalls';
 import { pointAlong, distanceM, type PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { clippedAhead, NEAREST_M, seenFrom, shareOf, type Camera, type Seen, type PictureShare } from './camera';
-import type { Face, Tone } from './solid';
+import { inItsLight, type Face, type LitFace, type Tone } from './solid';
 import { solidOf } from './solidOf';
 import { thingFaces } from './thingSolid';
 import { above, type Spot } from './spot';
@@ -48,8 +48,7 @@ const LEAST_WORD = 0.012;
 export function eyePicture(camera: Camera, scene: Scene): EyePicture {
   const solid = [
     ...scene.items.flatMap(item => solidOf(item).faces.map(face => ({ face, of: item.id as string | null }))),
-    ...(scene.arena.standing ?? []).flatMap(thing => thingFaces(thing).map(face => ({ face, of: null }))),
-    ...arenaWalls(scene.arena).flatMap(wall => wallFaces(wall).map(face => ({ face, of: null }))),
+    ...arenaSolid(scene.arena).map(face => ({ face, of: null })),
   ];
   const faces = solid.flatMap(({ face, of }) => {
     const corners = face.corners.map(corner => seenFrom(camera, corner));
@@ -57,7 +56,7 @@ export function eyePicture(camera: Camera, scene: Scene): EyePicture {
     if (clipped.length < 3) return [];
     const points = clipped.map(corner => shareOf(camera, corner));
     if (isBeside(points)) return [];
-    const drawn: Drawn = { kind: 'face', points, tone: face.tone, light: lightOn(face), of };
+    const drawn: Drawn = { kind: 'face', points, tone: face.tone, light: face.light, of };
     return [{ farM: farM(corners), drawn }];
   });
   const words = wordsOf(scene).flatMap(({ words, at }) => {
@@ -94,6 +93,19 @@ function wordsOf({ arena, words = [] }: Scene): SceneWord[] {
 /** Letters in the middle of the sand are nowhere to be seen. */
 const isAtAWall = (arena: Arena, at: PointM) => toWallM(arena, at) <= AT_WALL_M;
 const AT_WALL_M = 0.2;
+
+/** The walls of a sand and what stands on it: reckoned once for each. */
+function arenaSolid(arena: Arena): LitFace[] {
+  const before = knownArenas.get(arena);
+  if (before) return before;
+  const faces = [...(arena.standing ?? []).flatMap(thingFaces), ...arenaWalls(arena).flatMap(wallFaces)].map(
+    inItsLight,
+  );
+  knownArenas.set(arena, faces);
+  return faces;
+}
+
+const knownArenas = new WeakMap<Arena, LitFace[]>();
 
 /** A wall in pieces, so that what stands before a part of it is told from what stands behind. */
 function wallFaces([from, to]: readonly [PointM, PointM]): Face[] {
@@ -138,16 +150,3 @@ function isBeside(points: readonly PictureShare[]): boolean {
   const all = (test: (share: PictureShare) => boolean) => points.every(test);
   return all(({ x }) => x < 0) || all(({ x }) => x > 1) || all(({ y }) => y < 0) || all(({ y }) => y > 1);
 }
-
-/** How much light falls on a face, from above and a little from one side: sides of a box are told apart by it. */
-function lightOn({ corners: [a, b, c] }: Face): number {
-  if (!a || !b || !c) return 1;
-  const u = [b.xM - a.xM, b.yM - a.yM, b.zM - a.zM] as const;
-  const v = [c.xM - b.xM, c.yM - b.yM, c.zM - b.zM] as const;
-  const normal = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]] as const;
-  const long = Math.hypot(...normal);
-  if (long === 0) return 1;
-  return 0.55 + 0.45 * Math.abs((normal[0] * SUN[0] + normal[1] * SUN[1] + normal[2] * SUN[2]) / long);
-}
-
-const SUN = [0.36, 0.48, 0.8] as const;

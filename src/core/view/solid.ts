@@ -8,8 +8,11 @@ export type Tone = (typeof TONES)[number];
 /** A flat face of something that stands on the sand: its corners in order. */
 export type Face = { corners: Spot[]; tone: Tone };
 
-/** Something that stands on the sand, drawn as one: its faces, and what it is drawn for. */
-export type Solid = { of: string | null; middle: Spot; faces: Face[] };
+/** A face and how much light falls on it: 0 in the dark to 1 in the light. */
+export type LitFace = Face & { light: number };
+
+/** Something that stands on the sand: its faces, and what it is drawn for. */
+export type Solid = { of: string | null; faces: LitFace[] };
 
 /**
  * An upright box: `deepM` along its heading, `wideM` across it, from `fromM` to `toM` above the sand.
@@ -55,3 +58,20 @@ function alongFaces(a: Spot, b: Spot, headingRad: number, thickM: number, tone: 
   });
   return [strip(half, -half, half, half), strip(-half, -half, -half, half), strip(half, half, -half, half)];
 }
+
+/** A face with the light on it, from above and a little from one side: sides of a box are told apart by it. */
+export function inItsLight(face: Face): LitFace {
+  return { ...face, light: lightOn(face) };
+}
+
+function lightOn({ corners: [a, b, c] }: Face): number {
+  if (!a || !b || !c) return 1;
+  const u = [b.xM - a.xM, b.yM - a.yM, b.zM - a.zM] as const;
+  const v = [c.xM - b.xM, c.yM - b.yM, c.zM - b.zM] as const;
+  const normal = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]] as const;
+  const long = Math.hypot(...normal);
+  if (long === 0) return 1;
+  return 0.55 + 0.45 * Math.abs((normal[0] * SUN[0] + normal[1] * SUN[1] + normal[2] * SUN[2]) / long);
+}
+
+const SUN = [0.36, 0.48, 0.8] as const;

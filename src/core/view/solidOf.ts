@@ -4,8 +4,8 @@ import { aimFromFlagM, STAND_DEPTH_M } from '../items/footprint';
 import type { Fence, Item } from '../items/item';
 import { POLE_DIAMETER_M, poleEnds, type Pole } from '../items/pole';
 import { RAILS_ACROSS } from '../items/railsAcross';
-import { boxFaces, railFaces, type Face, type Solid } from './solid';
-import { above, type Spot } from './spot';
+import { boxFaces, inItsLight, railFaces, type Face, type Solid } from './solid';
+import { above } from './spot';
 
 /** Common practice, no source: how high the usual things stand. */
 const STAND_HIGH_M = 1.6;
@@ -20,16 +20,15 @@ const BLOCK_HIGH_M = 0.3;
 
 /** An item as it stands on the sand: bars, boxes and stands with their true heights. */
 export function solidOf(item: Item): Solid {
-  const faces = facesOf(item);
-  return { of: item.id, middle: middleOf(faces), faces };
+  const before = known.get(item);
+  if (before) return before;
+  const solid = { of: item.id, faces: facesOf(item).map(inItsLight) };
+  known.set(item, solid);
+  return solid;
 }
 
-/** The middle of some faces: what is drawn first is what has it farther off. */
-export function middleOf(faces: readonly Face[]): Spot {
-  const corners = faces.flatMap(face => face.corners);
-  const mean = (of: (spot: Spot) => number) => corners.reduce((sum, one) => sum + of(one), 0) / corners.length;
-  return { xM: mean(one => one.xM), yM: mean(one => one.yM), zM: mean(one => one.zM) };
-}
+/** While a track is played its items stay the same: what they look like is reckoned once. */
+const known = new WeakMap<Item, Solid>();
 
 function facesOf(item: Item): Face[] {
   switch (item.kind) {

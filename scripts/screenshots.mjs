@@ -159,10 +159,16 @@ const openPlan = async (page, name) => {
   await open('/plan', name)(page);
   await page.locator('[data-layer="still"]').waitFor();
 };
-/** A layout with one of its items selected, named by how its id ends. */
-const selected = (name, ending) => async page => {
-  await openPlan(page, name);
-  await page.locator(`[data-item$="${ending}"]`).click();
+/** A course from the saddle, on the turn to its third fence, with what would suit every horse beside it. */
+const saddle = async page => {
+  await openPlan(page, /Course of eight/);
+  await page.getByText('Fit', { exact: true }).click();
+  await page.getByRole('button', { name: 'Fit it' }).click();
+  await page.getByRole('button', { name: 'Move them so' }).waitFor();
+  await page.keyboard.press('f');
+  await page.getByRole('slider', { name: /^Along/ }).fill('36');
+  await page.getByRole('region', { name: 'From the saddle' }).waitFor();
+  await page.waitForTimeout(500);
 };
 /** The course with a fence in the hand: what draws it, how far it is from what, and every horse's words. */
 const course = async page => {
@@ -189,7 +195,7 @@ await shoot('horse', DESK, open('/yard', 'Quill'));
 await shoot('stride-test', DESK, strideTest);
 await shoot('plan-layouts', DESK, open('/plan'));
 await shoot('plan', DESK, course);
-await shoot('plan-bend', DESK, selected(/Four on the bend/, ' b2'));
+await shoot('plan-saddle', DESK, saddle);
 await shoot('plan-flat', DESK, open('/plan', /Three loops/));
 await shoot('plan-shelf', DESK, shelf);
 await shoot('plan-phone', PHONE, open('/plan', /Four on the bend/));

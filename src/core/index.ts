@@ -582,7 +582,6 @@ export {
   EYE_WIDE_RAD,
   nextStop,
   riderCamera,
-  ridingPoseAt,
   USUAL_HEIGHT_M,
   type EyeWish,
   type Look,

@@ -17,10 +17,11 @@ export function chainsOf(track: ReckonedTrack): Chain[] {
   return track.session.pieces.flatMap((piece: RidePiece) => (piece.kind === 'stretch' ? [piece.chain] : []));
 }
 
-/** The pose so far along a track, or null on a track without length. */
+/** The pose so far along a track, straight before its beginning for less than none; null on a track without length. */
 export function poseOnTrack(track: ReckonedTrack, alongM: number): Pose | null {
   let leftM = Math.max(0, alongM);
   const chains = chainsOf(track);
+  if (alongM < 0 && chains[0]) return poseBeyond(chains[0], alongM);
   for (const chain of chains) {
     if (leftM <= chain.lengthM) return poseAt(chain, leftM);
     leftM -= chain.lengthM;

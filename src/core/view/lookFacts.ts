@@ -3,8 +3,9 @@ import { distanceM } from '../geometry/pointM';
 import type { Pose } from '../geometry/pose';
 import { ridingHeightM, ridingWidthM } from '../items/footprint';
 import { isRidden, type RiddenItem } from '../items/item';
+import { poseOnTrack } from '../layout/alongTrack';
 import type { Scene } from './picture';
-import { bearingTo, nextStop, ridingPoseAt, type RiddenTrack } from './riderEye';
+import { bearingTo, nextStop, type RiddenTrack } from './riderEye';
 
 /** What a rider has before them, in numbers: what comes next and how it is met, and what else the eye goes to. */
 export type LookFacts = {
@@ -32,7 +33,7 @@ const LARGER = 1.25;
 
 /** What a rider has before them so far along a track; null on a track without length. */
 export function lookFacts({ items }: Pick<Scene, 'items'>, ridden: RiddenTrack, alongM: number): LookFacts | null {
-  const pose = ridingPoseAt(ridden.reckoned, alongM);
+  const pose = poseOnTrack(ridden.reckoned, alongM);
   if (!pose) return null;
   const next = nextStop({ items }, ridden, alongM);
   if (!next) return { next: null, drawsTheEye: null };

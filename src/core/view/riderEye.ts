@@ -1,5 +1,4 @@
 import { turnBetween } from '../geometry/angles';
-import { pointAlong } from '../geometry/pointM';
 import type { Pose } from '../geometry/pose';
 import { ridingPose } from '../items/footprint';
 import { isRidden, type RiddenItem } from '../items/item';
@@ -40,7 +39,7 @@ export function riderCamera(
   alongM: number,
   wish: EyeWish,
 ): Camera | null {
-  const pose = ridingPoseAt(ridden.reckoned, alongM);
+  const pose = poseOnTrack(ridden.reckoned, alongM);
   if (!pose) return null;
   const next = nextStop({ items }, ridden, alongM);
   const looksAt = wish.look === 'next' && next ? bearingTo(pose, next.pose) : 0;
@@ -51,13 +50,6 @@ export function riderCamera(
     wideRad: wish.wideRad ?? EYE_WIDE_RAD,
     aspect: wish.aspect,
   };
-}
-
-/** The pose so far along a track; less than none is straight before its first. */
-export function ridingPoseAt(reckoned: ReckonedTrack, alongM: number): Pose | null {
-  const pose = poseOnTrack(reckoned, alongM);
-  if (!pose || alongM >= 0) return pose;
-  return { at: pointAlong(pose.at, pose.headingRad, alongM), headingRad: pose.headingRad };
 }
 
 /** What is ridden over next, or null behind the last and in a session. */

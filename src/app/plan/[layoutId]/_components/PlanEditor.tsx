@@ -35,8 +35,6 @@ import { useCallback, useState } from 'react';
 import { dropDraft } from '../_state/draft';
 import { nudgeM } from '../_state/planKeys';
 import type { OtherArena } from '../_fit/RefitModal';
-import { useFit } from '../_fit/useFit';
-import { useFittedChange } from '../_fit/useFittedChange';
 import { NOTHING_SELECTED, standing, type LegPlace, type Selection, type Pointed } from '../_state/selection';
 import { itemsOf, middleOf } from '../_state/thingsShown';
 import { useAutosave } from '../_state/useAutosave';
@@ -51,7 +49,7 @@ import { PlanBar } from './PlanBar';
 import classes from './PlanEditor.module.css';
 import type { TeachPair } from './TeachNow';
 import type { CautionSpot } from '../_state/cautionSpots';
-import type { OfferedMend } from '../_state/offeredMend';
+import type { OfferedChange, OfferedMend } from '../_state/offeredMend';
 import { PlanSand } from './PlanSand';
 import { placeOfCaution, ReadingPanel, type PanelPart } from './ReadingPanel';
 import { copySelected } from './reading/ThingActions';
@@ -125,8 +123,7 @@ export function PlanEditor(props: PlanEditorProps) {
   const [offered, setOffered] = useState<OfferedMend | null>(null);
   // Whatever changes, a mend that was made for what stood before is none any more.
   const mend = offered?.of === controls.shown ? offered : null;
-  const fit = useFit(controls);
-  const fitted = useFittedChange(fit.state, part);
+  const [fitted, setFitted] = useState<OfferedChange | null>(null);
 
   const { resolved, tracks } = controls.shown;
   const { layout } = resolved;
@@ -308,7 +305,7 @@ export function PlanEditor(props: PlanEditorProps) {
                 marked={pointed}
                 onPoint={pointAtItem}
                 walkedM={walkedM}
-                mend={mend ?? fitted}
+                mend={mend ?? (fitted?.of === controls.shown ? fitted : null)}
                 onGrow={grow}
                 onCaution={showCaution}
               />
@@ -352,7 +349,8 @@ export function PlanEditor(props: PlanEditorProps) {
           )}
         </div>
         <ReadingPanel
-          {...{ controls, selection, trackId, horse, horses, mend, part, fit }}
+          {...{ controls, selection, trackId, horse, horses, mend, part }}
+          onFitted={setFitted}
           onPart={setPart}
           onHorse={setHorseWish}
           onMend={setOffered}

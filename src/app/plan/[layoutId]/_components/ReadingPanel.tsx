@@ -7,8 +7,7 @@ import { Button, SegmentedControl, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
 import { NOTHING_SELECTED, type LegPlace, type Selection, type Pointed } from '../_state/selection';
-import type { FitControls } from '../_fit/useFit';
-import type { OfferedMend } from '../_state/offeredMend';
+import type { OfferedChange, OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './PlanEditor.module.css';
 import readingClasses from './reading/Reading.module.css';
@@ -46,7 +45,8 @@ type ReadingPanelProps = {
   onRideOn: (id: string) => void;
   /** The mend that is looked at before it is made. */
   mend: OfferedMend | null;
-  fit: FitControls;
+  /** What a fit would do, while it is looked at. */
+  onFitted: (change: OfferedChange | null) => void;
   onMend: (mend: OfferedMend | null) => void;
 };
 
@@ -93,7 +93,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
       {part === 'numbers' && !isSelected && <WholeLayout {...props} />}
       {part === 'track' && <OneTrack {...props} />}
       {part === 'cautions' && <Cautions {...props} />}
-      {part === 'fit' && <FitPanel controls={controls} fit={props.fit} />}
+      {part === 'fit' && <FitPanel controls={controls} onFitted={props.onFitted} />}
     </div>
   );
 }

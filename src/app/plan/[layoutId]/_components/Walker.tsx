@@ -1,12 +1,12 @@
 import { paperDegrees, type SandView } from '@/components/Sand/sandView';
-import { ridingPoseAt, type ReckonedTrack } from '@/core';
+import { poseOnTrack, type ReckonedTrack } from '@/core';
 import classes from './PlanSand.module.css';
 
 type WalkerProps = { track: ReckonedTrack | undefined; walkedM: number; view: SandView; textM: number };
 
 /** The pair on its way round a track: a long drop, pointed at the back. */
 export function Walker({ track, walkedM, view, textM }: WalkerProps) {
-  const pose = track && ridingPoseAt(track, walkedM);
+  const pose = track && poseOnTrack(track, walkedM);
   if (!pose) return null;
   const { x, y } = view.toPaper(pose.at);
   return (

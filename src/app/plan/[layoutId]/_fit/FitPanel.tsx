@@ -7,13 +7,21 @@ import { Button, Chip, Group, Progress, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { moveWords } from './moveWords';
-import type { FitControls } from './useFit';
+import type { OfferedChange } from '../_state/offeredMend';
+import { useFit, type FitControls } from './useFit';
+import { useFittedChange } from './useFittedChange';
 import classes from './FitPanel.module.css';
 
-type FitPanelProps = { controls: PlanControls; fit: FitControls };
+type FitPanelProps = {
+  controls: PlanControls;
+  /** What it would do, to be drawn beside what stands. */
+  onFitted: (change: OfferedChange | null) => void;
+};
 
 /** Fences moved as little as they must so that every line rides as asked for the group: looked at first, then made. */
-export default function FitPanel({ controls, fit }: FitPanelProps) {
+export default function FitPanel({ controls, onFitted }: FitPanelProps) {
+  const fit = useFit(controls);
+  useFittedChange(fit.state, onFitted);
   const { horses } = controls.shown.resolved.layout;
   const [left, setLeft] = useState<readonly string[]>([]);
   const chosen = horses.map(({ id }) => id).filter(id => !left.includes(id));
@@ -65,7 +73,9 @@ export default function FitPanel({ controls, fit }: FitPanelProps) {
   );
 }
 
-function Answer({ controls, fit, answer }: FitPanelProps & { answer: Fit }) {
+type AnswerProps = { controls: PlanControls; fit: FitControls; answer: Fit };
+
+function Answer({ controls, fit, answer }: AnswerProps) {
   const { moved, reading } = answer;
   if (moved.length === 0)
     return (

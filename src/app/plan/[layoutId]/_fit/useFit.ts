@@ -17,9 +17,11 @@ export type FitControls = {
   forget: () => void;
 };
 
+const NONE: FitState = { kind: 'none' };
+
 /** Fits what is shown, in a worker. What is changed meanwhile ends it: it was for what stood before. */
 export function useFit({ shown, present, limits }: Pick<PlanControls, 'shown' | 'present' | 'limits'>): FitControls {
-  const [state, setState] = useState<FitState>({ kind: 'none' });
+  const [state, setState] = useState<FitState>(NONE);
   const worker = useRef<Worker | null>(null);
   const end = useCallback(() => {
     worker.current?.terminate();
@@ -51,13 +53,13 @@ export function useFit({ shown, present, limits }: Pick<PlanControls, 'shown' | 
     setState(before =>
       before.kind === 'running' && before.best
         ? { kind: 'done', of: before.of, fit: before.best, stopped: true }
-        : { kind: 'none' },
+        : NONE,
     );
   };
   const forget = () => {
     end();
-    setState({ kind: 'none' });
+    setState(NONE);
   };
   const isOld = (state.kind === 'running' || state.kind === 'done') && state.of !== shown;
-  return { state: isOld ? { kind: 'none' } : state, begin, stop, forget };
+  return { state: isOld ? NONE : state, begin, stop, forget };
 }

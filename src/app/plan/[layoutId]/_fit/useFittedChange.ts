@@ -1,14 +1,14 @@
 import { reckonLayout } from '@/core';
-import { useMemo } from 'react';
-import type { PanelPart } from '../_components/ReadingPanel';
+import { useEffect } from 'react';
 import type { OfferedChange } from '../_state/offeredMend';
 import type { FitState } from './useFit';
 
-/** What a fit would do, to be drawn beside what stands while the panel speaks of it. */
-export function useFittedChange(state: FitState, part: PanelPart): OfferedChange | null {
-  const shown = part === 'fit' && state.kind === 'done' && state.fit.moved.length > 0 ? state : null;
-  return useMemo(
-    () => shown && { of: shown.of, after: shown.fit.layout, tracks: reckonLayout(shown.fit.layout) },
-    [shown],
-  );
+/** Tells what a fit would do, to be drawn beside what stands for as long as the panel speaks of it. */
+export function useFittedChange(state: FitState, onFitted: (change: OfferedChange | null) => void): void {
+  useEffect(() => {
+    if (state.kind !== 'done' || state.fit.moved.length === 0) return;
+    const { layout } = state.fit;
+    onFitted({ of: state.of, after: layout, tracks: reckonLayout(layout) });
+    return () => onFitted(null);
+  }, [state, onFitted]);
 }

@@ -55,10 +55,10 @@ import { placeOfCaution, ReadingPanel, type PanelPart } from './ReadingPanel';
 import { copySelected } from './reading/ThingActions';
 import { Ribbon } from './ribbon/Ribbon';
 import { SandZoom } from './SandZoom';
-import { StaleNotice } from './StaleNotice';
 
 const SessionRibbon = dynamic(() => import('./ribbon/SessionRibbon').then(m => m.SessionRibbon));
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
+const StaleNotice = dynamic(() => import('./StaleNotice').then(m => m.StaleNotice), { ssr: false });
 const SaddleView = dynamic(() => import('./SaddleView'), { ssr: false });
 const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
 const FlatCallSheet = dynamic(() => import('@/components/CallSheet/FlatCallSheet'), { ssr: false });

@@ -26,14 +26,16 @@ import classes from './PlanSand.module.css';
 import { itemNaming, type ItemNaming } from './itemNaming';
 import { SandItem } from './SandItem';
 import { CautionMark } from './CautionMark';
-import { FigureGrips, SidewaysGrips } from './FigureGrips';
-import { GapGrips } from './GapGrips';
 import { CAUTION_SHARE, sandLabels, type SandLabel } from './sandLabels';
 import { Stands } from './Stands';
 import { TrackLayer } from './TrackLayer';
 import type { Seen } from './trackShapes';
 import { Walker } from './Walker';
 
+// Grips come with what they take hold of: the page opens without them.
+const FigureGrips = dynamic(() => import('./FigureGrips').then(m => m.FigureGrips), { ssr: false });
+const SidewaysGrips = dynamic(() => import('./FigureGrips').then(m => m.SidewaysGrips), { ssr: false });
+const GapGrips = dynamic(() => import('./GapGrips').then(m => m.GapGrips), { ssr: false });
 const MendPreview = dynamic(() => import('./MendPreview').then(m => m.MendPreview), { ssr: false });
 
 type PlanSandProps = {
@@ -166,7 +168,9 @@ function StillLayer({ labels, naming, written, ...props }: StillLayerProps) {
         figures={marked.figures ?? null}
         isHere={isStill}
       />
-      <FigureGrips shown={controls.shown} view={view} textM={textM} />
+      {layout.tracks.some(({ kind }) => kind === 'figures') && (
+        <FigureGrips shown={controls.shown} view={view} textM={textM} />
+      )}
       <Stands exercises={resolved.exercises.filter(isStill)} view={view} textM={textM} />
       {layout.items.filter(isStill).map(item => {
         const { selected, locked } = naming(item);

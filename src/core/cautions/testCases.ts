@@ -52,6 +52,16 @@ function track(order: string[], gait: TrackGait, leg: Partial<PlannedLeg>, chang
 
 type Line = { gait?: TrackGait; leg?: Partial<PlannedLeg>; changes?: Partial<ItemTrack>; layout?: Partial<Layout> };
 
+/** Two fences in four strides, and a pillar of 0.6 m so far beside their line. */
+function pillared(asideM: number): Layout {
+  const at = { xM: 20 + asideM, yM: 32 };
+  return line([fence('alder', 20, 25), fence('birch', 20, 25 + 5 * S)], {
+    layout: {
+      arena: { widthM: 40, lengthM: 70, letters: 'none', standing: [{ kind: 'pillar', name: null, at, radiusM: 0.3 }] },
+    },
+  });
+}
+
 /** Poles and fences ridden in the order given, in an arena of 40 × 70 m without letters. */
 export function line(
   items: Item[],
@@ -432,6 +442,12 @@ export const CAUTION_CASES: CautionCase[] = [
     name: 'a stand of another fence',
     raises: beside(fence('cedar', 23.19, 30)),
     quiet: beside(fence('cedar', 23.2, 30)),
+  },
+  {
+    code: 'thing-near',
+    name: 'a pillar beside the line',
+    raises: pillared(1.49),
+    quiet: pillared(1.51),
   },
   {
     code: 'in-the-landing',

@@ -4,12 +4,25 @@ import { nearestOnChain } from '../geometry/chain';
 import { pointAlong } from '../geometry/pointM';
 import { barOf, toBarM } from '../items/bar';
 import { ROUNDING } from './cautionLimits';
-import { allLegs, called, fromTo, itemTracks, metres, riddenItem, sentence, type CautionRule } from './cautionRule';
-import { ringMoves } from './mendMoves';
+import { shiftItems } from '../layout/shiftItems';
+import {
+  allLegs,
+  called,
+  fromTo,
+  itemTracks,
+  legOfCaution,
+  metres,
+  riddenItem,
+  sentence,
+  type CautionRule,
+} from './cautionRule';
+import { lineOf, ringMoves } from './mendMoves';
 import { NOWHERE, type Caution } from './caution';
 
 /** A line keeps so far from what stands on the sand, and never comes nearer than half of it (common practice, no source). */
 const BESIDE_LINE_M = 1.2;
+/** Moved away, a line comes to lie a little farther off than it must. */
+const AGAIN_M = 0.05;
 /** Behind a fence nothing stands so near, on the line it is ridden by (common practice, no source). */
 const BEHIND_FENCE_M = 3;
 
@@ -54,7 +67,18 @@ export const thingNear: CautionRule = {
     });
     return [...beside, ...landings];
   },
-  mends: function* ({ layout }, { items }) {
-    for (const item of [...items].reverse()) yield* ringMoves(layout, item, 1, 6);
+  mends: function* (context, caution) {
+    const { layout } = context;
+    // The whole line away from it: its distances stay.
+    const leg = caution.place.track === null ? null : legOfCaution(context, caution)?.leg;
+    for (const { at, radiusM } of leg ? (layout.arena.standing ?? []) : []) {
+      const { awayM, pose } = nearestOnChain(leg!.chain, at);
+      const lacksM = BESIDE_LINE_M - (awayM - radiusM);
+      if (lacksM <= 0 || awayM === 0) continue;
+      const byM = (lacksM + AGAIN_M) / awayM;
+      const by = { xM: (pose.at.xM - at.xM) * byM, yM: (pose.at.yM - at.yM) * byM };
+      yield shiftItems(layout, lineOf(layout, caution.items), by);
+    }
+    for (const item of [...caution.items].reverse()) yield* ringMoves(layout, item, 1, 6);
   },
 };

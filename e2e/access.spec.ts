@@ -38,7 +38,7 @@ async function signIn(page: Page, roan: RoanServer, name: string, passphrase: st
 async function instructor(browser: Browser, roan: RoanServer): Promise<Page> {
   const page = await (await desk(browser)).newPage();
   await signIn(page, roan, 'Maud Ferrier', PASSPHRASE);
-  await page.waitForURL(`${roan.url}/yard`);
+  await page.waitForURL(`${roan.url}/today`);
   return page;
 }
 
@@ -395,7 +395,7 @@ test('the guards of the browser hold over HTTPS, cookies are kept from scripts a
   await page.getByLabel('Name').fill('Maud Ferrier');
   await page.getByRole('textbox', { name: 'Passphrase' }).fill(PASSPHRASE);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL(`${roan.url}/yard`);
+  await page.waitForURL(`${roan.url}/today`);
 });
 
 base(

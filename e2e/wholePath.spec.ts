@@ -7,7 +7,7 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
   strictPage: page,
 }) => {
   // The yard teaches its next steps.
-  await page.goto(emptyYard.url);
+  await page.goto(`${emptyYard.url}/yard`);
   await expect(page.getByRole('heading', { name: 'No horses yet' })).toBeVisible();
   await page.goto(`${emptyYard.url}/plan`);
   await expect(page.getByRole('heading', { name: 'First an arena and a horse' })).toBeVisible();

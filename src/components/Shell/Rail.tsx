@@ -7,6 +7,7 @@ import {
   IconHorseshoe,
   IconRuler2,
   IconShoe,
+  IconSun,
 } from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
@@ -15,6 +16,7 @@ import { useThread } from './thread';
 import type { Thread } from './threadCookie';
 
 const PLACES = [
+  { path: '/today', name: 'Today', Icon: IconSun, to: () => '/today' },
   { path: '/yard', name: 'Yard', Icon: IconBuildingWarehouse, to: () => '/yard' },
   // The list first: the layout one works on is named at the top of every page, one tap away.
   { path: '/plan', name: 'Plan', Icon: IconRuler2, to: () => '/plan' },
@@ -33,12 +35,12 @@ type Role = 'instructor' | 'helper' | 'rider';
 
 /** Where each may go. */
 const PLACES_OF: Record<Role, readonly string[]> = {
-  instructor: ['/yard', '/plan', '/set', '/ride', '/review'],
+  instructor: ['/today', '/yard', '/plan', '/set', '/ride', '/review'],
   helper: ['/set', '/ride'],
   rider: ['/mine'],
 };
 
-/** The five places, in the order of the work: at the left on a desk, at the bottom on a phone. */
+/** The six places, in the order of the work: at the left on a desk, at the bottom on a phone. */
 export function Rail({ role }: { role: Role }) {
   const pathname = usePathname();
   const { thread } = useThread();

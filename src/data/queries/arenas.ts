@@ -37,7 +37,7 @@ function fromRow({ marks, archivedAt, ...arena }: Row): NamedArena {
 }
 
 /** Every arena of a yard, archived ones among them. */
-export async function listArenas(db: RoanDatabase, yardId: string): Promise<NamedArena[]> {
+export async function listArenas(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<NamedArena[]> {
   const rows = await db
     .select(COLUMNS)
     .from(arenas)

@@ -8,6 +8,7 @@ export const INSTRUCT = [
   ...['review/[pairId]/films/page', 'review/films/[videoId]/page'],
   ...['ride/[versionId]/[pairId]/page', 'ride/lessons/new/page', 'ride/lessons/[lessonId]/end/page'],
   ...['ride/lessons/[lessonId]/recordings/page', 'set/sand/page'],
+  ...['today/page', 'firstLayoutAction'],
   ...['yard/page', 'yard/access/page', 'yard/archive/page', 'yard/arenas/[arenaId]/page', 'yard/files/page'],
   ...['yard/horses/[horseId]/card/page', 'yard/horses/[horseId]/page', 'yard/horses/[horseId]/test/page'],
   ...['yard/people/[personId]/page', 'yard/rules/page', 'yard/stand-in/page'],

@@ -14,7 +14,7 @@ import { findPair } from '@/data/queries/pairs';
 import { keepWords, wordsOfLesson, type RiderWords } from '@/data/queries/riderWords';
 import { once } from '@/data/queries/saves';
 import type { FormOutcome } from '@/files/formOutcome';
-import { SaveId } from '@/files/saveId';
+import { saveIdOf } from '@/files/saveId';
 import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
@@ -25,8 +25,6 @@ const Word = z.strictObject({
   words: z.string().trim().max(1000, 'At most a thousand letters.'),
 });
 const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
-const saveIdOf = (saving: unknown) => SaveId.optional().catch(undefined).parse(saving);
-
 type Kept = FormOutcome<{ revision: number }> & { now?: RiderWords };
 
 /**

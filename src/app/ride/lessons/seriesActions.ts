@@ -8,13 +8,12 @@ import { bringToSeries, repeatLesson, rideInGroups } from '@/data/queries/lesson
 import { findLesson } from '@/data/queries/lessons';
 import { once } from '@/data/queries/saves';
 import type { FormOutcome } from '@/files/formOutcome';
-import { SaveId } from '@/files/saveId';
+import { saveIdOf } from '@/files/saveId';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 
 const Id = z.string().min(1).max(60);
 const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
-const saveIdOf = (saving: unknown) => SaveId.optional().catch(undefined).parse(saving);
 const WEEK_DAYS = 7;
 
 const Weeks = z.strictObject({ lessonId: Id, weeks: z.number().int().min(2).max(52) });

@@ -1,0 +1,88 @@
+'use client';
+
+import { useSaveId } from '@/components/sync/useSaveId';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { firstLayoutAction } from '../actions';
+import { FIRST_EXERCISES, FIRST_HORSES, FIRST_SANDS } from '../firstChoices';
+import classes from './Today.module.css';
+
+const NO_ANSWER = 'The server does not answer: nothing was made. Try again.';
+
+/** An empty yard's three questions: the last answer lays poles out, ready to be set. */
+export function FirstSteps() {
+  const router = useRouter();
+  const [horse, setHorse] = useState<string | null>(null);
+  const [sand, setSand] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [busy, begin] = useTransition();
+  const nameSave = useSaveId();
+  const make = (exercise: string) =>
+    begin(async () => {
+      const sent = { horse, sand, exercise };
+      const answer = await firstLayoutAction(sent, nameSave(sent)).catch(() => null);
+      if (answer?.ok) return router.push(`/set/${answer.layoutId}`);
+      setProblem(answer?.problem ?? NO_ANSWER);
+    });
+  return (
+    <div className={classes.first}>
+      <Question
+        number={1}
+        words="Which horse?"
+        options={FIRST_HORSES.map(({ key, label }) => ({ key, label }))}
+        chosen={horse}
+        onChoose={setHorse}
+      />
+      <Question
+        number={2}
+        words="Which sand?"
+        options={FIRST_SANDS.map(({ key, label }) => ({ key, label }))}
+        chosen={sand}
+        onChoose={setSand}
+      />
+      <Question
+        number={3}
+        words="What first?"
+        options={FIRST_EXERCISES.map(({ kind, label }) => ({ key: kind, label }))}
+        chosen={null}
+        onChoose={make}
+        disabled={busy || horse === null || sand === null}
+      />
+      {problem && <p role="alert">{problem}</p>}
+      <p>Names, sizes and strides are put right in the yard whenever you like.</p>
+    </div>
+  );
+}
+
+type QuestionProps = {
+  number: number;
+  words: string;
+  options: readonly { key: string; label: string }[];
+  chosen: string | null;
+  onChoose: (key: string) => void;
+  disabled?: boolean;
+};
+
+function Question({ number, words, options, chosen, onChoose, disabled = false }: QuestionProps) {
+  return (
+    <section className={classes.question} aria-label={words}>
+      <h2>
+        <span aria-hidden="true">{number}</span> {words}
+      </h2>
+      <div role="group" aria-label={words} className={classes.keys}>
+        {options.map(({ key, label }) => (
+          <button
+            key={key}
+            type="button"
+            className={classes.key}
+            aria-pressed={chosen === key}
+            disabled={disabled}
+            onClick={() => onChoose(key)}
+          >
+            {label}
+          </button>
+        ))}
+      </div>
+    </section>
+  );
+}

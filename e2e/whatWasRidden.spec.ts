@@ -17,6 +17,14 @@ async function ask(page: Page, words: string): Promise<void> {
   await closeSheet(page);
 }
 
+/** The hour that runs by the clock of the demo yard. */
+function yardHour(now: Date): string {
+  const parts = new Intl.DateTimeFormat('sv-SE', {
+    ...({ timeZone: 'Europe/London', dateStyle: 'short', timeStyle: 'short' } as const),
+  }).format(now);
+  return `${parts.slice(0, 10)}T${parts.slice(11, 13)}:00`;
+}
+
 /** Takes a layout file in, and plans a lesson over it whose one stage asks these. */
 async function planned(
   page: Page,
@@ -37,6 +45,8 @@ async function planned(
   await expect(page.getByLabel('Name of the layout')).toHaveValue((file as { name: string }).name);
   await page.goto(`${url}/ride/lessons/new`);
   await page.getByLabel('What it is called').fill('What was ridden');
+  // Now: late in the evening the next hour is on the day of the lesson that the demo yard plans for tomorrow.
+  await page.getByLabel('Day and time, by the yard’s clock').fill(yardHour(new Date()));
   await choose(page, 'Arena', arena);
   for (const one of pairs) await choose(page, 'Pairs', one);
   await page.keyboard.press('Escape');

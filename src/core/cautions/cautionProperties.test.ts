@@ -75,7 +75,7 @@ test('a layout and its mirror image have the same cautions', () => {
     fc.property(anyLayout, layout => {
       expect(told(mirrored(layout))).toEqual(told(layout));
     }),
-    { numRuns: 60, seed: 20261124, endOnFailure: true },
+    { numRuns: 40, seed: 20261124, endOnFailure: true },
   );
 });
 
@@ -95,7 +95,7 @@ test('every mend that is offered silences its caution and adds no stop and no wa
       const known = new Set(before.map(key));
       expect(after.filter(other => other.level !== 'note' && !known.has(key(other)))).toEqual([]);
     }),
-    { numRuns: 25, seed: 20261124, endOnFailure: true },
+    { numRuns: 14, seed: 20261124, endOnFailure: true },
   );
   expect(offered).toBeGreaterThan(5);
 });

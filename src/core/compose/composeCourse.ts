@@ -46,7 +46,7 @@ export type ComposeStep = { share: number; proposals: Proposal[] };
 const MOST_DRAFTS = 160;
 const DRAFTS_A_STEP = 4;
 /** So many good ones are enough to choose among. */
-const ENOUGH = 8;
+const ENOUGH = 6;
 /** Drafts with no more cautions than this, all of them of distances, are fitted. */
 const MOST_TO_FIT = 4;
 const MOST_FITS = 10;

@@ -92,7 +92,7 @@ function Things({ arena, view, textM }: Pick<LettersProps, 'arena' | 'view' | 't
           d={`M${x - thing.radiusM} ${y}h${2 * thing.radiusM}M${x} ${y - thing.radiusM}v${2 * thing.radiusM}`}
           className={classes.thingMark}
         />
-        <text x={x} y={y + thing.radiusM + textM * 0.6} dy="0.35em" className={classes.letter} fontSize={textM * 0.7}>
+        <text x={x} y={y + thing.radiusM + textM} dy="0.35em" className={classes.letter} fontSize={textM * 0.7}>
           {thingWords(thing).replace(/^the /, '')}
         </text>
       </g>

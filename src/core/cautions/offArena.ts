@@ -4,7 +4,9 @@ import type { PointM } from '../geometry/pointM';
 import type { Segment } from '../geometry/segment';
 import { footprintCorners } from '../items/footprint';
 import { itemsOutside } from '../items/itemsOutside';
+import { chainsOf } from '../layout/alongTrack';
 import type { LayoutEdit } from '../layout/layoutEdit';
+import type { ReckonedFigureTrack } from '../layout/reckonLayout';
 import type { Figure } from '../figures/figure';
 import { NOWHERE, type Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
@@ -46,7 +48,10 @@ function strayLegs(context: CautionContext): Caution[] {
 
 function strayFigures(context: CautionContext): Caution[] {
   return figureTracks(context)
-    .filter(({ reckoned }) => overhang(context.layout.arena, segmentsOf(reckoned)) !== null)
+    .filter(
+      ({ reckoned }) =>
+        overhang(context.layout.arena, segmentsOf(reckoned)) !== null || leavesOutline(context.layout.arena, reckoned),
+    )
     .map(({ plan }) =>
       caution([], sentence(`${trackCalled(context, plan.id)} leaves the sand.`), { track: plan.id, part: null }),
     );
@@ -55,6 +60,12 @@ function strayFigures(context: CautionContext): Caution[] {
 function segmentsOf({ session }: ReturnType<typeof figureTracks>[number]['reckoned']): Segment[] {
   if (!session.ok) return [];
   return session.pieces.flatMap(piece => (piece.kind === 'stretch' ? piece.chain.segments : []));
+}
+
+/** Whether a session leaves a sand that is no rectangle; what stands on it is cautioned by itself. */
+function leavesOutline({ standing: _, ...arena }: Arena, reckoned: ReckonedFigureTrack): boolean {
+  if (!arena.outline) return false;
+  return chainsOf(reckoned).some(chain => !isChainInside(arena, chain, -ROUNDING));
 }
 
 /** The shift that would bring segments back onto the sand, or null where they are on it. */

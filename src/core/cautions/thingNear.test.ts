@@ -3,6 +3,7 @@ import { poseAt } from '../geometry/chain';
 import { isChainInside } from '../geometry/insideArena';
 import { itemsOutside } from '../items/itemsOutside';
 import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import type { FigureTrack } from '../layout/layout';
 import { testFence, testLayout } from '../layout/testLayout';
 import { layoutCautions } from './layoutCautions';
 
@@ -49,4 +50,36 @@ it('a natural track goes round a pillar where it can', () => {
   expect(round.instead).toBeNull();
   expect(isChainInside(pillared, round.chain)).toBe(true);
   expect(isChainInside(pillared, free.chain)).toBe(false);
+});
+
+describe('a circle of 20 m about the middle', () => {
+  const circleOn = (arena: Arena) => {
+    const start = { at: { xM: 25, yM: 30 }, headingRad: Math.PI / 2 };
+    const figure = { kind: 'circle' as const, start, rein: 'left' as const, diameterM: 20, rounds: 1 };
+    const track: FigureTrack = {
+      ...{ kind: 'figures', id: 'flat', name: null, gait: 'trot', passes: 1 },
+      figures: [{ id: 'circle', name: null, figure, gait: null, parts: [] }],
+    };
+    const flat = { ...testLayout([], { arena }), tracks: [track] };
+    return layoutCautions(flat, reckonLayout(flat)).filter(({ code }) => code === 'thing-near' || code === 'off-arena');
+  };
+
+  it('is stopped by a pillar on it, and says nothing of one in its middle', () => {
+    expect(circleOn(pillarAt(25, 30.1))).toEqual([expect.objectContaining({ code: 'thing-near', level: 'stop' })]);
+    expect(circleOn(pillarAt(15, 30))).toEqual([]);
+  });
+
+  it('leaves a sand whose corner it crosses', () => {
+    const cut = [
+      [0, 0],
+      [30, 0],
+      [30, 26],
+      [20, 36],
+      [20, 60],
+      [0, 60],
+    ].map(([xM, yM]) => ({ xM: xM!, yM: yM! }));
+    const box: Arena = { widthM: 30, lengthM: 60, letters: 'none' };
+    expect(circleOn(box)).toEqual([]);
+    expect(circleOn({ ...box, outline: cut })).toEqual([expect.objectContaining({ code: 'off-arena', level: 'stop' })]);
+  });
 });

@@ -4,6 +4,7 @@ import { nearestOnChain } from '../geometry/chain';
 import { pointAlong } from '../geometry/pointM';
 import { barOf, toBarM } from '../items/bar';
 import { ROUNDING } from './cautionLimits';
+import { chainsOf } from '../layout/alongTrack';
 import { shiftItems } from '../layout/shiftItems';
 import {
   allLegs,
@@ -15,6 +16,8 @@ import {
   riddenItem,
   sentence,
   type CautionRule,
+  figureTracks,
+  trackCalled,
 } from './cautionRule';
 import { lineOf, ringMoves } from './mendMoves';
 import { NOWHERE, type Caution } from './caution';
@@ -65,7 +68,24 @@ export const thingNear: CautionRule = {
           : [],
       );
     });
-    return [...beside, ...landings];
+    const figures = figureTracks(context).flatMap(({ plan, reckoned }): Caution[] =>
+      standing.flatMap(thing => {
+        const nearM = chainsOf(reckoned).map(chain => nearestOnChain(chain, thing.at).awayM - thing.radiusM);
+        const awayM = Math.min(Infinity, ...nearM);
+        if (awayM >= BESIDE_LINE_M - ROUNDING) return [];
+        return [
+          {
+            ...{ code: 'thing-near', level: awayM < BESIDE_LINE_M / 2 ? 'stop' : 'warn', items: [] },
+            place: { track: plan.id, part: null },
+            text: sentence(
+              `${trackCalled(context, plan.id)} passes ${metres(Math.max(0, awayM))} from ${thingWords(thing)}; ${BESIDE_LINE_M} m is usual.`,
+            ),
+            mend: 'Ride it elsewhere, or smaller.',
+          },
+        ];
+      }),
+    );
+    return [...beside, ...landings, ...figures];
   },
   mends: function* (context, caution) {
     const { layout } = context;

@@ -12,6 +12,7 @@ export { stepsText } from './units/stepsText';
 export { stepsAndRemainder, type StepsAndRemainder } from './units/stepsAndRemainder';
 
 export { distanceM, midpoint, pointAlong, type PointM } from './geometry/pointM';
+export { nearestBetween } from './geometry/nearestBetween';
 export { facingFromHeading, headingFromFacing, normaliseRad } from './geometry/angles';
 
 export {
@@ -342,6 +343,7 @@ export {
   exerciseLabel,
   groupOf,
   planResolver,
+  USUAL_HORSE,
   type LaidOut,
   type LayOut,
   type PlanGround,

@@ -1,3 +1,4 @@
+import { nearestBetween } from '../geometry/nearestBetween';
 import { distanceM, type PointM } from '../geometry/pointM';
 
 /** The sides of an outline one after the other: each from corner to corner, and round to the first. */
@@ -7,17 +8,10 @@ export function outlineSides(outline: readonly PointM[]): [PointM, PointM][] {
 
 /** How far a point is from an outline, metres; negative outside it. */
 export function toOutlineM(outline: readonly PointM[], point: PointM): number {
-  const awayM = Math.min(...outlineSides(outline).map(side => toSideM(side, point)));
+  const awayM = Math.min(
+    ...outlineSides(outline).map(([from, to]) => distanceM(point, nearestBetween(from, to, point))),
+  );
   return isWithin(outline, point) ? awayM : -awayM;
-}
-
-/** How far a point is from the nearest place of a side. */
-export function toSideM([from, to]: readonly [PointM, PointM], point: PointM): number {
-  const [dx, dy] = [to.xM - from.xM, to.yM - from.yM];
-  const squared = dx * dx + dy * dy;
-  const share = squared === 0 ? 0 : ((point.xM - from.xM) * dx + (point.yM - from.yM) * dy) / squared;
-  const on = Math.min(1, Math.max(0, share));
-  return distanceM(point, { xM: from.xM + on * dx, yM: from.yM + on * dy });
 }
 
 /** Whether a point lies within an outline: a line from it crosses an odd number of sides (Jordan). */

@@ -1,6 +1,7 @@
 import { thingWords } from '../arena/thingWords';
 import { ridingPose } from '../items/footprint';
-import { nearestOnChain } from '../geometry/chain';
+import type { ArenaThing } from '../arena/arena';
+import { nearestOnChain, type Chain } from '../geometry/chain';
 import { pointAlong } from '../geometry/pointM';
 import { barOf, toBarM } from '../items/bar';
 import { ROUNDING } from './cautionLimits';
@@ -35,18 +36,10 @@ export const thingNear: CautionRule = {
   find: context => {
     const { standing = [] } = context.layout.arena;
     if (standing.length === 0) return [];
-    const beside = allLegs(context).flatMap(({ leg, plan, index }): Caution[] =>
-      standing.flatMap(thing => {
-        const awayM = nearestOnChain(leg.chain, thing.at).awayM - thing.radiusM;
-        if (awayM >= BESIDE_LINE_M - ROUNDING) return [];
-        return [
-          {
-            ...{ code: 'thing-near', level: awayM < BESIDE_LINE_M / 2 ? 'stop' : 'warn', items: [leg.from, leg.to] },
-            place: { track: plan.id, part: index },
-            text: `The line ${fromTo(context, leg)} passes ${metres(Math.max(0, awayM))} from ${thingWords(thing)}; ${BESIDE_LINE_M} m is usual.`,
-            mend: 'Ride it another way, or move one of the two.',
-          },
-        ];
+    const beside = allLegs(context).flatMap(({ leg, plan, index }) =>
+      passing(standing, [leg.chain], {
+        ...{ items: [leg.from, leg.to], place: { track: plan.id, part: index } },
+        ...{ what: `The line ${fromTo(context, leg)}`, mend: 'Ride it another way, or move one of the two.' },
       }),
     );
     const landings = itemTracks(context).flatMap(({ plan }): Caution[] => {
@@ -68,21 +61,10 @@ export const thingNear: CautionRule = {
           : [],
       );
     });
-    const figures = figureTracks(context).flatMap(({ plan, reckoned }): Caution[] =>
-      standing.flatMap(thing => {
-        const nearM = chainsOf(reckoned).map(chain => nearestOnChain(chain, thing.at).awayM - thing.radiusM);
-        const awayM = Math.min(Infinity, ...nearM);
-        if (awayM >= BESIDE_LINE_M - ROUNDING) return [];
-        return [
-          {
-            ...{ code: 'thing-near', level: awayM < BESIDE_LINE_M / 2 ? 'stop' : 'warn', items: [] },
-            place: { track: plan.id, part: null },
-            text: sentence(
-              `${trackCalled(context, plan.id)} passes ${metres(Math.max(0, awayM))} from ${thingWords(thing)}; ${BESIDE_LINE_M} m is usual.`,
-            ),
-            mend: 'Ride it elsewhere, or smaller.',
-          },
-        ];
+    const figures = figureTracks(context).flatMap(({ plan, reckoned }) =>
+      passing(standing, chainsOf(reckoned), {
+        ...{ items: [], place: { track: plan.id, part: null } },
+        ...{ what: sentence(trackCalled(context, plan.id)), mend: 'Ride it elsewhere, or smaller.' },
       }),
     );
     return [...beside, ...landings, ...figures];
@@ -102,3 +84,20 @@ export const thingNear: CautionRule = {
     for (const item of [...caution.items].reverse()) yield* ringMoves(layout, item, 1, 6);
   },
 };
+
+type Passing = Pick<Caution, 'items' | 'place' | 'mend'> & { what: string };
+
+/** What is said of ridden ground for everything that it passes too near. */
+function passing(standing: readonly ArenaThing[], chains: readonly Chain[], { what, ...about }: Passing): Caution[] {
+  return standing.flatMap((thing): Caution[] => {
+    const nearM = chains.map(chain => nearestOnChain(chain, thing.at).awayM - thing.radiusM);
+    const awayM = Math.min(Infinity, ...nearM);
+    if (awayM >= BESIDE_LINE_M - ROUNDING) return [];
+    return [
+      {
+        ...{ code: 'thing-near', level: awayM < BESIDE_LINE_M / 2 ? 'stop' : 'warn', ...about },
+        text: `${what} passes ${metres(Math.max(0, awayM))} from ${thingWords(thing)}; ${BESIDE_LINE_M} m is usual.`,
+      },
+    ];
+  });
+}

@@ -35,20 +35,15 @@ export type FitProblem = {
   counts: FitCounts;
 };
 
-/** The problem of a layout as it stands, each leg in the count that is given, or that is asked or serves best. */
-export function fitProblem(
-  layout: Layout,
-  pieces: readonly FitPiece[],
-  horseIds: readonly string[],
-  given?: FitCounts,
-): FitProblem {
+/** The problem of a layout as it stands, each leg in the count that is asked or that serves best. */
+export function fitProblem(layout: Layout, pieces: readonly FitPiece[], horseIds: readonly string[]): FitProblem {
   const at = new Map(pieces.flatMap((piece, index) => piece.itemIds.map(id => [id, index] as const)));
   const legs = fitLegs(layout, horseIds);
   const legPieces = legs.map(({ from, to, gapFrom }) => [
     ...new Set([from, to, ...(gapFrom === null ? [] : [gapFrom])].map(id => at.get(id)!)),
   ]);
   const itemOf = itemsOf(layout);
-  const counts = given ?? legs.map(leg => countsByCost(leg, legAsRidden(layout, leg, itemOf))[0] ?? null);
+  const counts = legs.map(leg => countsByCost(leg, legAsRidden(layout, leg, itemOf))[0] ?? null);
   return { layout, pieces, legs, legPieces, counts };
 }
 
@@ -126,10 +121,7 @@ export function fitBlocks(problem: FitProblem, freedom: Freedom, fixed: readonly
     })),
     ...freedom.free.map(piece => ({
       on: unknownsOf([piece]),
-      residuals: (unknowns: readonly number[]) => {
-        const move = moveAt(piece, unknowns);
-        return [...moveResiduals(move), offSand(problem, piece, move)];
-      },
+      residuals: (unknowns: readonly number[]) => pieceResiduals(problem, moveAt(piece, unknowns), piece),
     })),
   ];
 }
@@ -166,7 +158,11 @@ export function costAround(problem: FitProblem): (moves: readonly FitMove[], pie
 }
 
 function pieceCost(problem: FitProblem, move: FitMove, piece: number): number {
-  return sumOfSquares([...moveResiduals(move), offSand(problem, piece, move)]);
+  return sumOfSquares(pieceResiduals(problem, move, piece));
+}
+
+function pieceResiduals(problem: FitProblem, move: FitMove, piece: number): number[] {
+  return [...moveResiduals(move), offSand(problem, piece, move)];
 }
 
 function legCost(

@@ -1,7 +1,7 @@
 import { USUAL_LIMITS, type CautionLimits } from '../cautions/cautionLimits';
 import type { Layout } from '../layout/layout';
 import { seededRandom } from '../statistics/seededRandom';
-import { fitBlocks, fitCost, fitProblem, movesFrom, type FitCounts, type FitProblem } from './fitCost';
+import { fitBlocks, fitCost, fitProblem, movesFrom, type FitProblem } from './fitCost';
 import { fitReading, type FitReading } from './fitReading';
 import { leastSquares } from './leastSquares';
 import { isStill, movedLayout, movedPose, STAYS, type FitMove, type FitPiece } from './pieces';
@@ -15,8 +15,6 @@ export type FitWish = {
   horseIds: readonly string[];
   limits?: CautionLimits;
   seed?: number;
-  /** What each leg is to be ridden in; left out, what is asked or serves best. */
-  counts?: FitCounts;
 };
 
 /** What a fit comes to. */
@@ -49,7 +47,7 @@ const MOST_TRIES = 8;
  * far. Nothing is cautioned then (stop or warn) that was not before, and everything lies on 5 cm and whole degrees from where it lay.
  */
 export function* fitSteps(layout: Layout, wish: FitWish): Generator<FitStep, Fit> {
-  const problem = fitProblem(layout, wish.pieces, wish.horseIds, wish.counts);
+  const problem = fitProblem(layout, wish.pieces, wish.horseIds);
   const free = wish.pieces.flatMap(({ locked }, index) => (locked ? [] : [index]));
   const still = wish.pieces.map(() => STAYS);
   const before = fitCost(problem, still);

@@ -1,11 +1,10 @@
 import type { Arena } from '../arena/arena';
 import { USUAL_LIMITS, type CautionLimits } from '../cautions/cautionLimits';
 import { placeMoved } from '../geometry/frame';
-import { distanceM, type PointM } from '../geometry/pointM';
+import type { PointM } from '../geometry/pointM';
 import type { Pose } from '../geometry/pose';
 import type { Layout, PlannedTrack } from '../layout/layout';
 import { reckonLayout } from '../layout/reckonLayout';
-import { fitProblem } from './fitCost';
 import { fitLayout } from './fitLayout';
 import type { FitPiece } from './pieces';
 import { alarmCodes } from './sound';
@@ -96,8 +95,7 @@ function refitted(
   const lain: Layout = { ...layout, arena, fall: null, items, tracks: layout.tracks.map(track => trackOn(track, put)) };
   if (place.how !== 'drawn together') return told(layout, lain, place.how, wish.pieces, posed, known, limits);
   // What was asked stays asked; the rest is ridden in what serves best there.
-  const counts = fitProblem(lain, posed, wish.horseIds).counts;
-  const fit = fitLayout(lain, { pieces: posed, horseIds: wish.horseIds, limits, counts });
+  const fit = fitLayout(lain, { pieces: posed, horseIds: wish.horseIds, limits });
   const to = posed.map(piece => fit.moved.find(one => one.piece.id === piece.id)?.to ?? piece.pose);
   const fitted = posed.map((piece, index) => ({ ...piece, pose: to[index]! }));
   return told(layout, fit.layout, place.how, wish.pieces, fitted, known, limits);
@@ -163,6 +161,3 @@ function told(
 
 /** Whether a leg kept its length. */
 export const isKept = ({ beforeM, afterM }: RefitLeg): boolean => Math.abs(beforeM - afterM) <= KEPT_M;
-
-/** How far a piece went, for whoever tells it. */
-export const wentM = ({ piece, to }: Refit['moved'][number]): number => distanceM(piece.pose.at, to.at);

@@ -1,10 +1,10 @@
 import type { CautionLimits } from '../cautions/cautionLimits';
 import { CAUTION_RULES } from '../cautions/layoutCautions';
 import type { Layout } from '../layout/layout';
-import { layoutReckoner, reckonLayout } from '../layout/reckonLayout';
+import { layoutReckoner, reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
 
-/** A caution that must not come about: what it says of what, and the items it is about. */
-type Alarm = { key: string; items: readonly string[] };
+/** A caution that must not come about: what it is, what it says of what, and the items it is about. */
+type Alarm = { code: string; key: string; items: readonly string[] };
 
 /** A turn that cannot be ridden takes long to mend, and is only counted here. */
 const COUNTED = 'cannot-be-ridden';
@@ -16,22 +16,7 @@ const COUNTED = 'cannot-be-ridden';
 export function soundness(first: Layout, limits: CautionLimits): (layout: Layout) => Generator<readonly string[]> {
   // From one state to the next most legs stay as they are.
   const reckon = layoutReckoner();
-  const alarmsOf = function* (layout: Layout): Generator<Alarm> {
-    const tracks = reckon(layout);
-    for (const track of tracks)
-      if (track.kind === 'items')
-        for (const [leg, { from, to, readings }] of track.legs.entries())
-          for (const { horseId, cannot } of readings)
-            if (cannot) yield { key: `${COUNTED} ${track.id} ${leg} ${horseId}`, items: [from, to] };
-    for (const rule of CAUTION_RULES) {
-      if (rule.code === COUNTED) continue;
-      for (const { code, level, items, place, text } of rule.find({ layout, tracks, limits })) {
-        if (level === 'note') continue;
-        const of = [...items].sort().join();
-        yield { key: `${code} ${place.track} ${place.part} ${whoseIs(code, text)} ${of}`, items };
-      }
-    }
-  };
+  const alarmsOf = (layout: Layout) => alarmsIn(layout, reckon(layout), limits);
   const known = new Set([...alarmsOf(first)].map(({ key }) => key));
   return function* (layout) {
     for (const { key, items } of alarmsOf(layout)) if (!known.has(key)) yield items;
@@ -44,17 +29,26 @@ function whoseIs(code: string, text: string): string {
   return isRead ? (/ for (.+?)\.$/.exec(text)?.[1] ?? '') : '';
 }
 
-/** How many cautions of level stop and warn a layout has, by what they are. */
-export function alarmCodes(layout: Layout, limits: CautionLimits): Map<string, number> {
-  const tracks = reckonLayout(layout);
-  const counts = new Map<string, number>();
-  const add = (code: string) => counts.set(code, (counts.get(code) ?? 0) + 1);
+/** The cautions of level stop and warn of a layout. */
+function* alarmsIn(layout: Layout, tracks: readonly ReckonedTrack[], limits: CautionLimits): Generator<Alarm> {
   for (const track of tracks)
     if (track.kind === 'items')
-      for (const { readings } of track.legs) for (const { cannot } of readings) if (cannot) add(COUNTED);
+      for (const [leg, { from, to, readings }] of track.legs.entries())
+        for (const { horseId, cannot } of readings)
+          if (cannot) yield { code: COUNTED, key: `${COUNTED} ${track.id} ${leg} ${horseId}`, items: [from, to] };
   for (const rule of CAUTION_RULES) {
     if (rule.code === COUNTED) continue;
-    for (const { code, level } of rule.find({ layout, tracks, limits })) if (level !== 'note') add(code);
+    for (const { code, level, items, place, text } of rule.find({ layout, tracks, limits })) {
+      if (level === 'note') continue;
+      const of = [...items].sort().join();
+      yield { code, key: `${code} ${place.track} ${place.part} ${whoseIs(code, text)} ${of}`, items };
+    }
   }
+}
+
+/** How many cautions of level stop and warn a layout has, by what they are. */
+export function alarmCodes(layout: Layout, limits: CautionLimits): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { code } of alarmsIn(layout, reckonLayout(layout), limits)) counts.set(code, (counts.get(code) ?? 0) + 1);
   return counts;
 }

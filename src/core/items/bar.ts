@@ -1,4 +1,5 @@
-import { pointAlong, type PointM } from '../geometry/pointM';
+import { nearestBetween } from '../geometry/nearestBetween';
+import { distanceM, pointAlong, type PointM } from '../geometry/pointM';
 import type { Item } from './item';
 import { STAND_DEPTH_M } from './footprint';
 
@@ -32,10 +33,6 @@ function across({ at, headingRad }: { at: PointM; headingRad: number }, halfM: n
 }
 
 /** How far a point is from the nearest place of a bar, metres. */
-export function toBarM({ xM, yM }: PointM, { from, to }: Bar): number {
-  const [dx, dy] = [to.xM - from.xM, to.yM - from.yM];
-  const squared = dx * dx + dy * dy;
-  const share = squared === 0 ? 0 : ((xM - from.xM) * dx + (yM - from.yM) * dy) / squared;
-  const on = Math.min(1, Math.max(0, share));
-  return Math.hypot(xM - from.xM - on * dx, yM - from.yM - on * dy);
+export function toBarM(point: PointM, { from, to }: Bar): number {
+  return distanceM(point, nearestBetween(from, to, point));
 }

@@ -54,7 +54,7 @@ export type ResolvedPlan = {
 };
 
 /** For whom an exercise is laid out when nobody is named (common practice, no source: a middling horse). */
-const USUAL_HORSE: LayoutHorse = {
+export const USUAL_HORSE: LayoutHorse = {
   id: 'usual',
   name: 'a horse of 160 cm',
   heightM: 1.6,

@@ -6,7 +6,7 @@ import { newId } from '@/components/newId';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
-import { composedPlan, reckonLayout, type ComposeWish, type Layout, type Proposal } from '@/core';
+import { composedPlan, reckonLayout, USUAL_HORSE, type ComposeWish, type Layout, type Proposal } from '@/core';
 import { Button, Group, Modal, NumberInput, Progress, Stack, Text } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import type { PlanControls } from '../_state/usePlanEditor';
@@ -19,16 +19,6 @@ type ComposeModalProps = { controls: PlanControls; onClose: () => void };
 
 const LEAST_FENCES = 3;
 const MOST_FENCES = 12;
-/** A course of no horse's own: one of middle size. */
-const USUAL_HORSE = {
-  id: 'usual',
-  name: 'a horse of 160 cm',
-  heightM: 1.6,
-  type: 'all-round',
-  level: 'novice',
-  strides: {},
-} as const;
-
 /** Whole courses proposed for the group on this sand: three that differ, each taken as any layout is. */
 export default function ComposeModal({ controls, onClose }: ComposeModalProps) {
   const { layout } = controls.shown.resolved;

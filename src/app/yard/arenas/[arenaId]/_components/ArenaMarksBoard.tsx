@@ -7,7 +7,7 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import { Sand } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
-import { arenaCorners, arenaWalls, distanceM, keptOutline, outlineFault, type PointM } from '@/core';
+import { arenaCorners, arenaWalls, distanceM, keptOutline, nearestBetween, outlineFault, type PointM } from '@/core';
 import type { NamedArena } from '@/data/queries/arenas';
 import { shapeOf, type ArenaMarks } from '@/files/arenaMarks';
 import { Alert, Button, Group, SegmentedControl, TextInput } from '@mantine/core';
@@ -199,10 +199,8 @@ function marked(arena: NamedArena, marks: ArenaMarks, tool: Tool, tap: PointM): 
 /** The nearest place on the walls. */
 function atWall(arena: NamedArena, point: PointM): PointM {
   const places = arenaWalls(arena).map(([from, to]) => {
-    const [dx, dy] = [to.xM - from.xM, to.yM - from.yM];
-    const share = ((point.xM - from.xM) * dx + (point.yM - from.yM) * dy) / (dx * dx + dy * dy);
-    const on = Math.min(1, Math.max(0, share));
-    return { xM: Math.round((from.xM + on * dx) * 100) / 100, yM: Math.round((from.yM + on * dy) * 100) / 100 };
+    const { xM, yM } = nearestBetween(from, to, point);
+    return { xM: Math.round(xM * 100) / 100, yM: Math.round(yM * 100) / 100 };
   });
   return places.reduce((a, b) => (distanceM(b, point) < distanceM(a, point) ? b : a));
 }

@@ -322,6 +322,8 @@ export const lessons = sqliteTable(
     /** The lessons that were planned together, week by week, have one word; so have those of the groups of one clinic. */
     seriesId: text('series_id'),
     groupsId: text('groups_id'),
+    /** The goal that its series goes towards. */
+    goalId: text('goal_id'),
     archivedAt: archivedAt(),
     createdAt: createdAt(),
   },
@@ -330,6 +332,40 @@ export const lessons = sqliteTable(
     index('lessons_by_series').on(table.seriesId),
     index('lessons_by_groups').on(table.groupsId),
   ],
+);
+
+/** What a pair works towards. `document` is a goal (src/files/goalPaper.ts). */
+export const goals = sqliteTable(
+  'goals',
+  {
+    id: id(),
+    yardId: yardId(),
+    pairId: pairId(),
+    document: text('document', { mode: 'json' }).notNull(),
+    /** By the yard's calendar, "2026-05-04". */
+    sinceDay: text('since_day').notNull(),
+    reachedDay: text('reached_day'),
+    archivedAt: archivedAt(),
+    createdAt: createdAt(),
+  },
+  table => [index('goals_by_pair').on(table.pairId)],
+);
+
+/** A suggestion that was not wanted: it is not made again to these pairs for a while. */
+export const refusals = sqliteTable(
+  'refusals',
+  {
+    id: id(),
+    yardId: yardId(),
+    /** The pairs it was made to, by their ids in order. */
+    pairIds: text('pair_ids', { mode: 'json' }).$type<string[]>().notNull(),
+    exercise: text('exercise').notNull(),
+    stage: integer('stage').notNull(),
+    refusedAt: instant('refused_at').notNull(),
+    undoneAt: instant('undone_at'),
+    createdAt: createdAt(),
+  },
+  table => [index('refusals_by_time').on(table.yardId, table.refusedAt)],
 );
 
 /** What the instructor says to a rider at the end of a lesson. */

@@ -1,5 +1,6 @@
 import { isClean, isVoid, lineRidden, passFaults } from '../record/passJudged';
 import type { PassRecord } from '../record/passRecord';
+import { cleanAtEnd } from './cleanAtEnd';
 import type { Rein } from '../track/rein';
 
 /** The yard's rule for going up a stage (common practice, no source: the last two passes clean on both reins). */
@@ -63,18 +64,12 @@ function reinsOf(passes: readonly Ridden[]): Rein[] {
 }
 
 function missingIn(last: readonly Ridden[], wanted: number): string | null {
-  const clean = cleanAtEnd(last);
+  const clean = cleanAtEnd(last.map(isClean));
   if (clean >= wanted) return null;
   const fault = last.map(pass => passFaults(pass)[0]).findLast(Boolean);
   const more = wanted - clean;
   const words = `${more} more clean ${more === 1 ? 'pass' : 'passes'}`;
   return fault ? `${words}, the last trouble was ${fault.what}` : words;
-}
-
-/** How many passes at the end were clean one after the other. */
-function cleanAtEnd(passes: readonly Ridden[]): number {
-  const lastUnclean = passes.findLastIndex(pass => !isClean(pass));
-  return passes.length - 1 - lastUnclean;
 }
 
 const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,3 +1,4 @@
+import { holm } from '../statistics/holm';
 import { distanceM, type PointM } from '../geometry/pointM';
 import { stopsCameTo } from '../record/passEnd';
 import { poissonAtLeast } from '../statistics/proportions';
@@ -154,15 +155,12 @@ export function sandMap(visits: readonly Visit[]): SandPlace[] {
   const clusters = clustersOf(visits);
   const strata = strataOf(visits);
   const places = clusters.map(({ at, own }) => ({ at, own, ...compared(own, strata) }));
-  const tested = places
-    .filter(({ visits: n, troubles }) => n >= LEAST_VISITS && troubles >= LEAST_TROUBLES)
-    .sort((a, b) => a.p - b.p);
-  let holds = true;
-  const out = new Set<PointM>();
-  tested.forEach(({ at, p }, index) => {
-    holds = holds && p <= LEVEL / (tested.length - index);
-    if (holds) out.add(at);
-  });
+  const tested = places.filter(({ visits: n, troubles }) => n >= LEAST_VISITS && troubles >= LEAST_TROUBLES);
+  const holds = holm(
+    tested.map(({ p }) => p),
+    LEVEL,
+  );
+  const out = new Set(tested.filter((_, index) => holds[index]).map(({ at }) => at));
   return places.map(({ own, ...place }) => {
     const standsOut = out.has(place.at);
     const { whose, pairId } = standsOut ? whoseTrouble(own, strata) : { whose: null, pairId: null };

@@ -23,6 +23,8 @@ const WHAT: Record<string, string> = {
   record_changes:
     'what was said otherwise afterwards, taken back or brought back: of what (`subject`, `subject_id`, `what`), from what (`was`) to what (`becomes`, both JSON), by whom and when; the rows it is of hold what stands',
   former_states: 'what a horse, an arena or the rules were until they were changed (`was` is JSON)',
+  goals: 'what pairs work towards; `document` is a goal (JSON)',
+  refusals: 'suggestions that were not wanted; `pair_ids` is JSON',
   walk_breaks: 'walk breaks in lessons',
   questions: 'what was asked; `document` is a question (JSON)',
   rider_words: 'what the instructor said to a rider at the end of a lesson',

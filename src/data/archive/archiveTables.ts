@@ -20,6 +20,8 @@ export const ARCHIVE_TABLES = [
   schema.standings,
   schema.ownExercises,
   schema.formerStates,
+  schema.goals,
+  schema.refusals,
   schema.lessons,
   schema.riderWords,
   schema.lessonJoins,

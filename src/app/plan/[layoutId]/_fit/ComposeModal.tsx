@@ -13,7 +13,7 @@ import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './ComposeModal.module.css';
 import type { ComposeSaid } from './compose.worker';
 import { strokesWords } from './strokesWords';
-import { useAnswer } from './useAnswer';
+import { useAnswer } from '@/components/worker/useAnswer';
 
 type ComposeModalProps = { controls: PlanControls; onClose: () => void };
 

@@ -23,7 +23,7 @@ import { useMemo, useState } from 'react';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './RefitModal.module.css';
 import type { AskRefit, RefitSaid } from './refit.worker';
-import { useAnswer } from './useAnswer';
+import { useAnswer } from '@/components/worker/useAnswer';
 
 /** A sand that a layout may go to. */
 export type OtherArena = { id: string; name: string; arena: Arena };

@@ -1,0 +1,37 @@
+'use client';
+
+import { Button } from '@mantine/core';
+import { useState, useTransition } from 'react';
+import { undoRefusalAction } from '../actions';
+import classes from './WhatNext.module.css';
+
+type RefusedProps = { refused: readonly { id: string; words: string }[]; onBack: (id: string) => void };
+
+/** What was refused and is not suggested for a while; each may be brought back. */
+export function Refused({ refused, onBack }: RefusedProps) {
+  const [busy, begin] = useTransition();
+  const [problem, setProblem] = useState<string | null>(null);
+  if (refused.length === 0) return null;
+  const bringBack = (id: string) =>
+    begin(async () => {
+      const answer = await undoRefusalAction(id).catch(() => null);
+      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: it stays refused.'));
+      if (answer?.ok) onBack(id);
+    });
+  return (
+    <details className={classes.out}>
+      <summary>{refused.length} refused, and not suggested for four weeks</summary>
+      {problem && <p role="alert">{problem}</p>}
+      <ul>
+        {refused.map(({ id, words }) => (
+          <li key={id}>
+            {words}{' '}
+            <Button size="compact-sm" variant="default" disabled={busy} onClick={() => bringBack(id)}>
+              Bring it back
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

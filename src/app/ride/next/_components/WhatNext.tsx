@@ -1,0 +1,150 @@
+'use client';
+
+import { Button, Checkbox, NumberInput, Select, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { useSuggested, type Suggested } from '../_state/useSuggested';
+import { Refused } from './Refused';
+import { SuggestionCard } from './SuggestionCard';
+import classes from './WhatNext.module.css';
+
+export type NextPair = { id: string; horse: string; rider: string };
+
+type WhatNextProps = {
+  pairs: readonly NextPair[];
+  arenas: readonly { id: string; name: string }[];
+  first: { pairIds: string[]; arenaId: string; startsAt: string; minutes: number };
+  /** What was refused and holds still. */
+  refused: readonly { id: string; words: string }[];
+};
+
+/** A lesson takes twelve pairs at most. */
+const MOST_PAIRS = 12;
+const LEAST_MIN = 5;
+const MOST_MIN = 240;
+/** The warm-up is not suggested; it comes before. */
+const WARM_UP_MIN = 10;
+
+/** Who rides where, when and how long; below it what they could ride, each with its reason. */
+export function WhatNext({ pairs, arenas, first, refused }: WhatNextProps) {
+  const [pairIds, setPairIds] = useState(first.pairIds);
+  const [arenaId, setArenaId] = useState(first.arenaId);
+  const [startsAt, setStartsAt] = useState(first.startsAt);
+  const [minutes, setMinutes] = useState<number | string>(first.minutes);
+  const [more, setMore] = useState(refused);
+  const isWhole = typeof minutes === 'number' && minutes >= LEAST_MIN + WARM_UP_MIN && minutes <= MOST_MIN;
+  const isReady = pairIds.length > 0 && isWhole && startsAt !== '';
+  const { suggested, again } = useSuggested(
+    isReady ? { pairIds, arenaId, startsAt, minutes: minutes - WARM_UP_MIN, each: false } : null,
+  );
+  const riding = pairIds.flatMap(id => pairs.find(pair => pair.id === id) ?? []);
+  return (
+    <div className={classes.next}>
+      <form className={classes.wish} onSubmit={event => event.preventDefault()}>
+        <Checkbox.Group
+          label="Who rides"
+          value={pairIds}
+          onChange={ids => setPairIds(ids.slice(0, MOST_PAIRS))}
+          className={classes.pairs}
+        >
+          {pairs.map(({ id, horse, rider }) => (
+            <Checkbox key={id} value={id} label={`${horse} with ${rider}`} />
+          ))}
+        </Checkbox.Group>
+        <div className={classes.when}>
+          <TextInput
+            type="datetime-local"
+            label="Day and time"
+            value={startsAt}
+            onChange={event => setStartsAt(event.currentTarget.value)}
+          />
+          <NumberInput
+            label="Minutes, with the warm-up"
+            min={LEAST_MIN + WARM_UP_MIN}
+            max={MOST_MIN}
+            value={minutes}
+            error={isWhole ? null : `From ${LEAST_MIN + WARM_UP_MIN} to ${MOST_MIN}.`}
+            onChange={setMinutes}
+          />
+          <Select
+            label="Sand"
+            allowDeselect={false}
+            value={arenaId}
+            data={arenas.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={id => id && setArenaId(id)}
+          />
+        </div>
+      </form>
+      {pairIds.length === 0 ? (
+        <p>Say who rides: one pair, or those who ride together.</p>
+      ) : (
+        <Found
+          {...{ suggested, riding, arenaId, startsAt }}
+          onRefused={one => {
+            setMore(before => [one, ...before.filter(({ id }) => id !== one.id)]);
+            again();
+          }}
+          again={again}
+        />
+      )}
+      <Refused
+        refused={more}
+        onBack={id => {
+          setMore(before => before.filter(one => one.id !== id));
+          again();
+        }}
+      />
+    </div>
+  );
+}
+
+type FoundProps = {
+  suggested: Suggested | null;
+  riding: readonly NextPair[];
+  arenaId: string;
+  startsAt: string;
+  onRefused: (one: { id: string; words: string }) => void;
+  again: () => void;
+};
+
+function Found({ suggested, riding, arenaId, startsAt, onRefused, again }: FoundProps) {
+  if (suggested === null) return null;
+  if (suggested.kind === 'waiting') return <p role="status">Looking through the record …</p>;
+  if (suggested.kind === 'failed')
+    return (
+      <p role="alert">
+        {suggested.problem}{' '}
+        <Button size="compact-sm" variant="default" onClick={again}>
+          Try again
+        </Button>
+      </p>
+    );
+  const [found] = suggested.of;
+  if (!found) return null;
+  return (
+    <>
+      {found.tooLittle !== null && <p role="status">{found.tooLittle}</p>}
+      {found.tooLittle === null && found.suggestions.length === 0 && (
+        <p role="status">Nothing can be asked then without going over a limit: take another day, or more minutes.</p>
+      )}
+      <ul className={classes.cards} aria-label="What they could ride">
+        {found.suggestions.map(one => (
+          <li key={one.exercise}>
+            <SuggestionCard suggestion={one} {...{ riding, arenaId, startsAt, onRefused }} />
+          </li>
+        ))}
+      </ul>
+      {found.out.length > 0 && (
+        <details className={classes.out}>
+          <summary>{found.out.length} exercises are left out</summary>
+          <ul>
+            {found.out.map(({ title, why }) => (
+              <li key={`${title} ${why}`}>
+                <strong>{title}</strong>: {why}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,77 @@
+import type { Recipe } from '../exercises/exercise';
+import { SHELF } from '../exercises/shelf';
+import { rideTime } from '../lesson/stageMinutes';
+import type { Layout } from '../layout/layout';
+import { resolvePlan } from '../plan/layOutPlaced';
+import { EMPTY_PLAN, type PlacedRecipe, type Plan } from '../plan/plan';
+import { exerciseGround, type PlanGround, type ResolvedPlan } from '../plan/resolvePlan';
+import { askedLayout } from '../question/askedLayout';
+import { offeredQuestions, questionToday, type OfferedQuestion } from '../question/offeredQuestions';
+import type { Question } from '../question/question';
+import { hasReins, waysToRide } from '../question/waysToRide';
+import { questionWork } from '../work/questionWork';
+import type { ExerciseFacts, StageFacts, WorkKind } from './step';
+
+/** What is measured or rested in, and not taught by. */
+const NO_LESSON = new Set(['stride-test-lane', 'flexions', 'free-walk', 'loose-rein', 'halt-and-pat']);
+
+/** The exercises of the shelf that a lesson can be made of. */
+export const TAUGHT: readonly Recipe[] = SHELF.filter(({ kind }) => !NO_LESSON.has(kind));
+
+/** The id of an exercise that is laid out for a suggestion. */
+export const SUGGESTED_ID = 'suggested';
+
+/** A plan with one exercise for some horses, as it usually lies; null where it cannot be laid out here. */
+export function sketchedPlan(recipe: Recipe, ground: PlanGround, groupIds: readonly string[]): ResolvedPlan | null {
+  const plan: Plan = { ...EMPTY_PLAN, groupIds: [...groupIds] };
+  const on = exerciseGround(plan, { horseIds: null }, ground);
+  const params = recipe.wishes(on)[0];
+  if (!params) return null;
+  const placed: PlacedRecipe = {
+    ...{ id: SUGGESTED_ID, name: null, kind: recipe.kind, rein: 'left', params, place: recipe.place(on, params) },
+    ...{ horseIds: null, session: null },
+  };
+  const resolved = resolvePlan({ ...plan, exercises: [placed] }, ground);
+  return resolved.exercises.length === 0 ? null : resolved;
+}
+
+/** The question of each stage of the one exercise of a plan, in order, as it is laid out. */
+export function stageQuestions(resolved: ResolvedPlan): { offered: OfferedQuestion; today: Question }[] {
+  return offeredQuestions(resolved).flatMap(offered => {
+    if (offered.what.kind !== 'stage') return [];
+    const today = questionToday({ ...offered, id: 'asked' }, resolved);
+    return today ? [{ offered, today }] : [];
+  });
+}
+
+/** What sort of work an asked layout is. */
+export function workKind(asked: Layout): WorkKind {
+  if (asked.tracks[0]?.kind !== 'items') return 'flat';
+  const ridden = new Set(asked.tracks[0].through.map(({ item }) => item));
+  return asked.items.some(({ id, kind }) => kind === 'fence' && ridden.has(id)) ? 'fences' : 'poles';
+}
+
+/** What each exercise of the shelf is on a sand for some horses; what cannot be laid out there is left out. */
+export function catalogueOf(ground: PlanGround, groupIds: readonly string[]): ExerciseFacts[] {
+  return TAUGHT.flatMap(recipe => {
+    const resolved = sketchedPlan(recipe, ground, groupIds);
+    const stages = resolved === null ? [] : stagesOf(resolved, recipe);
+    if (stages.length === 0) return [];
+    const { title, purposes, level } = recipe.guidance;
+    return [{ exercise: recipe.kind, title, purposes, level, stages }];
+  });
+}
+
+function stagesOf(resolved: ResolvedPlan, { guidance }: Recipe): StageFacts[] {
+  return stageQuestions(resolved).flatMap(({ offered, today }): StageFacts[] => {
+    const asked = askedLayout({ ...resolved.layout, horses: [] }, today);
+    const time = rideTime(resolved.layout, today);
+    if (!asked || !time) return [];
+    return [
+      {
+        ...{ name: offered.name ?? '', kind: workKind(asked), gait: today.gait, hasReins: hasReins(waysToRide(asked)) },
+        ...{ work: questionWork(asked), rideTime: time, eachRein: guidance.repetitions.eachRein },
+      },
+    ];
+  });
+}

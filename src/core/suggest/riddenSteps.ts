@@ -1,0 +1,44 @@
+import { dayNumber } from '../words/calendarDay';
+import type { ReviewPass } from '../review/reviewPass';
+import { ownExercise, purposesOf } from './ownLayouts';
+import type { RiddenStep, WorkKind } from './step';
+
+/** What the exercise of a pass is asked of: by version, which layout it is of and which exercises stand on it. */
+export type RiddenOver = ReadonlyMap<string, { layoutId: string; kinds: ReadonlyMap<string, string> }>;
+
+/** What was ridden, day by day and stage by stage, as suggestions look at it; oldest first. */
+export function riddenSteps(passes: readonly ReviewPass[], over: RiddenOver): RiddenStep[] {
+  const steps = new Map<string, RiddenStep & { passes: RiddenStep['passes'][number][] }>();
+  for (const pass of passes) {
+    if (pass.isVoid || pass.line !== null) continue;
+    const { exercise, stage } = exerciseOf(pass, over);
+    const key = `${pass.day} ${exercise} ${stage}`;
+    const seen = { rein: pass.rein, isClean: pass.faults.length === 0 };
+    const before = steps.get(key);
+    if (before) before.passes.push(seen);
+    else steps.set(key, newStep(pass, exercise, stage, seen));
+  }
+  return [...steps.values()];
+}
+
+function newStep(pass: ReviewPass, exercise: string, stage: number, seen: RiddenStep['passes'][number]) {
+  const kind = kindOf(pass);
+  const { gait } = pass.question;
+  const purposes = purposesOf(exercise, kind);
+  return { day: dayNumber(pass.day), exercise, stage, kind, gait, purposes, passes: [seen] };
+}
+
+function exerciseOf({ question: { what }, layoutVersionId }: ReviewPass, over: RiddenOver) {
+  const { layoutId, kinds } = over.get(layoutVersionId) ?? { layoutId: layoutVersionId, kinds: new Map() };
+  if (what.kind === 'stage') {
+    const kind = kinds.get(what.exerciseId) as string | undefined;
+    if (kind !== undefined) return { exercise: kind, stage: what.stage };
+    return { exercise: ownExercise(layoutId, what.over.trackId), stage: 0 };
+  }
+  return { exercise: ownExercise(layoutId, what.kind === 'made' ? 'made' : what.trackId), stage: 0 };
+}
+
+function kindOf({ ground: { stops } }: ReviewPass): WorkKind {
+  if (stops.some(({ isFence }) => isFence)) return 'fences';
+  return stops.length > 0 ? 'poles' : 'flat';
+}

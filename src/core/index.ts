@@ -607,6 +607,7 @@ export { composedPlan } from './plan/composedPlan';
 
 export { dayInWords, dayNumber, dayOfNumber, weekdayOf } from './words/calendarDay';
 export { REIN_MEASURES, type Goal, type GoalMeasure } from './goals/goal';
+export { shelfFacts } from './goals/shelfFacts';
 export { goalProgress, type GoalProgress, type GoalRecord, type GoalState } from './goals/goalProgress';
 export { TAUGHT } from './suggest/catalogue';
 export type { SuggestWish } from './suggest/candidate';
@@ -615,7 +616,7 @@ export { LEAST_DAYS, LEAST_PASSES, type PairSeen } from './suggest/pairSeen';
 export { ownExercise, purposesOf, questionsOver } from './suggest/ownLayouts';
 export { riddenSteps, type RiddenOver } from './suggest/riddenSteps';
 export { sideBySide, type AskedStage } from './suggest/sideBySide';
-export type { RiddenStep, WorkKind } from './suggest/step';
+export type { ExerciseFacts, RiddenStep, WorkKind } from './suggest/step';
 export type { Suggested, Suggestion } from './suggest/suggestLessons';
 export { suggestFrom, type SuggestMaterial, type SuggestedFor } from './suggest/suggestFrom';
 export { TERMS, type Term } from './suggest/terms';

@@ -7,7 +7,11 @@ import { testExercise, testFences, testPair, testPasses, testStep, testWish } fr
 const poles = testExercise('trot-poles', 2);
 const fences = testExercise('single-fence', 2, {}, testFences(4));
 const clean = testPasses([2, 2], [2, 2]);
-const out = (facts: typeof poles, pair: Parameters<typeof testPair>[0], changes: Parameters<typeof testWish>[1] = {}) => {
+const out = (
+  facts: typeof poles,
+  pair: Parameters<typeof testPair>[0],
+  changes: Parameters<typeof testWish>[1] = {},
+) => {
   const wish = testWish([testPair(pair)], changes);
   return outBecause(candidateOf(facts, wish), wish);
 };
@@ -45,8 +49,8 @@ describe('what must be known first', () => {
 });
 
 test('a series that takes longer than there is time is out', () => {
-  expect(out(poles, {}, { minutes: 4 })).toMatch(/takes \d+ minutes of 4/);
-  expect(out(poles, {}, { minutes: 5 })).toBeNull();
+  expect(out(poles, {}, { minutes: 5 })).toMatch(/takes 6 minutes of 5/);
+  expect(out(poles, {}, { minutes: 6 })).toBeNull();
 });
 
 // Three passes on each rein over four fences are 24 efforts, of 60 in a day (common practice).
@@ -60,8 +64,8 @@ test('the day’s work holds, with what else the horse does', () => {
 test('no seven days have three jumping days, whichever seven; two are allowed', () => {
   const jumpingDays = (...days: number[]) => ({ jumpingDays: days });
   expect(out(fences, jumpingDays(996, 998))).toBe('it would jump on 3 days of seven');
-  expect(out(fences, jumpingDays(998, 1004))).toBeNull();
-  expect(out(fences, jumpingDays(998, 1003))).not.toBeNull();
+  expect(out(fences, jumpingDays(998, 1005))).toBeNull();
+  expect(out(fences, jumpingDays(998, 1004))).not.toBeNull();
   expect(out(fences, jumpingDays(1001, 1006))).not.toBeNull();
   expect(out(fences, jumpingDays(993, 1007))).toBeNull();
   expect(out(poles, jumpingDays(996, 998))).toBeNull();

@@ -9,7 +9,7 @@ export const INSTRUCT = [
   ...['ride/[versionId]/[pairId]/page', 'ride/lessons/new/page', 'ride/lessons/[lessonId]/end/page'],
   ...['ride/lessons/[lessonId]/recordings/page', 'set/sand/page'],
   ...['today/page', 'firstLayoutAction', 'ride/next/page', 'ride/next/how/page', 'GET api/next'],
-  ...['takeSuggestionAction', 'refuseSuggestionAction', 'undoRefusalAction'],
+  ...['takeSuggestionAction', 'refuseSuggestionAction', 'undoRefusalAction', 'saveGoalAction', 'changeGoalAction'],
   ...['yard/page', 'yard/access/page', 'yard/archive/page', 'yard/arenas/[arenaId]/page', 'yard/files/page'],
   ...['yard/horses/[horseId]/card/page', 'yard/horses/[horseId]/page', 'yard/horses/[horseId]/test/page'],
   ...['yard/people/[personId]/page', 'yard/rules/page', 'yard/stand-in/page'],

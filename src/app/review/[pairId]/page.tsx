@@ -1,5 +1,6 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { FollowThread } from '@/components/Shell/thread';
 import { findPair } from '@/data/queries/pairs';
@@ -8,10 +9,13 @@ import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { mayReadPair } from '../../_server/access/ownPair';
+import { isInstructor } from '../../_server/access/isInstructor';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { yardTime } from '../../_server/yardTime';
 import { StrideHistory } from '../../yard/horses/[horseId]/_components/StrideHistory';
+import { Goals } from '../_goals/Goals';
+import { exerciseChoices, shownGoals } from '../_goals/shownGoals';
 import { Claims } from '../_components/Claims';
 import { PairCharts } from '../_components/PairCharts';
 import { RowReviewCard } from '../_components/RowReviewCard';
@@ -27,6 +31,7 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
   if (!pair || !mayReadPair(who, pair)) notFound();
   const review = await pairReview(pair);
   const { passes } = review;
+  const maySet = isInstructor(who);
   const tests = await listStrideTests(db, yard.id, pair.horseId);
   const versions = await versionsRidden(
     db,
@@ -57,6 +62,12 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
             </LinkButton>
           </>
         }
+      />
+      <Goals
+        pairId={pair.id}
+        goals={await shownGoals(db, yard, { id: pair.id, horse: review.horse, passes }, nowMs())}
+        exercises={maySet ? exerciseChoices() : []}
+        maySet={maySet}
       />
       {passes.length > 0 && (
         <>

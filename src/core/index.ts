@@ -621,3 +621,15 @@ export type { Suggested, Suggestion } from './suggest/suggestLessons';
 export { suggestFrom, type SuggestMaterial, type SuggestedFor } from './suggest/suggestFrom';
 export { TERMS, type Term } from './suggest/terms';
 export { WEIGHTS, type TermKey } from './suggest/weights';
+export {
+  overloads,
+  seasonWeeks,
+  withLessonMoved,
+  type Overload,
+  type SeasonDay,
+  type SeasonEntry,
+  type SeasonWeek,
+} from './season/season';
+export { seriesNow, seriesStages, type SeriesNow } from './season/goalSeries';
+export { nextStage, standingOf } from './suggest/ladder';
+export { workKindOf } from './work/workKindOf';

@@ -1,7 +1,6 @@
 import type { Recipe } from '../exercises/exercise';
 import { SHELF } from '../exercises/shelf';
 import { rideTime } from '../lesson/stageMinutes';
-import type { Layout } from '../layout/layout';
 import { resolvePlan } from '../plan/layOutPlaced';
 import { EMPTY_PLAN, type PlacedRecipe, type Plan } from '../plan/plan';
 import { exerciseGround, type PlanGround, type ResolvedPlan } from '../plan/resolvePlan';
@@ -10,7 +9,8 @@ import { offeredQuestions, questionToday, type OfferedQuestion } from '../questi
 import type { Question } from '../question/question';
 import { hasReins, waysToRide } from '../question/waysToRide';
 import { questionWork } from '../work/questionWork';
-import type { ExerciseFacts, StageFacts, WorkKind } from './step';
+import { workKindOf } from '../work/workKindOf';
+import type { ExerciseFacts, StageFacts } from './step';
 
 /** What is measured or rested in, and not taught by. */
 const NO_LESSON = new Set(['stride-test-lane', 'flexions', 'free-walk', 'loose-rein', 'halt-and-pat']);
@@ -44,13 +44,6 @@ export function stageQuestions(resolved: ResolvedPlan): { offered: OfferedQuesti
   });
 }
 
-/** What sort of work an asked layout is. */
-export function workKind(asked: Layout): WorkKind {
-  if (asked.tracks[0]?.kind !== 'items') return 'flat';
-  const ridden = new Set(asked.tracks[0].through.map(({ item }) => item));
-  return asked.items.some(({ id, kind }) => kind === 'fence' && ridden.has(id)) ? 'fences' : 'poles';
-}
-
 /** What each exercise of the shelf is on a sand for some horses; what cannot be laid out there is left out. */
 export function catalogueOf(ground: PlanGround, groupIds: readonly string[]): ExerciseFacts[] {
   return TAUGHT.flatMap(recipe => {
@@ -67,10 +60,16 @@ function stagesOf(resolved: ResolvedPlan, { guidance }: Recipe): StageFacts[] {
     const asked = askedLayout({ ...resolved.layout, horses: [] }, today);
     const time = rideTime(resolved.layout, today);
     if (!asked || !time) return [];
+    const work = questionWork(asked);
     return [
       {
-        ...{ name: offered.name ?? '', kind: workKind(asked), gait: today.gait, hasReins: hasReins(waysToRide(asked)) },
-        ...{ work: questionWork(asked), rideTime: time, eachRein: guidance.repetitions.eachRein },
+        ...{
+          name: offered.name ?? '',
+          kind: workKindOf(work),
+          gait: today.gait,
+          hasReins: hasReins(waysToRide(asked)),
+        },
+        ...{ work, rideTime: time, eachRein: guidance.repetitions.eachRein },
       },
     ];
   });

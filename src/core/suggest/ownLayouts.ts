@@ -7,7 +7,7 @@ import { offeredQuestions, questionToday, type OfferedQuestion } from '../questi
 import type { Question } from '../question/question';
 import { hasReins, waysToRide } from '../question/waysToRide';
 import { questionWork } from '../work/questionWork';
-import { workKind } from './catalogue';
+import { workKindOf } from '../work/workKindOf';
 import type { ExerciseFacts, WorkKind } from './step';
 
 /** A layout of the yard on the sand in question; `stands`: it is what lies there now. */
@@ -44,9 +44,10 @@ export function ownFacts(layouts: readonly OwnLayout[]): ExerciseFacts[] {
 
 function factsOf(exercise: string, name: string, { layout }: ResolvedPlan, today: Question): ExerciseFacts {
   const asked = askedLayout({ ...layout, horses: [] }, today)!;
-  const kind = workKind(asked);
+  const work = questionWork(asked);
+  const kind = workKindOf(work);
   const stage = {
-    ...{ name, kind, gait: today.gait, hasReins: hasReins(waysToRide(asked)), work: questionWork(asked) },
+    ...{ name, kind, gait: today.gait, hasReins: hasReins(waysToRide(asked)), work },
     ...{ rideTime: rideTime(layout, today)!, eachRein: OWN_EACH_REIN },
   };
   return { exercise, title: name, purposes: OWN_PURPOSES[kind], level: 'novice', stages: [stage] };

@@ -1,7 +1,8 @@
 import { dayNumber } from '../words/calendarDay';
 import type { ReviewPass } from '../review/reviewPass';
 import { ownExercise, purposesOf } from './ownLayouts';
-import type { RiddenStep, WorkKind } from './step';
+import { workKindOf } from '../work/workKindOf';
+import type { RiddenStep } from './step';
 
 /** What the exercise of a pass is asked of: by version, which layout it is of and which exercises stand on it. */
 export type RiddenOver = ReadonlyMap<string, { layoutId: string; kinds: ReadonlyMap<string, string> }>;
@@ -22,7 +23,7 @@ export function riddenSteps(passes: readonly ReviewPass[], over: RiddenOver): Ri
 }
 
 function newStep(pass: ReviewPass, exercise: string, stage: number, seen: RiddenStep['passes'][number]) {
-  const kind = kindOf(pass);
+  const kind = workKindOf(pass.ground.work);
   const { gait } = pass.question;
   const purposes = purposesOf(exercise, kind);
   return { day: dayNumber(pass.day), exercise, stage, kind, gait, purposes, passes: [seen] };
@@ -36,9 +37,4 @@ function exerciseOf({ question: { what }, layoutVersionId }: ReviewPass, over: R
     return { exercise: ownExercise(layoutId, what.over.trackId), stage: 0 };
   }
   return { exercise: ownExercise(layoutId, what.kind === 'made' ? 'made' : what.trackId), stage: 0 };
-}
-
-function kindOf({ ground: { stops } }: ReviewPass): WorkKind {
-  if (stops.some(({ isFence }) => isFence)) return 'fences';
-  return stops.length > 0 ? 'poles' : 'flat';
 }

@@ -1,5 +1,11 @@
 import {
+  askedLayout,
+  isVoid,
   jumps,
+  questionWork,
+  workKindOf,
+  type Rein,
+  type WorkKind,
   lessonMinutes,
   NO_EARLIER_WORK,
   plannedOf,
@@ -27,8 +33,17 @@ import { passWorks } from './passWorks';
 /** The days that count, each from its first instant up to the next: the last one is the day of the lesson. */
 export type DaysMs = readonly number[];
 
-/** Something a horse did, or is planned to do: when, with whom, and how much of what. */
-type DoneAt = { horseId: string; pairId: string; lessonId: string | null; atMs: number; work: Work };
+/** Something a horse did, or is planned to do: when, with whom, how much of what sorts, and in a pass on which rein. */
+export type DoneAt = {
+  horseId: string;
+  pairId: string;
+  lessonId: string | null;
+  atMs: number;
+  work: Work;
+  kinds: WorkKind[];
+  rein: Rein | null;
+  isPlanned: boolean;
+};
 
 /**
  * What each horse does besides a lesson: on its day, and on how many of the days before it jumps. What was ridden counts as it
@@ -50,6 +65,20 @@ export async function earlierWork(
   return new Map([...byHorse].map(([horseId, own]) => [horseId, earlierOf(own, daysMs)]));
 }
 
+/**
+ * Everything that was ridden on some days, pass by pass, and what is still to come of the lessons that are planned.
+ * @param daysMs - the first instant of each day, oldest first, and the end of the last one
+ */
+export async function workDone(
+  db: Pick<RoanDatabase, 'select' | 'selectDistinct'>,
+  yardId: string,
+  daysMs: DaysMs,
+  nowMs: number,
+): Promise<DoneAt[]> {
+  const ridden = await riddenWork(db, yardId, daysMs, '');
+  return [...ridden, ...(await workToCome(db, yardId, daysMs, { notLessonId: '', nowMs, ridden }))];
+}
+
 /** What a pair did on a day, counted from 0, or is planned to do. */
 export type WorkOnDay = { pairId: string; day: number; work: Work };
 
@@ -63,8 +92,7 @@ export async function workByPair(
   daysMs: DaysMs,
   nowMs: number,
 ): Promise<WorkOnDay[]> {
-  const ridden = await riddenWork(db, yardId, daysMs, '');
-  const done = [...ridden, ...(await workToCome(db, yardId, daysMs, { notLessonId: '', nowMs, ridden }))];
+  const done = await workDone(db, yardId, daysMs, nowMs);
   const sums = new Map<string, WorkOnDay & { works: Work[] }>();
   for (const { pairId, atMs, work } of done) {
     const day = daysMs.findLastIndex(ms => ms <= atMs);
@@ -111,6 +139,8 @@ async function riddenWork(
   return ridden.map((pass, index) => ({
     ...{ horseId: others[index]!.horseId, pairId: pass.pairId, lessonId: pass.lessonId, atMs: pass.riddenAtMs },
     work: workOfPasses([pass], workOf),
+    kinds: isVoid(pass) ? [] : [workOf(pass)].flatMap(work => (work ? [workKindOf(work)] : [])),
+    ...{ rein: pass.rein, isPlanned: false },
   }));
 }
 
@@ -145,7 +175,8 @@ async function workToCome(
       if (horseId === undefined) return [];
       const done = ridden.filter(one => one.lessonId === lessonId && one.pairId === pairId);
       const work = workLeft(lessonWork(plan, pairId, resolvedOf), sumWork(done.map(one => one.work)));
-      return [{ horseId, pairId, lessonId, atMs, work }];
+      const kinds = lessonKinds(plan, resolvedOf);
+      return [{ horseId, pairId, lessonId, atMs, work, kinds, rein: null, isPlanned: true }];
     }),
   );
 }
@@ -166,6 +197,20 @@ export function lessonWork(
       });
     }),
   );
+}
+
+/** What sorts of work a planned lesson is. */
+function lessonKinds({ stages }: Pick<Lesson['plan'], 'stages'>, resolvedOf: ReadonlyMap<string, ResolvedPlan>) {
+  const kinds = stages.flatMap(({ layoutId, questions }) => {
+    const resolved = layoutId === null ? undefined : resolvedOf.get(layoutId);
+    if (!resolved) return [];
+    return questions.flatMap(({ question }) => {
+      const today = questionToday(question, resolved);
+      const asked = today && askedLayout(resolved.layout, today);
+      return asked ? [workKindOf(questionWork(asked))] : [];
+    });
+  });
+  return [...new Set(kinds)];
 }
 
 async function plansOf(

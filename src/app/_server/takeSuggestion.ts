@@ -44,7 +44,7 @@ export async function takeSuggestion(tx: Transaction, yardId: string, taken: Tak
   const { arenaId, startsAtMs, exercise } = taken;
   const { layout, isNew } = await layoutFor(tx, yardId, taken);
   const offers = await layoutOffers(tx, yardId, layout);
-  const plan = await lessonPlan(tx, yardId, taken, layout, offers);
+  const plan = await suggestedPlan(tx, yardId, taken, layout, offers);
   const name = isNew ? (findRecipe(exercise)?.guidance.title ?? layout.name) : layout.name;
   return saveLesson(tx, yardId, { name: name.slice(0, 60), arenaId, startsAtMs, plan });
 }
@@ -75,10 +75,11 @@ async function layoutFor(
   return { layout: (await findLayout(tx, yardId, newId))!, isNew: true };
 }
 
-async function lessonPlan(
+/** The plan of a lesson that rides a series over a layout. */
+export async function suggestedPlan(
   tx: Transaction,
   yardId: string,
-  { pairIds, exercise, series, next }: TakenSuggestion,
+  { pairIds, exercise, series, next }: Pick<TakenSuggestion, 'pairIds' | 'exercise' | 'series' | 'next'>,
   layout: Layout,
   offers: LayoutOffers,
 ): Promise<LessonPlan> {

@@ -38,11 +38,13 @@ describe('each term has a case in which it speaks, and a neighbour in which it d
   test('what is surely uneven, and not what may be by chance', () => {
     const uneven = testStep('trot-poles', 0, day - 40, testPasses([24, 6], [24, 22]));
     const nearly = testStep('trot-poles', 0, day - 40, testPasses([24, 18], [24, 22]));
-    expect(term('uneven', rhythm, { ridden: [uneven] })).toMatchObject({
+    expect(term('uneven', supple, { ridden: [uneven] })).toMatchObject({
       value: 1,
       words: expect.stringContaining('left rein') as string,
     });
-    expect(term('uneven', rhythm, { ridden: [nearly] })).toMatchObject({ value: 0, words: null });
+    expect(term('uneven', supple, { ridden: [nearly] })).toMatchObject({ value: 0, words: null });
+    // What neither supples nor straightens does nothing for a rein.
+    expect(term('uneven', rhythm, { ridden: [uneven] })).toMatchObject({ value: 0, words: null });
   });
   test('what was earned goes before what is new', () => {
     const earned = term('earned', rhythm, { ridden: [testStep('trot-poles', 0, day - 7, clean)] });

@@ -28,7 +28,7 @@ export function byWeight(terms: readonly Term[]): Term[] {
  * mean over its pairs, told by the pair that it speaks for most.
  */
 export function rankSteps(catalogue: readonly ExerciseFacts[], wish: SuggestWish): Ranking {
-  const uneven = wish.pairs.map(({ ridden }) => unevenIn(ridden, wish.pairs.length));
+  const uneven = wish.pairs.map(({ ridden }) => unevenIn(ridden, wish.day, wish.pairs.length));
   const ranking: Ranking = { ranked: [], out: [] };
   for (const facts of catalogue) {
     const candidate = candidateOf(facts, wish);

@@ -50,17 +50,16 @@ const MUCH = 0.3;
 
 function unevenTerm({ facts, stage }: Looked, uneven: readonly Uneven[]): Omit<Term, 'key'> {
   const trained = uneven.filter(one => {
-    if (one.of === 'rein') return stage.hasReins;
+    if (one.of === 'rein') return stage.hasReins && isStraightening(facts);
     return one.of === 'gait' ? plainGait(stage.gait) === one.gait : facts.purposes.includes(one.purpose);
   });
-  const by = ({ own, rest, of }: Uneven) =>
-    // Whatever is ridden on both reins trains the worse one; what supples and straightens does so most.
-    (rest.hits / rest.of - own.hits / own.of) * (of === 'rein' && !isStraightening(facts) ? 0.6 : 1);
+  const by = ({ own, rest }: Uneven) => rest.hits / rest.of - own.hits / own.of;
   const [worst] = [...trained].sort((a, b) => by(b) - by(a));
   if (!worst) return NOTHING;
   return { value: Math.min(1, by(worst) / MUCH), words: unevenWords(worst) };
 }
 
+/** What supples and straightens is what evens the reins (common practice, no source). */
 const isStraightening = ({ purposes }: ExerciseFacts) =>
   purposes.includes('suppleness') || purposes.includes('straightness');
 

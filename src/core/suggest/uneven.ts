@@ -42,14 +42,19 @@ function shareOf(passes: RiddenStep['passes']): Share {
   return { of: passes.length, hits: passes.filter(({ isClean }) => isClean).length };
 }
 
+/** What lies farther back may have been mended since, days (common practice, no source: two months). */
+const LATELY_DAYS = 56;
+
 /**
- * Where a pair is surely less often clean: on a rein, each stage compared with itself (exact, stratified); in a gait, or for a
+ * Where a pair is surely less often clean lately: on a rein, each stage compared with itself (exact, stratified); in a gait, or for a
  * purpose, against all the rest (Fisher’s exact test). All looks together are held to one level.
+ * @param ridden - the whole record: by its length is told how often it was looked at
  * @param pairs - how many pairs are looked at for one answer: each is a look more
  */
-export function unevenIn(ridden: readonly RiddenStep[], pairs = 1): Uneven[] {
+export function unevenIn(ridden: readonly RiddenStep[], day: number, pairs = 1): Uneven[] {
   const all = ridden.reduce((sum, { passes }) => sum + passes.length, 0);
-  const looked = [...reinLook(ridden), ...gaitLooks(ridden), ...purposeLooks(ridden)].filter(
+  const lately = ridden.filter(step => day - step.day < LATELY_DAYS);
+  const looked = [...reinLook(lately), ...gaitLooks(lately), ...purposeLooks(lately)].filter(
     ({ own, rest }) => Math.min(own.of, rest.of) >= LEAST_PASSES,
   );
   const holds = holm(
@@ -93,16 +98,16 @@ function purposeLooks(ridden: readonly RiddenStep[]): Uneven[] {
   }));
 }
 
-/** What is uneven, in words with its numbers. */
+/** What is uneven, in words with its numbers of the last eight weeks. */
 export function unevenWords(uneven: Uneven): string {
   const of = ({ hits, of: all }: Share) => `${hits} of ${all}`;
   const { own, rest } = uneven;
   switch (uneven.of) {
     case 'rein':
-      return `the ${uneven.rein} rein is clean in ${of(own)} passes, the ${otherRein(uneven.rein)} in ${of(rest)}`;
+      return `the ${uneven.rein} rein was clean in ${of(own)} passes of eight weeks, the ${otherRein(uneven.rein)} in ${of(rest)}`;
     case 'gait':
-      return `${uneven.gait} is clean in ${of(own)} passes, the rest in ${of(rest)}`;
+      return `${uneven.gait} was clean in ${of(own)} passes of eight weeks, the rest in ${of(rest)}`;
     case 'purpose':
-      return `what is for ${uneven.purpose} is clean in ${of(own)} passes, the rest in ${of(rest)}`;
+      return `what is for ${uneven.purpose} was clean in ${of(own)} passes of eight weeks, the rest in ${of(rest)}`;
   }
 }

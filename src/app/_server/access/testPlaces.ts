@@ -10,6 +10,7 @@ export const INSTRUCT = [
   ...['ride/lessons/[lessonId]/recordings/page', 'set/sand/page'],
   ...['today/page', 'firstLayoutAction', 'ride/next/page', 'ride/next/how/page', 'GET api/next'],
   ...['takeSuggestionAction', 'refuseSuggestionAction', 'undoRefusalAction', 'saveGoalAction', 'changeGoalAction'],
+  ...['ride/season/page', 'moveLessonAction', 'planGoalWeeksAction', 'bringGoalWeeksAction'],
   ...['yard/page', 'yard/access/page', 'yard/archive/page', 'yard/arenas/[arenaId]/page', 'yard/files/page'],
   ...['yard/horses/[horseId]/card/page', 'yard/horses/[horseId]/page', 'yard/horses/[horseId]/test/page'],
   ...['yard/people/[personId]/page', 'yard/rules/page', 'yard/stand-in/page'],

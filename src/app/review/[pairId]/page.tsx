@@ -3,6 +3,8 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { FollowThread } from '@/components/Shell/thread';
+import { present } from '@/data/present';
+import { listArenas } from '@/data/queries/arenas';
 import { findPair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
 import { listStrideTests } from '@/data/queries/strideTests';
@@ -12,7 +14,7 @@ import { mayReadPair } from '../../_server/access/ownPair';
 import { isInstructor } from '../../_server/access/isInstructor';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
-import { yardTime } from '../../_server/yardTime';
+import { daysLater, yardTime } from '../../_server/yardTime';
 import { StrideHistory } from '../../yard/horses/[horseId]/_components/StrideHistory';
 import { Goals } from '../_goals/Goals';
 import { exerciseChoices, shownGoals } from '../_goals/shownGoals';
@@ -67,6 +69,8 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
         pairId={pair.id}
         goals={await shownGoals(db, yard, { id: pair.id, horse: review.horse, passes }, nowMs())}
         exercises={maySet ? exerciseChoices() : []}
+        arenas={maySet ? present(await listArenas(db, yard.id)).map(({ id, name }) => ({ id, name })) : []}
+        startsAt={yardTime(daysLater(nowMs(), 1, yard.timeZone), yard.timeZone, 'YYYY-MM-DDT10:00')}
         maySet={maySet}
       />
       {passes.length > 0 && (

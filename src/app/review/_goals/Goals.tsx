@@ -9,6 +9,7 @@ import { changeGoalAction } from './actions';
 import { GoalBar } from './GoalBar';
 import { GoalFormModal, type ExerciseChoice } from './GoalFormModal';
 import classes from './Goals.module.css';
+import { PlanWeeks } from './PlanWeeks';
 
 /** A goal as a page shows it. */
 export type ShownGoal = {
@@ -26,6 +27,9 @@ type GoalsProps = {
   pairId: string;
   goals: readonly ShownGoal[];
   exercises: readonly ExerciseChoice[];
+  /** The sands that the weeks to a goal may be ridden on, and when they could begin. */
+  arenas: readonly { id: string; name: string }[];
+  startsAt: string;
   /** Whether who looks may set them. */
   maySet: boolean;
 };
@@ -41,7 +45,8 @@ const STATES: Record<GoalProgress['state'], string> = {
 type Open = { goalId: string | null; first: GoalTyped };
 
 /** What a pair works towards, and how far it is. */
-export function Goals({ pairId, goals, exercises, maySet }: GoalsProps) {
+export function Goals({ pairId, goals, exercises, arenas, startsAt, maySet }: GoalsProps) {
+  const [unrolled, setUnrolled] = useState<ShownGoal | null>(null);
   const [form, setForm] = useState<Open | null>(null);
   const [removed, setRemoved] = useState<{ id: string; words: string } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -78,6 +83,11 @@ export function Goals({ pairId, goals, exercises, maySet }: GoalsProps) {
                 >
                   {goal.reachedOn ? 'Open it again' : 'It is reached'}
                 </Button>
+                {goal.typed.measure === 'stage' && !goal.reachedOn && arenas.length > 0 && (
+                  <Button size="compact-md" mih={44} variant="default" onClick={() => setUnrolled(goal)}>
+                    Plan the weeks to it
+                  </Button>
+                )}
                 <Button
                   size="compact-md"
                   mih={44}
@@ -116,6 +126,14 @@ export function Goals({ pairId, goals, exercises, maySet }: GoalsProps) {
           </Button>
           <LinkButton href={`/ride/next?pair=${pairId}`}>What next for this pair</LinkButton>
         </div>
+      )}
+      {unrolled && (
+        <PlanWeeks
+          goalId={unrolled.id}
+          words={unrolled.words}
+          {...{ arenas, startsAt }}
+          onClose={() => setUnrolled(null)}
+        />
       )}
       {form && (
         <GoalFormModal

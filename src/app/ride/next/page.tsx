@@ -1,5 +1,5 @@
 import { yardContext } from '@/app/_server/yardContext';
-import { yardTime } from '@/app/_server/yardTime';
+import { daysLater, yardTime } from '@/app/_server/yardTime';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { nowMs } from '@/components/nowMs';
@@ -7,6 +7,7 @@ import { PageHead } from '@/components/PageHead/PageHead';
 import { TAUGHT } from '@/core';
 import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';
+import { listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { listRefusals } from '@/data/queries/refusals';
 import { layoutsOnSand } from '@/data/queries/sandNow';
@@ -16,8 +17,6 @@ import { may } from '../../_server/access/rules';
 import { WhatNext } from './_components/WhatNext';
 
 export const metadata: Metadata = { title: 'What next' };
-
-const HOUR_MS = 3600 * 1000;
 
 type NextPageProps = { searchParams: Promise<{ pair?: string | string[] }> };
 
@@ -35,6 +34,9 @@ export default async function NextPage({ searchParams }: NextPageProps) {
   ]);
   const wished = typeof pair === 'string' ? [pair] : pair;
   const named = (id: string) => pairs.find(one => one.id === id)?.horseName ?? 'a pair that is gone';
+  const [last] = await listLessons(db, yard.id);
+  // As the last lesson that was planned; in the morning where none was.
+  const usualTime = last ? yardTime(last.startsAtMs, yard.timeZone, 'HH:mm') : '10:00';
   const lastArena = onSand.find(({ arenaId }) => arenas.some(({ id }) => id === arenaId))?.arenaId;
   return (
     <>
@@ -58,7 +60,7 @@ export default async function NextPage({ searchParams }: NextPageProps) {
           first={{
             pairIds: wished.filter(id => pairs.some(one => one.id === id)),
             arenaId: lastArena ?? arenas[0]!.id,
-            startsAt: yardTime(atMs + 24 * HOUR_MS, yard.timeZone, 'YYYY-MM-DDTHH:00'),
+            startsAt: `${yardTime(daysLater(atMs, 1, yard.timeZone), yard.timeZone, 'YYYY-MM-DD')}T${usualTime}`,
             minutes: 50,
           }}
           refused={refusals.map(({ id, pairIds, exercise, atMs: refusedAtMs }) => ({

@@ -40,15 +40,12 @@ export function WhatNext({ pairs, arenas, first, refused }: WhatNextProps) {
   return (
     <div className={classes.next}>
       <form className={classes.wish} onSubmit={event => event.preventDefault()}>
-        <Checkbox.Group
-          label="Who rides"
-          value={pairIds}
-          onChange={ids => setPairIds(ids.slice(0, MOST_PAIRS))}
-          className={classes.pairs}
-        >
-          {pairs.map(({ id, horse, rider }) => (
-            <Checkbox key={id} value={id} label={`${horse} with ${rider}`} />
-          ))}
+        <Checkbox.Group label="Who rides" value={pairIds} onChange={ids => setPairIds(ids.slice(0, MOST_PAIRS))}>
+          <div className={classes.pairs}>
+            {pairs.map(({ id, horse, rider }) => (
+              <Checkbox key={id} value={id} label={`${horse} with ${rider}`} />
+            ))}
+          </div>
         </Checkbox.Group>
         <div className={classes.when}>
           <TextInput

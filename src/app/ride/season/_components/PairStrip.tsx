@@ -1,0 +1,219 @@
+'use client';
+
+import { dayInWords, seasonWeeks, type Overload, type SeasonDay, type SeasonEntry, type SeasonWeek } from '@/core';
+import { useDraggable } from '@dnd-kit/core';
+import Link from 'next/link';
+import type { SeasonData } from '../seasonData';
+import classes from './Season.module.css';
+
+/** How wide a day is drawn. */
+export const DAY_PX = 9;
+const WEEK_PX = 7 * DAY_PX;
+/** A day’s work comes to this line. */
+const FULL_PX = 30;
+const LEAST_PX = 9;
+const HIGH_PX = 56;
+const GROUND_PX = 42;
+
+type Pair = SeasonData['pairs'][number];
+
+/** The weeks by their first days, and where today is. */
+export function WeekHeads({ season: { firstDay, weeks, today } }: { season: SeasonData }) {
+  return (
+    <div className={classes.row}>
+      <span className={classes.label} />
+      <svg width={weeks * WEEK_PX} height={34} aria-hidden="true" className={classes.heads}>
+        {Array.from({ length: weeks }, (_, week) => (
+          <text key={week} x={week * WEEK_PX + 2} y={14}>
+            {short(firstDay + 7 * week)}
+          </text>
+        ))}
+        <path d={`M ${(today - firstDay + 0.5) * DAY_PX} 33 l -5 -9 h 10 z`} className={classes.today} />
+      </svg>
+    </div>
+  );
+}
+
+const short = (day: number) => dayInWords(day).replace(/^(\d+ \w{3})\w*$/, '$1');
+
+type PairStripProps = {
+  pair: Pair;
+  season: SeasonData;
+  /** As they are while a lesson is dragged. */
+  entries: readonly SeasonEntry[];
+  loads: readonly Overload[];
+};
+
+/** What one pair did and will do, day by day: how much, what sort, on which rein; what is planned can be dragged. */
+export function PairStrip({ pair, season, entries, loads }: PairStripProps) {
+  const { firstDay, weeks, today, limits } = season;
+  const strip = seasonWeeks(entries, pair.id, firstDay, weeks, limits);
+  const own = loads.filter(({ horseId }) => horseId === pair.horseId);
+  const days = strip.flatMap(week => week.days);
+  const planned = days.filter(({ isPlanned, lessonIds }) => isPlanned && lessonIds.length > 0);
+  return (
+    <div className={classes.row}>
+      <span className={classes.label}>
+        <Link href={`/review/${pair.id}`}>{pair.horse}</Link>
+        <small>{pair.rider}</small>
+      </span>
+      <div className={classes.strip} style={{ width: weeks * WEEK_PX }}>
+        <svg width={weeks * WEEK_PX} height={HIGH_PX} role="img" aria-label={stripWords(pair, strip, own)}>
+          {strip.map((week, index) => (
+            <Week key={week.firstDay} {...{ week, index }} />
+          ))}
+          <line x1={0} x2={weeks * WEEK_PX} y1={GROUND_PX} y2={GROUND_PX} className={classes.ground} />
+          <line
+            x1={0}
+            x2={weeks * WEEK_PX}
+            y1={GROUND_PX - FULL_PX}
+            y2={GROUND_PX - FULL_PX}
+            className={classes.full}
+          />
+          <line
+            x1={(today - firstDay + 0.5) * DAY_PX}
+            x2={(today - firstDay + 0.5) * DAY_PX}
+            y1={0}
+            y2={HIGH_PX}
+            className={classes.now}
+          />
+          {days.map(day => (
+            <DayBar key={day.day} day={day} x={(day.day - firstDay) * DAY_PX} />
+          ))}
+          {own.map(({ day }) => (
+            <path key={day} d={`M ${(day - firstDay + 0.5) * DAY_PX} 1 l 5 9 h -10 z`} className={classes.over} />
+          ))}
+        </svg>
+        {planned.map(({ day, lessonIds }) => (
+          <Mark
+            key={lessonIds[0]}
+            id={`${lessonIds[0]!} ${pair.id}`}
+            name={season.coming.find(({ id }) => id === lessonIds[0])?.name ?? null}
+            left={(day - firstDay) * DAY_PX}
+          />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** Passes by rein, from the middle of the week out to their sides. */
+function Week({ week: { reins }, index }: { week: SeasonWeek; index: number }) {
+  const x = index * WEEK_PX;
+  const most = Math.max(1, reins.left, reins.right);
+  const wide = (count: number) => (count / most) * (WEEK_PX / 2 - 4);
+  return (
+    <g>
+      <rect x={x} y={0} width={WEEK_PX} height={HIGH_PX} className={index % 2 ? classes.odd : classes.even} />
+      {reins.left + reins.right > 0 && (
+        <>
+          <rect
+            x={x + WEEK_PX / 2 - wide(reins.left)}
+            y={47}
+            width={wide(reins.left)}
+            height={4}
+            className={classes.left}
+          />
+          <rect x={x + WEEK_PX / 2} y={47} width={wide(reins.right)} height={4} className={classes.right} />
+          <line x1={x + WEEK_PX / 2} x2={x + WEEK_PX / 2} y1={45} y2={53} className={classes.middle} />
+        </>
+      )}
+    </g>
+  );
+}
+
+/** A day’s work: as high as its share of what is enough; its sorts one over the other. */
+function DayBar({ day: { kinds, share, isPlanned }, x }: { day: SeasonDay; x: number }) {
+  const high = Math.max(LEAST_PX, Math.min(1.1, share) * FULL_PX);
+  const sorts = kinds.length > 0 ? kinds : (['flat'] as const);
+  const each = high / sorts.length;
+  return (
+    <g data-planned={isPlanned || undefined} className={classes.day}>
+      {sorts.map((kind, index) => (
+        <rect
+          key={kind}
+          x={x + 1}
+          y={GROUND_PX - each * (index + 1)}
+          width={DAY_PX - 2}
+          height={each}
+          data-kind={kind}
+          fill={kind === 'poles' ? 'url(#season-poles)' : undefined}
+        />
+      ))}
+    </g>
+  );
+}
+
+/** What a lesson is dragged by. */
+function Mark({ id, name, left }: { id: string; name: string | null; left: number }) {
+  const { attributes, listeners, setNodeRef } = useDraggable({ id, disabled: name === null });
+  if (name === null) return null;
+  return (
+    <button
+      type="button"
+      ref={setNodeRef}
+      className={classes.mark}
+      style={{ left, width: DAY_PX }}
+      title={name}
+      {...attributes}
+      {...listeners}
+      aria-label={`Move “${name}”`}
+    />
+  );
+}
+
+function stripWords({ horse, rider }: Pair, weeks: readonly SeasonWeek[], loads: readonly Overload[]): string {
+  const days = weeks.flatMap(week => week.days);
+  const planned = days.filter(({ isPlanned }) => isPlanned).length;
+  const efforts = days.reduce((sum, day) => sum + day.efforts, 0);
+  const too = loads.length === 0 ? '' : `; too much on ${loads.map(({ day }) => dayInWords(day)).join(', ')}`;
+  return `${horse} with ${rider}: ${days.length - planned} days ridden, ${planned} planned, ${efforts} efforts${too}`;
+}
+
+/** What the marks of the picture mean. */
+export function Legend() {
+  return (
+    <svg
+      viewBox="0 0 760 24"
+      className={classes.legend}
+      role="img"
+      aria-label="A plain bar is work on the flat, a striped one poles, a full one fences; what is planned has an outline. The lower bars are passes on the left and on the right rein. A triangle is too much."
+    >
+      <defs>
+        <pattern id="season-poles" width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="4" height="4" className={classes.polesGround} />
+          <rect width="2" height="4" className={classes.polesStripe} />
+        </pattern>
+      </defs>
+      <g className={classes.day}>
+        <rect x={2} y={8} width={7} height={12} data-kind="flat" />
+        <rect x={62} y={8} width={7} height={12} fill="url(#season-poles)" data-kind="poles" />
+        <rect x={132} y={8} width={7} height={12} data-kind="fences" />
+      </g>
+      <g className={classes.day} data-planned>
+        <rect x={206} y={8} width={7} height={12} data-kind="fences" />
+      </g>
+      <rect x={290} y={12} width={20} height={4} className={classes.left} />
+      <rect x={310} y={12} width={14} height={4} className={classes.right} />
+      <path d="M 480 8 l 5 9 h -10 z" className={classes.over} />
+      <text x={14} y={19}>
+        flat
+      </text>
+      <text x={74} y={19}>
+        poles
+      </text>
+      <text x={144} y={19}>
+        fences
+      </text>
+      <text x={218} y={19}>
+        planned
+      </text>
+      <text x={330} y={19}>
+        left and right rein
+      </text>
+      <text x={490} y={19}>
+        too much; the line is enough for a day
+      </text>
+    </svg>
+  );
+}

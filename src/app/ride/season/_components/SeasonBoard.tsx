@@ -1,0 +1,124 @@
+'use client';
+
+import { dayInWords, dayOfNumber, overloads, weekdayOf, withLessonMoved } from '@/core';
+import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { Button } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState, useTransition } from 'react';
+import type { SeasonData } from '../seasonData';
+import { moveLessonAction } from '../actions';
+import { ComingLessons } from './ComingLessons';
+import { DAY_PX, Legend, PairStrip, WeekHeads } from './PairStrip';
+import classes from './Season.module.css';
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const said = (day: number) => `${WEEKDAYS[weekdayOf(day)]} ${dayInWords(day)}`;
+
+type Moved = { lessonId: string; name: string; from: number; to: number };
+
+/** The picture of a season: a strip for each pair, its lessons to be dragged, and where a horse comes to too much. */
+export function SeasonBoard({ season }: { season: SeasonData }) {
+  const router = useRouter();
+  const [busy, begin] = useTransition();
+  const [dragged, setDragged] = useState<{ lessonId: string; days: number } | null>(null);
+  const [moved, setMoved] = useState<Moved | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: byDays }),
+  );
+  const entries = useMemo(
+    () => (dragged ? withLessonMoved(season.entries, dragged.lessonId, dragged.days) : season.entries),
+    [season.entries, dragged],
+  );
+  const loads = useMemo(() => overloads(entries, season.limits), [entries, season.limits]);
+  const move = (lessonId: string, days: number) => {
+    const lesson = season.coming.find(({ id }) => id === lessonId);
+    if (!lesson || days === 0) return;
+    const to = lesson.day + days;
+    begin(async () => {
+      const answer = await moveLessonAction({ lessonId, toDay: dayOfNumber(to) }).catch(() => null);
+      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the lesson is where it was.'));
+      setDragged(null);
+      if (!answer?.ok) return;
+      setMoved({ lessonId, name: lesson.name, from: lesson.day, to });
+      router.refresh();
+    });
+  };
+  const horse = (id: string) => season.pairs.find(({ horseId }) => horseId === id)?.horse ?? 'A horse';
+  const ahead = loads.filter(({ day }) => day >= season.today);
+  return (
+    <section aria-label="The season" className={classes.season} aria-busy={busy}>
+      <DndContext
+        id="season"
+        sensors={sensors}
+        onDragMove={({ active, delta }) =>
+          setDragged({ lessonId: lessonOf(active.id), days: Math.round(delta.x / DAY_PX) })
+        }
+        onDragCancel={() => setDragged(null)}
+        onDragEnd={({ active, delta }) => {
+          const days = Math.round(delta.x / DAY_PX);
+          if (days === 0) setDragged(null);
+          else move(lessonOf(active.id), days);
+        }}
+      >
+        <div className={classes.picture} tabIndex={0} role="group" aria-label="Weeks by pairs">
+          <WeekHeads season={season} />
+          {season.pairs.map(pair => (
+            <PairStrip key={pair.id} {...{ pair, season, entries, loads }} />
+          ))}
+        </div>
+      </DndContext>
+      <Legend />
+      {dragged && dragged.days !== 0 && <p role="status">{draggedWords(season, dragged)}</p>}
+      {problem && <p role="alert">{problem}</p>}
+      {moved && !dragged && (
+        <p role="status">
+          “{moved.name}” is on {said(moved.to)} now.{' '}
+          <Button
+            size="compact-sm"
+            variant="default"
+            disabled={busy}
+            onClick={() => move(moved.lessonId, moved.from - moved.to)}
+          >
+            Back to {said(moved.from)}
+          </Button>
+        </p>
+      )}
+      {ahead.length > 0 && (
+        <section aria-label="Too much" className={classes.loads}>
+          <h2>Too much, as it is planned</h2>
+          <ul>
+            {ahead.map(({ horseId, words }) => (
+              <li key={`${horseId} ${words}`}>
+                <strong>{horse(horseId)}</strong> {words}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <ComingLessons {...{ season, busy, said }} onMove={move} />
+    </section>
+  );
+}
+
+/** A mark is one pair's part of a lesson: all of them move with it. */
+const lessonOf = (id: string | number) => String(id).split(' ')[0]!;
+
+function draggedWords({ coming }: SeasonData, { lessonId, days }: { lessonId: string; days: number }): string {
+  const lesson = coming.find(({ id }) => id === lessonId);
+  return lesson ? `“${lesson.name}” to ${said(lesson.day + days)}` : '';
+}
+
+type Coordinates = { x: number; y: number };
+
+/** The arrow keys move by a day, with shift by a week. */
+function byDays(
+  event: KeyboardEvent,
+  { currentCoordinates }: { currentCoordinates: Coordinates },
+): Coordinates | undefined {
+  const by = (event.shiftKey ? 7 : 1) * DAY_PX;
+  if (event.code === 'ArrowRight') return { ...currentCoordinates, x: currentCoordinates.x + by };
+  if (event.code === 'ArrowLeft') return { ...currentCoordinates, x: currentCoordinates.x - by };
+  return undefined;
+}

@@ -1,0 +1,36 @@
+'use client';
+
+import { Button } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { bringGoalWeeksAction } from '../actions';
+import type { Waiting } from '../waitingSeries';
+
+/** Series towards a goal that wait: with one tap their lessons ask what comes next. */
+export function WaitingSeries({ series }: { series: readonly Waiting[] }) {
+  const router = useRouter();
+  const [busy, begin] = useTransition();
+  const [problem, setProblem] = useState<string | null>(null);
+  if (series.length === 0) return null;
+  const bring = (goalId: string) =>
+    begin(async () => {
+      const answer = await bringGoalWeeksAction(goalId).catch(() => null);
+      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the lessons are as they were.'));
+      if (answer?.ok) router.refresh();
+    });
+  return (
+    <section aria-label="Series that wait">
+      {problem && <p role="alert">{problem}</p>}
+      <ul style={{ listStyle: 'none', padding: 0 }}>
+        {series.map(({ goalId, goal, pair, words }) => (
+          <li key={goalId}>
+            <strong>{pair}</strong>, “{goal}”: {words}.{' '}
+            <Button mih={44} size="compact-md" variant="default" disabled={busy} onClick={() => bring(goalId)}>
+              Plan it so
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -633,3 +633,4 @@ export {
 export { seriesNow, seriesStages, type SeriesNow } from './season/goalSeries';
 export { nextStage, standingOf } from './suggest/ladder';
 export { workKindOf } from './work/workKindOf';
+export { holm } from './statistics/holm';

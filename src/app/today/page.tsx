@@ -9,13 +9,15 @@ import { connection } from 'next/server';
 import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { yardTime } from '../_server/yardTime';
+import { WaitingSeries } from '../ride/season/_components/WaitingSeries';
 import { FirstSteps } from './_components/FirstSteps';
+import { NextForEach } from './_components/NextForEach';
 import classes from './_components/Today.module.css';
 import { todayOf, type ComingLesson, type Today } from './todayOf';
 
 export const metadata: Metadata = { title: 'Today' };
 
-/** Where one arrives: the lesson to come, what stands, what is too much, and what each pair does next. */
+/** Where one arrives: the lesson to come, what stands, what is too much, and what each pair could do next. */
 export default async function TodayPage() {
   await connection();
   const { db, yard } = await yardContext(may.instruct);
@@ -30,7 +32,20 @@ export default async function TodayPage() {
   const today = await todayOf(db, yard, atMs);
   return (
     <>
-      <PageHead title="Today" sub={yardTime(atMs, yard.timeZone, 'dddd D MMMM YYYY')} />
+      <PageHead
+        title="Today"
+        sub={yardTime(atMs, yard.timeZone, 'dddd D MMMM YYYY')}
+        actions={
+          <>
+            <LinkButton href="/ride/season" variant="default">
+              The season
+            </LinkButton>
+            <LinkButton href="/ride/next" variant="default">
+              What next
+            </LinkButton>
+          </>
+        }
+      />
       <div className={classes.today}>
         {today.coming ? <Coming lesson={today.coming} /> : <NothingComes />}
         {today.attention.length > 0 && (
@@ -43,8 +58,9 @@ export default async function TodayPage() {
             </ul>
           </section>
         )}
+        <WaitingSeries series={today.waiting} />
         <Stands stands={today.stands} />
-        <Next next={today.next} />
+        {today.suggest && <NextForEach {...today.suggest} />}
       </div>
     </>
   );
@@ -94,35 +110,15 @@ function NothingComes() {
 }
 
 function Stands({ stands }: Pick<Today, 'stands'>) {
-  if (!stands) return null;
+  if (stands.length === 0) return null;
   return (
     <section aria-label="On the sand">
       <h2>On the sand</h2>
-      <p>
-        Last ridden over: {stands.name} ({stands.lesson}, {stands.when}).{' '}
-        <Link href={`/set/${stands.layoutId}/next`}>What is carried for the next</Link>
-      </p>
-    </section>
-  );
-}
-
-function Next({ next }: Pick<Today, 'next'>) {
-  if (next.length === 0) return null;
-  return (
-    <section aria-label="What each pair does next">
-      <h2>What each pair does next</h2>
-      <ul className={classes.next}>
-        {next.map(({ pairId, pair, words, from }) => (
-          <li key={pairId}>
-            <strong>
-              <Link href={`/review/${pairId}`}>{pair}</Link>
-            </strong>
-            <div>
-              {words.map(sentence => (
-                <p key={sentence}>{sentence}</p>
-              ))}
-              <p className={classes.quiet}>From {from}</p>
-            </div>
+      <ul>
+        {stands.map(({ layoutId, name, arena, words }) => (
+          <li key={layoutId}>
+            {arena}: <Link href={`/set/${layoutId}`}>{name}</Link>, {words}.{' '}
+            <Link href={`/set/${layoutId}/next`}>What is carried for the next</Link>
           </li>
         ))}
       </ul>

@@ -1,12 +1,17 @@
 import 'server-only';
 import { isComing } from '@/app/_server/comingLessons';
 import { lessonSheet } from '@/app/_server/lessonSheet';
-import { weekOf, yardTime } from '@/app/_server/yardTime';
-import { jumps, lessonState, type AskedToShow } from '@/core';
+import { strideDrifts } from '@/app/_server/strideDrifts';
+import { daysLater, weekOf, yardTime } from '@/app/_server/yardTime';
+import { waitingSeries, type Waiting } from '@/app/ride/season/waitingSeries';
+import { jumps, lessonState, shelfFacts, type AskedToShow } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
+import { listArenas } from '@/data/queries/arenas';
 import { workByPair } from '@/data/queries/earlierWork';
+import { listLayouts } from '@/data/queries/layouts';
 import { listLessons, timesOfLessons, type Lesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
+import { layoutsOnSand } from '@/data/queries/sandNow';
 import { yardRules } from '@/data/queries/settings';
 import { present } from '@/data/present';
 
@@ -22,22 +27,21 @@ export type ComingLesson = {
   layoutId: string | null;
 };
 
-/** What a pair does next, by the last lesson it rode. */
-export type PairNext = { pairId: string; pair: string; words: string[]; from: string };
-
 export type Today = {
   coming: ComingLesson | null;
-  next: PairNext[];
   /** What a week has come to, in sentences. */
   attention: string[];
-  /** The layout that was ridden last: what stands, as far as Roan knows. */
-  stands: { layoutId: string; name: string; lesson: string; when: string } | null;
+  /** What stands on each sand, as far as Roan knows: what was set out or ridden over there last. */
+  stands: { layoutId: string; name: string; arena: string; words: string }[];
+  /** What was waited for, and goes on otherwise than it is planned. */
+  waiting: Waiting[];
+  /** For whom, where and when something is suggested. */
+  suggest: { pairs: { id: string; horse: string; rider: string }[]; arenaId: string; startsAt: string } | null;
 };
 
-/** So many lessons that lie back are looked at for what comes next. */
-const LOOKED_BACK = 6;
-
-/** What an instructor sees on coming: the lesson to come, what stands, what is too much, and what each pair does next. */
+/** A lesson has twelve pairs at most. */
+const MOST_SUGGESTED = 12;
+/** What an instructor sees on coming: the lesson to come, what stands, and what is too much. */
 export async function todayOf(db: RoanDatabase, yard: { id: string; timeZone: string }, nowMs: number): Promise<Today> {
   const lessons = (await listLessons(db, yard.id)).filter(({ archived }) => !archived);
   const [pairs, times] = await Promise.all([listPairs(db, yard.id), timesOfLessons(db, yard.id, lessons)]);
@@ -45,24 +49,60 @@ export async function todayOf(db: RoanDatabase, yard: { id: string; timeZone: st
   const [soonest] = lessons
     .filter(lesson => isComing(lesson, nowMs) && stateOf(lesson) !== 'ended')
     .sort((a, b) => a.startsAtMs - b.startsAtMs);
-  const ridden = lessons
-    .filter(lesson => times.get(lesson.id)!.lastRiddenAtMs !== null)
-    .sort((a, b) => times.get(b.id)!.lastRiddenAtMs! - times.get(a.id)!.lastRiddenAtMs!);
-  const wanted = soonest ? soonest.plan.pairIds : present(pairs).map(({ id }) => id);
-  const last = ridden[0];
-  const lastLayoutId = last?.plan.stages.findLast(({ layoutId }) => layoutId !== null)?.layoutId;
+  const riding = present(pairs);
   return {
     coming: soonest ? await comingLesson(db, yard, soonest, stateOf(soonest) === 'running') : null,
-    next: await nextOf(db, yard, wanted, ridden.slice(0, LOOKED_BACK), pairs),
-    attention: await attentionOf(db, yard, pairs, nowMs),
-    stands:
-      last && lastLayoutId
-        ? {
-            ...{ layoutId: lastLayoutId, lesson: last.name },
-            name: last.plan.stages.findLast(({ layoutId }) => layoutId === lastLayoutId)!.name,
-            when: yardTime(times.get(last.id)!.lastRiddenAtMs!, yard.timeZone, 'dddd D MMMM'),
-          }
-        : null,
+    attention: [...(await attentionOf(db, yard, pairs, nowMs)), ...(await strideDrifts(db, yard, pairs))],
+    waiting: await waitingSeries(db, yard, nowMs),
+    stands: await standsOf(db, yard),
+    suggest: await suggestWish(db, yard, soonest, inOrder(riding, soonest?.plan.pairIds ?? []), nowMs),
+  };
+}
+
+/** Those who ride next first. */
+function inOrder<Pair extends { id: string }>(pairs: readonly Pair[], first: readonly string[]): Pair[] {
+  return [...pairs.filter(({ id }) => first.includes(id)), ...pairs.filter(({ id }) => !first.includes(id))];
+}
+
+/** What stands on each sand: the latest that was set out or ridden over and has something on it. */
+async function standsOf(db: RoanDatabase, yard: { id: string; timeZone: string }): Promise<Today['stands']> {
+  const arenas = present(await listArenas(db, yard.id));
+  const onSand = await layoutsOnSand(db, yard.id);
+  const hasItems = new Set(
+    (await listLayouts(db, yard.id))
+      .filter(({ plan }) => plan.items.length > 0 || plan.exercises.some(({ kind }) => !isFlat(kind)))
+      .map(({ id }) => id),
+  );
+  return arenas.flatMap(({ id, name: arena }) => {
+    const last = onSand.find(({ arenaId, layoutId }) => arenaId === id && hasItems.has(layoutId));
+    if (!last) return [];
+    const when = yardTime(last.atMs, yard.timeZone, 'dddd D MMMM');
+    const words = last.by === 'set' ? `set out on ${when}` : `last ridden over on ${when}`;
+    return [{ layoutId: last.layoutId, name: last.name, arena, words }];
+  });
+}
+
+const isFlat = (kind: string) =>
+  shelfFacts().some(({ exercise, stages }) => exercise === kind && stages.every(one => one.kind === 'flat'));
+
+/** Suggestions are made for the coming lesson’s hour and sand; else for tomorrow, where something was ridden last. */
+async function suggestWish(
+  db: RoanDatabase,
+  yard: { id: string; timeZone: string },
+  coming: Lesson | undefined,
+  riding: readonly { id: string; horseName: string; riderName: string }[],
+  nowMs: number,
+): Promise<Today['suggest']> {
+  const arenas = present(await listArenas(db, yard.id));
+  const arenaId = coming?.arenaId ?? (await layoutsOnSand(db, yard.id))[0]?.arenaId ?? arenas[0]?.id;
+  if (arenaId === undefined || riding.length === 0) return null;
+  // After what comes: what it teaches is in the record only then.
+  const atMs = daysLater(coming?.startsAtMs ?? nowMs, 1, yard.timeZone);
+  return {
+    pairs: riding
+      .slice(0, MOST_SUGGESTED)
+      .map(({ id, horseName, riderName }) => ({ id, horse: horseName, rider: riderName })),
+    ...{ arenaId, startsAt: yardTime(atMs, yard.timeZone, 'YYYY-MM-DDTHH:mm') },
   };
 }
 
@@ -80,30 +120,6 @@ async function comingLesson(
     first: sheet.stages.flatMap(({ asked }) => asked.map(({ show }) => show))[0] ?? null,
     layoutId: lesson.plan.stages.find(({ layoutId }) => layoutId !== null)?.layoutId ?? null,
   };
-}
-
-/** What each pair does next by the last lesson it rode in; a pair that rode in none of them is left out. */
-async function nextOf(
-  db: RoanDatabase,
-  yard: { id: string; timeZone: string },
-  wanted: readonly string[],
-  ridden: readonly Lesson[],
-  pairs: readonly { id: string; horseName: string; riderName: string }[],
-): Promise<PairNext[]> {
-  const found = new Map<string, PairNext>();
-  for (const lesson of ridden) {
-    if (wanted.every(id => found.has(id))) break;
-    const sheet = await lessonSheet(db, yard, lesson);
-    for (const { id, end } of sheet.pairs) {
-      const pair = pairs.find(one => one.id === id);
-      if (!pair || !wanted.includes(id) || found.has(id) || end.next.length === 0) continue;
-      found.set(id, {
-        ...{ pairId: id, words: end.next, pair: `${pair.horseName} with ${pair.riderName}` },
-        from: `${lesson.name}, ${yardTime(lesson.startsAtMs, yard.timeZone, 'D MMMM')}`,
-      });
-    }
-  }
-  return wanted.flatMap(id => found.get(id) ?? []);
 }
 
 /** Horses that jump on as many days of these seven as is the limit, or on more. */

@@ -634,3 +634,5 @@ export { seriesNow, seriesStages, type SeriesNow } from './season/goalSeries';
 export { nextStage, standingOf } from './suggest/ladder';
 export { workKindOf } from './work/workKindOf';
 export { holm } from './statistics/holm';
+export { asRidden, riddenLately, type RiddenLately } from './review/riddenLately';
+export { teachingMoves, type Move, type Moves, type TaughtPair } from './teach/teachingMoves';

@@ -1,22 +1,7 @@
 import 'server-only';
 import { formatReading, type ClaimWords, type LengthUnit, type StrideEntryKey } from '@/core';
 import dayjs from 'dayjs';
-
-/** What the strides of the profile are called within a sentence. */
-const ENTRY_WORDS: Record<StrideEntryKey, string> = {
-  walk: 'walk in the lane',
-  trot: 'trot in the lane',
-  canter: 'canter in the lane',
-  'walk-poles': 'walk step over poles',
-  'trot-poles': 'trot step over poles',
-  'canter-poles': 'canter stride over poles',
-  'course-canter': 'canter stride between fences',
-  'flat-walk': 'flat walk',
-  'running-walk': 'running walk',
-  'fox-trot': 'fox trot',
-  'saddle-gait': 'saddle gait',
-  pace: 'pace',
-};
+import { ENTRY_WORDS } from './entryWords';
 
 /** A way to write lengths and days in the sentences and pictures of the review. */
 export function reviewWords(horse: string, unit: LengthUnit) {

@@ -1,7 +1,7 @@
 import 'server-only';
 import { isComing } from '@/app/_server/comingLessons';
 import { lessonSheet } from '@/app/_server/lessonSheet';
-import { strideDrifts } from '@/app/_server/strideDrifts';
+import { strideDrifts } from '@/app/_server/yardStrides';
 import { daysLater, weekOf, yardTime } from '@/app/_server/yardTime';
 import { waitingSeries, type Waiting } from '@/app/ride/season/waitingSeries';
 import { jumps, lessonState, shelfFacts, type AskedToShow } from '@/core';
@@ -52,7 +52,7 @@ export async function todayOf(db: RoanDatabase, yard: { id: string; timeZone: st
   const riding = present(pairs);
   return {
     coming: soonest ? await comingLesson(db, yard, soonest, stateOf(soonest) === 'running') : null,
-    attention: [...(await attentionOf(db, yard, pairs, nowMs)), ...(await strideDrifts(db, yard, pairs))],
+    attention: [...(await attentionOf(db, yard, pairs, nowMs)), ...(await strideDrifts(db, yard))],
     waiting: await waitingSeries(db, yard, nowMs),
     stands: await standsOf(db, yard),
     suggest: await suggestWish(db, yard, soonest, inOrder(riding, soonest?.plan.pairIds ?? []), nowMs),

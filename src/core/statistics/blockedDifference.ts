@@ -2,6 +2,9 @@ import { betaCdf } from './betaDistribution';
 import { mean } from './moments';
 import type { MeanDifference } from './welch';
 
+/** With its standard error, on how many degrees of freedom, and how many values it is from. */
+export type BlockedDifference = MeanDifference & { error: number; degrees: number; values: number };
+
 /** Values of two sides in one block: what is compared within it is alike in all else. */
 export type Block = { a: readonly number[]; b: readonly number[] };
 
@@ -11,7 +14,7 @@ export type Block = { a: readonly number[]; b: readonly number[] };
  * memory). For one block it is Student's test, for blocks of one and one that of paired values.
  * @returns null where the blocks that have both sides leave nothing to tell a spread from, or nothing varies
  */
-export function blockedDifference(blocks: readonly Block[]): (MeanDifference & { values: number }) | null {
+export function blockedDifference(blocks: readonly Block[]): BlockedDifference | null {
   const both = blocks.filter(({ a, b }) => a.length > 0 && b.length > 0);
   const values = both.reduce((sum, { a, b }) => sum + a.length + b.length, 0);
   const degrees = values - both.length - 1;
@@ -22,8 +25,10 @@ export function blockedDifference(blocks: readonly Block[]): (MeanDifference & {
   const left = both.reduce((sum, { a, b }) => sum + squaresAboutMean([...a, ...b]), 0) - difference ** 2 * weight;
   const variance = left / degrees;
   if (variance <= 1e-12) return null;
-  const t = difference / Math.sqrt(variance / weight);
-  return { difference, p: betaCdf(degrees / (degrees + t ** 2), degrees / 2, 0.5), values };
+  const error = Math.sqrt(variance / weight);
+  const t = difference / error;
+  const p = betaCdf(degrees / (degrees + t ** 2), degrees / 2, 0.5);
+  return { difference, error, degrees, p, values };
 }
 
 function squaresAboutMean(values: readonly number[]): number {

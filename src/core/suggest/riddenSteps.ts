@@ -12,7 +12,7 @@ export function riddenSteps(passes: readonly ReviewPass[], over: RiddenOver): Ri
   const steps = new Map<string, RiddenStep & { passes: RiddenStep['passes'][number][] }>();
   for (const pass of passes) {
     if (pass.isVoid || pass.line !== null) continue;
-    const { exercise, stage } = exerciseOf(pass, over);
+    const { exercise, stage } = exerciseOfPass(pass, over);
     const key = `${pass.day} ${exercise} ${stage}`;
     const seen = { rein: pass.rein, isClean: pass.faults.length === 0 };
     const before = steps.get(key);
@@ -29,7 +29,11 @@ function newStep(pass: ReviewPass, exercise: string, stage: number, seen: Ridden
   return { day: dayNumber(pass.day), exercise, stage, kind, gait, purposes, passes: [seen] };
 }
 
-function exerciseOf({ question: { what }, layoutVersionId }: ReviewPass, over: RiddenOver) {
+/** The exercise and stage that a pass asked; what was laid by hand is called by its layout and track. */
+export function exerciseOfPass(
+  { question: { what }, layoutVersionId }: Pick<ReviewPass, 'question' | 'layoutVersionId'>,
+  over: RiddenOver,
+): { exercise: string; stage: number } {
   const { layoutId, kinds } = over.get(layoutVersionId) ?? { layoutId: layoutVersionId, kinds: new Map() };
   if (what.kind === 'stage') {
     const kind = kinds.get(what.exerciseId) as string | undefined;

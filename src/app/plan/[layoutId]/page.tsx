@@ -13,6 +13,7 @@ import { notFound } from 'next/navigation';
 import { yardCautionLimits } from '../../_server/yardCautionLimits';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
+import { riddenStrides } from '../../_server/yardStrides';
 import { yardTime } from '../../_server/yardTime';
 import { nowMs } from '@/components/nowMs';
 import { layoutTouches } from '@/data/queries/touches';
@@ -73,6 +74,7 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
       }))}
       ground={ground}
       own={own}
+      lately={await riddenStrides(db, yard)}
       touches={touchesWords(await layoutTouches(db, yard.id, layoutId, nowMs()), yard.timeZone)}
       made={{ laid: Object.fromEntries(laid), cautions, limits }}
     />

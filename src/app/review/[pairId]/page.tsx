@@ -18,6 +18,8 @@ import { daysLater, yardTime } from '../../_server/yardTime';
 import { StrideHistory } from '../../yard/horses/[horseId]/_components/StrideHistory';
 import { Goals } from '../_goals/Goals';
 import { exerciseChoices, shownGoals } from '../_goals/shownGoals';
+import { WhatMoved } from '../_teach/WhatMoved';
+import { yardMoves } from '../_teach/yardMoves';
 import { Claims } from '../_components/Claims';
 import { PairCharts } from '../_components/PairCharts';
 import { RowReviewCard } from '../_components/RowReviewCard';
@@ -80,6 +82,7 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
             none="Nothing stands out yet: either all is even, or there are too few passes to say."
           />
           <PairCharts pairId={pairId} review={review} />
+          {maySet && <WhatMoved horse={pair.horseName} moves={await yardMoves(db, yard, pair.id)} />}
           {tests.length > 0 && (
             <StrideHistory
               tests={tests.map(({ id, entry, reading, testedAtMs, moment }) => ({

@@ -5,6 +5,7 @@ import { nowMs } from '@/components/nowMs';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { toldApart } from '@/app/_server/toldApart';
+import { riddenStrides } from '@/app/_server/yardStrides';
 import { weekOf, yardTime } from '@/app/_server/yardTime';
 import { earlierWork } from '@/data/queries/earlierWork';
 import { lessonClashes, type Clash } from '@/data/queries/lessonClashes';
@@ -39,6 +40,7 @@ export async function lessonChoices(planned: { id: string | null; startsAtMs: nu
   const horses = await listHorses(db, yard.id);
   const week = weekOf(planned.startsAtMs, yard.timeZone);
   const byHorse = await earlierWork(db, yard.id, week, planned.id ?? '', nowMs());
+  const lately = await riddenStrides(db, yard);
   const today: Record<string, QuestionToday> = {};
   const layouts: LayoutHere[] = [];
   const here = present(await listLayouts(db, yard.id));
@@ -80,6 +82,7 @@ export async function lessonChoices(planned: { id: string | null; startsAtMs: nu
       ...{ horse: horseName, rider: riderName },
       ...{ earlier: byHorse.get(horseId) ?? NO_EARLIER_WORK },
       strides: planHorse(horses.find(horse => horse.id === horseId)!),
+      lately: lately[horseId] ?? [],
     })),
     layouts,
     /** What is planned, as its layout has it today, by the id of the question. */

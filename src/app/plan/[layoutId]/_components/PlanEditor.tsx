@@ -22,6 +22,7 @@ import {
   type ItemChoice,
   type Plan,
   type PointM,
+  type RiddenLately,
   layoutLabels,
 } from '@/core';
 import type { NamedArena } from '@/data/queries/arenas';
@@ -81,6 +82,8 @@ type PlanEditorProps = {
   pairs: TeachPair[];
   ground: EditorGround;
   own: OwnExercise[];
+  /** What horses were ridden in lately, by their ids. */
+  lately: Readonly<Record<string, RiddenLately[]>>;
   made: MadeOnServer;
   /** What changing this layout touches, in a sentence; null where it was never ridden and is not planned. */
   touches: string | null;
@@ -350,6 +353,7 @@ export function PlanEditor(props: PlanEditorProps) {
         </div>
         <ReadingPanel
           {...{ controls, selection, trackId, horse, horses, mend, part }}
+          lately={props.lately}
           onFitted={setFitted}
           onPart={setPart}
           onHorse={setHorseWish}

@@ -1,7 +1,15 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { exerciseLabel, layoutLabels, type Arena, type Caution, type LayoutHorse, type Plan } from '@/core';
+import {
+  exerciseLabel,
+  layoutLabels,
+  type Arena,
+  type Caution,
+  type LayoutHorse,
+  type RiddenLately,
+  type Plan,
+} from '@/core';
 import type { Horse } from '@/data/queries/horses';
 import { Button, SegmentedControl, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
@@ -36,6 +44,8 @@ type ReadingPanelProps = {
   trackId: string | null;
   horse: LayoutHorse | null;
   horses: readonly Horse[];
+  /** What horses were ridden in lately, by their ids. */
+  lately: Readonly<Record<string, RiddenLately[]>>;
   onHorse: (id: string) => void;
   onSelect: (selection: Selection) => void;
   onTrack: (id: string | null) => void;
@@ -203,14 +213,16 @@ function Mend({ caution, controls, mend, onMend }: MendProps) {
 }
 
 function Selected(props: ReadingPanelProps) {
-  const { controls, arena, selection, horse, horses, onSelect, onKeep } = props;
+  const { controls, arena, selection, horse, horses, lately, onSelect, onKeep } = props;
   const { resolved, plan } = controls.shown;
   const { ids, leg } = selection;
   if (leg) {
     const track = resolved.layout.tracks.find(({ id }) => id === leg.track);
     const reckoned = controls.shown.tracks.find(({ id }) => id === leg.track);
     if (track?.kind !== 'items' || reckoned?.kind !== 'items' || !reckoned.legs[leg.leg]) return null;
-    return <LegReading key={`${leg.track} ${leg.leg}`} {...{ controls, track, reckoned, horse }} leg={leg.leg} />;
+    return (
+      <LegReading key={`${leg.track} ${leg.leg}`} {...{ controls, track, reckoned, horse, lately }} leg={leg.leg} />
+    );
   }
   const thing = { controls, arena, ids, onSelect };
   if (ids.length > 1) return <ManyReading {...thing} onKeep={onKeep} />;

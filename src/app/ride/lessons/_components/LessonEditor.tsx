@@ -2,6 +2,7 @@
 
 import { newId } from '@/components/newId';
 import {
+  asRidden,
   MOST_IN_GROUP,
   overTheHour,
   rideTime,
@@ -14,6 +15,7 @@ import {
   type LayoutHorse,
   type LessonPlan,
   type LessonStage,
+  type RiddenLately,
   type WorkLimits,
 } from '@/core';
 import { whoSays } from '@/components/who/whoSays';
@@ -45,6 +47,8 @@ export type LessonPair = Named & {
   horse: string;
   rider: string;
   strides: LayoutHorse;
+  /** What its horse was ridden in lately, beside its profile. */
+  lately: RiddenLately[];
   /** What its horse does besides, that day and on other days of the week, as it was last kept. */
   earlier: EarlierWork;
 };
@@ -101,6 +105,8 @@ export function LessonEditor(props: LessonEditorProps) {
   const [offered, setOffered] = useState<Record<string, Today>>({});
   const [why, setWhy] = useState(props.why ?? {});
   const [chosen, setChosen] = useState<string | null>(null);
+  // Pairs whose legs are read with what was ridden lately instead of the profile.
+  const [byRecord, setByRecord] = useState<string[]>([]);
   const isNarrow = useMediaQuery('(max-width: 62em)');
   const todayOf = useMemo(
     () => questionsToday(layouts, { ...props.today, ...offered }, plan),
@@ -115,8 +121,14 @@ export function LessonEditor(props: LessonEditorProps) {
     }));
   const riding = useMemo(() => plan.pairIds.flatMap(id => pairs.find(pair => pair.id === id) ?? []), [pairs, plan]);
   const asks = useMemo(
-    () => new Map(riding.map(pair => [pair.id, asksOfPair(plan, pair, layouts, todayOf)])),
-    [riding, plan, layouts, todayOf],
+    () =>
+      new Map(
+        riding.map(pair => {
+          const strides = byRecord.includes(pair.id) ? asRidden(pair.strides, pair.lately) : pair.strides;
+          return [pair.id, asksOfPair(plan, { ...pair, strides }, layouts, todayOf)];
+        }),
+      ),
+    [riding, plan, layouts, todayOf, byRecord],
   );
   const setStages = (stages: LessonStage[]) => setPlan(before => ({ ...before, stages }));
   const changeStage = (changed: LessonStage) =>
@@ -181,7 +193,14 @@ export function LessonEditor(props: LessonEditorProps) {
       onChange={changeStage}
     />
   ) : chosenPair ? (
-    <PairPanel pair={chosenPair} asks={asks.get(chosenPair.id)!} />
+    <PairPanel
+      pair={chosenPair}
+      asks={asks.get(chosenPair.id)!}
+      byRecord={byRecord.includes(chosenPair.id)}
+      onByRecord={isSo =>
+        setByRecord(before => [...before.filter(id => id !== chosenPair.id), ...(isSo ? [chosenPair.id] : [])])
+      }
+    />
   ) : (
     <section className={classes.panel} aria-label="The lesson as a whole">
       <p>Choose a stage to change how it is asked, or a pair to see what it will find. Most lessons need neither.</p>

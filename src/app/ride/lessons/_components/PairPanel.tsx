@@ -1,20 +1,44 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { ENTRY_WORDS } from '@/app/review/entryWords';
+import { Checkbox } from '@mantine/core';
 import type { AsksOfPair } from './asksOfPair';
 import type { LessonPair } from './LessonEditor';
 import classes from './LessonEditor.module.css';
 import { workWords } from './workWords';
 
+type PairPanelProps = {
+  pair: LessonPair;
+  asks: AsksOfPair;
+  /** Whether its legs are read with the strides that were ridden lately. */
+  byRecord: boolean;
+  onByRecord: (isSo: boolean) => void;
+};
+
 /** What a lesson asks of one pair, stage by stage and leg by leg, before it rides. */
-export function PairPanel({ pair, asks }: { pair: LessonPair; asks: AsksOfPair }) {
-  const { say } = useLengths();
+export function PairPanel({ pair, asks, byRecord, onByRecord }: PairPanelProps) {
+  const { say, format } = useLengths();
   return (
     <section aria-label={`What ${pair.horse} is asked`} className={classes.panel}>
       <h2>
         {pair.horse} <small>with {pair.rider}</small>
       </h2>
       <p>{workWords(asks.work)}.</p>
+      {pair.lately.length > 0 && (
+        <Checkbox
+          label="Read with the strides it was ridden in"
+          description={pair.lately
+            .map(({ entry, strideM }) => {
+              const profile = pair.strides.strides[entry];
+              const known = profile ? `, profile ${format(profile.normalM)}` : '';
+              return `${ENTRY_WORDS[entry]}: ridden ${format(strideM)} lately${known}`;
+            })
+            .join('; ')}
+          checked={byRecord}
+          onChange={event => onByRecord(event.currentTarget.checked)}
+        />
+      )}
       {asks.outOfReach.map(words => (
         <p key={words} role="status">
           <strong>Out of reach.</strong> {say(words)}

@@ -12,12 +12,14 @@ import {
   type LayoutHorse,
   type PlannedLeg,
   type ReckonedItemTrack,
+  type RiddenLately,
 } from '@/core';
 import { Alert, Button, Group, SegmentedControl, Select, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { PlanControls } from '../../_state/usePlanEditor';
 import { useTyping, type Typing } from '../../_state/useTyping';
 import { CountsTable } from './CountsTable';
+import { LegAsRidden } from './LegAsRidden';
 import { readCount } from './readCount';
 
 type LegReadingProps = {
@@ -26,10 +28,12 @@ type LegReadingProps = {
   reckoned: ReckonedItemTrack;
   leg: number;
   horse: LayoutHorse | null;
+  /** What horses were ridden in lately, by their ids. */
+  lately: Readonly<Record<string, RiddenLately[]>>;
 };
 
 /** One leg: its distance, every horse's words for the counts about the one that is meant, and how it is ridden. */
-export function LegReading({ controls, track, reckoned, leg, horse }: LegReadingProps) {
+export function LegReading({ controls, track, reckoned, leg, horse, lately }: LegReadingProps) {
   const { format } = useLengths();
   const typing = useTyping(controls);
   const labels = layoutLabels(controls.shown.resolved.layout);
@@ -59,6 +63,7 @@ export function LegReading({ controls, track, reckoned, leg, horse }: LegReading
         {ridden.smallestRadiusM !== null && `, tightest turn of ${format(ridden.smallestRadiusM)} radius`}. Inside{' '}
         {format(ridden.insideM)}, outside {format(ridden.outsideM)}.
       </Text>
+      <LegAsRidden {...{ controls, track, leg, ridden, lately }} />
       <Asked {...{ controls, track, leg, horse, typing }} />
       <OwnLines ridden={ridden} />
       <TurnWords {...{ controls, track, leg, ridden }} />

@@ -1,0 +1,103 @@
+'use client';
+
+import { useLengths } from '@/components/Lengths/LengthsProvider';
+import {
+  asRidden,
+  countName,
+  countsOnLeg,
+  editPlan,
+  layoutLabels,
+  layoutStride,
+  makeItSo,
+  nearestToEven,
+  reckonItemTrack,
+  settingAt,
+  type ItemTrack,
+  type LayoutHorse,
+  type ReckonedLeg,
+  type RiddenLately,
+} from '@/core';
+import { Button, Text } from '@mantine/core';
+import { useState } from 'react';
+import type { PlanControls } from '../../_state/usePlanEditor';
+import classes from './Reading.module.css';
+
+type LegAsRiddenProps = {
+  controls: PlanControls;
+  track: ItemTrack;
+  leg: number;
+  ridden: ReckonedLeg;
+  lately: Readonly<Record<string, RiddenLately[]>>;
+};
+
+/**
+ * What the record has of the strides that this leg is reckoned with, beside the profile: in it the leg reads so, and it may be set so.
+ * Nothing is changed by itself.
+ */
+export function LegAsRidden({ controls, track, leg, ridden, lately }: LegAsRiddenProps) {
+  const { layout } = controls.shown.resolved;
+  const setting = settingAt(track.gait, track.legs[leg]!);
+  const told = layout.horses.flatMap(horse => {
+    const own = lately[horse.id] ?? [];
+    const profile = layoutStride(horse, track.gait, setting);
+    const now = asRidden(horse, own);
+    const stride = layoutStride(now, track.gait, setting);
+    const of = own.find(({ strideM }) => strideM === stride?.normalM);
+    return profile && of ? [{ horse, now, of, profileM: profile.normalM }] : [];
+  });
+  if (told.length === 0 || ridden.readings.some(({ cannot }) => cannot)) return null;
+  return (
+    <section aria-label="As it was ridden" className={classes.asRidden}>
+      {told.map(one => (
+        <RiddenHorse key={one.horse.id} {...{ ...one, controls, track, leg }} />
+      ))}
+    </section>
+  );
+}
+
+type RiddenHorseProps = Pick<LegAsRiddenProps, 'controls' | 'track' | 'leg'> & {
+  horse: LayoutHorse;
+  now: LayoutHorse;
+  of: RiddenLately;
+  profileM: number;
+};
+
+function RiddenHorse({ controls, track, leg, horse, now, of, profileM }: RiddenHorseProps) {
+  const { format } = useLengths();
+  const [problem, setProblem] = useState<string | null>(null);
+  const { layout } = controls.shown.resolved;
+  const { asked } = track.legs[leg]!;
+  const reckoned = reckonItemTrack({ ...layout, horses: [now] }, track).legs[leg]!;
+  const reading = reckoned.readings[0];
+  const count = asked ?? (reading && nearestToEven(reading.options))?.strides ?? null;
+  if (!reading || count === null) return null;
+  const [read] = countsOnLeg({ ...layout, horses: [now] }, track, leg, reckoned, [count]);
+  const word = read?.counts[0]?.word ?? null;
+  const isInside = profileM >= of.lowM && profileM <= of.highM;
+  const second = layoutLabels(layout).inWords(track.through[leg + 1]!.item);
+  const move = () => {
+    const made = makeItSo(layout, track, leg, count, [now]);
+    setProblem(made.ok ? null : made.reason);
+    if (made.ok) controls.change(plan => editPlan(plan, controls.shown.resolved, made.edits));
+  };
+  return (
+    <div>
+      <Text size="sm">
+        {horse.name}, ridden: <strong>{format(of.strideM)}</strong> lately ({format(of.lowM)} to {format(of.highM)},{' '}
+        {of.days} days); profile {format(profileM)}
+        {isInside ? ', as good as the same' : ''}.
+        {word !== null && !isInside && ` By that ${countName(count, reading.zeroIs)} is ${word}.`}
+      </Text>
+      {!isInside && word !== null && word !== 'easy' && (
+        <Button size="xs" variant="default" onClick={move}>
+          Move {second} for {horse.name} as ridden
+        </Button>
+      )}
+      {problem && (
+        <Text size="sm" c="chestnut.8" role="alert">
+          {problem}
+        </Text>
+      )}
+    </div>
+  );
+}

@@ -636,3 +636,4 @@ export { workKindOf } from './work/workKindOf';
 export { holm } from './statistics/holm';
 export { asRidden, riddenLately, type RiddenLately } from './review/riddenLately';
 export { teachingMoves, type Move, type Moves, type TaughtPair } from './teach/teachingMoves';
+export { unevenIn } from './suggest/uneven';

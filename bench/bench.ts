@@ -20,6 +20,7 @@ import { benchDrag } from './dragBench';
 import { benchFit } from './fitBench';
 import { benchScripts } from './scriptBench';
 import { benchSeason } from './seasonBench';
+import { benchSuggest } from './suggestBench';
 
 const FENCES = 15;
 const HORSES = 12;
@@ -150,6 +151,9 @@ const { fitMs, composeMs, eyeMs } = benchFit();
 report('fit 12 fences for 6 horses', `${fitMs.toFixed(0)} ms`, '1 s', fitMs <= 1000);
 report('three courses of eight for 3 horses', `${(composeMs / 1000).toFixed(2)} s`, '5 s', composeMs <= 5000);
 report('a picture from the saddle, 12 fences, before it is painted', `${eyeMs.toFixed(2)} ms`, '8 ms', eyeMs <= 8);
+
+const { eachMs, made } = benchSuggest();
+report(`one suggestion each for 12 pairs (${made} made)`, `${eachMs.toFixed(0)} ms`, '1 s', eachMs <= 1000);
 
 /** Needs the built application (npm run build) and Chromium. */
 void benchSeason(report)

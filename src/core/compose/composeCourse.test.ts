@@ -40,9 +40,9 @@ function seededWish(seed: number): ComposeWish {
   });
 }
 
-it('proposes three courses that differ, none of them cautioned, with their counts as asked, on 200 seeded yards and sands', () => {
+it('proposes three courses that differ, none of them cautioned, with their counts as asked, on 60 seeded yards and sands', () => {
   let all = 0;
-  for (let seed = 1; seed <= 200; seed += 1) {
+  for (let seed = 1; seed <= 60; seed += 1) {
     const wish = seededWish(seed);
     const proposals = composeCourses(wish);
     if (proposals.length === 3) all += 1;
@@ -59,7 +59,7 @@ it('proposes three courses that differ, none of them cautioned, with their count
     });
   }
   // On the smallest sands three courses are not always to be had.
-  expect(all).toBeGreaterThan(180);
+  expect(all).toBeGreaterThan(54);
 }, 300_000);
 
 it('has a start and a finish, lines in asked counts, and a change of rein', () => {

@@ -101,7 +101,7 @@ class FragileServer {
   }
 }
 
-test('through hundreds of cuts and kills every tapped mark is there exactly once, in order', async () => {
+test('through a hundred cuts and kills every tapped mark is there exactly once, in order', async () => {
   const random = seededRandom(2026);
   const url = `file:${path.join(folder, 'faults.db')}`;
   const first = await openDatabase(url);
@@ -170,7 +170,7 @@ test('through hundreds of cuts and kills every tapped mark is there exactly once
   const tapped = new Map<string, PassMark[]>();
   const undone = new Set<string>();
   // A slow machine sends more at once, and so meets fewer faults in as many rounds.
-  for (let round = 0; round < 250 || ((faults < 220 || fragile.kills < 24) && round < 1200); round += 1) {
+  for (let round = 0; round < 130 || ((faults < 110 || fragile.kills < 12) && round < 1200); round += 1) {
     const which = round % 2;
     const device = devices[which]!;
     const passId = randomUUID();
@@ -210,8 +210,8 @@ test('through hundreds of cuts and kills every tapped mark is there exactly once
   expect(devices.map(({ sync }) => waitingIn(sync))).toEqual([0, 0]);
   closers.forEach(close => close());
   await fragile.stop();
-  expect(fragile.kills).toBeGreaterThan(20);
-  expect(faults).toBeGreaterThan(200);
+  expect(fragile.kills).toBeGreaterThan(10);
+  expect(faults).toBeGreaterThan(100);
 
   const last = await openDatabase(url);
   const lesson = (await findLesson(last.db, yard.id, lessonId))!;

@@ -136,13 +136,6 @@ const oneAtATime = async page => {
   await page.getByText('One at a time', { exact: true }).tap();
 };
 
-const carrying = async page => {
-  await open('/set', /Five trot poles/)(page);
-  await page.getByRole('link', { name: /On to the next stage or layout/ }).click();
-  await page.getByRole('combobox', { name: 'On to' }).click();
-  await page.getByRole('option', { name: /Four on the bend/ }).click();
-};
-
 /** A stride test with two passes kept and a third being counted. */
 const strideTest = async page => {
   await open('/yard', 'Barley')(page);
@@ -180,16 +173,19 @@ const course = async page => {
   await page.mouse.down();
   await page.mouse.move(x + 44, y + 2, { steps: 6 });
 };
-/** Empty sand with the shelf open on it. */
-const shelf = async page => {
-  await open('/plan')(page);
-  await page.getByRole('button', { name: 'New layout' }).click();
-  await page.getByLabel('Name').fill('Thursday, novices');
-  await page.getByRole('button', { name: 'Rake the sand' }).click();
-  await page.getByRole('button', { name: 'Shelf' }).click();
-  await page.getByRole('button', { name: /^A row of walk poles/ }).waitFor();
-};
 
+/** What each pair could ride next is found beside the page. */
+const suggested = page =>
+  page
+    .getByRole('region', { name: /could ride next/ })
+    .getByRole('listitem')
+    .first()
+    .waitFor();
+
+await shoot('today', DESK, async page => {
+  await open('/today')(page);
+  await suggested(page);
+});
 await shoot('yard', DESK, open('/yard'));
 await shoot('horse', DESK, open('/yard', 'Quill'));
 await shoot('stride-test', DESK, strideTest);
@@ -197,11 +193,8 @@ await shoot('plan-layouts', DESK, open('/plan'));
 await shoot('plan', DESK, course);
 await shoot('plan-saddle', DESK, saddle);
 await shoot('plan-flat', DESK, open('/plan', /Three loops/));
-await shoot('plan-shelf', DESK, shelf);
-await shoot('plan-phone', PHONE, open('/plan', /Four on the bend/));
 await shoot('set', DESK, open('/set', /Four on the bend/));
 await shoot('set-phone', PHONE, oneAtATime);
-await shoot('set-next', DESK, carrying);
 await shoot('lesson', DESK, async page => {
   await open('/ride', 'The bend, built up')(page);
   await page.getByRole('button', { name: /^Change stage 2/ }).click();
@@ -211,6 +204,12 @@ await shoot('lesson-list', DESK, async page => {
   await open('/ride')(page);
   await page.getByRole('region', { name: 'Work by pair' }).scrollIntoViewIfNeeded();
 });
+await shoot('next', DESK, async page => {
+  await open('/ride/next')(page);
+  await page.getByLabel(/^Quill with/).check();
+  await page.getByRole('article').first().waitFor();
+});
+await shoot('season', DESK, open('/ride/season'));
 await shoot('lesson-record', DESK, async page => {
   await open('/ride', /^Read it: Saturday, the course/)(page);
   await page.getByRole('button', { name: 'Put right' }).first().click();

@@ -64,3 +64,29 @@ test('what stands on the sand already is ridden where it stands, and nothing is 
   expect(standing).toMatchObject({ exercise: anew.exercise, series: { layoutId: 'l', pieces: 0, plan: null } });
   expect(standing.score).toBeGreaterThan(anew.score);
 });
+
+test('what fits one horse of a group and not the other is told, and weighs less', () => {
+  const yard = seededYard(1);
+  const ridden = [
+    testStep('trot-poles', 0, yard.day - 3, testPasses([6, 6], [6, 6])),
+    testStep('circle', 0, yard.day - 2, testPasses([2, 2], [2, 2]), { kind: 'flat' }),
+  ];
+  const pairs = [1.2, 1.75].map((heightM, index) =>
+    testPair({ id: `p${index}`, name: `h${index}`, ridden, horse: { ...testPair().horse, id: `h${index}`, heightM } }),
+  );
+  const arena = { widthM: 20, lengthM: 60, letters: '20x60' as const };
+  const fitOf = (...riding: typeof pairs) => {
+    const ground = { ...yard.ground, kit: null, arena, horses: riding.map(({ horse }) => horse) };
+    const wishes = [{ pairIds: riding.map(({ id }) => id), refused: [], most: 5 }];
+    const [answer] = suggestFrom({ ...yard, minutes: 90, pairs: riding, wishes, ground });
+    return answer!.suggestions
+      .filter(({ series }) => series.fit.of > 0)
+      .map(({ series: { fit }, terms }) => [fit.good / fit.of, terms.find(({ key }) => key === 'fit')!.value] as const);
+  };
+  for (const [share, value] of fitOf(pairs[0]!)) expect(value).toBe(share);
+  expect(fitOf(pairs[0]!).every(([share]) => share === 1)).toBe(true);
+  const both = fitOf(...pairs);
+  for (const [share, value] of both) expect(value).toBe(share);
+  // A spacing cannot suit both a pony and a big horse everywhere.
+  expect(both.length === 0 || both.some(([share]) => share < 1)).toBe(true);
+});

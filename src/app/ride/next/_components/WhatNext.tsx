@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Checkbox, NumberInput, Select, TextInput } from '@mantine/core';
+import { Button, Chip, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSuggested, type Suggested } from '../_state/useSuggested';
 import { Refused } from './Refused';
@@ -40,13 +40,18 @@ export function WhatNext({ pairs, arenas, first, refused }: WhatNextProps) {
   return (
     <div className={classes.next}>
       <form className={classes.wish} onSubmit={event => event.preventDefault()}>
-        <Checkbox.Group label="Who rides" value={pairIds} onChange={ids => setPairIds(ids.slice(0, MOST_PAIRS))}>
-          <div className={classes.pairs}>
-            {pairs.map(({ id, horse, rider }) => (
-              <Checkbox key={id} value={id} label={`${horse} with ${rider}`} />
-            ))}
-          </div>
-        </Checkbox.Group>
+        <fieldset className={classes.who}>
+          <legend>Who rides</legend>
+          <Chip.Group multiple value={pairIds} onChange={ids => setPairIds(ids.slice(0, MOST_PAIRS))}>
+            <div className={classes.pairs}>
+              {pairs.map(({ id, horse, rider }) => (
+                <Chip key={id} value={id} size="md" classNames={{ label: classes.pair }}>
+                  {horse} with {rider}
+                </Chip>
+              ))}
+            </div>
+          </Chip.Group>
+        </fieldset>
         <div className={classes.when}>
           <TextInput
             type="datetime-local"
@@ -56,6 +61,7 @@ export function WhatNext({ pairs, arenas, first, refused }: WhatNextProps) {
           />
           <NumberInput
             label="Minutes, with the warm-up"
+            hideControls
             min={LEAST_MIN + WARM_UP_MIN}
             max={MOST_MIN}
             value={minutes}

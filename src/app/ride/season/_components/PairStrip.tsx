@@ -3,6 +3,7 @@
 import { dayInWords, seasonWeeks, type Overload, type SeasonDay, type SeasonEntry, type SeasonWeek } from '@/core';
 import { useDraggable } from '@dnd-kit/core';
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import type { SeasonData } from '../seasonData';
 import classes from './Season.module.css';
 
@@ -170,50 +171,65 @@ function stripWords({ horse, rider }: Pair, weeks: readonly SeasonWeek[], loads:
   return `${horse} with ${rider}: ${days.length - planned} days ridden, ${planned} planned, ${efforts} efforts${too}`;
 }
 
+const LEGEND: { words: string; mark: ReactNode }[] = [
+  { words: 'flat', mark: <Bar kind="flat" /> },
+  { words: 'poles', mark: <Bar kind="poles" /> },
+  { words: 'fences', mark: <Bar kind="fences" /> },
+  { words: 'planned', mark: <Bar kind="fences" isPlanned /> },
+  {
+    words: 'left and right rein',
+    mark: (
+      <>
+        <rect x={1} y={8} width={12} height={4} className={classes.left} />
+        <rect x={13} y={8} width={8} height={4} className={classes.right} />
+      </>
+    ),
+  },
+  { words: 'too much', mark: <path d="M 8 4 l 6 11 h -12 z" className={classes.over} /> },
+  { words: 'enough for a day', mark: <line x1={1} x2={21} y1={10} y2={10} className={classes.full} /> },
+];
+
+function Bar({ kind, isPlanned }: { kind: SeasonDay['kinds'][number]; isPlanned?: true }) {
+  return (
+    <g className={classes.day} data-planned={isPlanned}>
+      <rect
+        x={6}
+        y={3}
+        width={9}
+        height={14}
+        data-kind={kind}
+        fill={kind === 'poles' ? 'url(#season-poles)' : undefined}
+      />
+    </g>
+  );
+}
+
 /** What the marks of the picture mean. */
 export function Legend() {
   return (
-    <svg
-      viewBox="0 0 760 24"
-      className={classes.legend}
-      role="img"
-      aria-label="A plain bar is work on the flat, a striped one poles, a full one fences; what is planned has an outline. The lower bars are passes on the left and on the right rein. A triangle is too much."
-    >
+    <ul className={classes.legend} aria-label="What the marks mean">
+      {LEGEND.map(({ words, mark }) => (
+        <li key={words}>
+          <svg width={22} height={20} aria-hidden="true">
+            {mark}
+          </svg>
+          {words}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The stripes of poles, for every bar of the page. */
+export function PolesPattern() {
+  return (
+    <svg width={0} height={0} aria-hidden="true" className={classes.pattern}>
       <defs>
         <pattern id="season-poles" width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="4" height="4" className={classes.polesGround} />
           <rect width="2" height="4" className={classes.polesStripe} />
         </pattern>
       </defs>
-      <g className={classes.day}>
-        <rect x={2} y={8} width={7} height={12} data-kind="flat" />
-        <rect x={62} y={8} width={7} height={12} fill="url(#season-poles)" data-kind="poles" />
-        <rect x={132} y={8} width={7} height={12} data-kind="fences" />
-      </g>
-      <g className={classes.day} data-planned>
-        <rect x={206} y={8} width={7} height={12} data-kind="fences" />
-      </g>
-      <rect x={290} y={12} width={20} height={4} className={classes.left} />
-      <rect x={310} y={12} width={14} height={4} className={classes.right} />
-      <path d="M 480 8 l 5 9 h -10 z" className={classes.over} />
-      <text x={14} y={19}>
-        flat
-      </text>
-      <text x={74} y={19}>
-        poles
-      </text>
-      <text x={144} y={19}>
-        fences
-      </text>
-      <text x={218} y={19}>
-        planned
-      </text>
-      <text x={330} y={19}>
-        left and right rein
-      </text>
-      <text x={490} y={19}>
-        too much; the line is enough for a day
-      </text>
     </svg>
   );
 }

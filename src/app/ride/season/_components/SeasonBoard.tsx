@@ -4,11 +4,11 @@ import { dayInWords, dayOfNumber, overloads, weekdayOf, withLessonMoved } from '
 import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState, useTransition } from 'react';
+import { useCallback, useMemo, useState, useTransition } from 'react';
 import type { SeasonData } from '../seasonData';
 import { moveLessonAction } from '../actions';
 import { ComingLessons } from './ComingLessons';
-import { DAY_PX, Legend, PairStrip, WeekHeads } from './PairStrip';
+import { DAY_PX, Legend, PairStrip, PolesPattern, WeekHeads } from './PairStrip';
 import classes from './Season.module.css';
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -45,6 +45,13 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
       router.refresh();
     });
   };
+  // Where the picture is wider than the screen it begins with last week.
+  const toThisWeek = useCallback(
+    (picture: HTMLDivElement | null) => {
+      if (picture) picture.scrollLeft = (season.today - season.firstDay - 10) * DAY_PX;
+    },
+    [season.today, season.firstDay],
+  );
   const horse = (id: string) => season.pairs.find(({ horseId }) => horseId === id)?.horse ?? 'A horse';
   const ahead = loads.filter(({ day }) => day >= season.today);
   return (
@@ -62,7 +69,8 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
           else move(lessonOf(active.id), days);
         }}
       >
-        <div className={classes.picture} tabIndex={0} role="group" aria-label="Weeks by pairs">
+        <PolesPattern />
+        <div ref={toThisWeek} className={classes.picture} tabIndex={0} role="group" aria-label="Weeks by pairs">
           <WeekHeads season={season} />
           {season.pairs.map(pair => (
             <PairStrip key={pair.id} {...{ pair, season, entries, loads }} />

@@ -71,7 +71,7 @@ test('what fits one horse of a group and not the other is told, and weighs less'
     testStep('trot-poles', 0, yard.day - 3, testPasses([6, 6], [6, 6])),
     testStep('circle', 0, yard.day - 2, testPasses([2, 2], [2, 2]), { kind: 'flat' }),
   ];
-  const pairs = [1.2, 1.75].map((heightM, index) =>
+  const pairs = [1.3, 1.7].map((heightM, index) =>
     testPair({ id: `p${index}`, name: `h${index}`, ridden, horse: { ...testPair().horse, id: `h${index}`, heightM } }),
   );
   const arena = { widthM: 20, lengthM: 60, letters: '20x60' as const };
@@ -87,6 +87,6 @@ test('what fits one horse of a group and not the other is told, and weighs less'
   expect(fitOf(pairs[0]!).every(([share]) => share === 1)).toBe(true);
   const both = fitOf(...pairs);
   for (const [share, value] of both) expect(value).toBe(share);
-  // A spacing cannot suit both a pony and a big horse everywhere.
+  // One spacing cannot suit a pony and a big horse everywhere.
   expect(both.length === 0 || both.some(([share]) => share < 1)).toBe(true);
 });

@@ -45,7 +45,7 @@ export function PairPanel({ pair, asks, byRecord, onByRecord }: PairPanelProps) 
         </p>
       ))}
       {asks.asks.map(({ stage, question, legs }, at) => (
-        <div key={at} className={classes.ask} role="group" aria-label={`${stage}, ${question}`}>
+        <div key={at} className={classes.pairAsk} role="group" aria-label={`${stage}, ${question}`}>
           <strong>{stage}</strong>
           {question !== stage && <span>{question}</span>}
           {legs !== null && legs.length > 0 && (

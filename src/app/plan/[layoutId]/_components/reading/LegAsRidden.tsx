@@ -35,6 +35,7 @@ type LegAsRiddenProps = {
  * Nothing is changed by itself.
  */
 export function LegAsRidden({ controls, track, leg, ridden, lately }: LegAsRiddenProps) {
+  const { format } = useLengths();
   const { layout } = controls.shown.resolved;
   const setting = settingAt(track.gait, track.legs[leg]!);
   const told = layout.horses.flatMap(horse => {
@@ -46,11 +47,20 @@ export function LegAsRidden({ controls, track, leg, ridden, lately }: LegAsRidde
     return profile && of ? [{ horse, now, of, profileM: profile.normalM }] : [];
   });
   if (told.length === 0 || ridden.readings.some(({ cannot }) => cannot)) return null;
+  const isSame = ({ profileM, of }: (typeof told)[number]) => profileM >= of.lowM && profileM <= of.highM;
+  const same = told.filter(isSame);
   return (
     <section aria-label="As it was ridden" className={classes.asRidden}>
-      {told.map(one => (
-        <RiddenHorse key={one.horse.id} {...{ ...one, controls, track, leg }} />
-      ))}
+      {told
+        .filter(one => !isSame(one))
+        .map(one => (
+          <RiddenHorse key={one.horse.id} {...{ ...one, controls, track, leg }} />
+        ))}
+      {same.length > 0 && (
+        <Text size="sm">
+          Ridden as the profile says: {same.map(({ horse, of }) => `${horse.name} ${format(of.strideM)}`).join(', ')}.
+        </Text>
+      )}
     </section>
   );
 }
@@ -73,7 +83,6 @@ function RiddenHorse({ controls, track, leg, horse, now, of, profileM }: RiddenH
   if (!reading || count === null) return null;
   const [read] = countsOnLeg({ ...layout, horses: [now] }, track, leg, reckoned, [count]);
   const word = read?.counts[0]?.word ?? null;
-  const isInside = profileM >= of.lowM && profileM <= of.highM;
   const second = layoutLabels(layout).inWords(track.through[leg + 1]!.item);
   const move = () => {
     const made = makeItSo(layout, track, leg, count, [now]);
@@ -84,11 +93,10 @@ function RiddenHorse({ controls, track, leg, horse, now, of, profileM }: RiddenH
     <div>
       <Text size="sm">
         {horse.name}, ridden: <strong>{format(of.strideM)}</strong> lately ({format(of.lowM)} to {format(of.highM)},{' '}
-        {of.days} days); profile {format(profileM)}
-        {isInside ? ', as good as the same' : ''}.
-        {word !== null && !isInside && ` By that ${countName(count, reading.zeroIs)} is ${word}.`}
+        {of.days} days); profile {format(profileM)}.
+        {word !== null && ` By that ${countName(count, reading.zeroIs)} is ${word}.`}
       </Text>
-      {!isInside && word !== null && word !== 'easy' && (
+      {word !== null && word !== 'easy' && (
         <Button size="xs" variant="default" onClick={move}>
           Move {second} for {horse.name} as ridden
         </Button>

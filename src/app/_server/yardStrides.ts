@@ -22,7 +22,7 @@ type Yard = { id: string; timeZone: string };
 type OfHorse = { horse: Horse; reviews: StrideReview[] };
 
 /** What the record of the whole yard says of its horses’ strides, whoever rode them. */
-async function yardStrides(db: RoanDatabase, yard: Yard): Promise<OfHorse[]> {
+export async function yardStrides(db: RoanDatabase, yard: Yard): Promise<OfHorse[]> {
   const [passes, horses, pairs] = await Promise.all([
     reviewPasses(db, yard.id, 'all', yardClock(yard.timeZone)),
     listHorses(db, yard.id),

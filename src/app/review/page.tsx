@@ -10,7 +10,9 @@ import Link from 'next/link';
 import { present } from '@/data/present';
 import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
+import { yardStory } from '../_server/yardStory';
 import { yardTime } from '../_server/yardTime';
+import { YardStory } from './_story/YardStory';
 import classes from './page.module.css';
 
 export const metadata: Metadata = { title: 'Review' };
@@ -44,6 +46,7 @@ export default async function ReviewListPage() {
           Put a rider and a horse together in the yard, ride a layout, and come back.
         </EmptyState>
       )}
+      {pairs.length > 0 && <YardStory story={await yardStory(db, yard)} unit={unit} />}
       <ul className={classes.pairs}>
         {pairs.map(({ id, horseName, riderName }) => {
           const own = ridden.get(id);

@@ -18,6 +18,8 @@ import { daysLater, yardTime } from '../../_server/yardTime';
 import { StrideHistory } from '../../yard/horses/[horseId]/_components/StrideHistory';
 import { Goals } from '../_goals/Goals';
 import { exerciseChoices, shownGoals } from '../_goals/shownGoals';
+import { FilmStrip } from '../_strip/FilmStrip';
+import { seasonFrames } from '../_strip/seasonFrames';
 import { WhatMoved } from '../_teach/WhatMoved';
 import { yardMoves } from '../_teach/yardMoves';
 import { Claims } from '../_components/Claims';
@@ -80,6 +82,10 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
           <Claims
             claims={review.claims}
             none="Nothing stands out yet: either all is even, or there are too few passes to say."
+          />
+          <FilmStrip
+            frames={seasonFrames(passes, versions)}
+            hrefOf={id => (maySet ? `/ride/lessons/${id}/record` : `/ride/lessons/${id}/for/${pair.id}`)}
           />
           <PairCharts pairId={pairId} review={review} />
           {maySet && <WhatMoved horse={pair.horseName} moves={await yardMoves(db, yard, pair.id)} />}

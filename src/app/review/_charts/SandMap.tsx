@@ -40,9 +40,7 @@ export function SandMap({ arena, places, spots }: SandMapProps) {
           const r = radius(visits);
           return (
             <g key={`${at.xM} ${at.yM}`} transform={`translate(${x} ${y})`}>
-              <title>
-                {troubles} of {visits} went wrong
-              </title>
+              <title>{`${troubles} of ${visits} went wrong`}</title>
               {standsOut && <circle r={r + 0.7} className={classes.ring} />}
               <circle r={r} className={classes.rides} />
               <circle r={r * Math.sqrt(troubles / visits)} className={classes.wrong} />

@@ -3,7 +3,7 @@ import { offeredStride, profileStride, riddenWeeks, tempoReviewWords } from '@/c
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { LegCounts } from '../_charts/LegCounts';
 import { QualityOverTime } from '../_charts/QualityOverTime';
-import { ReinPairs } from '../_charts/ReinPairs';
+import { ReinHalves } from '../_charts/ReinHalves';
 import { StrideOverTime } from '../_charts/StrideOverTime';
 import { TempoByLeg } from '../_charts/TempoByLeg';
 import { WorkBars } from '../_charts/WorkBars';
@@ -71,7 +71,7 @@ export function PairCharts({ pairId, review }: PairChartsProps) {
       {reins.measures.length > 0 && (
         <ChartCard
           title="Left and right"
-          sub="Triangles point to the rein; strokes show how sure each share is."
+          sub="As far out as it goes well; a stroke is how sure each is."
           fileName={`${horse.name}-reins`}
           table={{
             columns: ['', 'left', 'of', 'right', 'of', 'p'],
@@ -80,7 +80,7 @@ export function PairCharts({ pairId, review }: PairChartsProps) {
             ]),
           }}
         >
-          <ReinPairs measures={reins.measures} label={`Left and right rein of ${horse.name}`} />
+          <ReinHalves measures={reins.measures} label={`Left and right rein of ${horse.name}`} />
         </ChartCard>
       )}
       {legs.length > 0 && (

@@ -550,7 +550,7 @@ export { placeClaims } from './review/placeClaims';
 export { layoutReview } from './review/layoutReview';
 export { turnClaim, turnReview, type TurnReview } from './review/turnReview';
 export { balanceWords, groupReview, type GroupReview } from './review/groupReview';
-export { nextSetting } from './review/nextSetting';
+export { nextSetting, type NextSetting } from './review/nextSetting';
 export {
   askedClaims,
   faultClaims,

@@ -2,20 +2,24 @@ import { ChartCard } from '@/components/Chart/ChartCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { layoutReview, nextSetting, type ReviewPass } from '@/core';
+import { AskedShown } from '@/components/AskedPicture/AskedShown';
+import { askedToShow, layoutReview, type AskedToShow } from '@/core';
 import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
+import { versionsRidden } from '@/data/queries/passes';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardClock } from '../../../_server/yardTime';
+import { LegBoardPicture } from '../../_charts/LegBoardPicture';
 import { SettingShares } from '../../_charts/SettingShares';
 import { goesBy } from '../../pairStrides';
 import { reviewWords } from '../../reviewWords';
 
+import { legBoards, type LegBoard } from './legBoards';
 import classes from '../../_components/PairCharts.module.css';
 
 export const metadata: Metadata = { title: 'A layout compared' };
@@ -37,7 +41,7 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
   const words = reviewWords('', unit);
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? '';
   const metres = (lengthM: number) => Number(lengthM.toFixed(3));
-  const next = nextOf(passes, pairs, pairId => {
+  const boards = legBoards(passes, pairs, pairId => {
     const horse = horses.find(({ id }) => id === pairs.find(pair => pair.id === pairId)?.horseId);
     return horse
       ? goesBy(
@@ -46,6 +50,20 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
         )
       : () => null;
   });
+  const versions = await versionsRidden(
+    db,
+    yard.id,
+    boards.map(({ pass }) => pass.layoutVersionId),
+  );
+  const showOf = ({ pass }: LegBoard) => {
+    const ridden = versions.get(pass.layoutVersionId)?.layout;
+    return ridden ? askedToShow(ridden, pass.question, null) : null;
+  };
+  const next = boards.flatMap(({ legs, rows }) =>
+    rows.flatMap(({ pairId, cells }) =>
+      cells.flatMap((cell, index) => (cell ? [{ pairId, ...legs[index]!, ...cell }] : [])),
+    ),
+  );
   return (
     <>
       <PageHead
@@ -125,7 +143,7 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
         {next.length > 0 && (
           <ChartCard
             title="Which distance suits which horse, and what to set next"
-            sub="By the stride that the record points to, else that of the profile. Distances change by 10 cm at most at a time."
+            sub="Discs are the counts that were ridden, the full one what the leg is meant for (its triangle). Beneath: what to set next for this pair, by its record, else its profile; 10 cm at most at a time."
             fileName={`${layout.name}-next`}
             table={{
               columns: ['pair', 'leg', 'lies at m', 'count', 'suits m', 'next m', 'why'],
@@ -134,16 +152,9 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
               ]),
             }}
           >
-            <ul>
-              {next.map(({ pairId, from, to, liesM, count, suitsM, groundM, kind, reason }) => (
-                <li key={`${pairId} ${from} ${to}`}>
-                  <strong>{nameOf(pairId)}</strong>, {from} to {to}: {count}{' '}
-                  {count === 1 ? 'stride wants' : 'strides want'} {words.format(suitsM)}, it lies at{' '}
-                  {words.format(liesM)}. {kind === 'change' ? `Next: ${words.format(groundM)}. ` : ''}
-                  {reason}
-                </li>
-              ))}
-            </ul>
+            {boards.map(board => (
+              <BoardOf key={board.key} {...{ board, nameOf }} show={showOf(board)} format={words.format} />
+            ))}
           </ChartCard>
         )}
       </div>
@@ -151,23 +162,20 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
   );
 }
 
-/** What to set each leg of the setting ridden last to, for each pair that rode it. */
-function nextOf(
-  passes: readonly ReviewPass[],
-  pairs: readonly { id: string }[],
-  strideOf: (pairId: string) => (entry: NonNullable<ReviewPass['ground']['legs'][number]['entry']>) => number | null,
-) {
-  return pairs.flatMap(({ id }) => {
-    const own = passes.filter(pass => pass.pairId === id && !pass.isVoid);
-    const last = own[own.length - 1];
-    if (!last) return [];
-    const same = own.filter(pass => pass.layoutVersionId === last.layoutVersionId && pass.key === last.key);
-    const clean = { of: same.length, hits: same.filter(({ faults }) => faults.length === 0).length };
-    const stride = strideOf(id);
-    return last.ground.legs.flatMap(leg => {
-      const strideM = leg.entry ? stride(leg.entry) : null;
-      if (strideM === null) return [];
-      return [{ pairId: id, from: leg.from, to: leg.to, liesM: leg.groundM, ...nextSetting(leg, strideM, clean) }];
-    });
-  });
+type BoardOfProps = {
+  board: LegBoard;
+  show: AskedToShow | null;
+  nameOf: (pairId: string) => string;
+  format: (lengthM: number) => string;
+};
+
+/** A question drawn as it was ridden last, and under it each pair on each of its legs. */
+function BoardOf({ board, show, nameOf, format }: BoardOfProps) {
+  return (
+    <section aria-label={board.words}>
+      <h3>{board.words}</h3>
+      {show && <AskedShown show={show} />}
+      <LegBoardPicture {...{ board, nameOf, format }} />
+    </section>
+  );
 }

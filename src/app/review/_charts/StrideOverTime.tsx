@@ -3,6 +3,8 @@ import type { StrideReview } from '@/core';
 import { extent } from 'd3-array';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { line } from 'd3-shape';
+import { END_ROOM } from './endLines';
+import { EndWords } from './EndWords';
 import { YTicks } from './YTicks';
 
 type StrideOverTimeProps = {
@@ -13,7 +15,7 @@ type StrideOverTimeProps = {
   label: string;
 };
 
-const SIZE = { width: 440, height: 210, left: 56, right: 20, top: 16, bottom: 26 };
+const SIZE = { width: 440, height: 210, left: 56, right: END_ROOM, top: 16, bottom: 26 };
 const MONTH_MS = 30 * 24 * 3600 * 1000;
 
 /** A learned stride month by month with its intervals, all of it as a band, and the stride of the profile as a line. */
@@ -47,9 +49,7 @@ export function StrideOverTime({ review, thoughtM, format, monthName, label }: S
       {thoughtM !== null && (
         <g>
           <line x1={from} x2={to} y1={y(thoughtM)} y2={y(thoughtM)} className={classes.thought} />
-          <text x={to} y={y(thoughtM) - 4} textAnchor="end" className={classes.thoughtWords}>
-            profile {format(thoughtM)}
-          </text>
+          <EndWords words={`profile ${format(thoughtM)}`} x={to} y={y(thoughtM)} className={classes.thoughtWords} />
         </g>
       )}
       {path && <path d={path} className={classes.trend} />}

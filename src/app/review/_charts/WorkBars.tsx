@@ -1,6 +1,8 @@
 import classes from '@/components/Chart/chart.module.css';
 import { max } from 'd3-array';
 import { scaleBand, scaleLinear } from 'd3-scale';
+import { END_ROOM } from './endLines';
+import { EndWords } from './EndWords';
 import { YTicks } from './YTicks';
 
 export type WorkBar = { key: string; label: string; low: number; high: number };
@@ -9,7 +11,7 @@ export type WorkBar = { key: string; label: string; low: number; high: number };
 type WorkLimit = { at: (key: string) => number; words: string };
 type WorkBarsProps = { bars: WorkBar[]; limits: WorkLimit[]; label: string };
 
-const SIZE = { width: 440, height: 190, left: 32, right: 10, top: 14, bottom: 26 };
+const SIZE = { width: 440, height: 190, left: 32, right: END_ROOM, top: 14, bottom: 26 };
 const MOST_LABELS = 8;
 
 /** A bar for each day or week, what was high at its foot, and the yard's limits of then as lines. */
@@ -51,9 +53,7 @@ export function WorkBars({ bars, limits, label }: WorkBarsProps) {
       {limits.map(({ at, words }) => (
         <g key={words}>
           <path d={limitPath(at)} className={classes.limit} fill="none" />
-          <text x={to} y={y(at(bars[bars.length - 1]!.key)) - 3} textAnchor="end" className={classes.halo}>
-            {words}
-          </text>
+          <EndWords words={words} x={to} y={y(at(bars[bars.length - 1]!.key))} />
         </g>
       ))}
     </svg>

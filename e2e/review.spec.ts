@@ -83,7 +83,9 @@ test('the sand names the place that was planted, a layout is compared, and the g
   await expect(ridden('Osprey')).toHaveAccessibleName(/^4 strides \d+ times/);
   await page.getByRole('link', { name: 'All of the review' }).click();
   await page.getByRole('link', { name: 'The group' }).click();
-  await expect(card(page, 'Who could share a spacing')).toContainText('canter between fences');
+  const sharing = card(page, 'Who could share a spacing');
+  await expect(sharing).toContainText('Canter between fences');
+  await expect(sharing.getByRole('img')).toHaveAccessibleName(/Quill/);
   await expect(card(page, 'Who is ready for the next stage').getByRole('listitem').first()).toBeVisible();
   await expect(card(page, 'Of what, how much, in four weeks').getByRole('img')).toBeVisible();
 });

@@ -3,7 +3,15 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { nowMs } from '@/components/nowMs';
-import { balanceWords, groupReview, profileStride, turnClaim, turnReview, USUAL_RULES } from '@/core';
+import {
+  balanceWords,
+  groupReview,
+  profileStride,
+  turnClaim,
+  turnReview,
+  USUAL_RULES,
+  type StrideEntryKey,
+} from '@/core';
 import { present } from '@/data/present';
 import { listHorses } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
@@ -16,6 +24,7 @@ import { yardContext } from '../../_server/yardContext';
 import { lastDays, yardClock } from '../../_server/yardTime';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { RideBalance } from '../_charts/RideBalance';
+import { ShareStrips, type ShareStrip } from '../_charts/ShareStrips';
 import { goesBy } from '../pairStrides';
 import { readyForNext } from '../readyForNext';
 import { reviewWords } from '../reviewWords';
@@ -26,6 +35,8 @@ export const metadata: Metadata = { title: 'The group' };
 
 /** What has been done lately is looked at over four weeks. */
 const BALANCE_DAYS = 28;
+/** What a spacing is shared in. */
+const SHARED: readonly StrideEntryKey[] = ['course-canter', 'canter-poles', 'trot-poles', 'walk-poles'];
 
 export default async function GroupPage() {
   await connection();
@@ -54,6 +65,16 @@ export default async function GroupPage() {
     strideOf,
     passes.filter(({ riddenAtMs }) => riddenAtMs >= sinceMs),
   );
+  const strips = SHARED.flatMap((entry): ShareStrip[] => {
+    const strides = strideOf.flatMap(({ id, strideM }) => {
+      const own = strideM(entry);
+      return own === null ? [] : [{ id, name: pairs.find(pair => pair.id === id)?.horseName ?? '', strideM: own }];
+    });
+    const groups = sharing
+      .filter(one => one.entry === entry)
+      .map(({ pairIds, leastM, mostM }) => ({ ids: pairIds, leastM, mostM }));
+    return strides.length < 2 ? [] : [{ key: entry, words: ENTRY_LABELS[entry], strides, groups }];
+  });
   const turns = turnReview(
     passes,
     pairId => pairs.find(({ id }) => id === pairId)?.horseId ?? '',
@@ -92,7 +113,7 @@ export default async function GroupPage() {
         {riding.length > 0 && (
           <ChartCard
             title="Who could share a spacing"
-            sub="Strides so alike that the middle between them is easy for each: within 3 % either way. By the record where it says enough, else by the profile."
+            sub="Each horse at its stride, by the record where it says enough, else by the profile; a band about those whose middle is easy for each: within 3 % either way."
             fileName="sharing"
             table={{
               columns: ['for', 'pairs', 'shortest m', 'longest m'],
@@ -107,14 +128,13 @@ export default async function GroupPage() {
             }}
           >
             {sharing.length === 0 && <p>No two strides are so alike: give each its own spacing, or use a fan.</p>}
-            <ul>
-              {sharing.map(({ entry, pairIds, leastM, mostM }) => (
-                <li key={`${entry} ${pairIds[0]}`}>
-                  <strong>{pairIds.map(nameOf).join(', ')}</strong>, {ENTRY_LABELS[entry].toLowerCase()}:{' '}
-                  {words.format(leastM)} to {words.format(mostM)}
-                </li>
-              ))}
-            </ul>
+            <ShareStrips
+              strips={strips}
+              format={words.format}
+              label={sharing
+                .map(({ entry, pairIds }) => `${ENTRY_LABELS[entry]}: ${pairIds.map(nameOf).join(', ')}`)
+                .join('; ')}
+            />
           </ChartCard>
         )}
         {turns && (

@@ -51,7 +51,7 @@ function Cell({ cell, format }: { cell: LegCell; format: (lengthM: number) => st
   const most = Math.max(1, ...ridden.map(({ times }) => times));
   const at = (strides: number) => WIDE / 2 + (strides - count) * STEP;
   const shown = ridden.filter(one => Math.abs(one.count - count) <= 1);
-  const said = shown.map(one => `${one.count} strides ${one.times} times`).join(', ');
+  const said = shown.map(one => `${one.count} strides ${one.times === 1 ? 'once' : `${one.times} times`}`).join(', ');
   return (
     <div title={reason}>
       <svg viewBox={`0 0 ${WIDE} 40`} width={WIDE} role="img" aria-label={said || 'no count was noted'}>

@@ -206,7 +206,7 @@ await shoot('lesson-list', DESK, async page => {
 });
 await shoot('next', DESK, async page => {
   await open('/ride/next')(page);
-  await page.getByLabel(/^Quill with/).check();
+  await page.getByText(/^Quill with/).click();
   await page.getByRole('article').first().waitFor();
 });
 await shoot('season', DESK, open('/ride/season'));

@@ -538,7 +538,7 @@ export { USUAL_NOISE, type TrackPoint } from './record/simulatePass';
 export { pairSummary, type PairSummary, type StageSummary, type ToldPass, type ToldStage } from './lesson/pairSummary';
 
 export { riddenGround, type RiddenGround } from './review/ground';
-export { reviewPass, type ReviewPass } from './review/reviewPass';
+export { grouped, reviewPass, type ReviewPass } from './review/reviewPass';
 export { type LearnedStride } from './review/learnStride';
 export { offeredStride, strideReviews, type StrideReview } from './review/strideReview';
 export { reinReview, type ReinReview } from './review/reinReview';
@@ -547,7 +547,7 @@ export { faultCounts, riddenDays, riddenWeeks, type FaultCount, type RiddenDay }
 export { dayNames, daysOf } from './review/byDay';
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
-export { layoutReview } from './review/layoutReview';
+export { countsRidden, layoutReview } from './review/layoutReview';
 export { turnClaim, turnReview, type TurnReview } from './review/turnReview';
 export { balanceWords, groupReview, type GroupReview } from './review/groupReview';
 export { nextSetting, type NextSetting } from './review/nextSetting';
@@ -631,7 +631,6 @@ export {
   type SeasonWeek,
 } from './season/season';
 export { seriesNow, seriesStages, type SeriesNow } from './season/goalSeries';
-export { nextStage, standingOf } from './suggest/ladder';
 export { workKindOf } from './work/workKindOf';
 export { holm } from './statistics/holm';
 export { asRidden, riddenLately, type RiddenLately } from './review/riddenLately';

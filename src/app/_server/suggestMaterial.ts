@@ -1,6 +1,7 @@
 import 'server-only';
 import {
   dayNumber,
+  grouped,
   jumps,
   NO_EARLIER_WORK,
   ownExercise,
@@ -24,6 +25,7 @@ import { listLayouts, type Layout } from '@/data/queries/layouts';
 import { listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { kitCounts, planGround, planHorse } from '@/data/queries/planGround';
+import { reckonedOnce } from '@/data/queries/reckonedOnce';
 import { listRefusals, samePairs } from '@/data/queries/refusals';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import { riddenOver } from '@/data/queries/riddenOver';
@@ -87,7 +89,7 @@ export async function suggestMaterial(
 type Seen = { startsAtMs: number; nowMs: number; pairIds: readonly string[] };
 
 /** Pairs with what they rode, what they work towards, and what else their horses do. */
-export async function pairsSeen(db: RoanDatabase, yard: Yard, { startsAtMs, nowMs, pairIds }: Seen) {
+async function pairsSeen(db: RoanDatabase, yard: Yard, { startsAtMs, nowMs, pairIds }: Seen) {
   const [all, horses, goals] = await Promise.all([
     listPairs(db, yard.id),
     listHorses(db, yard.id),
@@ -122,13 +124,13 @@ export async function stepsByPair(db: RoanDatabase, yard: Yard): Promise<Map<str
     yard.id,
     passes.map(({ layoutVersionId }) => layoutVersionId),
   );
-  const byPair = new Map<string, (typeof passes)[number][]>();
-  for (const pass of passes) {
-    const own = byPair.get(pass.pairId);
-    if (own) own.push(pass);
-    else byPair.set(pass.pairId, [pass]);
-  }
-  return new Map([...byPair].map(([pairId, own]) => [pairId, riddenSteps(own, over)]));
+  // Goals and suggestions of one page ask for the same steps.
+  return reckonedOnce(
+    passes,
+    'steps',
+    () =>
+      new Map([...grouped(passes, ({ pairId }) => pairId)].map(([pairId, own]) => [pairId, riddenSteps(own, over)])),
+  );
 }
 
 /** Six days before and behind: every seven days that a day lies in. */
@@ -176,10 +178,8 @@ async function plannedNear(db: RoanDatabase, yard: Yard, startsAtMs: number, now
     );
 }
 
-type What = Question['what'];
-
 /** The exercise that a question of a layout asks. */
-export function exerciseAsked({ id, plan }: Layout, what: What): string | undefined {
+function exerciseAsked({ id, plan }: Layout, what: Question['what']): string | undefined {
   if (what.kind === 'made') return undefined;
   if (what.kind !== 'stage') return ownExercise(id, what.trackId);
   return plan.exercises.find(placed => placed.id === what.exerciseId)?.kind;

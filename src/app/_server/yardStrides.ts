@@ -1,10 +1,10 @@
 import 'server-only';
 import {
+  grouped,
   holm,
   profileStride,
   riddenLately,
   strideReviews,
-  type ReviewPass,
   type RiddenLately,
   type StrideEntryKey,
   type StrideReview,
@@ -31,13 +31,7 @@ export async function yardStrides(db: RoanDatabase, yard: Yard): Promise<OfHorse
   const key = JSON.stringify(['strides', horses.map(({ id, strides, heightM, type }) => [id, strides, heightM, type])]);
   return reckonedOnce(passes, key, () => {
     const horseOf = new Map(pairs.map(({ id, horseId }) => [id, horseId]));
-    const byHorse = new Map<string, ReviewPass[]>();
-    for (const pass of passes) {
-      const horseId = horseOf.get(pass.pairId) ?? '';
-      const own = byHorse.get(horseId);
-      if (own) own.push(pass);
-      else byHorse.set(horseId, [pass]);
-    }
+    const byHorse = grouped(passes, ({ pairId }) => horseOf.get(pairId) ?? '');
     return horses.map(horse => {
       const thought = (entry: StrideEntryKey) => profileStride(horse, entry)?.normalM ?? null;
       const spread = (entry: StrideEntryKey) => profileStride(horse, entry)?.spread;

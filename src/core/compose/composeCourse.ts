@@ -7,7 +7,7 @@ import { thingNear } from '../cautions/thingNear';
 import { wallNear } from '../cautions/wallNear';
 import { changesOfRein, reinsRidden } from '../course/changesOfRein';
 import { distanceM } from '../geometry/pointM';
-import { kitOfAll, type KitAtHand } from '../items/kit';
+import { isShortOf, type KitAtHand } from '../items/kit';
 import type { Fence, Item } from '../items/item';
 import type { Layout } from '../layout/layout';
 import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
@@ -88,7 +88,7 @@ type Looked = { proposal: Proposal | null; fitted: boolean };
 /** A draft that nothing cautions; one whose distances alone are off is fitted first. */
 function soundDraft(draft: CourseDraft, wish: ComposeWish, limits: CautionLimits, mayFit: boolean): Looked {
   const layout = { ...draft.layout, kit: wish.kit };
-  if (wish.kit && isShort(layout, wish.kit)) return { proposal: null, fitted: false };
+  if (wish.kit && isShortOf(layout.items, wish.kit)) return { proposal: null, fitted: false };
   if (isPlainlyWrong(layout)) return { proposal: null, fitted: false };
   const alarms = alarmCodes(layout, limits);
   if (alarms.size === 0) return { proposal: proposalOf({ ...draft, layout }, wish), fitted: false };
@@ -114,12 +114,6 @@ function isFreeSoFar(layout: Layout, limits: CautionLimits): boolean {
 function isPlainlyWrong(layout: Layout): boolean {
   const [track] = reckonLayout(layout) as [ReckonedItemTrack];
   return track.legs.some(({ instead, readings }) => instead !== null || readings.some(({ cannot }) => cannot));
-}
-
-/** Whether a layout wants more than there is. */
-function isShort({ items }: Layout, kit: KitAtHand): boolean {
-  const needed = kitOfAll(items);
-  return (Object.keys(kit) as (keyof typeof needed)[]).some(kind => needed[kind] > (kit[kind] ?? Infinity));
 }
 
 function proposalOf(draft: CourseDraft, { standing }: ComposeWish): Proposal {

@@ -46,6 +46,12 @@ export function kitOfAll(items: readonly Item[]): Kit {
   return items.reduce<Kit>((sum, item) => addKit(sum, kitOf(item)), NOTHING);
 }
 
+/** Whether things want more than there is; a kind that was never counted is unknown, not none. */
+export function isShortOf(items: readonly Item[], atHand: KitAtHand): boolean {
+  const needed = kitOfAll(items);
+  return (Object.keys(atHand) as (keyof Kit)[]).some(kind => needed[kind] > (atHand[kind] ?? Infinity));
+}
+
 function addKit(a: Kit, b: Kit): Kit {
   return {
     poles: a.poles + b.poles,

@@ -74,9 +74,14 @@ function settingReview(own: readonly ReviewPass[]): SettingReview {
 }
 
 function mostOften(passes: readonly ReviewPass[], place: number): number | null {
+  return [...countsRidden(passes, place)].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
+}
+
+/** How often each count was ridden in a leg, `place` from 1, in the order in which they first came. */
+export function countsRidden(passes: readonly ReviewPass[], place: number): Map<number, number> {
   const times = new Map<number, number>();
   for (const { marks } of passes)
     for (const mark of marks)
       if (mark.kind === 'strides' && mark.place === place) times.set(mark.count, (times.get(mark.count) ?? 0) + 1);
-  return [...times].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
+  return times;
 }

@@ -3,7 +3,7 @@ import { alarmCodes } from '../fit/sound';
 import { findRecipe } from '../exercises/shelf';
 import { carryPlan } from '../setting/carryPlan';
 import type { Item } from '../items/item';
-import { kitOfAll, type KitAtHand } from '../items/kit';
+import { isShortOf } from '../items/kit';
 import type { Layout, LayoutHorse } from '../layout/layout';
 import { reckonLayout } from '../layout/reckonLayout';
 import { resolvePlan } from '../plan/layOutPlaced';
@@ -76,18 +76,12 @@ function laidOver(
   });
   if (stages.length < series.length) return null;
   const kit = sand.ground.kit;
-  if (kit && isShort(resolved.layout.items, kit)) return null;
+  if (kit && isShortOf(resolved.layout.items, kit)) return null;
   const layouts = stages.flatMap(
     ({ today }) => askedLayout({ ...resolved.layout, horses: [...sand.horses] }, today) ?? [],
   );
   if (layouts.some(layout => alarmCodes(layout, sand.limits).size > 0)) return null;
   return { resolved, stages, fit: fitOf(layouts.at(-1)!), pieces: piecesCarried(sand, resolved.layout.items) };
-}
-
-/** Whether a layout wants more than there is. */
-function isShort(items: readonly Item[], kit: KitAtHand): boolean {
-  const needed = kitOfAll(items);
-  return (Object.keys(kit) as (keyof typeof needed)[]).some(kind => needed[kind] > (kit[kind] ?? Infinity));
 }
 
 /** Counts that a horse rides well. */

@@ -1,5 +1,5 @@
 import 'server-only';
-import { askedToShow, dayInWords, dayNumber, type AskedToShow, type ReviewPass } from '@/core';
+import { askedToShow, dayInWords, dayNumber, grouped, type AskedToShow, type ReviewPass } from '@/core';
 import type { KeptVersions } from '@/data/queries/passes';
 
 /** A lesson of a pair as one frame: what was ridden most of it, and how it went. */
@@ -19,14 +19,10 @@ const MOST_FRAMES = 40;
 
 /** The lessons of a pair in order, each drawn as what was asked last in it: that was the hardest. */
 export function seasonFrames(passes: readonly ReviewPass[], versions: KeptVersions): Frame[] {
-  const groups = new Map<string, ReviewPass[]>();
-  for (const pass of passes) {
-    if (pass.isVoid) continue;
-    const key = pass.lessonId ?? `${pass.day} ${pass.layoutVersionId}`;
-    const group = groups.get(key);
-    if (group) group.push(pass);
-    else groups.set(key, [pass]);
-  }
+  const groups = grouped(
+    passes.filter(({ isVoid }) => !isVoid),
+    ({ lessonId, day, layoutVersionId }) => lessonId ?? `${day} ${layoutVersionId}`,
+  );
   return [...groups].slice(-MOST_FRAMES).map(([key, own]) => {
     const last = own.at(-1)!;
     const layout = versions.get(last.layoutVersionId)?.layout;

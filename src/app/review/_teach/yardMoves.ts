@@ -1,6 +1,6 @@
 import 'server-only';
 import { yardClock } from '@/app/_server/yardTime';
-import { teachingMoves, type Moves } from '@/core';
+import { grouped, teachingMoves, type Moves } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listHorses } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
@@ -19,10 +19,11 @@ export async function yardMoves(db: RoanDatabase, yard: Yard, pairId: string): P
     yard.id,
     passes.map(({ layoutVersionId }) => layoutVersionId),
   );
+  const byPair = grouped(passes, pass => pass.pairId);
   const taught = pairs.map(({ id, horseId }) => ({
     id,
     horse: planHorse(horses.find(horse => horse.id === horseId)!),
-    passes: passes.filter(pass => pass.pairId === id),
+    passes: byPair.get(id) ?? [],
   }));
   return teachingMoves(taught, pairId, over);
 }

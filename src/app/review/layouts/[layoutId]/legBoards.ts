@@ -1,4 +1,4 @@
-import { nextSetting, type NextSetting, type ReviewPass, type StrideEntryKey } from '@/core';
+import { countsRidden, nextSetting, type NextSetting, type ReviewPass, type StrideEntryKey } from '@/core';
 
 /** One pair on one leg: the counts it rode, and what to set it to next. */
 export type LegCell = NextSetting & { liesM: number; asked: number | null; ridden: { count: number; times: number }[] };
@@ -54,14 +54,10 @@ function cellsOf(
     const strideM = leg.entry ? stride(leg.entry) : null;
     if (strideM === null) return null;
     const next = nextSetting(leg, strideM, clean);
-    return { ...next, liesM: leg.groundM, asked: leg.asked, ridden: countsRidden(same, index + 1) };
+    return { ...next, liesM: leg.groundM, asked: leg.asked, ridden: riddenIn(same, index + 1) };
   });
 }
 
-function countsRidden(passes: readonly ReviewPass[], place: number): LegCell['ridden'] {
-  const times = new Map<number, number>();
-  for (const { marks } of passes)
-    for (const mark of marks)
-      if (mark.kind === 'strides' && mark.place === place) times.set(mark.count, (times.get(mark.count) ?? 0) + 1);
-  return [...times].map(([count, of]) => ({ count, times: of })).sort((a, b) => a.count - b.count);
+function riddenIn(passes: readonly ReviewPass[], place: number): LegCell['ridden'] {
+  return [...countsRidden(passes, place)].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count);
 }

@@ -4,14 +4,14 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results',
-  timeout: 180_000,
+  timeout: 240_000,
   expect: { timeout: 20_000 },
   globalSetup: './e2e/support/builtFirst.mjs',
   // Mostly they wait for a page: two cores carry three of them.
   fullyParallel: true,
   workers: 3,
-  // On a loaded machine a page may be late once; a journey that fails twice has failed, and one that needed it is named.
-  retries: 1,
+  // On a loaded machine a page may be late; a journey that fails three times has failed, and one that needed it is named.
+  retries: 2,
   reporter: [['list'], ['json', { outputFile: '.test-output/playwright.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

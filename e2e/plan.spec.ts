@@ -266,8 +266,13 @@ test('by keys alone: a pole is laid, moved, turned, copied, ridden and taken awa
   await page.keyboard.press('Escape');
   await page.locator('body').focus();
   await page.keyboard.press('l');
-  await expect(page.getByRole('menuitem', { name: 'Pole', exact: true })).toBeVisible();
-  await page.keyboard.press('ArrowDown');
+  const first = page.getByRole('menuitem', { name: 'Pole', exact: true });
+  await expect(first).toBeVisible();
+  // The menu takes the keys a moment after it is seen.
+  await expect(async () => {
+    await page.keyboard.press('ArrowDown');
+    await expect(first).toBeFocused({ timeout: 1000 });
+  }).toPass();
   await page.keyboard.press('Enter');
   await expect(item(page, 'pole A')).toHaveCount(1);
   await item(page, 'pole A').focus();

@@ -183,10 +183,12 @@ test('a lesson is entered from paper: what is tapped has its day and its times',
   // Its day is moved, and its passes with it.
   const moved = daysAgo(19);
   await page.goto(lesson);
-  await page.waitForLoadState('networkidle');
-  await page.getByLabel('Day and time').fill(`${moved.field}T09:00`);
-  await key(page, 'Keep these changes').tap();
-  await expect(page.getByText('Its 2 passes were moved with it.')).toBeVisible();
+  // A page that is not alive yet is told again.
+  await expect(async () => {
+    await page.getByLabel('Day and time').fill(`${moved.field}T09:00`);
+    await key(page, 'Keep these changes').tap();
+    await expect(page.getByText('Its 2 passes were moved with it.')).toBeVisible({ timeout: 15_000 });
+  }).toPass({ timeout: 60_000 });
   await page.goto(`${lesson}/record`);
   await expect(region(page, 'All poles').getByRole('listitem').first()).toContainText('Barley with Bas Tamsin, 09:0');
   await expect(region(page, 'What was changed afterwards')).toContainText('the day of the lesson');

@@ -544,6 +544,10 @@ export { offeredStride, strideReviews, type StrideReview } from './review/stride
 export { reinReview, type ReinReview } from './review/reinReview';
 export { askedReview, legReviews, type LegReview } from './review/countReview';
 export { faultCounts, riddenDays, riddenWeeks, type FaultCount, type RiddenDay } from './review/faultReview';
+export { CALENDAR_WEEKS, passCalendar, type CalendarWeek } from './review/passCalendar';
+export { passesOfSide, type SideChoice } from './review/sides';
+export { compareSides, LEAST_COMPARED, type Comparison } from './review/compareSides';
+export { comparedInWords } from './review/comparedInWords';
 export { dayNames, daysOf } from './review/byDay';
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
@@ -558,6 +562,7 @@ export {
   reinClaims,
   strideClaims,
   type Claim,
+  type ClaimAbout,
   type ClaimWords,
 } from './review/claims';
 export { wilsonInterval, type Share } from './statistics/proportions';

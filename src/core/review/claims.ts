@@ -10,8 +10,12 @@ import { cleanShares, qualitiesOf, reinReview, type ReinReview } from './reinRev
 import type { ReviewPass } from './reviewPass';
 import { offeredStride, type StrideReview } from './strideReview';
 
+/** What a sentence is of: it stands with the picture of that. */
+export type ClaimAbout = StrideEntryKey | 'reins' | 'quality' | 'asked' | 'faults' | 'sand';
+
 /** A sentence of the review, and on demand what it rests on. */
 export type Claim = {
+  about: ClaimAbout;
   text: string;
   /** The test, its sample and its outcome, in words. */
   because: string;
@@ -56,12 +60,14 @@ export function strideClaims(
     const thought = thoughtM(entry);
     if (thought !== null && (thought < learned.lowM || thought > learned.highM))
       claims.push({
+        about: entry,
         text: `${horse}’s ${entryName(entry)} looks ${learned.strideM > thought ? 'longer' : 'shorter'} than the profile has it: ${format(learned.strideM)}, not ${format(thought)}.`,
         because: `From ${basis}; 95 times in 100 the true one lies between ${range}.`,
         p: null,
       });
     if (drift && drift.p < LEVEL)
       claims.push({
+        about: entry,
         text: `${horse}’s ${entryName(entry)} has ${drift.change > 0 ? 'grown' : 'got shorter'} over the season by about ${formatChange(drift.change).replace(/^[+−]/, '')}.`,
         because: `A line through ${drift.points} months, weighted by how sure each is; between ${formatChange(drift.low)} and ${formatChange(drift.high)}, ${byChance(drift.p)}.`,
         p: drift.p,
@@ -80,6 +86,7 @@ function reinStrideClaim({ entry, byRein: { left, right } }: StrideReview, words
   const shorter: Rein = difference < 0 ? 'left' : 'right';
   return [
     {
+      about: entry,
       text: `${words.horse}’s ${words.entryName(entry)} looks shorter on the ${shorter} rein, by about ${words.format(Math.abs(difference))}.`,
       because: `Left ${words.format(left.strideM)} from ${left.legs}, right ${words.format(right.strideM)} from ${right.legs}; the difference is ${(Math.abs(difference) / (half / Z95)).toFixed(1)} times what it is uncertain by.`,
       p: null,
@@ -98,16 +105,18 @@ export function reinClaims(
   const claims = seen.map(({ does, left, right, excess, p }): Claim => {
     const better: Rein = excess > 0 ? 'left' : 'right';
     return {
+      about: 'reins',
       text: `${horse} ${does} more often on the ${better} rein: ${percent(left)} on the left, ${percent(right)} on the right.`,
       because: `${ofAll(left)} on the left and ${ofAll(right)} on the right (question by question, an exact test, ${enough.length} things looked at): ${byChance(p)}.`,
       p,
     };
   });
   const caughtUp = catchingUp(passes, horse, dayName);
-  const betterQuality =
+  const betterQuality: Claim[] =
     quality && quality.p < LEVEL && quality.values >= 2 * LEAST_PASSES
       ? [
           {
+            about: 'reins',
             text: `${horse}’s passes are marked better on the ${quality.difference > 0 ? 'left' : 'right'} rein, by ${Math.abs(quality.difference).toFixed(1)} of a mark of 5.`,
             because: `${quality.values} marks for quality, each question against itself (least squares with blocks): ${byChance(quality.p)}.`,
             p: quality.p,
@@ -138,6 +147,7 @@ function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day:
     if (!wasWorse || !improved || second.p <= 0.2) return [];
     return [
       {
+        about: 'reins',
         text: `${horse}’s ${rein} rein has caught up with the ${other} one: ${percent(change.a)} of its passes are clean since ${dayName(half)}, ${percent(change.b)} before.`,
         because: `${rein}: ${ofAll(change.b)} before, ${ofAll(change.a)} since; ${other}: ${ofAll(first.b)} and ${ofAll(second.b)} (each question against itself, exact tests). The better rein may have stood still meanwhile.`,
         p: change.p,
@@ -160,6 +170,7 @@ export function qualityClaims(passes: readonly ReviewPass[], { horse }: ClaimWor
   if (!test || test.values < 2 * LEAST_PASSES || test.p >= LEVEL) return [];
   return [
     {
+      about: 'quality',
       text: `${horse}’s passes have got ${test.difference > 0 ? 'better' : 'worse'}: by ${Math.abs(test.difference).toFixed(1)} of a mark of 5 from the first third of the days to the last.`,
       because: `${test.values} marks early and late, each question against itself (least squares with blocks): ${byChance(test.p)}.`,
       p: test.p,
@@ -176,6 +187,7 @@ export function askedClaims({ adding, leavingOut }: AskedReview, { horse }: Clai
     if (!word) return [];
     return [
       {
+        about: 'asked',
         text: `${horse} ${word} ${what} a stride when asked: ${ofAll(share)}.`,
         because: `95 times in 100 the true share lies between ${Math.round(low * 100)} and ${Math.round(high * 100)} %.`,
         p: null,
@@ -195,6 +207,7 @@ export function faultClaims(faults: readonly FaultCount[], passes: number, { hor
   if (a < LEAST_PASSES || even.low <= 0.5) return [];
   return [
     {
+      about: 'faults',
       text: `What goes wrong most often for ${horse} is ${most.what}: ${a} times in ${passes} passes.`,
       because: `${most.left} times on the left rein, ${most.right} on the right${most.without > 0 ? `, ${most.without} on tracks that change the rein` : ''}${next ? `; next comes ${next.what}, ${b} times` : ''}.`,
       p: null,

@@ -1,50 +1,14 @@
 import { balanceWords, groupReview } from './groupReview';
-import type { RiddenGround, RiddenLeg } from './ground';
 import { layoutReview } from './layoutReview';
 import { nextSetting } from './nextSetting';
 import { placeClaims } from './placeClaims';
-import { reviewPass } from './reviewPass';
-import type { PassMark, TappedMark } from '../record/passMark';
-import { testQuestion } from '../question/testQuestion';
+import { passMaker, testLeg } from './testPasses';
+import type { TappedMark } from '../record/passMark';
 import type { Rein } from '../track/rein';
 
-const RULE = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce', keepsFixed: false } as const;
-const leg = (groundM: number, asked: number | null = null): RiddenLeg => ({
-  ...{ from: 'heron', to: 'willow', groundM, rule: RULE, entry: 'course-canter', asked, betweenPoles: false },
-  ...{ countedM: groundM, turnShare: 1 },
-});
-const ground = (groundM: number): RiddenGround => ({
-  ...{ gait: 'course-canter', legs: [leg(groundM)], asked: [null], figures: [], cells: [], asides: [] },
-  stops: ['heron', 'willow'].map((id, index) => ({
-    id,
-    name: id,
-    at: { xM: 10, yM: 10 + index * groundM },
-    isFence: true,
-  })),
-  work: {
-    stops: ['low effort', 'low effort'],
-    legCircles: [{ left: 0, right: 0 }],
-    figureCircles: { left: 0, right: 0 },
-  },
-});
-let id = 0;
-function pass(pairId: string, version: string, day: string, rein: Rein, ...marks: TappedMark[]) {
-  id += 1;
-  const own = marks.map((mark, order) => ({ id: `${id} ${order}`, ...mark }) as PassMark);
-  const record = {
-    ...{
-      id: `p${id}`,
-      pairId,
-      layoutVersionId: version,
-      lessonId: null,
-      direction: 'as-drawn' as const,
-      rein,
-      marks: own,
-    },
-    ...{ stage: 'all', stageId: null, question: testQuestion('line'), riddenAtMs: id },
-  };
-  return reviewPass(record, ground(version === 'a' ? 18.1 : 18.3), { questionWords: 'line', key: 'line' }, day);
-}
+const make = passMaker();
+const pass = (pairId: string, version: string, day: string, rein: Rein, ...marks: TappedMark[]) =>
+  make({ pairId, version, day, rein, groundM: version === 'a' ? 18.1 : 18.3 }, ...marks);
 const DOWN: TappedMark = { kind: 'fence', place: 2, outcome: 'down' };
 const strides = (count: number): TappedMark => ({ kind: 'strides', place: 1, count });
 
@@ -71,12 +35,12 @@ test('pair by pair, setting by setting, and the first day against the last', () 
 
 // 18.1 m is five strides of ground of 3.62 m (whole strides; common practice, no source): an easy four.
 test.each([
-  [leg(18.1), 3.62, { of: 20, hits: 19 }, { kind: 'harder', count: 4, groundM: 18.1 }],
-  [leg(18.1), 3.4, { of: 20, hits: 6 }, { kind: 'change', count: 4, groundM: 18.0 }],
-  [leg(18.1), 3.8, { of: 20, hits: 6 }, { kind: 'change', count: 4, groundM: 18.2 }],
-  [leg(18.1, 5), 3.62, { of: 20, hits: 6 }, { kind: 'change', count: 5, groundM: 18.2 }],
-  [leg(18.1), 3.62, { of: 20, hits: 5 }, { kind: 'keep', count: 4 }],
-  [leg(18.1), 3.4, { of: 3, hits: 0 }, { kind: 'keep', count: 4 }],
+  [testLeg(18.1), 3.62, { of: 20, hits: 19 }, { kind: 'harder', count: 4, groundM: 18.1 }],
+  [testLeg(18.1), 3.4, { of: 20, hits: 6 }, { kind: 'change', count: 4, groundM: 18.0 }],
+  [testLeg(18.1), 3.8, { of: 20, hits: 6 }, { kind: 'change', count: 4, groundM: 18.2 }],
+  [testLeg(18.1, 5), 3.62, { of: 20, hits: 6 }, { kind: 'change', count: 5, groundM: 18.2 }],
+  [testLeg(18.1), 3.62, { of: 20, hits: 5 }, { kind: 'keep', count: 4 }],
+  [testLeg(18.1), 3.4, { of: 3, hits: 0 }, { kind: 'keep', count: 4 }],
 ])('%j for a stride of %f m, %j clean', (one, strideM, clean, expected) => {
   const next = nextSetting(one, strideM, clean);
   expect(next).toMatchObject({

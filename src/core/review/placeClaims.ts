@@ -18,6 +18,7 @@ export function placeClaims(places: readonly SandPlace[], arena: Arena, pairName
       const where = placeWords(arena, at);
       const who = pairId === null ? 'one pair' : pairName(pairId);
       return {
+        about: 'sand',
         text:
           whose === 'place'
             ? `More goes wrong ${where} than elsewhere, whoever rides: look at the footing, the slope and the line there, and at what stands there.`

@@ -1,8 +1,8 @@
 import type { Share } from '../statistics/proportions';
-import { stopsCameTo } from '../record/passEnd';
 import type { Rein } from '../track/rein';
 import { daysOf, readDays, type ReviewDay } from './byDay';
 import { comparedByQuestion, differenceByQuestion, joinedByQuestion, type ByQuestion } from './byQuestion';
+import { MEASURES } from './measures';
 import { grouped, type ReviewPass } from './reviewPass';
 
 /** Left against right in one thing: so many of so many on each, and how likely as great a difference is by chance. */
@@ -22,70 +22,6 @@ export type ReinReview = {
   /** How much better the left rein is marked, of 5; null where no question was marked on both. */
   quality: { difference: number; p: number; values: number } | null;
 };
-
-/** What a pass came to, up to where it ended. */
-function cameTo(pass: ReviewPass): ReviewPass['ground']['stops'] {
-  return stopsCameTo(pass, pass.ground.stops.length).map(stop => pass.ground.stops[stop]!);
-}
-
-/** What counts on one rein, pass by pass. */
-const MEASURES: { measure: string; does: string; of: (pass: ReviewPass) => Share }[] = [
-  {
-    // Stands first: what catches up is measured by it (cleanShares).
-    measure: 'clean passes',
-    does: 'goes clean',
-    of: ({ faults }) => ({ of: 1, hits: faults.length === 0 ? 1 : 0 }),
-  },
-  {
-    measure: 'landed on the lead of the rein',
-    does: 'lands on the lead of the rein',
-    of: ({ marks, rein }) => {
-      const leads = marks.flatMap(mark => (mark.kind === 'lead' ? [mark.lead] : []));
-      return { of: leads.length, hits: leads.filter(lead => lead === rein).length };
-    },
-  },
-  {
-    measure: 'fences left standing',
-    does: 'leaves fences standing',
-    of: pass => {
-      const fences = cameTo(pass).filter(({ isFence }) => isFence).length;
-      const wrong = new Set(
-        pass.marks.flatMap(mark =>
-          mark.kind === 'fence' && mark.outcome !== 'clear' && mark.outcome !== 'rub' ? [mark.place] : [],
-        ),
-      ).size;
-      return { of: fences, hits: Math.max(0, fences - wrong) };
-    },
-  },
-  {
-    measure: 'poles not touched',
-    does: 'leaves poles untouched',
-    of: pass => {
-      const poles = cameTo(pass).filter(({ isFence }) => !isFence).length;
-      const hit = new Set(pass.marks.flatMap(mark => (mark.kind === 'hit' ? [mark.place] : []))).size;
-      return { of: poles, hits: Math.max(0, poles - hit) };
-    },
-  },
-  {
-    measure: 'right canter departs',
-    does: 'departs right',
-    of: ({ marks }) => {
-      const departs = marks.flatMap(mark => (mark.kind === 'depart' ? [mark.how] : []));
-      return { of: departs.length, hits: departs.filter(how => how === 'right').length };
-    },
-  },
-  {
-    measure: 'asked counts ridden',
-    does: 'rides the count that is asked',
-    of: pass => {
-      const asked = pass.marks.flatMap(mark => {
-        const wanted = mark.kind === 'strides' ? (pass.ground.legs[mark.place - 1]?.asked ?? null) : null;
-        return mark.kind === 'strides' && wanted !== null ? [wanted === mark.count] : [];
-      });
-      return { of: asked.length, hits: asked.filter(Boolean).length };
-    },
-  },
-];
 
 /**
  * Left against right in everything that was marked, each question compared with itself: what was ridden on one rein only is

@@ -1,9 +1,17 @@
 import { CroppedSand } from '@/components/Sand/CroppedSand';
 import type { AskedToShow } from '@/core';
 import { askedShapes } from './askedShapes';
+import { legWords } from './legWords';
+
+type AskedShownProps = {
+  show: AskedToShow;
+  isSmall?: boolean;
+  /** What is written at each leg, line by line. */
+  atLegs?: readonly (readonly string[])[];
+};
 
 /** What is asked, drawn true and near: what stands with the numbers of the course, and the way over it with an arrow. */
-export function AskedShown({ show, isSmall }: { show: AskedToShow; isSmall?: boolean }) {
+export function AskedShown({ show, isSmall, atLegs }: AskedShownProps) {
   const { layout, track, labels } = show;
   return (
     <CroppedSand
@@ -11,7 +19,7 @@ export function AskedShown({ show, isSmall }: { show: AskedToShow; isSmall?: boo
       items={layout.items}
       tracks={[track]}
       letters={isSmall ? 13 : 26}
-      over={seen => askedShapes(layout, track, labels, seen)}
+      over={seen => [...askedShapes(layout, track, labels, seen), ...(atLegs ? legWords(track, atLegs, seen) : [])]}
     />
   );
 }

@@ -1,9 +1,12 @@
 import type { PassMark, TappedMark } from '../record/passMark';
 import { testQuestion } from '../question/testQuestion';
 import type { Rein } from '../track/rein';
+import { dayNumber } from '../words/calendarDay';
 import type { RiddenGround, RiddenLeg } from './ground';
 import { reviewPass, type ReviewPass } from './reviewPass';
 
+/** Of a day, milliseconds. */
+const DAY_MS = 86_400_000;
 const RULE = { fixed: 1, perStride: 1, zeroStrides: 1, zeroIs: 'bounce', keepsFixed: false } as const;
 
 /** A leg between two fences, for tests. */
@@ -46,7 +49,7 @@ export function passMaker() {
       ...{ id: `p${made}`, pairId, layoutVersionId: version, lessonId: null, direction: 'as-drawn' as const, rein },
       marks: marks.map((mark, order) => ({ id: `${made} ${order}`, ...mark }) as PassMark),
       ...{ stage: 'all', stageId: null, question: testQuestion('line') },
-      riddenAtMs: Date.parse(`${day}T10:00:00Z`) + made,
+      riddenAtMs: dayNumber(day) * DAY_MS + made,
     };
     return reviewPass(record, testGround(groundM), { questionWords: 'line', key }, day);
   };

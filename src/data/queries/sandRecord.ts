@@ -13,6 +13,7 @@ export type RiddenArena = { arena: Arena; passes: number };
  * Where in an arena things went wrong: its places, those that stand out, and the spots that were tapped. A place is a place of
  * the sand of its day: what was ridden before an arena was given another size is looked at by itself.
  * @param wished - the size that is looked at; left out, today's where it was ridden in, else the one that was ridden in last
+ * @param pairId - whose passes are looked at; left out, everyone's
  */
 export async function sandRecord(
   db: Pick<RoanDatabase, 'select'>,
@@ -20,6 +21,7 @@ export async function sandRecord(
   { id: arenaId, ...today }: Arena & { id: string },
   clock: YardClock,
   wished?: string,
+  pairId?: string,
 ) {
   const passes = await reviewPasses(db, yardId, { arenaId }, clock);
   const arenaOf = await arenasRidden(db, yardId, arenaId);
@@ -34,8 +36,12 @@ export async function sandRecord(
   const known = [...sizes.keys()];
   const chosen = [wished, sizeKey(today), known[known.length - 1]].find(key => key !== undefined && sizes.has(key));
   const arena = sizes.get(chosen ?? '')?.arena ?? today;
-  const record = reckonedOnce(passes, `sand ${chosen}`, () => {
-    const own = passes.filter(one => sizeKey(arenaOf.get(one.layoutVersionId) ?? today) === chosen);
+  const record = reckonedOnce(passes, `sand ${chosen} ${pairId ?? ''}`, () => {
+    const own = passes.filter(
+      one =>
+        sizeKey(arenaOf.get(one.layoutVersionId) ?? today) === chosen &&
+        (pairId === undefined || one.pairId === pairId),
+    );
     return {
       passes: own.length,
       days: dayNames(daysOf(own)).length,

@@ -1,9 +1,9 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { sayLengths, type LengthUnit } from '@/core';
 import type { YardSentence } from '@/app/_server/yardStory';
-import { ReinHalves } from '../_charts/ReinHalves';
-import { SandMap } from '../_charts/SandMap';
-import { StrideOverTime } from '../_charts/StrideOverTime';
+import { Halves } from '@/components/pictures/Halves';
+import { SandMap } from '@/components/pictures/SandMap';
+import { StrideOverTime } from '@/components/pictures/StrideOverTime';
 import { reviewWords } from '../reviewWords';
 import classes from './YardStory.module.css';
 
@@ -35,12 +35,12 @@ export function YardStory({ story, unit }: YardStoryProps) {
 function Picture({ one, unit }: { one: YardSentence; unit: LengthUnit }) {
   switch (one.of) {
     case 'stride': {
-      const { format, monthName } = reviewWords(one.horse, unit);
+      const { format } = reviewWords(one.horse, unit);
       const label = `The stride of ${one.horse}, month by month`;
-      return <StrideOverTime review={one.review} thoughtM={one.thoughtM} {...{ format, monthName, label }} />;
+      return <StrideOverTime review={one.review} thoughtM={one.thoughtM} {...{ format, label }} />;
     }
     case 'reins':
-      return <ReinHalves measures={one.measures.slice(0, 4)} label={`Left and right rein of ${one.horse}`} />;
+      return <Halves measures={one.measures.slice(0, 4)} label={`Left and right rein of ${one.horse}`} />;
     case 'place':
       return <SandMap arena={one.arena} places={one.places.filter(({ visits }) => visits > 0)} spots={[]} />;
   }

@@ -1,5 +1,5 @@
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
-import { ChartCard } from '@/components/Chart/ChartCard';
+import { PictureCard } from '@/components/pictures/PictureCard';
 import Link from 'next/link';
 import classes from './FilmStrip.module.css';
 import type { Frame } from './seasonFrames';
@@ -14,10 +14,11 @@ type FilmStripProps = {
 export function FilmStrip({ frames, hrefOf }: FilmStripProps) {
   if (frames.length === 0) return null;
   return (
-    <ChartCard
+    <PictureCard
       title="The season, lesson by lesson"
       sub="What was asked last in each, and how many of its passes were clean; press one and it opens."
       fileName="season"
+      isWide
       table={{
         columns: ['day', 'asked last', 'clean', 'of'],
         rows: frames.map(({ day, words, clean, of }) => [day, words, clean, of]),
@@ -37,7 +38,7 @@ export function FilmStrip({ frames, hrefOf }: FilmStripProps) {
           </li>
         ))}
       </ol>
-    </ChartCard>
+    </PictureCard>
   );
 }
 

@@ -1,4 +1,4 @@
-import { ChartCard } from '@/components/Chart/ChartCard';
+import { PictureCard } from '@/components/pictures/PictureCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
@@ -23,13 +23,16 @@ import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { lastDays, yardClock } from '../../_server/yardTime';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
-import { RideBalance } from '../_charts/RideBalance';
-import { ShareStrips, type ShareStrip } from '../_charts/ShareStrips';
+import { RideBalance } from '@/components/pictures/RideBalance';
+import { ReadyRows } from '@/components/pictures/ReadyRows';
+import { RideBoard } from '@/components/pictures/RideBoard';
+import { ShareStrips, type ShareStrip } from '@/components/pictures/ShareStrips';
 import { goesBy } from '../pairStrides';
+import { rideRows } from './rideRows';
 import { readyForNext } from '../readyForNext';
 import { reviewWords } from '../reviewWords';
 
-import classes from '../_components/PairCharts.module.css';
+import classes from '../_components/Pictures.module.css';
 
 export const metadata: Metadata = { title: 'The group' };
 
@@ -48,6 +51,9 @@ export default async function GroupPage() {
     reviewPasses(db, yard.id, 'all', yardClock(yard.timeZone)),
   ]);
   const riding = present(pairs).filter(({ id }) => passes.some(({ pairId }) => pairId === id));
+  const ridingHorses = horses.filter(({ id }) => riding.some(({ horseId }) => horseId === id));
+  const horseName = (id: string) => horses.find(horse => horse.id === id)?.name ?? '';
+  const board = await rideRows(db, yard.id, ridingHorses);
   const sinceMs = lastDays(nowMs(), BALANCE_DAYS, yard.timeZone)[0]!;
   const strideOf = riding.map(({ id, horseId }) => {
     const horse = horses.find(one => one.id === horseId);
@@ -109,9 +115,32 @@ export default async function GroupPage() {
           Once pairs have ridden they are looked at together here.
         </EmptyState>
       )}
-      <div className={classes.charts}>
+      <div className={classes.pictures}>
+        {board.length > 0 && (
+          <PictureCard
+            title="Who could ride what together"
+            sub="Each layout as it lies, in the counts of each horse: the word is that of its hardest leg. Together: those who are at ease in the same counts."
+            fileName="together"
+            isWide
+            table={{
+              columns: ['layout', 'way', 'horse', 'counts', 'hardest leg'],
+              rows: board.flatMap(({ layout, track, cells }) =>
+                cells.map(({ horseId, counts, word }) => [
+                  ...[layout, track, horseName(horseId), counts.join(' '), word ?? 'cannot'],
+                ]),
+              ),
+            }}
+            actions={
+              <LinkButton href="/ride/next" size="xs">
+                What next for a group
+              </LinkButton>
+            }
+          >
+            <RideBoard rows={board} horses={ridingHorses.map(({ id, name }) => ({ id, name }))} />
+          </PictureCard>
+        )}
         {riding.length > 0 && (
-          <ChartCard
+          <PictureCard
             title="Who could share a spacing"
             sub="Each horse at its stride, by the record where it says enough, else by the profile; a band about those whose middle is easy for each: within 3 % either way."
             fileName="sharing"
@@ -135,10 +164,10 @@ export default async function GroupPage() {
                 .map(({ entry, pairIds }) => `${ENTRY_LABELS[entry]}: ${pairIds.map(nameOf).join(', ')}`)
                 .join('; ')}
             />
-          </ChartCard>
+          </PictureCard>
         )}
         {turns && (
-          <ChartCard
+          <PictureCard
             title="What a tight turn costs"
             sub="Counts on turns that are tight for the speed, against each horse’s own stride on straights."
             fileName="turns"
@@ -163,10 +192,10 @@ export default async function GroupPage() {
                 How this yard teaches
               </LinkButton>
             )}
-          </ChartCard>
+          </PictureCard>
         )}
         {ready.length > 0 && (
-          <ChartCard
+          <PictureCard
             title="Who is ready for the next stage"
             sub={`By the yard’s rule, from the last lesson of each: ${rules.gate.cleanEachRein} clean on ${rules.gate.bothReins ? 'both reins' : 'the rein ridden'}.`}
             fileName="ready"
@@ -177,18 +206,16 @@ export default async function GroupPage() {
               ]),
             }}
           >
-            <ul>
-              {ready.map(({ pairId, lesson, stage, gate }) => (
-                <li key={pairId}>
-                  <strong>{nameOf(pairId)}</strong>: {gate.ready ? 'ready' : 'not yet'} after “{stage}” ({lesson}).{' '}
-                  {gate.reason.replace(/^Not yet\. /, '')}
-                </li>
-              ))}
-            </ul>
-          </ChartCard>
+            <ReadyRows
+              rows={ready.map(({ pairId, stage, gate }) => ({
+                ...{ key: pairId, name: nameOf(pairId), stage, ready: gate.ready },
+                reason: gate.reason.replace(/^Not yet\. /, ''),
+              }))}
+            />
+          </PictureCard>
         )}
         {riding.length > 0 && (
-          <ChartCard
+          <PictureCard
             title="Of what, how much, in four weeks"
             sub="Passes over fences, over poles and on the flat; triangles: the share of the left rein and the right."
             fileName="balance"
@@ -203,26 +230,19 @@ export default async function GroupPage() {
                 'right rein',
                 'efforts',
                 'last ridden',
+                'stands out',
               ],
-              rows: balance.map(({ pairId, passes: n, jumping, poles, flat, byRein, efforts, lastDay }) => [
-                ...[nameOf(pairId), n, jumping, poles, flat, byRein.left, byRein.right, efforts, lastDay],
+              rows: balance.map(one => [
+                ...[nameOf(one.pairId), one.passes, one.jumping, one.poles, one.flat, one.byRein.left],
+                ...[one.byRein.right, one.efforts, one.lastDay, balanceWords(one).join('; ')],
               ]),
             }}
           >
-            <ul>
-              {balance.flatMap(one =>
-                balanceWords(one).map(words => (
-                  <li key={`${one.pairId} ${words}`}>
-                    <strong>{nameOf(one.pairId)}</strong>: {words}
-                  </li>
-                )),
-              )}
-            </ul>
             <RideBalance
-              pairs={balance.map(one => ({ ...one, name: nameOf(one.pairId) }))}
+              pairs={balance.map(one => ({ ...one, name: nameOf(one.pairId), told: balanceWords(one) }))}
               label="Passes of each pair in four weeks"
             />
-          </ChartCard>
+          </PictureCard>
         )}
       </div>
     </>

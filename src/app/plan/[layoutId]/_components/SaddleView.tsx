@@ -18,6 +18,7 @@ import {
   type RiddenTrack,
 } from '@/core';
 import { Button } from '@mantine/core';
+import { saveFile } from '@/components/saveFile';
 import { notifications } from '@mantine/notifications';
 import { useMemo, useRef, useState } from 'react';
 import type { PlanControls } from '../_state/usePlanEditor';
@@ -77,9 +78,5 @@ async function keepPicture(canvas: HTMLCanvasElement | null): Promise<void> {
   );
   if (!blob)
     return notifications.show({ message: 'This browser does not give the picture away: nothing was kept.' }) as never;
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = 'from-the-saddle.png';
-  link.click();
-  URL.revokeObjectURL(link.href);
+  saveFile(blob, 'from-the-saddle.png');
 }

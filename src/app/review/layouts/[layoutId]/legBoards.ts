@@ -1,7 +1,5 @@
-import { countsRidden, nextSetting, type NextSetting, type ReviewPass, type StrideEntryKey } from '@/core';
-
-/** One pair on one leg: the counts it rode, and what to set it to next. */
-export type LegCell = NextSetting & { liesM: number; asked: number | null; ridden: { count: number; times: number }[] };
+import type { LegCell } from '@/components/pictures/LegBoardPicture';
+import { countsRidden, nextSetting, type ReviewPass, type StrideEntryKey } from '@/core';
 
 /** A question that pairs rode last over a layout: its legs, and how each pair went in each. */
 export type LegBoard = {

@@ -1,4 +1,4 @@
-import { ChartCard } from '@/components/Chart/ChartCard';
+import { PictureCard } from '@/components/pictures/PictureCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
@@ -14,15 +14,21 @@ import { notFound } from 'next/navigation';
 import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardClock } from '../../../_server/yardTime';
-import { LegBoardPicture } from '../../_charts/LegBoardPicture';
-import { SettingShares } from '../../_charts/SettingShares';
+import { Halves } from '@/components/pictures/Halves';
+import { LegBoardPicture } from '@/components/pictures/LegBoardPicture';
+import { SettingShares } from '@/components/pictures/SettingShares';
+import { metres } from '../../metres';
 import { goesBy } from '../../pairStrides';
 import { reviewWords } from '../../reviewWords';
 
+import { countsByPair } from './countsByPair';
 import { legBoards, type LegBoard } from './legBoards';
-import classes from '../../_components/PairCharts.module.css';
+import classes from '../../_components/Pictures.module.css';
 
 export const metadata: Metadata = { title: 'A layout compared' };
+
+/** So many are drawn; the numbers have all. */
+const MOST_SEEN = 10;
 
 export default async function LayoutReviewPage({ params }: { params: Promise<{ layoutId: string }> }) {
   const { layoutId } = await params;
@@ -38,9 +44,9 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
   const riding = [...new Set(passes.map(({ pairId }) => pairId))];
   const all = await reviewPasses(db, yard.id, { pairIds: riding }, clock);
   const { settings, beforeAfter } = layoutReview(passes);
+  const mostRidden = [...settings].sort((a, b) => b.clean.of - a.clean.of).slice(0, MOST_SEEN);
   const words = reviewWords('', unit);
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? '';
-  const metres = (lengthM: number) => Number(lengthM.toFixed(3));
   const boards = legBoards(passes, pairs, pairId => {
     const horse = horses.find(({ id }) => id === pairs.find(pair => pair.id === pairId)?.horseId);
     return horse
@@ -74,6 +80,9 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
             <LinkButton href={`/plan/${layoutId}`} variant="default">
               To the plan
             </LinkButton>
+            <LinkButton href={`/review/compare?aLayout=${layoutId}&bLayout=${layoutId}`} variant="default">
+              Compare two settings
+            </LinkButton>
             <LinkButton href="/review" variant="default">
               All of the review
             </LinkButton>
@@ -85,11 +94,29 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
           Once pairs have ridden this layout they are compared here.
         </EmptyState>
       )}
-      <div className={classes.charts}>
+      <div className={classes.pictures}>
+        {next.length > 0 && (
+          <PictureCard
+            title="Which distance suits which horse, and what to set next"
+            isWide
+            sub="Discs are the counts that were ridden, the full one what the leg is meant for. Beneath: what to set next for this pair, by its record, else its profile; 10 cm at most at a time."
+            fileName={`${layout.name}-next`}
+            table={{
+              columns: ['pair', 'leg', 'lies at m', 'count', 'suits m', 'next m', 'why'],
+              rows: next.map(({ pairId, from, to, liesM, count, suitsM, groundM, reason }) => [
+                ...[nameOf(pairId), `${from} to ${to}`, metres(liesM), count, metres(suitsM), metres(groundM), reason],
+              ]),
+            }}
+          >
+            {boards.map(board => (
+              <BoardOf key={board.key} {...{ board, nameOf }} show={showOf(board)} format={words.format} />
+            ))}
+          </PictureCard>
+        )}
         {settings.length > 0 && (
-          <ChartCard
+          <PictureCard
             title="Clean passes, pair by pair and setting by setting"
-            sub="A bar for each: as long as its share of clean passes, with how sure that is as a stroke."
+            sub={`A bar for each: as long as its share of clean passes, with how sure that is as a stroke.${settings.length > MOST_SEEN ? ` Those ridden most; the numbers have all ${settings.length}.` : ''}`}
             fileName={`${layout.name}-settings`}
             table={{
               columns: [
@@ -111,17 +138,18 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
             }}
           >
             <SettingShares
-              settings={settings.map(one => ({
+              settings={mostRidden.map(one => ({
                 ...{ key: `${one.pairId} ${one.layoutVersionId} ${one.key}`, clean: one.clean },
                 name: `${nameOf(one.pairId)}, ${one.question}${one.groundsM.length === 1 ? `, ${words.format(one.groundsM[0]!)}` : ''}`,
               }))}
               label={`Clean passes over ${layout.name}`}
             />
-          </ChartCard>
+          </PictureCard>
         )}
         {beforeAfter.length > 0 && (
-          <ChartCard
+          <PictureCard
             title="The first day and the last"
+            sub="How many passes were clean on either: as far out as it went well."
             fileName={`${layout.name}-before-after`}
             table={{
               columns: ['pair', 'question', 'first day', 'clean', 'of', 'last day', 'clean', 'of'],
@@ -130,32 +158,14 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
               ]),
             }}
           >
-            <ul>
-              {beforeAfter.map(({ pairId, question, key, firstDay, lastDay, first, last }) => (
-                <li key={`${pairId} ${key}`}>
-                  <strong>{nameOf(pairId)}</strong>, {question}: {first.hits} of {first.of} clean on{' '}
-                  {words.dayName(firstDay)}, {last.hits} of {last.of} on {words.dayName(lastDay)}
-                </li>
-              ))}
-            </ul>
-          </ChartCard>
-        )}
-        {next.length > 0 && (
-          <ChartCard
-            title="Which distance suits which horse, and what to set next"
-            sub="Discs are the counts that were ridden, the full one what the leg is meant for (its triangle). Beneath: what to set next for this pair, by its record, else its profile; 10 cm at most at a time."
-            fileName={`${layout.name}-next`}
-            table={{
-              columns: ['pair', 'leg', 'lies at m', 'count', 'suits m', 'next m', 'why'],
-              rows: next.map(({ pairId, from, to, liesM, count, suitsM, groundM, reason }) => [
-                ...[nameOf(pairId), `${from} to ${to}`, metres(liesM), count, metres(suitsM), metres(groundM), reason],
-              ]),
-            }}
-          >
-            {boards.map(board => (
-              <BoardOf key={board.key} {...{ board, nameOf }} show={showOf(board)} format={words.format} />
-            ))}
-          </ChartCard>
+            <Halves
+              names={{ left: 'first day', right: 'last day' }}
+              measures={beforeAfter.slice(0, MOST_SEEN).map(({ pairId, question, first, last }) => ({
+                ...{ measure: `${nameOf(pairId)}, ${question}`, left: first, right: last },
+              }))}
+              label={`The first day over ${layout.name} and the last, pair by pair`}
+            />
+          </PictureCard>
         )}
       </div>
     </>
@@ -174,7 +184,11 @@ function BoardOf({ board, show, nameOf, format }: BoardOfProps) {
   return (
     <section aria-label={board.words}>
       <h3>{board.words}</h3>
-      {show && <AskedShown show={show} />}
+      {show && (
+        <div className={classes.drawing}>
+          <AskedShown show={show} atLegs={countsByPair(board, nameOf)} />
+        </div>
+      )}
       <LegBoardPicture {...{ board, nameOf, format }} />
     </section>
   );

@@ -1,4 +1,4 @@
-import { ChartCard } from '@/components/Chart/ChartCard';
+import { PictureCard } from '@/components/pictures/PictureCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
@@ -12,7 +12,7 @@ import { notFound } from 'next/navigation';
 import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardClock, yardTime } from '../../../_server/yardTime';
-import { SandMap } from '../../_charts/SandMap';
+import { SandMap } from '@/components/pictures/SandMap';
 import { Claims } from '../../_components/Claims';
 import { chanceCell } from '../../chanceCell';
 
@@ -95,7 +95,7 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
             }))}
             none="No place stands out beyond chance: what goes wrong is spread as the rides are."
           />
-          <ChartCard
+          <PictureCard
             title="Where things went wrong"
             sub="A disc for each place that is ridden over: its size is how often, its dark share how often something went wrong; a ring where it is more than chance. Crosses are spots that were tapped."
             fileName={`${arena.name}-sand`}
@@ -114,7 +114,7 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
             }}
           >
             <SandMap arena={arena} places={places} spots={record.spots} />
-          </ChartCard>
+          </PictureCard>
         </>
       )}
     </>

@@ -7,7 +7,7 @@ import { notFound } from 'next/navigation';
 import { may } from '../../../../_server/access/rules';
 import { yardContext } from '../../../../_server/yardContext';
 import { CardTables } from './CardTables';
-import { PrintButton } from './PrintButton';
+import { PrintButton } from '@/components/PrintButton/PrintButton';
 
 export const metadata: Metadata = { title: 'Distance card' };
 

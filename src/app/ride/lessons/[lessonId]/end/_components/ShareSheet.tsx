@@ -1,6 +1,7 @@
 'use client';
 
 import { LinkButton } from '@/components/LinkButton/LinkButton';
+import { saveFile } from '@/components/saveFile';
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import classes from '../End.module.css';
@@ -20,7 +21,7 @@ export function ShareSheet({ href, pdf, title }: { href: string; pdf: string; ti
           (error: unknown) => error instanceof DOMException && error.name === 'AbortError',
         )
       : false;
-    if (!isShared) download(file);
+    if (!isShared) saveFile(file, file.name);
   };
   return (
     <div className={classes.keys}>
@@ -33,13 +34,4 @@ export function ShareSheet({ href, pdf, title }: { href: string; pdf: string; ti
       {problem && <span role="alert">{problem}</span>}
     </div>
   );
-}
-
-/** Where a device sends nothing by itself, the file lies among its downloads. */
-function download(file: File): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(file);
-  link.download = file.name;
-  link.click();
-  URL.revokeObjectURL(link.href);
 }

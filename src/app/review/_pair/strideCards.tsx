@@ -1,0 +1,74 @@
+import { PictureCard } from '@/components/pictures/PictureCard';
+import { StrideBands } from '@/components/pictures/StrideBands';
+import { StrideOverTime } from '@/components/pictures/StrideOverTime';
+import { offeredStride, profileStride, type StrideReview } from '@/core';
+import { ENTRY_LABELS } from '../../yard/entryLabels';
+import type { PairReview } from '../pairReview';
+import { metres } from '../metres';
+import { LearnedOffer } from './LearnedOffer';
+import type { PairCard } from './pairCards';
+
+/** Each stride that the record knows, against that of the profile. */
+export function strideCards(pairId: string, { strides, horse, words }: PairReview, maySet: boolean): PairCard[] {
+  return strides.map(one => {
+    const { entry, learned, byMonth } = one;
+    const profile = profileStride(horse, entry);
+    const thoughtM = profile?.normalM ?? null;
+    const from = one.from === 'counts' ? 'legs where no count was asked' : 'passes noted gap by gap';
+    return {
+      key: entry,
+      about: entry,
+      card: says => (
+        <PictureCard
+          key={entry}
+          title={ENTRY_LABELS[entry]}
+          says={says}
+          sub={`${learned.legs} ${from}, ${learned.days} days. A stroke or a band: where the true stride lies, 95 times in 100.`}
+          fileName={`${horse.name}-${entry}`}
+          table={strideTable(one)}
+          onPaper
+          actions={
+            maySet && (
+              <LearnedOffer
+                pairId={pairId}
+                entry={entry}
+                learned={offeredStride(one)}
+                isLatest={offeredStride(one) !== learned}
+                profile={profile && { normalM: profile.normalM, source: profile.source }}
+              />
+            )
+          }
+        >
+          {byMonth.length > 1 ? (
+            <StrideOverTime
+              review={one}
+              thoughtM={thoughtM}
+              format={words.format}
+              label={`${ENTRY_LABELS[entry]} of ${horse.name}, month by month`}
+            />
+          ) : (
+            <StrideBands
+              bands={[{ key: entry, words: ENTRY_LABELS[entry], ridden: learned, profileM: thoughtM }]}
+              format={words.format}
+              label={`${ENTRY_LABELS[entry]} of ${horse.name}`}
+            />
+          )}
+        </PictureCard>
+      ),
+    };
+  });
+}
+
+function strideTable({ byMonth, learned, byRein }: StrideReview) {
+  const row = (name: string, l: StrideReview['learned']) => [
+    ...[name, metres(l.strideM), metres(l.lowM), metres(l.highM), l.legs],
+  ];
+  return {
+    columns: ['month', 'stride m', 'low m', 'high m', 'from'],
+    rows: [
+      ...byMonth.map(({ month, learned: own }) => row(month, own)),
+      row('all', learned),
+      ...(['left', 'right'] as const).flatMap(rein => (byRein[rein] ? [row(`${rein} rein`, byRein[rein])] : [])),
+    ],
+  };
+}

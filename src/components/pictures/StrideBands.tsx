@@ -1,0 +1,72 @@
+import { extent } from 'd3-array';
+import { scaleLinear } from 'd3-scale';
+import { middleWithin, PICTURE_WIDTH, shortened } from './pictureWords';
+import classes from './picture.module.css';
+
+export type StrideBand = {
+  key: string;
+  /** What stride it is, or whose. */
+  words: string;
+  ridden: { strideM: number; lowM: number; highM: number };
+  /** What the profile has; null where it has none. */
+  profileM: number | null;
+};
+
+type StrideBandsProps = { bands: readonly StrideBand[]; format: (lengthM: number) => string; label: string };
+
+const SIZE = { row: 62, edge: 12 };
+/** A line is at least so long, as a share of the stride: what is nearly alike looks nearly alike. */
+const LEAST_SPAN = 0.12;
+
+/** Strides as they were ridden, each with the band where the true one lies, against the point of the profile. */
+export function StrideBands({ bands, format, label }: StrideBandsProps) {
+  const said = bands
+    .map(
+      ({ words, ridden: { strideM, lowM, highM }, profileM }) =>
+        `${words}: ridden ${format(strideM)}, ${format(lowM)} to ${format(highM)}${profileM === null ? '' : `, profile ${format(profileM)}`}`,
+    )
+    .join('; ');
+  return (
+    <svg
+      viewBox={`0 0 ${PICTURE_WIDTH} ${bands.length * SIZE.row}`}
+      className={classes.picture}
+      role="img"
+      aria-label={`${label}. ${said}`}
+    >
+      {bands.map(({ key, words, ridden, profileM }, index) => {
+        const x = scaleOf(ridden, profileM);
+        const y = index * SIZE.row + 34;
+        const values = `ridden ${format(ridden.strideM)}${profileM === null ? '' : `, profile ${format(profileM)}`}`;
+        return (
+          <g key={key}>
+            <text x={0} y={y - 20} className={classes.strong}>
+              {shortened(words, PICTURE_WIDTH)}
+            </text>
+            <line x1={0} x2={PICTURE_WIDTH} y1={y} y2={y} className={classes.axis} />
+            <rect
+              x={x(ridden.lowM)}
+              width={Math.max(2, x(ridden.highM) - x(ridden.lowM))}
+              y={y - 7}
+              height={14}
+              className={classes.band}
+            />
+            <circle cx={x(ridden.strideM)} cy={y} r={5} className={classes.mark} />
+            {profileM !== null && (
+              <path d="M-5 -15H5L0 -7Z" transform={`translate(${x(profileM)} ${y})`} className={classes.high} />
+            )}
+            <text x={middleWithin(x(ridden.strideM), values)} y={y + 21} textAnchor="middle" className={classes.tick}>
+              {values}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}
+
+function scaleOf({ lowM, highM, strideM }: StrideBand['ridden'], profileM: number | null) {
+  const [least = lowM, most = highM] = extent([lowM, highM, ...(profileM === null ? [] : [profileM])]);
+  const half = Math.max(most - least, strideM * LEAST_SPAN) / 2;
+  const middle = (least + most) / 2;
+  return scaleLinear([middle - half, middle + half], [SIZE.edge, PICTURE_WIDTH - SIZE.edge]);
+}

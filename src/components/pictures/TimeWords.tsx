@@ -1,0 +1,13 @@
+import { middleWithin, withRoom } from './pictureWords';
+import classes from './picture.module.css';
+
+type TimeWordsProps = { marks: readonly { key: string; at: number; words: string }[]; y: number };
+
+/** Days or months under a picture, as many as have room. */
+export function TimeWords({ marks, y }: TimeWordsProps) {
+  return withRoom(marks).map(({ key, at, words }) => (
+    <text key={key} x={middleWithin(at, words)} y={y} textAnchor="middle" className={classes.tick}>
+      {words}
+    </text>
+  ));
+}

@@ -1,0 +1,8 @@
+/** Gives a file to whoever sits at this device. */
+export function saveFile(blob: Blob, name: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}

@@ -35,6 +35,9 @@ export default async function ReviewListPage() {
             <LinkButton href="/review/group" variant="default">
               The group
             </LinkButton>
+            <LinkButton href="/review/compare" variant="default">
+              Compare
+            </LinkButton>
             <LinkButton href="/yard/archive" variant="default">
               All data out and in
             </LinkButton>

@@ -23,7 +23,7 @@ export function legWords(
     const across = { x: beside.x - middle.x, y: beside.y - middle.y };
     const halfWidth = (Math.max(...lines.map(({ length }) => length)) * sizeM * LETTER) / 2;
     const halfHeight = (lines.length * sizeM * LINE) / 2;
-    const out = Math.abs(across.x) * halfWidth + Math.abs(across.y) * halfHeight + sizeM * 0.5;
+    const out = Math.abs(across.x) * halfWidth + Math.abs(across.y) * halfHeight + sizeM * 0.6;
     return lines.map((words, line) => ({
       kind: 'text' as const,
       x: middle.x + across.x * out,

@@ -47,7 +47,11 @@ export function LegBoardPicture({ board: { legs, rows, words }, nameOf, format }
               {cells.map((cell, index) => {
                 const { from, to, groundM } = legs[index]!;
                 return (
-                  <td key={index} data-leg={`${from} to ${to}, ${format(groundM)}`}>
+                  <td
+                    key={index}
+                    data-leg={`${from} to ${to}, ${format(groundM)}`}
+                    data-empty={cell === null || undefined}
+                  >
                     {cell ? <Cell cell={cell} format={format} /> : '–'}
                   </td>
                 );

@@ -31,7 +31,9 @@ export function RideBoard({ rows, horses }: RideBoardProps) {
           {rows.map(({ key, layoutId, layout, track, cells }) => (
             <tr key={key}>
               <th scope="row">
-                <Link href={`/plan/${layoutId}`}>{layout}</Link>
+                <Link href={`/plan/${layoutId}`} className={classes.link}>
+                  {layout}
+                </Link>
                 <small>{track}</small>
               </th>
               {cells.map(cell => (
@@ -60,7 +62,9 @@ const MOST_COUNTS = 4;
 
 function Cell({ cell: { counts, word } }: { cell: RideCell }) {
   if (word === null) return <span>cannot</span>;
-  const said = counts.length <= MOST_COUNTS ? counts.join(' · ') : `${counts.slice(0, MOST_COUNTS).join(' · ')} …`;
+  // Over a row of poles no stride lies between: there is nothing to count.
+  const counted = counts.some(count => count > 0) ? counts : [];
+  const said = counted.length <= MOST_COUNTS ? counted.join(' · ') : `${counted.slice(0, MOST_COUNTS).join(' · ')} …`;
   return (
     <div>
       <FitMark word={word} />

@@ -12,14 +12,20 @@ export type StrideBand = {
   profileM: number | null;
 };
 
-type StrideBandsProps = { bands: readonly StrideBand[]; format: (lengthM: number) => string; label: string };
+type StrideBandsProps = {
+  bands: readonly StrideBand[];
+  /** All on one scale, to be held against each other. */
+  isOneScale?: boolean;
+  format: (lengthM: number) => string;
+  label: string;
+};
 
 const SIZE = { row: 62, edge: 12 };
 /** A line is at least so long, as a share of the stride: what is nearly alike looks nearly alike. */
 const LEAST_SPAN = 0.12;
 
 /** Strides as they were ridden, each with the band where the true one lies, against the point of the profile. */
-export function StrideBands({ bands, format, label }: StrideBandsProps) {
+export function StrideBands({ bands, isOneScale, format, label }: StrideBandsProps) {
   const said = bands
     .map(
       ({ words, ridden: { strideM, lowM, highM }, profileM }) =>
@@ -34,7 +40,7 @@ export function StrideBands({ bands, format, label }: StrideBandsProps) {
       aria-label={`${label}. ${said}`}
     >
       {bands.map(({ key, words, ridden, profileM }, index) => {
-        const x = scaleOf(ridden, profileM);
+        const x = scaleOf(isOneScale ? bands : [{ ridden, profileM }]);
         const y = index * SIZE.row + 34;
         const values = `ridden ${format(ridden.strideM)}${profileM === null ? '' : `, profile ${format(profileM)}`}`;
         return (
@@ -64,9 +70,10 @@ export function StrideBands({ bands, format, label }: StrideBandsProps) {
   );
 }
 
-function scaleOf({ lowM, highM, strideM }: StrideBand['ridden'], profileM: number | null) {
-  const [least = lowM, most = highM] = extent([lowM, highM, ...(profileM === null ? [] : [profileM])]);
-  const half = Math.max(most - least, strideM * LEAST_SPAN) / 2;
+function scaleOf(bands: readonly Pick<StrideBand, 'ridden' | 'profileM'>[]) {
+  const all = bands.flatMap(({ ridden: { lowM, highM }, profileM }) => [lowM, highM, profileM ?? lowM]);
+  const [least = 0, most = 1] = extent(all);
   const middle = (least + most) / 2;
+  const half = Math.max(most - least, middle * LEAST_SPAN) / 2;
   return scaleLinear([middle - half, middle + half], [SIZE.edge, PICTURE_WIDTH - SIZE.edge]);
 }

@@ -55,7 +55,7 @@ test('a difference of one question is found, with its share on either side and w
   const rare = asRare.reduce((sum, hits) => sum + table(hits), 0n);
   expect(clean!.p).toBeCloseTo(Number((rare * 10n ** 15n) / choose(60, 39)) / 1e15, 10);
   const { text, because } = comparedInWords(compared, NAMES, WORDS);
-  expect(text).toMatch(/^Beyond chance differ clean passes: 90 % on Quill, 40 % on Barley; fences left standing: /);
+  expect(text).toMatch(/^Quill against Barley, beyond chance: clean passes, 90 % against 40 %; fences left standing, /);
   expect(because).toMatch(/^30 passes against 30; 2 things were looked at together/);
   expect(because).toMatch(/Each question is held against itself\.$/);
 });
@@ -97,7 +97,7 @@ test('the strides of two sides are told apart, and those of one horse ridden twi
   const apart = compareSides(ridden('quill', 3.75, '05'), ridden('barley', 3.4, '05'), THOUGHT)!;
   expect(apart.strides).toMatchObject([{ entry: 'course-canter', holds: true }]);
   expect(apart.strides[0]!.a.strideM - apart.strides[0]!.b.strideM).toBeCloseTo(0.35, 1);
-  expect(comparedInWords(apart, NAMES, WORDS).text).toMatch(/course-canter: 3\.\d\d m on Quill, 3\.\d\d m on Barley/);
+  expect(comparedInWords(apart, NAMES, WORDS).text).toMatch(/course-canter, 3\.\d\d m against 3\.\d\d m/);
   const same = compareSides(ridden('quill', 3.6, '05'), ridden('quill', 3.6, '06'), THOUGHT)!;
   expect(same.strides).toMatchObject([{ holds: false }]);
 });

@@ -15,6 +15,9 @@ const LIKE_WORDS: Record<LikeWithLike, string> = {
   nothing: 'Neither the pairs nor the questions are the same: what differs may be those.',
 };
 
+/** So much is said in a sentence; the pictures have the rest. */
+const MOST_TOLD = 3;
+
 /** What differs beyond chance, in one sentence, and what it rests on. */
 export function comparedInWords(
   { like, passes, shares, quality, strides, looks }: Comparison,
@@ -26,13 +29,13 @@ export function comparedInWords(
       .filter(({ holds }) => holds)
       .map(({ measure, a, b, p }) => ({
         p,
-        words: `${measure}: ${percent(a)} on ${names.a}, ${percent(b)} on ${names.b}`,
+        words: `${measure}, ${percent(a)} against ${percent(b)}`,
       })),
     ...(quality?.holds
       ? [
           {
             p: quality.p,
-            words: `marks for quality: ${Math.abs(quality.difference).toFixed(1)} of 5 higher on ${quality.difference > 0 ? names.a : names.b}`,
+            words: `marks for quality, ${Math.abs(quality.difference).toFixed(1)} of 5 ${quality.difference > 0 ? 'higher' : 'lower'}`,
           },
         ]
       : []),
@@ -40,16 +43,18 @@ export function comparedInWords(
       .filter(({ holds }) => holds)
       .map(({ entry, a, b, p }) => ({
         p,
-        words: `${entryName(entry)}: ${format(a.strideM)} on ${names.a}, ${format(b.strideM)} on ${names.b}`,
+        words: `${entryName(entry)}, ${format(a.strideM)} against ${format(b.strideM)}`,
       })),
   ].sort((one, other) => one.p - other.p);
+  const told = found.slice(0, MOST_TOLD).map(({ words }) => words);
+  if (found.length > MOST_TOLD) told.push(`and ${found.length - MOST_TOLD} more`);
   const text =
     found.length === 0
       ? `Nothing that was marked differs beyond chance between ${names.a} and ${names.b}.`
-      : `Beyond chance differ ${found.map(({ words }) => words).join('; ')}.`;
+      : `${names.a} against ${names.b}, beyond chance: ${told.join('; ')}.`;
   const surest = found[0];
   return {
     text,
-    because: `${passes.a} passes against ${passes.b}; ${looks} ${looks === 1 ? 'thing was' : 'things were'} looked at together${surest ? `, and the surest ${byChance(surest.p)}` : ''}. ${LIKE_WORDS[like]}`,
+    because: `${passes.a} passes against ${passes.b}; ${looks} ${looks === 1 ? 'thing was' : 'things were'} looked at together${surest ? `; for the surest, ${byChance(surest.p)}` : ''}. ${LIKE_WORDS[like]}`,
   };
 }

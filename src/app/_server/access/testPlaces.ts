@@ -4,7 +4,13 @@
  */
 export const INSTRUCT = [
   ...['plan/page', 'plan/[layoutId]/page', 'plan/[layoutId]/versions/page', 'plan/keys/page'],
-  ...['review/page', 'review/group/page', 'review/layouts/[layoutId]/page', 'review/sand/[arenaId]/page'],
+  ...[
+    'review/page',
+    'review/group/page',
+    'review/compare/page',
+    'review/layouts/[layoutId]/page',
+    'review/sand/[arenaId]/page',
+  ],
   ...['review/[pairId]/films/page', 'review/films/[videoId]/page'],
   ...['ride/[versionId]/[pairId]/page', 'ride/lessons/new/page', 'ride/lessons/[lessonId]/end/page'],
   ...['ride/lessons/[lessonId]/recordings/page', 'set/sand/page'],

@@ -166,34 +166,6 @@ export default async function GroupPage() {
             />
           </PictureCard>
         )}
-        {turns && (
-          <PictureCard
-            title="What a tight turn costs"
-            sub="Counts on turns that are tight for the speed, against each horse’s own stride on straights."
-            fileName="turns"
-            table={{
-              columns: ['times the rule', 'low', 'high', 'counts', 'passes', 'horses', 'lean that says so, degrees'],
-              rows: [
-                [
-                  ...[turns.times, turns.low, turns.high].map(times => Number(times.toFixed(2))),
-                  ...[turns.counts, turns.passes, turns.horses, turns.leanDeg ?? ''],
-                ],
-              ],
-            }}
-          >
-            <p>
-              {turnSaid
-                ? turnSaid.text
-                : `As much as the rule says, as far as the record can tell: ${turns.times.toFixed(1)} times as much, ${turns.low.toFixed(1)} to ${turns.high.toFixed(1)}.`}
-            </p>
-            {turnSaid && <p>{turnSaid.because}</p>}
-            {turnSaid && (
-              <LinkButton href="/yard/rules" variant="default">
-                How this yard teaches
-              </LinkButton>
-            )}
-          </PictureCard>
-        )}
         {ready.length > 0 && (
           <PictureCard
             title="Who is ready for the next stage"
@@ -242,6 +214,34 @@ export default async function GroupPage() {
               pairs={balance.map(one => ({ ...one, name: nameOf(one.pairId), told: balanceWords(one) }))}
               label="Passes of each pair in four weeks"
             />
+          </PictureCard>
+        )}
+        {turns && (
+          <PictureCard
+            title="What a tight turn costs"
+            sub="Counts on turns that are tight for the speed, against each horse’s own stride on straights."
+            fileName="turns"
+            table={{
+              columns: ['times the rule', 'low', 'high', 'counts', 'passes', 'horses', 'lean that says so, degrees'],
+              rows: [
+                [
+                  ...[turns.times, turns.low, turns.high].map(times => Number(times.toFixed(2))),
+                  ...[turns.counts, turns.passes, turns.horses, turns.leanDeg ?? ''],
+                ],
+              ],
+            }}
+          >
+            <p>
+              {turnSaid
+                ? turnSaid.text
+                : `As much as the rule says, as far as the record can tell: ${turns.times.toFixed(1)} times as much, ${turns.low.toFixed(1)} to ${turns.high.toFixed(1)}.`}
+            </p>
+            {turnSaid && <p>{turnSaid.because}</p>}
+            {turnSaid && (
+              <LinkButton href="/yard/rules" variant="default">
+                How this yard teaches
+              </LinkButton>
+            )}
           </PictureCard>
         )}
       </div>

@@ -27,7 +27,7 @@ import classes from '../../_components/Pictures.module.css';
 
 export const metadata: Metadata = { title: 'A layout compared' };
 
-/** So many are drawn; the numbers have all. */
+/** So many at most are drawn; the numbers have all. */
 const MOST_SEEN = 10;
 
 export default async function LayoutReviewPage({ params }: { params: Promise<{ layoutId: string }> }) {
@@ -184,12 +184,14 @@ function BoardOf({ board, show, nameOf, format }: BoardOfProps) {
   return (
     <section aria-label={board.words}>
       <h3>{board.words}</h3>
-      {show && (
-        <div className={classes.drawing}>
-          <AskedShown show={show} atLegs={countsByPair(board, nameOf)} />
-        </div>
-      )}
-      <LegBoardPicture {...{ board, nameOf, format }} />
+      <div className={classes.beside}>
+        {show && (
+          <div className={classes.drawing}>
+            <AskedShown show={show} atLegs={countsByPair(board, nameOf)} />
+          </div>
+        )}
+        <LegBoardPicture {...{ board, nameOf, format }} />
+      </div>
     </section>
   );
 }

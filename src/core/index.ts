@@ -548,6 +548,7 @@ export { CALENDAR_WEEKS, passCalendar, type CalendarWeek } from './review/passCa
 export { passesOfSide, type SideChoice } from './review/sides';
 export { compareSides, LEAST_COMPARED, type Comparison } from './review/compareSides';
 export { comparedInWords } from './review/comparedInWords';
+export { riddenLegs, riddenShown, type RiddenLegCounts, type RiddenShown } from './review/riddenLegs';
 export { rideCells, togetherOn, type RideCell } from './review/rideTogether';
 export { dayNames, daysOf } from './review/byDay';
 export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';

@@ -13,7 +13,9 @@ import {
   type LessonRecord,
   type LessonStage,
   type PassRecord,
+  riddenShown,
   type RecordLog,
+  type RiddenShown,
   type ToldPass,
   type ToldStage,
 } from '@/core';
@@ -36,7 +38,7 @@ import { plannedStages, type PlannedStage } from './plannedStages';
 import { yardTime } from './yardTime';
 
 /** A pair on the sheet of a lesson, with who it is and the revision of what was said to it. */
-export type PairOfSheet = SheetPair & { id: string; wordsRevision: number };
+export type PairOfSheet = SheetPair & { id: string; wordsRevision: number; shown: RiddenShown };
 
 /** A lesson as its sheets and its end tell it: its pairs are those that are planned, and those that rode. */
 export async function lessonSheet(
@@ -89,6 +91,7 @@ export async function lessonSheet(
           passes.length > 0
             ? askedThen(lesson, record, passes, versions, strides)
             : stages.flatMap(stage => askedOfPair(stage, id, strides)),
+        shown: riddenShown(passes, pass => legsRidden(pass, versions)),
         end: pairEnd(told, toldStages(lesson, record, passes, versions), gate),
         work: `${counts.lowEfforts + counts.highEfforts} efforts, ${counts.highEfforts} of them at 0.9 m and over; ${counts.raisedPasses} passes over raised poles.`,
       };
@@ -161,6 +164,12 @@ function putRightWords(log: RecordLog, timeZone: string): string | null {
   const lastMs = Math.max(...changes.map(({ atMs }) => atMs));
   const times = changes.length === 1 ? 'once' : `${changes.length} times`;
   return `Put right afterwards ${times}, last on ${yardTime(lastMs, timeZone, 'D MMMM YYYY')}.`;
+}
+
+/** The legs of what a pass was ridden over then, as they were called. */
+function legsRidden(pass: PassRecord, versions: KeptVersions) {
+  const layout = versions.get(pass.layoutVersionId)?.layout;
+  return (layout && askedRide(layout, pass.question, null)?.track?.legs) ?? [];
 }
 
 /** A pass in the names of what it was ridden over then. */

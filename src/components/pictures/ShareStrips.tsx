@@ -79,6 +79,6 @@ function laidOut(strip: ShareStrip) {
   );
   const named = sorted.map((one, index) => ({ ...one, ...placed[index]! }));
   const most = Math.max(0, ...placed.map(({ level }) => level));
-  const ground = 34 + most * SIZE.line;
+  const ground = 42 + most * SIZE.line;
   return { strip, x, rows: { leastM, mostM }, ground, named, height: ground + 36 };
 }

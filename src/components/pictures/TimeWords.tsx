@@ -5,8 +5,9 @@ type TimeWordsProps = { marks: readonly { key: string; at: number; words: string
 
 /** Days or months under a picture, as many as have room. */
 export function TimeWords({ marks, y }: TimeWordsProps) {
-  return withRoom(marks).map(({ key, at, words }) => (
-    <text key={key} x={middleWithin(at, words)} y={y} textAnchor="middle" className={classes.tick}>
+  const within = marks.map(mark => ({ ...mark, at: middleWithin(mark.at, mark.words) }));
+  return withRoom(within).map(({ key, at, words }) => (
+    <text key={key} x={at} y={y} textAnchor="middle" className={classes.tick}>
       {words}
     </text>
   ));

@@ -78,7 +78,7 @@ function mostOften(passes: readonly ReviewPass[], place: number): number | null 
 }
 
 /** How often each count was ridden in a leg, `place` from 1, in the order in which they first came. */
-export function countsRidden(passes: readonly ReviewPass[], place: number): Map<number, number> {
+export function countsRidden(passes: readonly Pick<ReviewPass, 'marks'>[], place: number): Map<number, number> {
   const times = new Map<number, number>();
   for (const { marks } of passes)
     for (const mark of marks)

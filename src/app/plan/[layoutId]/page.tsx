@@ -13,6 +13,7 @@ import { notFound } from 'next/navigation';
 import { yardCautionLimits } from '../../_server/yardCautionLimits';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
+import { riddenHere } from '../../_server/riddenHere';
 import { riddenStrides } from '../../_server/yardStrides';
 import { yardTime } from '../../_server/yardTime';
 import { nowMs } from '@/components/nowMs';
@@ -75,6 +76,7 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
       ground={ground}
       own={own}
       lately={await riddenStrides(db, yard)}
+      riddenLegs={await riddenHere(db, yard, layout.id)}
       touches={touchesWords(await layoutTouches(db, yard.id, layoutId, nowMs()), yard.timeZone)}
       made={{ laid: Object.fromEntries(laid), cautions, limits }}
     />

@@ -56,6 +56,7 @@ import { placeOfCaution, ReadingPanel, type PanelPart } from './ReadingPanel';
 import { copySelected } from './reading/ThingActions';
 import { Ribbon } from './ribbon/Ribbon';
 import { SandZoom } from './SandZoom';
+import type { RiddenLegOfHorse } from './reading/LegCountsHere';
 
 const SessionRibbon = dynamic(() => import('./ribbon/SessionRibbon').then(m => m.SessionRibbon));
 const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
@@ -84,6 +85,8 @@ type PlanEditorProps = {
   own: OwnExercise[];
   /** What horses were ridden in lately, by their ids. */
   lately: Readonly<Record<string, RiddenLately[]>>;
+  /** What was counted in the legs of this layout, horse by horse. */
+  riddenLegs: readonly RiddenLegOfHorse[];
   made: MadeOnServer;
   /** What changing this layout touches, in a sentence; null where it was never ridden and is not planned. */
   touches: string | null;
@@ -354,6 +357,7 @@ export function PlanEditor(props: PlanEditorProps) {
         <ReadingPanel
           {...{ controls, selection, trackId, horse, horses, mend, part }}
           lately={props.lately}
+          riddenLegs={props.riddenLegs}
           onFitted={setFitted}
           onPart={setPart}
           onHorse={setHorseWish}

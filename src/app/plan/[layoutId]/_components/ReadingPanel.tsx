@@ -19,6 +19,7 @@ import type { OfferedChange, OfferedMend } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './PlanEditor.module.css';
 import readingClasses from './reading/Reading.module.css';
+import type { RiddenLegOfHorse } from './reading/LegCountsHere';
 
 // What is read of a selection comes when something is selected: the page opens without it.
 const ExerciseReading = dynamic(() => import('./reading/ExerciseReading').then(m => m.ExerciseReading), { ssr: false });
@@ -46,6 +47,8 @@ type ReadingPanelProps = {
   horses: readonly Horse[];
   /** What horses were ridden in lately, by their ids. */
   lately: Readonly<Record<string, RiddenLately[]>>;
+  /** What was counted in the legs of this layout, horse by horse. */
+  riddenLegs: readonly RiddenLegOfHorse[];
   onHorse: (id: string) => void;
   onSelect: (selection: Selection) => void;
   onTrack: (id: string | null) => void;
@@ -213,7 +216,7 @@ function Mend({ caution, controls, mend, onMend }: MendProps) {
 }
 
 function Selected(props: ReadingPanelProps) {
-  const { controls, arena, selection, horse, horses, lately, onSelect, onKeep } = props;
+  const { controls, arena, selection, horse, horses, lately, riddenLegs, onSelect, onKeep } = props;
   const { resolved, plan } = controls.shown;
   const { ids, leg } = selection;
   if (leg) {
@@ -221,7 +224,11 @@ function Selected(props: ReadingPanelProps) {
     const reckoned = controls.shown.tracks.find(({ id }) => id === leg.track);
     if (track?.kind !== 'items' || reckoned?.kind !== 'items' || !reckoned.legs[leg.leg]) return null;
     return (
-      <LegReading key={`${leg.track} ${leg.leg}`} {...{ controls, track, reckoned, horse, lately }} leg={leg.leg} />
+      <LegReading
+        key={`${leg.track} ${leg.leg}`}
+        {...{ controls, track, reckoned, horse, lately, riddenLegs }}
+        leg={leg.leg}
+      />
     );
   }
   const thing = { controls, arena, ids, onSelect };

@@ -2,11 +2,17 @@ import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { EyeStill } from '@/components/RiderEye/EyeStill';
 import { SaddleFold } from '@/components/RiderEye/SaddleFold';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { askedEye, DISCLAIMER, formatReading, type AskedToShow, type LengthUnit } from '@/core';
+import { RiddenPictures } from '@/components/pictures/RiddenPictures';
+import { askedEye, DISCLAIMER, formatReading, type AskedToShow, type LengthUnit, type RiddenShown } from '@/core';
 import type { SheetPair } from '@/files/pdf/lessonPdf';
 import classes from './Rider.module.css';
 
-type RiderLessonProps = { name: string; when: string; unit: LengthUnit; pair: SheetPair };
+type RiderLessonProps = {
+  name: string;
+  when: string;
+  unit: LengthUnit;
+  pair: SheetPair & { shown: RiddenShown };
+};
 
 /** A rider's own page of a lesson: the course with its numbers, distances and counts; afterwards what was ridden, and a word. */
 export function RiderLesson({ name, when, unit, pair }: RiderLessonProps) {
@@ -25,6 +31,7 @@ export function RiderLesson({ name, when, unit, pair }: RiderLessonProps) {
         <section aria-label="What you rode">
           <h2>What you rode</h2>
           <p>{end.ridden}</p>
+          <RiddenPictures shown={pair.shown} />
           {end.best && <p>Best: {end.best}</p>}
           {end.reins && <p>{end.reins}</p>}
           {end.next.map(next => (

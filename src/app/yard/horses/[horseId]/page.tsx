@@ -12,12 +12,14 @@ import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
 import { yardTime, yardYear } from '../../../_server/yardTime';
 import { TYPE_LABELS } from '../../typeLabels';
+import { ByTheRecord } from './_components/ByTheRecord';
 import { HorsePicture } from './_components/HorsePicture';
 import { ProfileStrides, type ProfileRow } from './_components/ProfileStrides';
 import { RiddenList } from './_components/RiddenList';
 import { StrideHistory } from './_components/StrideHistory';
 import { DaysApart } from './_components/DaysApart';
 import { TestList } from './_components/TestList';
+import { riddenByRecord } from './riddenByRecord';
 import classes from './page.module.css';
 
 type HorsePageProps = { params: Promise<{ horseId: string }> };
@@ -30,7 +32,7 @@ export async function generateMetadata({ params }: HorsePageProps): Promise<Meta
 
 export default async function HorsePage({ params }: HorsePageProps) {
   const { horseId } = await params;
-  const { db, yard } = await yardContext(may.instruct);
+  const { db, yard, unit } = await yardContext(may.instruct);
   const horse = await findHorse(db, yard.id, horseId);
   if (!horse) notFound();
   const [tests, history, ridden, pictures] = await Promise.all([
@@ -39,6 +41,7 @@ export default async function HorsePage({ params }: HorsePageProps) {
     riddenByHorse(db, yard.id, horseId),
     pictureTimes(db, yard.id),
   ]);
+  const record = await riddenByRecord(db, yard, horseId);
   const day = (atMs: number) => yardTime(atMs, yard.timeZone, 'D MMM YYYY');
   return (
     <>
@@ -74,6 +77,7 @@ export default async function HorsePage({ params }: HorsePageProps) {
           )}
           <DaysApart tests={tests.map(test => ({ ...test, day: day(test.testedAtMs) }))} />
           <TestList horse={horse} tests={tests.map(test => ({ ...test, day: day(test.testedAtMs) }))} />
+          <ByTheRecord horse={horse} {...record} unit={unit} />
           <RiddenList ridden={ridden.map(row => ({ ...row, day: day(row.lastMs) }))} />
         </div>
       </div>

@@ -39,8 +39,10 @@ function show(of: Record<string, RiddenLately[]>) {
 
 test('a stride other than the profile’s is told with how the leg reads by it, and moves the fence only on a tap', () => {
   const changed = show(lately(3.4));
-  expect(screen.getByRole('region', { name: 'As it was ridden' }).textContent).toContain(
-    'Mayfly, ridden: 3.40 m lately (3.35 m to 3.45 m, 9 days); profile 3.60 m. By that four is forward.',
+  const told = screen.getByRole('region', { name: 'As it was ridden' });
+  expect(told.textContent).toContain('By what was ridden, four is forward.');
+  expect(screen.getByRole('img', { name: /^Mayfly, from 9 days/ }).getAttribute('aria-label')).toContain(
+    'ridden 3.40 m, 3.35 m to 3.45 m, profile 3.60 m',
   );
   expect(changed).toEqual([]);
   fireEvent.click(screen.getByRole('button', { name: /Move .*birch.* for Mayfly as ridden/ }));

@@ -1,6 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { StrideBands } from '@/components/pictures/StrideBands';
 import {
   asRidden,
   countName,
@@ -91,11 +92,16 @@ function RiddenHorse({ controls, track, leg, horse, now, of, profileM }: RiddenH
   };
   return (
     <div>
-      <Text size="sm">
-        {horse.name}, ridden: <strong>{format(of.strideM)}</strong> lately ({format(of.lowM)} to {format(of.highM)},{' '}
-        {of.days} days); profile {format(profileM)}.
-        {word !== null && ` By that ${countName(count, reading.zeroIs)} is ${word}.`}
-      </Text>
+      <StrideBands
+        bands={[{ key: horse.id, words: `${horse.name}, ridden lately`, ridden: of, profileM }]}
+        format={format}
+        label={`${horse.name}, from ${of.days} days`}
+      />
+      {word !== null && (
+        <Text size="sm">
+          By what was ridden, {countName(count, reading.zeroIs)} is {word}.
+        </Text>
+      )}
       {word !== null && word !== 'easy' && (
         <Button size="xs" variant="default" onClick={move}>
           Move {second} for {horse.name} as ridden

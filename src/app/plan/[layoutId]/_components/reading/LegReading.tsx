@@ -20,6 +20,7 @@ import type { PlanControls } from '../../_state/usePlanEditor';
 import { useTyping, type Typing } from '../../_state/useTyping';
 import { CountsTable } from './CountsTable';
 import { LegAsRidden } from './LegAsRidden';
+import { LegCountsHere, type RiddenLegOfHorse } from './LegCountsHere';
 import { readCount } from './readCount';
 
 type LegReadingProps = {
@@ -30,10 +31,12 @@ type LegReadingProps = {
   horse: LayoutHorse | null;
   /** What horses were ridden in lately, by their ids. */
   lately: Readonly<Record<string, RiddenLately[]>>;
+  /** What was counted in the legs of this layout, horse by horse. */
+  riddenLegs: readonly RiddenLegOfHorse[];
 };
 
 /** One leg: its distance, every horse's words for the counts about the one that is meant, and how it is ridden. */
-export function LegReading({ controls, track, reckoned, leg, horse, lately }: LegReadingProps) {
+export function LegReading({ controls, track, reckoned, leg, horse, lately, riddenLegs }: LegReadingProps) {
   const { format } = useLengths();
   const typing = useTyping(controls);
   const labels = layoutLabels(controls.shown.resolved.layout);
@@ -63,6 +66,7 @@ export function LegReading({ controls, track, reckoned, leg, horse, lately }: Le
         {ridden.smallestRadiusM !== null && `, tightest turn of ${format(ridden.smallestRadiusM)} radius`}. Inside{' '}
         {format(ridden.insideM)}, outside {format(ridden.outsideM)}.
       </Text>
+      <LegCountsHere {...{ track, leg, groundM: ridden.groundM, riddenLegs }} />
       <LegAsRidden {...{ controls, track, leg, ridden, lately }} />
       <Asked {...{ controls, track, leg, horse, typing }} />
       <OwnLines ridden={ridden} />

@@ -4,6 +4,10 @@ import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { defaultStride, type HorseProfile, type StrideEntryKey, type StrideTestReading } from '@/core';
 import type { TestMoment } from '@/data/queries/strideTests';
+import picture from '@/components/pictures/picture.module.css';
+import { PICTURE_WIDTH } from '@/components/pictures/pictureWords';
+import { TimeWords } from '@/components/pictures/TimeWords';
+import { tickRoom, YTicks } from '@/components/pictures/YTicks';
 import { extent } from 'd3-array';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -43,7 +47,7 @@ function usualOf(entry: StrideEntryKey, { heightM, type }: HorseProfile): number
   return defaultStride(entry, heightM, type)?.normalM ?? null;
 }
 
-const SIZE = { width: 620, height: 190, left: 64, right: 16, top: 14, bottom: 26 };
+const SIZE = { height: 180, right: 8, top: 14, bottom: 26 };
 const ASIDE_PX: Record<TestMoment, number> = { before: -7, after: 7, apart: 0 };
 const DAY_MS = 24 * 3600 * 1000;
 
@@ -59,10 +63,11 @@ function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
     longM: paces.long?.stride?.strideM ?? null,
   }));
   const [first = 0, last = 0] = extent(points, ({ testedAtMs }) => testedAtMs);
-  const x = scaleUtc([first - 3 * DAY_MS, last + 3 * DAY_MS], [SIZE.left, SIZE.width - SIZE.right]);
   const lengths = points.flatMap(({ lowM, highM, shortM, longM }) => [lowM, highM, shortM ?? lowM, longM ?? highM]);
   const [least = 0, most = 1] = extent([...lengths, ...(usualM === null ? [] : [usualM])]);
   const y = scaleLinear([least, most], [SIZE.height - SIZE.bottom, SIZE.top]).nice(4);
+  const [from, to] = [tickRoom(y.ticks(4), format), PICTURE_WIDTH - SIZE.right];
+  const x = scaleUtc([first - 3 * DAY_MS, last + 3 * DAY_MS], [from, to]);
   // Before and after of one day lie side by side, not on each other.
   const at = ({ testedAtMs, moment }: Pick<DatedTest, 'testedAtMs' | 'moment'>) => x(testedAtMs) + ASIDE_PX[moment];
   const path = line<(typeof points)[number]>(
@@ -73,24 +78,9 @@ function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
   return (
     <figure style={{ margin: '0 0 0.75rem' }}>
       <figcaption className={classes.quiet}>{ENTRY_LABELS[entry]}</figcaption>
-      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} className={classes.chart} role="img" aria-label={label}>
-        {y.ticks(4).map(tick => (
-          <g key={tick}>
-            <line x1={SIZE.left} x2={SIZE.width - SIZE.right} y1={y(tick)} y2={y(tick)} className={classes.grid} />
-            <text x={SIZE.left - 8} y={y(tick)} dy="0.35em" className={`${classes.axis} ${classes.axisEnd}`}>
-              {format(tick)}
-            </text>
-          </g>
-        ))}
-        {usualM !== null && (
-          <line
-            x1={SIZE.left}
-            x2={SIZE.width - SIZE.right}
-            y1={y(usualM)}
-            y2={y(usualM)}
-            className={classes.usualLine}
-          />
-        )}
+      <svg viewBox={`0 0 ${PICTURE_WIDTH} ${SIZE.height}`} className={picture.picture} role="img" aria-label={label}>
+        <YTicks ticks={y.ticks(4)} y={y} from={from} to={to} words={format} />
+        {usualM !== null && <line x1={from} x2={to} y1={y(usualM)} y2={y(usualM)} className={classes.usualLine} />}
         {points.map(({ id, testedAtMs, moment, lowM, highM, shortM, longM }) => (
           <g key={id} transform={`translate(${at({ testedAtMs, moment })} 0)`}>
             {shortM !== null && longM !== null && (
@@ -110,25 +100,13 @@ function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
             <title>{`${day}${moment === 'apart' ? '' : `, ${moment} schooling`}: ${format(strideM)}`}</title>
           </g>
         ))}
-        {dayLabels(points).map(({ id, testedAtMs, day }) => (
-          <text key={id} x={x(testedAtMs)} y={SIZE.height - 8} textAnchor="middle" className={classes.axis}>
-            {day.replace(/ \d{4}$/, '')}
-          </text>
-        ))}
+        <TimeWords
+          marks={points.map(({ id, testedAtMs, day }) => ({
+            ...{ key: id, at: x(testedAtMs), words: day.replace(/ \d{4}$/, '') },
+          }))}
+          y={SIZE.height - 8}
+        />
       </svg>
     </figure>
   );
-}
-
-/** A label needs about as much room as this share of the time there is. */
-const LABEL_SHARE = 1 / 9;
-
-/** As many day labels as fit beside each other, the last one always. */
-function dayLabels<Point extends { testedAtMs: number }>(points: readonly Point[]): Point[] {
-  const spanMs = points.length === 0 ? 0 : points[points.length - 1]!.testedAtMs - points[0]!.testedAtMs;
-  const kept: Point[] = [];
-  for (const point of [...points].reverse())
-    if (kept.length === 0 || kept[kept.length - 1]!.testedAtMs - point.testedAtMs > spanMs * LABEL_SHARE)
-      kept.push(point);
-  return kept;
 }

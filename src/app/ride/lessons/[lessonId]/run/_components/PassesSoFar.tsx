@@ -1,7 +1,8 @@
 import type { PassRecord } from '@/core';
 import { markOfPassWords } from '@/app/ride/recordWords';
 import type { AskedRide } from '@/app/ride/askedRide';
-import { standingMarks } from '@/core';
+import { RiddenPictures } from '@/components/pictures/RiddenPictures';
+import { riddenShown, standingMarks } from '@/core';
 import Link from 'next/link';
 import classes from './RunLesson.module.css';
 
@@ -18,6 +19,7 @@ export function PassesSoFar({ lessonId, passes, rideOf }: PassesSoFarProps) {
   return (
     <section aria-label="Ridden at this stage">
       <h2>Ridden at this stage</h2>
+      <RiddenPictures shown={riddenShown(passes, pass => rideOf(pass)?.track?.legs ?? [])} />
       <ol className={classes.passes}>
         {passes.map(pass => {
           const ride = rideOf(pass);

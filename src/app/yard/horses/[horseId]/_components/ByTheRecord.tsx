@@ -1,0 +1,64 @@
+import { Halves } from '@/components/pictures/Halves';
+import { PictureCard } from '@/components/pictures/PictureCard';
+import { StrideBands } from '@/components/pictures/StrideBands';
+import {
+  formatReading,
+  profileStride,
+  type HorseProfile,
+  type LengthUnit,
+  type ReinReview,
+  type StrideReview,
+} from '@/core';
+import { metres } from '@/app/review/metres';
+import { ENTRY_LABELS } from '../../../entryLabels';
+
+type ByTheRecordProps = {
+  horse: HorseProfile & { name: string };
+  strides: readonly StrideReview[];
+  reins: ReinReview['measures'];
+  unit: LengthUnit;
+};
+
+/** What the record says of a horse beside its profile: its strides, and its reins. */
+export function ByTheRecord({ horse, strides, reins, unit }: ByTheRecordProps) {
+  const bands = strides.map(({ entry, learned }) => ({
+    ...{ key: entry, words: ENTRY_LABELS[entry], ridden: learned },
+    profileM: profileStride(horse, entry)?.normalM ?? null,
+  }));
+  return (
+    <>
+      {bands.length > 0 && (
+        <PictureCard
+          title="Strides as they were ridden"
+          sub="The dot: ridden, whoever rode; the band: where the true stride lies, 95 times in 100; the point: the profile."
+          fileName={`${horse.name}-ridden-strides`}
+          table={{
+            columns: ['stride', 'ridden m', 'low m', 'high m', 'profile m'],
+            rows: bands.map(({ words, ridden: { strideM, lowM, highM }, profileM }) => [
+              ...[words, metres(strideM), metres(lowM), metres(highM), profileM === null ? null : metres(profileM)],
+            ]),
+          }}
+        >
+          <StrideBands
+            bands={bands}
+            format={lengthM => formatReading(lengthM, unit)}
+            label={`Strides of ${horse.name} as they were ridden`}
+          />
+        </PictureCard>
+      )}
+      {reins.length > 0 && (
+        <PictureCard
+          title="Left and right"
+          sub="As far out as it goes well; a stroke is how sure each is."
+          fileName={`${horse.name}-reins`}
+          table={{
+            columns: ['', 'left', 'of', 'right', 'of'],
+            rows: reins.map(({ measure, left, right }) => [measure, left.hits, left.of, right.hits, right.of]),
+          }}
+        >
+          <Halves measures={reins} label={`Left and right rein of ${horse.name}`} />
+        </PictureCard>
+      )}
+    </>
+  );
+}

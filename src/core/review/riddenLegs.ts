@@ -1,0 +1,69 @@
+import type { Rein } from '../track/rein';
+import { isVoid, lineRidden, passFaults } from '../record/passJudged';
+import { standingMarks } from '../record/passMark';
+import type { PassRecord } from '../record/passRecord';
+import type { Share } from '../statistics/proportions';
+import { countsRidden } from './layoutReview';
+import { grouped, type ReviewPass } from './reviewPass';
+
+/** How often a count of strides was ridden. */
+export type RiddenCounts = { count: number; times: number }[];
+
+/** A leg between two things, how far it lay, and the counts that a pair rode in it. */
+export type RiddenLegCounts = { fromId: string; toId: string; groundM: number; pairId: string; counts: RiddenCounts };
+
+const inOrder = (counts: Map<number, number>): RiddenCounts =>
+  [...counts].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count);
+
+/** What was counted in the legs of a layout, by what they go from and to, however it was set, pair by pair. */
+export function riddenLegs(passes: readonly ReviewPass[]): RiddenLegCounts[] {
+  const counted = passes.filter(pass => !pass.isVoid);
+  const keyOf = ({ layoutVersionId, key, pairId }: ReviewPass) => `${layoutVersionId} ${key} ${pairId}`;
+  return [...grouped(counted, keyOf).values()].flatMap(own => {
+    const { ground, pairId } = own[0]!;
+    return ground.legs.flatMap(({ groundM }, leg) => {
+      const counts = inOrder(countsRidden(own, leg + 1));
+      const [from, to] = [ground.stops[leg], ground.stops[leg + 1]];
+      return counts.length === 0 || !from || !to ? [] : [{ fromId: from.id, toId: to.id, groundM, pairId, counts }];
+    });
+  });
+}
+
+/** What some passes come to as pictures: the counts of each leg, and how much went clean on each rein. */
+export type RiddenShown = {
+  legs: { key: string; name: string; asked: number | null; counts: RiddenCounts }[];
+  clean: Record<Rein, Share>;
+};
+
+type Leg = { from: string; to: string; asked: number | null };
+
+/**
+ * Passes of a lesson as they are shown to whoever rode or taught them; those that do not count, and lines by themselves, are
+ * left out.
+ * @param legsOf - the legs of what a pass was ridden over, as they are called
+ */
+export function riddenShown(passes: readonly PassRecord[], legsOf: (pass: PassRecord) => readonly Leg[]): RiddenShown {
+  const counted = passes
+    .filter(pass => !isVoid(pass) && lineRidden(pass) === null)
+    .map(pass => ({ ...pass, marks: standingMarks(pass.marks) }));
+  const legs = new Map<string, { leg: Leg; counts: Map<number, number> }>();
+  for (const pass of counted)
+    for (const [index, leg] of legsOf(pass).entries())
+      for (const [count, times] of countsRidden([pass], index + 1)) {
+        const key = `${leg.from} ${leg.to} ${leg.asked ?? ''}`;
+        const own = legs.get(key) ?? { leg, counts: new Map<number, number>() };
+        own.counts.set(count, (own.counts.get(count) ?? 0) + times);
+        legs.set(key, own);
+      }
+  const cleanOn = (rein: Rein): Share => {
+    const own = counted.filter(pass => pass.rein === rein);
+    return { of: own.length, hits: own.filter(pass => passFaults(pass).length === 0).length };
+  };
+  return {
+    legs: [...legs].map(([key, { leg, counts }]) => ({
+      ...{ key, name: `${leg.from} to ${leg.to}${leg.asked === null ? '' : `, ${leg.asked} asked`}`, asked: leg.asked },
+      counts: inOrder(counts),
+    })),
+    clean: { left: cleanOn('left'), right: cleanOn('right') },
+  };
+}

@@ -255,7 +255,7 @@ test('an arena is given another size after a season: what was ridden keeps its o
     await page.getByRole('link', { name: /^Field arena/ }).click();
     await expect(page.getByRole('heading', { name: /Field arena/ })).toBeVisible();
     const map = region(page, 'Where things went wrong');
-    await map.getByText('The numbers').click();
+    await map.getByText('Numbers and files').click();
     return map.getByRole('table').textContent();
   };
   const before = await sandOf();

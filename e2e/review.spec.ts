@@ -25,14 +25,13 @@ test('the season of a pair: sentences that say what they rest on, pictures with 
   await expect(page).toHaveURL(/\/record$/);
   await page.goBack();
   // What was planted in the season: her canter grows from 3.42 to 3.62 m.
-  const grown = said(page).getByText(/canter stride between fences has grown over the season by about \d+ cm/);
+  const canter = card(page, 'Canter between fences');
+  const grown = canter.getByText(/canter stride between fences has grown over the season by about \d+ cm/);
   await expect(grown).toBeVisible();
   await grown.click();
-  await expect(said(page)).toContainText(/A line through \d months, weighted by how sure each is/);
-
-  const canter = card(page, 'Canter between fences');
+  await expect(canter).toContainText(/A line through \d months, weighted by how sure each is/);
   await expect(canter.getByRole('img')).toBeVisible();
-  await canter.getByText('The numbers').click();
+  await canter.getByText('Numbers and files').click();
   await expect(canter.getByRole('row').last()).toContainText('rein');
   const download = page.waitForEvent('download');
   await canter.getByRole('link', { name: 'As CSV' }).click();
@@ -44,10 +43,10 @@ test('the season of a pair: sentences that say what they rest on, pictures with 
 
   await canter.getByRole('button', { name: 'Give it to the profile' }).click();
   await expect(canter.getByRole('button', { name: 'Take it out of the profile again' })).toBeVisible();
-  await expect(said(page).getByText(/canter stride between fences looks shorter than the profile/)).toHaveCount(0);
+  await expect(canter.getByText(/canter stride between fences looks shorter than the profile/)).toHaveCount(0);
   await canter.getByRole('button', { name: 'Take it out of the profile again' }).click();
   await expect(canter.getByRole('button', { name: 'Give it to the profile' })).toBeVisible();
-  for (const name of ['Left and right', 'Ridden against reckoned', 'How good the passes were', 'Work, day by day'])
+  for (const name of ['Left and right', 'Strides ridden, leg by leg', 'How good the passes were', 'Work, day by day'])
     await expect(card(page, name).getByRole('img')).toBeVisible();
 });
 

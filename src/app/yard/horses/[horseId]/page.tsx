@@ -60,6 +60,7 @@ export default async function HorsePage({ params }: HorsePageProps) {
       <div className={classes.columns}>
         <div className={classes.column}>
           <ProfileStrides rows={profileRows(horse, history, day)} />
+          <ByTheRecord horse={horse} {...record} unit={unit} />
           <StrideHistory
             tests={tests.map(({ id, entry, reading, testedAtMs, moment }) => ({
               ...{ id, entry, reading, testedAtMs, moment },
@@ -77,7 +78,6 @@ export default async function HorsePage({ params }: HorsePageProps) {
           )}
           <DaysApart tests={tests.map(test => ({ ...test, day: day(test.testedAtMs) }))} />
           <TestList horse={horse} tests={tests.map(test => ({ ...test, day: day(test.testedAtMs) }))} />
-          <ByTheRecord horse={horse} {...record} unit={unit} />
           <RiddenList ridden={ridden.map(row => ({ ...row, day: day(row.lastMs) }))} />
         </div>
       </div>

@@ -125,7 +125,7 @@ test('any two are compared: the reins of a pair, two pairs, and what cannot be i
   expect(left!).toBeLessThan(right!);
 
   // Two pairs, by the form: a cob’s stride is shorter than hers.
-  const side = (legend: string) => page.getByRole('group', { name: legend });
+  const side = (legend: string) => page.getByRole('group', { name: legend, exact: true });
   for (const legend of ['This', 'against this']) await side(legend).getByLabel('Rein').selectOption('');
   await side('against this').getByLabel('Pair').selectOption({ label: 'Barley with Bas Tamsin' });
   await page.getByRole('button', { name: 'Compare', exact: true }).click();

@@ -100,27 +100,30 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
               hrefOf={id => (maySet ? `/ride/lessons/${id}/record` : `/ride/lessons/${id}/for/${pair.id}`)}
             />
           </div>
-          {maySet && <WhatMoved horse={pair.horseName} moves={await yardMoves(db, yard, pair.id)} />}
-          {tests.length > 0 && (
-            <StrideHistory
-              tests={tests.map(({ id, entry, reading, testedAtMs, moment }) => ({
-                ...{ id, entry, reading, testedAtMs, moment, day: yardTime(testedAtMs, yard.timeZone, 'D MMM YYYY') },
-              }))}
-              usual={review.horse}
-            />
-          )}
         </>
       )}
-      {shown.length === 0 && goals}
       {passes.length === 0 && (
         <EmptyState title="Nothing ridden yet" action={<LinkButton href="/ride">To the ride</LinkButton>}>
           Record a few passes of this pair over a row of poles: here you will see where the foot fell and what spacing
           to try next.
         </EmptyState>
       )}
-      {reviews.map(review => (
-        <RowReviewCard key={review.key} pairId={pair.id} horseName={pair.horseName} review={review} />
-      ))}
+      {/* What has no room on the one printed page. */}
+      <div className="roan-no-print">
+        {passes.length > 0 && maySet && <WhatMoved horse={pair.horseName} moves={await yardMoves(db, yard, pair.id)} />}
+        {passes.length > 0 && tests.length > 0 && (
+          <StrideHistory
+            tests={tests.map(({ id, entry, reading, testedAtMs, moment }) => ({
+              ...{ id, entry, reading, testedAtMs, moment, day: yardTime(testedAtMs, yard.timeZone, 'D MMM YYYY') },
+            }))}
+            usual={review.horse}
+          />
+        )}
+        {shown.length === 0 && goals}
+        {reviews.map(review => (
+          <RowReviewCard key={review.key} pairId={pair.id} horseName={pair.horseName} review={review} />
+        ))}
+      </div>
     </>
   );
 }

@@ -16,7 +16,7 @@ export type PairSand = {
 
 /** Where on each sand something went wrong for this pair. */
 export function sandCards(sands: readonly PairSand[], maySet: boolean): PairCard[] {
-  return sands.map(({ arenaId, arena, places, spots, claims, unit }) => ({
+  return sands.map(({ arenaId, arena, places, spots, claims, unit }, index) => ({
     key: arenaId,
     about: null,
     claims,
@@ -31,7 +31,8 @@ export function sandCards(sands: readonly PairSand[], maySet: boolean): PairCard
           columns: ['place', 'rides', 'went wrong'],
           rows: places.map(({ at, visits, troubles }) => [sayLengths(placeWords(arena, at), unit), visits, troubles]),
         }}
-        onPaper
+        // The one that was ridden most has room on the one printed page.
+        onPaper={index === 0}
         actions={
           maySet && (
             <LinkButton href={`/review/sand/${arenaId}`} variant="default" size="compact-md">

@@ -8,9 +8,12 @@ import { metres } from '../metres';
 import { LearnedOffer } from './LearnedOffer';
 import type { PairCard } from './pairCards';
 
+/** So many have room on the one printed page. */
+const ON_PAPER = 2;
+
 /** Each stride that the record knows, against that of the profile. */
 export function strideCards(pairId: string, { strides, horse, words }: PairReview, maySet: boolean): PairCard[] {
-  return strides.map(one => {
+  return strides.map((one, index) => {
     const { entry, learned, byMonth } = one;
     const profile = profileStride(horse, entry);
     const thoughtM = profile?.normalM ?? null;
@@ -26,7 +29,7 @@ export function strideCards(pairId: string, { strides, horse, words }: PairRevie
           sub={`${learned.legs} ${from}, ${learned.days} days. A stroke or a band: where the true stride lies, 95 times in 100.`}
           fileName={`${horse.name}-${entry}`}
           table={strideTable(one)}
-          onPaper
+          onPaper={index < ON_PAPER}
           actions={
             maySet && (
               <LearnedOffer
@@ -48,7 +51,7 @@ export function strideCards(pairId: string, { strides, horse, words }: PairRevie
             />
           ) : (
             <StrideBands
-              bands={[{ key: entry, words: ENTRY_LABELS[entry], ridden: learned, profileM: thoughtM }]}
+              bands={[{ key: entry, words: '', ridden: learned, profileM: thoughtM }]}
               format={words.format}
               label={`${ENTRY_LABELS[entry]} of ${horse.name}`}
             />

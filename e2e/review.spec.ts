@@ -34,7 +34,7 @@ test('the season of a pair: sentences that say what they rest on, pictures with 
   await canter.getByText('Numbers and files').click();
   await expect(canter.getByRole('row').last()).toContainText('rein');
   const download = page.waitForEvent('download');
-  await canter.getByRole('link', { name: 'As CSV' }).click();
+  await canter.getByRole('button', { name: 'As CSV' }).click();
   const csv = readFileSync((await (await download).path())!, 'utf8')
     .trim()
     .split(/\r?\n/);

@@ -10,7 +10,7 @@ export function pictureFaults(page: Page): Promise<string[]> {
     const faults: string[] = [];
     const wide = document.documentElement.scrollWidth - document.documentElement.clientWidth;
     if (wide > 1) faults.push(`the page is ${wide} px too wide`);
-    for (const svg of document.querySelectorAll<SVGSVGElement>('[data-picture] svg[role="img"]')) {
+    for (const svg of document.querySelectorAll<SVGSVGElement>('main svg[role="img"]')) {
       const name = svg.getAttribute('aria-label') ?? '';
       const paper = svg.getBoundingClientRect();
       if (paper.width === 0) continue;

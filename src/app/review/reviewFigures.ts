@@ -32,6 +32,9 @@ export type PassFigures = {
   notes: string[];
 };
 
+/** So many passes of a row are looked at one by one. */
+const MOST_PASSES = 60;
+
 /** A pair's passes over one row at one spacing, and what they say. */
 export type RowReview = {
   /** The version, and what of it was ridden. */
@@ -48,6 +51,8 @@ export type RowReview = {
   setFor: string;
   /** From pole to pole, or null where it was no even row of poles. */
   spacingM: number | null;
+  /** How many there are in all, and the latest of them. */
+  ridden: number;
   passes: PassFigures[];
   /** From the passes of the last day only: a horse changes over a season. */
   suggestion: SpacingSuggestion;
@@ -79,7 +84,8 @@ function rowReview(key: string, version: LayoutVersion, ridden: PassRecord[], ti
   const asked = askedLayout(version.layout, question);
   const row = asked && riddenRow(asked);
   const spacingM = row?.spacingM ?? null;
-  const passes = ridden.map((pass, index) => passFigures(pass, index, timeZone));
+  const before = Math.max(0, ridden.length - MOST_PASSES);
+  const passes = ridden.slice(before).map((pass, index) => passFigures(pass, before + index, timeZone));
   const lastDay = passes[passes.length - 1]?.day ?? '';
   const ofLastDay = passes.filter(({ day }) => day === lastDay);
   return {
@@ -91,6 +97,7 @@ function rowReview(key: string, version: LayoutVersion, ridden: PassRecord[], ti
     poles: row?.items ?? 0,
     setFor: version.layout.horses.map(({ name }) => name).join(', '),
     spacingM,
+    ridden: ridden.length,
     passes,
     suggestion: suggestionFor(spacingM, ofLastDay),
     lastDay,

@@ -1,11 +1,8 @@
 import { Card } from '@/components/Card/Card';
 import type { Claim } from '@/core';
-import Papa from 'papaparse';
 import type { ReactNode } from 'react';
-import { KeepPicture } from './keep/KeepPicture';
+import { Numbers, type PictureTable } from './Numbers';
 import classes from './PictureCard.module.css';
-
-export type PictureTable = { columns: string[]; rows: (string | number | null)[][] };
 
 type PictureCardProps = {
   title: string;
@@ -42,49 +39,8 @@ export function PictureCard(props: PictureCardProps) {
         {children && <div data-picture="">{children}</div>}
         {sub && <p className={classes.sub}>{sub}</p>}
         {actions && <div className={classes.actions}>{actions}</div>}
-        <details className={classes.numbers}>
-          <summary>Numbers and files</summary>
-          <Numbers title={title} table={table} />
-          <span className={classes.files}>
-            {children && <KeepPicture title={title} fileName={fileName} />}
-            <a href={csvAddress(table)} download={`${fileName}.csv`}>
-              As CSV
-            </a>
-          </span>
-        </details>
+        <Numbers title={title} table={table} fileName={fileName} hasPicture={Boolean(children)} />
       </Card>
-    </div>
-  );
-}
-
-function csvAddress({ columns, rows }: PictureTable): string {
-  const csv = Papa.unparse({ fields: columns, data: rows.map(row => row.map(cell => cell ?? '')) });
-  return `data:text/csv;charset=utf-8,${encodeURIComponent(csv)}`;
-}
-
-function Numbers({ title, table: { columns, rows } }: { title: string; table: PictureTable }) {
-  return (
-    <div className={classes.scroll} tabIndex={0} role="group" aria-label={`Numbers of ${title}`}>
-      <table>
-        <thead>
-          <tr>
-            {columns.map((column, index) => (
-              <th key={index} scope="col">
-                {column}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row, index) => (
-            <tr key={index}>
-              {row.map((cell, at) => (
-                <td key={at}>{cell ?? '–'}</td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
     </div>
   );
 }

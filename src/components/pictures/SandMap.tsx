@@ -1,5 +1,5 @@
 import { Sand } from '@/components/Sand/Sand';
-import { sandView } from '@/components/Sand/sandView';
+import { sandView, type SandView } from '@/components/Sand/sandView';
 import type { Arena, PointM, SandPlace } from '@/core';
 import { max } from 'd3-array';
 import { scaleSqrt } from 'd3-scale';
@@ -27,14 +27,10 @@ export function SandMap({ arena, places, spots }: SandMapProps) {
         view={view}
         label={`The sand with ${places.length} places that are ridden over; ${words} ${words === 1 ? 'stands' : 'stand'} out`}
       >
-        {spots.map((spot, index) => {
-          const turn = index * 2.4;
-          const { x, y } = view.toPaper({
-            xM: spot.xM + APART_M * Math.cos(turn) * Math.sqrt((index % 7) / 3),
-            yM: spot.yM + APART_M * Math.sin(turn) * Math.sqrt((index % 7) / 3),
-          });
-          return <path key={index} d={`M${x - 0.3} ${y - 0.3}l0.6 0.6m0 -0.6l-0.6 0.6`} className={classes.spot} />;
-        })}
+        {/* One path for all: after some seasons there are thousands. */}
+        {spots.length > 0 && (
+          <path d={spots.map((spot, index) => crossPath(view, spot, index)).join('')} className={classes.spot} />
+        )}
         {[...places].sort(bySize).map(({ at, visits, troubles, standsOut }) => {
           const { x, y } = view.toPaper(at);
           const r = radius(visits);
@@ -50,4 +46,12 @@ export function SandMap({ arena, places, spots }: SandMapProps) {
       </Sand>
     </div>
   );
+}
+
+/** A small cross at a spot; spots of one place turn about it. */
+function crossPath(view: SandView, spot: PointM, index: number): string {
+  const turn = index * 2.4;
+  const apartM = APART_M * Math.sqrt((index % 7) / 3);
+  const { x, y } = view.toPaper({ xM: spot.xM + apartM * Math.cos(turn), yM: spot.yM + apartM * Math.sin(turn) });
+  return `M${(x - 0.3).toFixed(2)} ${(y - 0.3).toFixed(2)}l0.6 0.6m0 -0.6l-0.6 0.6`;
 }

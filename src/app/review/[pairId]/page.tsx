@@ -8,6 +8,7 @@ import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';
 import { findPair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
+import { reckonedOnce } from '@/data/queries/reckonedOnce';
 import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -48,7 +49,9 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
     yard.id,
     passes.map(pass => pass.layoutVersionId),
   );
-  const reviews = rowReviews(passes, versions, yard.timeZone).filter(({ spacingM }) => spacingM !== null);
+  const reviews = reckonedOnce(passes, `rows ${yard.timeZone}`, () =>
+    rowReviews(passes, versions, yard.timeZone).filter(({ spacingM }) => spacingM !== null),
+  );
   const shown = await shownGoals(db, yard, { id: pair.id, horse: review.horse, passes }, nowMs());
   const goals = (
     <Goals

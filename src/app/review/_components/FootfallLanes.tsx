@@ -3,22 +3,23 @@
 import type { PassFigures } from '../reviewFigures';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
+import picture from '@/components/pictures/picture.module.css';
+import { PICTURE_WIDTH } from '@/components/pictures/pictureWords';
 import classes from './FootfallLanes.module.css';
 
 type FootfallLanesProps = { passes: PassFigures[]; label: string };
 
-const WIDTH = 640;
-const LEFT = 128;
-const RIGHT = 24;
-const TOP = 34;
-const LANE = 24;
+const LEFT = 92;
+const RIGHT = 14;
+const TOP = 26;
+const LANE = 22;
 
 const PLACES = [
   { fraction: 0, label: 'pole' },
-  { fraction: 1 / 3, label: 'a third' },
-  { fraction: 1 / 2, label: 'middle' },
-  { fraction: 3 / 4, label: 'three quarters' },
-  { fraction: 1, label: 'next pole' },
+  { fraction: 1 / 3, label: '⅓' },
+  { fraction: 1 / 2, label: '½' },
+  { fraction: 3 / 4, label: '¾' },
+  { fraction: 1, label: 'pole' },
 ];
 
 /**
@@ -26,7 +27,7 @@ const PLACES = [
  * print with a point for the mean of the pass, pointing to the rein it was ridden on.
  */
 export function FootfallLanes({ passes, label }: FootfallLanesProps) {
-  const x = scaleLinear([0, 1], [LEFT, WIDTH - RIGHT]);
+  const x = scaleLinear([0, 1], [LEFT, PICTURE_WIDTH - RIGHT]);
   const y = scaleLinear([0, Math.max(1, passes.length)], [TOP, TOP + Math.max(1, passes.length) * LANE]);
   const bottom = y(Math.max(1, passes.length));
   const means = passes.flatMap((pass, index) =>
@@ -37,11 +38,16 @@ export function FootfallLanes({ passes, label }: FootfallLanesProps) {
     mean => mean.y,
   )(means);
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${bottom + 12}`} className={classes.lanes} role="img" aria-label={label}>
+    <svg
+      viewBox={`0 0 ${PICTURE_WIDTH} ${bottom + 8}`}
+      className={`${picture.picture} ${classes.lanes}`}
+      role="img"
+      aria-label={label}
+    >
       <rect x={x(0)} y={TOP} width={x(1) - x(0)} height={bottom - TOP} className={classes.ground} />
       <rect x={x(0.4)} y={TOP} width={x(0.6) - x(0.4)} height={bottom - TOP} className={classes.right} />
       {PLACES.map(({ fraction, label: place }) => (
-        <text key={place} x={x(fraction)} y={TOP - 12} className={classes.place}>
+        <text key={fraction} x={x(fraction)} y={TOP - 10} className={classes.place}>
           {place}
         </text>
       ))}
@@ -49,7 +55,7 @@ export function FootfallLanes({ passes, label }: FootfallLanesProps) {
         <line key={end} x1={x(end)} x2={x(end)} y1={TOP - 4} y2={bottom + 4} className={classes.post} />
       ))}
       {passes.map((pass, index) => (
-        <text key={pass.id} x={LEFT - 14} y={y(index + 0.5)} dy="0.35em" className={classes.pass}>
+        <text key={pass.id} x={LEFT - 10} y={y(index + 0.5)} dy="0.35em" className={classes.pass}>
           {newDay(passes, index) && <tspan className={classes.day}>{pass.day.replace(/ \d{4}$/, '')} </tspan>}
           {pass.number}
         </text>

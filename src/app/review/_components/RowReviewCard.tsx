@@ -18,7 +18,7 @@ type RowReviewCardProps = { pairId: string; horseName: string; review: RowReview
 /** One row at one spacing as this pair rode it: what to try next, the picture, and the numbers under it. */
 export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps) {
   const { format, formatChange } = useLengths();
-  const { gait, spacingM, passes, suggestion, keptHitting } = review;
+  const { gait, spacingM, ridden, passes, suggestion, keptHitting } = review;
   const words =
     gait === null || spacingM === null
       ? null
@@ -42,7 +42,7 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
             ? 'On the flat'
             : `Over ${review.poles}`
           : `${review.poles} ${gait} poles, ${format(spacingM)} apart`}
-        {review.setFor && `, set for ${review.setFor}`} · {passes.length} {passes.length === 1 ? 'pass' : 'passes'}
+        {review.setFor && `, set for ${review.setFor}`} · {ridden} {ridden === 1 ? 'pass' : 'passes'}
       </Text>
       <div className={classes.suggestion}>
         <div>
@@ -77,7 +77,9 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
       )}
       {passes.length > SHOWN_PASSES ? (
         <details>
-          <summary>All {passes.length} passes in numbers</summary>
+          <summary>
+            {ridden > passes.length ? `The latest ${passes.length} of ${ridden}` : `All ${ridden}`} passes in numbers
+          </summary>
           <PassTable review={review} />
         </details>
       ) : (

@@ -4,18 +4,14 @@ import { ownFont } from './ownFont';
 /** A picture is kept so much finer than a page shows it. */
 const FINER = 2;
 
-/**
- * A picture of the page as an SVG file.
- * @param nonce - by which the policy of the page lets its letters in, where it is looked at from the page
- */
-export async function pictureAsSvg(box: Element, title: string, nonce?: string): Promise<Blob> {
+/** A picture of the page as an SVG file. */
+export async function pictureAsSvg(box: Element, title: string): Promise<Blob> {
   const { backgroundColor, fontFamily } = getComputedStyle(box.closest('section') ?? box);
   const svg = drawnAsSvg(box, title, backgroundColor);
   const font = await ownFont(fontFamily);
   if (font !== '') {
     const style = document.createElementNS('http://www.w3.org/2000/svg', 'style');
     style.textContent = font;
-    if (nonce !== undefined) style.setAttribute('nonce', nonce);
     svg.prepend(style);
   }
   return new Blob([new XMLSerializer().serializeToString(svg)], { type: 'image/svg+xml' });
@@ -23,8 +19,7 @@ export async function pictureAsSvg(box: Element, title: string, nonce?: string):
 
 /** The same as a PNG; null where the browser does not give it away. */
 export async function pictureAsPng(box: Element, title: string): Promise<Blob | null> {
-  const { nonce } = document.querySelector<HTMLScriptElement>('script[nonce]') ?? {};
-  const address = URL.createObjectURL(await pictureAsSvg(box, title, nonce));
+  const address = URL.createObjectURL(await pictureAsSvg(box, title));
   try {
     const image = new Image();
     image.src = address;

@@ -19,6 +19,8 @@ import { arenaOf, listArenas } from '@/data/queries/arenas';
 import { listPairs, type Pair } from '@/data/queries/pairs';
 import { reckonedOnce } from '@/data/queries/reckonedOnce';
 import { reviewPasses } from '@/data/queries/reviewPasses';
+import { riddenByPair } from '@/data/queries/ridden';
+import { layoutsOnSand } from '@/data/queries/sandNow';
 import { sandRecord } from '@/data/queries/sandRecord';
 import { lengthUnit } from '@/data/queries/settings';
 import { reviewWords } from '../review/reviewWords';
@@ -27,9 +29,24 @@ import { yardClock } from './yardTime';
 
 type Yard = { id: string; timeZone: string };
 type Pictured =
-  | { of: 'stride'; horseId: string; horse: string; review: StrideReview; thoughtM: number | null }
+  | {
+      of: 'stride';
+      horseId: string;
+      horse: string;
+      /** The pair that rode it most; null where none is left. */
+      pairId: string | null;
+      review: StrideReview;
+      thoughtM: number | null;
+    }
   | { of: 'reins'; pairId: string; horse: string; measures: ReinReview['measures'] }
-  | { of: 'place'; arenaId: string; arena: Arena; places: SandPlace[] };
+  | {
+      of: 'place';
+      arenaId: string;
+      arena: Arena;
+      places: SandPlace[];
+      /** The layout that stands on that sand now. */
+      stands: { layoutId: string; name: string } | null;
+    };
 
 /** One of the sentences that a whole yard is told in, with what its picture is drawn from. */
 export type YardSentence = Pick<Claim, 'text' | 'because'> & Pictured;
@@ -41,14 +58,14 @@ export type YardSentence = Pick<Claim, 'text' | 'because'> & Pictured;
 export async function yardStory(db: RoanDatabase, yard: Yard): Promise<YardSentence[]> {
   const pairs = present(await listPairs(db, yard.id));
   const told = [
-    await strideSentence(db, yard),
+    await strideSentence(db, yard, pairs),
     await reinSentence(db, yard, pairs),
     await placeSentence(db, yard, pairs),
   ];
   return told.flatMap(one => one ?? []);
 }
 
-async function strideSentence(db: RoanDatabase, yard: Yard): Promise<YardSentence | null> {
+async function strideSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]): Promise<YardSentence | null> {
   const unit = await lengthUnit(db, yard.id);
   const found = (await yardStrides(db, yard)).flatMap(({ horse, reviews }) =>
     reviews.flatMap(review => (review.drift ? [{ horse, review, p: review.drift.p }] : [])),
@@ -60,7 +77,11 @@ async function strideSentence(db: RoanDatabase, yard: Yard): Promise<YardSentenc
   const thoughtM = profileStride(horse, review.entry)?.normalM ?? null;
   const claims = strideClaims([review], () => thoughtM, reviewWords(horse.name, unit));
   const claim = claims.find(({ p }) => p !== null);
-  return claim ? { ...claim, of: 'stride', horseId: horse.id, horse: horse.name, review, thoughtM } : null;
+  const ridden = await riddenByPair(db, yard.id);
+  const passesOf = ({ id }: Pair) => ridden.get(id)?.passes ?? 0;
+  const [most] = pairs.filter(pair => pair.horseId === horse.id).sort((a, b) => passesOf(b) - passesOf(a));
+  const pairId = most?.id ?? null;
+  return claim ? { ...claim, of: 'stride', horseId: horse.id, horse: horse.name, pairId, review, thoughtM } : null;
 }
 
 async function reinSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]): Promise<YardSentence | null> {
@@ -88,12 +109,14 @@ const ofPair = (passes: readonly ReviewPass[], pair: Pair) => passes.filter(({ p
 async function placeSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]): Promise<YardSentence | null> {
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? 'one pair';
   const found: (YardSentence & { p: number })[] = [];
+  const onSand = await layoutsOnSand(db, yard.id);
   for (const today of present(await listArenas(db, yard.id))) {
     const record = await sandRecord(db, yard.id, today, yardClock(yard.timeZone));
     const arena = { ...arenaOf(today), ...record.arena };
     const [claim] = placeClaims(record.places, arena, nameOf);
     const p = Math.min(1, ...record.places.filter(({ standsOut }) => standsOut).map(one => one.p));
-    if (claim) found.push({ ...claim, p, of: 'place', arenaId: today.id, arena, places: record.places });
+    const stands = onSand.find(({ arenaId }) => arenaId === today.id) ?? null;
+    if (claim) found.push({ ...claim, p, of: 'place', arenaId: today.id, arena, places: record.places, stands });
   }
   return found.sort((a, b) => a.p - b.p)[0] ?? null;
 }

@@ -1,6 +1,6 @@
 import { LegCounts } from '@/components/pictures/LegCounts';
 import { PictureCard } from '@/components/pictures/PictureCard';
-import { metres } from '../metres';
+import { metres } from '@/components/pictures/metres';
 import { SHOWN_LEGS, type PairReview } from '../pairReview';
 import type { PairCard } from './pairCards';
 

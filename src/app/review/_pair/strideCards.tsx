@@ -4,7 +4,7 @@ import { StrideOverTime } from '@/components/pictures/StrideOverTime';
 import { offeredStride, profileStride, type StrideReview } from '@/core';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import type { PairReview } from '../pairReview';
-import { metres } from '../metres';
+import { metres } from '@/components/pictures/metres';
 import { LearnedOffer } from './LearnedOffer';
 import type { PairCard } from './pairCards';
 

@@ -50,17 +50,25 @@ function Next({ one }: { one: YardSentence }) {
   switch (one.of) {
     case 'stride':
       return (
-        <LinkButton href={`/yard/horses/${one.horseId}`} variant="default">
-          Its profile
-        </LinkButton>
+        <span className={classes.next}>
+          {one.pairId && <LinkButton href={`/ride/next?pair=${one.pairId}`}>Set this next for {one.horse}</LinkButton>}
+          <LinkButton href={`/yard/horses/${one.horseId}`} variant="default">
+            Its profile
+          </LinkButton>
+        </span>
       );
     case 'reins':
-      return <LinkButton href={`/ride/next?pair=${one.pairId}`}>What next for {one.horse}</LinkButton>;
+      return <LinkButton href={`/ride/next?pair=${one.pairId}`}>Set this next for {one.horse}</LinkButton>;
     case 'place':
       return (
-        <LinkButton href={`/review/sand/${one.arenaId}`} variant="default">
-          Look at the sand
-        </LinkButton>
+        <span className={classes.next}>
+          {one.stands && (
+            <LinkButton href={`/plan/${one.stands.layoutId}`}>Move “{one.stands.name}” from there</LinkButton>
+          )}
+          <LinkButton href={`/review/sand/${one.arenaId}`} variant="default">
+            Look at the sand
+          </LinkButton>
+        </span>
       );
   }
 }

@@ -1,3 +1,4 @@
+import { PictureCard } from '@/components/pictures/PictureCard';
 import type { Move, Moves } from '@/core';
 import { scaleLinear } from 'd3-scale';
 import classes from './WhatMoved.module.css';
@@ -11,26 +12,40 @@ const HIGH = 20;
 export function WhatMoved({ horse, moves: { own, alike, likePairs } }: WhatMovedProps) {
   if (own.length === 0 && alike.length === 0) return null;
   const held = [...own, ...alike].filter(({ holds }) => holds);
+  const percent = (share: number) => Math.round(100 * share);
+  const rows = (of: string, moves: readonly Move[]) =>
+    moves.map(({ title, difference, low, high, values, holds }) => [
+      ...[of, title, percent(difference), percent(low), percent(high), values, holds ? 'yes' : 'no'],
+    ]);
   return (
-    <section aria-label="What moved what" className={classes.moved}>
-      <h2>What moved what</h2>
-      <p>
-        {held.length === 0
-          ? 'Nothing stands out: after no exercise did the others get clean more often than after the rest, as far as can be told.'
-          : `${held.map(({ title }) => `After “${title}”`).join(', ')} the other questions changed more than after the rest.`}
-      </p>
+    <PictureCard
+      title="What moved what"
+      isWide
+      says={held.length === 0 ? [] : [{ text: heldWords(held), because: HOW }]}
+      sub={
+        held.length === 0
+          ? `Nothing stands out: after no exercise did the others get clean more often than after the rest, as far as can be told. ${HOW}`
+          : undefined
+      }
+      fileName={`${horse}-what-moved-what`}
+      table={{
+        columns: ['for', 'exercise', 'more clean in 100', 'low', 'high', 'times', 'beyond chance'],
+        rows: [...rows(horse, own), ...rows(`${likePairs} pairs`, alike)],
+      }}
+    >
       <div className={classes.columns}>
         <Column title={horse} moves={own} />
         {likePairs > 1 && <Column title={`${likePairs} pairs of horses like it, ${horse} among them`} moves={alike} />}
       </div>
-      <p className={classes.quiet}>
-        From one time to the next that a question was ridden: how much more often it was clean, where the exercise was
-        ridden in between, against where it was not; the line is where it lies 95 times in 100. A record is no
-        experiment: what you chose before a good week may have been chosen because the weeks were good.
-      </p>
-    </section>
+    </PictureCard>
   );
 }
+
+const HOW =
+  'From one time to the next that a question was ridden: how much more often it was clean, where the exercise was ridden in between, against where it was not; the line is where it lies 95 times in 100. A record is no experiment: what you chose before a good week may have been chosen because the weeks were good.';
+
+const heldWords = (held: readonly Move[]) =>
+  `${held.map(({ title }) => `After “${title}”`).join(', ')} the other questions changed more than after the rest.`;
 
 function Column({ title, moves }: { title: string; moves: readonly Move[] }) {
   if (moves.length === 0)

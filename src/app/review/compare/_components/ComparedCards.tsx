@@ -5,7 +5,7 @@ import type { Comparison } from '@/core';
 import { ENTRY_LABELS } from '../../../yard/entryLabels';
 import classes from '../../_components/Pictures.module.css';
 import { chanceCell } from '../../chanceCell';
-import { metres } from '../../metres';
+import { metres } from '@/components/pictures/metres';
 
 type ComparedCardsProps = {
   comparison: Comparison;

@@ -17,7 +17,7 @@ import { yardClock } from '../../../_server/yardTime';
 import { Halves } from '@/components/pictures/Halves';
 import { LegBoardPicture } from '@/components/pictures/LegBoardPicture';
 import { SettingShares } from '@/components/pictures/SettingShares';
-import { metres } from '../../metres';
+import { metres } from '@/components/pictures/metres';
 import { goesBy } from '../../pairStrides';
 import { reviewWords } from '../../reviewWords';
 

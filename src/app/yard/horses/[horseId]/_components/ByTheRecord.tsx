@@ -9,7 +9,7 @@ import {
   type ReinReview,
   type StrideReview,
 } from '@/core';
-import { metres } from '@/app/review/metres';
+import { metres } from '@/components/pictures/metres';
 import { ENTRY_LABELS } from '../../../entryLabels';
 
 type ByTheRecordProps = {

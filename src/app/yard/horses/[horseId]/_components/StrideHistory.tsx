@@ -1,10 +1,11 @@
 'use client';
 
-import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { defaultStride, type HorseProfile, type StrideEntryKey, type StrideTestReading } from '@/core';
 import type { TestMoment } from '@/data/queries/strideTests';
 import picture from '@/components/pictures/picture.module.css';
+import { PictureCard } from '@/components/pictures/PictureCard';
+import { metres } from '@/components/pictures/metres';
 import { PICTURE_WIDTH } from '@/components/pictures/pictureWords';
 import { TimeWords } from '@/components/pictures/TimeWords';
 import { tickRoom, YTicks } from '@/components/pictures/YTicks';
@@ -32,14 +33,36 @@ export function StrideHistory({ tests, usual }: StrideHistoryProps) {
     tests: tests.filter(test => test.entry === entry && test.reading.paces.normal?.stride),
   })).filter(gait => gait.tests.length > 0);
   return (
-    <Card label="Stride tests over time" title="Stride tests over time">
-      {tested.length === 0 && (
-        <p className={classes.quiet}>No test in a taped lane yet: the first one begins the picture.</p>
-      )}
-      {tested.map(({ entry, tests: ofGait }) => (
-        <GaitHistory key={entry} entry={entry} tests={ofGait} usualM={usualOf(entry, usual)} />
-      ))}
-    </Card>
+    <PictureCard
+      title="Stride tests over time"
+      sub={
+        tested.length === 0
+          ? 'No test in a taped lane yet: the first one begins the picture.'
+          : 'A dot: the normal stride of a test, with how sure it is; behind it from short to long. Dotted: what practice expects.'
+      }
+      fileName="stride-tests"
+      table={{
+        columns: ['gait', 'day', 'moment', 'stride m', 'low m', 'high m', 'short m', 'long m'],
+        rows: tested.flatMap(({ entry, tests: ofGait }) =>
+          ofGait.map(({ day, moment, reading: { paces } }) => {
+            const { strideM, lowM, highM } = paces.normal!.stride!;
+            const other = (pace: 'short' | 'long') => {
+              const own = paces[pace]?.stride?.strideM;
+              return own === undefined ? null : metres(own);
+            };
+            return [
+              ...[ENTRY_LABELS[entry], day, moment, metres(strideM), metres(lowM), metres(highM)],
+              ...[other('short'), other('long')],
+            ];
+          }),
+        ),
+      }}
+    >
+      {tested.length > 0 &&
+        tested.map(({ entry, tests: ofGait }) => (
+          <GaitHistory key={entry} entry={entry} tests={ofGait} usualM={usualOf(entry, usual)} />
+        ))}
+    </PictureCard>
   );
 }
 

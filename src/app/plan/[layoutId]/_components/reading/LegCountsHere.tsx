@@ -2,6 +2,7 @@
 
 import { LegCounts } from '@/components/pictures/LegCounts';
 import type { ItemTrack, RiddenLegCounts } from '@/core';
+import { Text } from '@mantine/core';
 import classes from './Reading.module.css';
 
 /** What a horse was counted in over a leg of this layout. */
@@ -28,6 +29,9 @@ export function LegCountsHere({ track, leg, groundM, riddenLegs }: LegCountsHere
   if (same.length === 0) return null;
   return (
     <section aria-label="Ridden here" className={classes.asRidden}>
+      <Text size="sm" fw={600}>
+        Ridden here, as it lies now
+      </Text>
       <LegCounts
         legs={[...byHorse(same)].map(([horse, counts]) => ({
           ...{ key: horse, name: horse, asked: null, predicted: null },

@@ -108,6 +108,11 @@ test('a whole lesson of three pairs, two stages and both reins, tapped on a phon
   expect(passes).toHaveLength(2);
   expect(passes[0]).toMatch(/2 from .*rub at cross rail 2, right lead.*deep take-off/);
   expect(passes[1]).toContain('rush, rider: eyes late, a spot on the sand');
+  // The same pictures as in the review: what was counted, and how much went clean on either rein.
+  await openDay(page, 'Ridden');
+  await expect(page.getByRole('img', { name: /^Strides that were counted/ })).toHaveAccessibleName(/2 strides once/);
+  await expect(page.getByRole('img', { name: /^Clean passes on the left/ })).toBeVisible();
+  await closeSheet(page);
   await key(page, /^Walk break/).tap();
   await expect(key(page, /^Undo/)).toContainText('the walk break');
   await expect(saved(page)).toBeVisible();

@@ -38,13 +38,18 @@ test('after ten seasons, with the longest names, every picture can be read on a 
   const first = (start: RegExp) => hrefs.find(href => start.test(href))!;
   const pair = (await ofPair(page, 'Quill.*').getAttribute('href'))!;
   const pairId = pair.split('/').at(-1)!;
+  await page.goto(`${seasonYard.url}${pair}`);
+  const horse = (await page.getByRole('link', { name: 'The horse' }).getAttribute('href'))!;
+  const lesson = (await card(page, 'The season, lesson by lesson').getByRole('link').first().getAttribute('href'))!;
   const pages = [
-    ...['/review', pair, '/review/group', first(/layouts/), first(/sand/)],
+    ...['/review', pair, '/review/group', first(/layouts/), first(/sand/), horse],
+    // The rider’s own page of a lesson.
+    lesson.replace(/\/record$/, `/for/${pairId}`),
     `/review/compare?aPair=${pairId}&aRein=left&bPair=${pairId}&bRein=right`,
   ];
   for (const href of pages) {
     await page.goto(`${seasonYard.url}${href}`);
-    await expect(page.locator('[data-picture] svg, article svg').first()).toBeVisible();
+    await expect(page.locator('main svg').first()).toBeVisible();
     for (const width of [360, 768, 1280]) {
       await page.setViewportSize({ width, height: 800 });
       expect([href, width, await pictureFaults(page)]).toEqual([href, width, []]);

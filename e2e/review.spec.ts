@@ -80,6 +80,11 @@ test('the sand names the place that was planted, a layout is compared, and the g
       .first();
   await expect(ridden('Barley')).toHaveAccessibleName(/5 strides \d\d times/);
   await expect(ridden('Osprey')).toHaveAccessibleName(/4 strides \d\d times/);
+  // The same counts stand beside the leg in its plan.
+  await page.getByRole('link', { name: 'To the plan' }).click();
+  await page.getByRole('button', { name: /read fence 1 to fence 2$/ }).click();
+  await expect(card(page, 'Ridden here').getByRole('img')).toHaveAccessibleName(/Barley: 5 strides \d\d times/);
+  await page.goBack();
   await page.getByRole('link', { name: 'All of the review' }).click();
   await page.getByRole('link', { name: 'The group' }).click();
   const sharing = card(page, 'Who could share a spacing');

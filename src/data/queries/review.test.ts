@@ -61,6 +61,14 @@ test('the season, read for the review, is the same as read for a ride; what is m
     expect(again[0]!.marks).toContainEqual(mark);
     // Only that pass was read again: the others are the very same.
     expect(again[1]).toBe(read[1]);
+    // What comes late stands where it was marked, not where it came.
+    const early = { id: randomUUID(), kind: 'note' as const, words: 'marked first, sent last' };
+    const late: RecordEvent = { ...event, id: randomUUID(), mark: early, atMs: plain[0]!.riddenAtMs };
+    await write(tx => recordBatch(tx, yardId, { events: [late], lessonId: null }, NOW_MS));
+    const [first] = await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK);
+    const [asRidden] = await listPasses(db, yardId, pair.id);
+    expect(first!.marks).toEqual(standingMarks(asRidden!.marks));
+    expect(first!.marks.map(({ id }) => id).indexOf(early.id)).toBeLessThan(first!.marks.length - 1);
     expect(again.map(({ id }) => id)).toEqual(read.map(({ id }) => id));
     const { pairId, layoutVersionId, lessonId, stageId, stage, question, rein, direction, riddenAtMs } = plain[1]!;
     const pass = {

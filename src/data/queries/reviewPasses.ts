@@ -90,11 +90,12 @@ async function readPasses(
   clock: YardClock,
   only?: readonly string[],
 ): Promise<ReviewPass[]> {
-  // One row a pass, its marks as one text: many small rows cost more than what is in them.
+  // One row a pass, its marks as one text: many small rows cost more than what is in them. They are put in order here, for a
+  // server of libSQL takes no order within an aggregate.
   const rows = await db
     .select({
       pass: passes,
-      marks: sql<string>`json_group_array(json_array(${marks.id}, ${marks.kind}, ${marks.place}, ${marks.fraction}, ${marks.words}, json(${marks.document})) order by ${marks.markedAt}, ${marks}.rowid) filter (where ${marks.id} is not null)`,
+      marks: sql<string>`json_group_array(json_array(${marks.markedAt}, ${marks}.rowid, ${marks.id}, ${marks.kind}, ${marks.place}, ${marks.fraction}, ${marks.words}, json(${marks.document}))) filter (where ${marks.id} is not null)`,
     })
     .from(passes)
     .leftJoin(marks, and(eq(marks.passId, passes.id), isNull(marks.undoneAt)))
@@ -119,7 +120,7 @@ async function readPasses(
     const { id, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction } = pass;
     const ground = groundOf(pass);
     const riddenAtMs = pass.riddenAt.getTime();
-    const own = (JSON.parse(text) as MarkRow[]).map(markOf);
+    const own = (JSON.parse(text) as MarkRow[]).sort(asMarked).map(markOf);
     const record: PassRecord = {
       ...{ id, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction, riddenAtMs, marks: own },
       question: questionOf(pass.questionId),
@@ -128,10 +129,13 @@ async function readPasses(
   });
 }
 
-type MarkRow = [string, string, number | null, number | null, string | null, object | null];
+/** When it was marked, and the how manieth row it is; then what it is. */
+type MarkRow = [number, number, string, string, number | null, number | null, string | null, object | null];
+
+const asMarked = (a: MarkRow, b: MarkRow) => a[0] - b[0] || a[1] - b[1];
 
 /** A mark as it was taken; it was read with care then. One of a newer Roan is told as a note. */
-function markOf([id, kind, place, fraction, words, document]: MarkRow): PassMark {
+function markOf([, , id, kind, place, fraction, words, document]: MarkRow): PassMark {
   if (kind === 'footfall') return { id, kind, place, fraction: fraction ?? 0.5 };
   if (kind === 'hit') return { id, kind, place: place ?? 1 };
   if (kind === 'note') return { id, kind, words: words ?? '' };

@@ -3,7 +3,7 @@ import { PictureCard } from '@/components/pictures/PictureCard';
 import { passCalendar } from '@/core';
 import classes from '../_components/Pictures.module.css';
 import type { PairReview } from '../pairReview';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 /** When it was ridden, and how it went, half a year at a time. */
 export function calendarCard({ days, horse }: PairReview): PairCard[] {

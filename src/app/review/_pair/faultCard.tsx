@@ -2,7 +2,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { FaultHalves } from '@/components/pictures/FaultHalves';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import type { PairReview } from '../pairReview';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 const SHOWN = 8;
 

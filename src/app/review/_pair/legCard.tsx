@@ -2,7 +2,7 @@ import { LegCounts } from '@/components/pictures/LegCounts';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import { metres } from '@/components/pictures/metres';
 import { SHOWN_LEGS, type PairReview } from '../pairReview';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 /** The counts that were ridden in the legs ridden most often, against what was reckoned. */
 export function legCard({ legs, horse }: PairReview): PairCard[] {

@@ -1,4 +1,4 @@
-import type { Claim, ClaimAbout } from '@/core';
+import type { Claim } from '@/core';
 import type { ReactNode } from 'react';
 import type { PairReview } from '../pairReview';
 import { calendarCard } from './calendarCard';
@@ -10,15 +10,6 @@ import { sandCards, type PairSand } from './sandCards';
 import { strideCards } from './strideCards';
 import { tempoCard } from './tempoCard';
 import { workCards } from './workCards';
-
-/** A picture of a pair, and what it is of: what the record says of that stands with it. */
-export type PairCard = {
-  key: string;
-  about: ClaimAbout | null;
-  /** Its own sentences, where what it is of does not tell which they are. */
-  claims?: readonly Claim[];
-  card: (says: readonly Claim[]) => ReactNode;
-};
 
 type Material = { pairId: string; review: PairReview; sands: readonly PairSand[]; maySet: boolean };
 

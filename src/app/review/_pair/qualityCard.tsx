@@ -3,7 +3,7 @@ import { PictureCard } from '@/components/pictures/PictureCard';
 import { QualityOverTime } from '@/components/pictures/QualityOverTime';
 import { latest } from '../latestDays';
 import type { PairReview } from '../pairReview';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 /** How good the passes were, day by day. */
 export function qualityCard({ days, horse }: PairReview, pairId: string | null): PairCard[] {

@@ -3,7 +3,7 @@ import { Halves } from '@/components/pictures/Halves';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import { chanceCell } from '../chanceCell';
 import type { PairReview } from '../pairReview';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 /** Left against right in all that was marked. */
 export function reinCard(pairId: string, { reins: { measures }, horse }: PairReview, maySet: boolean): PairCard[] {

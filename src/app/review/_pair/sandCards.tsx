@@ -2,7 +2,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import { SandMap } from '@/components/pictures/SandMap';
 import { placeWords, sayLengths, type Arena, type Claim, type LengthUnit, type PointM, type SandPlace } from '@/core';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 /** A sand as one pair rode it. */
 export type PairSand = {

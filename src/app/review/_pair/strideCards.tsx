@@ -6,7 +6,7 @@ import { ENTRY_LABELS } from '../../yard/entryLabels';
 import type { PairReview } from '../pairReview';
 import { metres } from '@/components/pictures/metres';
 import { LearnedOffer } from './LearnedOffer';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 /** So many have room on the one printed page. */
 const ON_PAPER = 2;

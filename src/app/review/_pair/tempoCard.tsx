@@ -3,7 +3,7 @@ import { TempoByLeg } from '@/components/pictures/TempoByLeg';
 import { tempoReviewWords } from '@/core';
 import classes from '../_components/Pictures.module.css';
 import { SHOWN_LEGS, type PairReview } from '../pairReview';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 /** The tempo that was tapped, leg by leg. */
 export function tempoCard({ tempos, horse }: PairReview): PairCard[] {

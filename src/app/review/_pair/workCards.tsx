@@ -4,7 +4,7 @@ import { riddenWeeks } from '@/core';
 import { latest } from '../latestDays';
 import { mondayOf } from '../mondayOf';
 import type { PairReview } from '../pairReview';
-import type { PairCard } from './pairCards';
+import type { PairCard } from './pairCard';
 
 /** Efforts over fences day by day, and jumping days week by week, against the limits of the yard. */
 export function workCards(review: PairReview): PairCard[] {

@@ -1,5 +1,5 @@
 import 'server-only';
-import { reinReview, type ReinReview, type StrideReview } from '@/core';
+import { legReviews, profileStride, reinReview, type LegReview, type ReinReview, type StrideReview } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listPairs } from '@/data/queries/pairs';
 import { reviewPasses } from '@/data/queries/reviewPasses';
@@ -7,14 +7,22 @@ import { reckonedOnce } from '@/data/queries/reckonedOnce';
 import { yardStrides } from '../../../_server/yardStrides';
 import { yardClock } from '../../../_server/yardTime';
 
-/** What the record says of a horse, whoever rode it: its strides, and left against right. */
+/** So many legs are told, those that were counted most often. */
+const MOST_LEGS = 5;
+
+/** What the record says of a horse, whoever rode it: its strides, left against right, and the counts of its legs. */
 export async function riddenByRecord(
   db: RoanDatabase,
   yard: { id: string; timeZone: string },
   horseId: string,
-): Promise<{ strides: StrideReview[]; reins: ReinReview['measures'] }> {
+): Promise<{ strides: StrideReview[]; reins: ReinReview['measures']; legs: LegReview[] }> {
   const pairIds = (await listPairs(db, yard.id)).filter(pair => pair.horseId === horseId).map(({ id }) => id);
   const passes = await reviewPasses(db, yard.id, { pairIds }, yardClock(yard.timeZone));
-  const strides = (await yardStrides(db, yard)).find(({ horse }) => horse.id === horseId)?.reviews ?? [];
-  return { strides, reins: reckonedOnce(passes, 'reins of a horse', () => reinReview(passes).measures) };
+  const known = (await yardStrides(db, yard)).find(({ horse }) => horse.id === horseId);
+  const strides = known?.reviews ?? [];
+  // Told beside the profile as it is: a horse’s page is of today.
+  const thoughtM = (entry: Parameters<typeof profileStride>[1]) =>
+    (known && profileStride(known.horse, entry)?.normalM) ?? null;
+  const legs = legReviews(passes, thoughtM).slice(0, MOST_LEGS);
+  return { strides, legs, reins: reckonedOnce(passes, 'reins of a horse', () => reinReview(passes).measures) };
 }

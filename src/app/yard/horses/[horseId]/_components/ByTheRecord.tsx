@@ -1,10 +1,12 @@
 import { Halves } from '@/components/pictures/Halves';
+import { LegCounts } from '@/components/pictures/LegCounts';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import { StrideBands } from '@/components/pictures/StrideBands';
 import {
   formatReading,
   profileStride,
   type HorseProfile,
+  type LegReview,
   type LengthUnit,
   type ReinReview,
   type StrideReview,
@@ -16,11 +18,12 @@ type ByTheRecordProps = {
   horse: HorseProfile & { name: string };
   strides: readonly StrideReview[];
   reins: ReinReview['measures'];
+  legs: readonly LegReview[];
   unit: LengthUnit;
 };
 
-/** What the record says of a horse beside its profile: its strides, and its reins. */
-export function ByTheRecord({ horse, strides, reins, unit }: ByTheRecordProps) {
+/** What the record says of a horse beside its profile: its strides, its reins, and the counts of its legs. */
+export function ByTheRecord({ horse, strides, reins, legs, unit }: ByTheRecordProps) {
   const bands = strides.map(({ entry, learned }) => ({
     ...{ key: entry, words: ENTRY_LABELS[entry], ridden: learned },
     profileM: profileStride(horse, entry)?.normalM ?? null,
@@ -57,6 +60,27 @@ export function ByTheRecord({ horse, strides, reins, unit }: ByTheRecordProps) {
           }}
         >
           <Halves measures={reins} label={`Left and right rein of ${horse.name}`} />
+        </PictureCard>
+      )}
+      {legs.length > 0 && (
+        <PictureCard
+          title="Strides ridden, leg by leg"
+          sub="A disc for each count, as large as it was often ridden, full where it was meant. The point above: where the stride of the profile is even."
+          fileName={`${horse.name}-legs`}
+          table={{
+            columns: ['asked', 'leg', 'ground m', 'ridden', 'times'],
+            rows: legs.flatMap(({ question, from, to, groundM, counts }) =>
+              counts.map(({ count, times }) => [question, `${from} to ${to}`, metres(groundM), count, times]),
+            ),
+          }}
+        >
+          <LegCounts
+            legs={legs.map((leg, index) => ({
+              ...{ ...leg, key: String(index) },
+              name: `${leg.question}, ${leg.from} to ${leg.to}, ${formatReading(leg.groundM, unit)}`,
+            }))}
+            label={`Strides of ${horse.name}, leg by leg`}
+          />
         </PictureCard>
       )}
     </>

@@ -64,7 +64,7 @@ test('the season, read for the review, is the same as read for a ride; what is m
     // What comes late stands where it was marked, not where it came.
     const early = { id: randomUUID(), kind: 'note' as const, words: 'marked first, sent last' };
     const late: RecordEvent = { ...event, id: randomUUID(), mark: early, atMs: plain[0]!.riddenAtMs };
-    await write(tx => recordBatch(tx, yardId, { events: [late], lessonId: null }, NOW_MS));
+    await write(tx => recordBatch(tx, yardId, { events: [late], lessonId: null }, plain[0]!.riddenAtMs + 1000));
     const [first] = await reviewPasses(db, yardId, { pairIds: [pair.id] }, CLOCK);
     const [asRidden] = await listPasses(db, yardId, pair.id);
     expect(first!.marks).toEqual(standingMarks(asRidden!.marks));

@@ -9,7 +9,7 @@ export type Half = { reading: StrideTestReading; quality: TestQuality };
 
 type BeforeAfterProps = { title: string; before: Half; after: Half };
 
-const SIZE = { width: 420, left: 62, right: 120, row: 40, bar: 13 };
+const SIZE = { width: 340, left: 50, right: 122, row: 40, bar: 13 };
 const COUNTS = 5;
 
 /** A day's two tests in one gait side by side: each pace as two bars as long as the strides, and how they went. */

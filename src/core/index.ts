@@ -551,9 +551,9 @@ export { comparedInWords } from './review/comparedInWords';
 export { riddenLegs, riddenShown, type RiddenLegCounts, type RiddenShown } from './review/riddenLegs';
 export { rideCells, togetherOn, type RideCell } from './review/rideTogether';
 export { dayNames, daysOf } from './review/byDay';
-export { sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
+export { isShownPlace, sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
-export { countsRidden, layoutReview } from './review/layoutReview';
+export { countsInOrder, countsRidden, layoutReview } from './review/layoutReview';
 export { turnClaim, turnReview, type TurnReview } from './review/turnReview';
 export { balanceWords, groupReview, type GroupReview } from './review/groupReview';
 export { nextSetting, type NextSetting } from './review/nextSetting';
@@ -612,7 +612,7 @@ export { composeSteps, type ComposeStep, type ComposeWish, type Proposal } from 
 export type { Stroke, StrokeKind } from './compose/courseDraft';
 export { composedPlan } from './plan/composedPlan';
 
-export { dayInWords, dayNumber, dayOfNumber, weekdayOf } from './words/calendarDay';
+export { dayInWords, dayNumber, dayOfNumber, mondayOf, weekdayOf } from './words/calendarDay';
 export { REIN_MEASURES, type Goal, type GoalMeasure } from './goals/goal';
 export { shelfFacts } from './goals/shelfFacts';
 export { goalProgress, type GoalProgress, type GoalRecord, type GoalState } from './goals/goalProgress';

@@ -19,7 +19,7 @@ import {
   type ToldPass,
   type ToldStage,
 } from '@/core';
-import { askedRide, placeName } from '@/app/ride/askedRide';
+import { askedRide, placeName, type AskedRide } from '@/app/ride/askedRide';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { findArena } from '@/data/queries/arenas';
@@ -83,7 +83,8 @@ export async function lessonSheet(
     pairs: riding.map(({ id, horseName, riderName, strides }) => {
       const passes = record.passes.filter(({ pairId }) => pairId === id);
       const counts = workCounts({ passes, workOf, breaksMs: [], startMs: lesson.startsAtMs, nowMs: lastMs });
-      const told = passes.map(pass => toldPass(pass, versions));
+      const rides = new Map(passes.map(pass => [pass.id, rideThen(pass, versions)]));
+      const told = passes.map(pass => toldPass(pass, rides.get(pass.id) ?? null));
       const { words: said, revision } = words.get(id) ?? nobody;
       return {
         ...{ id, horse: horseName, rider: riderName, words: said, wordsRevision: revision },
@@ -91,7 +92,7 @@ export async function lessonSheet(
           passes.length > 0
             ? askedThen(lesson, record, passes, versions, strides)
             : stages.flatMap(stage => askedOfPair(stage, id, strides)),
-        shown: riddenShown(passes, pass => legsRidden(pass, versions)),
+        shown: riddenShown(passes, pass => rides.get(pass.id)?.track?.legs ?? []),
         end: pairEnd(told, toldStages(lesson, record, passes, versions), gate),
         work: `${counts.lowEfforts + counts.highEfforts} efforts, ${counts.highEfforts} of them at 0.9 m and over; ${counts.raisedPasses} passes over raised poles.`,
       };
@@ -166,16 +167,14 @@ function putRightWords(log: RecordLog, timeZone: string): string | null {
   return `Put right afterwards ${times}, last on ${yardTime(lastMs, timeZone, 'D MMMM YYYY')}.`;
 }
 
-/** The legs of what a pass was ridden over then, as they were called. */
-function legsRidden(pass: PassRecord, versions: KeptVersions) {
+/** What a pass was ridden over then; null where it is not known any more. */
+function rideThen(pass: PassRecord, versions: KeptVersions): AskedRide | null {
   const layout = versions.get(pass.layoutVersionId)?.layout;
-  return (layout && askedRide(layout, pass.question, null)?.track?.legs) ?? [];
+  return layout ? askedRide(layout, pass.question, null) : null;
 }
 
 /** A pass in the names of what it was ridden over then. */
-function toldPass(pass: PassRecord, versions: KeptVersions): ToldPass {
-  const layout = versions.get(pass.layoutVersionId)?.layout;
-  const ride = layout ? askedRide(layout, pass.question, null) : null;
+function toldPass(pass: PassRecord, ride: AskedRide | null): ToldPass {
   return { ...pass, questionWords: ride?.words ?? 'something else', nameOf: place => placeName(ride, place) };
 }
 

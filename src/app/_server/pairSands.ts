@@ -1,5 +1,5 @@
 import 'server-only';
-import { placeClaims, sayLengths, type LengthUnit } from '@/core';
+import { isShownPlace, placeClaims, sayLengths, type LengthUnit } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listArenas } from '@/data/queries/arenas';
 import type { Pair } from '@/data/queries/pairs';
@@ -17,10 +17,10 @@ export async function pairSands(
   const sands: (PairSand & { passes: number })[] = [];
   for (const today of await listArenas(db, yard.id)) {
     const clock = yardClock(yard.timeZone);
-    const all = await sandRecord(db, yard.id, today, clock);
     const own = await sandRecord(db, yard.id, today, clock, undefined, pair.id);
-    const ridden = own.places.filter(({ visits, troubles, isWay }) => visits > 0 && (!isWay || troubles > 0));
+    const ridden = own.places.filter(isShownPlace);
     if (ridden.length === 0) continue;
+    const all = await sandRecord(db, yard.id, today, clock);
     const isOwn = all.places.filter(({ whose, pairId }) => whose === 'pair' && pairId === pair.id);
     const claims = placeClaims(isOwn, own.arena, () => pair.horseName);
     const standing = new Set(isOwn.map(({ at }) => `${at.xM} ${at.yM}`));

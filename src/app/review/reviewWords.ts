@@ -12,6 +12,5 @@ export function reviewWords(horse: string, unit: LengthUnit) {
     formatChange: (changeM: number) => `${changeM < 0 ? '−' : '+'}${formatReading(Math.abs(changeM), changeUnit)}`,
     entryName: (entry: StrideEntryKey) => ENTRY_WORDS[entry],
     dayName: (day: string) => dayjs(day).format('D MMMM'),
-    monthName: (month: string) => dayjs(`${month}-01`).format('MMM'),
-  } satisfies ClaimWords & { monthName: (month: string) => string };
+  } satisfies ClaimWords;
 }

@@ -52,7 +52,8 @@ export function CountDiscs({ ridden, meant, even, x, y, room }: CountDiscsProps)
   );
 }
 
-const mostRidden = (ridden: readonly Ridden[]) =>
+/** The count that was ridden most often, the lower of two alike; null where none was. */
+export const mostRidden = (ridden: readonly Ridden[]) =>
   [...ridden].sort((a, b) => b.times - a.times || a.count - b.count)[0]?.count ?? null;
 
 /** The counts side by side that have room, about the one that was ridden most often. */

@@ -1,5 +1,5 @@
 import type { StrideEntryKey } from '../horse/strideEntry';
-import { wilsonInterval, type Share } from '../statistics/proportions';
+import { wilsonInterval, Z95, type Share } from '../statistics/proportions';
 import type { Rein } from '../track/rein';
 import { byChance } from './byChance';
 import { dayNames, daysOf } from './byDay';
@@ -75,8 +75,6 @@ export function strideClaims(
     return [...claims, ...reinStrideClaim(review, words)];
   });
 }
-
-const Z95 = 1.959963984540054;
 
 function reinStrideClaim({ entry, byRein: { left, right } }: StrideReview, words: ClaimWords): Claim[] {
   if (!left || !right || left.days < LEAST_DAYS || right.days < LEAST_DAYS) return [];

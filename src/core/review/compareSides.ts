@@ -1,6 +1,6 @@
 import type { StrideEntryKey } from '../horse/strideEntry';
 import { holm } from '../statistics/holm';
-import { normalTwoSided, type Share } from '../statistics/proportions';
+import { normalTwoSided, Z95, type Share } from '../statistics/proportions';
 import { comparedByQuestion, differenceByQuestion } from './byQuestion';
 import type { LearnedStride } from './learnStride';
 import { MEASURES } from './measures';
@@ -99,5 +99,4 @@ function stridesApart(
   });
 }
 
-const Z95 = 1.959963984540054;
 const halfM = ({ lowM, highM }: LearnedStride) => (highM - lowM) / 2;

@@ -1,5 +1,6 @@
 import type { Share } from '../statistics/proportions';
 import { daysOf, readDays } from './byDay';
+import { countsInOrder } from './layoutReview';
 import type { ReviewPass } from './reviewPass';
 
 /** How a leg was ridden, count by count, beside what was reckoned for it. */
@@ -85,7 +86,7 @@ export function legReviews(passes: readonly ReviewPass[], thoughtM: ThoughtM): L
       return {
         ...{ layoutVersionId: pass.layoutVersionId, question: pass.questionWords, from, to, groundM, asked },
         predicted: strideM === null ? null : evenCount(leg, strideM),
-        counts: [...counts].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count),
+        counts: countsInOrder(counts),
       };
     });
 }

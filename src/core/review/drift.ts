@@ -1,4 +1,4 @@
-import { normalTwoSided } from '../statistics/proportions';
+import { normalTwoSided, Z95 } from '../statistics/proportions';
 
 /** A value at a time, with where the true one lies 95 times in 100. */
 export type Measured = { atMs: number; value: number; low: number; high: number };
@@ -6,7 +6,6 @@ export type Measured = { atMs: number; value: number; low: number; high: number 
 /** How a value went over time: its change from the first to the last, and how likely as much is by chance alone. */
 export type Drift = { change: number; low: number; high: number; p: number; points: number };
 
-const Z = 1.959963984540054;
 /** Two values are a line whatever they are. */
 const LEAST_POINTS = 3;
 
@@ -18,7 +17,7 @@ const LEAST_POINTS = 3;
 export function driftOf(measured: readonly Measured[]): Drift | null {
   if (measured.length < LEAST_POINTS) return null;
   const points = measured.map(({ atMs, value, low, high }) => {
-    const sd = (high - low) / (2 * Z);
+    const sd = (high - low) / (2 * Z95);
     if (!(sd > 0)) throw new RangeError(`driftOf: an interval from ${low} to ${high}`);
     return { atMs, value, weight: 1 / sd ** 2 };
   });
@@ -35,5 +34,11 @@ export function driftOf(measured: readonly Measured[]): Drift | null {
   if (along === 0) return null;
   const change = sum(one => one.weight * (at(one.atMs) - meanAt) * (one.value - meanValue)) / along;
   const sd = 1 / Math.sqrt(along);
-  return { change, low: change - Z * sd, high: change + Z * sd, p: normalTwoSided(change / sd), points: points.length };
+  return {
+    change,
+    low: change - Z95 * sd,
+    high: change + Z95 * sd,
+    p: normalTwoSided(change / sd),
+    points: points.length,
+  };
 }

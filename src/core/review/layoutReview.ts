@@ -77,6 +77,14 @@ function mostOften(passes: readonly ReviewPass[], place: number): number | null 
   return [...countsRidden(passes, place)].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
 }
 
+/** How often a count of strides was ridden. */
+export type RiddenCounts = { count: number; times: number }[];
+
+/** Counts with how often each was ridden, from the fewest strides up. */
+export function countsInOrder(counts: ReadonlyMap<number, number>): RiddenCounts {
+  return [...counts].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count);
+}
+
 /** How often each count was ridden in a leg, `place` from 1, in the order in which they first came. */
 export function countsRidden(passes: readonly Pick<ReviewPass, 'marks'>[], place: number): Map<number, number> {
   const times = new Map<number, number>();

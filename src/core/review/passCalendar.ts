@@ -1,4 +1,4 @@
-import { dayNumber, dayOfNumber, weekdayOf } from '../words/calendarDay';
+import { dayNumber, dayOfNumber, mondayOf } from '../words/calendarDay';
 import type { RiddenDay } from './faultReview';
 
 type CalendarDay = Pick<RiddenDay, 'day' | 'passes' | 'clean'>;
@@ -17,7 +17,7 @@ export function passCalendar(days: readonly CalendarDay[]): CalendarWeek[][] {
   const byWeek = new Map<number, CalendarWeek>();
   for (const one of days.filter(({ passes }) => passes > 0)) {
     const number = dayNumber(one.day);
-    const monday = number - weekdayOf(number);
+    const monday = dayNumber(mondayOf(one.day));
     const week = byWeek.get(monday) ?? { monday: dayOfNumber(monday), days: Array<null>(7).fill(null) };
     week.days[number - monday] = one;
     byWeek.set(monday, week);

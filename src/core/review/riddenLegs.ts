@@ -3,17 +3,11 @@ import { isVoid, lineRidden, passFaults } from '../record/passJudged';
 import { standingMarks } from '../record/passMark';
 import type { PassRecord } from '../record/passRecord';
 import type { Share } from '../statistics/proportions';
-import { countsRidden } from './layoutReview';
+import { countsInOrder, countsRidden, type RiddenCounts } from './layoutReview';
 import { grouped, type ReviewPass } from './reviewPass';
-
-/** How often a count of strides was ridden. */
-export type RiddenCounts = { count: number; times: number }[];
 
 /** A leg between two things, how far it lay, and the counts that a pair rode in it. */
 export type RiddenLegCounts = { fromId: string; toId: string; groundM: number; pairId: string; counts: RiddenCounts };
-
-const inOrder = (counts: Map<number, number>): RiddenCounts =>
-  [...counts].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count);
 
 /** What was counted in the legs of a layout, by what they go from and to, however it was set, pair by pair. */
 export function riddenLegs(passes: readonly ReviewPass[]): RiddenLegCounts[] {
@@ -22,7 +16,7 @@ export function riddenLegs(passes: readonly ReviewPass[]): RiddenLegCounts[] {
   return [...grouped(counted, keyOf).values()].flatMap(own => {
     const { ground, pairId } = own[0]!;
     return ground.legs.flatMap(({ groundM }, leg) => {
-      const counts = inOrder(countsRidden(own, leg + 1));
+      const counts = countsInOrder(countsRidden(own, leg + 1));
       const [from, to] = [ground.stops[leg], ground.stops[leg + 1]];
       return counts.length === 0 || !from || !to ? [] : [{ fromId: from.id, toId: to.id, groundM, pairId, counts }];
     });
@@ -62,7 +56,7 @@ export function riddenShown(passes: readonly PassRecord[], legsOf: (pass: PassRe
   return {
     legs: [...legs].map(([key, { leg, counts }]) => ({
       ...{ key, name: `${leg.from} to ${leg.to}${leg.asked === null ? '' : `, ${leg.asked} asked`}`, asked: leg.asked },
-      counts: inOrder(counts),
+      counts: countsInOrder(counts),
     })),
     clean: { left: cleanOn('left'), right: cleanOn('right') },
   };

@@ -37,6 +37,9 @@ export type SandPlace = {
   isWay: boolean;
 };
 
+/** Whether a place is shown at all: sand that was only ridden through is told where something went wrong on it. */
+export const isShownPlace = ({ visits, troubles, isWay }: SandPlace): boolean => visits > 0 && (!isWay || troubles > 0);
+
 /** What lies so near is one place, metres. */
 const PLACE_M = 3;
 /** Fewer visits or troubles than this say nothing of a place. */

@@ -11,7 +11,7 @@ export function checkShare({ of, hits }: Share): void {
 }
 
 /** The two-sided 97.5 % point of the normal distribution. */
-const Z = 1.959963984540054;
+export const Z95 = 1.959963984540054;
 
 /**
  * Where the true share lies, 95 times in 100 (Wilson 1927, J. Am. Stat. Assoc. 22:209-212; from memory).
@@ -22,8 +22,8 @@ export function wilsonInterval(share: Share): { low: number; high: number } {
   const { of, hits } = share;
   if (of === 0) return { low: 0, high: 1 };
   const p = hits / of;
-  const middle = (p + Z ** 2 / (2 * of)) / (1 + Z ** 2 / of);
-  const half = (Z / (1 + Z ** 2 / of)) * Math.sqrt((p * (1 - p)) / of + Z ** 2 / (4 * of ** 2));
+  const middle = (p + Z95 ** 2 / (2 * of)) / (1 + Z95 ** 2 / of);
+  const half = (Z95 / (1 + Z95 ** 2 / of)) * Math.sqrt((p * (1 - p)) / of + Z95 ** 2 / (4 * of ** 2));
   return { low: Math.max(0, middle - half), high: Math.min(1, middle + half) };
 }
 

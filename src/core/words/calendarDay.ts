@@ -48,3 +48,9 @@ export function dayInWords(number: number): string {
 
 /** The day of the week, Monday 0. */
 export const weekdayOf = (number: number): number => (((number + 3) % 7) + 7) % 7;
+
+/** The Monday of a day's week, both as "2026-05-04". */
+export function mondayOf(day: string): string {
+  const number = dayNumber(day);
+  return dayOfNumber(number - weekdayOf(number));
+}

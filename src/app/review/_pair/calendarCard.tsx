@@ -19,7 +19,6 @@ export function calendarCard({ days, horse }: PairReview): PairCard[] {
   );
   return [
     {
-      key: 'calendar',
       about: null,
       card: () => (
         <PictureCard

@@ -11,7 +11,6 @@ export function faultCard({ faults, horse }: PairReview, pairId: string | null):
   if (faults.length === 0) return [];
   return [
     {
-      key: 'faults',
       about: 'faults',
       card: says => (
         <PictureCard

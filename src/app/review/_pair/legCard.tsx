@@ -9,7 +9,6 @@ export function legCard({ legs, horse }: PairReview): PairCard[] {
   if (legs.length === 0) return [];
   return [
     {
-      key: 'legs',
       about: 'asked',
       card: says => (
         <PictureCard

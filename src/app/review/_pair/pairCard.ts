@@ -3,7 +3,6 @@ import type { ReactNode } from 'react';
 
 /** A picture of a pair, and what it is of: what the record says of that stands with it. */
 export type PairCard = {
-  key: string;
   about: ClaimAbout | null;
   /** Its own sentences, where what it is of does not tell which they are. */
   claims?: readonly Claim[];

@@ -15,7 +15,6 @@ export function qualityCard({ days, horse }: PairReview, pairId: string | null):
   const half = marked[Math.floor(marked.length / 2)]!.day;
   return [
     {
-      key: 'quality',
       about: 'quality',
       card: says => (
         <PictureCard

@@ -10,7 +10,6 @@ export function reinCard(pairId: string, { reins: { measures }, horse }: PairRev
   if (measures.length === 0) return [];
   return [
     {
-      key: 'reins',
       about: 'reins',
       card: says => (
         <PictureCard

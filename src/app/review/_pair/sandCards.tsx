@@ -17,7 +17,6 @@ export type PairSand = {
 /** Where on each sand something went wrong for this pair. */
 export function sandCards(sands: readonly PairSand[], maySet: boolean): PairCard[] {
   return sands.map(({ arenaId, arena, places, spots, claims, unit }, index) => ({
-    key: arenaId,
     about: null,
     claims,
     card: says => (

@@ -19,7 +19,6 @@ export function strideCards(pairId: string, { strides, horse, words }: PairRevie
     const thoughtM = profile?.normalM ?? null;
     const from = one.from === 'counts' ? 'legs where no count was asked' : 'passes noted gap by gap';
     return {
-      key: entry,
       about: entry,
       card: says => (
         <PictureCard

@@ -11,7 +11,6 @@ export function tempoCard({ tempos, horse }: PairReview): PairCard[] {
   const shown = tempos.slice(0, SHOWN_LEGS);
   return [
     {
-      key: 'tempo',
       about: null,
       card: () => (
         <PictureCard

@@ -1,8 +1,7 @@
 import { PictureCard } from '@/components/pictures/PictureCard';
 import { WorkBars } from '@/components/pictures/WorkBars';
-import { riddenWeeks } from '@/core';
+import { mondayOf, riddenWeeks } from '@/core';
 import { latest } from '../latestDays';
-import { mondayOf } from '../mondayOf';
 import type { PairReview } from '../pairReview';
 import type { PairCard } from './pairCard';
 
@@ -11,8 +10,8 @@ export function workCards(review: PairReview): PairCard[] {
   const { days } = review;
   if (!days.some(({ lowEfforts, highEfforts }) => lowEfforts + highEfforts > 0)) return [];
   return [
-    { key: 'by day', about: null, card: () => <WorkByDay key="by day" review={review} /> },
-    { key: 'by week', about: null, card: () => <WorkByWeek key="by week" review={review} /> },
+    { about: null, card: () => <WorkByDay key="by day" review={review} /> },
+    { about: null, card: () => <WorkByWeek key="by week" review={review} /> },
   ];
 }
 

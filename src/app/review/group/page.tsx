@@ -24,6 +24,7 @@ import { yardContext } from '../../_server/yardContext';
 import { lastDays, yardClock } from '../../_server/yardTime';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { RideBalance } from '@/components/pictures/RideBalance';
+import { metres } from '@/components/pictures/metres';
 import { ReadyRows } from '@/components/pictures/ReadyRows';
 import { RideBoard } from '@/components/pictures/RideBoard';
 import { ShareStrips, type ShareStrip } from '@/components/pictures/ShareStrips';
@@ -147,12 +148,7 @@ export default async function GroupPage() {
             table={{
               columns: ['for', 'pairs', 'shortest m', 'longest m'],
               rows: sharing.map(({ entry, pairIds, leastM, mostM }) => [
-                ...[
-                  ENTRY_LABELS[entry],
-                  pairIds.map(nameOf).join(', '),
-                  Number(leastM.toFixed(3)),
-                  Number(mostM.toFixed(3)),
-                ],
+                ...[ENTRY_LABELS[entry], pairIds.map(nameOf).join(', '), metres(leastM), metres(mostM)],
               ]),
             }}
           >

@@ -1,5 +1,5 @@
 import type { LegBoardShown } from '@/components/pictures/LegBoardPicture';
-import type { Ridden } from '@/components/pictures/CountDiscs';
+import { mostRidden } from '@/components/pictures/CountDiscs';
 
 /** So many names are written at a leg; the board under it has all. */
 const MOST_NAMES = 3;
@@ -12,7 +12,7 @@ export function countsByPair(
   return legs.map((_, leg) => {
     const byCount = new Map<number, string[]>();
     for (const { pairId, cells } of rows) {
-      const count = mostOften(cells[leg]?.ridden ?? []);
+      const count = mostRidden(cells[leg]?.ridden ?? []);
       if (count !== null) byCount.set(count, [...(byCount.get(count) ?? []), nameOf(pairId)]);
     }
     const counted = [...byCount.values()].reduce((sum, names) => sum + names.length, 0);
@@ -21,9 +21,6 @@ export function countsByPair(
       .map(([count, names]) => `${count}: ${names.length === counted && counted > 1 ? 'all' : namesIn(names)}`);
   });
 }
-
-const mostOften = (ridden: readonly Ridden[]) =>
-  [...ridden].sort((a, b) => b.times - a.times || a.count - b.count)[0]?.count ?? null;
 
 function namesIn(names: readonly string[]): string {
   const more = names.length - MOST_NAMES;

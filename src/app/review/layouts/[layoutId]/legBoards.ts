@@ -1,5 +1,5 @@
 import type { LegCell } from '@/components/pictures/LegBoardPicture';
-import { countsRidden, nextSetting, type ReviewPass, type StrideEntryKey } from '@/core';
+import { countsInOrder, countsRidden, nextSetting, type ReviewPass, type StrideEntryKey } from '@/core';
 
 /** A question that pairs rode last over a layout: its legs, and how each pair went in each. */
 export type LegBoard = {
@@ -57,5 +57,5 @@ function cellsOf(
 }
 
 function riddenIn(passes: readonly ReviewPass[], place: number): LegCell['ridden'] {
-  return [...countsRidden(passes, place)].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count);
+  return countsInOrder(countsRidden(passes, place));
 }

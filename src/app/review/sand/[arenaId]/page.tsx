@@ -2,7 +2,7 @@ import { PictureCard } from '@/components/pictures/PictureCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { formatLength, placeClaims, placeWords, sayLengths, type Arena } from '@/core';
+import { formatLength, isShownPlace, placeClaims, placeWords, sayLengths, type Arena } from '@/core';
 import { findArena, listArenas } from '@/data/queries/arenas';
 import { formerStatesOf } from '@/data/queries/formerStates';
 import { listPairs } from '@/data/queries/pairs';
@@ -49,10 +49,7 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
   );
   const untilWords = until ? `, until ${yardTime(until.untilMs, yard.timeZone, 'D MMMM YYYY')}` : '';
   const isAsToday = sizeKey(record.arena) === sizeKey(today);
-  // Sand that was only ridden through is told where something went wrong on it.
-  const places = record.places
-    .filter(({ visits, troubles, isWay }) => visits > 0 && (!isWay || troubles > 0))
-    .sort((a, b) => a.p - b.p);
+  const places = record.places.filter(isShownPlace).sort((a, b) => a.p - b.p);
   return (
     <>
       <PageHead

@@ -1,7 +1,7 @@
 'use client';
 
 import { LegCounts } from '@/components/pictures/LegCounts';
-import type { ItemTrack, RiddenLegCounts } from '@/core';
+import { countsInOrder, type ItemTrack, type RiddenLegCounts } from '@/core';
 import { Text } from '@mantine/core';
 import classes from './Reading.module.css';
 
@@ -35,7 +35,7 @@ export function LegCountsHere({ track, leg, groundM, riddenLegs }: LegCountsHere
       <LegCounts
         legs={[...byHorse(same)].map(([horse, counts]) => ({
           ...{ key: horse, name: horse, asked: null, predicted: null },
-          counts: [...counts].map(([count, times]) => ({ count, times })).sort((a, b) => a.count - b.count),
+          counts: countsInOrder(counts),
         }))}
         label="Strides counted in this leg"
       />

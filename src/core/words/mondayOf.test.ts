@@ -1,4 +1,4 @@
-import { mondayOf } from './mondayOf';
+import { mondayOf } from './calendarDay';
 
 // From any calendar: the first of May 2026 is a Friday; weeks go over the ends of months and years.
 test.each([

@@ -1,3 +1,5 @@
+import { withSerwist } from '@serwist/turbopack';
+
 /** @type {import('next').NextConfig} */
 const config = {
   poweredByHeader: false,
@@ -26,4 +28,4 @@ const config = {
   experimental: { optimizePackageImports: ['@mantine/core', '@mantine/hooks', '@tabler/icons-react'] },
 };
 
-export default config;
+export default withSerwist(config);

@@ -4,6 +4,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import './globals.css';
 import { LengthsProvider } from '@/components/Lengths/LengthsProvider';
 import { nowMs } from '@/components/nowMs';
+import { KeepsPages } from '@/components/offline/KeepsPages';
 import { ClockNotice } from '@/components/Shell/ClockNotice';
 import { Rail } from '@/components/Shell/Rail';
 import { ThreadProvider } from '@/components/Shell/thread';
@@ -54,6 +55,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
                 <main className={classes.main}>{children}</main>
               ) : (
                 <div className={classes.shell}>
+                  <KeepsPages madeAtMs={nowAtMs} />
                   <Rail role={who.open ? 'instructor' : who.role} />
                   <div className={classes.place}>
                     <TopBar

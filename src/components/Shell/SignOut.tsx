@@ -4,14 +4,21 @@ import type { FormOutcome } from '@/files/formOutcome';
 import { Button } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { anew } from '../anew';
+import { forgetKept } from '../offline/forgetKept';
 
 export type SignOutProps = { name: string; onLeave: () => Promise<FormOutcome> };
 
-/** Who is signed in on this device, and out again. What was tapped and not sent stays on the device. */
+/**
+ * Who is signed in on this device, and out again. What was tapped and not sent stays on the device; the pages that it keeps for
+ * when there is no connection go.
+ */
 export function SignOut({ name, onLeave }: SignOutProps) {
   const leave = async () => {
     const outcome = await onLeave().catch(() => null);
-    if (outcome?.ok) return anew('/sign-in');
+    if (outcome?.ok) {
+      await forgetKept().catch(() => undefined);
+      return anew('/sign-in');
+    }
     notifications.show({ message: outcome?.problem ?? 'The server did not answer: you are still signed in.' });
   };
   return (

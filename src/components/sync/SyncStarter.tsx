@@ -1,19 +1,35 @@
 'use client';
 
 import Link from 'next/link';
+import { asOfWords } from '@/components/offline/asOfWords';
+import { useKeptAt } from '@/components/offline/useKeptAt';
+import { nowMs } from '@/components/nowMs';
+import { useState } from 'react';
 import { useSyncState } from './useBox';
 import classes from './SyncStarter.module.css';
 
-/** On every page: sends what this device keeps, and says so where something waits or was refused. */
+/**
+ * On every page: sends what this device keeps, and says so where something waits or was refused, and where the page itself is one
+ * that the device kept.
+ */
 export function SyncStarter() {
   const { rows, problem } = useSyncState();
+  const keptAtMs = useKeptAt();
+  const [openedAtMs] = useState(nowMs);
   const refused = rows?.filter(row => row.refused !== null).length ?? 0;
   const waiting = (rows?.length ?? 0) - refused;
   // What is on its way for a moment is told by the page that it was tapped on.
-  if (refused === 0 && (waiting === 0 || problem === null)) return null;
+  const saysWaiting = waiting > 0 && (problem !== null || keptAtMs !== null || refused > 0);
+  if (refused === 0 && !saysWaiting && keptAtMs === null) return null;
   return (
     <Link href="/waiting" className={classes.waits} data-refused={refused > 0 || undefined}>
-      {[waiting > 0 && `${waiting} not sent`, refused > 0 && `${refused} refused`].filter(Boolean).join(', ')}
+      {[
+        keptAtMs !== null && `No connection: ${asOfWords(keptAtMs, openedAtMs)}`,
+        saysWaiting && `${waiting} not sent`,
+        refused > 0 && `${refused} refused`,
+      ]
+        .filter(Boolean)
+        .join(', ')}
     </Link>
   );
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { lessonMinutes, type LessonPlan, type LessonRecord, type LessonTimes } from '@/core';
 import { lessonFromPaper, LessonOnPaper, writeLesson } from '@/files/lessonPaper';
-import { and, asc, desc, eq, isNull, max, sql } from 'drizzle-orm';
+import { and, asc, between, desc, eq, isNull, max, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../openDatabase';
 import { lessonAsks, lessons, passes, walkBreaks } from '../schema';
@@ -34,6 +34,21 @@ export async function listLessons(db: Reader, yardId: string): Promise<Lesson[]>
     .from(lessons)
     .where(eq(lessons.yardId, yardId))
     .orderBy(desc(lessons.startsAt), lessons.id);
+  return rows.map(lessonOf);
+}
+
+/** The lessons that begin between two instants, the earliest first; without those that were put away. */
+export async function lessonsBetween(db: Reader, yardId: string, fromMs: number, untilMs: number): Promise<Lesson[]> {
+  const rows = await db
+    .select()
+    .from(lessons)
+    .where(
+      and(
+        ...[eq(lessons.yardId, yardId), isNull(lessons.archivedAt)],
+        between(lessons.startsAt, new Date(fromMs), new Date(untilMs)),
+      ),
+    )
+    .orderBy(asc(lessons.startsAt), lessons.id);
   return rows.map(lessonOf);
 }
 

@@ -49,7 +49,7 @@ export const HELP = [
 ];
 export const READ = [
   ...['page', 'mine/page', 'waiting/page', 'review/[pairId]/page', 'ride/lessons/[lessonId]/for/[pairId]/page'],
-  ...['GET api/lessons/[lessonId]/sheet', 'GET api/videos/[videoId]', 'GET api/horses/[horseId]/picture'],
+  ...['GET api/keep', 'GET api/lessons/[lessonId]/sheet', 'GET api/videos/[videoId]', 'GET api/horses/[horseId]/picture'],
 ];
 /** What nobody has to be signed in for: the door itself, and what looks at a link. */
 export const OPEN = [
@@ -61,6 +61,7 @@ export const OPEN = [
     'GET api/feed/[token]',
     'GET api/feed/[token]/films/[videoId]',
     'GET api/root',
+    'GET healthz',
   ],
   ...['signInAction', 'beginYardAction', 'joinAction', 'signOutAction'],
 ];

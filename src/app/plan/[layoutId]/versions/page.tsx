@@ -14,7 +14,7 @@ import { VersionList, type VersionRow } from './_components/VersionList';
 export const metadata: Metadata = { title: 'Versions' };
 
 const REASONS: Record<LayoutVersion['reason'], string> = {
-  ridden: 'as it was ridden',
+  ridden: 'as a lesson was opened over it',
   kept: 'kept by hand',
   'before-change': 'before it was changed',
 };

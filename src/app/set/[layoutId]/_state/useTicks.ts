@@ -1,5 +1,6 @@
 import { ticksBox } from '@/components/sync/boxes';
 import { useBox } from '@/components/sync/useBox';
+import { useKnown } from '@/components/sync/useKnown';
 import { useLatest } from '@/components/useLatest';
 import { keptTicks, type SettingTick, type TicksAnswer } from '@/files/settingTick';
 import { useCallback, useMemo, useState } from 'react';
@@ -15,6 +16,10 @@ export function useTicks(layoutId: string, first: TicksAnswer) {
     after: () => number.current,
     answered: body => know(body as TicksAnswer),
     look: () => void ask(layoutId, number.current, know),
+  });
+  useKnown<TicksAnswer>({
+    ...{ box: ticksBox(layoutId), number: known.number, onKnown: know },
+    body: () => ({ ...known, afresh: true }),
   });
   const standing = useMemo(() => latest([...known.ticks, ...unsent]), [known, unsent]);
   const tap = useCallback(

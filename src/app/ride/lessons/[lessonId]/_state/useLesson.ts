@@ -1,8 +1,9 @@
 import { lessonBox } from '@/components/sync/boxes';
 import { useBox } from '@/components/sync/useBox';
+import { useKnown } from '@/components/sync/useKnown';
 import { saying } from '@/app/ride/saying';
 import { applyEvent, reverseTap, standingRecord, withNews, type RecordEvent, type RecordLog, type Tap } from '@/core';
-import { unpackLog, type PackedLog, type RecordAnswer } from '@/files/packedRecord';
+import { packLog, unpackLog, type PackedLog, type RecordAnswer } from '@/files/packedRecord';
 import { readKeptEvents } from '@/files/recordEvent';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 
@@ -42,6 +43,10 @@ export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup
         if (answer.setup !== undefined) onSetup?.(answer.setup);
       }),
     lookAgainMs: LOOK_AGAIN_MS,
+  });
+  useKnown<RecordAnswer>({
+    ...{ box: lessonBox(lessonId), number: known.number, onKnown: know },
+    body: () => ({ number: known.number, log: packLog(known.log), afresh: true }),
   });
   const log = useMemo(() => unsent.reduce(applyEvent, known.log), [unsent, known]);
   const record = useMemo(() => standingRecord(log), [log]);

@@ -20,7 +20,6 @@ import { lessonLog } from '@/data/queries/recordLog';
 import { packLog } from '@/files/packedRecord';
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
-import { OtherDay } from './_components/OtherDay';
 import { RunLesson } from './_components/RunLesson';
 import type { RunPair } from './runStage';
 import { lessonCautions, stagesToRide } from './stagesToRide';
@@ -63,13 +62,6 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
         A lesson needs a stage before it can be ridden.
       </EmptyState>
     );
-  if (state === 'planned' && !writes && !isItsDay(startsAtMs, atMs, yard.timeZone))
-    return (
-      <OtherDay
-        {...{ lessonId, name, isPast: startsAtMs < atMs }}
-        day={yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY')}
-      />
-    );
   const riddenIds = writes ? record.passes.map(({ layoutVersionId }) => layoutVersionId) : [];
   const stages = await stagesToRide(lesson, riddenIds);
   const [rules, earlier, horses, arena] = await Promise.all([
@@ -110,6 +102,7 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
         })}
       first={{ number, log: packLog(log) }}
       timeZone={yard.timeZone}
+      isItsDay={isItsDay(startsAtMs, atMs, yard.timeZone)}
       setup={await lessonSetup(db, yard.id, lesson)}
       writtenDownFor={writes ? yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY') : null}
     />

@@ -21,6 +21,7 @@ import { useEffect, useState } from 'react';
 import { isItsDay } from '@/app/_server/itsDay';
 import { yardTime } from '@/app/_server/yardTime';
 import { newId } from '@/components/newId';
+import { useKeptAt } from '@/components/offline/useKeptAt';
 import type { FirstRecord } from '../../_state/useLesson';
 import type { RecordNames } from '@/app/ride/recordWords';
 import { useRun } from '../_state/useRun';
@@ -31,6 +32,7 @@ import type { RunPair, RunStage } from '../runStage';
 import { CautionGate } from './CautionGate';
 import { Ended } from './Ended';
 import { LessonPad } from './LessonPad';
+import { OtherDay } from './OtherDay';
 import type { YardPair } from './PairsToday';
 
 export type RunLessonProps = {
@@ -51,6 +53,8 @@ export type RunLessonProps = {
   /** What the lesson is ridden over and by whom, as the page has it. */
   setup: string;
   timeZone: string;
+  /** Whether it was its day when the page was made. */
+  isItsDay: boolean;
   /** The day, where the lesson is written down afterwards; null while it is ridden. */
   writtenDownFor: string | null;
 };
@@ -71,6 +75,9 @@ export function RunLesson(props: RunLessonProps) {
   const pairId = pair?.id ?? '';
   const layouts = useVersions(props.layouts, lesson.record.passes);
   const clockMs = useNow(lesson.record);
+  // A page that the device kept was made on another day, perhaps: then its own clock tells.
+  const isOnItsDay =
+    useKeptAt() === null ? props.isItsDay : isItsDay(props.startsAtMs, clockMs, props.timeZone);
   // What is written down afterwards is looked at as it was then: no minutes run.
   const nowMs = writtenDownFor === null ? clockMs : lastMs(lesson.record, props.startsAtMs);
   const { record } = lesson;
@@ -103,6 +110,14 @@ export function RunLesson(props: RunLessonProps) {
         {...{ lessonId, name, lesson }}
         canOpen={isItsDay(props.startsAtMs, clockMs, props.timeZone)}
         overAtMs={lessonOverAtMs(timesNow(props, lesson.log, record), nowMs)}
+      />
+    );
+  // What was tapped here and waits is of its record too: a lesson that was begun is ridden, whatever the day.
+  if (writtenDownFor === null && state === 'planned' && !isOnItsDay)
+    return (
+      <OtherDay
+        {...{ lessonId, name, isPast: props.startsAtMs < clockMs }}
+        day={yardTime(props.startsAtMs, props.timeZone, 'dddd D MMMM YYYY')}
       />
     );
   if (writtenDownFor === null && record.acknowledgedAtMs === null)

@@ -1,0 +1,68 @@
+import { createHash, X509Certificate } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { rootOf } from './network';
+import type { RoanServer } from './roanServer';
+
+/** A phone of its own, which keeps what a phone keeps while its browser is closed. */
+export class Device {
+  private context: BrowserContext | null = null;
+  private readonly profile = mkdtempSync(path.join(tmpdir(), 'roan-device-'));
+  /** What its pages complained of, beside a server that is not there. */
+  faults: string[] = [];
+
+  constructor(private readonly roan: RoanServer) {}
+
+  /** Opens its browser, cold, and a page in it. */
+  async open(): Promise<Page> {
+    await this.close();
+    const key = new X509Certificate(rootOf(this.roan)).publicKey.export({ type: 'spki', format: 'der' });
+    const pin = createHash('sha256').update(key).digest('base64');
+    this.context = await chromium.launchPersistentContext(this.profile, {
+      executablePath: process.env.ROAN_CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', `--ignore-certificate-errors-spki-list=${pin}`],
+      viewport: { width: 390, height: 844 },
+      hasTouch: true,
+      locale: 'en-GB',
+    });
+    return this.page();
+  }
+
+  /** Another page of the same browser. */
+  async page(): Promise<Page> {
+    const page = await this.context!.newPage();
+    page.on('pageerror', error => this.faults.push(error.message));
+    return page;
+  }
+
+  /** Its browser is closed, as when a phone is put away. */
+  async close(): Promise<void> {
+    await this.context?.close();
+    this.context = null;
+  }
+
+  async gone(): Promise<void> {
+    await this.close();
+    rmSync(this.profile, { recursive: true, force: true });
+  }
+}
+
+/** Waits until a device keeps a page. */
+export async function keeps(page: Page, href: string | RegExp): Promise<void> {
+  await page.waitForFunction(
+    async ([text, isPattern]) => {
+      for (const name of await caches.keys()) {
+        if (!name.startsWith('roan-pages-')) continue;
+        for (const { url } of await (await caches.open(name)).keys()) {
+          const { pathname } = new URL(url);
+          if (isPattern ? new RegExp(text).test(pathname) : pathname === text) return true;
+        }
+      }
+      return false;
+    },
+    [typeof href === 'string' ? href : href.source, typeof href !== 'string'] as const,
+    { timeout: 60_000, polling: 500 },
+  );
+}

@@ -1,11 +1,14 @@
-import { expect, test as base } from './support/fixtures';
-import { Device, keeps } from './support/device';
-import { RoanServer } from './support/roanServer';
+import { createClient } from '@libsql/client';
+import path from 'node:path';
 import type { Page } from '@playwright/test';
+import { Device, keeps, keptPages } from './support/device';
+import { expect, test as base } from './support/fixtures';
+import { cleanPass, closeSheet, key, openDay, openMore, riddenHere } from './support/pad';
+import { RoanServer } from './support/roanServer';
 
 const PASSPHRASE = 'seven teasels by the gate';
 
-/** A Roan of the demo yard on the network, and a phone that trusts it. */
+/** A Roan of the demo yard on the network, over HTTPS, and a phone that trusts it. */
 const test = base.extend<{ roan: RoanServer; device: Device }>({
   roan: async ({}, provide) => {
     const server = await RoanServer.start('demo', undefined, {
@@ -17,6 +20,7 @@ const test = base.extend<{ roan: RoanServer; device: Device }>({
   device: async ({ roan }, provide) => {
     const device = new Device(roan);
     await provide(device);
+    expect(device.faults).toEqual([]);
     await device.gone();
   },
 });
@@ -29,34 +33,165 @@ async function signIn(page: Page, roan: RoanServer): Promise<void> {
   await page.waitForURL(`${roan.url}/today`);
 }
 
-test('try', async ({ roan, device }) => {
-  const page = await device.open();
-  page.on('console', m => console.log(m.type(), m.text()));
-  await signIn(page, roan);
-  const t = Date.now();
-  await keeps(page, '/waiting');
-  console.log('kept in', Date.now() - t);
-  console.log(await page.evaluate(async () => {
-    const out: string[] = [];
-    for (const name of await caches.keys()) {
-      const c = await caches.open(name);
-      for (const r of await c.keys()) if (!/_next/.test(r.url)) out.push(name + ' ' + r.url);
-    }
-    return out.join('\n');
-  }));
+/** The lesson of the demo yard, ridden today, and kept on the device. */
+async function lessonKept(page: Page, roan: RoanServer): Promise<string> {
+  await page.getByRole('link', { name: 'Ride it' }).first().click();
+  await page.getByRole('button', { name: 'Ride it today instead' }).click();
+  await expect(key(page, 'Begin the lesson')).toBeVisible();
+  const { pathname } = new URL(page.url());
+  await keeps(page, /^\/waiting$/m);
+  // It is of today now, and is kept so.
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async run => {
+          const names = (await caches.keys()).filter(name => name.startsWith('roan-pages-'));
+          const kept = await (await caches.open(names[0]!)).match(run);
+          return (await kept?.text())?.includes('"isItsDay":true') ?? false;
+        }, `${roan.url}${pathname}`),
+      { timeout: 40_000 },
+    )
+    .toBe(true);
+  return pathname;
+}
+
+const waits = (page: Page) => page.getByRole('link', { name: /No connection: as of/ });
+
+/** What the database holds of a lesson, in the order in which it came. */
+async function rowsOf(roan: RoanServer, sql: string): Promise<unknown[][]> {
+  const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+  const { rows } = await client.execute(sql);
+  client.close();
+  return rows.map(row => Array.from(row as unknown as ArrayLike<unknown>));
+}
+
+test('a whole lesson with the server gone before its page is opened: kept through a cold start, sent once and in order by another page', async ({
+  roan,
+  device,
+}) => {
+  const before = await device.open();
+  await signIn(before, roan);
+  const run = await lessonKept(before, roan);
   await roan.kill();
+
+  // A cold start, from the icon on the home screen.
+  const page = await device.open();
+  await page.goto(`${roan.url}/`);
+  await page.waitForURL(`${roan.url}/today`);
+  await expect(waits(page)).toBeVisible();
+  await page.getByRole('link', { name: 'Ride it' }).first().tap();
+  await expect(waits(page)).toBeVisible();
+  await expect(page.getByText('Somebody is on the ground whenever fences are jumped.')).toBeVisible();
+  await key(page, 'Begin the lesson').tap();
+  const pair = (horse: string) =>
+    page.getByRole('region', { name: 'Pairs' }).getByRole('button', { name: new RegExp(`^${horse}`) });
+  for (const horse of ['Barley', 'Larkspur']) {
+    await pair(horse).tap();
+    for (const rein of ['left rein', 'right rein'] as const) await cleanPass(page, rein);
+  }
+  await key(page, /^rub/).tap();
+  await openMore(page);
+  await key(page, 'deep take-off').tap();
+  await closeSheet(page);
+  await key(page, /^Undo/).tap();
+  await key(page, /^Pass done/).tap();
+  await key(page, /^Walk break/).tap();
+  const ridden = await riddenHere(page);
+  expect(ridden).toHaveLength(3);
+
+  // The phone is put away and taken out again: all of it is there, over a page that knows none of it.
   const again = await device.open();
-  again.on('console', m => console.log(m.type(), m.text()));
-  await again.goto(`${roan.url}/`);
-  console.log(again.url(), await again.title());
-  await again.goto(`${roan.url}/today`);
-  await again.waitForTimeout(3000);
-  await again.screenshot({ path: '/tmp/off1.png' });
-  await again.goto(`${roan.url}/review`);
-  await again.screenshot({ path: '/tmp/off2.png' });
-  await again.goto(`${roan.url}/ride`);
-  await again.getByRole('link', { name: /run|Teach|Ride/ }).first().click();
-  await again.waitForTimeout(4000);
-  await again.screenshot({ path: '/tmp/off3.png' });
-  console.log(again.url(), await again.title());
+  await again.goto(`${roan.url}${run}`);
+  await again
+    .getByRole('region', { name: 'Pairs' })
+    .getByRole('button', { name: /^Larkspur/ })
+    .tap();
+  expect(await riddenHere(again)).toEqual(ridden);
+  await openDay(again, 'Stage');
+  await closeSheet(again);
+
+  // Another page sends it, as soon as there is a server.
+  await again.goto(`${roan.url}/waiting`);
+  await expect(again.getByText(/\d+ to be sent/)).toBeVisible();
+  await roan.start();
+  await expect(again.getByText('Nothing waits')).toBeVisible({ timeout: 40_000 });
+  await expect(waits(again)).toHaveCount(0, { timeout: 40_000 });
+  const passes = await rowsOf(
+    roan,
+    `select horses.name, passes.rein from passes join pairs on pairs.id = passes.pair_id join horses on horses.id = pairs.horse_id
+     where lesson_id = '${run.split('/')[3]}' order by passes.rowid`,
+  );
+  expect(passes.map(([horse]) => horse)).toEqual(['Barley', 'Barley', 'Larkspur', 'Larkspur', 'Larkspur']);
+  const marks = await rowsOf(
+    roan,
+    `select kind, undone_at is null from marks join passes on passes.id = marks.pass_id
+     where lesson_id = '${run.split('/')[3]}' order by marks.rowid`,
+  );
+  expect(marks.filter(([, counts]) => counts === 1).map(([kind]) => kind)).toEqual(['knock']);
+  expect(await rowsOf(roan, `select count(*) from walk_breaks where lesson_id = '${run.split('/')[3]}'`)).toEqual([
+    [1],
+  ]);
+
+  // What was answered is shown, though the page that is kept is of before it.
+  await again.goto(`${roan.url}${run}`);
+  await again
+    .getByRole('region', { name: 'Pairs' })
+    .getByRole('button', { name: /^Barley/ })
+    .tap();
+  await cleanPass(again, 'left rein');
+  await expect(again.locator('[data-delivery=saved]')).toBeVisible();
+  await roan.kill();
+  await again.reload();
+  await expect(waits(again)).toBeVisible();
+  await again
+    .getByRole('region', { name: 'Pairs' })
+    .getByRole('button', { name: /^Barley/ })
+    .tap();
+  expect(await riddenHere(again)).toHaveLength(3);
+});
+
+test('a sheet walked and ticked and a stride test, with the server gone before either is opened', async ({
+  roan,
+  device,
+}) => {
+  const before = await device.open();
+  await signIn(before, roan);
+  await keeps(before, /^\/waiting$/m);
+  await roan.kill();
+
+  const page = await device.open();
+  await page.goto(`${roan.url}/set`);
+  await page.getByRole('link', { name: /Four on the bend for three/ }).tap();
+  await page.getByText('One at a time', { exact: true }).tap();
+  await expect(page.getByRole('heading', { name: /^Peg 1/ })).toBeVisible();
+  await page.getByRole('button', { name: 'It stands', exact: true }).tap();
+  await page.getByRole('button', { name: 'It stands', exact: true }).tap();
+  await expect(page.getByText('2 of 5 stand', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('2 of 5 stand', { exact: true })).toBeVisible();
+
+  const test = (await keptPages(page)).find(href => href.endsWith('/test'))!;
+  await page.goto(`${roan.url}${test}`);
+  const pad = page.getByRole('button', { name: 'The foot landed' });
+  for (let pass = 0; pass < 2; pass += 1) {
+    for (let stride = 0; stride < 7; stride += 1) await pad.tap();
+    await page.getByRole('button', { name: 'Keep this pass' }).tap();
+  }
+  await page.getByRole('button', { name: /^Keep the test/ }).tap();
+  await expect(page.getByText('The test is kept on this device')).toBeVisible({ timeout: 15_000 });
+
+  // A page that was not kept says so, and what is.
+  await page.goto(`${roan.url}/review`);
+  await expect(page.getByRole('heading', { name: 'Roan cannot be reached' })).toBeVisible();
+  await expect(page.getByText('3 taps wait on this device')).toBeVisible();
+  await page.getByRole('link', { name: /^Today/ }).tap();
+  await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible();
+
+  await roan.start();
+  await expect(page.getByRole('link', { name: /not sent/ })).toHaveCount(0, { timeout: 40_000 });
+  expect(await rowsOf(roan, 'select count(*) from setting_ticks where ticked = 1')).toEqual([[2]]);
+  const horse = test.split('/')[3]!;
+  await page.goto(`${roan.url}/yard/horses/${horse}`);
+  await expect(page.getByRole('region', { name: 'Stride tests', exact: true })).toContainText(/Trot in the lane/);
+  expect(await rowsOf(roan, `select count(*) from stride_test_passes where count = 7`)).toEqual([[2]]);
 });

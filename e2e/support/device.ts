@@ -2,7 +2,7 @@ import { createHash, X509Certificate } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { chromium, expect, type BrowserContext, type Page } from '@playwright/test';
 import { rootOf } from './network';
 import type { RoanServer } from './roanServer';
 
@@ -49,20 +49,18 @@ export class Device {
   }
 }
 
+/** The addresses of the pages that a device keeps. */
+export function keptPages(page: Page): Promise<string[]> {
+  return page.evaluate(async () => {
+    const found: string[] = [];
+    for (const name of await caches.keys())
+      if (name.startsWith('roan-pages-'))
+        found.push(...(await (await caches.open(name)).keys()).map(({ url }) => new URL(url).pathname));
+    return found;
+  });
+}
+
 /** Waits until a device keeps a page. */
-export async function keeps(page: Page, href: string | RegExp): Promise<void> {
-  await page.waitForFunction(
-    async ([text, isPattern]) => {
-      for (const name of await caches.keys()) {
-        if (!name.startsWith('roan-pages-')) continue;
-        for (const { url } of await (await caches.open(name)).keys()) {
-          const { pathname } = new URL(url);
-          if (isPattern ? new RegExp(text).test(pathname) : pathname === text) return true;
-        }
-      }
-      return false;
-    },
-    [typeof href === 'string' ? href : href.source, typeof href !== 'string'] as const,
-    { timeout: 60_000, polling: 500 },
-  );
+export async function keeps(page: Page, href: RegExp): Promise<void> {
+  await expect.poll(async () => (await keptPages(page)).join('\n'), { timeout: 60_000 }).toMatch(href);
 }

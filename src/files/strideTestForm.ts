@@ -48,3 +48,11 @@ export const StrideTestSave = z.strictObject({
   test: StrideTestOnPaper,
   accepted: z.array(z.enum(STRIDE_ENTRY_KEYS)).max(STRIDE_ENTRY_KEYS.length),
 });
+export type StrideTestSave = z.infer<typeof StrideTestSave>;
+
+/** What a device sends of the tests that it kept, in the order in which they were made. */
+export const StrideTestBatch = z.strictObject({
+  tests: z.array(StrideTestSave).min(1).max(100),
+  /** The clock of the device when it sent this: how far it is off is taken out of what it says. */
+  sentAtMs: z.number().int().min(0).max(8.64e15).optional(),
+});

@@ -21,12 +21,14 @@ export function KeepsPages({ madeAtMs }: { madeAtMs: number }) {
   useEffect(() => {
     const ask = () => {
       if (document.visibilityState === 'visible')
-        void workers()?.ready.then(({ active }) => active?.postMessage(KEEP)).catch(() => undefined);
+        void workers()
+          ?.ready.then(({ active }) => active?.postMessage(KEEP))
+          .catch(() => undefined);
     };
     ask();
     document.addEventListener('visibilitychange', ask);
     return () => document.removeEventListener('visibilitychange', ask);
-  }, [pathname]);
+  }, [pathname, madeAtMs]);
   const shown = useRef({ pathname, madeAtMs });
   useEffect(() => {
     // Another page came in its place, or the same one anew: both from the server.

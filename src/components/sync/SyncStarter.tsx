@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { asOfWords } from '@/components/offline/asOfWords';
+import { asOfWords } from '@/files/asOfWords';
 import { useKeptAt } from '@/components/offline/useKeptAt';
 import { nowMs } from '@/components/nowMs';
 import { useState } from 'react';

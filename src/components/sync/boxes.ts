@@ -4,6 +4,7 @@ import { postJson, NO_ANSWER } from './post';
 /** What events are of, and with it where they are sent. */
 export const lessonBox = (lessonId: string) => `lesson:${lessonId}`;
 export const rideBox = (pairId: string, versionId: string) => `ride:${pairId}/${versionId}`;
+export const testBox = (horseId: string) => `test:${horseId}`;
 export const ticksBox = (layoutId: string) => `ticks:${layoutId}`;
 
 /** What a page that shows a box knows of it, and wants to know. */
@@ -50,6 +51,12 @@ const KINDS: Readonly<Record<string, BoxKind>> = {
       body: { ticks, sentAtMs: Date.now(), after: open?.after?.() },
     }),
     answerHas: 'ticks',
+  },
+  test: {
+    words: 'A stride test',
+    href: id => `/yard/horses/${id}/test`,
+    send: (_, tests) => ({ url: '/api/stride-tests', body: { tests, sentAtMs: Date.now() } }),
+    answerHas: 'taken',
   },
 };
 

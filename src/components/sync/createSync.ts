@@ -141,8 +141,11 @@ export function createSync(options: SyncOptions) {
     });
   }
 
-  /** Keeps events, shows them at once, and sends them when they are written. */
-  const add = (box: string, events: readonly unknown[]) => {
+  /**
+   * Keeps events, shows them at once, and sends them when they are written.
+   * @returns the keys of their rows
+   */
+  const add = (box: string, events: readonly unknown[]): string[] => {
     const rows = events.map((event): KeptRow => {
       lastOrder = Math.max(Date.now(), lastOrder + 1 / 1024);
       const row = { box, event, refused: null, key: newId(), order: lastOrder };
@@ -164,6 +167,7 @@ export function createSync(options: SyncOptions) {
         tellOthers();
         flush();
       });
+    return rows.map(({ key }) => key);
   };
 
   return {

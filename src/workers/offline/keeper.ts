@@ -44,7 +44,9 @@ export function createKeeper(build: string, { caches, fetch, nowMs }: Surroundin
     const known = await (await caches.open(own)).match(OWNER_URL);
     if (known && (await known.text()) === owner) return;
     const names = (await caches.keys()).filter(name => name.startsWith(PAGES_CACHE) && name !== own);
-    const before = await Promise.all(names.map(async name => (await (await caches.open(name)).match(OWNER_URL))?.text()));
+    const before = await Promise.all(
+      names.map(async name => (await (await caches.open(name)).match(OWNER_URL))?.text()),
+    );
     // Pages of a build before stay until those of this one are there, if they are of the same person and yard.
     if (known || before.some(one => one !== owner)) await forget();
     await (await caches.open(own)).put(OWNER_URL, new Response(owner));

@@ -1,20 +1,23 @@
+import { asOfWords } from '@/files/asOfWords';
 import type { KeptPage } from './keeper';
 
-const escaped = (text: string) =>
-  text.replace(/[&<>"']/g, letter => `&#${letter.charCodeAt(0)};`);
+const escaped = (text: string) => text.replace(/[&<>"']/g, letter => `&#${letter.charCodeAt(0)};`);
 
 const STYLE = `body{margin:0;background:#f7f4ec;color:#22282b;font:1.05rem/1.5 system-ui,sans-serif}
 main{max-width:38rem;margin:0 auto;padding:1.5rem}h1{font-size:1.5rem}a{color:inherit}
-li{margin:.2rem 0}li a{display:inline-block;padding:.6rem 0}
+ul{list-style:none;padding:0}li a{display:block;padding:.7rem 0;border-bottom:1px solid #c9c2b4}small{display:block;opacity:.75}
 @media (prefers-color-scheme:dark){body{background:#22282b;color:#f7f4ec}}`;
 
 /**
  * The page that is shown where the server cannot be reached and the one that was asked for is not kept: what is, and what waits.
  * @param waiting - how much is kept here that the server does not have; null where nobody can say
  */
-export function notKeptPage(kept: readonly KeptPage[], waiting: number | null, timeOf: (atMs: number) => string): string {
+export function notKeptPage(kept: readonly KeptPage[], waiting: number | null, nowMs: number): string {
   const items = kept
-    .map(({ href, words, atMs }) => `<li><a href="${escaped(href)}">${escaped(words)}</a> as of ${timeOf(atMs)}</li>`)
+    .map(
+      ({ href, words, atMs }) =>
+        `<li><a href="${escaped(href)}">${escaped(words)}<small>${asOfWords(atMs, nowMs)}</small></a></li>`,
+    )
     .join('');
   const waits =
     waiting === null || waiting === 0

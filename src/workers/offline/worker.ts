@@ -15,7 +15,9 @@ declare const self: ServiceWorkerGlobalScope & { __SW_MANIFEST: (PrecacheEntry |
 const files = self.__SW_MANIFEST;
 const urlOf = (entry: PrecacheEntry | string) => (typeof entry === 'string' ? entry : entry.url);
 /** Every build has a list of files of its own. */
-const build = files.map(urlOf).reduce((sum, url) => [...url].reduce((n, c) => (n * 31 + c.charCodeAt(0)) >>> 0, sum), 7);
+const build = files
+  .map(urlOf)
+  .reduce((sum, url) => [...url].reduce((n, c) => (n * 31 + c.charCodeAt(0)) >>> 0, sum), 7);
 
 const keeper = createKeeper(build.toString(36), {
   caches: self.caches,
@@ -44,6 +46,9 @@ const pages = new NetworkFirst({
       cachedResponseWillBeUsed: async ({ cachedResponse }) => (cachedResponse ? asShown(cachedResponse) : undefined),
       handlerDidError: async ({ request }) => {
         const { pathname, search } = new URL(request.url);
+        // Roan begins where the day of whoever is signed in does.
+        for (const begin of pathname === '/' ? BEGINS : [])
+          if (await keeper.find(begin)) return Response.redirect(begin);
         const kept = await keeper.find(pathname + search);
         return kept ? asShown(kept) : nothingKept();
       },
@@ -51,9 +56,10 @@ const pages = new NetworkFirst({
   ],
 });
 
+const BEGINS = ['/today', '/set', '/mine'];
+
 async function nothingKept(): Promise<Response> {
-  const time = new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: 'numeric', minute: '2-digit' });
-  const html = notKeptPage(await keeper.pages(), await countWaiting(self.indexedDB), atMs => time.format(atMs));
+  const html = notKeptPage(await keeper.pages(), await countWaiting(self.indexedDB), Date.now());
   return new Response(html, { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } });
 }
 
@@ -82,18 +88,25 @@ async function layAside(): Promise<void> {
   }
 }
 
-let keptAtMs = 0;
+let lookedAtMs = 0;
 let keeping: Promise<void> | null = null;
-/** However many pages ask, it is looked so seldom. */
-const EVERY_MS = 60_000;
+let next: Promise<void> | null = null;
+/** However often pages ask, it is looked so seldom; who asked meanwhile is looked for once more. */
+const EVERY_MS = 10_000;
 
-function keep(afresh: boolean): Promise<void> {
-  if (keeping) return keeping;
-  if (!afresh && Date.now() - keptAtMs < EVERY_MS) return Promise.resolve();
-  keeping = keeper
-    .keep()
-    .then(async all => {
-      if (all) keptAtMs = Date.now();
+function keep(): Promise<void> {
+  if (keeping === null) return begin();
+  next ??= keeping.then(begin);
+  return next;
+}
+
+function begin(): Promise<void> {
+  next = null;
+  const waitMs = Math.max(0, lookedAtMs + EVERY_MS - Date.now());
+  keeping = new Promise(resolve => setTimeout(resolve, waitMs))
+    .then(async () => {
+      lookedAtMs = Date.now();
+      await keeper.keep();
       for (const client of await self.clients.matchAll()) client.postMessage(KEPT);
     })
     .catch(() => undefined)
@@ -104,9 +117,9 @@ function keep(afresh: boolean): Promise<void> {
 }
 
 self.addEventListener('install', event => event.waitUntil(layAside().catch(() => undefined)));
-self.addEventListener('activate', event => event.waitUntil(keep(true)));
+self.addEventListener('activate', event => event.waitUntil(keep()));
 self.addEventListener('message', event => {
-  if (event.data === KEEP) event.waitUntil(keep(false));
+  if (event.data === KEEP) event.waitUntil(keep());
 });
 self.addEventListener('fetch', event => {
   const { request } = event;

@@ -30,7 +30,7 @@ export const INSTRUCT = [
   ...['countFromFilmAction', 'addLayoutAction', 'duplicateLayoutAction', 'tagLayoutAction', 'keepVersionAction'],
   ...['restoreVersionAction', 'importLayoutAction', 'keepOwnExerciseAction', 'removeOwnExerciseAction'],
   ...['teachNowAction', 'newPairAction', 'saveHorseAction', 'saveRulesAction', 'savePersonAction', 'addPairAction'],
-  ...['saveArenaAction', 'saveKitAction', 'archiveAction', 'saveArenaMarksAction', 'saveStrideTestAction'],
+  ...['saveArenaAction', 'saveKitAction', 'archiveAction', 'saveArenaMarksAction', 'POST api/stride-tests'],
   ...['withdrawTestAction', 'listAction', 'addWalkAction', 'undoWalkAction', 'letWalksCountAction'],
   ...['saveLessonAction', 'fittedStagesAction', 'moveLessonToNowAction', 'archiveLessonAction', 'changeStageAction'],
   ...['copyLessonAction', 'keepWordAction', 'planNextAction', 'standInRidesAction', 'readRecordingAction'],
@@ -49,7 +49,12 @@ export const HELP = [
 ];
 export const READ = [
   ...['page', 'mine/page', 'waiting/page', 'review/[pairId]/page', 'ride/lessons/[lessonId]/for/[pairId]/page'],
-  ...['GET api/keep', 'GET api/lessons/[lessonId]/sheet', 'GET api/videos/[videoId]', 'GET api/horses/[horseId]/picture'],
+  ...[
+    'GET api/keep',
+    'GET api/lessons/[lessonId]/sheet',
+    'GET api/videos/[videoId]',
+    'GET api/horses/[horseId]/picture',
+  ],
 ];
 /** What nobody has to be signed in for: the door itself, and what looks at a link. */
 export const OPEN = [

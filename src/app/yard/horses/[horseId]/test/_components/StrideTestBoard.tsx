@@ -5,13 +5,15 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { nowMs } from '@/components/nowMs';
 import type { Horse } from '@/data/queries/horses';
 import { beforeAfterOf, meanQuality, readStrideTest } from '@/core';
+import { testBox } from '@/components/sync/boxes';
+import { deviceSync } from '@/components/sync/deviceSync';
+import { keepAndSend } from '@/components/sync/keepAndSend';
 import { BeforeAfter } from '@/components/BeforeAfter/BeforeAfter';
 import { Alert, Button, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ENTRY_LABELS } from '../../../../entryLabels';
 import { comparableTest, testSentences, type WordedTest } from '../../../../testWords';
-import { saveStrideTestAction } from '../actions';
 import { columnOnPaper, columnsOf, type TestColumn } from '../_state/testDraft';
 import { useTestDraft } from '../_state/useTestDraft';
 import { ColumnChoice, momentDay } from './ColumnChoice';
@@ -46,6 +48,7 @@ export function StrideTestBoard({ horse: own, others, people, earlier: ownEarlie
   const [problem, setProblem] = useState<string | null>(null);
   const [onPad, setOnPad] = useState(false);
   const [sending, setSending] = useState(false);
+  const [waits, setWaits] = useState(false);
   if (!draft) return null;
   const reading = readStrideTest(draft.lane, draft.passes);
   const { entry, lane, horseId } = draft;
@@ -80,19 +83,23 @@ export function StrideTestBoard({ horse: own, others, people, earlier: ownEarlie
     setSending(true);
     setProblem(null);
     const atMs = nowMs();
-    let outcome: Awaited<ReturnType<typeof saveStrideTestAction>> | null = null;
     // Each column is a test; what the profile learns is of the one that is looked at, which is kept last.
-    for (const [index, column] of columns.filter(({ passes }) => passes.some(({ voided }) => !voided)).entries()) {
-      const test = columnOnPaper(column, own.id, atMs + index);
-      const accepted = column.id === draft.id ? entries : [];
-      outcome = await saveStrideTestAction({ test, accepted }).catch(() => null);
-      if (!outcome?.ok) break;
-    }
+    const tests = columns
+      .filter(({ passes }) => passes.some(({ voided }) => !voided))
+      .map((column, index) => ({
+        test: columnOnPaper(column, own.id, atMs + index),
+        accepted: column.id === draft.id ? entries : [],
+      }));
+    const kept = await keepAndSend(deviceSync(), testBox(own.id), tests, MOST_SEND_MS);
     setSending(false);
-    if (!outcome?.ok)
-      return setProblem(outcome?.problem ?? 'The server did not answer. The test is still on this device: try again.');
+    if (kept.kind === 'refused') return setProblem(kept.problem);
+    if (kept.kind === 'in-page')
+      return setProblem(
+        'The test is only in this page: this device’s storage does not take it, and the server did not answer. Leave the page open.',
+      );
     startOver();
-    router.push(`/yard/horses/${own.id}`);
+    if (kept.kind === 'sent') return router.push(`/yard/horses/${own.id}`);
+    setWaits(true);
   };
 
   if (onPad)
@@ -155,6 +162,11 @@ export function StrideTestBoard({ horse: own, others, people, earlier: ownEarlie
             </Group>
           )}
         </ProfileChoices>
+        {waits && (
+          <Alert color="slate" role="status">
+            The test is kept on this device, and is sent as soon as Roan can be reached. The next one may be counted.
+          </Alert>
+        )}
         {problem && (
           <Alert color="chestnut" role="alert">
             {problem}
@@ -164,6 +176,9 @@ export function StrideTestBoard({ horse: own, others, people, earlier: ownEarlie
     </div>
   );
 }
+
+/** So long the server is waited for before the test is left to be sent later. */
+const MOST_SEND_MS = 6000;
 
 /** The horses of a sheet, the one whose it is first. */
 function turnsOf(columns: readonly TestColumn[], own: Horse, nameOf: (id: string | null) => string | null) {

@@ -1,4 +1,7 @@
-/** Two projects, so that `npm run test:core` needs neither a database nor a page. */
+/**
+ * Projects, so that `npm run test:core` needs neither a database nor a page; the tests of queries are run twice: over a file, and
+ * over a libSQL server.
+ */
 const transform = {
   '^.+\\.m?[tj]sx?$': ['@swc/jest', { jsc: { target: 'es2022', transform: { react: { runtime: 'automatic' } } } }],
 };
@@ -27,6 +30,12 @@ module.exports = {
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.ts'],
       setupFiles: ['<rootDir>/scripts/lib/jsdomSetup.cjs'],
       testPathIgnorePatterns: ['<rootDir>/src/core/'],
+    },
+    {
+      ...shared,
+      displayName: 'server',
+      testMatch: ['<rootDir>/src/data/queries/**/*.test.ts'],
+      setupFiles: ['<rootDir>/scripts/lib/onServer.cjs'],
     },
   ],
 };

@@ -41,7 +41,18 @@ export function asSentence(error: unknown): DatabaseRefused {
 
 /** Whether an error is one of the database or of the disk. */
 export function isOfStore(error: unknown): boolean {
-  return /SQLITE_|LIBSQL|SERVER_ERROR|HRANA|\b(ENOSPC|EACCES|EROFS|EPERM|EIO|EDQUOT|EMFILE|EBUSY)\b/.test(
+  return /SQLITE_|LIBSQL|SERVER_ERROR|HRANA|fetch failed|UND_ERR|\b(ENOSPC|EACCES|EROFS|EPERM|EIO|EDQUOT|EMFILE|EBUSY)\b/.test(
+    codesOf(error),
+  );
+}
+
+/**
+ * Whether what went wrong may be gone in a moment: another process wrote, a transaction was given up by the server, or the server
+ * is being started again.
+ */
+export function isPassing(error: unknown): boolean {
+  if (error instanceof DatabaseRefused) return false;
+  return /SQLITE_BUSY|SQLITE_LOCKED|database is locked|baton|STREAM_|TRANSACTION_|transaction .*(timed out|closed)|fetch failed|ECONNREFUSED|ECONNRESET|EPIPE|UND_ERR|socket hang up|HTTP status 5\d\d/i.test(
     codesOf(error),
   );
 }
@@ -50,7 +61,8 @@ function codesOf(error: unknown): string {
   const codes: string[] = [];
   for (let at: unknown = error, depth = 0; at instanceof Error && depth < 5; at = at.cause, depth += 1) {
     if ('code' in at) codes.push(String(at.code));
-    codes.push(at.message);
+    // What was asked, with what somebody typed in it, says nothing of what went wrong.
+    if (!at.message.startsWith('Failed query')) codes.push(at.message);
   }
   return codes.join(' ');
 }
@@ -62,6 +74,8 @@ function sentenceFor(codes: string): string {
     return 'Roan may not write to its data folder, so nothing was saved. Make the folder writable and try again.';
   if (/SQLITE_NOTADB/.test(codes)) return 'The database file is not a database that Roan can read.';
   if (/SQLITE_CORRUPT/.test(codes)) return 'The database file is damaged. Nothing was changed: restore a copy of it.';
+  if (/fetch failed|ECONNREFUSED|ECONNRESET|UND_ERR|baton|HTTP status 5\d\d/.test(codes))
+    return 'The database server does not answer, so nothing was saved. Try again.';
   if (/SQLITE_BUSY/.test(codes)) return 'Another program holds the database. Close it and try again.';
   if (/SQLITE_CANTOPEN/.test(codes)) return 'The database file cannot be opened: check its folder.';
   return 'The database did not take that, so nothing was saved. Try again.';

@@ -39,9 +39,9 @@ export async function openDatabase(url: string, authToken?: string): Promise<Ope
     await refuseForeign(client, filePath ?? url);
     if (filePath !== null) await copyBeforeUpdate(client, filePath);
     const db = drizzle(client, { schema });
-    await migrate(db, { migrationsFolder: MIGRATIONS });
+    await upToDate(db, filePath === null);
     const opened = client;
-    const write = createWriteQueue(db);
+    const write = createWriteQueue(db, { shared: filePath === null });
     await write(upgradeRecords);
     return {
       db,
@@ -57,6 +57,20 @@ export async function openDatabase(url: string, authToken?: string): Promise<Ope
     await claim?.release();
     throw asSentence(error);
   }
+}
+
+const MIGRATE_AGAIN_MS = [200, 800, 2000];
+
+/** Brings the tables up to date. On a server another Roan may be doing so at this moment: then it is looked once more. */
+async function upToDate(db: RoanDatabase, shared: boolean): Promise<void> {
+  for (const waitMs of shared ? MIGRATE_AGAIN_MS : []) {
+    try {
+      return await migrate(db, { migrationsFolder: MIGRATIONS });
+    } catch {
+      await new Promise(resolve => setTimeout(resolve, waitMs * (0.5 + Math.random())));
+    }
+  }
+  await migrate(db, { migrationsFolder: MIGRATIONS });
 }
 
 /** The path a `file:` URL names, absolute; null for a server. */

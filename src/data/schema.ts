@@ -622,6 +622,19 @@ export const saves = sqliteTable(
   table => [index('saves_by_time').on(table.savedAt)],
 );
 
+/** What only one process of a store does at a time, and until when it may: whoever ends leaves it to the others. */
+export const leases = sqliteTable('leases', {
+  name: text('name').primaryKey(),
+  holder: text('holder').notNull(),
+  until: instant('until').notNull(),
+});
+
+/** What all processes of a store have to know, and nobody else. */
+export const storeSecrets = sqliteTable('store_secrets', {
+  name: text('name').primaryKey(),
+  value: text('value').notNull(),
+});
+
 /**
  * Who may come in, by what. None of it is in an archive: it belongs to this Roan, not to the yard's record. People and
  * yards are named without a reference, since a restored archive has others.

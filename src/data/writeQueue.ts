@@ -1,5 +1,5 @@
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
-import { asSentence } from './databaseRefused';
+import { asSentence, isPassing } from './databaseRefused';
 import type * as schema from './schema';
 
 type Db = LibSQLDatabase<typeof schema>;
@@ -12,18 +12,45 @@ export type WriteQueue = {
   idle: () => Promise<void>;
 };
 
+/** How long a write is tried again, each time a little later, before somebody is told. */
+const AGAIN_MS = [20, 60, 150, 400, 1000, 2000];
+
 /**
  * One queue for all writes of a process: parallel transactions on one file fail with "busy" in large numbers.
  * A write that fails is rolled back, is thrown as a DatabaseRefused, and does not stop the ones behind it.
+ * @param shared - whether other processes write there too: what stood in the way of a write may be gone in a moment, and it is
+ *   tried again from its beginning. Only a write that is sure not to have been made: whether one was whose last answer was lost
+ *   nobody knows, and what is sent again says itself what it is.
  */
-export function createWriteQueue(db: Db): WriteQueue {
+export function createWriteQueue(db: Db, { shared = false }: { shared?: boolean } = {}): WriteQueue {
   let last: Promise<unknown> = Promise.resolve();
+  const once = async <T>(action: (tx: Transaction) => Promise<T>) => {
+    let isAllSaid = false;
+    try {
+      const value = await db.transaction(async tx => {
+        const made = await action(tx);
+        isAllSaid = true;
+        return made;
+      });
+      return { ok: true as const, value };
+    } catch (error) {
+      return { ok: false as const, error, again: shared && !isAllSaid && isPassing(error) };
+    }
+  };
+  const run = async <T>(action: (tx: Transaction) => Promise<T>): Promise<T> => {
+    for (const waitMs of [...AGAIN_MS, null]) {
+      const tried = await once(action);
+      if (tried.ok) return tried.value;
+      if (waitMs === null || !tried.again) throw asSentence(tried.error);
+      // Two that stood in each other's way are not to do so again.
+      await new Promise(resolve => setTimeout(resolve, waitMs * (0.5 + Math.random())));
+    }
+    throw new RangeError('unreachable');
+  };
   const write = <T>(action: (tx: Transaction) => Promise<T>): Promise<T> => {
-    const run = last.then(() => db.transaction(action));
-    last = run.catch(() => undefined);
-    return run.catch(error => {
-      throw asSentence(error);
-    });
+    const made = last.then(() => run(action));
+    last = made.catch(() => undefined);
+    return made;
   };
   return Object.assign(write, { idle: async () => void (await last) });
 }

@@ -1,9 +1,9 @@
 import { useSyncExternalStore } from 'react';
 
-/** When the page that is shown was kept on this device; null where it came from the server. Told by the worker that keeps pages. */
 const listeners = new Set<() => void>();
 
-function keptAtMs(): number | null {
+/** When the page that is shown was kept on this device; null where it came from the server. Told by the worker that keeps pages. */
+export function keptAtMs(): number | null {
   const said = Number(document.documentElement.dataset.keptAt);
   return Number.isFinite(said) && said > 0 ? said : null;
 }

@@ -1,5 +1,5 @@
 import { nowMs } from '@/components/nowMs';
-import { useKeptAt } from '@/components/offline/useKeptAt';
+import { keptAtMs, useKeptAt } from '@/components/offline/useKeptAt';
 import { useEffect, useRef } from 'react';
 import { keepAnswer, knownAnswer } from './knownStore';
 
@@ -29,9 +29,8 @@ export function useKnown<Body>({ box, number, body, onKnown }: Known<Body>): voi
     });
   }, [box, isKept]);
   useEffect(() => {
-    if (!navigator.serviceWorker?.controller) return;
-    // What an older page shows is no news.
-    if (isKept) return;
+    // What an older page shows is no news; while it comes alive only the page itself says that it is one.
+    if (!navigator.serviceWorker?.controller || keptAtMs() !== null) return;
     void keepAnswer(box, { number, body: latest.current.body() }, nowMs());
   }, [box, number, isKept]);
 }

@@ -38,12 +38,18 @@ type Season = { database: OpenDatabase; yardId: string; pairOf: (horse: string) 
 
 async function withSeason(test: (season: Season) => Promise<void>) {
   await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS, true);
     const yardId = (await currentYard(database)).id;
     const pairs = await listPairs(database.db, yardId);
     await test({ database, yardId, pairOf: horse => pairs.find(({ horseName }) => horseName === horse)! });
-  });
+  }, season);
 }
+
+async function season(database: OpenDatabase): Promise<void> {
+  await seedDemo(database, NOW_MS, true);
+}
+
+// A season is made once, over a line as slow as that to a server.
+jest.setTimeout(90_000);
 
 test('the season, read for the review, is the same as read for a ride; what is marked later is there at once', async () => {
   await withSeason(async ({ database: { db, write }, yardId, pairOf }) => {

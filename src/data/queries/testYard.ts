@@ -12,10 +12,13 @@ const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
 /** Runs a test on a fresh demo yard, with the layout whose name begins like this. */
 export async function testYard(layoutName: string, test: (yard: TestYard) => Promise<void>): Promise<void> {
   await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS);
     const yard = await currentYard(database);
     const layout = (await listLayouts(database.db, yard.id)).find(({ name }) => name.startsWith(layoutName));
     if (!layout) throw new Error(`testYard: no layout “${layoutName}”`);
     await test({ database, yardId: yard.id, layoutId: layout.id });
-  });
+  }, demoYard);
+}
+
+async function demoYard(database: OpenDatabase): Promise<void> {
+  await seedDemo(database, NOW_MS);
 }

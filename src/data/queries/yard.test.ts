@@ -18,10 +18,11 @@ import { currentYard } from './yards';
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
 
 async function withDemo(test: (demo: { database: OpenDatabase; yardId: string }) => Promise<void>): Promise<void> {
-  await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS);
-    await test({ database, yardId: (await currentYard(database)).id });
-  });
+  await withTestDatabase(async database => test({ database, yardId: (await currentYard(database)).id }), demoYard);
+}
+
+async function demoYard(database: OpenDatabase): Promise<void> {
+  await seedDemo(database, NOW_MS);
 }
 
 const horseCalled = async (database: OpenDatabase, yardId: string, name: string): Promise<Horse> =>

@@ -2,7 +2,9 @@ import 'server-only';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { dataFolder } from '@/data/dataFolder';
+import { dataFolder, isOnServer } from '@/data/dataFolder';
+import { storeSecret } from '@/data/queries/storeSecrets';
+import { roan } from '@/data/roan';
 import { SESSION_DAYS } from '@/data/queries/access';
 import { getIronSession, type SessionOptions } from 'iron-session';
 import { cookies } from 'next/headers';
@@ -12,8 +14,17 @@ type Carried = { sessionId?: string };
 
 const SECRET_BYTES = 32;
 
-/** What seals cookies: made once, readable by this account alone, beside the database. */
-function secret(): string {
+/** What seals cookies, made once: on a server in the store, where all its Roans find it; else beside the database. */
+async function secret(): Promise<string> {
+  if (isOnServer()) {
+    const { write } = await roan();
+    return write(tx => storeSecret(tx, 'session', randomBytes(SECRET_BYTES).toString('base64url')));
+  }
+  return secretOfFolder();
+}
+
+/** Readable by this account alone. */
+function secretOfFolder(): string {
   const file = path.join(dataFolder(), 'session-secret');
   if (!existsSync(file)) {
     mkdirSync(dataFolder(), { recursive: true });
@@ -27,13 +38,16 @@ function secret(): string {
   return readFileSync(file, 'utf8').trim();
 }
 
-let sealedWith: string | null = null;
+let sealedWith: Promise<string> | null = null;
 
-function options(): SessionOptions {
-  sealedWith ??= secret();
+async function options(): Promise<SessionOptions> {
+  sealedWith ??= secret().catch(error => {
+    sealedWith = null;
+    throw error;
+  });
   const isSecure = process.env.ROAN_NETWORK === '1' || process.env.ROAN_TRUST_PROXY === '1';
   return {
-    password: sealedWith,
+    password: await sealedWith,
     // A name with this beginning is taken by browsers only from where it was set, and only over HTTPS.
     cookieName: isSecure ? '__Host-roan' : 'roan-session',
     ttl: SESSION_DAYS * 24 * 3600,
@@ -43,13 +57,13 @@ function options(): SessionOptions {
 
 /** The session that this request carries; null for none, or one that was not sealed here. */
 export async function carriedSession(): Promise<string | null> {
-  const { sessionId } = await getIronSession<Carried>(await cookies(), options());
+  const { sessionId } = await getIronSession<Carried>(await cookies(), await options());
   return typeof sessionId === 'string' ? sessionId : null;
 }
 
 /** Lets this device carry a session, or none any more. */
 export async function carrySession(sessionId: string | null): Promise<void> {
-  const session = await getIronSession<Carried>(await cookies(), options());
+  const session = await getIronSession<Carried>(await cookies(), await options());
   if (sessionId === null) return session.destroy();
   session.sessionId = sessionId;
   await session.save();

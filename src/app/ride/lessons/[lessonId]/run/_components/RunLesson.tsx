@@ -76,8 +76,7 @@ export function RunLesson(props: RunLessonProps) {
   const layouts = useVersions(props.layouts, lesson.record.passes);
   const clockMs = useNow(lesson.record);
   // A page that the device kept was made on another day, perhaps: then its own clock tells.
-  const isOnItsDay =
-    useKeptAt() === null ? props.isItsDay : isItsDay(props.startsAtMs, clockMs, props.timeZone);
+  const isOnItsDay = useKeptAt() === null ? props.isItsDay : isItsDay(props.startsAtMs, clockMs, props.timeZone);
   // What is written down afterwards is looked at as it was then: no minutes run.
   const nowMs = writtenDownFor === null ? clockMs : lastMs(lesson.record, props.startsAtMs);
   const { record } = lesson;

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { createClient } from '@libsql/client';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
-import { HELP, INSTRUCT, READ } from '../src/app/_server/access/testPlaces';
+import { CHOOSE, HELP, INSTRUCT, READ, SUM } from '../src/app/_server/access/testPlaces';
 import { expect, test as base } from './support/fixtures';
 import { askSecurely, scanned, trustingBrowser } from './support/network';
 import { RoanServer } from './support/roanServer';
@@ -68,6 +68,15 @@ async function passOf(roan: RoanServer, rider: string): Promise<string> {
   return String(rows[0]?.[0]);
 }
 
+/** Somebody of the office, by name. */
+async function withOffice(roan: RoanServer): Promise<string> {
+  const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+  const sql = `insert into people (id, yard_id, name, role) select 'office', id, 'Wyn Ostler', 'office' from yards`;
+  await client.execute(sql);
+  client.close();
+  return 'Wyn Ostler';
+}
+
 /** How many rows each table of the yard has. */
 async function yardRows(roan: RoanServer): Promise<Record<string, number>> {
   const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
@@ -104,7 +113,7 @@ const routes = (names: readonly string[]) =>
   });
 const filled = (at: string) => at.replace(/\[\w+\]/g, 'none');
 
-test('every page and route, asked by nobody, a rider and a helper: each comes where the table lets it, and nowhere else', async ({
+test('every page and route, asked by nobody, a rider, a helper and the office: each comes where the table lets it, and nowhere else', async ({
   roan,
   trusting,
 }) => {
@@ -114,14 +123,18 @@ test('every page and route, asked by nobody, a rider and a helper: each comes wh
     {
       role: 'rider',
       cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
-      may: READ,
+      may: [...READ, ...CHOOSE],
     },
     {
-      ...{ role: 'helper', may: [...READ, ...HELP] },
+      ...{ role: 'helper', may: [...READ, ...CHOOSE, ...HELP] },
       cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
     },
+    {
+      ...{ role: 'office', may: [...CHOOSE, ...SUM] },
+      cookie: await cookieOf(await joined(maud, roan, await withOffice(roan), await phone(trusting))),
+    },
   ];
-  const all = [...INSTRUCT, ...HELP, ...READ];
+  const all = [...INSTRUCT, ...HELP, ...READ, ...CHOOSE, ...SUM];
   const origin = { origin: roan.url, 'content-type': 'application/json' };
   for (const { role, cookie, may } of who) {
     for (const at of pages(all)) {
@@ -162,15 +175,15 @@ test('every action of the built server, asked by nobody, a rider and a helper, d
   const who = [
     { role: 'nobody', cookie: '', may: [] as readonly string[], told: 'Sign in first' },
     {
-      ...{ role: 'rider', may: READ, told: 'This is not for you to do' },
+      ...{ role: 'rider', may: [...READ, ...CHOOSE], told: 'This is not for you to do' },
       cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
     },
     {
-      ...{ role: 'helper', may: [...READ, ...HELP], told: 'This is not for you to do' },
+      ...{ role: 'helper', may: [...READ, ...CHOOSE, ...HELP], told: 'This is not for you to do' },
       cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
     },
   ];
-  const named = [...INSTRUCT, ...HELP].map(name => name.replace('_server/', ''));
+  const named = [...INSTRUCT, ...HELP, ...CHOOSE].map(name => name.replace('_server/', ''));
   const actions = builtActions().filter(({ name }) => named.includes(name));
   // Some are only asked by others: most of the table is there.
   expect(actions.length).toBeGreaterThan(50);

@@ -1,6 +1,6 @@
 import path from 'node:path';
 import { createClient } from '@libsql/client';
-import { HELP, INSTRUCT, READ } from '../src/app/_server/access/testPlaces';
+import { CHOOSE, HELP, INSTRUCT, READ, SUM } from '../src/app/_server/access/testPlaces';
 import { expect, test } from './support/fixtures';
 import type { RoanServer } from './support/roanServer';
 
@@ -45,7 +45,7 @@ test('the ids of another yard lead nowhere, on every page and every route', asyn
   });
   const filled = (at: string) => at.replace(/\[(\w+)\]/g, (_, name: string) => ids[name as Named] ?? 'none');
   const isNamed = (at: string) => [...at.matchAll(/\[(\w+)\]/g)].some(([, name]) => name! in ids);
-  const all = [...INSTRUCT, ...HELP, ...READ];
+  const all = [...INSTRUCT, ...HELP, ...READ, ...CHOOSE, ...SUM];
   const asked: string[] = [];
   for (const name of all.filter(isNamed)) {
     const [method, route] = name.includes(' ') ? name.split(' ') : ['GET', name.replace(/\/page$/, '')];

@@ -23,8 +23,8 @@ import { chooseUnit } from './_server/chooseUnit';
 import { clockBehindMs } from './_server/serverClock';
 import { trustClockAction } from './_server/trustClockAction';
 import { isInstructor } from './_server/access/isInstructor';
-import { whoIsThere } from './_server/access/whoIsThere';
-import { openedYard } from './_server/yardContext';
+import { whoIsThere, yardsHere } from './_server/access/whoIsThere';
+import { yardOf } from './_server/yardContext';
 import { yardTime } from './_server/yardTime';
 import { EARLY_TAPS } from './ride/_components/pad/earlyTaps';
 import { nonceOf } from './_server/guards/contentPolicy';
@@ -35,13 +35,14 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const who = await whoIsThere();
-  const { yard, unit } = await openedYard();
+  const opened = who && (await yardOf(who.yardId));
+  const yards = who === null || who.open ? [] : await yardsHere();
   const nonce = nonceOf((await headers()).get('content-security-policy'));
   const [behindMs, nowAtMs] = [clockBehindMs(), nowMs()];
-  const day = (atMs: number) => yardTime(atMs, yard.timeZone, 'D MMM YYYY, HH:mm');
+  const day = (atMs: number) => yardTime(atMs, opened?.yard.timeZone ?? 'UTC', 'D MMM YYYY, HH:mm');
   const thread = who === null ? {} : readThread((await cookies()).get(THREAD_COOKIE)?.value);
   return (
-    <html lang="en-GB" {...mantineHtmlProps}>
+    <html lang="en-GB" data-yard={opened?.yard.id} {...mantineHtmlProps}>
       <head>
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: EARLY_TAPS }} />
         <ColorSchemeScript forceColorScheme="light" nonce={nonce} />
@@ -49,9 +50,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <Styled nonce={nonce}>
           <Notifications position="bottom-right" />
-          <LengthsProvider unit={unit}>
+          <LengthsProvider unit={opened?.unit ?? 'm'}>
             <ThreadProvider initial={thread}>
-              {who === null ? (
+              {who === null || opened === null ? (
                 <main className={classes.main}>{children}</main>
               ) : (
                 <div className={classes.shell}>
@@ -59,8 +60,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
                   <Rail role={who.open ? 'instructor' : who.role} />
                   <div className={classes.place}>
                     <TopBar
-                      yardName={yard.name}
-                      unit={unit}
+                      yardName={opened.yard.name}
+                      hasMoreYards={yards.length > 1}
+                      unit={opened.unit}
                       onChooseUnit={chooseUnit}
                       onSignOut={signOutAction}
                       who={who.open ? null : { name: who.name, role: who.role }}

@@ -45,7 +45,7 @@ export const people = sqliteTable('people', {
   id: id(),
   yardId: yardId(),
   name: text('name').notNull(),
-  role: text('role', { enum: ['instructor', 'rider', 'helper'] }).notNull(),
+  role: text('role', { enum: ['instructor', 'rider', 'helper', 'office'] }).notNull(),
   stepLengthM: real('step_length_m'),
   archivedAt: archivedAt(),
   createdAt: createdAt(),

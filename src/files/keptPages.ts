@@ -19,6 +19,8 @@ export const FILES_BEFORE = 'roan-files-before';
 /** What a kept answer says of itself. */
 export const KEPT_AT = 'x-roan-kept-at';
 export const KEPT_STAMP = 'x-roan-stamp';
+/** The words a page goes by, encoded as in an address. */
+export const KEPT_WORDS = 'x-roan-words';
 
 /** What a page says to the worker that keeps pages, and what that answers to all pages. */
 export const KEEP = 'roan-keep';

@@ -29,7 +29,11 @@ export type CsvHorse = {
   notes: string;
   strides: Partial<Record<StrideEntryKey, number | null>>;
 };
-export type CsvPerson = { name: string; role: 'instructor' | 'rider' | 'helper'; stepLengthM: number | null };
+export type CsvPerson = {
+  name: string;
+  role: 'instructor' | 'rider' | 'helper' | 'office';
+  stepLengthM: number | null;
+};
 export type CsvKit = { kind: (typeof KIT_KINDS)[number]; name: string; sizeM: number | null; count: number };
 export type CsvTest = {
   horse: string;

@@ -104,7 +104,7 @@ export function personForm(unit: LengthUnit) {
   return z.object({
     id: optionalId,
     name: name('the person'),
-    role: z.enum(['instructor', 'rider', 'helper'], { error: 'Choose what this person does.' }),
+    role: z.enum(['instructor', 'rider', 'helper', 'office'], { error: 'Choose what this person does.' }),
     stepLength: optionalText('A step', 0.3, 1.5, unit, { leastM: 0.5, mostM: 1.2 }),
   });
 }

@@ -1,25 +1,25 @@
 import 'server-only';
 import { cache } from 'react';
+import { DatabaseRefused } from '@/data/databaseRefused';
 import { lengthUnit } from '@/data/queries/settings';
-import { currentYard } from '@/data/queries/yards';
+import { findYard } from '@/data/queries/yards';
 import { roan } from '@/data/roan';
 import { entered } from './access/entered';
 import type { Rule } from './access/rules';
 
-const opened = cache(async () => {
-  const database = await roan();
-  const yard = await currentYard(database);
-  return { db: database.db, write: database.write, yard, unit: await lengthUnit(database.db, yard.id) };
+/** A yard of the store, and the unit it reads in: for whoever was let into it, or has a link that names it. */
+export const yardOf = cache(async (yardId: string) => {
+  const { db, write } = await roan();
+  const yard = await findYard(db, yardId);
+  if (!yard) throw new DatabaseRefused('This yard is not here any more.');
+  return { db, write, yard, unit: await lengthUnit(db, yardId) };
 });
 
 /**
- * The database, the yard it belongs to, the unit that yard reads in, and who asks.
+ * The database, the yard that whoever asks is in, the unit that yard reads in, and who asks.
  * @param rule - who may come here; a route or action has its own, and what names none is for instructors
  */
 export async function yardContext(rule?: Rule) {
   const who = await entered(rule);
-  return { ...(await opened()), who };
+  return { ...(await yardOf(who.yardId)), who };
 }
-
-/** The same for what is shown before anybody is let in: the page to sign in at, and what a link shows. */
-export const openedYard = opened;

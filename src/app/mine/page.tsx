@@ -10,9 +10,10 @@ export const metadata: Metadata = { title: 'Mine' };
 
 /** What belongs to the rider who is signed in; others begin elsewhere. */
 export default async function MinePage() {
-  const { db, yard, who } = await yardContext(may.read);
+  const { db, yard, who } = await yardContext(may.choose);
   if (who.open || who.role === 'instructor') redirect('/yard');
   if (who.role === 'helper') redirect('/set');
+  if (who.role === 'office') redirect('/office');
   const home = await riderHome(db, yard, who.id, nowMs());
   return (
     <RiderHomeView

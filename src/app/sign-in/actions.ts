@@ -7,21 +7,23 @@ import {
   endSessions,
   hasPassphrases,
   passphrasesOf,
+  sessionPeople,
   setPassphrase,
   useDeviceLink,
 } from '@/data/queries/access';
 import { listPeople, savePerson } from '@/data/queries/people';
+import { currentYard } from '@/data/queries/yards';
 import { present } from '@/data/present';
+import { roan } from '@/data/roan';
 import type { FormOutcome } from '@/files/formOutcome';
 import { headers } from 'next/headers';
 import { z } from 'zod';
 import { faultOf } from '../_server/faultOf';
 import { deviceWords } from '../_server/access/deviceWords';
-import { carrySession } from '../_server/access/sessionCookie';
+import { carriedSessions, carryNone, carrySessions } from '../_server/access/sessionCookie';
 import { isSetupCode } from '../_server/access/setupCode';
 import { cameRight, tryAgainInMin } from '../_server/access/tries';
 import { whoIsThere } from '../_server/access/whoIsThere';
-import { openedYard } from '../_server/yardContext';
 
 const SignIn = z.strictObject({ name: z.string().max(200), passphrase: z.string().max(1000) });
 const Begin = z.strictObject({
@@ -41,7 +43,7 @@ async function device(): Promise<string> {
 const soon = (minutes: number) =>
   refuse(`Too many tries: wait ${minutes} ${minutes === 1 ? 'minute' : 'minutes'} and try again.`);
 
-/** Signs a person in on this device. */
+/** Signs a person in on this device: to every yard where that name and passphrase go together. */
 export async function signInAction(typed: unknown): Promise<FormOutcome> {
   try {
     const form = SignIn.safeParse(typed);
@@ -49,15 +51,24 @@ export async function signInAction(typed: unknown): Promise<FormOutcome> {
     const { name, passphrase } = form.data;
     const waitMin = await tryAgainInMin(name);
     if (waitMin !== null) return soon(waitMin);
-    const { db, write, yard } = await openedYard();
-    const known = await passphrasesOf(db, yard.id, name);
-    let person: (typeof known)[number] | null = null;
-    for (const one of known) if (await isPassphrase(one.hash, passphrase)) person = one;
+    const { db, write } = await roan();
+    const known = await passphrasesOf(db, name);
+    const right: typeof known = [];
+    for (const one of known) if (await isPassphrase(one.hash, passphrase)) right.push(one);
     if (known.length === 0) await isPassphrase(null, passphrase);
-    if (!person) return refuse(NOT_TOGETHER);
-    const { id } = person;
+    if (right.length === 0) return refuse(NOT_TOGETHER);
     const said = await device();
-    await carrySession(await write(tx => beginSession(tx, yard.id, id, said, Date.now())));
+    const { all } = await carriedSessions();
+    const nowMs = Date.now();
+    const begun = await write(async tx => {
+      // Of another person who was signed in to the same yard on this device nothing is left.
+      for (const { yardId, sessionId } of await sessionPeople(tx, all, nowMs))
+        if (right.some(one => one.yardId === yardId)) await endSessions(tx, yardId, { sessionId }, nowMs);
+      const ids: string[] = [];
+      for (const { id, yardId } of right) ids.push(await beginSession(tx, yardId, id, said, nowMs));
+      return ids;
+    });
+    await carrySessions(begun);
     await cameRight(name);
     return { ok: true };
   } catch (error) {
@@ -73,8 +84,10 @@ export async function beginYardAction(typed: unknown): Promise<FormOutcome> {
     const form = Begin.safeParse(typed);
     if (!form.success) return refuse(form.error.issues[0]?.message ?? 'This is not complete.');
     const { code, name, passphrase } = form.data;
-    const { db, write, yard } = await openedYard();
-    if (await hasPassphrases(db, yard.id)) return refuse('This yard has a passphrase already: sign in with it.');
+    const database = await roan();
+    const { db, write } = database;
+    const yard = await currentYard(database);
+    if (await hasPassphrases(db)) return refuse('This yard has a passphrase already: sign in with it.');
     // At an open machine whoever sits there begins; from elsewhere the code is asked for.
     const who = await whoIsThere();
     if (!who?.open && !isSetupCode(code)) return refuse('That is not the code that the start of Roan printed.');
@@ -90,7 +103,7 @@ export async function beginYardAction(typed: unknown): Promise<FormOutcome> {
       await setPassphrase(tx, yard.id, personId, hash);
       return beginSession(tx, yard.id, personId, said, Date.now());
     });
-    await carrySession(sessionId);
+    await carrySessions([sessionId]);
     return { ok: true };
   } catch (error) {
     return refuse(faultOf(error).problem);
@@ -104,11 +117,11 @@ export async function joinAction(token: unknown): Promise<FormOutcome> {
     if (waitMin !== null) return soon(waitMin);
     const gone = 'This link was used already, or is older than ten minutes: ask for another.';
     if (!isToken(token)) return refuse(gone);
-    const { write, yard } = await openedYard();
+    const { write } = await roan();
     const said = await device();
-    const sessionId = await write(tx => useDeviceLink(tx, yard.id, token, said, Date.now()));
+    const sessionId = await write(tx => useDeviceLink(tx, token, said, Date.now()));
     if (sessionId === null) return refuse(gone);
-    await carrySession(sessionId);
+    await carrySessions([sessionId]);
     await cameRight('a device link');
     return { ok: true };
   } catch (error) {
@@ -116,13 +129,17 @@ export async function joinAction(token: unknown): Promise<FormOutcome> {
   }
 }
 
-/** Signs this device out. */
+/** Signs this device out, of every yard that it is in. */
 export async function signOutAction(): Promise<FormOutcome> {
   try {
-    const who = await whoIsThere();
-    const { write, yard } = await openedYard();
-    if (who && !who.open) await write(tx => endSessions(tx, yard.id, { sessionId: who.sessionId }, Date.now()));
-    await carrySession(null);
+    const { write } = await roan();
+    const { all } = await carriedSessions();
+    const nowMs = Date.now();
+    await write(async tx => {
+      for (const { yardId, sessionId } of await sessionPeople(tx, all, nowMs))
+        await endSessions(tx, yardId, { sessionId }, nowMs);
+    });
+    await carryNone();
     return { ok: true };
   } catch (error) {
     return refuse(faultOf(error).problem);

@@ -38,6 +38,9 @@ export default async function YardPage() {
             <LinkButton href="/yard/access" variant="default">
               Who may come in
             </LinkButton>
+            <LinkButton href="/yards" variant="default">
+              Yards
+            </LinkButton>
             <LinkButton href="/yard/archive" variant="default">
               All data
             </LinkButton>

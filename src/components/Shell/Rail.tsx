@@ -7,6 +7,7 @@ import {
   IconHorseshoe,
   IconRuler2,
   IconShoe,
+  IconSum,
   IconSun,
 } from '@tabler/icons-react';
 import Link from 'next/link';
@@ -22,6 +23,7 @@ const PLACES = [
   { path: '/plan', name: 'Plan', Icon: IconRuler2, to: () => '/plan' },
   { path: '/set', name: 'Set', Icon: IconShoe, to: ({ layout }: Thread) => (layout ? `/set/${layout.id}` : '/set') },
   { path: '/mine', name: 'Mine', Icon: IconHorseshoe, to: () => '/mine' },
+  { path: '/office', name: 'Sums', Icon: IconSum, to: () => '/office' },
   { path: '/ride', name: 'Ride', Icon: IconClipboardCheck, to: () => '/ride' },
   {
     path: '/review',
@@ -31,13 +33,14 @@ const PLACES = [
   },
 ];
 
-type Role = 'instructor' | 'helper' | 'rider';
+type Role = 'instructor' | 'helper' | 'rider' | 'office';
 
 /** Where each may go. */
 const PLACES_OF: Record<Role, readonly string[]> = {
   instructor: ['/today', '/yard', '/plan', '/set', '/ride', '/review'],
   helper: ['/set', '/ride'],
   rider: ['/mine'],
+  office: ['/office'],
 };
 
 /** The six places, in the order of the work: at the left on a desk, at the bottom on a phone. */

@@ -11,6 +11,8 @@ import { useThread } from './thread';
 
 type TopBarProps = {
   yardName: string;
+  /** Whether this device is in other yards too: then one goes from here to them. */
+  hasMoreYards: boolean;
   unit: LengthUnit;
   /** Who is signed in; null at an open machine. */
   who: { name: string; role: string } | null;
@@ -20,12 +22,18 @@ type TopBarProps = {
 };
 
 /** What one is working on, by name, and the unit lengths are read in. */
-export function TopBar({ yardName, unit, who, onSignOut, onChooseUnit }: TopBarProps) {
+export function TopBar({ yardName, hasMoreYards, unit, who, onSignOut, onChooseUnit }: TopBarProps) {
   const { thread } = useThread();
   const [pending, startTransition] = useTransition();
   return (
     <header className={`${classes.bar} roan-no-print`}>
-      <span className={classes.yard}>{yardName}</span>
+      {hasMoreYards ? (
+        <Link href="/yards" className={classes.named}>
+          <small>Yard</small> {yardName}
+        </Link>
+      ) : (
+        <span className={classes.yard}>{yardName}</span>
+      )}
       {thread.layout && (
         <Link href={`/plan/${thread.layout.id}`} className={classes.named}>
           <small>Layout</small> {thread.layout.name}

@@ -71,16 +71,20 @@ export function boxWords(box: string): { words: string; href: string | null } {
   return kind ? { words: kind.words, href: kind.href(id) } : { words: 'Something of a newer Roan', href: null };
 }
 
-/** Sends events of a box to where they belong. */
+/**
+ * Sends events of a box to where they belong.
+ * @param yard - the yard that they were tapped in
+ */
 export async function deliverBox(
   box: string,
   events: readonly unknown[],
   open: OpenBox | undefined,
+  yard?: string,
 ): Promise<Delivery> {
   const { kind, id } = kindOf(box);
   if (!kind) return { kind: 'never', problem: 'This Roan does not know what that is of.' };
   const { url, body } = kind.send(id, events, open);
-  const posted = await postJson(url, body);
+  const posted = await postJson(url, body, { yard });
   if (posted.kind === 'refused') return { kind: 'never', problem: posted.problem };
   if (posted.kind === 'no-answer') return { kind: 'later', problem: posted.problem };
   if (!(kind.answerHas in posted.body)) return { kind: 'later', problem: NO_ANSWER };

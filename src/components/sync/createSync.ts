@@ -11,7 +11,9 @@ export type Delivery = { kind: 'taken' } | { kind: 'later'; problem: string } | 
 export type SyncOptions = {
   openStore: () => Promise<DeviceStore>;
   oneSender: OneSender;
-  deliver: (box: string, events: readonly unknown[]) => Promise<Delivery>;
+  deliver: (box: string, events: readonly unknown[], yard: string | undefined) => Promise<Delivery>;
+  /** The yard that this page shows. */
+  yard?: () => string | undefined;
   /** Told to the other tabs of the device, which then look at the store again. */
   tellOthers?: () => void;
   tryAgainMs?: number;
@@ -103,6 +105,7 @@ export function createSync(options: SyncOptions) {
       const delivery = await deliver(
         batch[0]!.box,
         batch.map(({ event }) => event),
+        batch[0]!.yard,
       ).catch((): Delivery => ({ kind: 'later', problem: NO_ANSWER }));
       if (delivery.kind === 'later') {
         tell({ problem: delivery.problem });
@@ -143,12 +146,13 @@ export function createSync(options: SyncOptions) {
 
   /**
    * Keeps events, shows them at once, and sends them when they are written.
+   * @param yard - the yard they are of, where that is not the page's
    * @returns the keys of their rows
    */
-  const add = (box: string, events: readonly unknown[]): string[] => {
+  const add = (box: string, events: readonly unknown[], yard = options.yard?.()): string[] => {
     const rows = events.map((event): KeptRow => {
       lastOrder = Math.max(Date.now(), lastOrder + 1 / 1024);
-      const row = { box, event, refused: null, key: newId(), order: lastOrder };
+      const row = { box, event, refused: null, key: newId(), order: lastOrder, yard };
       return { ...row, seq: (localSeq -= 1), keptIn: 'writing' };
     });
     const own = new Map(rows.map(({ key }, index) => [key, index]));

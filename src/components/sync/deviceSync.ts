@@ -4,6 +4,7 @@ import { answerForTab } from './drafts';
 import { openDeviceStore, type DeviceStore } from './deviceStore';
 import { oneSenderOfAllTabs } from './oneSender';
 import { newId } from '@/components/newId';
+import { pageYard } from '@/components/pageYard';
 
 let made: Sync | null = null;
 const open = new Map<string, OpenBox>();
@@ -31,7 +32,8 @@ function start(): Sync {
       return store;
     },
     oneSender: oneSenderOfAllTabs(navigator.locks),
-    deliver: (box, events) => deliverBox(box, events, open.get(box)),
+    deliver: (box, events, yard) => deliverBox(box, events, open.get(box), yard),
+    yard: pageYard,
     tellOthers: () => channel?.postMessage('changed'),
   });
   channel?.addEventListener('message', sync.look);

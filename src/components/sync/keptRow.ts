@@ -18,6 +18,8 @@ export type KeptRow = {
   /** "lesson:ID", "ride:PAIR/VERSION", "ticks:LAYOUT". */
   box: string;
   event: unknown;
+  /** The yard that it was tapped in: it is sent there, whichever the device is in by then. Left out by an older Roan. */
+  yard?: string;
   /** Why the server will not have it; null while it is to be sent. */
   refused: string | null;
   keptIn: KeptIn;

@@ -1,3 +1,5 @@
+import { forYard } from '@/components/pageYard';
+
 /** What came of sending something as JSON: an answer, a refusal for good, or nothing that can be relied on. */
 export type Posted =
   | { kind: 'answer'; body: Record<string, unknown> }
@@ -14,9 +16,13 @@ const LATER = new Set([401, 403, 408, 421, 425, 429]);
  * Sends JSON. A refusal is one only where Roan itself says so in a sentence: what stands between (a portal, a proxy, a server that
  * starts) never makes a device give up what it keeps.
  */
-export async function postJson(url: string, body: unknown, method: 'POST' | 'PUT' = 'POST'): Promise<Posted> {
+export async function postJson(
+  url: string,
+  body: unknown,
+  { method = 'POST', yard }: { method?: 'POST' | 'PUT'; yard?: string } = {},
+): Promise<Posted> {
   const text = JSON.stringify(body);
-  const request = { method, headers: { 'content-type': 'application/json' }, body: text };
+  const request = { method, headers: { 'content-type': 'application/json', ...forYard(yard) }, body: text };
   try {
     return await answerOf(await send(url, request, new TextEncoder().encode(text).length));
   } catch {

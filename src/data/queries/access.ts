@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq, gt, isNull } from 'drizzle-orm';
+import { and, desc, eq, gt, inArray, isNull } from 'drizzle-orm';
 import { newToken, tokenHash } from '../access/tokens';
 import type { RoanDatabase } from '../openDatabase';
-import { deviceLinks, passphrases, people, sessions } from '../schema';
+import { deviceLinks, passphrases, people, sessions, yards } from '../schema';
 import type { Transaction } from '../writeQueue';
 
 type Reader = Pick<RoanDatabase, 'select'>;
-export type Role = 'instructor' | 'helper' | 'rider';
+export type Role = 'instructor' | 'helper' | 'rider' | 'office';
 export type Person = { id: string; name: string; role: Role };
 
 /** A device link is good for so long, minutes. */
@@ -18,26 +18,36 @@ const DAY_MS = 24 * 3600 * 1000;
 const isThere = (yardId: string) => and(eq(people.yardId, yardId), isNull(people.archivedAt));
 const asPerson = { id: people.id, name: people.name, role: people.role };
 
-/** Whether anybody who is in the yard has a passphrase. */
-export async function hasPassphrases(db: Reader, yardId: string): Promise<boolean> {
+/** Whether anybody who is in a yard of this store has a passphrase: from then on nobody comes in without one, to any yard. */
+export async function hasPassphrases(db: Reader): Promise<boolean> {
   const [one] = await db
     .select({ id: people.id })
     .from(passphrases)
     .innerJoin(people, eq(people.id, passphrases.personId))
-    .where(isThere(yardId))
+    .where(isNull(people.archivedAt))
     .limit(1);
   return one !== undefined;
 }
 
-/** Whoever goes by a name and has a passphrase; of two of one name both are told. */
-export async function passphrasesOf(db: Reader, yardId: string, name: string): Promise<(Person & { hash: string })[]> {
+/** Whoever goes by a name and has a passphrase, in whichever yard; of two of one name both are told. */
+export async function passphrasesOf(db: Reader, name: string): Promise<(Person & { yardId: string; hash: string })[]> {
   const rows = await db
-    .select({ ...asPerson, hash: passphrases.hash })
+    .select({ ...asPerson, yardId: people.yardId, hash: passphrases.hash })
     .from(passphrases)
     .innerJoin(people, eq(people.id, passphrases.personId))
-    .where(isThere(yardId));
+    .where(isNull(people.archivedAt))
+    .orderBy(people.createdAt);
   const plain = (text: string) => text.trim().toLowerCase();
   return rows.filter(person => plain(person.name) === plain(name));
+}
+
+/** What a person's passphrase is kept as; null where they have none. */
+export async function passphraseHash(db: Reader, yardId: string, personId: string): Promise<string | null> {
+  const [row] = await db
+    .select({ hash: passphrases.hash })
+    .from(passphrases)
+    .where(and(eq(passphrases.yardId, yardId), eq(passphrases.personId, personId)));
+  return row?.hash ?? null;
 }
 
 /** Who has a passphrase, by their ids. */
@@ -76,20 +86,20 @@ export async function addDeviceLink(
   return { token, expiresAtMs };
 }
 
-/** Whom a device link lets in, while it is good and unused; null otherwise. */
+/** Whom a device link lets in, and into which yard, while it is good and unused; null otherwise. */
 export async function deviceLinkPerson(
   db: Reader,
-  yardId: string,
   token: string,
   nowMs: number,
-): Promise<Person | null> {
+): Promise<(Person & { yardId: string }) | null> {
   const [row] = await db
-    .select(asPerson)
+    .select({ ...asPerson, yardId: people.yardId })
     .from(deviceLinks)
     .innerJoin(people, eq(people.id, deviceLinks.personId))
     .where(
       and(
-        isThere(yardId),
+        isNull(people.archivedAt),
+        eq(people.yardId, deviceLinks.yardId),
         eq(deviceLinks.tokenHash, tokenHash(token)),
         isNull(deviceLinks.usedAt),
         gt(deviceLinks.expiresAt, new Date(nowMs)),
@@ -101,18 +111,17 @@ export async function deviceLinkPerson(
 /** Uses a device link up and begins a session; null where it was used, or is too old. */
 export async function useDeviceLink(
   tx: Transaction,
-  yardId: string,
   token: string,
   device: string,
   nowMs: number,
 ): Promise<string | null> {
-  const person = await deviceLinkPerson(tx, yardId, token, nowMs);
+  const person = await deviceLinkPerson(tx, token, nowMs);
   if (!person) return null;
   await tx
     .update(deviceLinks)
     .set({ usedAt: new Date(nowMs) })
     .where(eq(deviceLinks.tokenHash, tokenHash(token)));
-  return beginSession(tx, yardId, person.id, device, nowMs);
+  return beginSession(tx, person.yardId, person.id, device, nowMs);
 }
 
 /** Begins a session of a person on a device. */
@@ -128,34 +137,38 @@ export async function beginSession(
   return id;
 }
 
-const isRunning = (yardId: string, nowMs: number) =>
-  and(
-    eq(sessions.yardId, yardId),
-    isNull(sessions.endedAt),
-    gt(sessions.lastSeenAt, new Date(nowMs - SESSION_DAYS * DAY_MS)),
-  );
+const runs = (nowMs: number) =>
+  and(isNull(sessions.endedAt), gt(sessions.lastSeenAt, new Date(nowMs - SESSION_DAYS * DAY_MS)));
+const isRunning = (yardId: string, nowMs: number) => and(eq(sessions.yardId, yardId), runs(nowMs));
 
-/** Whose session it is, while it runs and the person is in the yard. */
-export async function sessionPerson(
+/** A session that runs: whose it is, and in which yard. */
+export type SessionPerson = Person & { sessionId: string; yardId: string; yardName: string; lastSeenAtMs: number };
+
+/** Whose the sessions are that a device carries, of those that run and whose person is in the yard; in no order. */
+export async function sessionPeople(
   db: Reader,
-  yardId: string,
-  sessionId: string,
+  sessionIds: readonly string[],
   nowMs: number,
-): Promise<(Person & { lastSeenAtMs: number }) | null> {
-  const [row] = await db
-    .select({ ...asPerson, lastSeenAt: sessions.lastSeenAt })
+): Promise<SessionPerson[]> {
+  if (sessionIds.length === 0) return [];
+  const rows = await db
+    .select({
+      ...asPerson,
+      ...{ sessionId: sessions.id, yardId: yards.id, yardName: yards.name, lastSeenAt: sessions.lastSeenAt },
+    })
     .from(sessions)
-    .innerJoin(people, eq(people.id, sessions.personId))
-    .where(and(isThere(yardId), isRunning(yardId, nowMs), eq(sessions.id, sessionId)));
-  return row ? { id: row.id, name: row.name, role: row.role, lastSeenAtMs: row.lastSeenAt.getTime() } : null;
+    .innerJoin(people, and(eq(people.id, sessions.personId), eq(people.yardId, sessions.yardId)))
+    .innerJoin(yards, eq(yards.id, sessions.yardId))
+    .where(and(isNull(people.archivedAt), runs(nowMs), inArray(sessions.id, [...sessionIds])));
+  return rows.map(({ lastSeenAt, ...row }) => ({ ...row, lastSeenAtMs: lastSeenAt.getTime() }));
 }
 
 /** Notes that a session was seen. */
-export async function seeSession(tx: Transaction, sessionId: string, nowMs: number): Promise<void> {
+export async function seeSession(tx: Transaction, yardId: string, sessionId: string, nowMs: number): Promise<void> {
   await tx
     .update(sessions)
     .set({ lastSeenAt: new Date(nowMs) })
-    .where(eq(sessions.id, sessionId));
+    .where(and(eq(sessions.yardId, yardId), eq(sessions.id, sessionId)));
 }
 
 export type RunningSession = { id: string; person: string; device: string; createdAtMs: number; lastSeenAtMs: number };

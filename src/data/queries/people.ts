@@ -5,8 +5,8 @@ import type { RoanDatabase } from '../openDatabase';
 import { people, stepWalks } from '../schema';
 import type { Transaction } from '../writeQueue';
 
-export type PersonRole = 'instructor' | 'rider' | 'helper';
-export const PERSON_ROLES: readonly PersonRole[] = ['instructor', 'rider', 'helper'];
+export type PersonRole = 'instructor' | 'rider' | 'helper' | 'office';
+export const PERSON_ROLES: readonly PersonRole[] = ['instructor', 'rider', 'helper', 'office'];
 
 export type StepWalkRecord = { id: string; lengthM: number; steps: number; walkedAtMs: number };
 

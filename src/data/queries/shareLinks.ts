@@ -73,9 +73,9 @@ export async function revokeShareLink(tx: Transaction, yardId: string, linkId: s
 }
 
 /** Notes that a link was read. */
-export async function seeShareLink(tx: Transaction, linkId: string, nowMs: number): Promise<void> {
+export async function seeShareLink(tx: Transaction, yardId: string, linkId: string, nowMs: number): Promise<void> {
   await tx
     .update(shareLinks)
     .set({ lastUsedAt: new Date(nowMs) })
-    .where(eq(shareLinks.id, linkId));
+    .where(and(eq(shareLinks.yardId, yardId), eq(shareLinks.id, linkId)));
 }

@@ -1,6 +1,7 @@
 import {
   KEPT_AT,
   KEPT_STAMP,
+  KEPT_WORDS,
   OWNER_URL,
   PAGES_CACHE,
   FILES_BEFORE,
@@ -24,8 +25,6 @@ const GOOD_MS = 30 * 60 * 1000;
 const LEFT_MS = 7 * 24 * 3600 * 1000;
 /** So many pages are asked for at once: whoever uses the server comes first. */
 const AT_ONCE = 2;
-/** The words a page goes by, beside what it says of itself. */
-const WORDS = 'x-roan-words';
 
 /**
  * Keeps the pages that a day needs, asked for again where they changed.
@@ -64,7 +63,7 @@ export function createKeeper(build: string, { caches, fetch, nowMs }: Surroundin
     const answer = await fetch(href, { headers: { accept: 'text/html' }, cache: 'no-store' }).catch(() => null);
     if (!answer || !isKeepable(answer)) return false;
     const kept = await asKept(answer, nowMs(), stamp);
-    kept.headers.set(WORDS, encodeURIComponent(words));
+    kept.headers.set(KEPT_WORDS, encodeURIComponent(words));
     await cache.put(href, kept);
     return true;
   };
@@ -123,7 +122,7 @@ export function createKeeper(build: string, { caches, fetch, nowMs }: Surroundin
           const { pathname, search } = new URL(url);
           const kept = pathname === OWNER_URL ? undefined : await cache.match(url, { ignoreVary: true });
           if (!kept) continue;
-          const said = kept.headers.get(WORDS);
+          const said = kept.headers.get(KEPT_WORDS);
           const words = said ? decodeURIComponent(said) : (titleOf(await kept.text()) ?? pathname);
           known.set(pathname + search, { href: pathname + search, words, atMs: Number(kept.headers.get(KEPT_AT)) });
         }

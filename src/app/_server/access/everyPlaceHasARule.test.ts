@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { HELP, INSTRUCT, OPEN, READ } from './testPlaces';
+import { CHOOSE, HELP, INSTRUCT, OPEN, READ, SUM } from './testPlaces';
 
 const APP = 'src/app';
 
@@ -15,7 +15,7 @@ function files(folder: string): string[] {
 }
 
 const ruleIn = (text: string) =>
-  /may\.(instruct|help|read)\b|\b(byItsLink)\b/.exec(text)?.slice(1).find(Boolean) ?? 'none';
+  /may\.(instruct|help|read|sum|choose)\b|\b(byItsLink)\b/.exec(text)?.slice(1).find(Boolean) ?? 'none';
 
 function placesOf(file: string): Place[] {
   const text = readFileSync(file, 'utf8');
@@ -47,6 +47,8 @@ test('every page, route and action is in the table, and names the rule that stan
     ...INSTRUCT.map(name => [name, 'instruct'] as const),
     ...HELP.map(name => [name, 'help'] as const),
     ...READ.map(name => [name, 'read'] as const),
+    ...SUM.map(name => [name, 'sum'] as const),
+    ...CHOOSE.map(name => [name, 'choose'] as const),
     ...OPEN.map(name => [name, 'open'] as const),
   ]);
   const found = places.map(

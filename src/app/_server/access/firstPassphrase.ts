@@ -18,7 +18,7 @@ export async function setFirstPassphrase(database: OpenDatabase, yardId: string)
   const passphrase = process.env.ROAN_PASSPHRASE;
   // What is started by this process need not know it.
   delete process.env.ROAN_PASSPHRASE;
-  if (passphrase === undefined || (await hasPassphrases(database.db, yardId))) return;
+  if (passphrase === undefined || (await hasPassphrases(database.db))) return;
   const fault = passphraseFault(passphrase);
   if (fault) throw new DatabaseRefused(`ROAN_PASSPHRASE cannot be the first passphrase: ${fault}`);
   const hash = await hashPassphrase(passphrase);

@@ -13,4 +13,8 @@ export const may = {
   help: ['instructor', 'helper'],
   /** Whoever is signed in; what a rider reads is looked at by the page itself. */
   read: ['instructor', 'helper', 'rider'],
+  /** Reads the sums of yards that tell them. */
+  sum: ['instructor', 'office'],
+  /** Whoever is signed in, the office too: which yard, and out again. */
+  choose: ['instructor', 'helper', 'rider', 'office'],
 } as const satisfies Record<string, readonly Role[]>;

@@ -9,8 +9,11 @@ import { SESSION_DAYS } from '@/data/queries/access';
 import { getIronSession, type SessionOptions } from 'iron-session';
 import { cookies } from 'next/headers';
 
-/** What a signed-in device carries: which session it is. Whose that is, and whether it runs, the database says. */
-type Carried = { sessionId?: string };
+/**
+ * What a signed-in device carries: which session it is in, and those of other yards. Whose they are, and whether they run, the
+ * database says.
+ */
+type Carried = { sessionId?: string; others?: string[] };
 
 const SECRET_BYTES = 32;
 
@@ -55,16 +58,31 @@ async function options(): Promise<SessionOptions> {
   };
 }
 
-/** The session that this request carries; null for none, or one that was not sealed here. */
-export async function carriedSession(): Promise<string | null> {
-  const { sessionId } = await getIronSession<Carried>(await cookies(), await options());
-  return typeof sessionId === 'string' ? sessionId : null;
+/** The sessions that a device carries: one in each yard it is signed in to, and which of them it is in now. */
+export type CarriedSessions = { active: string | null; all: string[] };
+
+/** Of more yards than these a device forgets the one it was let into first. */
+const MOST_YARDS = 12;
+
+/** The sessions that this request carries; none where nothing is carried, or what was not sealed here. */
+export async function carriedSessions(): Promise<CarriedSessions> {
+  const { sessionId, others } = await getIronSession<Carried>(await cookies(), await options());
+  if (typeof sessionId !== 'string') return { active: null, all: [] };
+  const rest = Array.isArray(others) ? others.filter(one => typeof one === 'string' && one !== sessionId) : [];
+  return { active: sessionId, all: [sessionId, ...rest] };
 }
 
-/** Lets this device carry a session, or none any more. */
-export async function carrySession(sessionId: string | null): Promise<void> {
+/** Lets this device carry sessions beside those it has, and be in the first of them from now on. */
+export async function carrySessions(sessionIds: readonly string[]): Promise<void> {
   const session = await getIronSession<Carried>(await cookies(), await options());
-  if (sessionId === null) return session.destroy();
-  session.sessionId = sessionId;
+  const before = (await carriedSessions()).all.filter(one => !sessionIds.includes(one));
+  const [active, ...others] = [...sessionIds, ...before].slice(0, MOST_YARDS);
+  session.sessionId = active;
+  session.others = others;
   await session.save();
+}
+
+/** Lets this device carry none any more. */
+export async function carryNone(): Promise<void> {
+  (await getIronSession<Carried>(await cookies(), await options())).destroy();
 }

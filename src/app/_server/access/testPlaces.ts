@@ -35,7 +35,16 @@ export const INSTRUCT = [
   ...['saveLessonAction', 'fittedStagesAction', 'moveLessonToNowAction', 'archiveLessonAction', 'changeStageAction'],
   ...['copyLessonAction', 'keepWordAction', 'planNextAction', 'standInRidesAction', 'readRecordingAction'],
   ...['repeatLessonAction', 'bringToSeriesAction', 'rideInGroupsAction', 'beginRideAction', 'sandLayoutAction'],
-  ...['setPassphraseAction', 'deviceLinkAction', 'endSessionAction', 'shareAction', 'revokeShareAction'],
+  ...[
+    'setPassphraseAction',
+    'beginAnotherYardAction',
+    'renameYardAction',
+    'tellOfficeAction',
+    'deviceLinkAction',
+    'endSessionAction',
+    'shareAction',
+    'revokeShareAction',
+  ],
 ];
 export const HELP = [
   ...['set/page', 'set/[layoutId]/page', 'set/[layoutId]/next/page'],
@@ -47,8 +56,12 @@ export const HELP = [
   ...['GET api/lessons/[lessonId]/record', 'POST api/record', 'GET api/versions/[versionId]', 'GET api/work'],
   ...['roundStepsAction', 'keepStandingAction', 'putBackAction', 'adjustDistanceAction'],
 ];
+/** The office reads sums, and nothing of a record. */
+export const SUM = ['office/page'];
+/** Whoever is signed in, the office too. */
+export const CHOOSE = ['page', 'mine/page', 'yards/page', 'chooseYardAction'];
 export const READ = [
-  ...['page', 'mine/page', 'waiting/page', 'review/[pairId]/page', 'ride/lessons/[lessonId]/for/[pairId]/page'],
+  ...['waiting/page', 'review/[pairId]/page', 'ride/lessons/[lessonId]/for/[pairId]/page'],
   ...[
     'GET api/keep',
     'GET api/lessons/[lessonId]/sheet',

@@ -1,28 +1,54 @@
 import 'server-only';
 import { cache } from 'react';
-import { hasPassphrases, seeSession, sessionPerson, type Person } from '@/data/queries/access';
-import { currentYard } from '@/data/queries/yards';
+import { headers } from 'next/headers';
+import { hasPassphrases, seeSession, sessionPeople, type Person, type SessionPerson } from '@/data/queries/access';
+import { currentYard, listYards } from '@/data/queries/yards';
 import { roan } from '@/data/roan';
 import { isThisMachineOnly } from './isOpen';
-import { carriedSession } from './sessionCookie';
+import { carriedSessions } from './sessionCookie';
+import { chosenYard } from './yardCookie';
 
-/** `open`: nobody has to sign in, since only this machine reaches Roan and nobody has a passphrase. */
-export type Who = { open: true } | ({ open: false; sessionId: string } & Person);
+/**
+ * Who asks, and in which yard. `open`: nobody has to sign in, since only this machine reaches Roan and nobody has a
+ * passphrase.
+ */
+export type Who = { yardId: string } & ({ open: true } | ({ open: false; sessionId: string } & Person));
 
 /** A session is noted as seen no more often than this. */
 const SEEN_EVERY_MS = 5 * 60_000;
 
+/** What waited on a device says in which yard it was tapped, whichever the device is in now. */
+const YARD_HEADER = 'x-roan-yard';
+
 /** Who asks: whoever sits at an open machine, a person who is signed in, or null for nobody that is known. */
 export const whoIsThere = cache(async (): Promise<Who | null> => {
   const database = await roan();
-  const yard = await currentYard(database);
-  if (isThisMachineOnly() && !(await hasPassphrases(database.db, yard.id))) return { open: true };
-  const sessionId = await carriedSession();
-  if (sessionId === null) return null;
+  const asked = (await headers()).get(YARD_HEADER);
+  if (isThisMachineOnly() && !(await hasPassphrases(database.db))) return { open: true, yardId: await openYard(asked) };
   const nowMs = Date.now();
-  const person = await sessionPerson(database.db, yard.id, sessionId, nowMs);
-  if (!person) return null;
-  if (nowMs - person.lastSeenAtMs > SEEN_EVERY_MS) await database.write(tx => seeSession(tx, sessionId, nowMs));
-  const { id, name, role } = person;
-  return { open: false, sessionId, id, name, role };
+  const { active, all } = await carriedSessions();
+  const known = await sessionPeople(database.db, all, nowMs);
+  const person = asked === null ? inOrder(known, all)[0] : known.find(({ yardId }) => yardId === asked);
+  // Where the session of now has ended its device is out, though others of it run: it chooses another by signing in.
+  if (!person || (asked === null && person.sessionId !== active)) return null;
+  const { id, name, role, yardId, sessionId } = person;
+  if (nowMs - person.lastSeenAtMs > SEEN_EVERY_MS) await database.write(tx => seeSession(tx, yardId, sessionId, nowMs));
+  return { open: false, yardId, sessionId, id, name, role };
 });
+
+/** The yards that this device is signed in to, the one it is in first. */
+export async function yardsHere(): Promise<SessionPerson[]> {
+  const { all } = await carriedSessions();
+  return inOrder(await sessionPeople((await roan()).db, all, Date.now()), all);
+}
+
+const inOrder = (known: readonly SessionPerson[], ids: readonly string[]): SessionPerson[] =>
+  ids.flatMap(id => known.find(({ sessionId }) => sessionId === id) ?? []);
+
+/** The yard of an open machine: the one that is asked for, or was chosen, or the first. */
+async function openYard(asked: string | null): Promise<string> {
+  const database = await roan();
+  const wanted = asked ?? (await chosenYard());
+  const there = wanted === null ? [] : await listYards(database.db);
+  return there.find(({ id }) => id === wanted)?.id ?? (await currentYard(database)).id;
+}

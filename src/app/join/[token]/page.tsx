@@ -1,8 +1,8 @@
 import { nowMs } from '@/components/nowMs';
 import { isToken } from '@/data/access/tokens';
 import { deviceLinkPerson } from '@/data/queries/access';
+import { roan } from '@/data/roan';
 import type { Metadata } from 'next';
-import { openedYard } from '../../_server/yardContext';
 import classes from '../../sign-in/page.module.css';
 import { JoinForm } from './_components/JoinForm';
 
@@ -11,8 +11,8 @@ export const metadata: Metadata = { title: 'Join', robots: 'noindex' };
 /** A device is let in by a link, with one tap: whatever only looks at a link does not use it up. */
 export default async function JoinPage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
-  const { db, yard } = await openedYard();
-  const person = isToken(token) ? await deviceLinkPerson(db, yard.id, token, nowMs()) : null;
+  const { db } = await roan();
+  const person = isToken(token) ? await deviceLinkPerson(db, token, nowMs()) : null;
   return (
     <div className={classes.door}>
       <h1>Roan</h1>

@@ -15,7 +15,6 @@ import { notFound } from 'next/navigation';
 import { sharedLink } from '../../_server/access/sharedLink';
 import { lessonSheet } from '../../_server/lessonSheet';
 import { riderHome } from '../../_server/riderHome';
-import { openedYard } from '../../_server/yardContext';
 import { RiderHomeView } from '../../ride/_components/rider/RiderHomeView';
 import { RiderLesson, Shown } from '../../ride/_components/rider/RiderLesson';
 import classes from '../../ride/_components/rider/Rider.module.css';
@@ -30,9 +29,9 @@ type SharedPageProps = {
 /** What a link shows to whoever has it, while it is good: to read, and without the names of others. */
 export default async function SharedPage({ params, searchParams }: SharedPageProps) {
   const { token } = await params;
-  const { db, yard } = await openedYard();
-  const link = await sharedLink(token, nowMs());
-  if (!link) notFound();
+  const shared = await sharedLink(token, nowMs());
+  if (!shared) notFound();
+  const { db, yard, link } = shared;
   const wish = await searchParams;
   switch (link.kind) {
     case 'rider':

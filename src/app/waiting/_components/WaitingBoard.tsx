@@ -8,6 +8,8 @@ import { deviceSync } from '@/components/sync/deviceSync';
 import type { KeptRow } from '@/components/sync/keptRow';
 import { useSyncState } from '@/components/sync/useBox';
 import { Button, Group } from '@mantine/core';
+import { CarryOver } from './CarryOver';
+import { KeptHere } from './KeptHere';
 import { TypedDrafts } from './TypedDrafts';
 import { WaitingRow } from './WaitingRow';
 import classes from './Waiting.module.css';
@@ -24,6 +26,10 @@ export function WaitingBoard() {
           Everything that was tapped on this device is in the yard’s record. Without a connection, what you tap is kept
           here until it can be sent, from any page.
         </EmptyState>
+        <div className={classes.boxes}>
+          <KeptHere />
+          <CarryOver />
+        </div>
       </>
     );
   const waiting = rows.filter(({ refused }) => refused === null);
@@ -46,6 +52,8 @@ export function WaitingBoard() {
         {[...new Set(rows.map(({ box }) => box))].map(box => (
           <Box key={box} box={box} rows={rows.filter(row => row.box === box)} />
         ))}
+        <KeptHere />
+        <CarryOver />
       </div>
     </>
   );

@@ -47,6 +47,7 @@ export function PersonFormModal({ person, opened, onClose }: PersonFormModalProp
           { value: 'instructor', label: 'Instructor' },
           { value: 'rider', label: 'Rider' },
           { value: 'helper', label: 'Helper' },
+          { value: 'office', label: 'Office: sums of all yards' },
         ]}
         {...form.getInputProps('role')}
       />

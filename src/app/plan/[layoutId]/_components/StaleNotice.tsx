@@ -1,5 +1,6 @@
 'use client';
 
+import { pageYard } from '@/components/pageYard';
 import { newId } from '@/components/newId';
 import { postJson } from '@/components/sync/post';
 import { writePlan } from '@/files/planPaper';
@@ -25,7 +26,11 @@ export function StaleNotice({ arenaId, mine, onDropMine }: StaleNoticeProps) {
   const keepAsCopy = async () => {
     setProblem(null);
     const name = `${mine.name.slice(0, 53)} (mine)`;
-    const posted = await postJson('/api/layouts', { name, arenaId, plan: writePlan(mine.plan), saveId });
+    const posted = await postJson(
+      '/api/layouts',
+      { name, arenaId, plan: writePlan(mine.plan), saveId },
+      { yard: pageYard() },
+    );
     if (posted.kind === 'refused') return setProblem(posted.problem);
     if (posted.kind === 'no-answer' || typeof posted.body.id !== 'string')
       return setProblem('The server does not answer. Your version is still here: try again.');

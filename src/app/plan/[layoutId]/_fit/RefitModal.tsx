@@ -1,5 +1,6 @@
 'use client';
 
+import { pageYard } from '@/components/pageYard';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
@@ -59,7 +60,7 @@ export default function RefitModal({ controls, arenas, onClose }: RefitModalProp
   const keep = async (refit: Refit, arenaId: string) => {
     setProblem(null);
     const plan = writePlan(refittedPlan(present.plan, refit));
-    const posted = await postJson('/api/layouts', { name: name.trim(), arenaId, plan, saveId });
+    const posted = await postJson('/api/layouts', { name: name.trim(), arenaId, plan, saveId }, { yard: pageYard() });
     if (posted.kind === 'refused') return setProblem(posted.problem);
     if (posted.kind === 'no-answer' || typeof posted.body.id !== 'string')
       return setProblem('The server does not answer: nothing was copied. Try again.');

@@ -1,3 +1,4 @@
+import { pageYard } from '@/components/pageYard';
 import { NO_ANSWER, postJson } from '@/components/sync/post';
 import type { LayoutSaveAnswer } from '@/files/layoutSave';
 import { writePlan } from '@/files/planPaper';
@@ -37,7 +38,7 @@ const NOT_KEPT = 'This device’s storage does not take it either: leave the pag
 
 async function send(layoutId: string, baseRevision: number, { name, plan }: Edited, saveId: string): Promise<Sent> {
   const sent = { baseRevision, name, plan: writePlan(plan), saveId };
-  const posted = await postJson(`/api/layouts/${layoutId}`, sent, 'PUT');
+  const posted = await postJson(`/api/layouts/${layoutId}`, sent, { method: 'PUT', yard: pageYard() });
   if (posted.kind === 'refused') return posted;
   if (posted.kind === 'no-answer') return { kind: 'waiting', problem: `Not saved yet. ${posted.problem}` };
   if (!('kind' in posted.body)) return { kind: 'waiting', problem: `Not saved yet. ${NO_ANSWER}` };

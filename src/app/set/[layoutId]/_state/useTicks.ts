@@ -1,3 +1,4 @@
+import { forYard, pageYard } from '@/components/pageYard';
 import { ticksBox } from '@/components/sync/boxes';
 import { useBox } from '@/components/sync/useBox';
 import { useKnown } from '@/components/sync/useKnown';
@@ -55,7 +56,7 @@ function latest(ticks: readonly SettingTick[]): Map<string, SettingTick> {
 
 async function ask(layoutId: string, after: number, know: (answer: TicksAnswer) => void): Promise<void> {
   try {
-    const response = await fetch(`/api/layouts/${layoutId}/ticks?after=${after}`);
+    const response = await fetch(`/api/layouts/${layoutId}/ticks?after=${after}`, { headers: forYard(pageYard()) });
     if (response.ok) know((await response.json()) as TicksAnswer);
   } catch {
     // Without a connection what is known stays; what waits says so.

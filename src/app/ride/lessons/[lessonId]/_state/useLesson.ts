@@ -1,3 +1,4 @@
+import { forYard, pageYard } from '@/components/pageYard';
 import { lessonBox } from '@/components/sync/boxes';
 import { useBox } from '@/components/sync/useBox';
 import { useKnown } from '@/components/sync/useKnown';
@@ -60,7 +61,7 @@ export type LessonRecordState = ReturnType<typeof useLesson>;
 
 async function look(lessonId: string, after: number, know: (answer: RecordAnswer) => void): Promise<void> {
   try {
-    const response = await fetch(`/api/lessons/${lessonId}/record?after=${after}`);
+    const response = await fetch(`/api/lessons/${lessonId}/record?after=${after}`, { headers: forYard(pageYard()) });
     if (response.ok) know((await response.json()) as RecordAnswer);
   } catch {
     // Without a connection what is known stays.

@@ -36,7 +36,11 @@ function kindsOf(made: unknown): string[] {
  */
 export function asSentence(error: unknown): DatabaseRefused {
   if (error instanceof DatabaseRefused) return error;
-  return new StoreFault(sentenceFor(codesOf(error)), { cause: error });
+  const codes = codesOf(error);
+  // Said by the database itself: nothing of it is ever taken, however often it is sent.
+  if (codes.includes('of another yard'))
+    return new DatabaseRefused('That names something of another yard, so nothing was saved.', { cause: error });
+  return new StoreFault(sentenceFor(codes), { cause: error });
 }
 
 /** Whether an error is one of the database or of the disk. */

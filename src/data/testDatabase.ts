@@ -39,13 +39,13 @@ async function fillOnce(fill: Fill): Promise<string> {
 
 const newFolder = () => mkdtempSync(path.join(tmpdir(), 'roan-test-'));
 
-async function withStore(folder: string, use: (database: OpenDatabase, url: string) => Promise<void>): Promise<void> {
+async function withStore(folder: string, work: (database: OpenDatabase, url: string) => Promise<void>): Promise<void> {
   const server: TestServer | null = process.env.ROAN_TEST_STORE === 'server' ? await startTestServer({ folder }) : null;
   const url = server?.url ?? `file:${path.join(folder, 'test.db')}`;
   try {
     const database = await openDatabase(url);
     try {
-      await use(database, url);
+      await work(database, url);
     } finally {
       await database.close();
     }

@@ -2,22 +2,30 @@ import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream, mkdirSync, renameSync, rmSync, statfsSync } from 'node:fs';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { sql } from 'drizzle-orm';
+import { and, eq, isNull, sql } from 'drizzle-orm';
 import { DatabaseRefused, StoreFault } from '../databaseRefused';
 import { filmFile } from '../films/filmFile';
 import type { OpenDatabase } from '../openDatabase';
+import { listYards, type Yard } from '../queries/yards';
+import { passphrases, people, sessions } from '../schema';
 import { upgradeRecords } from '../upgrade/upgradeRecords';
 import type { Transaction } from '../writeQueue';
 import { ARCHIVE_TABLES, archiveColumns, tableName } from './archiveTables';
 import { refuseArchive, type ReadArchive, type ReadFilm } from './readArchive';
 import { readEverything } from './readEverything';
+import { ofYard } from './writeArchive';
 
-/** Whether nothing was ever entered: a yard has its own name and clock from the start, and nothing else. */
-export async function isEmptyYard({ db }: Pick<OpenDatabase, 'db'>): Promise<boolean> {
+/** Where an archive is restored to: the yard, and who restores it there, null where nobody is known. */
+export type RestoredInto = { yardId: string; personId: string | null };
+
+/** Whether nothing was ever entered: a yard has its own name and clock from the start, whoever began it, and nothing else. */
+export async function isEmptyYard({ db }: Pick<OpenDatabase, 'db'>, into?: RestoredInto): Promise<boolean> {
   for (const table of ARCHIVE_TABLES) {
     if (tableName(table) === 'yards' || tableName(table) === 'settings') continue;
-    const [row] = await db.all<{ n: number }>(sql.raw(`select count(*) as n from "${tableName(table)}"`));
-    if ((row?.n ?? 0) > 0) return false;
+    const count = sql.raw(`select count(*) as n from "${tableName(table)}"`);
+    const [row] = await db.all<{ n: number }>(sql`${count} ${ofYard(table, into?.yardId)}`);
+    const begun = tableName(table) === 'people' && into?.personId ? 1 : 0;
+    if ((row?.n ?? 0) > begun) return false;
   }
   return true;
 }
@@ -29,19 +37,30 @@ const ROWS = 200;
 /**
  * Restores an archive into a Roan that is empty, all of it or nothing. Films are written first, each looked at on its way, and
  * taken away again where the rest cannot be restored.
+ * @param into - the yard that it takes the place of, where others may lie beside it; left out for a store of its own
  * @throws {DatabaseRefused} where something was entered already, a row names another that is not there, a document is not what
  *   this Roan reads, or a film is not what it was
  */
-export async function restoreArchive(database: OpenDatabase, archive: ReadArchive, videoFolder: string): Promise<void> {
-  if (!(await isEmptyYard(database)))
+export async function restoreArchive(
+  database: OpenDatabase,
+  archive: ReadArchive,
+  videoFolder: string,
+  into?: RestoredInto,
+): Promise<void> {
+  if (!(await isEmptyYard(database, into)))
     refuseArchive(
       'This Roan has a yard with things in it: an archive is restored into an empty one, so that nothing is mixed.',
     );
+  const others = (await listYards(database.db)).filter(({ id }) => id !== into?.yardId);
+  const alone = into === undefined || others.length === 0;
+  if (!alone) refuseBeside(archive, others);
   const written: string[] = [];
   try {
     await restoreFilms(archive, videoFolder, written);
     await database.write(async tx => {
-      await insertAll(tx, archive);
+      const person = into?.personId ? await personNamed(tx, into.personId) : null;
+      await insertAll(tx, archive, alone ? undefined : into.yardId);
+      if (person) await keepRestorer(tx, person, yardsOf(archive)[0]!.id);
       await upgradeRecords(tx);
       await readEverything(tx);
     });
@@ -100,9 +119,47 @@ async function writeFilm({ hash, open }: ReadFilm, file: string): Promise<void> 
     refuseArchive(`The film ${hash} is not what it was when the archive was made: it is damaged.`);
 }
 
-async function insertAll(tx: Transaction, { tables }: ReadArchive): Promise<void> {
+const yardsOf = ({ tables }: ReadArchive) =>
+  (tables.find(({ table }) => tableName(table) === 'yards')?.rows ?? []).map(({ id, name }) => ({
+    ...{ id: String(id), name: String(name) },
+  }));
+
+/** Beside other yards one yard is restored, and one that is not there already. */
+function refuseBeside(archive: ReadArchive, others: readonly Yard[]): void {
+  const own = yardsOf(archive);
+  if (own.length !== 1)
+    refuseArchive('This is a backup of a whole store: it is restored into a store that has no other yards.');
+  const there = others.find(({ id }) => id === own[0]!.id);
+  if (there) refuseArchive(`The yard of this archive is here already: “${there.name}”.`);
+}
+
+type Restorer = { id: string; name: string };
+
+async function personNamed(tx: Transaction, personId: string): Promise<Restorer | null> {
+  const [person] = await tx.select({ id: people.id, name: people.name }).from(people).where(eq(people.id, personId));
+  return person ?? null;
+}
+
+/** Whoever restores a yard is in it afterwards, by the passphrase and on the devices that they have. */
+async function keepRestorer(tx: Transaction, { id, name }: Restorer, yardId: string): Promise<void> {
+  const plain = (text: string) => text.trim().toLowerCase();
+  const there = await tx
+    .select({ id: people.id, name: people.name })
+    .from(people)
+    .where(and(eq(people.yardId, yardId), eq(people.role, 'instructor'), isNull(people.archivedAt)));
+  const known = there.find(one => plain(one.name) === plain(name));
+  const personId = known?.id ?? randomUUID();
+  if (!known) await tx.insert(people).values({ id: personId, yardId, name, role: 'instructor' });
+  if (personId !== id) await tx.delete(passphrases).where(eq(passphrases.personId, personId));
+  await tx.update(passphrases).set({ personId, yardId }).where(eq(passphrases.personId, id));
+  await tx.update(sessions).set({ personId, yardId }).where(eq(sessions.personId, id));
+}
+
+/** @param yardId - the yard whose rows go; left out where all go */
+async function insertAll(tx: Transaction, { tables }: ReadArchive, yardId?: string): Promise<void> {
   await tx.run(sql.raw('pragma defer_foreign_keys = on'));
-  for (const { table } of [...tables].reverse()) await tx.run(sql.raw(`delete from "${tableName(table)}"`));
+  for (const { table } of [...tables].reverse())
+    await tx.run(sql`${sql.raw(`delete from "${tableName(table)}"`)} ${ofYard(table, yardId)}`);
   for (const { table, rows } of tables) {
     const columns = archiveColumns(table);
     const into = sql.raw(

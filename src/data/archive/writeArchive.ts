@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, statSync } from 'node:fs';
 import type { Readable } from 'node:stream';
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import Papa from 'papaparse';
 import yazl from 'yazl';
 import { filmFile, isSafeName } from '../films/filmFile';
@@ -12,18 +12,30 @@ import { filmEntry, MANIFEST_FILE, NEWEST_VERSION, type Manifest } from './manif
 
 export type ArchiveRow = Record<string, string | number | null>;
 
-/** The rows of a table as an archive has them. */
-export async function archiveRows(db: Pick<RoanDatabase, 'all'>, table: ArchiveTable): Promise<ArchiveRow[]> {
+/**
+ * The rows of a table as an archive has them.
+ * @param yardId - of this yard alone; left out for the whole store
+ */
+export async function archiveRows(
+  db: Pick<RoanDatabase, 'all'>,
+  table: ArchiveTable,
+  yardId?: string,
+): Promise<ArchiveRow[]> {
   const columns = archiveColumns(table);
   const names = columns.map(({ name }) => `"${name}"`).join(', ');
-  const rows = await db.all<Record<string, unknown>>(
-    sql.raw(`select ${names} from "${tableName(table)}" order by rowid`),
-  );
+  const all = sql.raw(`select ${names} from "${tableName(table)}"`);
+  const rows = await db.all<Record<string, unknown>>(sql`${all} ${ofYard(table, yardId)} order by rowid`);
   return rows.map(row =>
     Object.fromEntries(
       columns.map(({ name, type }) => [name, type === 'bytes' ? base64(row[name]) : (row[name] as string)]),
     ),
   );
+}
+
+/** What a statement on a table says to be of one yard; nothing where it is of all. */
+export function ofYard(table: ArchiveTable, yardId: string | undefined): SQL {
+  if (yardId === undefined) return sql``;
+  return sql`where ${sql.raw(tableName(table) === 'yards' ? 'id' : 'yard_id')} = ${yardId}`;
 }
 
 function base64(value: unknown): string | null {
@@ -42,6 +54,7 @@ export type WrittenArchive = { zip: Readable; films: ArchiveFilm[] };
  * read in one transaction, so that it is the yard of one moment.
  * @param videoFolder - where films lie; those that are not there any more are left out
  * @param films - whether films are in it, or are kept beside it by their hash
+ * @param yardId - of this yard alone; left out for all yards of the store, as a backup has them
  * @returns the archive as a stream, and the films that it names
  */
 export async function writeArchive(
@@ -49,10 +62,11 @@ export async function writeArchive(
   videoFolder: string,
   madeAt: string,
   films: 'inside' | 'beside' = 'inside',
+  yardId?: string,
 ): Promise<WrittenArchive> {
   const tables = await db.transaction(async tx => {
     const read: { table: ArchiveTable; rows: ArchiveRow[] }[] = [];
-    for (const table of ARCHIVE_TABLES) read.push({ table, rows: await archiveRows(tx, table) });
+    for (const table of ARCHIVE_TABLES) read.push({ table, rows: await archiveRows(tx, table, yardId) });
     return read;
   });
   const zip = new yazl.ZipFile();

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, desc, eq, gt, inArray, isNull } from 'drizzle-orm';
+import { DatabaseRefused } from '../databaseRefused';
 import { newToken, tokenHash } from '../access/tokens';
 import type { RoanDatabase } from '../openDatabase';
 import { deviceLinks, passphrases, people, sessions, yards } from '../schema';
@@ -56,8 +57,18 @@ export async function peopleWithPassphrase(db: Reader, yardId: string): Promise<
   return new Set(rows.map(({ id }) => id));
 }
 
+/** People are named here without a reference: that they are of the yard is looked at. */
+async function refuseElsewhere(tx: Transaction, yardId: string, personId: string): Promise<void> {
+  const [person] = await tx
+    .select({ id: people.id })
+    .from(people)
+    .where(and(eq(people.yardId, yardId), eq(people.id, personId)));
+  if (!person) throw new DatabaseRefused('This person is not in the yard any more.');
+}
+
 /** Gives a person a passphrase, in place of the one before. */
 export async function setPassphrase(tx: Transaction, yardId: string, personId: string, hash: string): Promise<void> {
+  await refuseElsewhere(tx, yardId, personId);
   const changedAt = new Date();
   await tx
     .insert(passphrases)
@@ -132,6 +143,7 @@ export async function beginSession(
   device: string,
   nowMs: number,
 ): Promise<string> {
+  await refuseElsewhere(tx, yardId, personId);
   const id = randomUUID();
   await tx.insert(sessions).values({ id, yardId, personId, device: device.slice(0, 80), lastSeenAt: new Date(nowMs) });
   return id;

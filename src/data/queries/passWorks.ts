@@ -8,14 +8,14 @@ type OverVersion = Pick<PassRecord, 'layoutVersionId' | 'question'>;
 const known = new Map<string, QuestionWork | null>();
 const MOST_KNOWN = 4000;
 
-const nameOf = ({ layoutVersionId, question }: OverVersion) => `${layoutVersionId} ${JSON.stringify(question)}`;
-
 /** The work of what each of some passes was asked, over the version it was ridden over; null where that is not there. */
 export async function passWorks(
   db: Pick<RoanDatabase, 'select'>,
   yardId: string,
   ridden: readonly OverVersion[],
 ): Promise<(pass: OverVersion) => QuestionWork | null> {
+  const nameOf = ({ layoutVersionId, question }: OverVersion) =>
+    `${yardId} ${layoutVersionId} ${JSON.stringify(question)}`;
   const names = new Map(ridden.map(pass => [nameOf(pass), pass]));
   const missing = [...names].filter(([name]) => !known.has(name));
   if (known.size + missing.length > MOST_KNOWN) known.clear();

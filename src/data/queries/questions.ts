@@ -44,17 +44,18 @@ export async function questionsById(
   ids: readonly string[],
 ): Promise<Map<string, Question>> {
   const wished = [...new Set(ids)];
-  const missing = wished.filter(id => !known.has(id));
+  const nameOf = (id: string) => `${yardId} ${id}`;
+  const missing = wished.filter(id => !known.has(nameOf(id)));
   if (known.size + missing.length > MOST_KNOWN) known.clear();
-  const toRead = wished.filter(id => !known.has(id));
+  const toRead = wished.filter(id => !known.has(nameOf(id)));
   for (let first = 0; first < toRead.length; first += MOST_IDS) {
     const rows = await db
       .select({ id: questions.id, document: questions.document })
       .from(questions)
       .where(and(eq(questions.yardId, yardId), inArray(questions.id, toRead.slice(first, first + MOST_IDS))));
-    for (const { id, document } of rows) known.set(id, storedQuestion(document));
+    for (const { id, document } of rows) known.set(nameOf(id), storedQuestion(document));
   }
-  return new Map(wished.flatMap(id => (known.has(id) ? [[id, known.get(id)!] as const] : [])));
+  return new Map(wished.flatMap(id => (known.has(nameOf(id)) ? [[id, known.get(nameOf(id))!] as const] : [])));
 }
 
 /** What was stored was parsed before it went in: a fault here is a fault of the file. */

@@ -175,15 +175,17 @@ const MOST_GROUNDS = 4000;
 
 type OverGround = { layoutVersionId: string; questionId: string | null; direction: RideDirection };
 
-const groundName = ({ layoutVersionId, questionId, direction }: OverGround) =>
-  `${layoutVersionId} ${questionId ?? ''} ${direction === 'mirrored' ? 'mirrored' : ''}`;
+const groundName = (yardId: string, { layoutVersionId, questionId, direction }: OverGround) =>
+  `${yardId} ${layoutVersionId} ${questionId ?? ''} ${direction === 'mirrored' ? 'mirrored' : ''}`;
 
 async function groundsOf(
   db: Reader,
   yardId: string,
   passes: readonly (OverGround & { question: Question })[],
 ): Promise<(pass: OverGround) => Ground | null> {
-  const missing = new Map(passes.filter(pass => !grounds.has(groundName(pass))).map(pass => [groundName(pass), pass]));
+  const missing = new Map(
+    passes.filter(pass => !grounds.has(groundName(yardId, pass))).map(pass => [groundName(yardId, pass), pass]),
+  );
   const versions = await versionsRidden(
     db,
     yardId,
@@ -196,7 +198,7 @@ async function groundsOf(
   }
   if (grounds.size + fresh.size > MOST_GROUNDS) grounds.clear();
   for (const [name, ground] of fresh) grounds.set(name, ground);
-  return pass => grounds.get(groundName(pass)) ?? null;
+  return pass => grounds.get(groundName(yardId, pass)) ?? null;
 }
 
 function groundOver(layout: Layout, question: Question, direction: RideDirection): Ground {

@@ -19,16 +19,17 @@ export async function riddenOver(
 ): Promise<RiddenOver> {
   const wanted = [...new Set(versionIds)];
   if (known.size + wanted.length > MOST_KNOWN) known.clear();
-  const missing = wanted.filter(id => !known.has(id));
+  const nameOf = (id: string) => `${yardId} ${id}`;
+  const missing = wanted.filter(id => !known.has(nameOf(id)));
   if (missing.length > 0) {
     const { id, layoutId, document } = layoutVersions;
     const rows = await db
       .select({ id, layoutId, document })
       .from(layoutVersions)
       .where(and(eq(layoutVersions.yardId, yardId), inArray(layoutVersions.id, missing)));
-    for (const row of rows) known.set(row.id, { layoutId: row.layoutId, kinds: exerciseKinds(row.document) });
+    for (const row of rows) known.set(nameOf(row.id), { layoutId: row.layoutId, kinds: exerciseKinds(row.document) });
   }
-  return new Map(wanted.flatMap(id => (known.has(id) ? [[id, known.get(id)!] as const] : [])));
+  return new Map(wanted.flatMap(id => (known.has(nameOf(id)) ? [[id, known.get(nameOf(id))!] as const] : [])));
 }
 
 /** The kinds of the exercises of a stored plan, by their ids. */

@@ -24,7 +24,7 @@ export async function once<Answer>(
   if (before) return (before.answer as { said: Answer }).said;
   const said = await act();
   const nowMs = Date.now();
-  await tx.delete(saves).where(lt(saves.savedAt, new Date(nowMs - KEPT_MS)));
+  await tx.delete(saves).where(and(eq(saves.yardId, yardId), lt(saves.savedAt, new Date(nowMs - KEPT_MS))));
   await tx.insert(saves).values({ id: saveId, yardId, answer: { said }, savedAt: new Date(nowMs) });
   return said;
 }

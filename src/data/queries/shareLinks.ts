@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { and, desc, eq, isNull } from 'drizzle-orm';
+import { DatabaseRefused } from '../databaseRefused';
 import { newToken, tokenHash } from '../access/tokens';
 import type { RoanDatabase } from '../openDatabase';
-import { shareLinks } from '../schema';
+import { layouts, lessons, people, shareLinks } from '../schema';
 import type { Transaction } from '../writeQueue';
 
 type Reader = Pick<RoanDatabase, 'select'>;
@@ -30,10 +31,23 @@ export async function addShareLink(
   subjectId: string,
   nowMs: number,
 ): Promise<{ id: string; token: string }> {
+  if (!(await isOfYard(tx, yardId, kind, subjectId)))
+    throw new DatabaseRefused('What the link would show is not in the yard any more.');
   const [id, token] = [randomUUID(), newToken()];
   const expiresAt = kind === 'calendar' ? null : new Date(nowMs + SHARE_DAYS * DAY_MS);
   await tx.insert(shareLinks).values({ id, yardId, kind, subjectId, tokenHash: tokenHash(token), expiresAt });
   return { id, token };
+}
+
+/** What a link shows is named without a reference: that it is of the yard is looked at. */
+async function isOfYard(tx: Transaction, yardId: string, kind: ShareKind, subjectId: string): Promise<boolean> {
+  if (kind === 'calendar') return subjectId === yardId;
+  const table = { rider: people, lesson: lessons, layout: layouts }[kind];
+  const [row] = await tx
+    .select({ id: table.id })
+    .from(table)
+    .where(and(eq(table.yardId, yardId), eq(table.id, subjectId)));
+  return row !== undefined;
 }
 
 type Row = typeof shareLinks.$inferSelect;

@@ -104,6 +104,13 @@ export function createKeeper(build: string, { caches, fetch, nowMs }: Surroundin
       if (all) await tidy(list);
       return all;
     },
+    /** A page that was looked at, as it is kept: it goes by the words that it went by. */
+    async asVisited(url: string, answer: Response): Promise<Response> {
+      const kept = await asKept(answer, nowMs());
+      const words = (await (await caches.open(own)).match(url, { ignoreVary: true }))?.headers.get(KEPT_WORDS);
+      if (words) kept.headers.set(KEPT_WORDS, words);
+      return kept;
+    },
     /** A page that is kept, the newest build's first; undefined where none is. */
     async find(href: string): Promise<Response | undefined> {
       const names = (await caches.keys()).filter(name => name.startsWith(PAGES_CACHE));

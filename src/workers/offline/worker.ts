@@ -3,7 +3,7 @@ import { FILES_BEFORE, isForTheArena, KEEP, KEPT } from '@/files/keptPages';
 import { NetworkFirst, Serwist, type PrecacheEntry } from 'serwist';
 import { countWaiting } from './countWaiting';
 import { createKeeper } from './keeper';
-import { asKept, asShown, isKeepable } from './keptAnswer';
+import { asShown, isKeepable } from './keptAnswer';
 import { notKeptPage } from './notKept';
 
 /**
@@ -42,7 +42,9 @@ const pages = new NetworkFirst({
         return response;
       },
       cacheWillUpdate: async ({ request, response }) =>
-        isKeepable(response) && isForTheArena(new URL(request.url).pathname) ? asKept(response, Date.now()) : null,
+        isKeepable(response) && isForTheArena(new URL(request.url).pathname)
+          ? keeper.asVisited(request.url, response)
+          : null,
       cachedResponseWillBeUsed: async ({ cachedResponse }) => (cachedResponse ? asShown(cachedResponse) : undefined),
       handlerDidError: async ({ request }) => {
         const { pathname, search } = new URL(request.url);

@@ -14,10 +14,10 @@ import { revalidatePath } from 'next/cache';
 
 /** Everything of the yard in one archive; ?films=no leaves the films out. */
 export const GET = answering(may.instruct, async (request: Request) => {
-  const { db } = await yardContext();
+  const { db, yard } = await yardContext();
   const madeAt = new Date().toISOString();
   const films = new URL(request.url).searchParams.get('films') === 'no' ? 'beside' : 'inside';
-  const { zip } = await writeArchive(db, dataFolders().videos, madeAt, films);
+  const { zip } = await writeArchive(db, dataFolders().videos, madeAt, films, yard.id);
   return new Response(Readable.toWeb(zip) as ReadableStream, {
     headers: {
       'content-type': 'application/zip',
@@ -36,7 +36,9 @@ export const POST = answering(may.instruct, async (request: Request) => {
   try {
     const archive = await readArchive(received.file, [backupFilms(folders.backups)]);
     try {
-      await restoreArchive(await roan(), archive, folders.videos);
+      const { yard, who } = await yardContext();
+      const into = { yardId: yard.id, personId: who.open ? null : who.id };
+      await restoreArchive(await roan(), archive, folders.videos, into);
       revalidatePath('/', 'layout');
       const missing = archive.films.filter(({ open }) => open === null).length;
       return Response.json({ yard: archive.manifest.yard, rows: archive.manifest.rows, missingFilms: missing });

@@ -1,6 +1,7 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listBackups } from '@/data/archive/backups';
+import { listYards } from '@/data/queries/yards';
 import { isEmptyYard } from '@/data/archive/restoreArchive';
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
@@ -14,7 +15,8 @@ export const metadata: Metadata = { title: 'All data out and in' };
 
 export default async function ArchivePage() {
   await connection();
-  const { db, yard } = await yardContext(may.instruct);
+  const { db, yard, who } = await yardContext(may.instruct);
+  const isAlone = (await listYards(db)).length === 1;
   const folders = dataFolders();
   return (
     <>
@@ -28,10 +30,10 @@ export default async function ArchivePage() {
         }
       />
       <ArchiveBoard
-        isEmpty={await isEmptyYard({ db })}
+        isEmpty={await isEmptyYard({ db }, { yardId: yard.id, personId: who.open ? null : who.id })}
         folder={folders.backups}
         second={folders.second}
-        backups={listBackups(folders.backups).map(({ name, sizeBytes, madeAtMs }) => ({
+        backups={(isAlone ? listBackups(folders.backups) : []).map(({ name, sizeBytes, madeAtMs }) => ({
           ...{ name, sizeBytes, when: yardTime(madeAtMs, yard.timeZone, 'ddd D MMM YYYY, HH:mm') },
         }))}
       />

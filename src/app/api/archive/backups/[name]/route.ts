@@ -1,6 +1,8 @@
 import { createReadStream } from 'node:fs';
 import path from 'node:path';
 import { Readable } from 'node:stream';
+import { yardContext } from '@/app/_server/yardContext';
+import { listYards } from '@/data/queries/yards';
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { may } from '../../../../_server/access/rules';
 import { dataFolders } from '@/app/_server/dataFolders';
@@ -12,6 +14,13 @@ export const GET = answering(
   may.instruct,
   async (request: Request, { params }: { params: Promise<{ name: string }> }) => {
     const { name } = await params;
+    const { db } = await yardContext();
+    // A backup is of the whole store: of several yards none is told what the others have.
+    if ((await listYards(db)).length > 1)
+      return problemAnswer(
+        403,
+        'A backup is of all yards here: whoever runs Roan’s server has it. Get the yard’s archive.',
+      );
     const { backups } = dataFolders();
     const found = listBackups(backups).find(backup => backup.name === name);
     if (!found) return problemAnswer(404, 'This backup is not in the data folder any more.');

@@ -11,6 +11,7 @@ if (unknown.length > 0) giveUp(`“${unknown[0]}” is not an option of the demo
 await ensureInstalled();
 process.env.ROAN_DATABASE_URL = `file:${DEMO_FILE}`;
 delete process.env.ROAN_DATABASE_TOKEN;
+delete process.env.ROAN_DATABASE_REPLICA_URL;
 const fresh = process.argv.includes('--fresh');
 const seeded = await run(
   process.execPath,

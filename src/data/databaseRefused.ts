@@ -63,10 +63,13 @@ export function isPassing(error: unknown): boolean {
 
 function codesOf(error: unknown): string {
   const codes: string[] = [];
-  for (let at: unknown = error, depth = 0; at instanceof Error && depth < 5; at = at.cause, depth += 1) {
+  let at = error as { code?: unknown; message?: unknown; cause?: unknown } | null | undefined;
+  // By what it has and not by its class: the platform's own errors may be of another world.
+  for (let depth = 0; typeof at === 'object' && at !== null && depth < 5; at = at.cause as typeof at, depth += 1) {
     if ('code' in at) codes.push(String(at.code));
+    const message = String(at.message ?? '');
     // What was asked, with what somebody typed in it, says nothing of what went wrong.
-    if (!at.message.startsWith('Failed query')) codes.push(at.message);
+    if (!message.startsWith('Failed query')) codes.push(message);
   }
   return codes.join(' ');
 }

@@ -7,6 +7,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { claimFile } from './claimFile';
 import { asSentence, DatabaseRefused } from './databaseRefused';
 import * as schema from './schema';
+import { readNear } from './readNear';
 import { upgradeRecords } from './upgrade/upgradeRecords';
 import { createWriteQueue, type WriteQueue } from './writeQueue';
 
@@ -26,10 +27,11 @@ const MIGRATIONS = path.join(process.cwd(), 'src/data/migrations');
 /**
  * Opens the database, brings it up to date and claims it for this process.
  * @param url - `file:…` or the address of a libSQL server
+ * @param replicaUrl - a copy of that server which is near: it is read from there as long as it is no older than what was written
  * @throws {DatabaseRefused} with a sentence: a folder that cannot be written, a file that is not Roan's, a database
  *   that a newer Roan made, or one that another process holds
  */
-export async function openDatabase(url: string, authToken?: string): Promise<OpenDatabase> {
+export async function openDatabase(url: string, authToken?: string, replicaUrl?: string): Promise<OpenDatabase> {
   const filePath = filePathOf(url);
   const claim = filePath === null ? null : await prepareFile(filePath);
   let client: Client | null = null;
@@ -41,13 +43,17 @@ export async function openDatabase(url: string, authToken?: string): Promise<Ope
     const db = drizzle(client, { schema });
     await upToDate(db, filePath === null);
     const opened = client;
-    const write = createWriteQueue(db, { shared: filePath === null });
+    const copy = filePath === null && replicaUrl ? createClient({ url: replicaUrl, authToken }) : null;
+    const near = copy && readNear(db, drizzle(copy, { schema }));
+    const write = createWriteQueue(db, { shared: filePath === null, ...(near && { wrote: near.wrote }) });
     await write(upgradeRecords);
     return {
-      db,
+      db: near?.db ?? db,
       write,
       close: async () => {
         await write.idle();
+        near?.close();
+        copy?.close();
         opened.close();
         await claim?.release();
       },

@@ -11,6 +11,7 @@ export function roan(): Promise<OpenDatabase> {
   holder.roanDatabase ??= openDatabase(
     process.env.ROAN_DATABASE_URL ?? DEFAULT_DATABASE_URL,
     process.env.ROAN_DATABASE_TOKEN,
+    process.env.ROAN_DATABASE_REPLICA_URL,
   ).catch(error => {
     holder.roanDatabase = undefined;
     throw error;

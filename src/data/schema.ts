@@ -629,6 +629,12 @@ export const leases = sqliteTable('leases', {
   until: instant('until').notNull(),
 });
 
+/** How many writes there were: a copy of the store that has counted as many is no older. */
+export const storeWrites = sqliteTable('store_writes', {
+  name: text('name').primaryKey(),
+  number: integer('number').notNull(),
+});
+
 /** What all processes of a store have to know, and nobody else. */
 export const storeSecrets = sqliteTable('store_secrets', {
   name: text('name').primaryKey(),

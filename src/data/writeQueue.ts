@@ -1,4 +1,5 @@
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { countWrite } from './readNear';
 import { asSentence, isPassing } from './databaseRefused';
 import type * as schema from './schema';
 
@@ -21,17 +22,24 @@ const AGAIN_MS = [20, 60, 150, 400, 1000, 2000];
  * @param shared - whether other processes write there too: what stood in the way of a write may be gone in a moment, and it is
  *   tried again from its beginning. Only a write that is sure not to have been made: whether one was whose last answer was lost
  *   nobody knows, and what is sent again says itself what it is.
+ * @param wrote - told the number of every write, where copies of the store are read from
  */
-export function createWriteQueue(db: Db, { shared = false }: { shared?: boolean } = {}): WriteQueue {
+export function createWriteQueue(
+  db: Db,
+  { shared = false, wrote }: { shared?: boolean; wrote?: (number: number) => void } = {},
+): WriteQueue {
   let last: Promise<unknown> = Promise.resolve();
   const once = async <T>(action: (tx: Transaction) => Promise<T>) => {
     let isAllSaid = false;
+    let number = 0;
     try {
       const value = await db.transaction(async tx => {
         const made = await action(tx);
+        if (wrote) number = await countWrite(tx);
         isAllSaid = true;
         return made;
       });
+      wrote?.(number);
       return { ok: true as const, value };
     } catch (error) {
       return { ok: false as const, error, again: shared && !isAllSaid && isPassing(error) };

@@ -8,6 +8,11 @@ CREATE TABLE `store_secrets` (
 	`name` text PRIMARY KEY NOT NULL,
 	`value` text NOT NULL
 );
+--> statement-breakpoint
+CREATE TABLE `store_writes` (
+	`name` text PRIMARY KEY NOT NULL,
+	`number` integer NOT NULL
+);
 
 --> statement-breakpoint
 -- A row names only rows of its own yard, whatever asks for it.

@@ -1,0 +1,69 @@
+import { eq } from 'drizzle-orm';
+import type { RoanDatabase } from './openDatabase';
+import { storeWrites } from './schema';
+import type { Transaction } from './writeQueue';
+
+const COUNTER = 'writes';
+
+/** Counts a write, within its transaction; what copies of the store have counted too they hold. */
+export async function countWrite(tx: Transaction): Promise<number> {
+  const [row] = await tx.select({ number: storeWrites.number }).from(storeWrites).where(eq(storeWrites.name, COUNTER));
+  const number = (row?.number ?? 0) + 1;
+  await tx
+    .insert(storeWrites)
+    .values({ name: COUNTER, number })
+    .onConflictDoUpdate({ target: storeWrites.name, set: { number } });
+  return number;
+}
+
+/** So often a copy is asked how far it is while it is behind, and while it is not. */
+const BEHIND_MS = 15;
+const LOOK_MS = 2000;
+
+/**
+ * Reads from a copy of the store that is near, as long as that is no older than what this process wrote or read: while it lags
+ * behind, and where it does not answer, from the store itself. Writes go to the store.
+ */
+export function readNear(store: RoanDatabase, copy: RoanDatabase) {
+  let written = 0;
+  let isFresh = false;
+  let isClosed = false;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const look = async () => {
+    clearTimeout(timer);
+    const wanted = written;
+    const number = await countedBy(copy).catch(() => -1);
+    if (isClosed) return;
+    if (number >= wanted && wanted === written) isFresh = true;
+    else if (number < 0) isFresh = false;
+    timer = setTimeout(() => void look(), isFresh || number < 0 ? LOOK_MS : BEHIND_MS);
+    timer.unref?.();
+  };
+  void look();
+  const db = new Proxy(store, {
+    get(target, key, receiver) {
+      const from = isFresh && (key === 'select' || key === 'selectDistinct') ? copy : target;
+      const value: unknown = Reflect.get(from, key, from === target ? receiver : copy);
+      return typeof value === 'function' ? (value.bind(from) as unknown) : value;
+    },
+  });
+  return {
+    db,
+    /** Told of every write that was made. */
+    wrote(number: number) {
+      written = Math.max(written, number);
+      isFresh = false;
+      void look();
+    },
+    isFresh: () => isFresh,
+    close() {
+      isClosed = true;
+      clearTimeout(timer);
+    },
+  };
+}
+
+async function countedBy(db: RoanDatabase): Promise<number> {
+  const [row] = await db.select({ number: storeWrites.number }).from(storeWrites).where(eq(storeWrites.name, COUNTER));
+  return row?.number ?? 0;
+}

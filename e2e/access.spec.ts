@@ -117,6 +117,8 @@ test('every page and route, asked by nobody, a rider, a helper and the office: e
   roan,
   trusting,
 }) => {
+  // Some hundred pages, each four times.
+  test.setTimeout(480_000);
   const maud = await instructor(trusting, roan);
   const who = [
     { role: 'nobody', cookie: '', may: [] as readonly string[] },

@@ -1,8 +1,10 @@
 import { createClient } from '@libsql/client';
+import { rmSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { Device, keeps, keptPages } from './support/device';
 import { expect, test as base } from './support/fixtures';
+import { newerBuild } from './support/newerBuild';
 import { cleanPass, closeSheet, key, openMore, riddenHere } from './support/pad';
 import { RoanServer } from './support/roanServer';
 
@@ -200,4 +202,104 @@ test('a sheet walked and ticked and a stride test, with the server gone before e
        where horse_id = '${horse}' and tested_at > ${Date.now() - 600_000}`,
     ),
   ).toEqual([[2]]);
+});
+
+const rideOf = (run: string) => `where lesson_id = '${run.split('/')[3]}'`;
+
+/** Begins the lesson that is open and rides a clean pass on either rein; returns how much waits then. */
+async function tapped(page: Page): Promise<void> {
+  await key(page, 'Begin the lesson').tap();
+  for (const rein of ['left rein', 'right rein'] as const) await cleanPass(page, rein);
+  expect(await riddenHere(page)).toHaveLength(2);
+}
+
+/** The caches that pages are kept in, each of a build. */
+const builds = (page: Page) =>
+  page.evaluate(async () => (await caches.keys()).filter(name => name.startsWith('roan-pages-')));
+
+test('a newer Roan takes over while marks wait: none is lost, and its pages open without the server', async ({
+  roan,
+  device,
+}) => {
+  const page = await device.open();
+  await signIn(page, roan);
+  const run = await lessonKept(page, roan);
+  await device.lets(false);
+  await tapped(page);
+  const [before] = await builds(page);
+  await roan.kill();
+  const newer = newerBuild();
+  roan.cwd = newer;
+  await roan.start();
+  // Whoever comes back to the page has the newer one; what the older one named is not there any more.
+  await page.goto(`${roan.url}/ride`);
+  await expect(async () => {
+    const now = await builds(page);
+    expect(now).toHaveLength(1);
+    expect(now[0]).not.toBe(before);
+    expect(await keptPages(page)).toContain(run);
+  }).toPass({ timeout: 90_000 });
+  await page.goto(`${roan.url}/waiting`);
+  await expect(page.getByText('3 to be sent')).toBeVisible();
+  await roan.kill();
+
+  const again = await device.open();
+  await again.goto(`${roan.url}${run}`);
+  await expect(waits(again)).toBeVisible();
+  expect(await riddenHere(again)).toHaveLength(2);
+  await roan.start();
+  await expect(again.getByRole('link', { name: /not sent/ })).toHaveCount(0, { timeout: 40_000 });
+  expect(await rowsOf(roan, `select count(*) from passes ${rideOf(run)}`)).toEqual([[2]]);
+  rmSync(newer, { recursive: true, force: true });
+});
+
+test('what is kept of pages is cleared, a session ends, somebody signs out and in: what waits is sent all the same, once', async ({
+  roan,
+  device,
+}) => {
+  const page = await device.open();
+  await signIn(page, roan);
+  const run = await lessonKept(page, roan);
+  await roan.kill();
+  await tapped(page);
+
+  // The browser made room: no page is left, and what waits is.
+  await page.evaluate(async () => {
+    for (const name of await caches.keys()) await caches.delete(name);
+  });
+  await (await page.context().newCDPSession(page)).send('Network.clearBrowserCache');
+  await page.goto(`${roan.url}${run}`);
+  await expect(page.getByRole('heading', { name: 'Roan cannot be reached' })).toBeVisible();
+  await expect(page.getByText('3 taps wait on this device')).toBeVisible();
+
+  // Signed out from the desk meanwhile: nothing is sent, nothing of the yard is kept, and nothing is lost.
+  await rowsOf(roan, `update sessions set ended_at = ${Date.now()}`);
+  await roan.start();
+  await page.goto(`${roan.url}/waiting`);
+  await page.waitForURL(/sign-in/);
+  await signIn(page, roan);
+  await keeps(page, /^\/waiting$/m);
+  await expect(page.getByRole('link', { name: /not sent/ })).toHaveCount(0, { timeout: 40_000 });
+  await expect
+    .poll(() => rowsOf(roan, `select count(*) from passes ${rideOf(run)}`), { timeout: 40_000 })
+    .toEqual([[2]]);
+
+  // Signed out by hand with something that waits: the pages go, the tap stays.
+  await page.goto(`${roan.url}${run}`);
+  await device.lets(false);
+  await cleanPass(page, 'left rein');
+  await expect(page.getByText(/not saved yet, kept on this device/)).toBeVisible();
+  await page.goto(`${roan.url}/waiting`);
+  await page.getByRole('button', { name: /sign Maud Ferrier out|Sign Maud Ferrier out/ }).tap();
+  await page.waitForURL(/sign-in/);
+  expect(await keptPages(page)).toEqual([]);
+  await roan.kill();
+  await page.goto(`${roan.url}${run}`);
+  await expect(page.getByText('1 tap waits on this device')).toBeVisible();
+  await roan.start();
+  await device.lets(true);
+  await signIn(page, roan);
+  await expect
+    .poll(() => rowsOf(roan, `select count(*) from passes ${rideOf(run)}`), { timeout: 40_000 })
+    .toEqual([[3]]);
 });

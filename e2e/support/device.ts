@@ -30,6 +30,12 @@ export class Device {
     return this.page();
   }
 
+  /** Whether what is tapped gets through: everything else does. */
+  async lets(through: boolean): Promise<void> {
+    if (through) await this.context!.unroute(/\/api\/record/);
+    else await this.context!.route(/\/api\/record/, route => route.abort());
+  }
+
   /** Another page of the same browser. */
   async page(): Promise<Page> {
     const page = await this.context!.newPage();

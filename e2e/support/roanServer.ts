@@ -12,6 +12,8 @@ export class RoanServer {
   args: string[] = [];
   /** What it is told beside its port and database. */
   told: Record<string, string> = {};
+  /** Where it is started: another build lies elsewhere. */
+  cwd = process.cwd();
 
   private constructor(
     readonly folder: string,
@@ -52,7 +54,7 @@ export class RoanServer {
 
   /** Starts it, and waits for the line that says where it is. */
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['scripts/start.mjs', ...this.args], { env: this.env });
+    const child = spawn(process.execPath, ['scripts/start.mjs', ...this.args], { env: this.env, cwd: this.cwd });
     this.child = child;
     await new Promise<void>((resolve, reject) => {
       const hear = (chunk: Buffer) => {

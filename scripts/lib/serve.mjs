@@ -5,6 +5,7 @@ import { createServer as createDoor } from 'node:net';
 import path from 'node:path';
 import QRCode from 'qrcode';
 import { certificate } from './certificate.mjs';
+import { logAnswers } from './logLine.mjs';
 import { mindHeaders } from './mindHeaders.mjs';
 import { networkAddresses } from './places.mjs';
 import { giveUp } from './run.mjs';
@@ -93,6 +94,7 @@ function laterAnswers() {
     if (!canBeRead(request.url))
       return void refuse(response, 404, 'There is nothing at this address: it cannot be read.');
     mindHeaders(request);
+    logAnswers(request, response);
     if (handle) return void handle(request, response);
     response.setHeader('retry-after', '1');
     refuse(response, 503, 'Roan is starting: try again in a moment.');

@@ -1,5 +1,6 @@
 import { asSentence, DatabaseRefused, isOfStore, StoreFault } from '@/data/databaseRefused';
 import { ZodError } from 'zod';
+import { logFault } from './logFault';
 
 export type Fault = { status: number; problem: string };
 
@@ -13,7 +14,7 @@ export function faultOf(error: unknown): Fault {
   if (error instanceof ZodError)
     return { status: 400, problem: 'What was sent is not understood: open the page again.' };
   if (isOfStore(error)) return told(asSentence(error), error);
-  console.error(error);
+  logFault(error);
   return {
     status: 500,
     problem: 'Roan failed at this and has written down why. What was kept before is still there: try again.',
@@ -21,6 +22,6 @@ export function faultOf(error: unknown): Fault {
 }
 
 function told(fault: DatabaseRefused, cause: unknown): Fault {
-  console.error(fault.message, cause);
+  logFault(cause, fault.message);
   return { status: 503, problem: fault.message };
 }

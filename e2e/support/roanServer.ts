@@ -46,9 +46,9 @@ export class RoanServer {
   get env(): NodeJS.ProcessEnv {
     return {
       ...process.env,
-      ...this.told,
       ROAN_PORT: String(this.port),
       ROAN_DATABASE_URL: `file:${path.join(this.folder, 'roan.db')}`,
+      ...this.told,
     };
   }
 

@@ -6,3 +6,18 @@ export function certificateFindings(
   places: { names: string[]; addresses: string[] },
   nowMs: number,
 ): Finding[];
+export function diskFindings(folder: string): Finding[];
+export function backupFindings(folders: string[], nowMs: number): Finding[];
+export function clockFindings(nowMs: number, latestMs: number | null): Finding[];
+export function versionFindings(versions: {
+  node: string;
+  roan: string;
+  newestKnownMs: number;
+  appliedMs: number | null;
+}): Finding[];
+export function databaseFindings(looked: {
+  check: string[];
+  broken: number;
+  asked: 'file' | 'server';
+  ms: number;
+}): Finding[];

@@ -34,10 +34,11 @@ export const metadata: Metadata = { title: { default: 'Roan', template: '%s · R
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
+  // First what only a request has: while pages are built no database is opened.
+  const nonce = nonceOf((await headers()).get('content-security-policy'));
   const who = await whoIsThere();
   const opened = who && (await yardOf(who.yardId));
   const yards = who === null || who.open ? [] : await yardsHere();
-  const nonce = nonceOf((await headers()).get('content-security-policy'));
   const [behindMs, nowAtMs] = [clockBehindMs(), nowMs()];
   const day = (atMs: number) => yardTime(atMs, opened?.yard.timeZone ?? 'UTC', 'D MMM YYYY, HH:mm');
   const thread = who === null ? {} : readThread((await cookies()).get(THREAD_COOKIE)?.value);

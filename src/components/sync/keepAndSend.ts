@@ -27,8 +27,8 @@ export function keepAndSend(sync: Sync, box: string, events: readonly unknown[],
       if (own.length === 0) return end({ kind: 'sent' });
       const refused = own.find(row => row.refused !== null)?.refused;
       if (refused) {
-        own.forEach(({ key }) => void sync.drop(key));
-        return end({ kind: 'refused', problem: refused });
+        end({ kind: 'refused', problem: refused });
+        return own.forEach(({ key }) => void sync.drop(key));
       }
       if (own.some(({ keptIn }) => keptIn === 'writing') || (problem === null && !isLate)) return;
       const inPage = own.some(({ keptIn }) => keptIn === 'page');

@@ -45,7 +45,7 @@ export function asSentence(error: unknown): DatabaseRefused {
 
 /** Whether an error is one of the database or of the disk. */
 export function isOfStore(error: unknown): boolean {
-  return /SQLITE_|LIBSQL|SERVER_ERROR|HRANA|fetch failed|UND_ERR|\b(ENOSPC|EACCES|EROFS|EPERM|EIO|EDQUOT|EMFILE|EBUSY)\b/.test(
+  return /SQLITE_|LIBSQL|SERVER_ERROR|HRANA|WebSocket|fetch failed|UND_ERR|\b(ENOSPC|EACCES|EROFS|EPERM|EIO|EDQUOT|EMFILE|EBUSY)\b/.test(
     codesOf(error),
   );
 }
@@ -56,7 +56,7 @@ export function isOfStore(error: unknown): boolean {
  */
 export function isPassing(error: unknown): boolean {
   if (error instanceof DatabaseRefused) return false;
-  return /SQLITE_BUSY|SQLITE_LOCKED|database is locked|baton|STREAM_|TRANSACTION_|transaction .*(timed out|closed)|fetch failed|ECONNREFUSED|ECONNRESET|EPIPE|UND_ERR|socket hang up|HTTP status 5\d\d/i.test(
+  return /SQLITE_BUSY|SQLITE_LOCKED|database is locked|baton|STREAM_|TRANSACTION_|transaction .*(timed out|closed)|no transaction is active|WebSocket|HRANA_WEBSOCKET|fetch failed|ECONNREFUSED|ECONNRESET|EPIPE|UND_ERR|socket hang up|HTTP status 5\d\d/i.test(
     codesOf(error),
   );
 }
@@ -81,7 +81,7 @@ function sentenceFor(codes: string): string {
     return 'Roan may not write to its data folder, so nothing was saved. Make the folder writable and try again.';
   if (/SQLITE_NOTADB/.test(codes)) return 'The database file is not a database that Roan can read.';
   if (/SQLITE_CORRUPT/.test(codes)) return 'The database file is damaged. Nothing was changed: restore a copy of it.';
-  if (/fetch failed|ECONNREFUSED|ECONNRESET|UND_ERR|baton|HTTP status 5\d\d/.test(codes))
+  if (/fetch failed|ECONNREFUSED|ECONNRESET|UND_ERR|baton|HTTP status 5\d\d|WebSocket/i.test(codes))
     return 'The database server does not answer, so nothing was saved. Try again.';
   if (/SQLITE_BUSY/.test(codes)) return 'Another program holds the database. Close it and try again.';
   if (/SQLITE_CANTOPEN/.test(codes)) return 'The database file cannot be opened: check its folder.';

@@ -7,6 +7,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { claimFile } from './claimFile';
 import { asSentence, DatabaseRefused } from './databaseRefused';
 import * as schema from './schema';
+import { serverClient } from './serverClient';
 import { readNear } from './readNear';
 import { upgradeRecords } from './upgrade/upgradeRecords';
 import { createWriteQueue, type WriteQueue } from './writeQueue';
@@ -36,14 +37,14 @@ export async function openDatabase(url: string, authToken?: string, replicaUrl?:
   const claim = filePath === null ? null : await prepareFile(filePath);
   let client: Client | null = null;
   try {
-    client = createClient({ url: filePath === null ? url : `file:${filePath}`, authToken });
+    client = filePath === null ? await serverClient(url, authToken) : createClient({ url: `file:${filePath}` });
     if (filePath !== null) await client.execute('PRAGMA journal_mode = WAL');
     await refuseForeign(client, filePath ?? url);
     if (filePath !== null) await copyBeforeUpdate(client, filePath);
     const db = drizzle(client, { schema });
     await upToDate(db, filePath === null);
     const opened = client;
-    const copy = filePath === null && replicaUrl ? createClient({ url: replicaUrl, authToken }) : null;
+    const copy = filePath === null && replicaUrl ? await serverClient(replicaUrl, authToken) : null;
     const near = copy && readNear(db, drizzle(copy, { schema }));
     const write = createWriteQueue(db, { shared: filePath === null, ...(near && { wrote: near.wrote }) });
     await write(upgradeRecords);
@@ -112,7 +113,8 @@ async function refuseForeign(client: Client, where: string): Promise<void> {
     String(row.name),
   );
   const own = tables.filter(name => !name.startsWith('sqlite_') && !name.startsWith('libsql_'));
-  if (own.length === 0) return;
+  // Begun a moment ago, by another Roan or by one that was ended before it was done: the tables come with the migrations.
+  if (own.length === 0 || own.join() === '__drizzle_migrations') return;
   if (!own.includes('__drizzle_migrations') || !own.includes('yards'))
     throw new DatabaseRefused(`${where} is a database, but not one of Roan’s. Nothing in it was changed.`);
   const applied = await client.execute('SELECT max(created_at) AS newest FROM __drizzle_migrations');

@@ -15,50 +15,78 @@ export type WriteQueue = {
 
 /** How long a write is tried again, each time a little later, before somebody is told. */
 const AGAIN_MS = [20, 60, 150, 400, 1000, 2000];
+/** So many writes that wait go into one transaction, where each by itself would hold up the other processes longer. */
+const MOST_TOGETHER = 12;
+
+type Action = (tx: Transaction) => Promise<unknown>;
+type Waiting = { action: Action; done: (value: never) => void; failed: (error: unknown) => void };
+type Tried = { ok: true; values: unknown[] } | { ok: false; error: unknown; isAllSaid: boolean };
 
 /**
  * One queue for all writes of a process: parallel transactions on one file fail with "busy" in large numbers.
  * A write that fails is rolled back, is thrown as a DatabaseRefused, and does not stop the ones behind it.
  * @param shared - whether other processes write there too: what stood in the way of a write may be gone in a moment, and it is
  *   tried again from its beginning. Only a write that is sure not to have been made: whether one was whose last answer was lost
- *   nobody knows, and what is sent again says itself what it is.
+ *   nobody knows, and what is sent again says itself what it is. Writes that wait for each other go together; where one of
+ *   them fails, each goes by itself.
  * @param wrote - told the number of every write, where copies of the store are read from
  */
 export function createWriteQueue(
   db: Db,
   { shared = false, wrote }: { shared?: boolean; wrote?: (number: number) => void } = {},
 ): WriteQueue {
-  let last: Promise<unknown> = Promise.resolve();
-  const once = async <T>(action: (tx: Transaction) => Promise<T>) => {
+  const waiting: Waiting[] = [];
+  let running: Promise<void> | null = null;
+
+  const tryOnce = async (actions: readonly Action[]): Promise<Tried> => {
     let isAllSaid = false;
     let number = 0;
     try {
-      const value = await db.transaction(async tx => {
-        const made = await action(tx);
+      const values = await db.transaction(async tx => {
+        const made: unknown[] = [];
+        for (const action of actions) made.push(await action(tx));
         if (wrote) number = await countWrite(tx);
         isAllSaid = true;
         return made;
       });
       wrote?.(number);
-      return { ok: true as const, value };
+      return { ok: true, values };
     } catch (error) {
-      return { ok: false as const, error, again: shared && !isAllSaid && isPassing(error) };
+      return { ok: false, error, isAllSaid };
     }
   };
-  const run = async <T>(action: (tx: Transaction) => Promise<T>): Promise<T> => {
-    for (const waitMs of [...AGAIN_MS, null]) {
-      const tried = await once(action);
-      if (tried.ok) return tried.value;
-      if (waitMs === null || !tried.again) throw asSentence(tried.error);
+  const run = async (actions: readonly Action[]): Promise<Tried> => {
+    let tried = await tryOnce(actions);
+    for (const waitMs of shared ? AGAIN_MS : []) {
+      if (tried.ok || tried.isAllSaid || !isPassing(tried.error)) break;
       // Two that stood in each other's way are not to do so again.
       await new Promise(resolve => setTimeout(resolve, waitMs * (0.5 + Math.random())));
+      tried = await tryOnce(actions);
     }
-    throw new RangeError('unreachable');
+    return tried;
+  };
+  const finish = (own: readonly Waiting[], tried: Tried) =>
+    own.forEach(({ done, failed }, at) =>
+      tried.ok ? done(tried.values[at] as never) : failed(asSentence(tried.error)),
+    );
+  const drain = async () => {
+    while (waiting.length > 0) {
+      const own = waiting.splice(0, shared ? MOST_TOGETHER : 1);
+      const tried = await run(own.map(({ action }) => action));
+      if (tried.ok || tried.isAllSaid || own.length === 1) finish(own, tried);
+      // One of them is at fault: which, each by itself tells.
+      else for (const one of own) finish([one], await run([one.action]));
+    }
+    running = null;
   };
   const write = <T>(action: (tx: Transaction) => Promise<T>): Promise<T> => {
-    const made = last.then(() => run(action));
-    last = made.catch(() => undefined);
+    const made = new Promise<T>((done, failed) => void waiting.push({ action, done, failed }));
+    running ??= Promise.resolve().then(drain);
     return made;
   };
-  return Object.assign(write, { idle: async () => void (await last) });
+  return Object.assign(write, {
+    idle: async () => {
+      while (running) await running;
+    },
+  });
 }

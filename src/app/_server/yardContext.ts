@@ -10,9 +10,9 @@ import type { Rule } from './access/rules';
 /** A yard of the store, and the unit it reads in: for whoever was let into it, or has a link that names it. */
 export const yardOf = cache(async (yardId: string) => {
   const { db, write } = await roan();
-  const yard = await findYard(db, yardId);
+  const [yard, unit] = await Promise.all([findYard(db, yardId), lengthUnit(db, yardId)]);
   if (!yard) throw new DatabaseRefused('This yard is not here any more.');
-  return { db, write, yard, unit: await lengthUnit(db, yardId) };
+  return { db, write, yard, unit };
 });
 
 /**

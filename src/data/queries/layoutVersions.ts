@@ -111,16 +111,27 @@ async function keepMade(
   return id;
 }
 
+/** A version never changes, and every tap of a pass asks for its own: what was read once holds as long as Roan runs. */
+const known = new Map<string, LayoutVersion>();
+const MOST_KNOWN = 200;
+
 export async function findVersion(
   db: Pick<RoanDatabase, 'select'>,
   yardId: string,
   versionId: string,
 ): Promise<LayoutVersion | null> {
+  const name = `${yardId} ${versionId}`;
+  const before = known.get(name);
+  if (before) return before;
   const [row] = await db
     .select()
     .from(layoutVersions)
     .where(and(eq(layoutVersions.yardId, yardId), eq(layoutVersions.id, versionId)));
-  return row ? asVersion(row) : null;
+  if (!row) return null;
+  const version = asVersion(row);
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(name, version);
+  return version;
 }
 
 /** The versions that were kept of a layout, the latest first. */

@@ -24,13 +24,16 @@ const YARD_HEADER = 'x-roan-yard';
 export const whoIsThere = cache(async (): Promise<Who | null> => {
   const database = await roan();
   const asked = (await headers()).get(YARD_HEADER);
-  if (isThisMachineOnly() && !(await hasPassphrases(database.db))) return { open: true, yardId: await openYard(asked) };
   const nowMs = Date.now();
   const { active, all } = await carriedSessions();
   const known = await sessionPeople(database.db, all, nowMs);
-  const person = asked === null ? inOrder(known, all)[0] : known.find(({ yardId }) => yardId === asked);
+  const found = asked === null ? inOrder(known, all)[0] : known.find(({ yardId }) => yardId === asked);
   // Where the session of now has ended its device is out, though others of it run: it chooses another by signing in.
-  if (!person || (asked === null && person.sessionId !== active)) return null;
+  const person = asked === null && found?.sessionId !== active ? undefined : found;
+  if (!person) {
+    const isOpen = isThisMachineOnly() && !(await hasPassphrases(database.db));
+    return isOpen ? { open: true, yardId: await openYard(asked) } : null;
+  }
   const { id, name, role, yardId, sessionId } = person;
   if (nowMs - person.lastSeenAtMs > SEEN_EVERY_MS) await database.write(tx => seeSession(tx, yardId, sessionId, nowMs));
   return { open: false, yardId, sessionId, id, name, role };

@@ -34,7 +34,6 @@ export const metadata: Metadata = { title: { default: 'Roan', template: '%s · R
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  // First what only a request has: while pages are built no database is opened.
   const nonce = nonceOf((await headers()).get('content-security-policy'));
   const who = await whoIsThere();
   const opened = who && (await yardOf(who.yardId));

@@ -22,8 +22,9 @@ const YARD_HEADER = 'x-roan-yard';
 
 /** Who asks: whoever sits at an open machine, a person who is signed in, or null for nobody that is known. */
 export const whoIsThere = cache(async (): Promise<Who | null> => {
-  const database = await roan();
+  // First what only a request has: while pages are built no database is opened.
   const asked = (await headers()).get(YARD_HEADER);
+  const database = await roan();
   const nowMs = Date.now();
   const { active, all } = await carriedSessions();
   const known = await sessionPeople(database.db, all, nowMs);

@@ -12,7 +12,9 @@ import { listPasses } from '../queries/passes';
 import { listPairs } from '../queries/pairs';
 import { recordBatch } from '../queries/recordEvents';
 import { saveYardRules } from '../queries/settings';
-import { currentYard } from '../queries/yards';
+import { beginSession, passphrasesOf, sessionPeople, setPassphrase } from '../queries/access';
+import { listPeople, savePerson } from '../queries/people';
+import { addYard, currentYard, listYards } from '../queries/yards';
 import { horsePictures, horses, passes, videos } from '../schema';
 import { takenBack } from '../testChanges';
 import { withTestDatabase } from '../testDatabase';
@@ -327,4 +329,42 @@ test('backups of an older Roan are listed behind those that are counted', () => 
     'roan-2026-05-31.zip',
     'roan-2026-05-30.zip',
   ]);
+});
+
+test('beside other yards one yard is restored in the place of one that is empty, and whoever restores it stays in it', async () => {
+  const bytes = await new Promise<Buffer>((resolve, reject) => {
+    withDemo(async database => resolve(await archiveOf(database))).catch(reject);
+  });
+  await withTestDatabase(async database => {
+    const { db, write } = database;
+    const first = await currentYard(database);
+    await write(tx => savePerson(tx, first.id, { name: 'Somebody', role: 'instructor', stepLengthM: null }));
+    const second = await write(tx => addYard(tx, 'Empty', 'UTC'));
+    const personId = await write(tx =>
+      savePerson(tx, second.id, { name: 'Wyn', role: 'instructor', stepLengthM: null }),
+    );
+    const sessionId = await write(async tx => {
+      await setPassphrase(tx, second.id, personId, 'a hash');
+      return beginSession(tx, second.id, personId, 'a desk', NOW_MS);
+    });
+    const into = { yardId: second.id, personId };
+    const archive = await readBytes(bytes);
+    await expect(restoreArchive(database, archive, folder, { yardId: first.id, personId: null })).rejects.toThrow(
+      'into an empty one',
+    );
+    await restoreArchive(database, archive, path.join(folder, 'beside'), into);
+    const yards = await listYards(db);
+    expect(yards.map(({ id }) => id)).toContain(first.id);
+    expect(yards.map(({ id }) => id)).not.toContain(second.id);
+    const restored = yards.find(({ id }) => id !== first.id)!;
+    expect((await listPeople(db, first.id)).map(({ name }) => name)).toEqual(['Somebody']);
+    expect((await listPeople(db, restored.id)).map(({ name }) => name)).toContain('Wyn');
+    expect(await sessionPeople(db, [sessionId], NOW_MS)).toMatchObject([{ name: 'Wyn', yardId: restored.id }]);
+    expect((await passphrasesOf(db, 'Wyn')).map(({ yardId }) => yardId)).toEqual([restored.id]);
+    // The same yard once more would be two of it.
+    const third = await write(tx => addYard(tx, 'Empty too', 'UTC'));
+    await expect(
+      restoreArchive(database, archive, path.join(folder, 'beside'), { yardId: third.id, personId: null }),
+    ).rejects.toThrow('is here already');
+  });
 });

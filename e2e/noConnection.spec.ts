@@ -57,7 +57,8 @@ async function lessonKept(page: Page, roan: RoanServer): Promise<string> {
   return pathname;
 }
 
-const waits = (page: Page) => page.getByRole('link', { name: /No connection: as of/ });
+/** What says that a page comes from the device, and how old it is. */
+const waits = (page: Page) => page.getByText(/No connection: as of/).first();
 
 /** What the database holds of a lesson, in the order in which it came. */
 async function rowsOf(roan: RoanServer, sql: string): Promise<unknown[][]> {

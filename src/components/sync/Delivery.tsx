@@ -1,6 +1,10 @@
 'use client';
 
+import { nowMs } from '@/components/nowMs';
+import { useKeptAt } from '@/components/offline/useKeptAt';
+import { asOfWords } from '@/files/asOfWords';
 import Link from 'next/link';
+import { useState } from 'react';
 import { waitWords, type Waits } from './waits';
 
 type DeliveryProps = {
@@ -13,6 +17,8 @@ type DeliveryProps = {
 
 /** Says "saved" only when everything is in the database, and what is kept where until then. */
 export function Delivery({ ready, waits, className, quiet = false }: DeliveryProps) {
+  const keptAtMs = useKeptAt();
+  const [openedAtMs] = useState(nowMs);
   if (quiet && waits.unsent + waits.refused === 0) return null;
   // Until this device's own store has been read, nobody can say that all is saved.
   if (!ready)
@@ -21,7 +27,9 @@ export function Delivery({ ready, waits, className, quiet = false }: DeliveryPro
         Opening …
       </p>
     );
-  const words = waitWords(waits);
+  // Why it waits is plain where the page itself is one that the device kept: how old that is says more.
+  const age = keptAtMs === null ? null : `No connection: ${asOfWords(keptAtMs, openedAtMs)}.`;
+  const words = waitWords({ ...waits, problem: waits.problem && (age ?? waits.problem) });
   return (
     <p
       role="status"

@@ -3,7 +3,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { officeSums, type YardSums } from '@/data/queries/officeSums';
-import { Table, TableTbody, TableTd, TableTfoot, TableTh, TableThead, TableTr } from '@mantine/core';
+import { Stack, Table, TableTbody, TableTd, TableTfoot, TableTh, TableThead, TableTr } from '@mantine/core';
 import type { Metadata } from 'next';
 import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
@@ -31,11 +31,13 @@ export default async function OfficePage() {
           An instructor lets a yard tell them: in its page “Yards”, open “Sums for the office”.
         </EmptyState>
       ) : (
-        months.map(({ name }, index) => (
-          <Card key={name} label={name} title={name}>
-            <SumsTable sums={sums[index]!} />
-          </Card>
-        ))
+        <Stack gap="md">
+          {months.map(({ name }, index) => (
+            <Card key={name} label={name} title={name}>
+              <SumsTable sums={sums[index]!} />
+            </Card>
+          ))}
+        </Stack>
       )}
     </>
   );

@@ -7,7 +7,7 @@ import { boxWords } from '@/components/sync/boxes';
 import { deviceSync } from '@/components/sync/deviceSync';
 import type { KeptRow } from '@/components/sync/keptRow';
 import { useSyncState } from '@/components/sync/useBox';
-import { Button, Group } from '@mantine/core';
+import { Button, Group, Stack } from '@mantine/core';
 import { CarryOver } from './CarryOver';
 import { KeptHere } from './KeptHere';
 import { TypedDrafts } from './TypedDrafts';
@@ -26,10 +26,10 @@ export function WaitingBoard() {
           Everything that was tapped on this device is in the yard’s record. Without a connection, what you tap is kept
           here until it can be sent, from any page.
         </EmptyState>
-        <div className={classes.boxes}>
+        <Stack gap="md" mt="md">
           <KeptHere />
           <CarryOver />
-        </div>
+        </Stack>
       </>
     );
   const waiting = rows.filter(({ refused }) => refused === null);

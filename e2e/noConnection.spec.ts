@@ -58,7 +58,11 @@ async function lessonKept(page: Page, roan: RoanServer): Promise<string> {
 }
 
 /** What says that a page comes from the device, and how old it is. */
-const waits = (page: Page) => page.getByText(/No connection: as of/).first();
+const waits = (page: Page) =>
+  page
+    .getByText(/No connection: as of/)
+    .filter({ visible: true })
+    .first();
 
 /** What the database holds of a lesson, in the order in which it came. */
 async function rowsOf(roan: RoanServer, sql: string): Promise<unknown[][]> {

@@ -2,14 +2,13 @@
  * 50 devices in five yards tap on two Roans over one libSQL store for a minute: how long a tap takes, how that grows from 5 to
  * 50, and whether anything is lost. Needs a build; `npm run load`.
  */
-import { spawn, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { cpus, tmpdir } from 'node:os';
 import path from 'node:path';
 import { eq, inArray } from 'drizzle-orm';
 import { sealData } from 'iron-session';
+import { RoanServer } from '../e2e/support/roanServer';
 import { seedDemo } from '../src/data/demo/seedDemo';
 import { openDatabase, type OpenDatabase } from '../src/data/openDatabase';
 import { freezeLayout, listLayouts } from '../src/data/queries/layouts';
@@ -34,7 +33,11 @@ async function main(): Promise<void> {
   const database = await openDatabase(store.url);
   const yards = await fillYards(database);
   const folder = mkdtempSync(path.join(tmpdir(), 'roan-load-'));
-  const roans = await Promise.all([roanOn(store.url, folder), roanOn(store.url, folder)]);
+  const roans = await Promise.all(
+    [1, 2].map(() =>
+      RoanServer.start('empty', folder, { told: { ROAN_DATABASE_URL: store.url, ROAN_DATA_FOLDER: folder } }),
+    ),
+  );
   const secret = await database.write(tx => storeSecret(tx, 'session', randomUUID() + randomUUID()));
   try {
     console.log(
@@ -64,7 +67,7 @@ async function main(): Promise<void> {
       );
     }
   } finally {
-    roans.forEach(({ child }) => child.kill('SIGKILL'));
+    for (const roan of roans) await roan.kill();
     await database.close();
     await store.stop();
     rmSync(folder, { recursive: true, force: true });
@@ -151,25 +154,6 @@ async function tap({ url, cookie, pairId, versionId }: Device, told: Told): Prom
   }
   told.ms.push(performance.now() - startedAt);
   told.ids.push(id);
-}
-
-async function roanOn(databaseUrl: string, folder: string): Promise<{ url: string; child: ChildProcess }> {
-  const port = await freePort();
-  const url = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, ROAN_PORT: String(port), ROAN_DATABASE_URL: databaseUrl, ROAN_DATA_FOLDER: folder };
-  const child = spawn(process.execPath, ['scripts/start.mjs'], { env, stdio: ['ignore', 'pipe', 'inherit'] });
-  await new Promise<void>(resolve => child.stdout!.on('data', chunk => String(chunk).includes(' is at ') && resolve()));
-  return { url, child };
-}
-
-function freePort(): Promise<number> {
-  return new Promise(resolve => {
-    const probe = createServer();
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => resolve(port));
-    });
-  });
 }
 
 void main();

@@ -7,8 +7,7 @@ import { CHOOSE, HELP, INSTRUCT, READ, SUM } from '../src/app/_server/access/tes
 import { expect, test as base } from './support/fixtures';
 import { askSecurely, scanned, trustingBrowser } from './support/network';
 import { RoanServer } from './support/roanServer';
-
-const PASSPHRASE = 'seven teasels by the gate';
+import { PASSPHRASE, signIn, signInMaud } from './support/signIn';
 
 /** A Roan of the demo yard on the network, with the first passphrase of an unattended start. */
 const test = base.extend<{ roan: RoanServer; trusting: Browser }>({
@@ -28,17 +27,9 @@ const test = base.extend<{ roan: RoanServer; trusting: Browser }>({
 const desk = (browser: Browser) => browser.newContext({ viewport: { width: 1280, height: 800 } });
 const phone = (browser: Browser) => browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
 
-async function signIn(page: Page, roan: RoanServer, name: string, passphrase: string): Promise<void> {
-  await page.goto(`${roan.url}/sign-in`);
-  await page.getByLabel('Name').fill(name);
-  await page.getByRole('textbox', { name: 'Passphrase' }).fill(passphrase);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-}
-
 async function instructor(browser: Browser, roan: RoanServer): Promise<Page> {
   const page = await (await desk(browser)).newPage();
-  await signIn(page, roan, 'Maud Ferrier', PASSPHRASE);
-  await page.waitForURL(`${roan.url}/today`);
+  await signInMaud(page, roan);
   return page;
 }
 

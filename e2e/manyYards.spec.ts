@@ -4,9 +4,8 @@ import { startTestServer, type TestServer } from '../src/data/testServer';
 import { expect, test as base } from './support/fixtures';
 import { cleanPass, key, openDay } from './support/pad';
 import { RoanServer } from './support/roanServer';
+import { PASSPHRASE, signInMaud } from './support/signIn';
 import { drag, drawing, drawnAt, item } from './support/sand';
-
-const PASSPHRASE = 'seven teasels by the gate';
 
 type Store = { store: TestServer; one: RoanServer; two: RoanServer };
 
@@ -36,14 +35,6 @@ const test = base.extend<Store>({
   },
 });
 
-async function signIn(page: Page, roan: RoanServer): Promise<void> {
-  await page.goto(`${roan.url}/sign-in`);
-  await page.getByLabel('Name').fill('Maud Ferrier');
-  await page.getByRole('textbox', { name: 'Passphrase' }).fill(PASSPHRASE);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL(`${roan.url}/today`);
-}
-
 test('two Roans on one store: signed in to one is signed in to both, a drag and a tap on one are seen on the other, and one of them may die', async ({
   one,
   two,
@@ -51,7 +42,7 @@ test('two Roans on one store: signed in to one is signed in to both, a drag and 
 }) => {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const here = await context.newPage();
-  await signIn(here, one);
+  await signInMaud(here, one);
   // The cookie is sealed with what both know.
   const there = await context.newPage();
   await there.goto(`${two.url}/plan`);
@@ -104,7 +95,7 @@ test('a person of two yards chooses: nothing of the one is seen in the other, an
 }) => {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
-  await signIn(page, one);
+  await signInMaud(page, one);
   await page.goto(`${one.url}/today`);
   const theirs = await page.locator('header').first().locator('span').first().innerText();
   const lesson = (await page.getByRole('link', { name: 'Ride it' }).first().getAttribute('href'))!;
@@ -140,7 +131,7 @@ test('a person of two yards chooses: nothing of the one is seen in the other, an
   // Elsewhere the same name and passphrase come into both.
   const other = await browser.newContext();
   const again = await other.newPage();
-  await signIn(again, one);
+  await signInMaud(again, one);
   await again.goto(`${one.url}/yards`);
   await expect(again.getByRole('button', { name: /^Go to / })).toHaveCount(1);
   await other.close();

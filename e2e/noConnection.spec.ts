@@ -7,8 +7,7 @@ import { expect, test as base } from './support/fixtures';
 import { newerBuild } from './support/newerBuild';
 import { cleanPass, closeSheet, key, openMore, riddenHere } from './support/pad';
 import { RoanServer } from './support/roanServer';
-
-const PASSPHRASE = 'seven teasels by the gate';
+import { PASSPHRASE, signInMaud } from './support/signIn';
 
 /** A Roan of the demo yard on the network, over HTTPS, and a phone that trusts it. */
 const test = base.extend<{ roan: RoanServer; device: Device }>({
@@ -26,14 +25,6 @@ const test = base.extend<{ roan: RoanServer; device: Device }>({
     await device.gone();
   },
 });
-
-async function signIn(page: Page, roan: RoanServer): Promise<void> {
-  await page.goto(`${roan.url}/sign-in`);
-  await page.getByLabel('Name').fill('Maud Ferrier');
-  await page.getByRole('textbox', { name: 'Passphrase' }).fill(PASSPHRASE);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL(`${roan.url}/today`);
-}
 
 /** The lesson of the demo yard, ridden today, and kept on the device. */
 async function lessonKept(page: Page, roan: RoanServer): Promise<string> {
@@ -77,7 +68,7 @@ test('a whole lesson with the server gone before its page is opened: kept throug
   device,
 }) => {
   const before = await device.open();
-  await signIn(before, roan);
+  await signInMaud(before, roan);
   const run = await lessonKept(before, roan);
   await roan.kill();
 
@@ -160,7 +151,7 @@ test('a sheet walked and ticked and a stride test, with the server gone before e
   device,
 }) => {
   const before = await device.open();
-  await signIn(before, roan);
+  await signInMaud(before, roan);
   await keeps(before, /^\/waiting$/m);
   await roan.kill();
 
@@ -227,7 +218,7 @@ test('a newer Roan takes over while marks wait: none is lost, and its pages open
   device,
 }) => {
   const page = await device.open();
-  await signIn(page, roan);
+  await signInMaud(page, roan);
   const run = await lessonKept(page, roan);
   await device.lets(false);
   await tapped(page);
@@ -264,7 +255,7 @@ test('what is kept of pages is cleared, a session ends, somebody signs out and i
   device,
 }) => {
   const page = await device.open();
-  await signIn(page, roan);
+  await signInMaud(page, roan);
   const run = await lessonKept(page, roan);
   await roan.kill();
   await tapped(page);
@@ -283,7 +274,7 @@ test('what is kept of pages is cleared, a session ends, somebody signs out and i
   await roan.start();
   await page.goto(`${roan.url}/waiting`);
   await page.waitForURL(/sign-in/);
-  await signIn(page, roan);
+  await signInMaud(page, roan);
   await keeps(page, /^\/waiting$/m);
   await expect(page.getByRole('link', { name: /not sent/ })).toHaveCount(0, { timeout: 40_000 });
   await expect
@@ -304,7 +295,7 @@ test('what is kept of pages is cleared, a session ends, somebody signs out and i
   await expect(page.getByText('1 tap waits on this device')).toBeVisible();
   await roan.start();
   await device.lets(true);
-  await signIn(page, roan);
+  await signInMaud(page, roan);
   await expect
     .poll(() => rowsOf(roan, `select count(*) from passes ${rideOf(run)}`), { timeout: 40_000 })
     .toEqual([[3]]);

@@ -1,8 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { freePort } from '../../src/data/testServer';
 
 /** A Roan of a test's own: its own port and database, which outlives a kill and a restart. */
 export class RoanServer {
@@ -88,15 +88,4 @@ export class RoanServer {
 /** A file of the yards that were made before the first journey. */
 function madeBefore(yard: 'demo' | 'season'): string {
   return path.join(process.env.ROAN_E2E_YARDS ?? '', `${yard}.db`);
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => resolve(port));
-    });
-  });
 }

@@ -29,10 +29,15 @@ export function readNear(store: RoanDatabase, copy: RoanDatabase) {
   let isFresh = false;
   let isClosed = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let looking = false;
+  /** One look at a time, however often is written meanwhile. */
   const look = async () => {
+    if (looking || isClosed) return;
+    looking = true;
     clearTimeout(timer);
     const wanted = written;
     const number = await countedBy(copy).catch(() => -1);
+    looking = false;
     if (isClosed) return;
     if (number >= wanted && wanted === written) isFresh = true;
     else if (number < 0) isFresh = false;

@@ -66,7 +66,8 @@ export async function startTestServer({
   };
 }
 
-function freePort(): Promise<number> {
+/** A port that nobody listens on now. */
+export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const probe = createServer();
     probe.once('error', reject);

@@ -3,8 +3,7 @@
 import type { FormOutcome } from '@/files/formOutcome';
 import { Button } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import { anew } from '../anew';
-import { forgetKept } from '../offline/forgetKept';
+import { anewWithout } from '../offline/forgetKept';
 
 export type SignOutProps = { name: string; onLeave: () => Promise<FormOutcome> };
 
@@ -15,10 +14,7 @@ export type SignOutProps = { name: string; onLeave: () => Promise<FormOutcome> }
 export function SignOut({ name, onLeave }: SignOutProps) {
   const leave = async () => {
     const outcome = await onLeave().catch(() => null);
-    if (outcome?.ok) {
-      await forgetKept().catch(() => undefined);
-      return anew('/sign-in');
-    }
+    if (outcome?.ok) return anewWithout('/sign-in');
     notifications.show({ message: outcome?.problem ?? 'The server did not answer: you are still signed in.' });
   };
   return (

@@ -1,10 +1,7 @@
 'use client';
 
-import { nowMs } from '@/components/nowMs';
-import { useKeptAt } from '@/components/offline/useKeptAt';
-import { asOfWords } from '@/files/asOfWords';
+import { useAsOf } from '@/components/offline/useAsOf';
 import Link from 'next/link';
-import { useState } from 'react';
 import { waitWords, type Waits } from './waits';
 
 type DeliveryProps = {
@@ -17,8 +14,7 @@ type DeliveryProps = {
 
 /** Says "saved" only when everything is in the database, and what is kept where until then. */
 export function Delivery({ ready, waits, className, quiet = false }: DeliveryProps) {
-  const keptAtMs = useKeptAt();
-  const [openedAtMs] = useState(nowMs);
+  const age = useAsOf();
   if (quiet && waits.unsent + waits.refused === 0) return null;
   // Until this device's own store has been read, nobody can say that all is saved.
   if (!ready)
@@ -28,8 +24,7 @@ export function Delivery({ ready, waits, className, quiet = false }: DeliveryPro
       </p>
     );
   // Why it waits is plain where the page itself is one that the device kept: how old that is says more.
-  const age = keptAtMs === null ? null : `No connection: ${asOfWords(keptAtMs, openedAtMs)}.`;
-  const words = waitWords({ ...waits, problem: waits.problem && (age ?? waits.problem) });
+  const words = waitWords({ ...waits, problem: waits.problem && (age === null ? waits.problem : `${age}.`) });
   return (
     <p
       role="status"

@@ -1,10 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { asOfWords } from '@/files/asOfWords';
-import { useKeptAt } from '@/components/offline/useKeptAt';
-import { nowMs } from '@/components/nowMs';
-import { useState } from 'react';
+import { useAsOf } from '@/components/offline/useAsOf';
 import { useSyncState } from './useBox';
 import classes from './SyncStarter.module.css';
 
@@ -14,22 +11,15 @@ import classes from './SyncStarter.module.css';
  */
 export function SyncStarter() {
   const { rows, problem } = useSyncState();
-  const keptAtMs = useKeptAt();
-  const [openedAtMs] = useState(nowMs);
+  const age = useAsOf();
   const refused = rows?.filter(row => row.refused !== null).length ?? 0;
   const waiting = (rows?.length ?? 0) - refused;
   // What is on its way for a moment is told by the page that it was tapped on.
-  const saysWaiting = waiting > 0 && (problem !== null || keptAtMs !== null || refused > 0);
-  if (refused === 0 && !saysWaiting && keptAtMs === null) return null;
+  const saysWaiting = waiting > 0 && (problem !== null || age !== null || refused > 0);
+  if (refused === 0 && !saysWaiting && age === null) return null;
   return (
     <Link href="/waiting" className={classes.waits} data-refused={refused > 0 || undefined}>
-      {[
-        keptAtMs !== null && `No connection: ${asOfWords(keptAtMs, openedAtMs)}`,
-        saysWaiting && `${waiting} not sent`,
-        refused > 0 && `${refused} refused`,
-      ]
-        .filter(Boolean)
-        .join(', ')}
+      {[age, saysWaiting && `${waiting} not sent`, refused > 0 && `${refused} refused`].filter(Boolean).join(', ')}
     </Link>
   );
 }

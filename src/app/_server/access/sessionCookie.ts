@@ -66,7 +66,12 @@ const MOST_YARDS = 12;
 
 /** The sessions that this request carries; none where nothing is carried, or what was not sealed here. */
 export async function carriedSessions(): Promise<CarriedSessions> {
-  const { sessionId, others } = await getIronSession<Carried>(await cookies(), await options());
+  return carriedIn(await carrier());
+}
+
+const carrier = async () => getIronSession<Carried>(await cookies(), await options());
+
+function carriedIn({ sessionId, others }: Carried): CarriedSessions {
   if (typeof sessionId !== 'string') return { active: null, all: [] };
   const rest = Array.isArray(others) ? others.filter(one => typeof one === 'string' && one !== sessionId) : [];
   return { active: sessionId, all: [sessionId, ...rest] };
@@ -74,8 +79,8 @@ export async function carriedSessions(): Promise<CarriedSessions> {
 
 /** Lets this device carry sessions beside those it has, and be in the first of them from now on. */
 export async function carrySessions(sessionIds: readonly string[]): Promise<void> {
-  const session = await getIronSession<Carried>(await cookies(), await options());
-  const before = (await carriedSessions()).all.filter(one => !sessionIds.includes(one));
+  const session = await carrier();
+  const before = carriedIn(session).all.filter(one => !sessionIds.includes(one));
   const [active, ...others] = [...sessionIds, ...before].slice(0, MOST_YARDS);
   session.sessionId = active;
   session.others = others;
@@ -84,5 +89,5 @@ export async function carrySessions(sessionIds: readonly string[]): Promise<void
 
 /** Lets this device carry none any more. */
 export async function carryNone(): Promise<void> {
-  (await getIronSession<Carried>(await cookies(), await options())).destroy();
+  (await carrier()).destroy();
 }

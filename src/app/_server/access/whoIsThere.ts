@@ -5,6 +5,7 @@ import { hasPassphrases, seeSession, sessionPeople, type Person, type SessionPer
 import { currentYard, listYards } from '@/data/queries/yards';
 import { roan } from '@/data/roan';
 import { isThisMachineOnly } from './isOpen';
+import { YARD_HEADER } from '@/components/pageYard';
 import { carriedSessions } from './sessionCookie';
 import { chosenYard } from './yardCookie';
 
@@ -17,18 +18,15 @@ export type Who = { yardId: string } & ({ open: true } | ({ open: false; session
 /** A session is noted as seen no more often than this. */
 const SEEN_EVERY_MS = 5 * 60_000;
 
-/** What waited on a device says in which yard it was tapped, whichever the device is in now. */
-const YARD_HEADER = 'x-roan-yard';
-
 /** Who asks: whoever sits at an open machine, a person who is signed in, or null for nobody that is known. */
 export const whoIsThere = cache(async (): Promise<Who | null> => {
   // First what only a request has: while pages are built no database is opened.
   const asked = (await headers()).get(YARD_HEADER);
   const database = await roan();
   const nowMs = Date.now();
-  const { active, all } = await carriedSessions();
-  const known = await sessionPeople(database.db, all, nowMs);
-  const found = asked === null ? inOrder(known, all)[0] : known.find(({ yardId }) => yardId === asked);
+  const { active } = await carriedSessions();
+  const known = await yardsHere();
+  const found = asked === null ? known[0] : known.find(({ yardId }) => yardId === asked);
   // Where the session of now has ended its device is out, though others of it run: it chooses another by signing in.
   const person = asked === null && found?.sessionId !== active ? undefined : found;
   if (!person) {
@@ -40,14 +38,12 @@ export const whoIsThere = cache(async (): Promise<Who | null> => {
   return { open: false, yardId, sessionId, id, name, role };
 });
 
-/** The yards that this device is signed in to, the one it is in first. */
-export async function yardsHere(): Promise<SessionPerson[]> {
+/** The yards that this device is signed in to, the one it is in first; asked for once for each page. */
+export const yardsHere = cache(async (): Promise<SessionPerson[]> => {
   const { all } = await carriedSessions();
-  return inOrder(await sessionPeople((await roan()).db, all, Date.now()), all);
-}
-
-const inOrder = (known: readonly SessionPerson[], ids: readonly string[]): SessionPerson[] =>
-  ids.flatMap(id => known.find(({ sessionId }) => sessionId === id) ?? []);
+  const known = await sessionPeople((await roan()).db, all, Date.now());
+  return all.flatMap(id => known.find(({ sessionId }) => sessionId === id) ?? []);
+});
 
 /** The yard of an open machine: the one that is asked for, or was chosen, or the first. */
 async function openYard(asked: string | null): Promise<string> {

@@ -1,7 +1,6 @@
 'use client';
 
-import { anew } from '@/components/anew';
-import { forgetKept } from '@/components/offline/forgetKept';
+import { anewWithout } from '@/components/offline/forgetKept';
 import { Alert, Button, Group, TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import { beginAnotherYardAction } from '../actions';
@@ -16,10 +15,7 @@ export function AnotherYard() {
     setSending(true);
     setProblem(null);
     const outcome = await beginAnotherYardAction(name).catch(() => null);
-    if (outcome?.ok) {
-      await forgetKept().catch(() => undefined);
-      return anew('/');
-    }
+    if (outcome?.ok) return anewWithout('/');
     setSending(false);
     setProblem(outcome?.problem ?? 'The server did not answer: try again.');
   };

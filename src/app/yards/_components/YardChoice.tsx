@@ -1,7 +1,6 @@
 'use client';
 
-import { anew } from '@/components/anew';
-import { forgetKept } from '@/components/offline/forgetKept';
+import { anewWithout } from '@/components/offline/forgetKept';
 import { Alert, Button, Group, Stack } from '@mantine/core';
 import { useState } from 'react';
 import { chooseYardAction } from '../actions';
@@ -17,10 +16,7 @@ export function YardChoice({ yards, nowId }: { yards: readonly YardHere[]; nowId
     setGoing(id);
     setProblem(null);
     const outcome = await chooseYardAction(id).catch(() => null);
-    if (outcome?.ok) {
-      await forgetKept().catch(() => undefined);
-      return anew('/');
-    }
+    if (outcome?.ok) return anewWithout('/');
     setGoing(null);
     setProblem(outcome?.problem ?? 'The server did not answer: this yard is still shown.');
   };

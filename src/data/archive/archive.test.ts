@@ -352,6 +352,18 @@ test('beside other yards one yard is restored in the place of one that is empty,
     await expect(restoreArchive(database, archive, folder, { yardId: first.id, personId: null })).rejects.toThrow(
       'into an empty one',
     );
+    // An archive that somebody changed writes nothing into the yard beside it.
+    const forged = {
+      ...archive,
+      tables: archive.tables.map(({ table, rows }) => ({
+        table,
+        rows: tableName(table) === 'people' ? rows.map(row => ({ ...row, yard_id: first.id })) : rows,
+      })),
+    };
+    await expect(restoreArchive(database, forged, path.join(folder, 'beside'), into)).rejects.toThrow(
+      'A row of people is of another yard',
+    );
+    expect((await listPeople(db, first.id)).map(({ name }) => name)).toEqual(['Somebody']);
     await restoreArchive(database, archive, path.join(folder, 'beside'), into);
     const yards = await listYards(db);
     expect(yards.map(({ id }) => id)).toContain(first.id);

@@ -131,6 +131,10 @@ function refuseBeside(archive: ReadArchive, others: readonly Yard[]): void {
     refuseArchive('This is a backup of a whole store: it is restored into a store that has no other yards.');
   const there = others.find(({ id }) => id === own[0]!.id);
   if (there) refuseArchive(`The yard of this archive is here already: “${there.name}”.`);
+  // What a row says of whose it is would be believed from then on.
+  for (const { table, rows } of archive.tables)
+    if (tableName(table) !== 'yards' && rows.some(row => row.yard_id !== own[0]!.id))
+      refuseArchive(`A row of ${tableName(table)} is of another yard than the archive.`);
 }
 
 type Restorer = { id: string; name: string };

@@ -102,6 +102,7 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
         })}
       first={{ number, log: packLog(log) }}
       timeZone={yard.timeZone}
+      madeAtMs={atMs}
       isItsDay={isItsDay(startsAtMs, atMs, yard.timeZone)}
       setup={await lessonSetup(db, yard.id, lesson)}
       writtenDownFor={writes ? yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY') : null}

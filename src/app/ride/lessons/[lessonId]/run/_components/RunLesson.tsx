@@ -55,6 +55,8 @@ export type RunLessonProps = {
   timeZone: string;
   /** Whether it was its day when the page was made. */
   isItsDay: boolean;
+  /** When the server made the page: before it is alive no other clock is known. */
+  madeAtMs: number;
   /** The day, where the lesson is written down afterwards; null while it is ridden. */
   writtenDownFor: string | null;
 };
@@ -115,7 +117,7 @@ export function RunLesson(props: RunLessonProps) {
   if (writtenDownFor === null && state === 'planned' && !isOnItsDay)
     return (
       <OtherDay
-        {...{ lessonId, name, isPast: props.startsAtMs < clockMs }}
+        {...{ lessonId, name, isPast: props.startsAtMs < Math.max(clockMs, props.madeAtMs) }}
         day={yardTime(props.startsAtMs, props.timeZone, 'dddd D MMMM YYYY')}
       />
     );

@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { RoanDatabase } from './openDatabase';
 import { storeWrites } from './schema';
 import type { Transaction } from './writeQueue';
@@ -7,13 +7,12 @@ const COUNTER = 'writes';
 
 /** Counts a write, within its transaction; what copies of the store have counted too they hold. */
 export async function countWrite(tx: Transaction): Promise<number> {
-  const [row] = await tx.select({ number: storeWrites.number }).from(storeWrites).where(eq(storeWrites.name, COUNTER));
-  const number = (row?.number ?? 0) + 1;
-  await tx
+  const [row] = await tx
     .insert(storeWrites)
-    .values({ name: COUNTER, number })
-    .onConflictDoUpdate({ target: storeWrites.name, set: { number } });
-  return number;
+    .values({ name: COUNTER, number: 1 })
+    .onConflictDoUpdate({ target: storeWrites.name, set: { number: sql`${storeWrites.number} + 1` } })
+    .returning({ number: storeWrites.number });
+  return row!.number;
 }
 
 /** So often a copy is asked how far it is while it is behind, and while it is not. */

@@ -1,4 +1,5 @@
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { rememberRows } from './knownRows';
 import { countWrite } from './readNear';
 import { asSentence, isPassing } from './databaseRefused';
 import type * as schema from './schema';
@@ -37,12 +38,16 @@ export function createWriteQueue(
 ): WriteQueue {
   const waiting: Waiting[] = [];
   let running: Promise<void> | null = null;
+  const memory = rememberRows();
 
   const tryOnce = async (actions: readonly Action[]): Promise<Tried> => {
     let isAllSaid = false;
     let number = 0;
+    let ran: Transaction | null = null;
     try {
       const values = await db.transaction(async tx => {
+        ran = tx;
+        memory.begin(tx);
         const made: unknown[] = [];
         for (const action of actions) made.push(await action(tx));
         if (wrote) number = await countWrite(tx);
@@ -50,8 +55,10 @@ export function createWriteQueue(
         return made;
       });
       wrote?.(number);
+      if (ran) memory.written(ran);
       return { ok: true, values };
     } catch (error) {
+      memory.failed();
       return { ok: false, error, isAllSaid };
     }
   };

@@ -3,6 +3,7 @@ import type { Question } from '@/core';
 import { QuestionOnPaper } from '@/files/questionPaper';
 import { and, eq, inArray } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
+import { isKnownRow, knowRow } from '../knownRows';
 import type { RoanDatabase } from '../openDatabase';
 import { questions } from '../schema';
 import type { Transaction } from '../writeQueue';
@@ -21,7 +22,9 @@ export function questionId(yardId: string, question: Question): string {
 export async function keepQuestion(tx: Transaction, yardId: string, question: Question): Promise<string> {
   const document = inOrder(question);
   const id = questionId(yardId, document);
+  if (isKnownRow(tx, id)) return id;
   await tx.insert(questions).values({ id, yardId, document }).onConflictDoNothing();
+  knowRow(tx, id);
   return id;
 }
 

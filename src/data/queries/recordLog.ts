@@ -8,7 +8,7 @@ import {
   type RecordChange,
   type RecordLog,
 } from '@/core';
-import { and, asc, eq, gt, inArray, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, sql, type SQL, type Table } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import {
   horses,
@@ -37,11 +37,12 @@ export type NumberedLog = { number: number; log: RecordLog; afresh: boolean };
  *   that this record never had, as after a backup was restored: then all of it comes, `afresh`
  */
 export async function lessonLog(db: Reader, yardId: string, lessonId: string, known = -1): Promise<NumberedLog | null> {
-  const [lesson] = await db
-    .select()
+  const [row] = await db
+    .select({ lesson: lessons, ...whichSince(known) })
     .from(lessons)
     .where(and(eq(lessons.yardId, yardId), eq(lessons.id, lessonId)));
-  if (!lesson) return null;
+  if (!row) return null;
+  const { lesson } = row;
   const state = {
     acknowledgedAtMs: lesson.acknowledgedAt?.getTime() ?? null,
     endedAtMs: lesson.endedAt?.getTime() ?? null,
@@ -52,29 +53,41 @@ export async function lessonLog(db: Reader, yardId: string, lessonId: string, kn
   const after = afresh ? -1 : known;
   const nothing = { passes: [], breaks: [], asks: [], joins: [], rides: {}, changes: [] };
   if (after >= number) return { number, afresh, log: { ...nothing, ...state } };
-  const passRows = await db
+  const where = [db, yardId, lessonId, after] as const;
+  const [logged, breaks, asks, joins, changes] = await Promise.all([
+    afresh || row.passes ? passesOf(...where) : [],
+    afresh || row.breaks ? breaksOf(...where) : [],
+    afresh || row.asks ? asksOf(...where) : [],
+    afresh || row.joins ? joinsOf(...where) : [],
+    afresh || row.changes ? changesOf(...where) : [],
+  ]);
+  const rides = ridesNow(joins, changes);
+  return { number, afresh, log: { ...state, joins, changes, rides, passes: logged, breaks, asks } };
+}
+
+/** Of which kinds a lesson has anything that came after an answer: most taps bring one kind, and the others are not read. */
+function whichSince(known: number) {
+  // By their names in the store: of a select from one table the columns are written without it.
+  const has = (table: Table) =>
+    sql<number>`exists (select 1 from ${table} as own where own.yard_id = lessons.yard_id and own.lesson_id = lessons.id and own.record_number > ${known})`;
+  return {
+    ...{ passes: has(passes), breaks: has(walkBreaks), asks: has(lessonAsks), joins: has(lessonJoins) },
+    changes: has(recordChanges),
+  };
+}
+
+async function passesOf(db: Reader, yardId: string, lessonId: string, after: number): Promise<LoggedPass[]> {
+  const rows = await db
     .select()
     .from(passes)
     .where(and(eq(passes.yardId, yardId), eq(passes.lessonId, lessonId), gt(passes.recordNumber, after)))
     .orderBy(asc(passes.riddenAt), sql`rowid`);
-  const joins = await joinsOf(db, yardId, lessonId, after);
-  const changes = await changesWhere(
-    db,
-    and(
-      ...[eq(recordChanges.yardId, yardId), eq(recordChanges.lessonId, lessonId)],
-      gt(recordChanges.recordNumber, after),
-    ),
-  );
-  return {
-    ...{ number, afresh },
-    log: {
-      ...state,
-      ...{ joins, changes, rides: ridesNow(joins, changes) },
-      passes: await loggedPasses(db, yardId, passRows),
-      breaks: await breaksOf(db, yardId, lessonId, after),
-      asks: await asksOf(db, yardId, lessonId, after),
-    },
-  };
+  return loggedPasses(db, yardId, rows);
+}
+
+async function changesOf(db: Reader, yardId: string, lessonId: string, after: number): Promise<RecordChange[]> {
+  const ofLesson = and(eq(recordChanges.yardId, yardId), eq(recordChanges.lessonId, lessonId));
+  return changesWhere(db, and(ofLesson, gt(recordChanges.recordNumber, after)));
 }
 
 /** All that was ever said of the passes of a pair over a layout version that it rode by itself, outside of a lesson. */

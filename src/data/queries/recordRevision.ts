@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { settings } from '../schema';
 import type { Transaction } from '../writeQueue';
 
 const KEY = 'recordRevision';
+/** A revision has so many characters. */
+const LENGTH = 36;
 
 /** Another one after every change of the record, whichever copy of Roan made it: what was reckoned from it holds until then. */
 export async function recordRevision(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<string> {
@@ -12,7 +14,12 @@ export async function recordRevision(db: Pick<RoanDatabase, 'select'>, yardId: s
     .select({ value: settings.value })
     .from(settings)
     .where(and(eq(settings.yardId, yardId), eq(settings.key, KEY)));
-  return typeof row?.value === 'string' ? row.value : '';
+  return revisionOf(row?.value);
+}
+
+/** It is kept with the one before it behind it; by a Roan of before alone. */
+function revisionOf(value: unknown): string {
+  return typeof value === 'string' ? value.slice(0, LENGTH) : '';
 }
 
 type Change = { from: string; to: string; passIds: readonly string[] };
@@ -23,12 +30,17 @@ const MOST_CHANGES = 500;
 
 /** Says within a transaction that the record is another one now, since these passes changed. */
 export async function newRecordRevision(tx: Transaction, yardId: string, passIds: readonly string[]): Promise<void> {
-  const from = await recordRevision(tx, yardId);
   const to = randomUUID();
-  await tx
+  // One statement says both, since every tap asks.
+  const [row] = await tx
     .insert(settings)
     .values({ yardId, key: KEY, value: to })
-    .onConflictDoUpdate({ target: [settings.yardId, settings.key], set: { value: to } });
+    .onConflictDoUpdate({
+      target: [settings.yardId, settings.key],
+      set: { value: sql`json_quote(${to} || ' ' || substr(${settings.value} ->> '$', 1, ${LENGTH}))` },
+    })
+    .returning({ value: settings.value });
+  const from = String(row!.value).slice(LENGTH + 1);
   // Where the transaction fails nobody ever asks for this revision.
   changes.push({ from, to, passIds });
   if (changes.length > MOST_CHANGES) changes.shift();

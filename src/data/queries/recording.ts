@@ -1,5 +1,5 @@
 import { askedLayout, transitionsAsked, type PassMark, type Question } from '@/core';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { lessonJoins, lessons, pairs, passes } from '../schema';
 import { trustedTimes } from '../trustedTime';
@@ -57,14 +57,13 @@ function numbersOf(tx: Transaction, yardId: string): Recording['numberOf'] {
     const before = taken.get(lessonId);
     if (before !== undefined) return before;
     const [row] = await tx
-      .select({ number: lessons.recordNumber })
-      .from(lessons)
-      .where(and(eq(lessons.yardId, yardId), eq(lessons.id, lessonId)));
+      .update(lessons)
+      .set({ recordNumber: sql`${lessons.recordNumber} + 1` })
+      .where(and(eq(lessons.yardId, yardId), eq(lessons.id, lessonId)))
+      .returning({ number: lessons.recordNumber });
     if (!row) throw new RecordRefused('This lesson is not in the yard any more.');
-    const number = row.number + 1;
-    await tx.update(lessons).set({ recordNumber: number }).where(eq(lessons.id, lessonId));
-    taken.set(lessonId, number);
-    return number;
+    taken.set(lessonId, row.number);
+    return row.number;
   };
 }
 

@@ -1,12 +1,13 @@
 import 'server-only';
 import { cache } from 'react';
 import { headers } from 'next/headers';
-import { hasPassphrases, seeSession, sessionPeople, type Person, type SessionPerson } from '@/data/queries/access';
+import { hasPassphrases, seeSession, type Person, type SessionPerson } from '@/data/queries/access';
 import { currentYard, listYards } from '@/data/queries/yards';
 import { roan } from '@/data/roan';
 import { isThisMachineOnly } from './isOpen';
 import { YARD_HEADER } from '@/components/pageYard';
 import { carriedSessions } from './sessionCookie';
+import { sessionsAsked } from './sessionsAsked';
 import { chosenYard } from './yardCookie';
 
 /**
@@ -41,7 +42,7 @@ export const whoIsThere = cache(async (): Promise<Who | null> => {
 /** The yards that this device is signed in to, the one it is in first; asked for once for each page. */
 export const yardsHere = cache(async (): Promise<SessionPerson[]> => {
   const { all } = await carriedSessions();
-  const known = await sessionPeople((await roan()).db, all, Date.now());
+  const known = await sessionsAsked(all);
   return all.flatMap(id => known.find(({ sessionId }) => sessionId === id) ?? []);
 });
 

@@ -1,10 +1,11 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { entered } from '../../_server/access/entered';
 import { may } from '../../_server/access/rules';
 import { requestBody } from '@/app/_server/requestBody';
-import { yardContext } from '@/app/_server/yardContext';
 import { recordBatch } from '@/data/queries/recordEvents';
 import { lessonLog } from '@/data/queries/recordLog';
 import { packLog } from '@/files/packedRecord';
+import { roan } from '@/data/roan';
 import { RecordBatch } from '@/files/recordEvent';
 
 /**
@@ -14,10 +15,12 @@ import { RecordBatch } from '@/files/recordEvent';
 export const POST = answering(may.help, async (request: Request) => {
   const sent = await requestBody(request, RecordBatch);
   if (!sent.ok) return problemAnswer(sent.status, sent.problem);
-  const { db, write, yard } = await yardContext();
-  await write(tx => recordBatch(tx, yard.id, sent.body, Date.now()));
+  // Of the yard no more than which it is: a tap asks the store as little as it can.
+  const { yardId } = await entered();
+  const { db, write } = await roan();
+  await write(tx => recordBatch(tx, yardId, sent.body, Date.now()));
   const { lessonId, after, events } = sent.body;
-  const answer = lessonId === null ? null : await lessonLog(db, yard.id, lessonId, after);
+  const answer = lessonId === null ? null : await lessonLog(db, yardId, lessonId, after);
   return Response.json({
     taken: events.length,
     ...(answer && { number: answer.number, afresh: answer.afresh, log: packLog(answer.log) }),

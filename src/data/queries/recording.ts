@@ -1,6 +1,7 @@
 import { askedLayout, transitionsAsked, type PassMark, type Question } from '@/core';
 import { and, eq, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
+import { isKnownRow, knowRow } from '../knownRows';
 import { lessonJoins, lessons, pairs, passes } from '../schema';
 import { trustedTimes } from '../trustedTime';
 import type { Transaction } from '../writeQueue';
@@ -105,11 +106,16 @@ export async function passRow({ tx, yardId, passes: known }: Recording, passId: 
  * @throws {RecordRefused} where there is neither
  */
 export async function knownPair(tx: Transaction, yardId: string, pairId: string): Promise<string> {
+  const name = `${yardId} ${pairId}`;
+  if (isKnownRow(tx, name)) return pairId;
   const [pair] = await tx
     .select({ id: pairs.id })
     .from(pairs)
     .where(and(eq(pairs.yardId, yardId), eq(pairs.id, pairId)));
-  if (pair) return pair.id;
+  if (pair) {
+    knowRow(tx, name);
+    return pair.id;
+  }
   const [joined] = await tx
     .select({ id: lessonJoins.pairId })
     .from(lessonJoins)

@@ -9,6 +9,7 @@ const shared = {
   // Tests run in a context of their own, where every look at a global is slow: these are looked at in every reckoning.
   sandboxInjectedGlobals: ['Math', 'Number', 'Array', 'Object', 'Map', 'Set'],
   testEnvironment: 'node',
+  setupFilesAfterEnv: ['<rootDir>/scripts/lib/patience.cjs'],
   transform,
   transformIgnorePatterns: [
     '/node_modules/(?!(d3|d3-[a-z-]+|internmap|delaunator|robust-predicates|@tanstack|iron-session|iron-webcrypto|uint8array-extras|cookie)/)',

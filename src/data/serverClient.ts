@@ -1,4 +1,5 @@
 import { createClient, type Client } from '@libsql/client';
+import { keepStreams } from './keptStreams';
 
 /** A server that does not answer over a line by then is asked over single requests. */
 const MOST_MS = 4000;
@@ -10,6 +11,7 @@ const MOST_MS = 4000;
  */
 export async function serverClient(url: string, authToken?: string): Promise<Client> {
   const line = url.replace(/^http/, 'ws');
+  keepStreams();
   if (line === url) return createClient({ url, authToken });
   const client = createClient({ url: line, authToken });
   try {

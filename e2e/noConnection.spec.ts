@@ -234,7 +234,7 @@ test('a newer Roan takes over while marks wait: none is lost, and its pages open
     expect(now).toHaveLength(1);
     expect(now[0]).not.toBe(before);
     expect(await keptPages(page)).toContain(run);
-  }).toPass({ timeout: 90_000 });
+  }).toPass({ timeout: 180_000 });
   await page.goto(`${roan.url}/waiting`);
   await expect(page.getByText('3 to be sent')).toBeVisible();
   await roan.kill();

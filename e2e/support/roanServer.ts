@@ -71,7 +71,7 @@ export class RoanServer {
   /** Ends it as a power cut would: no warning, no clean-up. */
   async kill(): Promise<void> {
     const child = this.child;
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const closed = new Promise(resolve => child.once('close', resolve));
     child.kill('SIGKILL');
     await closed;

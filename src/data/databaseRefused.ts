@@ -61,7 +61,8 @@ export function isPassing(error: unknown): boolean {
   );
 }
 
-function codesOf(error: unknown): string {
+/** What an error and all that caused it say of what went wrong, without what was asked. */
+export function codesOf(error: unknown): string {
   const codes: string[] = [];
   let at = error as { code?: unknown; message?: unknown; cause?: unknown } | null | undefined;
   // By what it has and not by its class: the platform's own errors may be of another world.

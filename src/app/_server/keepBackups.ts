@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { hostname } from 'node:os';
-import { backUpIfDue } from '@/data/archive/backups';
 import { leaveLease, takeLease } from '@/data/queries/leases';
 import type { OpenDatabase } from '@/data/openDatabase';
 import { roan } from '@/data/roan';
 import { dataFolders } from './dataFolders';
+import { heavyWork } from './heavy/heavyWork';
 import { logFault } from './logFault';
 import { isOnServer } from '@/data/dataFolder';
 import { lookAtClock } from './serverClock';
@@ -27,19 +27,22 @@ export function keepBackups(): void {
       .then(async database => {
         await lookAtClock(database, Date.now());
         if (isOnServer()) return backUpAlone(database);
-        await backUpIfDue(database, dataFolders(), Date.now());
+        await backUp();
       })
       .catch((error: unknown) => logFault(error, 'Today’s backup could not be kept.'));
   setTimeout(look, FIRST_MS).unref();
   setInterval(look, HOUR_MS).unref();
 }
 
+/** Where one is due: reading all there is takes long. */
+const backUp = () => heavyWork('backup', { folders: dataFolders(), nowMs: Date.now() });
+
 /** Of several Roans on one store one keeps the day's backup; where it could not, another one tries. */
 async function backUpAlone(database: OpenDatabase): Promise<void> {
   const take = (forMs: number) => database.write(tx => takeLease(tx, 'backups', HOLDER, Date.now(), forMs));
   if (!(await take(LEASE_MS))) return;
   try {
-    if ((await backUpIfDue(database, dataFolders(), Date.now())) !== null) await take(DAY_MS);
+    if ((await backUp()) !== null) await take(DAY_MS);
   } catch (error) {
     await database.write(tx => leaveLease(tx, 'backups', HOLDER));
     throw error;

@@ -1,17 +1,11 @@
 import 'server-only';
 import {
   applyEdits,
-  carryPlan,
-  carryRoute,
   MEASURE_BY,
   setStages,
-  settingMinutes,
-  settingSheet,
-  settingWalk,
   type Layout,
   type LayoutEdit,
   type PointM,
-  type SettingSheet,
   type SettingWish,
 } from '@/core';
 import { present } from '@/data/present';
@@ -84,19 +78,4 @@ function editsHere(edits: readonly LayoutEdit[], { items }: Layout): LayoutEdit[
 /** The way of measuring that an address or a request names. */
 export function measureByOf(text: unknown): SettingWish['measureBy'] {
   return MEASURE_BY.find(by => by === text) ?? 'line';
-}
-
-export function sheetOf({ layout, from }: SettingSetup, measureBy: SettingWish['measureBy']): SettingSheet {
-  return settingSheet(layout, { measureBy, from });
-}
-
-/** What setting a layout by its sheet takes one person who carries the kit out first, and how long. */
-export function effortOf(
-  { layout, from }: SettingSetup,
-  sheet: SettingSheet,
-): { walkedM: number; measures: number; minutes: number } {
-  const { walkedM: measuringM, measures } = settingWalk(layout, sheet, from);
-  const { loads } = carryPlan([], layout.items, from);
-  const walkedM = measuringM + carryRoute(loads, from).walkedM;
-  return { walkedM, measures, minutes: settingMinutes({ walkedM, measures, handled: loads.length }) };
 }

@@ -5,10 +5,8 @@ import {
   applyEdits,
   editsToStand,
   EMPTY_PLAN,
-  itemsAsSet,
   layoutLabels,
   reckonLayout,
-  stepRounding,
   walkedSand,
   type LegChange,
   type Plan,
@@ -25,7 +23,8 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { may } from '../_server/access/rules';
-import { measureByOf, settingSetup, sheetOf, walkersOf } from '../_server/settingSetup';
+import { heavyWork } from '../_server/heavy/heavyWork';
+import { measureByOf, settingSetup, walkersOf } from '../_server/settingSetup';
 import { yardContext } from '../_server/yardContext';
 
 const Id = z.string().min(1).max(60);
@@ -53,7 +52,10 @@ export async function roundStepsAction(
     if (!setup) return refuse(GONE);
     const walker = (await walkersOf(db, yard.id)).find(({ id: one }) => one === walkerId);
     if (!walker) return refuse('Nobody with this step is in the yard any more.');
-    const rounding = stepRounding(setup.layout, sheetOf(setup, measureByOf(measureBy)), walker.stepLengthM);
+    const { layout, from } = setup;
+    const rounding = await heavyWork('roundSteps', {
+      ...{ layout, from, measureBy: measureByOf(measureBy), stepM: walker.stepLengthM },
+    });
     return { ok: true, ...rounding, steps: [...rounding.steps] };
   });
 }
@@ -81,7 +83,8 @@ export async function keepStandingAction(sent: unknown): Promise<FormOutcome> {
       layout.tracks.some(one => one.kind === 'items' && one.id === track && leg < one.legs.length),
     );
     const measures = new Map(Object.entries(typed.measures));
-    const asSet = itemsAsSet(layout, sheetOf(setup, typed.measureBy), { measures, legs });
+    const { from } = setup;
+    const asSet = await heavyWork('asSet', { layout, from, measureBy: typed.measureBy, truth: { measures, legs } });
     const { inWords } = layoutLabels(layout);
     if (!asSet.ok)
       return refuse(`From ${inWords(asSet.from)} to ${inWords(asSet.to)} cannot be that long: nothing was kept.`);

@@ -64,28 +64,60 @@ export async function writeArchive(
   films: 'inside' | 'beside' = 'inside',
   yardId?: string,
 ): Promise<WrittenArchive> {
+  return packArchive(await archiveTexts(db, yardId), videoFolder, madeAt, films);
+}
+
+/** What an archive has of the tables, as it is packed: the part that takes long. */
+export type ArchiveTexts = {
+  yardName: string;
+  texts: { name: string; bytes: Uint8Array }[];
+  files: Manifest['files'];
+  rows: Manifest['rows'];
+  videos: ArchiveRow[];
+};
+
+/** Reads all tables, of one moment, and writes them down. */
+export async function archiveTexts(db: RoanDatabase, yardId?: string): Promise<ArchiveTexts> {
   const tables = await db.transaction(async tx => {
     const read: { table: ArchiveTable; rows: ArchiveRow[] }[] = [];
     for (const table of ARCHIVE_TABLES) read.push({ table, rows: await archiveRows(tx, table, yardId) });
     return read;
   });
-  const zip = new yazl.ZipFile();
+  const texts: ArchiveTexts['texts'] = [];
   const files: Manifest['files'] = {};
   for (const { table, rows } of tables) {
     const name = tableName(table);
     const json = Buffer.from(`[\n${rows.map(row => JSON.stringify(row)).join(',\n')}\n]\n`);
     files[`tables/${name}.json`] = sha256(json);
-    zip.addBuffer(json, `tables/${name}.json`);
+    texts.push({ name: `tables/${name}.json`, bytes: json });
     const fields = archiveColumns(table).map(column => column.name);
     const data = rows.map(row => fields.map(field => row[field] ?? ''));
-    zip.addBuffer(Buffer.from(Papa.unparse({ fields, data }, { escapeFormulae: true })), `csv/${name}.csv`);
+    texts.push({
+      name: `csv/${name}.csv`,
+      bytes: Buffer.from(Papa.unparse({ fields, data }, { escapeFormulae: true })),
+    });
   }
-  const yardName = String(tables[0]!.rows[0]?.name ?? 'Roan');
-  const named = filmsOf(tables.find(({ table }) => tableName(table) === 'videos')!.rows, videoFolder);
+  return {
+    yardName: String(tables[0]!.rows[0]?.name ?? 'Roan'),
+    ...{ texts, files, rows: Object.fromEntries(tables.map(({ table, rows }) => [tableName(table), rows.length])) },
+    videos: tables.find(({ table }) => tableName(table) === 'videos')!.rows,
+  };
+}
+
+/** Packs what was written down, with its films; it is packed while it is read. */
+export function packArchive(
+  { yardName, texts, files, rows, videos }: ArchiveTexts,
+  videoFolder: string,
+  madeAt: string,
+  films: 'inside' | 'beside',
+): WrittenArchive {
+  const zip = new yazl.ZipFile();
+  for (const { name, bytes } of texts) zip.addBuffer(Buffer.from(bytes), name);
+  const named = filmsOf(videos, videoFolder);
   const manifest: Manifest = {
     ...{ format: 'roan-archive', version: NEWEST_VERSION, madeAt, yard: yardName, files },
     films: Object.fromEntries(named.map(({ hash, sizeBytes }) => [hash, sizeBytes])),
-    rows: Object.fromEntries(tables.map(({ table, rows }) => [tableName(table), rows.length])),
+    rows,
   };
   zip.addBuffer(Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), MANIFEST_FILE);
   zip.addBuffer(Buffer.from(archiveReadme(yardName, madeAt)), 'README.md');

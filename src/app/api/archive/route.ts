@@ -3,21 +3,23 @@ import { Readable } from 'node:stream';
 import { answering } from '@/app/_server/answering';
 import { may } from '../../_server/access/rules';
 import { dataFolders } from '@/app/_server/dataFolders';
+import { heavyWork } from '@/app/_server/heavy/heavyWork';
 import { receiveFile } from '@/app/_server/receiveFile';
 import { yardContext } from '@/app/_server/yardContext';
 import { backupFilms } from '@/data/archive/backups';
 import { readArchive } from '@/data/archive/readArchive';
 import { restoreArchive } from '@/data/archive/restoreArchive';
-import { writeArchive } from '@/data/archive/writeArchive';
+import { packArchive } from '@/data/archive/writeArchive';
 import { roan } from '@/data/roan';
 import { revalidatePath } from 'next/cache';
 
 /** Everything of the yard in one archive; ?films=no leaves the films out. */
 export const GET = answering(may.instruct, async (request: Request) => {
-  const { db, yard } = await yardContext();
+  const { yard } = await yardContext();
   const madeAt = new Date().toISOString();
   const films = new URL(request.url).searchParams.get('films') === 'no' ? 'beside' : 'inside';
-  const { zip } = await writeArchive(db, dataFolders().videos, madeAt, films, yard.id);
+  const texts = await heavyWork('archive', { yardId: yard.id }, request.signal);
+  const { zip } = packArchive(texts, dataFolders().videos, madeAt, films);
   return new Response(Readable.toWeb(zip) as ReadableStream, {
     headers: {
       'content-type': 'application/zip',

@@ -3,10 +3,10 @@ import { FollowThread } from '@/components/Shell/thread';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { ForInstructors } from '@/components/who/mayPlan';
-import { changedLegs, layoutCautions, outOfPlace, placingTolerance, reckonLayout } from '@/core';
+import { changedLegs, outOfPlace } from '@/core';
 import { contents } from '@/app/_server/layoutCards';
-import { roundedLengths } from '@/files/printedSheet';
-import { effortOf, measureByOf, settingSetup, sheetOf, walkersOf } from '@/app/_server/settingSetup';
+import { heavyWork } from '@/app/_server/heavy/heavyWork';
+import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup';
 import { listTicks } from '@/data/queries/settingTicks';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -29,11 +29,15 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
   const setup = await settingSetup(db, yard.id, layoutId, stage);
   if (!setup) notFound();
   const { layout, yardLayout, standing } = setup;
-  const tracks = reckonLayout(layout);
   const walkers = await walkersOf(db, yard.id);
   // Without a word about it the sheet speaks in the first one's steps; “none” is a tape only.
   const walker = steps === 'none' ? null : (walkers.find(({ id }) => id === steps) ?? walkers[0] ?? null);
-  const sheet = sheetOf(setup, measureByOf(by));
+  const measureBy = measureByOf(by);
+  const { tracks, cautions, ...reckoned } = await heavyWork('setting', {
+    ...{ layout, whole: setup.whole, from: setup.from, measureBy, unit },
+    ...{ stepM: walker?.stepLengthM ?? null, stepShare: walker?.stepShare ?? 0 },
+    limits: await yardCautionLimits(db, yard.id),
+  });
   return (
     <>
       <FollowThread layout={{ id: layoutId, name: yardLayout.name }} />
@@ -59,16 +63,13 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
           whole={setup.whole}
           stages={setup.stages}
           stage={setup.stage}
-          rounded={roundedLengths(layout, sheet, { unit, stepM: walker?.stepLengthM ?? null })}
-          effort={effortOf(setup, sheet)}
-          from={setup.from}
+          {...reckoned}
           tracks={tracks}
-          cautions={layoutCautions(layout, tracks, await yardCautionLimits(db, yard.id))}
-          tolerances={placingTolerance(layout)}
+          cautions={cautions}
           horseIds={yardLayout.plan.groupIds}
           walkers={walkers}
           walkerId={walker?.id ?? null}
-          measureBy={measureByOf(by)}
+          measureBy={measureBy}
           firstTicks={await listTicks(db, yard.id, layoutId)}
           standing={
             standing && {

@@ -6,19 +6,17 @@ import { PageHead } from '@/components/PageHead/PageHead';
 import { Delivery } from '@/components/sync/Delivery';
 import {
   riddenRow,
-  settingSheet,
   sheetLabels,
   walkedLengthOffM,
-  walkedOffM,
   type Caution,
   type Layout,
-  type PointM,
   type ReckonedTrack,
+  type SettingSheet as Sheet,
   type SettingWish,
   type Tolerance,
 } from '@/core';
 import type { ArenaMarks } from '@/files/arenaMarks';
-import { printedSheet, type PrintedLine, type RoundedLengths } from '@/files/printedSheet';
+import type { PrintedLine, PrintedSheet } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
 import { stepPicture } from '@/files/stepPicture';
 import { SegmentedControl, Select } from '@mantine/core';
@@ -52,12 +50,12 @@ type SettingSheetProps = {
   whole: Layout;
   stages: { key: string; name: string }[];
   stage: string | null;
-  /** Its measures to what matters, for this way of measuring and this walker. */
-  rounded: RoundedLengths;
+  /** For this way of measuring and this walker, reckoned once by the server: what is set from what, and what of it is said. */
+  sheet: Sheet;
+  printed: PrintedSheet;
+  offM: ReadonlyMap<string, number> | null;
   /** What it takes one person, and how long. */
   effort: { walkedM: number; measures: number; minutes: number };
-  /** Where the kit comes from. */
-  from: PointM;
   tracks: ReckonedTrack[];
   cautions: Caution[];
   tolerances: Tolerance[];
@@ -83,24 +81,18 @@ function gapOffM(lines: readonly PrintedLine[], walker: Walker | null): number |
 
 /** One page that becomes paper: the drawing with numbered pieces, what to carry out, and how each piece is found. */
 export function SettingSheet(props: SettingSheetProps) {
-  const { layoutId, arenaName, contents, layout, whole, from, tracks, walkers, walkerId, measureBy } = props;
-  const { tolerances, rounded, stages, stage } = props;
+  const { layoutId, arenaName, contents, layout, whole, tracks, walkers, walkerId, measureBy } = props;
+  const { sheet, printed, offM, tolerances, stages, stage } = props;
   const { format, unit } = useLengths();
   const router = useRouter();
   const [view, setView] = useState<View>('list');
   const [bigId, setBigId] = useState<string | null>(null);
   const ticks = useTicks(layoutId, props.firstTicks);
   const walker = walkers.find(({ id }) => id === walkerId) ?? null;
-  const sheet = useMemo(() => settingSheet(layout, { measureBy, from }), [layout, measureBy, from]);
-  const printed = useMemo(
-    () => printedSheet(layout, sheet, { unit, stepM: walker?.stepLengthM ?? null }, rounded, whole),
-    [layout, sheet, unit, walker, rounded, whole],
-  );
   const steps = useMemo<SetStep[]>(() => {
     const numberOf = sheetLabels(whole, layout);
     const picture = (index: number, of: 'pegs' | 'pieces') =>
       stepPicture(layout, sheet, { set: sheet[of][index]!, lines: printed[of][index]!.lines, numberOf });
-    const offM = walker ? walkedOffM(layout, sheet, walker.stepLengthM, walker.stepShare) : null;
     return [
       ...printed.pegs.map(({ peg, lines, serves }, index) => ({
         ...{ id: `peg ${peg}`, label: `Peg ${peg}`, name: serves, lines, checks: [], notes: [] },
@@ -117,7 +109,7 @@ export function SettingSheet(props: SettingSheetProps) {
         gapOffM: gapOffM(piece.lines, walker),
       })),
     ];
-  }, [layout, whole, sheet, printed, walker, tolerances]);
+  }, [layout, whole, sheet, printed, offM, walker, tolerances]);
   const go = (change: { steps?: string | null; by?: string; stage?: string }) => {
     const wish = new URLSearchParams();
     wish.set('steps', (change.steps === undefined ? walker?.id : change.steps) ?? 'none');

@@ -1,12 +1,12 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { may } from '../../../../_server/access/rules';
 import { download } from '@/app/_server/download';
+import { heavyWork } from '@/app/_server/heavy/heavyWork';
 import { lessonSheet } from '@/app/_server/lessonSheet';
 import { yardContext } from '@/app/_server/yardContext';
 import { mayReadPair } from '@/app/_server/access/ownPair';
 import { findLesson } from '@/data/queries/lessons';
 import { findPair } from '@/data/queries/pairs';
-import { lessonPdf, riderPdf } from '@/files/pdf/lessonPdf';
 
 /** The sheet of a lesson as a PDF; ?pair=somebody's id for a rider's own, &paper=a4 or letter. */
 export const GET = answering(
@@ -27,7 +27,7 @@ export const GET = answering(
     const sheet = await lessonSheet(db, yard, lesson);
     const pair = pairId === null ? null : sheet.pairs.find(({ id }) => id === pairId);
     if (pair === undefined) return problemAnswer(404, 'This pair does not ride in this lesson.');
-    const bytes = pair === null ? await lessonPdf(sheet, paper) : await riderPdf(sheet, pair, paper);
+    const bytes = await heavyWork('lessonPaper', { sheet, pair, paper }, request.signal);
     const name = pair === null ? lesson.name : `${pair.rider} ${pair.horse}`;
     return download(new Uint8Array(bytes), name, '.pdf', 'application/pdf');
   },

@@ -1,0 +1,34 @@
+import { backUpIfDue, type BackupFolders } from '@/data/archive/backups';
+import { archiveTexts, type ArchiveTexts } from '@/data/archive/writeArchive';
+import { openReader } from '@/data/openReader';
+import { lessonPdf, riderPdf, type LessonSheet, type SheetPair } from '@/files/pdf/lessonPdf';
+import type { PaperSize } from '@/files/pdf/pdfPaper';
+import { itemsAsSet, settingSheet, stepRounding, type GroundTruth, type SettingWish } from '@/core';
+import type { Settable } from './effortOf';
+import { reckonSetting, type SettingToReckon } from './reckonSetting';
+import { settingPaper, type SettingPaperWish } from './settingPaper';
+
+type Measured = Settable & Pick<SettingWish, 'measureBy'>;
+
+/**
+ * What takes long, by its name: it is run beside the thread that takes taps. Each is told all that it needs, and reads the store
+ * by itself where it has to.
+ */
+export const TASKS = {
+  setting: (input: SettingToReckon) => reckonSetting(input),
+  roundSteps: ({ layout, from, measureBy, stepM }: Measured & { stepM: number }) =>
+    stepRounding(layout, settingSheet(layout, { measureBy, from }), stepM),
+  asSet: ({ layout, from, measureBy, truth }: Measured & { truth: GroundTruth }) =>
+    itemsAsSet(layout, settingSheet(layout, { measureBy, from }), truth),
+  settingPaper: (wish: SettingPaperWish) => settingPaper(wish),
+  lessonPaper: ({ sheet, pair, paper }: { sheet: LessonSheet; pair: SheetPair | null; paper: PaperSize }) =>
+    pair === null ? lessonPdf(sheet, paper) : riderPdf(sheet, pair, paper),
+  archive: ({ yardId }: { yardId: string }): Promise<ArchiveTexts> =>
+    openReader().then(reader => archiveTexts(reader.db, yardId).finally(() => reader.close())),
+  backup: ({ folders, nowMs }: { folders: BackupFolders; nowMs: number }): Promise<string | null> =>
+    openReader().then(reader => backUpIfDue(reader, folders, nowMs).finally(() => reader.close())),
+};
+
+export type Task = keyof typeof TASKS;
+export type TaskInput<Name extends Task> = Parameters<(typeof TASKS)[Name]>[0];
+export type TaskResult<Name extends Task> = Awaited<ReturnType<(typeof TASKS)[Name]>>;

@@ -1,0 +1,17 @@
+import { createClient } from '@libsql/client';
+import { drizzle } from 'drizzle-orm/libsql';
+import { DEFAULT_DATABASE_URL, filePathOf, type RoanDatabase } from './openDatabase';
+import * as schema from './schema';
+import { serverClient } from './serverClient';
+
+/**
+ * The database of this process once more, to read from beside it: what takes long to read holds nobody up. It is opened, brought up
+ * to date and claimed by whoever writes.
+ */
+export async function openReader(): Promise<{ db: RoanDatabase; close: () => void }> {
+  const url = process.env.ROAN_DATABASE_URL ?? DEFAULT_DATABASE_URL;
+  const file = filePathOf(url);
+  const client =
+    file === null ? await serverClient(url, process.env.ROAN_DATABASE_TOKEN) : createClient({ url: `file:${file}` });
+  return { db: drizzle(client, { schema }), close: () => client.close() };
+}

@@ -34,9 +34,11 @@ export class PdfPaper {
       size: [widthMm * PT_PER_MM, heightMm * PT_PER_MM],
       margin: 0,
       info: { Title: title, Producer: 'Roan', Creator: 'Roan' },
-      font: PDF_FONTS.latin,
+      // None: opened here by its path it would be opened anew at every word that asks for it by its name.
+      font: null as unknown as string,
     });
     for (const [name, file] of Object.entries(PDF_FONTS)) this.doc.registerFont(name, file);
+    this.doc.font('latin');
     this.doc.on('data', (chunk: Buffer) => this.chunks.push(chunk));
   }
 

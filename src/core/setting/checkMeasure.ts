@@ -25,7 +25,8 @@ const WALLS: readonly Wall[] = ['left', 'right', 'near', 'far'];
 const COST_M = { point: 0, wall: 8, 'on-wall': 20, mark: 40 } as const;
 
 type Unchecked = Pick<SetPiece, 'item' | 'points'>;
-type Candidate = CheckMeasure & { shows: Set<number>; costM: number };
+/** `shows`: the slips that show in it, a bit for each. */
+type Candidate = CheckMeasure & { shows: number; costM: number };
 
 /**
  * The checks of a piece: lengths between its ends and points that are known by then, or walls, such that a slip of 10 cm
@@ -42,23 +43,29 @@ export function checkMeasures(
   const slips = slipsOf(piece, survey);
   const candidates = candidatesOf(survey.arena, piece, setBefore, marks, slips);
   const checks: Candidate[] = [];
-  const open = new Set(slips.keys());
-  while (open.size > 0) {
-    const newly = (candidate: Candidate) => [...candidate.shows].filter(slip => open.has(slip)).length;
+  let open = (1 << slips.length) - 1;
+  while (open !== 0) {
     let best: Candidate | null = null;
     let bestShows = 0;
     for (const candidate of candidates) {
-      const shows = newly(candidate);
+      const shows = bitsOf(candidate.shows & open);
       if (shows > bestShows || (best && shows === bestShows && candidate.costM < best.costM - 1e-9))
         [best, bestShows] = [candidate, shows];
     }
     if (!best || bestShows === 0) break;
     checks.push(best);
-    for (const slip of best.shows) open.delete(slip);
+    open &= ~best.shows;
   }
   return checks.map(({ end, from, lengthM }) => ({ end, from, lengthM }));
 }
 
+function bitsOf(mask: number): number {
+  let bits = 0;
+  for (let left = mask; left !== 0; left &= left - 1) bits += 1;
+  return bits;
+}
+
+/** Of the candidates that show the same slips the cheapest, in the order they were found in: no other is ever chosen. */
 function candidatesOf(
   arena: Arena,
   { item, points }: Unchecked,
@@ -67,49 +74,77 @@ function candidatesOf(
   slips: readonly PointM[][],
 ): Candidate[] {
   const own = new Set(points.flatMap(({ placing }) => measuresOf(placing)));
-  const known = [...arenaPoints(arena), ...setBefore.flatMap(set => placesOf(set, own))];
-  return points.flatMap(({ end, at, placing }, index) => {
-    const candidate = (
-      from: CheckFrom,
-      lengthOf: (to: PointM, ends: readonly PointM[]) => number,
+  const known = placesKnown(arena, setBefore);
+  const isOwn = ({ measures }: Place) => measures.some(id => own.has(id));
+  const found = new Map<number, Candidate>();
+  const all = (1 << slips.length) - 1;
+  // One that shows every slip is chosen before all that cost more: they need not be looked at.
+  let boundM = Infinity;
+  const ends = points.map(({ at }) => at);
+  for (const [index, { end, at, placing }] of points.entries()) {
+    const offer = (
+      from: () => CheckFrom,
+      lengthOf: (to: PointM, all: readonly PointM[]) => number,
       costM: number,
-    ): Candidate[] => {
-      const lengthM = lengthOf(
-        at,
-        points.map(point => point.at),
-      );
-      if (!(lengthM > 0.3 && lengthM <= LONGEST_TAPE_M)) return [];
-      const shows = slips.flatMap((ends, slip) =>
-        Math.abs(lengthOf(ends[index]!, ends) - lengthM) >= SHOWS_M + HAIR_M ? [slip] : [],
-      );
-      return shows.length === 0 ? [] : [{ end, from, lengthM, shows: new Set(shows), costM: lengthM + costM }];
+    ): void => {
+      const lengthM = lengthOf(at, ends);
+      if (!(lengthM > 0.3 && lengthM <= LONGEST_TAPE_M) || lengthM + costM > boundM) return;
+      let shows = 0;
+      for (let slip = 0; slip < slips.length; slip += 1)
+        if (Math.abs(lengthOf(slips[slip]![index]!, slips[slip]!) - lengthM) >= SHOWS_M + HAIR_M) shows |= 1 << slip;
+      if (shows === 0) return;
+      const before = found.get(shows);
+      if (before && lengthM + costM >= before.costM - 1e-9) return;
+      if (shows === all) boundM = Math.min(boundM, lengthM + costM);
+      found.delete(shows);
+      found.set(shows, { end, from: from(), lengthM, shows, costM: lengthM + costM });
     };
-    const fromPoint = (point: KnownPoint, from: PointM, costM: number) =>
-      isMeasured(placing, point) || isFar(from, at)
-        ? []
-        : candidate({ kind: 'point', point }, to => distanceM(from, to), costM);
+    const offerPoint = (point: KnownPoint, from: PointM, costM: number) => {
+      if (!isFar(from, at) && !isMeasured(placing, point))
+        offer(
+          () => ({ kind: 'point', point }),
+          to => distanceM(from, to),
+          costM,
+        );
+    };
+    const showsAll = ({ at: from }: Place) => {
+      const lengthM = distanceM(from, at);
+      return slips.every(to => Math.abs(distanceM(from, to[index]!) - lengthM) >= SHOWS_M + HAIR_M);
+    };
+    for (const place of nearest(known, at)) {
+      const lengthM = distanceM(place.at, at);
+      const isOffered =
+        lengthM > 0.3 && lengthM <= LONGEST_TAPE_M && !isOwn(place) && !isMeasured(placing, place.point);
+      if (isOffered && showsAll(place)) boundM = Math.min(boundM, lengthM + COST_M.point);
+    }
+    for (const place of known)
+      if (Math.abs(place.at.xM - at.xM) <= boundM && Math.abs(place.at.yM - at.yM) <= boundM && !isOwn(place))
+        offerPoint(place.point, place.at, COST_M.point);
+    for (const { peg, at: from } of marks) offerPoint({ kind: 'peg', peg }, from, COST_M.mark);
     const other = points[1 - index];
-    return [
-      ...known.flatMap(({ point, at: from }) => fromPoint(point, from, COST_M.point)),
-      ...marks.flatMap(mark => fromPoint({ kind: 'peg', peg: mark.peg }, mark.at, COST_M.mark)),
-      ...(other
-        ? candidate(
-            { kind: 'point', point: { kind: 'end', item: item.id, end: other.end } },
-            (to, ends) => distanceM(ends[1 - index]!, to),
-            COST_M.point,
-          )
-        : []),
-      ...WALLS.flatMap(wall =>
-        ((placing.how === 'wall' || placing.how === 'swing') && placing.wall === wall) ||
-        !isWallThere(arena, wall, fromWall(arena, wall, at).alongM)
-          ? []
-          : candidate({ kind: 'wall', wall }, to => fromWall(arena, wall, to).inM, COST_M.wall),
-      ),
-      ...placesOnWall(arena, at, placing).flatMap(({ place, from }) =>
-        candidate(from, to => distanceM(place, to), COST_M['on-wall']),
-      ),
-    ];
-  });
+    if (other)
+      offer(
+        () => ({ kind: 'point', point: { kind: 'end', item: item.id, end: other.end } }),
+        (to, all) => distanceM(all[1 - index]!, to),
+        COST_M.point,
+      );
+    for (const wall of WALLS) {
+      const isSetBy = (placing.how === 'wall' || placing.how === 'swing') && placing.wall === wall;
+      if (!isSetBy && isWallThere(arena, wall, fromWall(arena, wall, at).alongM))
+        offer(
+          () => ({ kind: 'wall', wall }),
+          to => fromWall(arena, wall, to).inM,
+          COST_M.wall,
+        );
+    }
+    for (const { place, from } of placesOnWall(arena, at, placing))
+      offer(
+        () => from,
+        to => distanceM(place, to),
+        COST_M['on-wall'],
+      );
+  }
+  return [...found.values()];
 }
 
 /** A hair more than shows, so that a length read to the millimetre still does. */
@@ -155,11 +190,44 @@ function placesOnWall(arena: Arena, at: PointM, placing: Placing): { place: Poin
 const isFar = (a: PointM, b: PointM) =>
   Math.abs(a.xM - b.xM) > LONGEST_TAPE_M || Math.abs(a.yM - b.yM) > LONGEST_TAPE_M;
 
-/** Where ends and pegs are; those of pieces that share a measure would slip with this one and show nothing. */
-function placesOf(set: SetPiece | SetPeg, own: ReadonlySet<string>): { point: KnownPoint; at: PointM }[] {
-  if ('peg' in set) return [{ point: { kind: 'peg', peg: set.peg }, at: set.at }];
-  if (set.points.some(({ placing }) => measuresOf(placing).some(id => own.has(id)))) return [];
-  return set.points.map(({ end, at }) => ({ point: { kind: 'end', item: set.item.id, end }, at }));
+type Place = { point: KnownPoint; at: PointM; measures: readonly string[] };
+
+/** So many of the nearest are looked at for one that shows every slip. */
+const LOOKED_AT = 8;
+
+/** The nearest places to a point, in no order. */
+function nearest(places: readonly Place[], { xM, yM }: PointM): Place[] {
+  const found: { place: Place; farM2: number }[] = [];
+  for (const place of places) {
+    const farM2 = (place.at.xM - xM) ** 2 + (place.at.yM - yM) ** 2;
+    if (found.length === LOOKED_AT && farM2 >= found[LOOKED_AT - 1]!.farM2) continue;
+    const at = found.findIndex(one => one.farM2 > farM2);
+    found.splice(at < 0 ? found.length : at, 0, { place, farM2 });
+    if (found.length > LOOKED_AT) found.pop();
+  }
+  return found.map(({ place }) => place);
+}
+
+function placesKnown(arena: Arena, setBefore: readonly (SetPiece | SetPeg)[]): Place[] {
+  const known: Place[] = arenaPoints(arena).map(({ point, at }) => ({ point, at, measures: [] }));
+  for (const set of setBefore) known.push(...placesOf(set));
+  return known;
+}
+
+/** What lies where is asked for each piece that is set after it. */
+const placesBySet = new WeakMap<SetPiece | SetPeg, Place[]>();
+
+/** Where ends and pegs are. Those of pieces that share a measure with another would slip with it and show nothing. */
+function placesOf(set: SetPiece | SetPeg): Place[] {
+  const before = placesBySet.get(set);
+  if (before) return before;
+  const measures = 'peg' in set ? [] : set.points.flatMap(({ placing }) => measuresOf(placing));
+  const made: Place[] =
+    'peg' in set
+      ? [{ point: { kind: 'peg', peg: set.peg }, at: set.at, measures }]
+      : set.points.map(({ end, at }) => ({ point: { kind: 'end', item: set.item.id, end }, at, measures }));
+  placesBySet.set(set, made);
+  return made;
 }
 
 /** A tape that was pulled already checks nothing. */

@@ -14,7 +14,18 @@ export type KnownPoint =
   | { kind: 'peg'; peg: string };
 
 /** The points of the arena itself that a tape can be held to: its corners, and the letters on its walls. */
-export function arenaPoints(arena: Arena): { point: KnownPoint; at: PointM }[] {
+export function arenaPoints(arena: Arena): readonly { point: KnownPoint; at: PointM }[] {
+  const before = byArena.get(arena);
+  if (before) return before;
+  const points = pointsOfArena(arena);
+  byArena.set(arena, points);
+  return points;
+}
+
+/** Every piece of a sheet asks for them, many times. An arena is never changed. */
+const byArena = new WeakMap<Arena, { point: KnownPoint; at: PointM }[]>();
+
+function pointsOfArena(arena: Arena): { point: KnownPoint; at: PointM }[] {
   const square = (['near', 'far'] as const).flatMap(short =>
     (['left', 'right'] as const).map(long => {
       const point: KnownPoint = { kind: 'corner', short, long };

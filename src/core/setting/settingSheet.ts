@@ -102,9 +102,9 @@ export function settingSheet(layout: SettableLayout, wish: SettingWish): Setting
       } else if (!byLine) setGroup(survey, group.members, lineOf(chordOrder(group)), set, setAlone);
     }
   }
-  for (const { item, owner } of line) {
+  for (const [at, { item, owner }] of line.entries()) {
     if (ways.has(item.id)) continue;
-    const way = owner ? besideWay(item, owner) : wayOn(survey, item, standing(line, item, ways));
+    const way = owner ? besideWay(item, owner) : wayOn(survey, item, standing(line, at, ways));
     if (way && isInReach(way) && survey.errorM(way) <= MOST_ERROR_M) set(item, way);
     else setAlone(item);
   }
@@ -151,12 +151,13 @@ const byRank = (members: readonly RiddenItem[], rank: ReadonlyMap<string, number
   [...members].sort((a, b) => (rank.get(a.id) ?? Infinity) - (rank.get(b.id) ?? Infinity));
 
 /** The pieces of the line that are set and ridden before one, the last one first. */
-function standing(line: readonly InLine[], item: Item, ways: ReadonlyMap<string, Way>): RiddenItem[] {
-  const at = line.findIndex(one => one.item === item);
-  return line
-    .slice(0, at)
-    .flatMap(({ item: other }) => (isRidden(other) && ways.has(other.id) ? [other] : []))
-    .reverse();
+function standing(line: readonly InLine[], at: number, ways: ReadonlyMap<string, Way>): RiddenItem[] {
+  const found: RiddenItem[] = [];
+  for (let index = at - 1; index >= 0 && found.length <= LOOKED_BACK; index -= 1) {
+    const { item } = line[index]!;
+    if (isRidden(item) && ways.has(item.id)) found.push(item);
+  }
+  return found;
 }
 
 /** So many pieces back a gap is still looked for: a course comes back to a line it has left. */
@@ -166,7 +167,7 @@ const LOOKED_BACK = 12;
 function wayOn({ arena }: Survey, item: Item, before: readonly RiddenItem[]): Way | null {
   if (!isRidden(item)) return null;
   const [last, ...others] = before;
-  const near = others.slice(0, LOOKED_BACK).sort((a, b) => distanceM(a.at, item.at) - distanceM(b.at, item.at));
+  const near = others.sort((a, b) => distanceM(a.at, item.at) - distanceM(b.at, item.at));
   for (const other of last ? [last, ...near] : []) {
     const way = gapWay(arena, item, other);
     if (way) return way;

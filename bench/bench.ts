@@ -20,6 +20,7 @@ import { benchDrag } from './dragBench';
 import { benchFit } from './fitBench';
 import { benchScripts } from './scriptBench';
 import { benchSeason } from './seasonBench';
+import { benchSheets } from './sheetBench';
 import { benchSuggest } from './suggestBench';
 
 const FENCES = 15;
@@ -155,8 +156,19 @@ report('a picture from the saddle, 12 fences, before it is painted', `${eyeMs.to
 const { eachMs, made } = benchSuggest();
 report(`one suggestion each for 12 pairs (${made} made)`, `${eachMs.toFixed(0)} ms`, '1 s', eachMs <= 1000);
 
+const MOST_SHEET_MS: Record<number, number> = { 50: 1000, 500: 1000, 2000: 5000 };
+
+async function reportSheets(): Promise<void> {
+  for (const { pieces, sheetMs, paperMs } of await benchSheets()) {
+    const aimMs = MOST_SHEET_MS[pieces]!;
+    report(`a setting sheet of ${pieces} pieces`, `${sheetMs.toFixed(0)} ms`, `${aimMs} ms`, sheetMs <= aimMs);
+    report(`its paper`, `${paperMs.toFixed(0)} ms more`, 'beside the taps', true);
+  }
+}
+
 /** Needs the built application (npm run build) and Chromium. */
-void benchSeason(report)
+void reportSheets()
+  .then(() => benchSeason(report))
   .then(builtFirst)
   .then(async forget => {
     await reportScripts();

@@ -117,8 +117,9 @@ function candidatesOf(
         lengthM > 0.3 && lengthM <= LONGEST_TAPE_M && !isOwn(place) && !isMeasured(placing, place.point);
       if (isOffered && showsAll(place)) boundM = Math.min(boundM, lengthM + COST_M.point);
     }
+    const reachM = Math.min(boundM, LONGEST_TAPE_M);
     for (const place of known)
-      if (Math.abs(place.at.xM - at.xM) <= boundM && Math.abs(place.at.yM - at.yM) <= boundM && !isOwn(place))
+      if (Math.abs(place.at.xM - at.xM) <= reachM && Math.abs(place.at.yM - at.yM) <= reachM && !isOwn(place))
         offerPoint(place.point, place.at, COST_M.point);
     for (const { peg, at: from } of marks) offerPoint({ kind: 'peg', peg }, from, COST_M.mark);
     const other = points[1 - index];

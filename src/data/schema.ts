@@ -405,7 +405,10 @@ export const walkBreaks = sqliteTable(
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),
   },
-  table => [index('walk_breaks_by_lesson').on(table.lessonId, table.walkedAt)],
+  table => [
+    index('walk_breaks_by_lesson').on(table.lessonId, table.walkedAt),
+    index('walk_breaks_by_number').on(table.lessonId, table.recordNumber),
+  ],
 );
 
 /** What was asked: a question as it was asked of a pair. The same one is kept once, under the hash of what it says. */
@@ -437,7 +440,10 @@ export const lessonAsks = sqliteTable(
     undoneAt: instant('undone_at'),
     createdAt: createdAt(),
   },
-  table => [index('lesson_asks_by_lesson').on(table.lessonId, table.askedAt)],
+  table => [
+    index('lesson_asks_by_lesson').on(table.lessonId, table.askedAt),
+    index('lesson_asks_by_number').on(table.lessonId, table.recordNumber),
+  ],
 );
 
 /** A pair that came into a lesson while it ran. */
@@ -537,6 +543,9 @@ export const passes = sqliteTable(
   table => [
     index('passes_by_pair').on(table.pairId, table.riddenAt),
     index('passes_by_lesson').on(table.lessonId, table.riddenAt),
+    index('passes_by_number').on(table.lessonId, table.recordNumber),
+    index('passes_by_version').on(table.layoutVersionId, table.pairId, table.riddenAt),
+    index('passes_by_time').on(table.yardId, table.riddenAt),
   ],
 );
 

@@ -22,6 +22,7 @@ import { benchScripts } from './scriptBench';
 import { benchSeason } from './seasonBench';
 import { benchSheets } from './sheetBench';
 import { benchSuggest } from './suggestBench';
+import { benchTaps } from './tapBench';
 
 const FENCES = 15;
 const HORSES = 12;
@@ -173,5 +174,6 @@ void reportSheets()
   .then(async forget => {
     await reportScripts();
     await reportDrag();
+    await benchTaps(report);
     forget();
   });

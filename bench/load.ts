@@ -4,7 +4,6 @@
  */
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { Agent, request } from 'node:http';
 import { cpus, tmpdir } from 'node:os';
 import path from 'node:path';
 import { eq, inArray } from 'drizzle-orm';
@@ -20,6 +19,7 @@ import { startTestServer } from '../src/data/testServer';
 import { beginSession, setPassphrase } from '../src/data/queries/access';
 import { storeSecret } from '../src/data/queries/storeSecrets';
 import { listPeople } from '../src/data/queries/people';
+import { post } from './post';
 
 const YARDS = 5;
 const SECONDS = Number(process.env.LOAD_SECONDS ?? 60);
@@ -154,29 +154,6 @@ async function tap({ url, cookie, pairId, versionId }: Device, told: Told): Prom
   }
   told.ms.push(performance.now() - startedAt);
   told.ids.push(id);
-}
-
-/** A device keeps its line open, as browsers do. Plain requests: what the devices cost is not to be measured. */
-const agent = new Agent({ keepAlive: true });
-
-function post(
-  url: string,
-  headers: Record<string, string>,
-  sent: unknown,
-): Promise<{ status: number; body: string } | null> {
-  return new Promise(resolve => {
-    const asked = request(
-      url,
-      { method: 'POST', agent, headers: { ...headers, 'content-type': 'application/json' } },
-      answer => {
-        let body = '';
-        answer.setEncoding('utf8').on('data', chunk => (body += chunk));
-        answer.on('end', () => resolve({ status: answer.statusCode ?? 0, body }));
-      },
-    );
-    asked.on('error', () => resolve(null));
-    asked.end(JSON.stringify(sent));
-  });
 }
 
 void main();

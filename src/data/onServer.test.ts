@@ -200,6 +200,23 @@ test('a copy that is killed is done without', async () => {
   expect(await counted(near, id)).toBe(2);
 });
 
+test.each(['kill', 'pause'] as const)('a copy that is read and dies under a question (%s) is not felt', async how => {
+  const store = await server();
+  const copy = await server({ primary: store });
+  const near = await roanOn(store, copy);
+  const { id } = await currentYard(near);
+  await countUp(near, id);
+  // It has all of it by then, and is what is read.
+  await new Promise(resolve => setTimeout(resolve, 1000));
+  store.pause();
+  expect(await counted(near, id)).toBe(1);
+  store.goOn();
+  await copy[how]();
+  expect(await counted(near, id)).toBe(1);
+  expect(await Promise.all([1, 2, 3].map(() => counted(near, id)))).toEqual([1, 1, 1]);
+  if (how === 'pause') copy.goOn();
+});
+
 test('what passes is told from what stays', () => {
   const queried = (cause: string) =>
     new Error('Failed query: insert into x\nparams: database is locked', { cause: new Error(cause) });

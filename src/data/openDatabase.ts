@@ -8,7 +8,7 @@ import { claimFile } from './claimFile';
 import { asSentence, DatabaseRefused } from './databaseRefused';
 import * as schema from './schema';
 import { serverClient } from './serverClient';
-import { readNear } from './readNear';
+import { orFrom, readNear } from './readNear';
 import { upgradeRecords } from './upgrade/upgradeRecords';
 import { createWriteQueue, type WriteQueue } from './writeQueue';
 
@@ -45,7 +45,7 @@ export async function openDatabase(url: string, authToken?: string, replicaUrl?:
     await upToDate(db, filePath === null);
     const opened = client;
     const copy = filePath === null && replicaUrl ? await serverClient(replicaUrl, authToken) : null;
-    const near = copy && readNear(db, drizzle(copy, { schema }));
+    const near = copy && readNear(db, drizzle(orFrom(copy, client), { schema }), drizzle(copy, { schema }));
     const write = createWriteQueue(db, { shared: filePath === null, ...(near && { wrote: near.wrote }) });
     await write(upgradeRecords);
     return {

@@ -1,3 +1,4 @@
+import type { Client, InStatement } from '@libsql/client';
 import { eq, sql } from 'drizzle-orm';
 import type { RoanDatabase } from './openDatabase';
 import { storeWrites } from './schema';
@@ -15,6 +16,29 @@ export async function countWrite(tx: Transaction): Promise<number> {
   return row!.number;
 }
 
+/** A client of a copy that reads from the store whatever the copy cannot answer. */
+export function orFrom(copy: Client, store: Client): Client {
+  return new Proxy(copy, {
+    get(target, key) {
+      if (key === 'execute')
+        return (stmt: InStatement) => inTime(target.execute(stmt)).catch(() => store.execute(stmt));
+      const value: unknown = Reflect.get(target, key, target);
+      return typeof value === 'function' ? (value.bind(target) as unknown) : value;
+    },
+  });
+}
+
+/** A copy that has not answered by then is as good as none. */
+const PATIENCE_MS = 3000;
+
+function inTime<Answer>(answer: Promise<Answer>): Promise<Answer> {
+  let timer: ReturnType<typeof setTimeout>;
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(new Error('The copy does not answer')), PATIENCE_MS);
+  });
+  return Promise.race([answer, late]).finally(() => clearTimeout(timer));
+}
+
 /** So often a copy is asked how far it is while it is behind, and while it is not. */
 const BEHIND_MS = 15;
 const LOOK_MS = 2000;
@@ -22,8 +46,10 @@ const LOOK_MS = 2000;
 /**
  * Reads from a copy of the store that is near, as long as that is no older than what this process wrote or read: while it lags
  * behind, and where it does not answer, from the store itself. Writes go to the store.
+ * @param copy - asked as `orFrom` makes it, so that one that dies under a question is not felt
+ * @param asCounted - the copy alone, to tell how far it is
  */
-export function readNear(store: RoanDatabase, copy: RoanDatabase) {
+export function readNear(store: RoanDatabase, copy: RoanDatabase, asCounted: RoanDatabase = copy) {
   let written = 0;
   let isFresh = false;
   let isClosed = false;
@@ -35,7 +61,7 @@ export function readNear(store: RoanDatabase, copy: RoanDatabase) {
     looking = true;
     clearTimeout(timer);
     const wanted = written;
-    const number = await countedBy(copy).catch(() => -1);
+    const number = await countedBy(asCounted).catch(() => -1);
     looking = false;
     if (isClosed) return;
     if (number >= wanted && wanted === written) isFresh = true;

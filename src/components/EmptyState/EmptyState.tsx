@@ -20,7 +20,9 @@ export function EmptyState({ title, children, action }: EmptyStateProps) {
         ))}
         <path d="M0 36Q12 -20 24 36Q36 -20 48 36Q60 -20 72 36Q84 -20 96 36Q108 -20 120 36" />
       </svg>
-      <Title order={3}>{title}</Title>
+      <Title order={2} size="h3">
+        {title}
+      </Title>
       <Text c="slate.7" maw={460} ta="center">
         {children}
       </Text>

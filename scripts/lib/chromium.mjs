@@ -25,8 +25,10 @@ export async function ensureChromium() {
 
 async function install(name) {
   console.log('Installing Chromium …');
-  await run('apt-get', ['update', '-qq'], { quiet: true });
-  return run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+  // Without a network it is soon over.
+  const soon = ['-o', 'Acquire::Retries=0', '-o', 'Acquire::http::Timeout=20', '-o', 'Acquire::https::Timeout=20'];
+  await run('apt-get', [...soon, 'update', '-qq'], { quiet: true });
+  return run('apt-get', [...soon, 'install', '-y', '-qq', '--no-install-recommends', name], {
     env: { DEBIAN_FRONTEND: 'noninteractive' },
     quiet: true,
   });

@@ -1,4 +1,4 @@
-import { createClient } from '@libsql/client';
+import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { DEFAULT_DATABASE_URL, filePathOf, type RoanDatabase } from './openDatabase';
 import * as schema from './schema';
@@ -13,5 +13,16 @@ export async function openReader(): Promise<{ db: RoanDatabase; close: () => voi
   const file = filePathOf(url);
   const client =
     file === null ? await serverClient(url, process.env.ROAN_DATABASE_TOKEN) : createClient({ url: `file:${file}` });
-  return { db: drizzle(client, { schema }), close: () => client.close() };
+  return { db: drizzle(onlyReading(client), { schema }), close: () => client.close() };
+}
+
+/** What is read at one moment takes no lock: with the one that is asked for else nobody could write as long as it is read. */
+function onlyReading(client: Client): Client {
+  return new Proxy(client, {
+    get(target, key) {
+      if (key === 'transaction') return () => target.transaction('deferred');
+      const value: unknown = Reflect.get(target, key, target);
+      return typeof value === 'function' ? (value.bind(target) as unknown) : value;
+    },
+  });
 }

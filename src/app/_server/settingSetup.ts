@@ -1,13 +1,5 @@
 import 'server-only';
-import {
-  applyEdits,
-  MEASURE_BY,
-  setStages,
-  type Layout,
-  type LayoutEdit,
-  type PointM,
-  type SettingWish,
-} from '@/core';
+import { applyEdits, MEASURE_BY, setStages, type Layout, type LayoutEdit, type PointM, type SettingWish } from '@/core';
 import { present } from '@/data/present';
 import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
 import { madePlan } from '@/data/queries/layoutVersions';

@@ -1,6 +1,7 @@
 import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { DEFAULT_DATABASE_URL, filePathOf, type RoanDatabase } from './openDatabase';
+import { overlaid } from './overlaid';
 import * as schema from './schema';
 import { serverClient } from './serverClient';
 
@@ -17,12 +18,4 @@ export async function openReader(): Promise<{ db: RoanDatabase; close: () => voi
 }
 
 /** What is read at one moment takes no lock: with the one that is asked for else nobody could write as long as it is read. */
-function onlyReading(client: Client): Client {
-  return new Proxy(client, {
-    get(target, key) {
-      if (key === 'transaction') return () => target.transaction('deferred');
-      const value: unknown = Reflect.get(target, key, target);
-      return typeof value === 'function' ? (value.bind(target) as unknown) : value;
-    },
-  });
-}
+const onlyReading = (client: Client): Client => overlaid(client, { transaction: () => client.transaction('deferred') });

@@ -1,6 +1,7 @@
 import type { Client, InStatement } from '@libsql/client';
 import { eq, sql } from 'drizzle-orm';
 import type { RoanDatabase } from './openDatabase';
+import { overlaid } from './overlaid';
 import { storeWrites } from './schema';
 import type { Transaction } from './writeQueue';
 
@@ -18,14 +19,8 @@ export async function countWrite(tx: Transaction): Promise<number> {
 
 /** A client of a copy that reads from the store whatever the copy cannot answer. */
 export function orFrom(copy: Client, store: Client): Client {
-  return new Proxy(copy, {
-    get(target, key) {
-      if (key === 'execute')
-        return (stmt: InStatement) => inTime(target.execute(stmt)).catch(() => store.execute(stmt));
-      const value: unknown = Reflect.get(target, key, target);
-      return typeof value === 'function' ? (value.bind(target) as unknown) : value;
-    },
-  });
+  const execute = (stmt: InStatement) => inTime(copy.execute(stmt)).catch(() => store.execute(stmt));
+  return overlaid(copy, { execute: execute as Client['execute'] });
 }
 
 /** A copy that has not answered by then is as good as none. */

@@ -77,3 +77,15 @@ test('a worker that dies fails its task alone, and another takes what comes', as
   all[1]!.answer(told(20));
   expect(await next).toEqual(told(20));
 });
+
+test('a worker that dies while it waits is not asked again', async () => {
+  const { all, start } = hands();
+  const work = createHeavyWork(start, { hands: 1, mostWaiting: 9 });
+  const first = work(task(1));
+  all[0]!.answer(told(10));
+  await first;
+  all[0]!.fail(new Error('late'));
+  const second = work(task(2));
+  all[1]!.answer(told(20));
+  expect(await second).toEqual(told(20));
+});

@@ -59,7 +59,11 @@ export function createHeavyWork(start: () => Hand, { hands, mostWaiting }: { han
   const startHand = (): Heard => {
     const hand: Heard = Object.assign(start(), { hear: null });
     hand.on('message', told => hand.hear?.(told));
-    hand.on('error', error => hand.hear?.(error));
+    hand.on('error', error => {
+      // One that dies while it waits is not to be asked: its answer would never come.
+      if (idle.includes(hand)) idle.splice(idle.indexOf(hand), 1);
+      hand.hear?.(error);
+    });
     // A server that ends waits for none of them.
     hand.unref();
     return hand;

@@ -6,6 +6,9 @@ import { rmSync } from 'node:fs';
 import { claimFile } from '../src/data/claimFile';
 import { DatabaseRefused } from '../src/data/databaseRefused';
 import { seedDemo } from '../src/data/demo/seedDemo';
+import { currentYard } from '../src/data/queries/yards';
+import { keepChangedDays } from '../src/data/queries/keepChangedDays';
+import { yardClock } from '../src/app/_server/yardTime';
 import { DEFAULT_DATABASE_URL, filePathOf, openDatabase } from '../src/data/openDatabase';
 
 async function throwAway(url: string): Promise<void> {
@@ -23,6 +26,9 @@ async function main(): Promise<void> {
   try {
     // Journeys that do not look back start sooner without a season.
     await seedDemo(database, Date.now(), process.env.ROAN_DEMO_SEASON !== '0');
+    // As in a yard that has been looked at: the first look waits for nothing.
+    const { id, timeZone } = await currentYard(database);
+    await keepChangedDays(database, id, yardClock(timeZone));
   } finally {
     await database.close();
   }

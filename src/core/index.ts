@@ -538,7 +538,7 @@ export { USUAL_NOISE, type TrackPoint } from './record/simulatePass';
 export { pairSummary, type PairSummary, type StageSummary, type ToldPass, type ToldStage } from './lesson/pairSummary';
 
 export { riddenGround, type RiddenGround } from './review/ground';
-export { grouped, reviewPass, type ReviewPass } from './review/reviewPass';
+export { grouped, reviewPass, type DayPass, type ReviewPass } from './review/reviewPass';
 export { type LearnedStride } from './review/learnStride';
 export { offeredStride, strideReviews, type StrideReview } from './review/strideReview';
 export { reinReview, type ReinReview } from './review/reinReview';
@@ -550,7 +550,7 @@ export { compareSides, LEAST_COMPARED, type Comparison } from './review/compareS
 export { comparedInWords } from './review/comparedInWords';
 export { riddenLegs, riddenShown, type RiddenLegCounts, type RiddenShown } from './review/riddenLegs';
 export { rideCells, togetherOn, type RideCell } from './review/rideTogether';
-export { dayNames, daysOf } from './review/byDay';
+export { dayNames, daysOf, packDay, unpackDay, type PackedDay } from './review/byDay';
 export { isShownPlace, sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
 export { countsInOrder, countsRidden, layoutReview } from './review/layoutReview';

@@ -11,6 +11,7 @@ import { serverClient } from './serverClient';
 import { orFrom, readNear } from './readNear';
 import { upgradeRecords } from './upgrade/upgradeRecords';
 import { createWriteQueue, type WriteQueue } from './writeQueue';
+import { writesWith } from './writerOf';
 
 export type RoanDatabase = LibSQLDatabase<typeof schema>;
 
@@ -48,8 +49,10 @@ export async function openDatabase(url: string, authToken?: string, replicaUrl?:
     const near = copy && readNear(db, drizzle(orFrom(copy, client), { schema }), drizzle(copy, { schema }));
     const write = createWriteQueue(db, { shared: filePath === null, ...(near && { wrote: near.wrote }) });
     await write(upgradeRecords);
+    const read = near?.db ?? db;
+    writesWith(read, write);
     return {
-      db: near?.db ?? db,
+      db: read,
       write,
       close: async () => {
         await write.idle();

@@ -2,7 +2,7 @@ import 'server-only';
 import { riddenLegs } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listPairs } from '@/data/queries/pairs';
-import { reviewPasses } from '@/data/queries/reviewPasses';
+import { dayPasses } from '@/data/queries/dayPasses';
 import type { RiddenLegOfHorse } from '../plan/[layoutId]/_components/reading/LegCountsHere';
 import { yardClock } from './yardTime';
 
@@ -13,7 +13,7 @@ export async function riddenHere(
   layoutId: string,
 ): Promise<RiddenLegOfHorse[]> {
   const [passes, pairs] = await Promise.all([
-    reviewPasses(db, yard.id, { layoutId }, yardClock(yard.timeZone)),
+    dayPasses(db, yard.id, { layoutId }, yardClock(yard.timeZone)),
     listPairs(db, yard.id),
   ]);
   const horseOf = new Map(pairs.map(({ id, horseName }) => [id, horseName]));

@@ -27,7 +27,7 @@ import { listPairs } from '@/data/queries/pairs';
 import { kitCounts, planGround, planHorse } from '@/data/queries/planGround';
 import { reckonedOnce } from '@/data/queries/reckonedOnce';
 import { listRefusals, samePairs } from '@/data/queries/refusals';
-import { reviewPasses } from '@/data/queries/reviewPasses';
+import { dayPasses } from '@/data/queries/dayPasses';
 import { riddenOver } from '@/data/queries/riddenOver';
 import { layoutsOnSand } from '@/data/queries/sandNow';
 import { yardRules } from '@/data/queries/settings';
@@ -118,7 +118,7 @@ async function pairsSeen(db: RoanDatabase, yard: Yard, { startsAtMs, nowMs, pair
 
 /** What every pair of the yard rode, as suggestions look at it, by pair. */
 export async function stepsByPair(db: RoanDatabase, yard: Yard): Promise<Map<string, RiddenStep[]>> {
-  const passes = await reviewPasses(db, yard.id, 'all', yardClock(yard.timeZone));
+  const passes = await dayPasses(db, yard.id, 'all', yardClock(yard.timeZone));
   const over = await riddenOver(
     db,
     yard.id,

@@ -9,7 +9,7 @@ import {
   type Arena,
   type Claim,
   type ReinReview,
-  type ReviewPass,
+  type DayPass,
   type SandPlace,
   type StrideReview,
 } from '@/core';
@@ -18,7 +18,7 @@ import { present } from '@/data/present';
 import { arenaOf, listArenas } from '@/data/queries/arenas';
 import { listPairs, type Pair } from '@/data/queries/pairs';
 import { reckonedOnce } from '@/data/queries/reckonedOnce';
-import { reviewPasses } from '@/data/queries/reviewPasses';
+import { dayPasses } from '@/data/queries/dayPasses';
 import { riddenByPair } from '@/data/queries/ridden';
 import { layoutsOnSand } from '@/data/queries/sandNow';
 import { sandRecord } from '@/data/queries/sandRecord';
@@ -85,7 +85,7 @@ async function strideSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair
 }
 
 async function reinSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]): Promise<YardSentence | null> {
-  const passes = await reviewPasses(db, yard.id, 'all', yardClock(yard.timeZone));
+  const passes = await dayPasses(db, yard.id, 'all', yardClock(yard.timeZone));
   const unit = await lengthUnit(db, yard.id);
   const reviews = reckonedOnce(passes, `story ${pairs.map(({ id }) => id).join()}`, () =>
     pairs.map(pair => ({ pair, review: reinReview(ofPair(passes, pair)) })),
@@ -104,7 +104,7 @@ async function reinSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]
   return claim ? { ...claim, of: 'reins', pairId: pair.id, horse: pair.horseName, measures: review.measures } : null;
 }
 
-const ofPair = (passes: readonly ReviewPass[], pair: Pair) => passes.filter(({ pairId }) => pairId === pair.id);
+const ofPair = (passes: readonly DayPass[], pair: Pair) => passes.filter(({ pairId }) => pairId === pair.id);
 
 async function placeSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]): Promise<YardSentence | null> {
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? 'one pair';

@@ -13,7 +13,7 @@ import type { RoanDatabase } from '@/data/openDatabase';
 import { listHorses, type Horse } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
 import { reckonedOnce } from '@/data/queries/reckonedOnce';
-import { reviewPasses } from '@/data/queries/reviewPasses';
+import { dayPasses } from '@/data/queries/dayPasses';
 import { lengthUnit } from '@/data/queries/settings';
 import { reviewWords } from '../review/reviewWords';
 import { yardClock } from './yardTime';
@@ -24,7 +24,7 @@ type OfHorse = { horse: Horse; reviews: StrideReview[] };
 /** What the record of the whole yard says of its horses’ strides, whoever rode them. */
 export async function yardStrides(db: RoanDatabase, yard: Yard): Promise<OfHorse[]> {
   const [passes, horses, pairs] = await Promise.all([
-    reviewPasses(db, yard.id, 'all', yardClock(yard.timeZone)),
+    dayPasses(db, yard.id, 'all', yardClock(yard.timeZone)),
     listHorses(db, yard.id),
     listPairs(db, yard.id),
   ]);

@@ -15,7 +15,7 @@ import { may } from '../_server/access/rules';
 import { planFault } from '../_server/planFault';
 import { yardContext } from '../_server/yardContext';
 import { pairReview } from './pairReview';
-import { rowReviews } from './reviewFigures';
+import { riddenRows, rowReview } from './reviewFigures';
 
 /** Exercises that are a row of poles. */
 const ROWS = ['walk-poles', 'trot-poles', 'canter-poles'];
@@ -33,9 +33,12 @@ export async function trySpacingAction(
     if (typeof pairId !== 'string' || typeof versionId !== 'string') return refuse(GONE);
     const { db, write, yard } = await yardContext();
     const passes = await listPasses(db, yard.id, pairId, versionId);
-    const reviews = rowReviews(passes, await versionsRidden(db, yard.id, [versionId]), yard.timeZone);
-    const review = reviews.find(one => one.key === key);
-    if (!review || review.suggestion.kind === 'nothing-noted') return refuse(GONE);
+    const rows = riddenRows(passes, await versionsRidden(db, yard.id, [versionId]));
+    const ridden = rows.find(one => one.key === key);
+    if (!ridden) return refuse(GONE);
+    const own = passes.filter(({ id }) => ridden.passIds.includes(id));
+    const review = rowReview(ridden, own, yard.timeZone);
+    if (review.suggestion.kind === 'nothing-noted') return refuse(GONE);
     const layout = await findLayout(db, yard.id, review.layoutId);
     if (!layout) return refuse('This layout is not in the yard any more.');
     const { ownerOf } = resolvePlan(layout.plan, planGround(layout.name, layout.arena, [], null));

@@ -1,6 +1,6 @@
 import { AS_LAID_OUT, newItem, type Layout, type PassMark, type PassRecord, type Question } from '@/core';
 import type { LayoutVersion } from '@/data/queries/layoutVersions';
-import { rowReviews } from './reviewFigures';
+import { riddenRows, rowReview } from './reviewFigures';
 
 const SPACING_M = 1.4;
 const poles = [0, 1, 2, 3].map(index =>
@@ -50,13 +50,18 @@ function pass(id: string, day: string, otherWay: boolean, gain: number): PassRec
   };
 }
 
+const rowReviews = (passes: PassRecord[]) =>
+  riddenRows(passes, VERSIONS).map(row =>
+    rowReview(
+      row,
+      passes.filter(({ id }) => row.passIds.includes(id)),
+      'UTC',
+    ),
+  );
+
 test('a row ridden the other way says the same of the spacing', () => {
   const says = (...otherWays: boolean[]) =>
-    rowReviews(
-      otherWays.map((otherWay, i) => pass(String(i), '2026-05-01', otherWay, 0.05)),
-      VERSIONS,
-      'UTC',
-    )[0]!.suggestion;
+    rowReviews(otherWays.map((otherWay, i) => pass(String(i), '2026-05-01', otherWay, 0.05)))[0]!.suggestion;
   // The step is 5 % longer than the spacing: 7 cm wider.
   for (const suggestion of [says(false, false), says(true, true), says(false, true)]) {
     expect(suggestion).toMatchObject({ kind: 'open', passes: 2 });
@@ -65,14 +70,10 @@ test('a row ridden the other way says the same of the spacing', () => {
 });
 
 test('what to try rests on the last day, the passes on all of them', () => {
-  const [review] = rowReviews(
-    [pass('a', '2026-04-01', false, 0.05), pass('b', '2026-05-01', false, -0.05)],
-    VERSIONS,
-    'UTC',
-  );
+  const [review] = rowReviews([pass('a', '2026-04-01', false, 0.05), pass('b', '2026-05-01', false, -0.05)]);
   expect(review).toMatchObject({ poles: 4, gait: 'trot', lastDay: '1 May 2026' });
   expect(review!.spacingM).toBeCloseTo(SPACING_M, 9);
   expect(review!.passes).toHaveLength(2);
   expect(review!.suggestion).toMatchObject({ kind: 'close', passes: 1 });
-  expect(rowReviews([], VERSIONS, 'UTC')).toEqual([]);
+  expect(rowReviews([])).toEqual([]);
 });

@@ -1,5 +1,6 @@
 import {
   askedLayout,
+  grouped,
   meanFootfall,
   passFootfalls,
   polesHit,
@@ -60,32 +61,51 @@ export type RowReview = {
   keptHitting: { pole: number; times: number }[];
 };
 
+/** One row at one spacing, and which passes of a pair went over it; oldest first. */
+export type RiddenRow = {
+  key: string;
+  version: LayoutVersion;
+  question: PassRecord['question'];
+  row: ReturnType<typeof riddenRow>;
+  /** Those that are looked at one by one, and how many there are in all. */
+  passIds: string[];
+  ridden: number;
+};
+
+type Ridden = Pick<PassRecord, 'id' | 'layoutVersionId' | 'question' | 'riddenAtMs'>;
+
 /** Sorts the passes of a pair by the row and spacing they were ridden over, the latest ridden first. */
-export function rowReviews(passes: PassRecord[], versions: Map<string, LayoutVersion>, timeZone: string): RowReview[] {
-  const byRow = new Map<string, PassRecord[]>();
-  for (const pass of passes) {
-    const key = `${pass.layoutVersionId} ${trackKey(pass.question)}`;
-    byRow.set(key, [...(byRow.get(key) ?? []), pass]);
-  }
+export function riddenRows(passes: readonly Ridden[], versions: ReadonlyMap<string, LayoutVersion>): RiddenRow[] {
+  const byRow = grouped(passes, pass => `${pass.layoutVersionId} ${trackKey(pass.question)}`);
   return [...byRow]
     .sort(([, a], [, b]) => lastRidden(b) - lastRidden(a))
     .flatMap(([key, ridden]) => {
       const version = versions.get(ridden[0]!.layoutVersionId);
-      return version ? [rowReview(key, version, ridden, timeZone)] : [];
+      const { question } = ridden[ridden.length - 1]!;
+      const asked = version && askedLayout(version.layout, question);
+      const passIds = ridden.slice(-MOST_PASSES).map(({ id }) => id);
+      return version
+        ? [{ key, version, question, row: asked ? riddenRow(asked) : null, passIds, ridden: ridden.length }]
+        : [];
     });
 }
 
-function lastRidden(ridden: PassRecord[]): number {
+function lastRidden(ridden: readonly Ridden[]): number {
   return ridden[ridden.length - 1]?.riddenAtMs ?? 0;
 }
 
-function rowReview(key: string, version: LayoutVersion, ridden: PassRecord[], timeZone: string): RowReview {
-  const { question } = ridden[ridden.length - 1]!;
-  const asked = askedLayout(version.layout, question);
-  const row = asked && riddenRow(asked);
+/**
+ * A row as a pair rode it.
+ * @param own - the passes over it that are looked at one by one, oldest first
+ */
+export function rowReview(
+  { key, version, question, row, ridden }: RiddenRow,
+  own: readonly PassRecord[],
+  timeZone: string,
+): RowReview {
   const spacingM = row?.spacingM ?? null;
-  const before = Math.max(0, ridden.length - MOST_PASSES);
-  const passes = ridden.slice(before).map((pass, index) => passFigures(pass, before + index, timeZone));
+  const before = ridden - own.length;
+  const passes = own.map((pass, index) => passFigures(pass, before + index, timeZone));
   const lastDay = passes[passes.length - 1]?.day ?? '';
   const ofLastDay = passes.filter(({ day }) => day === lastDay);
   return {
@@ -97,11 +117,11 @@ function rowReview(key: string, version: LayoutVersion, ridden: PassRecord[], ti
     poles: row?.items ?? 0,
     setFor: version.layout.horses.map(({ name }) => name).join(', '),
     spacingM,
-    ridden: ridden.length,
+    ridden,
     passes,
     suggestion: suggestionFor(spacingM, ofLastDay),
     lastDay,
-    keptHitting: polesKeptHitting(ridden.slice(-ofLastDay.length)),
+    keptHitting: polesKeptHitting(own.slice(own.length - ofLastDay.length)),
   };
 }
 

@@ -2,7 +2,8 @@ import type { ExerciseFacts, RiddenStep } from '../suggest/step';
 import { standingOf } from '../suggest/ladder';
 import type { GateRule } from '../lesson/stageGate';
 import type { TrackGait } from '../layout/trackGait';
-import type { ReviewPass } from '../review/reviewPass';
+import { daysOf, readDays } from '../review/byDay';
+import type { DayPass } from '../review/reviewPass';
 import { reinReview } from '../review/reinReview';
 import { askedReview } from '../review/countReview';
 import type { StrideEntryKey } from '../horse/strideEntry';
@@ -31,7 +32,7 @@ export type GoalProgress = {
 /** What goals are measured from; passes and steps of one pair, oldest first. */
 export type GoalRecord = {
   day: number;
-  passes: readonly ReviewPass[];
+  passes: readonly DayPass[];
   ridden: readonly RiddenStep[];
   rule: GateRule;
   /** The stages of an exercise, by its kind; null where the shelf has none. */
@@ -93,7 +94,7 @@ function stageProgress({ exercise, stage }: Extract<GoalMeasure, { kind: 'stage'
   return { state: now >= 1 ? 'reached' : 'on the way', now, low: now, high: now, wanted: 1, words };
 }
 
-const isGait = (pass: ReviewPass, gait: TrackGait | null) => {
+const isGait = (pass: DayPass, gait: TrackGait | null) => {
   const plain = (one: TrackGait) => (one === 'course-canter' ? 'canter' : one);
   return gait === null || plain(pass.question.gait) === plain(gait);
 };
@@ -140,8 +141,14 @@ function countShare({ way }: Extract<GoalMeasure, { kind: 'count' }>, record: Go
 }
 
 function headShare({ gait }: Extract<GoalMeasure, { kind: 'head' }>, record: GoalRecord): Share {
-  const heads = lately(record)
-    .filter(pass => !pass.isVoid && isGait(pass, gait))
+  const heads = daysOf(lately(record).filter(pass => isGait(pass, gait))).map(headsOf);
+  return heads.reduce((sum, { of, hits }) => ({ of: sum.of + of, hits: sum.hits + hits }), { of: 0, hits: 0 });
+}
+
+/** How often the head was looked at on a day, and was as wanted. */
+const headsOf = readDays('heads', (day): Share => {
+  const heads = day
+    .filter(pass => !pass.isVoid)
     .flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'head' ? [mark.height] : [])));
   return { of: heads.length, hits: heads.filter(height => height === 'as wanted').length };
-}
+});

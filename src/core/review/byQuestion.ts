@@ -26,17 +26,3 @@ export function differenceByQuestion(
 ): ReturnType<typeof blockedDifference> {
   return blockedDifference([...a].map(([key, own]) => ({ a: own, b: b.get(key) ?? [] })));
 }
-
-/** The values of several days put together, question by question. */
-export function joinedByQuestion<Value>(
-  days: readonly ByQuestion<Value>[],
-  join: (a: Value, b: Value) => Value,
-): Map<string, Value> {
-  const joined = new Map<string, Value>();
-  for (const day of days)
-    for (const [key, value] of day) {
-      const before = joined.get(key);
-      joined.set(key, before === undefined ? value : join(before, value));
-    }
-  return joined;
-}

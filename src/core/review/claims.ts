@@ -7,7 +7,7 @@ import type { AskedReview } from './countReview';
 import { timesOf, type FaultCount } from './faultReview';
 import { comparedByQuestion, differenceByQuestion } from './byQuestion';
 import { cleanShares, qualitiesOf, reinReview, type ReinReview } from './reinReview';
-import type { ReviewPass } from './reviewPass';
+import type { DayPass } from './reviewPass';
 import { offeredStride, type StrideReview } from './strideReview';
 
 /** What a sentence is of: it stands with the picture of that. */
@@ -94,7 +94,7 @@ function reinStrideClaim({ entry, byRein: { left, right } }: StrideReview, words
 
 /** Left against right, and whether the worse one has caught up. */
 export function reinClaims(
-  passes: readonly ReviewPass[],
+  passes: readonly DayPass[],
   { horse, dayName }: ClaimWords,
   { measures, quality }: ReinReview = reinReview(passes),
 ): Claim[] {
@@ -125,7 +125,7 @@ export function reinClaims(
 }
 
 /** A rein that was the worse one in the first half of the record and is as good in the second. */
-function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day: string) => string): Claim[] {
+function catchingUp(passes: readonly DayPass[], horse: string, dayName: (day: string) => string): Claim[] {
   const days = daysOf(passes);
   const counted = days.filter(day => cleanShares([day], 'left').size + cleanShares([day], 'right').size > 0);
   const names = dayNames(counted);
@@ -155,7 +155,7 @@ function catchingUp(passes: readonly ReviewPass[], horse: string, dayName: (day:
 }
 
 /** How good the passes were, early and late. */
-export function qualityClaims(passes: readonly ReviewPass[], { horse }: ClaimWords): Claim[] {
+export function qualityClaims(passes: readonly DayPass[], { horse }: ClaimWords): Claim[] {
   const all = daysOf(passes);
   const days = dayNames(all);
   if (days.length < 2 * LEAST_DAYS) return [];

@@ -1,7 +1,7 @@
 import type { Share } from '../statistics/proportions';
 import { daysOf, readDays } from './byDay';
 import { countsInOrder } from './layoutReview';
-import type { ReviewPass } from './reviewPass';
+import type { DayPass, ReviewPass } from './reviewPass';
 
 /** How a leg was ridden, count by count, beside what was reckoned for it. */
 export type LegReview = {
@@ -25,23 +25,39 @@ export type AskedReview = {
   nearest: Share;
 };
 
-/** A leg of a layout version, and how often each count was ridden in it. */
-type LegCounts = { pass: ReviewPass; place: number; counts: Map<number, number> };
+/** A leg of a layout version, the pass that it was first counted in, and how often each count was ridden in it. */
+export type LegCounts = { pass: DayPass; place: number; counts: Map<number, number> };
 
 /** What was counted on a day, leg by leg. */
-const countsOf = readDays(day => {
-  const legs = new Map<string, LegCounts>();
-  for (const pass of day) {
-    if (pass.isVoid) continue;
-    for (const mark of pass.marks) {
-      if (mark.kind !== 'strides' || !pass.ground.legs[mark.place - 1]) continue;
-      addTimes(legCounts(legs, pass, mark.place), mark.count, 1);
+export const countsOf = readDays(
+  'counts',
+  (day): LegCounts[] => {
+    const legs = new Map<string, LegCounts>();
+    for (const pass of day) {
+      if (pass.isVoid) continue;
+      for (const mark of pass.marks) {
+        if (mark.kind !== 'strides' || !pass.ground.legs[mark.place - 1]) continue;
+        addTimes(legCounts(legs, pass, mark.place), mark.count, 1);
+      }
     }
-  }
-  return legs;
-});
+    return [...legs.values()];
+  },
+  {
+    pack: (legs, day) =>
+      legs.map(({ pass, place, counts }): PackedCounts => [
+        day.findIndex(({ id }) => id === pass.id),
+        place,
+        [...counts],
+      ]),
+    unpack: (packed, day) =>
+      (packed as PackedCounts[]).map(([pass, place, counts]) => ({ pass: day[pass]!, place, counts: new Map(counts) })),
+  },
+);
 
-function legCounts(legs: Map<string, LegCounts>, pass: ReviewPass, place: number): Map<number, number> {
+/** The how manieth pass of the day, the place, and each count with its times. */
+type PackedCounts = [pass: number, place: number, counts: [number, number][]];
+
+function legCounts(legs: Map<string, LegCounts>, pass: DayPass, place: number): Map<number, number> {
   const key = `${pass.layoutVersionId} ${pass.key} ${place}`;
   const leg = legs.get(key) ?? { pass, place, counts: new Map<number, number>() };
   legs.set(key, leg);
@@ -53,10 +69,10 @@ function addTimes(counts: Map<number, number>, count: number, times: number): vo
 }
 
 /** What was counted in every leg. */
-function allCounts(passes: readonly ReviewPass[]): LegCounts[] {
+function allCounts(passes: readonly DayPass[]): LegCounts[] {
   const legs = new Map<string, LegCounts>();
   for (const day of daysOf(passes))
-    for (const { pass, place, counts } of countsOf(day).values()) {
+    for (const { pass, place, counts } of countsOf(day)) {
       const all = legCounts(legs, pass, place);
       for (const [count, times] of counts) addTimes(all, count, times);
     }
@@ -75,7 +91,7 @@ type ThoughtM = (
 ) => number | null;
 
 /** Ridden against predicted, leg by leg, those most often ridden first. */
-export function legReviews(passes: readonly ReviewPass[], thoughtM: ThoughtM): LegReview[] {
+export function legReviews(passes: readonly DayPass[], thoughtM: ThoughtM): LegReview[] {
   return allCounts(passes)
     .map(leg => ({ ...leg, times: [...leg.counts.values()].reduce((sum, times) => sum + times, 0) }))
     .sort((a, b) => b.times - a.times)
@@ -92,7 +108,7 @@ export function legReviews(passes: readonly ReviewPass[], thoughtM: ThoughtM): L
 }
 
 /** Asked against ridden: whether a pair can add a stride, leave one out, and ride what lies nearest when it is asked. */
-export function askedReview(passes: readonly ReviewPass[], thoughtM: ThoughtM): AskedReview {
+export function askedReview(passes: readonly DayPass[], thoughtM: ThoughtM): AskedReview {
   const review: AskedReview = {
     adding: { of: 0, hits: 0 },
     leavingOut: { of: 0, hits: 0 },

@@ -1,8 +1,8 @@
 import { mean } from '../statistics/moments';
-import type { Work } from '../work/passWork';
+import { sumWork, type Work } from '../work/passWork';
 import { workOfPasses } from '../work/workCounts';
-import { daysOf, readDays } from './byDay';
-import { grouped, type ReviewPass } from './reviewPass';
+import { daysOf, onceADay, readDays, type ReviewDay } from './byDay';
+import { grouped, type DayPass } from './reviewPass';
 import { qualities } from './reinReview';
 
 /** How often one thing went wrong, on each rein. */
@@ -14,7 +14,7 @@ export type FaultCount = {
 };
 
 /** Faults by kind, the most frequent first; one of a kind counts once for each place in a pass. */
-export function faultCounts(passes: readonly ReviewPass[]): FaultCount[] {
+export function faultCounts(passes: readonly DayPass[]): FaultCount[] {
   const counts = new Map<string, OnReins>();
   for (const day of daysOf(passes))
     for (const [what, { left, right, without }] of faultsOf(day)) {
@@ -32,8 +32,8 @@ const NONE: OnReins = { left: 0, right: 0, without: 0 };
 /** How often a fault was seen in all. */
 export const timesOf = ({ left, right, without }: OnReins): number => left + right + without;
 
-/** The faults of a day. */
-const faultsOf = readDays(day => {
+/** The faults of a day; passes have them with them, whether their marks were read or not. */
+const faultsOf = onceADay(day => {
   const counts = new Map<string, OnReins>();
   for (const pass of day) {
     if (pass.isVoid) continue;
@@ -56,22 +56,27 @@ export type RiddenDay = Work & {
 };
 
 /** Day by day, in order. */
-export function riddenDays(passes: readonly ReviewPass[]): RiddenDay[] {
-  // A day that others come between is put together again: passes are read in order, but need not be.
-  return [...grouped(daysOf(passes), ([pass]) => pass!.day).values()]
-    .map(parts => (parts.length === 1 ? riddenDay(parts[0]!) : riddenDay(parts.flat())))
+export function riddenDays(passes: readonly DayPass[]): RiddenDay[] {
+  return [...grouped(daysOf(passes), ([pass]) => pass!.day)]
+    .map(([day, parts]) => riddenDay(day, parts))
     .sort((a, b) => (a.day < b.day ? -1 : 1));
 }
 
-const riddenDay = readDays((own): RiddenDay => {
-  const counted = own.filter(pass => !pass.isVoid);
-  const marked = qualities(counted);
+function riddenDay(day: string, parts: readonly ReviewDay[]): RiddenDay {
+  const counted = parts.flat().filter(pass => !pass.isVoid);
+  const marked = parts.flatMap(part => countedOf(part).qualities);
   return {
-    ...workOfPasses(own, ({ ground }) => ground.work),
-    ...{ day: own[0]!.day, passes: counted.length, quality: marked.length > 0 ? mean(marked) : null },
+    ...sumWork(parts.map(part => countedOf(part).work)),
+    ...{ day, passes: counted.length, quality: marked.length > 0 ? mean(marked) : null },
     clean: counted.filter(({ faults }) => faults.length === 0).length,
   };
-});
+}
+
+/** What a day asked of the horse, and the marks for quality of what counts of it. */
+const countedOf = readDays('work', (own): { work: Work; qualities: number[] } => ({
+  work: workOfPasses(own, ({ ground }) => ground.work),
+  qualities: qualities(own.filter(pass => !pass.isVoid)),
+}));
 
 /** A week of riding, from its Monday: efforts, and the days on which the horse jumped. */
 export type RiddenWeek = {

@@ -1,9 +1,9 @@
 import type { Share } from '../statistics/proportions';
 import type { Rein } from '../track/rein';
 import { daysOf, readDays, type ReviewDay } from './byDay';
-import { comparedByQuestion, differenceByQuestion, joinedByQuestion, type ByQuestion } from './byQuestion';
+import { comparedByQuestion, differenceByQuestion, type ByQuestion } from './byQuestion';
 import { MEASURES } from './measures';
-import { grouped, type ReviewPass } from './reviewPass';
+import { grouped, type DayPass, type ReviewPass } from './reviewPass';
 
 /** Left against right in one thing: so many of so many on each, and how likely as great a difference is by chance. */
 export type ReinMeasure = {
@@ -27,7 +27,7 @@ export type ReinReview = {
  * Left against right in everything that was marked, each question compared with itself: what was ridden on one rein only is
  * left out, and so are passes that do not count, and lines by themselves.
  */
-export function reinReview(passes: readonly ReviewPass[]): ReinReview {
+export function reinReview(passes: readonly DayPass[]): ReinReview {
   const days = daysOf(passes);
   const [left, right] = [sharesOn(days, 'left'), sharesOn(days, 'right')];
   const measures = MEASURES.flatMap(({ measure, does }, index) => {
@@ -40,15 +40,28 @@ export function reinReview(passes: readonly ReviewPass[]): ReinReview {
 /** Every measure of some passes of a question added up, in their order, and their marks for quality. */
 type OnRein = { shares: Share[]; qualities: number[] };
 
-/** What the passes of a day that count come to on each rein, question by question. */
-const reinsOf = readDays((day): Record<Rein, ByQuestion<OnRein>> => {
+/** What the passes of a day that count come to on each rein; null where none was ridden on it. */
+const reinsOf = readDays('reins', (day): Record<Rein, OnRein | null> => {
   const counted = day.filter(pass => !pass.isVoid && pass.line === null);
-  const on = (rein: Rein): ByQuestion<OnRein> => {
+  const on = (rein: Rein): OnRein | null => {
     const own = counted.filter(pass => pass.rein === rein);
-    return new Map([...grouped(own, ({ key }) => key)].map(([key, asked]) => [key, onReinOf(asked)]));
+    return own.length === 0 ? null : onReinOf(own);
   };
   return { left: on('left'), right: on('right') };
 });
+
+/** What days come to on a rein, by what was asked. */
+function onRein(days: readonly ReviewDay[], rein: Rein): Map<string, OnRein[]> {
+  const byKey = new Map<string, OnRein[]>();
+  for (const day of days) {
+    const on = reinsOf(day)[rein];
+    if (!on) continue;
+    const own = byKey.get(day[0]!.key);
+    if (own) own.push(on);
+    else byKey.set(day[0]!.key, [on]);
+  }
+  return byKey;
+}
 
 function onReinOf(passes: readonly ReviewPass[]): OnRein {
   const each = passes.map(pass => MEASURES.map(({ of }) => of(pass)));
@@ -60,17 +73,11 @@ function added(a: readonly Share[], b: readonly Share[]): Share[] {
 }
 
 function sharesOn(days: readonly ReviewDay[], rein: Rein): ByQuestion<Share[]> {
-  return joinedByQuestion(
-    days.map(day => new Map([...reinsOf(day)[rein]].map(([key, { shares }]) => [key, shares]))),
-    added,
-  );
+  return new Map([...onRein(days, rein)].map(([key, own]) => [key, own.map(({ shares }) => shares).reduce(added)]));
 }
 
 function qualitiesOn(days: readonly ReviewDay[], rein: Rein): ByQuestion<number[]> {
-  return joinedByQuestion(
-    days.map(day => new Map([...reinsOf(day)[rein]].map(([key, { qualities: marked }]) => [key, marked]))),
-    (a, b) => [...a, ...b],
-  );
+  return new Map([...onRein(days, rein)].map(([key, own]) => [key, own.flatMap(({ qualities: marked }) => marked)]));
 }
 
 const nth = (shares: ByQuestion<Share[]>, index: number): ByQuestion<Share> =>
@@ -87,12 +94,10 @@ export function qualities(passes: readonly ReviewPass[]): number[] {
   return passes.flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'quality' ? [mark.value] : [])));
 }
 
-const dayQualities = readDays(
-  (day): ByQuestion<number[]> =>
-    new Map([...grouped(day, ({ key }) => key)].map(([key, asked]) => [key, qualities(asked)])),
-);
+const dayQualities = readDays('qualities', qualities);
 
 /** The marks for quality of some days, question by question. */
 export function qualitiesOf(days: readonly ReviewDay[]): ByQuestion<number[]> {
-  return joinedByQuestion(days.map(dayQualities), (a, b) => [...a, ...b]);
+  const byKey = grouped(days, ([pass]) => pass!.key);
+  return new Map([...byKey].map(([key, own]) => [key, own.flatMap(dayQualities)]));
 }

@@ -20,6 +20,9 @@ export type ReviewPass = Omit<PassRecord, 'marks'> & {
   line: { from: number; to: number } | null;
 };
 
+/** A pass without its marks: what days are made of where what they say was kept. */
+export type DayPass = Omit<ReviewPass, 'marks'>;
+
 /** A pass as the review looks at it. */
 export function reviewPass(
   pass: PassRecord,
@@ -45,8 +48,11 @@ export function reviewPass(
 export const monthOf = (day: string) => day.slice(0, 7);
 
 /** Groups by a key, in the order in which the keys first come. */
-export function grouped<Value>(values: readonly Value[], keyOf: (value: Value) => string): Map<string, Value[]> {
-  const groups = new Map<string, Value[]>();
+export function grouped<Value, Key = string>(
+  values: readonly Value[],
+  keyOf: (value: Value) => Key,
+): Map<Key, Value[]> {
+  const groups = new Map<Key, Value[]>();
   for (const value of values) {
     const key = keyOf(value);
     const group = groups.get(key);

@@ -4,23 +4,31 @@ import { standingMarks } from '../record/passMark';
 import type { PassRecord } from '../record/passRecord';
 import type { Share } from '../statistics/proportions';
 import { countsInOrder, countsRidden, type RiddenCounts } from './layoutReview';
-import { grouped, type ReviewPass } from './reviewPass';
+import { daysOf } from './byDay';
+import { countsOf } from './countReview';
+import { grouped, type DayPass } from './reviewPass';
 
 /** A leg between two things, how far it lay, and the counts that a pair rode in it. */
 export type RiddenLegCounts = { fromId: string; toId: string; groundM: number; pairId: string; counts: RiddenCounts };
 
 /** What was counted in the legs of a layout, by what they go from and to, however it was set, pair by pair. */
-export function riddenLegs(passes: readonly ReviewPass[]): RiddenLegCounts[] {
-  const counted = passes.filter(pass => !pass.isVoid);
-  const keyOf = ({ layoutVersionId, key, pairId }: ReviewPass) => `${layoutVersionId} ${key} ${pairId}`;
-  return [...grouped(counted, keyOf).values()].flatMap(own => {
-    const { ground, pairId } = own[0]!;
-    return ground.legs.flatMap(({ groundM }, leg) => {
-      const counts = countsInOrder(countsRidden(own, leg + 1));
-      const [from, to] = [ground.stops[leg], ground.stops[leg + 1]];
-      return counts.length === 0 || !from || !to ? [] : [{ fromId: from.id, toId: to.id, groundM, pairId, counts }];
-    });
+export function riddenLegs(passes: readonly DayPass[]): RiddenLegCounts[] {
+  const counted = daysOf(passes).flatMap(countsOf);
+  const legs = grouped(counted, ({ pass, place }) => `${pass.layoutVersionId} ${pass.key} ${pass.pairId} ${place}`);
+  return [...legs.values()].flatMap(own => {
+    const { pass, place } = own[0]!;
+    const { ground, pairId } = pass;
+    const [from, to] = [ground.stops[place - 1], ground.stops[place]];
+    const { groundM } = ground.legs[place - 1]!;
+    const counts = countsInOrder(timesTogether(own.map(one => one.counts)));
+    return from && to ? [{ fromId: from.id, toId: to.id, groundM, pairId, counts }] : [];
   });
+}
+
+function timesTogether(all: readonly ReadonlyMap<number, number>[]): Map<number, number> {
+  const sums = new Map<number, number>();
+  for (const counts of all) for (const [count, times] of counts) sums.set(count, (sums.get(count) ?? 0) + times);
+  return sums;
 }
 
 /** What some passes come to as pictures: the counts of each leg, and how much went clean on each rein. */

@@ -2,9 +2,9 @@ import { holm } from '../statistics/holm';
 import { distanceM, type PointM } from '../geometry/pointM';
 import { stopsCameTo } from '../record/passEnd';
 import { poissonAtLeast } from '../statistics/proportions';
-import { daysOf, readDays } from './byDay';
+import { daysOf, readDays, type ReviewDay } from './byDay';
 import type { RiddenGround } from './ground';
-import type { ReviewPass } from './reviewPass';
+import { grouped, type DayPass, type ReviewPass } from './reviewPass';
 import { cellAt } from './wayCells';
 
 /** Rides past a place: by whom, in which question, over what, how many, and in how many of them something went wrong there. */
@@ -55,69 +55,153 @@ const MOST_OF_PAIR = 0.7;
 const isOfDistance = (what: string) => what.startsWith('strides') || what.endsWith('take-off');
 
 /** What was ridden over in some passes, and how often it went wrong; a spot that was tapped belongs to what is nearest. */
-export function visitsOf(passes: readonly ReviewPass[]): Visit[] {
-  return together(daysOf(passes).flatMap(dayVisits));
+export function visitsOf(passes: readonly DayPass[]): Visit[] {
+  const ridden = ridesTogether(daysOf(passes).flatMap(ridesOfDay));
+  // What stands there comes first: the sand around it belongs to it.
+  return together([...ridden.flatMap(stopVisits), ...ridden.flatMap(wayVisits)]);
 }
 
-const dayVisits = readDays(day => together([...day.flatMap(passVisits), ...wayVisits(day)]));
+/** The rides of a pair over a ground, in one question. */
+type GroundRides = Rides & Pick<ReviewPass, 'pairId' | 'key' | 'ground'>;
 
-function passVisits(pass: ReviewPass): Visit[] {
-  if (pass.isVoid) return [];
-  const { pairId, key, ground, marks } = pass;
-  const wrong = new Set(pass.faults.flatMap(({ what, place }) => (isOfDistance(what) ? [] : (place ?? []))));
-  const came = new Set(stopsCameTo(pass, ground.stops.length));
-  const spots = spotsIn({ marks });
-  return ground.stops.flatMap(({ at, isFence }, index) => {
-    const place = index + 1;
-    if (!came.has(index)) return [];
-    const near = spots.some(spot => distanceM(spot, at) <= PLACE_M);
-    return [{ at, pairId, key, isFence, rides: 1, troubles: near || wrong.has(place) ? 1 : 0 }];
-  });
+/** How often each stop was come to and went wrong; how many rides were whole; and where on their way something went wrong. */
+type Rides = {
+  stops: { rides: number; troubles: number }[];
+  whole: number;
+  /** By the how manieth square of the ground, and stretch on which the horse goes sideways. */
+  cells: Map<number, number>;
+  asides: Map<number, number>;
+};
+
+function ridesOfDay(day: ReviewDay): GroundRides[] {
+  const { pairId, key } = day[0]!;
+  return dayRides(day).map(({ index, rides }) => ({ ...rides, pairId, key, ground: day[index]!.ground }));
 }
+
+/** The rides of a day over each of its grounds (as drawn, and mirrored), with the first pass over it. */
+const dayRides = readDays(
+  'sand',
+  day => {
+    const grounds = [...grouped(day, ({ ground }) => String(day.findIndex(one => one.ground === ground)))];
+    return grounds.map(([index, passes]) => ({ index: Number(index), rides: ridesOf(passes) }));
+  },
+  {
+    pack: grounds =>
+      grounds.map(({ index, rides: { stops, whole, cells, asides } }): PackedRides => {
+        const counts = stops.flatMap(({ rides, troubles }) => [rides, troubles]);
+        return [index, counts, whole, [...cells], [...asides]];
+      }),
+    unpack: packed =>
+      (packed as PackedRides[]).map(([index, counts, whole, cells, asides]) => {
+        const stops = counts.flatMap((rides, at) => (at % 2 === 0 ? [{ rides, troubles: counts[at + 1]! }] : []));
+        return { index, rides: { stops, whole, cells: new Map(cells), asides: new Map(asides) } };
+      }),
+  },
+);
+
+type PackedRides = [
+  index: number,
+  counts: number[],
+  whole: number,
+  cells: [number, number][],
+  asides: [number, number][],
+];
 
 /** Of a ride that was broken off nobody knows how far it came between its stops. */
 const isWhole = (pass: ReviewPass) =>
   !pass.isVoid && new Set(stopsCameTo(pass, pass.ground.stops.length)).size === pass.ground.stops.length;
 
-/**
- * The squares of sand between the stops, and all of them on the flat: a spot is trouble in the one it lies in. The rides of a pair
- * over the same ground are added up before anything is said of each square.
- */
-function wayVisits(day: readonly ReviewPass[]): Visit[] {
-  const groups = new Map<RiddenGround, Map<string, ReviewPass[]>>();
-  for (const pass of day.filter(isWhole)) {
-    const byPair = groups.get(pass.ground) ?? new Map<string, ReviewPass[]>();
-    groups.set(pass.ground, byPair);
-    const own = `${pass.pairId} ${pass.key}`;
-    byPair.set(own, [...(byPair.get(own) ?? []), pass]);
+/** Passes over one ground. */
+function ridesOf(passes: readonly ReviewPass[]): Rides {
+  const { stops, cells, asides } = passes[0]!.ground;
+  const whole = passes.filter(isWhole);
+  const counted = stops.map(() => ({ rides: 0, troubles: 0 }));
+  for (const pass of passes) addStops(counted, pass);
+  return {
+    ...{ stops: counted, whole: whole.length },
+    // A spot is trouble in the square it lies in.
+    cells: timesIn(cells, whole, pass => spotsIn(pass).flatMap(spot => cellAt(cells, spot) ?? [])),
+    asides: timesIn(asides, whole, pass => slipsIn(pass).flatMap(slip => nearestOf(asides, slip) ?? [])),
+  };
+}
+
+function addStops(counted: { rides: number; troubles: number }[], pass: ReviewPass): void {
+  if (pass.isVoid) return;
+  const { stops } = pass.ground;
+  const wrong = new Set(pass.faults.flatMap(({ what, place }) => (isOfDistance(what) ? [] : (place ?? []))));
+  const spots = spotsIn(pass);
+  for (const index of new Set(stopsCameTo(pass, stops.length))) {
+    const near = spots.some(spot => distanceM(spot, stops[index]!.at) <= PLACE_M);
+    counted[index]!.rides += 1;
+    counted[index]!.troubles += near || wrong.has(index + 1) ? 1 : 0;
   }
-  return [...groups].flatMap(([{ cells, asides }, byPair]) =>
-    [...byPair.values()].flatMap(passes => {
-      const troubles = new Map<PointM, number>();
-      for (const pass of passes)
-        for (const cell of new Set(spotsIn(pass).flatMap(spot => cellAt(cells, spot) ?? [])))
-          troubles.set(cell, (troubles.get(cell) ?? 0) + 1);
-      const { pairId, key } = passes[0]!;
-      const ridden = cells.map(at => ({
-        ...{ at, pairId, key, isFence: false, isWay: true, rides: passes.length },
-        troubles: troubles.get(at) ?? 0,
-      }));
-      return [...ridden, ...slipVisits(asides, passes)];
-    }),
-  );
+}
+
+/** In how many passes something lay at each place, by the how manieth it is; those with nothing are left out. */
+function timesIn(
+  places: readonly PointM[],
+  passes: readonly ReviewPass[],
+  placesIn: (pass: ReviewPass) => PointM[],
+): Map<number, number> {
+  const times = new Map<number, number>();
+  for (const pass of passes) for (const at of new Set(placesIn(pass))) addTo(times, places.indexOf(at), 1);
+  return times;
+}
+
+function addTo<Key>(sums: Map<Key, number>, key: Key, more: number): void {
+  sums.set(key, (sums.get(key) ?? 0) + more);
+}
+
+/** Rides of a pair in one question over the same ground, added up. */
+function ridesTogether(ridden: readonly GroundRides[]): GroundRides[] {
+  const byGround = new Map<RiddenGround, Map<string, GroundRides>>();
+  for (const one of ridden) {
+    const sums = byGround.get(one.ground) ?? new Map<string, GroundRides>();
+    byGround.set(one.ground, sums);
+    const name = `${one.pairId} ${one.key}`;
+    const sum = sums.get(name);
+    if (sum) addRides(sum, one);
+    else sums.set(name, copyOf(one));
+  }
+  return [...byGround.values()].flatMap(sums => [...sums.values()]);
+}
+
+/** What a day says is added up in a copy of it. */
+function copyOf(one: GroundRides): GroundRides {
+  const stops = one.stops.map(stop => ({ ...stop }));
+  return { ...one, stops, cells: new Map(one.cells), asides: new Map(one.asides) };
+}
+
+function addRides(sum: GroundRides, one: GroundRides): void {
+  sum.whole += one.whole;
+  for (const [index, { rides, troubles }] of one.stops.entries()) {
+    sum.stops[index]!.rides += rides;
+    sum.stops[index]!.troubles += troubles;
+  }
+  for (const [cell, times] of one.cells) addTo(sum.cells, cell, times);
+  for (const [aside, times] of one.asides) addTo(sum.asides, aside, times);
+}
+
+function stopVisits({ pairId, key, ground, stops }: GroundRides): Visit[] {
+  return stops.flatMap(({ rides, troubles }, index) => {
+    const { at, isFence } = ground.stops[index]!;
+    return rides === 0 ? [] : [{ at, pairId, key, isFence, rides, troubles }];
+  });
 }
 
 /**
- * A horse slips only where it goes sideways: such places are held against each other, and not against what is ridden on one
- * track, whatever the question.
+ * The squares of sand between the stops, and all of them on the flat. A horse slips only where it goes sideways: such places are held
+ * against each other, and not against what is ridden on one track, whatever the question.
  */
-function slipVisits(asides: readonly PointM[], passes: readonly ReviewPass[]): Visit[] {
-  const { pairId } = passes[0]!;
-  const slips = passes.map(pass => new Set(slipsIn(pass).flatMap(slip => nearestOf(asides, slip) ?? [])));
-  return asides.map(at => ({
-    ...{ at, pairId, key: 'sideways', isFence: false, isWay: true, rides: passes.length },
-    troubles: slips.filter(own => own.has(at)).length,
-  }));
+function wayVisits({ pairId, key, ground, whole, cells, asides }: GroundRides): Visit[] {
+  if (whole === 0) return [];
+  const visit = (at: PointM, asked: string, troubles = 0): Visit => ({
+    ...{ at, pairId, key: asked, isFence: false, isWay: true, rides: whole, troubles },
+  });
+  return [
+    ...ground.cells.map((at, index) => visit(at, key, cells.get(index))),
+    ...ground.asides.map((at, index) => visit(at, 'sideways', asides.get(index))),
+  ];
 }
 
 const slipsIn = ({ marks }: Pick<ReviewPass, 'marks'>) =>
@@ -233,8 +317,8 @@ function whoseTrouble(own: readonly Visit[], strata: ReadonlyMap<string, Stratum
 }
 
 /** Where spots were tapped, wherever they lie. */
-export function spotsOf(passes: readonly ReviewPass[]): PointM[] {
+export function spotsOf(passes: readonly DayPass[]): PointM[] {
   return daysOf(passes).flatMap(daySpots);
 }
 
-const daySpots = readDays(day => day.flatMap(spotsIn));
+const daySpots = readDays('spots', day => day.flatMap(spotsIn));

@@ -7,7 +7,7 @@ import { daysOf, readDays } from './byDay';
 import { driftOf, type Drift } from './drift';
 import { learnStep } from './learnStep';
 import { countKey, learnStride, type LearnedStride, type RiddenCount, type RiddenPass } from './learnStride';
-import { grouped, monthOf, type ReviewPass } from './reviewPass';
+import { grouped, monthOf, type DayPass, type ReviewPass } from './reviewPass';
 
 /** What the record says of one entry of a horse's profile. */
 export type StrideReview = {
@@ -58,7 +58,7 @@ type DayEvidence = { entry: StrideEntryKey; rein: Rein | null; evidence: Evidenc
  * @param spreadOf - how much its strides vary, as a share, where a test found it
  */
 export function strideReviews(
-  passes: readonly ReviewPass[],
+  passes: readonly DayPass[],
   thoughtM: (entry: StrideEntryKey) => number | null,
   spreadOf: (entry: StrideEntryKey) => number | undefined = () => undefined,
 ): StrideReview[] {
@@ -96,7 +96,23 @@ function reviewOf(entry: StrideEntryKey, own: DayEvidence[], thought: Thought, l
 }
 
 /** What the passes of a day say, by entry and rein. */
-const evidenceOf = readDays((passes): DayEvidence[] => {
+const evidenceOf = readDays('strides', evidenceIn, {
+  // A name is made of what it names.
+  pack: found =>
+    found.map(({ entry, rein, evidence: { passes, days, ...own } }) => ({
+      ...{ entry, rein, ...own, days: [...days], passes: [...passes.values()] },
+    })),
+  unpack: packed =>
+    (packed as PackedEvidence[]).map(({ entry, rein, passes, days, ...own }) => {
+      const named = new Map(passes.map(pass => [nameOf(pass), pass]));
+      return { entry, rein, evidence: { ...own, passes: named, days: new Set(days) } };
+    }),
+});
+
+type PackedEvidence = Omit<DayEvidence, 'evidence'> &
+  Omit<Evidence, 'passes' | 'days'> & { passes: RiddenPass[]; days: string[] };
+
+function evidenceIn(passes: readonly ReviewPass[]): DayEvidence[] {
   const found: DayEvidence[] = [];
   const evidenceFor = (entry: StrideEntryKey, { rein, day, riddenAtMs }: ReviewPass) => {
     let own = found.find(one => one.entry === entry && one.rein === rein);
@@ -119,7 +135,7 @@ const evidenceOf = readDays((passes): DayEvidence[] => {
     if (step) evidenceFor(step.entry, pass).steps.push({ stepM: step.stepM, day: pass.day });
   }
   return found;
-});
+}
 
 /** Counts of strides in the legs of a pass that were ridden without a count being asked, by entry. */
 function countsIn({ marks, ground }: ReviewPass): Map<StrideEntryKey, RiddenCount[]> {

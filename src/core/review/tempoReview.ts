@@ -1,5 +1,6 @@
 import { tempoOfTaps, type Tempo } from '../record/tempo';
-import type { ReviewPass } from './reviewPass';
+import { daysOf, readDays } from './byDay';
+import type { DayPass } from './reviewPass';
 
 /** Strides of one leg that were tapped in one pass. */
 export type TempoSeen = { passId: string; day: string; riddenAtMs: number; tempo: Tempo };
@@ -20,25 +21,35 @@ export type TempoReview = {
 };
 
 /** The tempo of every leg whose strides were tapped, those most often tapped first. */
-export function tempoReviews(passes: readonly ReviewPass[]): TempoReview[] {
+export function tempoReviews(passes: readonly DayPass[]): TempoReview[] {
   const legs = new Map<string, TempoReview>();
-  for (const pass of passes) {
-    if (pass.isVoid) continue;
-    for (const mark of pass.marks) {
-      const leg = mark.kind === 'strides' ? pass.ground.legs[mark.place - 1] : undefined;
-      const tempo = mark.kind === 'strides' && mark.tapsMs ? tempoOfTaps(mark.tapsMs) : null;
-      if (!leg || !tempo || mark.kind !== 'strides') continue;
-      const key = `${pass.layoutVersionId} ${pass.key} ${mark.place}`;
+  for (const day of daysOf(passes))
+    for (const { index, place, tempo } of temposOf(day)) {
+      const pass = day[index]!;
+      const leg = pass.ground.legs[place - 1]!;
+      const key = `${pass.layoutVersionId} ${pass.key} ${place}`;
       const { layoutVersionId, questionWords: question } = pass;
-      const before = legs.get(key) ?? {
+      const own = legs.get(key) ?? {
         ...{ layoutVersionId, question, from: leg.from, to: leg.to, seen: [], perSecond: 0, quickened: 0, slowed: 0 },
       };
-      const seen = [...before.seen, { passId: pass.id, day: pass.day, riddenAtMs: pass.riddenAtMs, tempo }];
-      legs.set(key, { ...before, seen });
+      own.seen.push({ passId: pass.id, day: pass.day, riddenAtMs: pass.riddenAtMs, tempo });
+      legs.set(key, own);
     }
-  }
   return [...legs.values()].map(summed).sort((a, b) => b.seen.length - a.seen.length);
 }
+
+/** The tempos of a day: of the how manieth pass, and in which leg. */
+const temposOf = readDays('tempos', day =>
+  day.flatMap((pass, index) =>
+    pass.isVoid
+      ? []
+      : pass.marks.flatMap((mark): { index: number; place: number; tempo: Tempo }[] => {
+          const tempo = mark.kind === 'strides' && mark.tapsMs ? tempoOfTaps(mark.tapsMs) : null;
+          if (!tempo || mark.kind !== 'strides' || !pass.ground.legs[mark.place - 1]) return [];
+          return [{ index, place: mark.place, tempo }];
+        }),
+  ),
+);
 
 function summed(leg: TempoReview): TempoReview {
   const { seen } = leg;

@@ -1,5 +1,5 @@
 import { dayNumber } from '../words/calendarDay';
-import type { ReviewPass } from '../review/reviewPass';
+import type { DayPass } from '../review/reviewPass';
 import { ownExercise, purposesOf } from './ownLayouts';
 import { workKindOf } from '../work/workKindOf';
 import type { RiddenStep } from './step';
@@ -8,7 +8,7 @@ import type { RiddenStep } from './step';
 export type RiddenOver = ReadonlyMap<string, { layoutId: string; kinds: ReadonlyMap<string, string> }>;
 
 /** What was ridden, day by day and stage by stage, as suggestions look at it; oldest first. */
-export function riddenSteps(passes: readonly ReviewPass[], over: RiddenOver): RiddenStep[] {
+export function riddenSteps(passes: readonly DayPass[], over: RiddenOver): RiddenStep[] {
   const steps = new Map<string, RiddenStep & { passes: RiddenStep['passes'][number][] }>();
   for (const pass of passes) {
     if (pass.isVoid || pass.line !== null) continue;
@@ -22,7 +22,7 @@ export function riddenSteps(passes: readonly ReviewPass[], over: RiddenOver): Ri
   return [...steps.values()];
 }
 
-function newStep(pass: ReviewPass, exercise: string, stage: number, seen: RiddenStep['passes'][number]) {
+function newStep(pass: DayPass, exercise: string, stage: number, seen: RiddenStep['passes'][number]) {
   const kind = workKindOf(pass.ground.work);
   const { gait } = pass.question;
   const purposes = purposesOf(exercise, kind);
@@ -31,7 +31,7 @@ function newStep(pass: ReviewPass, exercise: string, stage: number, seen: Ridden
 
 /** The exercise and stage that a pass asked; what was laid by hand is called by its layout and track. */
 export function exerciseOfPass(
-  { question: { what }, layoutVersionId }: Pick<ReviewPass, 'question' | 'layoutVersionId'>,
+  { question: { what }, layoutVersionId }: Pick<DayPass, 'question' | 'layoutVersionId'>,
   over: RiddenOver,
 ): { exercise: string; stage: number } {
   const { layoutId, kinds } = over.get(layoutVersionId) ?? { layoutId: layoutVersionId, kinds: new Map() };

@@ -1,6 +1,6 @@
 import { findRecipe } from '../exercises/shelf';
 import type { LayoutHorse } from '../layout/layout';
-import type { ReviewPass } from '../review/reviewPass';
+import type { DayPass } from '../review/reviewPass';
 import { blockedDifference } from '../statistics/blockedDifference';
 import { holm } from '../statistics/holm';
 import { studentTwoSided } from '../statistics/studentQuantile';
@@ -9,7 +9,7 @@ import { exerciseOfPass, type RiddenOver } from '../suggest/riddenSteps';
 import { dayNumber } from '../words/calendarDay';
 
 /** A pair with its record, oldest first. */
-export type TaughtPair = { id: string; horse: LayoutHorse; passes: readonly ReviewPass[] };
+export type TaughtPair = { id: string; horse: LayoutHorse; passes: readonly DayPass[] };
 
 /**
  * What went along with an exercise: how much more other questions got clean from one time to the next where it was ridden in
@@ -61,7 +61,7 @@ export function isLike(a: LayoutHorse, b: LayoutHorse): boolean {
 
 type Ridden = { day: number; exercise: string; clean: number[] };
 
-function changesOf(pairId: string, passes: readonly ReviewPass[], over: RiddenOver): Change[] {
+function changesOf(pairId: string, passes: readonly DayPass[], over: RiddenOver): Change[] {
   const counted = passes.filter(({ isVoid, line }) => !isVoid && line === null);
   const days = new Map<number, Set<string>>();
   const byKey = new Map<string, Ridden[]>();

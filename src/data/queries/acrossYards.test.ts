@@ -220,6 +220,16 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   refuseSuggestion: () => [{ pairIds: ['p'], exercise: 'pole-row', stage: 0, nowMs: NOW_MS }],
   undoRefusal: () => ['refusal-1', NOW_MS],
   reviewPasses: ({ id }) => [{ layoutId: id('layouts') }, CLOCK],
+  passesBetween: ({ id }) => [id('pairs'), CLOCK, [0, NOW_MS]],
+  passesById: ({ id }) => [[id('passes')], CLOCK],
+  dayPasses: ({ id }) => [{ pairIds: [id('pairs')] }, CLOCK],
+  isKeptBy: () => ['a Roan'],
+  keepAnew: () => ['a Roan'],
+  changedDaysOf: ({ id }) => [[id('pairs')]],
+  pairDays: ({ id }) => [CLOCK, new Map([[id('pairs'), undefined]])],
+  groundsOf: ({ row }) => [
+    [{ layoutVersionId: row('passes').layoutVersionId, questionId: row('passes').questionId, direction: 'as-drawn' }],
+  ],
   riddenByHorse: ({ id }) => [id('horses')],
   riddenByPair: () => [],
   layoutsRidden: () => [],
@@ -330,12 +340,16 @@ const OTHERWISE: Record<string, string> = {
   keepChange: 'within a batch of a yard, which is tried',
   pairsRiding: 'within a batch of a yard',
   passRow: 'within a batch of a yard',
+  keepDays: 'of days that were read in a yard',
+  keepChangedDays: 'of the pairs of a yard that changed',
+  versionsOf: 'of a layout or an arena, among passes of a yard',
   touchPass: 'within a batch of a yard',
   refuseWrongPlace: 'within a batch of a yard',
   refuseOtherLayout: 'within a batch of a yard',
 };
 /** What asks no database at all. */
 const NO_DATABASE = new Set([
+  ...['inTime', 'madeBy', 'packKeptDay', 'unpackKeptDay', 'groundsOfKept'],
   ...['sameSize', 'arenaOf', 'lessonWork', 'goalOf', 'asToday', 'asVersion', 'comingAfter', 'lessonOf', 'markRow'],
   ...['asMark', 'planHorses', 'kitCounts', 'planGround', 'storedQuestion', 'reckonedOnce', 'changeOf', 'passesChanged'],
   ...[
@@ -354,7 +368,8 @@ const isClass = (value: unknown) => /^class\b/.test(String(value));
 
 async function allQueries(): Promise<Map<string, (...given: unknown[]) => unknown>> {
   const found = new Map<string, (...given: unknown[]) => unknown>();
-  for (const file of readdirSync(__dirname).filter(name => name.endsWith('.ts') && !name.endsWith('.test.ts'))) {
+  const files = readdirSync(__dirname, { recursive: true, encoding: 'utf8' });
+  for (const file of files.filter(name => name.endsWith('.ts') && !name.endsWith('.test.ts'))) {
     const exported = (await import(path.join(__dirname, file))) as Record<string, unknown>;
     for (const [name, value] of Object.entries(exported))
       if (typeof value === 'function' && !isClass(value)) found.set(name, value as () => unknown);

@@ -18,7 +18,8 @@ import {
 import type { RoanDatabase } from '../openDatabase';
 import { findHorse, horseOverTime } from './horses';
 import { reckonedOnce } from './reckonedOnce';
-import { reviewPasses, type YardClock } from './reviewPasses';
+import { dayPasses } from './dayPasses';
+import type { YardClock } from './reviewPasses';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 
@@ -30,7 +31,7 @@ export async function pairRecord(
   clock: YardClock,
   words: ClaimWords,
 ) {
-  const passes = await reviewPasses(db, yardId, { pairIds: [pair.id] }, clock);
+  const passes = await dayPasses(db, yardId, { pairIds: [pair.id] }, clock);
   const horse = await findHorse(db, yardId, pair.horseId);
   if (!horse) throw new Error(`pairRecord: no horse ${pair.horseId}`);
   const thought = (entry: StrideEntryKey) => profileStride(horse, entry)?.normalM ?? null;

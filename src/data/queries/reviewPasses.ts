@@ -1,22 +1,9 @@
-import {
-  askedLayout,
-  questionKey,
-  questionWords,
-  reviewPass,
-  riddenGround,
-  UNTOLD_QUESTION,
-  type Layout,
-  type PassMark,
-  type PassRecord,
-  type Question,
-  type ReviewPass,
-  type RideDirection,
-} from '@/core';
+import { reviewPass, UNTOLD_QUESTION, type PassMark, type PassRecord, type ReviewPass } from '@/core';
 import { MARK_KINDS } from '@/files/recordEvent';
-import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, gte, inArray, isNull, lt, sql, type SQL } from 'drizzle-orm';
 import type { RoanDatabase } from '../openDatabase';
 import { layouts, layoutVersions, marks, passes } from '../schema';
-import { versionsRidden } from './passes';
+import { groundsOf } from './kept/grounds';
 import { questionsById } from './questions';
 import { passesChanged, recordRevision } from './recordRevision';
 
@@ -57,6 +44,12 @@ export async function reviewPasses(
   }
 }
 
+type Timed = Pick<ReviewPass, 'riddenAtMs' | 'pairId'>;
+
+/** Oldest first, those of one instant pair by pair; those of one pair stay in the order in which they were taken. */
+export const inTime = (a: Timed, b: Timed): number =>
+  a.riddenAtMs - b.riddenAtMs || (a.pairId === b.pairId ? 0 : a.pairId < b.pairId ? -1 : 1);
+
 /** More changed passes than this are read with all the others. */
 const MOST_CHANGED = 500;
 
@@ -77,12 +70,13 @@ function withChanges(old: readonly ReviewPass[], changed: readonly string[], now
     }
   }
   for (const pass of fresh.values()) {
-    const later = passes.findLastIndex(({ riddenAtMs }) => riddenAtMs <= pass.riddenAtMs);
+    const later = passes.findLastIndex(one => inTime(one, pass) <= 0);
     passes.splice(later + 1, 0, pass);
   }
   return passes;
 }
 
+/** The passes as they are now, read anew. */
 async function readPasses(
   db: Reader,
   yardId: string,
@@ -90,6 +84,37 @@ async function readPasses(
   clock: YardClock,
   only?: readonly string[],
 ): Promise<ReviewPass[]> {
+  const read = await readWhere(db, yardId, clock, and(wanted(db, wish), only && inArray(passes.id, [...only])));
+  return read.map(({ pass }) => pass);
+}
+
+/** A pass with the id that its question is kept under. */
+export type ReadPass = { pass: ReviewPass; questionId: string | null };
+
+/** The passes of a pair that were ridden from one instant until before another, read anew. */
+export async function passesBetween(
+  db: Reader,
+  yardId: string,
+  pairId: string,
+  clock: YardClock,
+  [fromMs, toMs]: readonly [number, number],
+): Promise<ReadPass[]> {
+  const then = and(gte(passes.riddenAt, new Date(fromMs)), lt(passes.riddenAt, new Date(toMs)));
+  return readWhere(db, yardId, clock, and(eq(passes.pairId, pairId), then));
+}
+
+/** Some passes by their ids, oldest first. */
+export async function passesById(
+  db: Reader,
+  yardId: string,
+  ids: readonly string[],
+  clock: YardClock,
+): Promise<ReviewPass[]> {
+  const read = await readWhere(db, yardId, clock, inArray(passes.id, [...ids]));
+  return read.map(({ pass }) => pass);
+}
+
+async function readWhere(db: Reader, yardId: string, clock: YardClock, which: SQL | undefined): Promise<ReadPass[]> {
   // One row a pass, its marks as one text: many small rows cost more than what is in them. They are put in order here, for a
   // server of libSQL takes no order within an aggregate.
   const rows = await db
@@ -99,33 +124,27 @@ async function readPasses(
     })
     .from(passes)
     .leftJoin(marks, and(eq(marks.passId, passes.id), isNull(marks.undoneAt)))
-    .where(
-      and(eq(passes.yardId, yardId), isNull(passes.undoneAt), wanted(db, wish), only && inArray(passes.id, [...only])),
-    )
+    .where(and(eq(passes.yardId, yardId), isNull(passes.undoneAt), which))
     .groupBy(passes.id)
-    .orderBy(asc(passes.riddenAt), sql`${passes}.rowid`);
+    .orderBy(asc(passes.riddenAt), asc(passes.pairId), sql`${passes}.rowid`);
+  const ridden = rows.map(({ pass }) => pass);
   const questions = await questionsById(
     db,
     yardId,
-    rows.flatMap(({ pass }) => pass.questionId ?? []),
+    ridden.flatMap(({ questionId }) => questionId ?? []),
   );
-  const questionOf = (id: string | null) => questions.get(id ?? '') ?? UNTOLD_QUESTION;
-  const groundOf = await groundsOf(
-    db,
-    yardId,
-    rows.map(({ pass }) => ({ ...pass, question: questionOf(pass.questionId) })),
-  );
+  const groundOf = await groundsOf(db, yardId, ridden);
   const dayOf = daysBy(clock);
   return rows.flatMap(({ pass, marks: text }) => {
-    const { id, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction } = pass;
+    const { id, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction, questionId } = pass;
     const ground = groundOf(pass);
     const riddenAtMs = pass.riddenAt.getTime();
     const own = (JSON.parse(text) as MarkRow[]).sort(asMarked).map(markOf);
     const record: PassRecord = {
       ...{ id, pairId, layoutVersionId, lessonId, stageId, stage, rein, direction, riddenAtMs, marks: own },
-      question: questionOf(pass.questionId),
+      question: questions.get(questionId ?? '') ?? UNTOLD_QUESTION,
     };
-    return ground ? [reviewPass(record, ground.ground, ground, dayOf(riddenAtMs))] : [];
+    return ground ? [{ pass: reviewPass(record, ground.ground, ground, dayOf(riddenAtMs)), questionId }] : [];
   });
 }
 
@@ -158,55 +177,13 @@ function daysBy({ dayOf }: YardClock): (atMs: number) => string {
 function wanted(db: Reader, wish: ReviewWish): SQL | undefined {
   if (wish === 'all') return undefined;
   if ('pairIds' in wish) return inArray(passes.pairId, [...wish.pairIds]);
+  return inArray(passes.layoutVersionId, versionsOf(db, wish));
+}
+
+/** The versions of a layout, or of all layouts of an arena. */
+export function versionsOf(db: Reader, wish: { arenaId: string } | { layoutId: string }) {
   const versions = db.select({ id: layoutVersions.id }).from(layoutVersions);
-  const own =
-    'layoutId' in wish
-      ? versions.where(eq(layoutVersions.layoutId, wish.layoutId))
-      : versions.innerJoin(layouts, eq(layouts.id, layoutVersions.layoutId)).where(eq(layouts.arenaId, wish.arenaId));
-  return inArray(passes.layoutVersionId, own);
-}
-
-/** A question over a version: what it was ridden over, what it is called, and what tells it from another. */
-type Ground = Pick<ReviewPass, 'ground' | 'questionWords' | 'key'>;
-
-/** Neither a version nor a question ever changes, so what is reckoned of the two holds as long as Roan runs. */
-const grounds = new Map<string, Ground>();
-const MOST_GROUNDS = 4000;
-
-type OverGround = { layoutVersionId: string; questionId: string | null; direction: RideDirection };
-
-const groundName = (yardId: string, { layoutVersionId, questionId, direction }: OverGround) =>
-  `${yardId} ${layoutVersionId} ${questionId ?? ''} ${direction === 'mirrored' ? 'mirrored' : ''}`;
-
-async function groundsOf(
-  db: Reader,
-  yardId: string,
-  passes: readonly (OverGround & { question: Question })[],
-): Promise<(pass: OverGround) => Ground | null> {
-  const missing = new Map(
-    passes.filter(pass => !grounds.has(groundName(yardId, pass))).map(pass => [groundName(yardId, pass), pass]),
-  );
-  const versions = await versionsRidden(
-    db,
-    yardId,
-    [...missing.values()].map(({ layoutVersionId }) => layoutVersionId),
-  );
-  const fresh = new Map<string, Ground>();
-  for (const [name, pass] of missing) {
-    const version = versions.get(pass.layoutVersionId);
-    if (version) fresh.set(name, groundOver(version.layout, pass.question, pass.direction));
-  }
-  if (grounds.size + fresh.size > MOST_GROUNDS) grounds.clear();
-  for (const [name, ground] of fresh) grounds.set(name, ground);
-  return pass => grounds.get(groundName(yardId, pass)) ?? null;
-}
-
-function groundOver(layout: Layout, question: Question, direction: RideDirection): Ground {
-  const drawn = askedLayout(layout, question);
-  const asked = direction === 'mirrored' ? askedLayout(layout, question, 'mirrored') : drawn;
-  return {
-    ground: riddenGround(asked, drawn, layout),
-    questionWords: questionWords(layout, question),
-    key: drawn ? questionKey(drawn) : '',
-  };
+  return 'layoutId' in wish
+    ? versions.where(eq(layoutVersions.layoutId, wish.layoutId))
+    : versions.innerJoin(layouts, eq(layouts.id, layoutVersions.layoutId)).where(eq(layouts.arenaId, wish.arenaId));
 }

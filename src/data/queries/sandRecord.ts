@@ -4,7 +4,8 @@ import { z } from 'zod';
 import type { RoanDatabase } from '../openDatabase';
 import { layouts, layoutVersions } from '../schema';
 import { reckonedOnce } from './reckonedOnce';
-import { reviewPasses, type YardClock } from './reviewPasses';
+import { dayPasses } from './dayPasses';
+import type { YardClock } from './reviewPasses';
 
 /** An arena as it was while something was ridden in it, and how many passes that were. */
 export type RiddenArena = { arena: Arena; passes: number };
@@ -23,7 +24,7 @@ export async function sandRecord(
   wished?: string,
   pairId?: string,
 ) {
-  const passes = await reviewPasses(db, yardId, { arenaId }, clock);
+  const passes = await dayPasses(db, yardId, { arenaId }, clock);
   const arenaOf = await arenasRidden(db, yardId, arenaId);
   const sizes = new Map<string, RiddenArena>();
   // The one that was ridden in last comes last.

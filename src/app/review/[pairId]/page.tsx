@@ -8,10 +8,10 @@ import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';
 import { findPair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
-import { reckonedOnce } from '@/data/queries/reckonedOnce';
 import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { Suspense } from 'react';
 import { mayReadPair } from '../../_server/access/ownPair';
 import { isInstructor } from '../../_server/access/isInstructor';
 import { may } from '../../_server/access/rules';
@@ -22,19 +22,23 @@ import { StrideHistory } from '../../yard/horses/[horseId]/_components/StrideHis
 import { Goals } from '../_goals/Goals';
 import { exerciseChoices, shownGoals } from '../_goals/shownGoals';
 import { FilmStrip } from '../_strip/FilmStrip';
-import { seasonFrames } from '../_strip/seasonFrames';
-import { WhatMoved } from '../_teach/WhatMoved';
-import { yardMoves } from '../_teach/yardMoves';
+import { latestLessons, seasonFrames, versionsDrawn } from '../_strip/seasonFrames';
+import { PairMoves } from '../_teach/PairMoves';
 import { pairCards } from '../_pair/pairCards';
-import { RowReviewCard } from '../_components/RowReviewCard';
+import { PairRows } from '../_pair/PairRows';
 import { pairReview } from '../pairReview';
-import { rowReviews } from '../reviewFigures';
 import classes from '../_components/Pictures.module.css';
 
 export const metadata: Metadata = { title: 'Review' };
 
-export default async function ReviewPairPage({ params }: { params: Promise<{ pairId: string }> }) {
+type PageProps = {
+  params: Promise<{ pairId: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+};
+
+export default async function ReviewPairPage({ params, searchParams }: PageProps) {
   const { pairId } = await params;
+  const { rows } = await searchParams;
   const { db, yard, who, unit } = await yardContext(may.read);
   const pair = await findPair(db, yard.id, pairId);
   if (!pair || !mayReadPair(who, pair)) notFound();
@@ -44,14 +48,8 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
   const sands = await pairSands(db, yard, pair, unit);
   const told = review.claims.length > 0 || sands.some(({ claims }) => claims.length > 0);
   const tests = await listStrideTests(db, yard.id, pair.horseId);
-  const versions = await versionsRidden(
-    db,
-    yard.id,
-    passes.map(pass => pass.layoutVersionId),
-  );
-  const reviews = reckonedOnce(passes, `rows ${yard.timeZone}`, () =>
-    rowReviews(passes, versions, yard.timeZone).filter(({ spacingM }) => spacingM !== null),
-  );
+  const lessons = latestLessons(passes);
+  const versions = await versionsRidden(db, yard.id, versionsDrawn(lessons));
   const shown = await shownGoals(db, yard, { id: pair.id, horse: review.horse, passes }, nowMs());
   const goals = (
     <Goals
@@ -99,7 +97,7 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
           <div className={classes.pictures}>
             {pairCards({ pairId, review, sands, maySet })}
             <FilmStrip
-              frames={seasonFrames(passes, versions)}
+              frames={seasonFrames(lessons, versions)}
               hrefOf={id => (maySet ? `/ride/lessons/${id}/record` : `/ride/lessons/${id}/for/${pair.id}`)}
             />
           </div>
@@ -113,7 +111,11 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
       )}
       {/* What has no room on the one printed page. */}
       <div className="roan-no-print">
-        {passes.length > 0 && maySet && <WhatMoved horse={pair.horseName} moves={await yardMoves(db, yard, pair.id)} />}
+        {passes.length > 0 && maySet && (
+          <Suspense>
+            <PairMoves pair={pair} />
+          </Suspense>
+        )}
         {passes.length > 0 && tests.length > 0 && (
           <StrideHistory
             tests={tests.map(({ id, entry, reading, testedAtMs, moment }) => ({
@@ -123,9 +125,9 @@ export default async function ReviewPairPage({ params }: { params: Promise<{ pai
           />
         )}
         {shown.length === 0 && goals}
-        {reviews.map(review => (
-          <RowReviewCard key={review.key} pairId={pair.id} horseName={pair.horseName} review={review} />
-        ))}
+        <Suspense>
+          <PairRows pair={pair} passes={passes} most={typeof rows === 'string' ? Number(rows) : 0} />
+        </Suspense>
       </div>
     </>
   );

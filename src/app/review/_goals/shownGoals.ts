@@ -8,7 +8,7 @@ import {
   profileStride,
   shelfFacts,
   type GoalRecord,
-  type ReviewPass,
+  type DayPass,
   type StrideEntryKey,
 } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
@@ -18,7 +18,7 @@ import { yardRules } from '@/data/queries/settings';
 import { typedGoal } from '@/files/goalForm';
 import type { ShownGoal } from './Goals';
 
-type Pair = { id: string; horse: Horse; passes: readonly ReviewPass[] };
+type Pair = { id: string; horse: Horse; passes: readonly DayPass[] };
 
 /** The goals of a pair with how far each is. */
 export async function shownGoals(

@@ -1,5 +1,5 @@
 import 'server-only';
-import { askedToShow, dayInWords, dayNumber, grouped, type AskedToShow, type ReviewPass } from '@/core';
+import { askedToShow, dayInWords, dayNumber, grouped, type AskedToShow, type DayPass } from '@/core';
 import type { KeptVersions } from '@/data/queries/passes';
 
 /** A lesson of a pair as one frame: what was ridden most of it, and how it went. */
@@ -17,13 +17,25 @@ export type Frame = {
 /** So many frames are drawn; what lies farther back is in the numbers. */
 const MOST_FRAMES = 40;
 
-/** The lessons of a pair in order, each drawn as what was asked last in it: that was the hardest. */
-export function seasonFrames(passes: readonly ReviewPass[], versions: KeptVersions): Frame[] {
+/** What one frame is made of, by its key: the passes of a lesson that count. */
+type LessonPasses = [key: string, passes: DayPass[]];
+
+/** The latest lessons of a pair, in order. */
+export function latestLessons(passes: readonly DayPass[]): LessonPasses[] {
   const groups = grouped(
     passes.filter(({ isVoid }) => !isVoid),
     ({ lessonId, day, layoutVersionId }) => lessonId ?? `${day} ${layoutVersionId}`,
   );
-  return [...groups].slice(-MOST_FRAMES).map(([key, own]) => {
+  return [...groups].slice(-MOST_FRAMES);
+}
+
+/** The layout version that each of some lessons is drawn as. */
+export const versionsDrawn = (lessons: readonly LessonPasses[]): string[] =>
+  lessons.map(([, own]) => own.at(-1)!.layoutVersionId);
+
+/** Lessons in order, each drawn as what was asked last in it: that was the hardest. */
+export function seasonFrames(lessons: readonly LessonPasses[], versions: KeptVersions): Frame[] {
+  return lessons.map(([key, own]) => {
     const last = own.at(-1)!;
     const layout = versions.get(last.layoutVersionId)?.layout;
     return {

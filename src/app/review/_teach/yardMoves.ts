@@ -5,14 +5,14 @@ import type { RoanDatabase } from '@/data/openDatabase';
 import { listHorses } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
 import { planHorse } from '@/data/queries/planGround';
-import { reviewPasses } from '@/data/queries/reviewPasses';
+import { dayPasses } from '@/data/queries/dayPasses';
 import { riddenOver } from '@/data/queries/riddenOver';
 
 type Yard = { id: string; timeZone: string };
 
 /** What went along with which exercise for a pair, and for pairs of horses like its own. */
 export async function yardMoves(db: RoanDatabase, yard: Yard, pairId: string): Promise<Moves> {
-  const passes = await reviewPasses(db, yard.id, 'all', yardClock(yard.timeZone));
+  const passes = await dayPasses(db, yard.id, 'all', yardClock(yard.timeZone));
   const [pairs, horses] = await Promise.all([listPairs(db, yard.id), listHorses(db, yard.id)]);
   const over = await riddenOver(
     db,

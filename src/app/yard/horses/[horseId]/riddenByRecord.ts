@@ -2,7 +2,7 @@ import 'server-only';
 import { legReviews, profileStride, reinReview, type LegReview, type ReinReview, type StrideReview } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listPairs } from '@/data/queries/pairs';
-import { reviewPasses } from '@/data/queries/reviewPasses';
+import { dayPasses } from '@/data/queries/dayPasses';
 import { reckonedOnce } from '@/data/queries/reckonedOnce';
 import { yardStrides } from '../../../_server/yardStrides';
 import { yardClock } from '../../../_server/yardTime';
@@ -17,7 +17,7 @@ export async function riddenByRecord(
   horseId: string,
 ): Promise<{ strides: StrideReview[]; reins: ReinReview['measures']; legs: LegReview[] }> {
   const pairIds = (await listPairs(db, yard.id)).filter(pair => pair.horseId === horseId).map(({ id }) => id);
-  const passes = await reviewPasses(db, yard.id, { pairIds }, yardClock(yard.timeZone));
+  const passes = await dayPasses(db, yard.id, { pairIds }, yardClock(yard.timeZone));
   const known = (await yardStrides(db, yard)).find(({ horse }) => horse.id === horseId);
   const strides = known?.reviews ?? [];
   // Told beside the profile as it is: a horse’s page is of today.

@@ -1,7 +1,9 @@
 /**
- * What the server needs for a review of a season (5,000 passes, 40,000 marks) and of ten times that, and for saving a tap
- * in a long lesson. The database is the demo yard's season, copied with new ids until it is as large.
+ * What the server needs for a review of a season (5,000 passes, 40,000 marks), of three and of ten, for the first look at them after
+ * a start, and for saving a tap in a long lesson. The database is the demo yard's season, copied with new ids into the years before
+ * until it is as large.
  */
+import { spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -10,6 +12,7 @@ import { seedDemo } from '@/data/demo/seedDemo';
 import { openDatabase, type OpenDatabase } from '@/data/openDatabase';
 import { listArenas } from '@/data/queries/arenas';
 import { findLesson, lessonRecord, listLessons } from '@/data/queries/lessons';
+import { keepChangedDays } from '@/data/queries/keepChangedDays';
 import { pairRecord } from '@/data/queries/pairRecord';
 import { listPairs } from '@/data/queries/pairs';
 import { recordBatch } from '@/data/queries/recordEvents';
@@ -18,6 +21,7 @@ import { sandRecord } from '@/data/queries/sandRecord';
 import { currentYard } from '@/data/queries/yards';
 import { settings } from '@/data/schema';
 import { eq, sql } from 'drizzle-orm';
+import type { FirstLook } from './firstLook';
 
 type Report = (name: string, value: string, target: string, met: boolean) => void;
 
@@ -58,30 +62,47 @@ async function countOf({ db }: OpenDatabase, table: string): Promise<number> {
   return row!.n;
 }
 
-/** Copies every pass and its marks under new ids, a second later, until there are so many. */
+const DAY_MS = 24 * 3600 * 1000;
+/** Copies lie so many days apart: on the same day of the week, a year before. */
+const APART_DAYS = 364;
+
+/** Copies every pass and its marks under new ids, a year before the one before, until there are so many. */
 async function growTo(database: OpenDatabase, passes: number): Promise<void> {
-  const columns = 'yard_id, pair_id, layout_version_id, lesson_id, stage, rein, direction';
+  const columns = 'yard_id, pair_id, layout_version_id, lesson_id, question_id, stage_id, stage, rein, direction';
   const markColumns = 'yard_id, kind, place, fraction, words, document';
-  const size = await countOf(database, 'passes');
+  const size = await countOf(database, 'first_passes').catch(() => 0);
   await database.write(async tx => {
-    for (const table of ['first_passes', 'first_marks']) await tx.run(sql.raw(`drop table if exists ${table}`));
-    await tx.run(sql.raw('create temp table first_passes as select * from passes'));
-    await tx.run(sql.raw('create temp table first_marks as select * from marks'));
+    const run = (text: string) => tx.run(sql.raw(text));
+    if (size === 0) {
+      await run('create table first_passes as select * from passes');
+      await run('create table first_marks as select * from marks');
+    }
+    const there = await tx.all<{ n: number; first: number }>(
+      sql.raw('select (select count(*) from passes) as n, (select count(*) from first_passes) as first'),
+    );
+    const { n, first } = there[0]!;
     // Rows that come past the record's own door: what was read before does not hold.
     await tx.update(settings).set({ value: randomUUID() }).where(eq(settings.key, 'recordRevision'));
-    for (let copy = 1; copy * size < passes; copy += 1) {
-      await tx.run(
-        sql.raw(
-          `insert into passes (id, ${columns}, ridden_at) select id || '-${size}-${copy}', ${columns}, ridden_at + ${copy * 1000} from first_passes`,
-        ),
+    for (let copy = Math.round(n / first); copy * first < passes; copy += 1) {
+      const backMs = copy * APART_DAYS * DAY_MS;
+      await run(
+        `insert into passes (id, ${columns}, ridden_at) select id || '-${copy}', ${columns}, ridden_at - ${backMs} from first_passes`,
       );
-      await tx.run(
-        sql.raw(
-          `insert into marks (id, pass_id, ${markColumns}, marked_at) select id || '-${size}-${copy}', pass_id || '-${size}-${copy}', ${markColumns}, marked_at from first_marks`,
-        ),
+      await run(
+        `insert into marks (id, pass_id, ${markColumns}, marked_at) select id || '-${copy}', pass_id || '-${copy}', ${markColumns}, marked_at - ${backMs} from first_marks`,
       );
     }
   });
+}
+
+/** How long the first look takes in a process of its own, once what passes say was kept. */
+async function firstLook(database: OpenDatabase, url: string): Promise<FirstLook> {
+  const { id, timeZone } = await currentYard(database);
+  await keepChangedDays(database, id, { ...CLOCK, timeZone });
+  await database.write.idle();
+  const told = spawnSync(process.execPath, ['--import', 'tsx', 'bench/firstLook.ts', url], { encoding: 'utf8' });
+  if (told.status !== 0) throw new Error(told.stderr);
+  return JSON.parse(told.stdout) as FirstLook;
 }
 
 const WORDS = { horse: 'x', format: String, formatChange: String, entryName: String, dayName: String };
@@ -109,12 +130,14 @@ async function tapMs(database: OpenDatabase, yardId: string): Promise<number> {
 
 export async function benchSeason(report: Report): Promise<void> {
   const folder = mkdtempSync(path.join(tmpdir(), 'roan-bench-'));
-  const database = await openDatabase(`file:${path.join(folder, 'roan.db')}`);
+  const url = `file:${path.join(folder, 'roan.db')}`;
+  const database = await openDatabase(url);
   try {
     await seedDemo(database, NOW_MS, true);
     const yard = await currentYard(database);
     for (const [passes, most] of [
       [5_000, 50],
+      [15_000, 150],
       [50_000, 250],
     ] as const) {
       const first = await tapMs(database, yard.id);
@@ -122,6 +145,9 @@ export async function benchSeason(report: Report): Promise<void> {
         report('a tap saved in a lesson, with its record', `${first.toFixed(1)} ms`, '30 ms', first <= 30);
       await growTo(database, passes);
       const size = `${await countOf(database, 'passes')} passes, ${await countOf(database, 'marks')} marks`;
+      const looked = await firstLook(database, url);
+      for (const [what, ms] of Object.entries(looked))
+        report(`the first look after a start, ${what}, ${size}`, `${ms.toFixed(0)} ms`, `${most} ms`, ms <= most);
       for (const pair of await listPairs(database.db, yard.id)) {
         const anew = await timeMs(() => reviewPair(database, yard.id, pair));
         await markOne(database, yard.id, pair.id);

@@ -6,7 +6,6 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { EMPTY_PLAN, seededRandom, type Plan } from '@/core';
 import { RoanServer } from '../e2e/support/roanServer';
 import { seedDemo } from '../src/data/demo/seedDemo';
 import { openDatabase } from '../src/data/openDatabase';
@@ -14,6 +13,7 @@ import { addLayout, freezeLayout, listLayouts } from '../src/data/queries/layout
 import { listLessons } from '../src/data/queries/lessons';
 import { listPairs } from '../src/data/queries/pairs';
 import { currentYard } from '../src/data/queries/yards';
+import { manyPoles } from './manyPoles';
 import { post } from './post';
 
 const PHONES = 20;
@@ -66,21 +66,11 @@ async function filled(url: string): Promise<Yard> {
   const many = {
     name: 'Many poles',
     arenaId: layout!.arena.id,
-    plan: manyPoles(layout!.arena.widthM, layout!.arena.lengthM),
+    plan: manyPoles(layout!.arena, PIECES),
   };
   const layoutId = await database.write(tx => addLayout(tx, yardId, many));
   await database.close();
   return { pairId: pair!.id, versionId, lessonId: lesson!.id, layoutId };
-}
-
-function manyPoles(widthM: number, lengthM: number): Plan {
-  const random = seededRandom(PIECES);
-  const items = Array.from({ length: PIECES }, (_, at) => ({
-    ...{ kind: 'pole' as const, id: `pole ${at}`, name: null, lengthM: 3, raised: { leftM: 0, rightM: 0 } },
-    at: { xM: 2 + random() * (widthM - 4), yM: 2 + random() * (lengthM - 4) },
-    headingRad: random() * 2 * Math.PI,
-  }));
-  return { ...EMPTY_PLAN, items };
 }
 
 /** Sends so many passes of the lesson at once; returns the number of the record then, and how long it took. */

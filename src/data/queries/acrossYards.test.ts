@@ -136,10 +136,12 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   madePlan: ({ whole }) => [whole.layout],
   standingLayout: ({ whole }) => [whole.layout],
   keepVersion: ({ whole }) => [whole.layout, 'kept'],
+  versionAsItStands: ({ whole }) => [whole.layout],
   findVersion: ({ id }) => [id('layout_versions')],
   listVersions: ({ row }) => [row('layout_versions').layoutId],
   listLayouts: () => [],
   findLayout: ({ id }) => [id('layouts')],
+  arenaOfLayout: ({ id }) => [id('layouts')],
   isLayout: ({ id }) => [id('layouts')],
   addLayout: ({ id, whole }) => [
     { name: 'Mine', arenaId: id('arenas'), plan: (whole.layout as { plan: unknown }).plan },
@@ -306,6 +308,7 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   undoFilmNote: () => ['note-1'],
   countIntoTest: ({ row }) => [row('videos'), { pace: 'normal', count: 8 }],
   importList: () => [{ list: 'kit', rows: [] }],
+  lookAtList: () => [{ list: 'kit', rows: [] }],
   exportList: () => ['people'],
   findYard: () => [],
   renameYard: () => ['Another name'],
@@ -349,7 +352,7 @@ const OTHERWISE: Record<string, string> = {
 };
 /** What asks no database at all. */
 const NO_DATABASE = new Set([
-  ...['inTime', 'madeBy', 'packKeptDay', 'unpackKeptDay', 'groundsOfKept'],
+  ...['isRowPlan', 'inTime', 'madeBy', 'packKeptDay', 'unpackKeptDay', 'groundsOfKept'],
   ...['sameSize', 'arenaOf', 'lessonWork', 'goalOf', 'asToday', 'asVersion', 'comingAfter', 'lessonOf', 'markRow'],
   ...['asMark', 'planHorses', 'kitCounts', 'planGround', 'storedQuestion', 'reckonedOnce', 'changeOf', 'passesChanged'],
   ...[

@@ -86,6 +86,37 @@ export async function keepVersion(
   return keepMade(tx, yardId, layout, await make(tx, yardId, layout), reason);
 }
 
+/** What a layout comes to as it really stands, where that is kept already: nothing is written. */
+export async function versionAsItStands(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  layout: Layout,
+): Promise<string | null> {
+  return keptAlready(db, layout, asKept(layout, await standingLayout(db, yardId, layout)).fingerprint);
+}
+
+/** A layout as a version has it, and what tells it from any other state. */
+function asKept(layout: Layout, made: CoreLayout) {
+  const frozen = { layout: writeLayout(made) };
+  const document = writePlan(layout.plan);
+  const fingerprint = createHash('sha256')
+    .update(JSON.stringify({ name: layout.name, document, frozen }))
+    .digest('hex');
+  return { frozen, document, fingerprint };
+}
+
+async function keptAlready(
+  db: Pick<RoanDatabase, 'select'>,
+  { id }: Layout,
+  fingerprint: string,
+): Promise<string | null> {
+  const [row] = await db
+    .select({ id: layoutVersions.id })
+    .from(layoutVersions)
+    .where(and(eq(layoutVersions.layoutId, id), eq(layoutVersions.fingerprint, fingerprint)));
+  return row?.id ?? null;
+}
+
 async function keepMade(
   tx: Transaction,
   yardId: string,
@@ -93,16 +124,9 @@ async function keepMade(
   made: CoreLayout,
   reason: VersionReason,
 ): Promise<string> {
-  const frozen = { layout: writeLayout(made) };
-  const document = writePlan(layout.plan);
-  const fingerprint = createHash('sha256')
-    .update(JSON.stringify({ name: layout.name, document, frozen }))
-    .digest('hex');
-  const already = await tx
-    .select({ id: layoutVersions.id })
-    .from(layoutVersions)
-    .where(and(eq(layoutVersions.layoutId, layout.id), eq(layoutVersions.fingerprint, fingerprint)));
-  if (already[0]) return already[0].id;
+  const { frozen, document, fingerprint } = asKept(layout, made);
+  const already = await keptAlready(tx, layout, fingerprint);
+  if (already !== null) return already;
   const id = randomUUID();
   const { name, revision } = layout;
   await tx

@@ -9,7 +9,7 @@ import type { Transaction } from '../writeQueue';
 import { findArena, listArenas, type NamedArena } from './arenas';
 import { listHorses, type Horse } from './horses';
 import { keepVersion, type VersionReason } from './layoutVersions';
-import { rowSpacingFor, storedPlan } from './storedPlan';
+import { isRowPlan, rowSpacingFor, storedPlan } from './storedPlan';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 
@@ -32,8 +32,13 @@ export async function listLayouts(db: RoanDatabase, yardId: string): Promise<Lay
     .where(eq(layouts.yardId, yardId))
     .orderBy(desc(layouts.updatedAt), layouts.id);
   const arenas = new Map((await listArenas(db, yardId)).map(arena => [arena.id, arena]));
-  const horses = await listHorses(db, yardId);
+  const horses = await horsesFor(db, yardId, rows);
   return rows.map(row => layoutOf(row, arenas.get(row.arenaId), horses));
+}
+
+/** Only what lies by a horse's step asks for horses. */
+async function horsesFor(db: Reader, yardId: string, rows: readonly { document: unknown }[]): Promise<Horse[]> {
+  return rows.some(({ document }) => isRowPlan(document)) ? listHorses(db, yardId) : [];
 }
 
 export async function findLayout(db: Reader, yardId: string, layoutId: string): Promise<Layout | null> {
@@ -43,7 +48,16 @@ export async function findLayout(db: Reader, yardId: string, layoutId: string): 
     .where(and(eq(layouts.yardId, yardId), eq(layouts.id, layoutId)));
   if (!row) return null;
   const arena = await findArena(db, yardId, row.arenaId);
-  return layoutOf(row, arena ?? undefined, await listHorses(db, yardId));
+  return layoutOf(row, arena ?? undefined, await horsesFor(db, yardId, [row]));
+}
+
+/** The arena of a layout; null where the layout is gone. */
+export async function arenaOfLayout(db: Reader, yardId: string, layoutId: string): Promise<NamedArena | null> {
+  const [row] = await db
+    .select({ arenaId: layouts.arenaId })
+    .from(layouts)
+    .where(and(eq(layouts.yardId, yardId), eq(layouts.id, layoutId)));
+  return row ? findArena(db, yardId, row.arenaId) : null;
 }
 
 /** Whether a yard has a layout, put away or not. */
@@ -58,8 +72,22 @@ export async function isLayout(db: Reader, yardId: string, layoutId: string): Pr
 function layoutOf(row: typeof layouts.$inferSelect, arena: NamedArena | undefined, horses: readonly Horse[]): Layout {
   if (!arena) throw new DatabaseRefused(`The arena of the layout “${row.name}” is missing.`);
   const { id, name, revision, updatedAt, tags, archivedAt } = row;
-  const plan = storedPlan(row.document, arena, rowSpacingFor(horses));
+  const plan = planOf(row, arena, horses);
   return { id, name, revision, updatedAt, tags, archived: archivedAt !== null, arena, plan };
+}
+
+/** Every page reads the same plans: as long as a layout was not saved, its plan is what was read out of it before. */
+const read = new Map<string, Plan>();
+const MOST_READ = 300;
+
+function planOf(row: typeof layouts.$inferSelect, arena: NamedArena, horses: readonly Horse[]): Plan {
+  if (isRowPlan(row.document)) return storedPlan(row.document, arena, rowSpacingFor(horses));
+  const key = JSON.stringify([row.yardId, row.id, row.revision, row.updatedAt, arena]);
+  const plan = read.get(key) ?? storedPlan(row.document, arena, rowSpacingFor(horses));
+  read.delete(key);
+  read.set(key, plan);
+  if (read.size > MOST_READ) read.delete(read.keys().next().value!);
+  return plan;
 }
 
 export type NewLayout = { name: string; arenaId: string; plan: Plan; tags?: string[] };
@@ -87,15 +115,21 @@ export async function saveLayout(
   change: { layoutId: string; baseRevision: number; name: string; plan: Plan },
   nowMs: number,
 ): Promise<SaveOutcome> {
-  const theirs = await findLayout(tx, yardId, change.layoutId);
-  if (!theirs) return { kind: 'missing' };
-  if (theirs.revision !== change.baseRevision) return { kind: 'stale', theirs };
-  if (nowMs - theirs.updatedAt.getTime() > NEW_SITTING_MS) await keepVersion(tx, yardId, theirs, 'before-change');
-  const revision = theirs.revision + 1;
+  const own = and(eq(layouts.yardId, yardId), eq(layouts.id, change.layoutId));
+  const [before] = await tx
+    .select({ revision: layouts.revision, updatedAt: layouts.updatedAt })
+    .from(layouts)
+    .where(own);
+  if (!before) return { kind: 'missing' };
+  const theirs = async () => (await findLayout(tx, yardId, change.layoutId))!;
+  if (before.revision !== change.baseRevision) return { kind: 'stale', theirs: await theirs() };
+  if (nowMs - before.updatedAt.getTime() > NEW_SITTING_MS)
+    await keepVersion(tx, yardId, await theirs(), 'before-change');
+  const revision = before.revision + 1;
   await tx
     .update(layouts)
     .set({ name: change.name, document: writePlan(change.plan), revision, updatedAt: new Date(nowMs) })
-    .where(and(eq(layouts.yardId, yardId), eq(layouts.id, change.layoutId)));
+    .where(own);
   return { kind: 'saved', revision };
 }
 

@@ -24,9 +24,20 @@ export async function once<Answer>(
   if (before) return (before.answer as { said: Answer }).said;
   const said = await act();
   const nowMs = Date.now();
-  await tx.delete(saves).where(and(eq(saves.yardId, yardId), lt(saves.savedAt, new Date(nowMs - KEPT_MS))));
+  if (isDue(yardId, nowMs))
+    await tx.delete(saves).where(and(eq(saves.yardId, yardId), lt(saves.savedAt, new Date(nowMs - KEPT_MS))));
   await tx.insert(saves).values({ id: saveId, yardId, answer: { said }, savedAt: new Date(nowMs) });
   return said;
+}
+
+/** When the answers of a yard that nobody asks for any more were last thrown away: once an hour is enough. */
+const thrownAway = new Map<string, number>();
+const HOUR_MS = 3600 * 1000;
+
+function isDue(yardId: string, nowMs: number): boolean {
+  if (nowMs - (thrownAway.get(yardId) ?? 0) < HOUR_MS) return false;
+  thrownAway.set(yardId, nowMs);
+  return true;
 }
 
 /** Whether a save was made already. */

@@ -16,6 +16,10 @@ export function rowSpacingFor(horses: readonly Horse[]): (row: OldRow) => number
   };
 }
 
+/** Whether a plan is of the kind that was one row of poles: how far apart it lies hangs on its horse. */
+export const isRowPlan = (document: unknown): boolean =>
+  typeof document === 'object' && document !== null && 'rows' in document;
+
 /** What was stored was parsed before it went in: a fault here is a fault of the file. */
 export function storedPlan(document: unknown, arena: Arena, spacingOf: (row: OldRow) => number): Plan {
   const read = readPlan(upgradedPlan(document, spacingOf), arena);

@@ -12,7 +12,7 @@ import { addStepWalk, clearTypedStep, findPerson, listPeople, setWalkUndone } fr
 import { findPicture, removePicture, savePicture } from './horsePictures';
 import { riddenByHorse } from './ridden';
 import { addStrideTest, addTestedStride, listStrideTests, withdrawTestedStrides } from './strideTests';
-import { exportList, importList, ListRefused } from './yardLists';
+import { exportList, importList, ListRefused, lookAtList } from './yardLists';
 import { currentYard } from './yards';
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
@@ -170,7 +170,10 @@ test('lists go out and come back without a change', async () => {
   await withDemo(async ({ database: { db, write }, yardId }) => {
     for (const list of ['horses', 'people', 'kit', 'stride-tests'] as const) {
       const before = writeYardCsv(await exportList(db, yardId, list));
+      // What is looked at is told by who only reads, and is what then happens.
+      const looked = await lookAtList({ select: db.select.bind(db) }, yardId, csv(list, before));
       const changes = await write(tx => importList(tx, yardId, csv(list, before)));
+      expect(changes).toEqual(looked);
       expect(changes.added).toBe(0);
       expect(writeYardCsv(await exportList(db, yardId, list))).toBe(before);
     }

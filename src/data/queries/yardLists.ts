@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { grouped } from '@/core';
 import type { CsvContent, CsvHorse, CsvKit, CsvPerson, CsvTest } from '@/files/yardCsv';
 import type { CsvList } from '@/files/yardCsvColumns';
 import { TYPED_STRIDES } from '@/files/yardForms';
@@ -19,106 +20,145 @@ export class ListRefused extends DatabaseRefused {
   static override readonly kind = 'list-refused';
 }
 
+type Reader = Pick<RoanDatabase, 'select'>;
+
+/** What taking a list in comes to, and each step of it. */
+type ListPlan = { changes: ListChanges; steps: ((tx: Transaction) => Promise<unknown>)[] };
+
 /**
  * Takes a list into the yard, all of it or nothing: the transaction is given up by a throw.
  * @throws {ListRefused} with a sentence
  */
 export async function importList(tx: Transaction, yardId: string, content: CsvContent): Promise<ListChanges> {
+  const { changes, steps } = await planList(tx, yardId, content);
+  for (const step of steps) await step(tx);
+  return changes;
+}
+
+/**
+ * What taking a list in would do: nothing is written.
+ * @throws {ListRefused} with a sentence
+ */
+export async function lookAtList(db: Reader, yardId: string, content: CsvContent): Promise<ListChanges> {
+  return (await planList(db, yardId, content)).changes;
+}
+
+function planList(db: Reader, yardId: string, content: CsvContent): Promise<ListPlan> {
   switch (content.list) {
     case 'horses':
-      return importHorses(tx, yardId, content.rows);
+      return planHorses(db, yardId, content.rows);
     case 'people':
-      return importPeople(tx, yardId, content.rows);
+      return planPeople(db, yardId, content.rows);
     case 'kit':
-      return importKit(tx, yardId, content.rows);
+      return planKit(db, yardId, content.rows);
     case 'stride-tests':
-      return importTests(tx, yardId, content.rows);
+      return planTests(db, yardId, content.rows);
   }
 }
 
-const alike = (a: string, b: string) => a.trim().toLocaleLowerCase() === b.trim().toLocaleLowerCase();
+const called = (name: string) => name.trim().toLocaleLowerCase();
 
-/** The one row of this name, or none; two of a name cannot be told apart. */
-function byName<Row extends { name: string }>(rows: readonly Row[], name: string): Row | null {
-  const found = rows.filter(row => alike(row.name, name));
-  if (found.length > 1)
-    throw new ListRefused(`The yard has ${found.length} called “${name}”: rename all but one first.`);
-  return found[0] ?? null;
+/** The one row of a name, or none; two of a name cannot be told apart. */
+function byName<Row extends { name: string }>(rows: readonly Row[]): (name: string) => Row | null {
+  const byCalled = grouped(rows, row => called(row.name));
+  return name => {
+    const found = byCalled.get(called(name)) ?? [];
+    if (found.length > 1)
+      throw new ListRefused(`The yard has ${found.length} called “${name}”: rename all but one first.`);
+    return found[0] ?? null;
+  };
 }
 
 function refuseTwice(names: readonly string[]): void {
   const seen = new Set<string>();
   for (const name of names) {
-    const key = name.trim().toLocaleLowerCase();
-    if (seen.has(key)) throw new ListRefused(`The list names “${name}” twice.`);
-    seen.add(key);
+    if (seen.has(called(name))) throw new ListRefused(`The list names “${name}” twice.`);
+    seen.add(called(name));
   }
 }
 
-async function importHorses(tx: Transaction, yardId: string, rows: readonly CsvHorse[]): Promise<ListChanges> {
+/** A step for each row, that adds it or changes what is there. */
+function planOf<Row, There>(
+  rows: readonly Row[],
+  thereOf: (row: Row) => There | null,
+  step: (tx: Transaction, row: Row, there: There | null) => Promise<unknown>,
+): ListPlan {
+  const planned = rows.map(row => ({ row, there: thereOf(row) }));
+  const changed = planned.filter(({ there }) => there !== null).length;
+  return {
+    changes: { added: rows.length - changed, changed, left: 0 },
+    steps: planned.map(
+      ({ row, there }) =>
+        tx =>
+          step(tx, row, there),
+    ),
+  };
+}
+
+async function planHorses(db: Reader, yardId: string, rows: readonly CsvHorse[]): Promise<ListPlan> {
   refuseTwice(rows.map(({ name }) => name));
-  const known = await listHorses(tx, yardId);
-  const changes = { added: 0, changed: 0, left: 0 };
-  for (const row of rows) {
-    const { name, heightM, type, bornYear, level, stiffSide, notes, strides: normalStridesM } = row;
-    const horse = byName(known, name);
-    const details = { name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM };
-    await saveHorse(tx, yardId, horse ? { ...details, id: horse.id } : details);
-    changes[horse ? 'changed' : 'added'] += 1;
-  }
-  return changes;
+  const horseOf = byName(await listHorses(db, yardId));
+  return planOf(
+    rows,
+    ({ name }) => horseOf(name),
+    (tx, { name, heightM, type, bornYear, level, stiffSide, notes, strides: normalStridesM }, horse) => {
+      const details = { name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM };
+      return saveHorse(tx, yardId, horse ? { ...details, id: horse.id } : details);
+    },
+  );
 }
 
-async function importPeople(tx: Transaction, yardId: string, rows: readonly CsvPerson[]): Promise<ListChanges> {
+async function planPeople(db: Reader, yardId: string, rows: readonly CsvPerson[]): Promise<ListPlan> {
   refuseTwice(rows.map(({ name }) => name));
-  const known = await listPeople(tx, yardId);
-  const changes = { added: 0, changed: 0, left: 0 };
-  for (const { name, role, stepLengthM } of rows) {
-    const person = byName(known, name);
-    await savePerson(tx, yardId, { ...(person ? { id: person.id } : {}), name, role, stepLengthM });
-    changes[person ? 'changed' : 'added'] += 1;
-  }
-  return changes;
+  const personOf = byName(await listPeople(db, yardId));
+  return planOf(
+    rows,
+    ({ name }) => personOf(name),
+    (tx, { name, role, stepLengthM }, person) =>
+      savePerson(tx, yardId, { ...(person ? { id: person.id } : {}), name, role, stepLengthM }),
+  );
 }
 
-async function importKit(tx: Transaction, yardId: string, rows: readonly CsvKit[]): Promise<ListChanges> {
-  const known = await listKit(tx, yardId);
-  const changes = { added: 0, changed: 0, left: 0 };
-  for (const { kind, name, sizeM, count } of rows) {
-    const piece = known.find(row => row.kind === kind && row.sizeM === sizeM && alike(row.name, name));
-    await saveKit(tx, yardId, { ...(piece ? { id: piece.id } : {}), kind, name, sizeM, count });
-    changes[piece ? 'changed' : 'added'] += 1;
-  }
-  return changes;
+async function planKit(db: Reader, yardId: string, rows: readonly CsvKit[]): Promise<ListPlan> {
+  const keyOf = ({ kind, name, sizeM }: Pick<CsvKit, 'kind' | 'name' | 'sizeM'>) => `${kind} ${sizeM} ${called(name)}`;
+  const known = grouped(await listKit(db, yardId), keyOf);
+  return planOf(
+    rows,
+    row => known.get(keyOf(row))?.[0] ?? null,
+    (tx, { kind, name, sizeM, count }, piece) =>
+      saveKit(tx, yardId, { ...(piece ? { id: piece.id } : {}), kind, name, sizeM, count }),
+  );
 }
 
 const testKey = ({ entry, testedAtMs }: { entry: string; testedAtMs: number }) => `${entry} ${testedAtMs}`;
 
 /** A test of the same horse, gait and instant is there already, and is left as it is. */
-async function importTests(tx: Transaction, yardId: string, rows: readonly CsvTest[]): Promise<ListChanges> {
-  const horses = await listHorses(tx, yardId);
-  const changes = { added: 0, changed: 0, left: 0 };
+async function planTests(db: Reader, yardId: string, rows: readonly CsvTest[]): Promise<ListPlan> {
+  const horseOf = byName(await listHorses(db, yardId));
+  const plan: ListPlan = { changes: { added: 0, changed: 0, left: 0 }, steps: [] };
   /** What is there already, by horse: asked for once each, and kept up with what the list adds. */
   const known = new Map<string, Set<string>>();
   for (const { horse: name, entry, testedAtMs, lane, moment, passes } of rows) {
-    const horse = byName(horses, name);
+    const horse = horseOf(name);
     if (!horse)
       throw new ListRefused(`The yard has no horse called “${name}”: add it first, or rename it in the list.`);
-    const there = known.get(horse.id) ?? new Set((await listStrideTests(tx, yardId, horse.id)).map(testKey));
+    const there = known.get(horse.id) ?? new Set((await listStrideTests(db, yardId, horse.id)).map(testKey));
     known.set(horse.id, there);
     const key = testKey({ entry, testedAtMs });
     if (there.has(key)) {
-      changes.left += 1;
+      plan.changes.left += 1;
       continue;
     }
     there.add(key);
-    await addStrideTest(tx, yardId, {
-      ...{ id: randomUUID(), horseId: horse.id, riderId: null, stepperId: null, note: '' },
-      ...{ rhythm: null, roundness: null, balance: null, entry, testedAtMs, lane, moment, passes },
-    });
-    changes.added += 1;
+    plan.steps.push(tx =>
+      addStrideTest(tx, yardId, {
+        ...{ id: randomUUID(), horseId: horse.id, riderId: null, stepperId: null, note: '' },
+        ...{ rhythm: null, roundness: null, balance: null, entry, testedAtMs, lane, moment, passes },
+      }),
+    );
+    plan.changes.added += 1;
   }
-  return changes;
+  return plan;
 }
 
 /** A list of the yard, to be written: what was put away is left out. */

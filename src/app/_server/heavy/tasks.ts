@@ -5,6 +5,7 @@ import { lessonPdf, riderPdf, type LessonSheet, type SheetPair } from '@/files/p
 import type { PaperSize } from '@/files/pdf/pdfPaper';
 import { itemsAsSet, settingSheet, stepRounding, type GroundTruth, type SettingWish } from '@/core';
 import type { Settable } from './effortOf';
+import { readList, type ListRead, type ListToRead } from './readList';
 import { reckonSetting, type SettingToReckon } from './reckonSetting';
 import { settingPaper, type SettingPaperWish } from './settingPaper';
 
@@ -25,6 +26,7 @@ export const TASKS = {
     pair === null ? lessonPdf(sheet, paper) : riderPdf(sheet, pair, paper),
   archive: ({ yardId }: { yardId: string }): Promise<ArchiveTexts> =>
     openReader().then(reader => archiveTexts(reader.db, yardId).finally(() => reader.close())),
+  list: (input: ListToRead): Promise<ListRead> => readList(input),
   backup: ({ folders, nowMs }: { folders: BackupFolders; nowMs: number }): Promise<string | null> =>
     openReader().then(reader => backUpIfDue(reader, folders, nowMs).finally(() => reader.close())),
 };

@@ -1,11 +1,12 @@
 'use server';
 
-import { importList, ListRefused, type ListChanges } from '@/data/queries/yardLists';
-import { readYardCsv, type RowFault } from '@/files/yardCsv';
+import { importList, type ListChanges } from '@/data/queries/yardLists';
+import type { RowFault } from '@/files/yardCsv';
 import { CSV_LISTS } from '@/files/yardCsvColumns';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { faultOf } from '../../_server/faultOf';
+import { heavyWork } from '../../_server/heavy/heavyWork';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 
@@ -25,23 +26,14 @@ export async function listAction(sent: unknown): Promise<ListOutcome> {
   const asked = Sent.safeParse(sent);
   if (!asked.success) return refused('This list is larger than Roan takes at once.');
   const { list, text, keep } = asked.data;
-  const read = readYardCsv(list, text);
-  if (!read.ok) return { kind: 'refused', faults: read.faults };
-  let looked: ListChanges | null = null;
   try {
-    const changes = await write(async tx => {
-      const done = await importList(tx, yard.id, read.content);
-      looked = done;
-      // A preview does what keeping would do, and then gives it up: the transaction is rolled back.
-      if (!keep) throw new Error('only looking');
-      return done;
-    });
+    const { read, changes } = await heavyWork('list', { yardId: yard.id, list, text, look: !keep });
+    if (!read.ok) return { kind: 'refused', faults: read.faults };
+    if (changes) return { kind: 'preview', header: read.header, rows: read.preview.slice(0, 50), changes };
+    const done = await write(tx => importList(tx, yard.id, read.content));
     revalidatePath('/', 'layout');
-    return { kind: 'kept', changes };
+    return { kind: 'kept', changes: done };
   } catch (error) {
-    if (error instanceof ListRefused) return refused(error.message);
-    if (!keep && looked)
-      return { kind: 'preview', header: read.header, rows: read.preview.slice(0, 50), changes: looked };
     return refused(faultOf(error).problem);
   }
 }

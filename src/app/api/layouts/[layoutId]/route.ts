@@ -1,9 +1,10 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
+import { entered } from '../../../_server/access/entered';
 import { may } from '../../../_server/access/rules';
 import { planFault } from '@/app/_server/planFault';
 import { requestBody } from '@/app/_server/requestBody';
-import { yardContext } from '@/app/_server/yardContext';
-import { findLayout, saveLayout } from '@/data/queries/layouts';
+import { roan } from '@/data/roan';
+import { arenaOfLayout, saveLayout } from '@/data/queries/layouts';
 import { once } from '@/data/queries/saves';
 import { LayoutSave, type LayoutSaveAnswer } from '@/files/layoutSave';
 import { readPlan } from '@/files/planDocument';
@@ -17,17 +18,18 @@ export const PUT = answering(
     const { layoutId } = await params;
     const sent = await requestBody(request, LayoutSave);
     if (!sent.ok) return problemAnswer(sent.status, sent.problem);
-    const { db, write, yard } = await yardContext();
-    const layout = await findLayout(db, yard.id, layoutId);
-    if (!layout) return problemAnswer(404, 'This layout is not in the yard any more.');
-    const read = readPlan(sent.body.plan, layout.arena);
+    // A desk saves again and again while it draws: only what the save needs is asked for.
+    const [{ yardId }, { db, write }] = [await entered(), await roan()];
+    const arena = await arenaOfLayout(db, yardId, layoutId);
+    if (!arena) return problemAnswer(404, 'This layout is not in the yard any more.');
+    const read = readPlan(sent.body.plan, arena);
     if (!read.ok) return problemAnswer(400, read.reason);
-    const fault = await planFault(db, yard.id, layout.arena, read.plan);
+    const fault = await planFault(db, yardId, arena, read.plan);
     if (fault) return problemAnswer(422, fault);
     const { baseRevision, name, saveId } = sent.body;
     const outcome = await write(tx =>
-      once(tx, yard.id, saveId, () =>
-        saveLayout(tx, yard.id, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
+      once(tx, yardId, saveId, () =>
+        saveLayout(tx, yardId, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
       ),
     );
     if (outcome.kind === 'missing') return problemAnswer(404, 'This layout is not in the yard any more.');

@@ -8,6 +8,7 @@ import {
   type ReckonedTrack,
   type SettingWish,
 } from '@/core';
+import { made } from '@/components/MadeFile/made';
 import { useMayPlan } from '@/components/who/mayPlan';
 import { Button, Menu } from '@mantine/core';
 import { IconPrinter } from '@tabler/icons-react';
@@ -57,17 +58,13 @@ export function PaperMenu({ layoutId, measureBy, walkerId, stage, layout, tracks
             <Fragment key={paper}>
               <Menu.Divider />
               <Menu.Label>{called}</Menu.Label>
-              <Menu.Item component="a" href={file('pdf', { paper })} download>
-                The sheet
-              </Menu.Item>
-              <Menu.Item component="a" href={file('pdf', { paper, parts: 'all' })} download>
+              <Menu.Item {...made(file('pdf', { paper }), 'The sheet')}>The sheet</Menu.Item>
+              <Menu.Item {...made(file('pdf', { paper, parts: 'all' }), 'The sheet with its pictures')}>
                 With pictures, call sheet and cards
               </Menu.Item>
-              <Menu.Item component="a" href={file('numbers', { paper })} download>
-                Numbers to cut out
-              </Menu.Item>
+              <Menu.Item {...made(file('numbers', { paper }), 'Numbers to cut out')}>Numbers to cut out</Menu.Item>
               {layout.horses.length > 0 && (
-                <Menu.Item component="a" href={file('cards', { paper })} download>
+                <Menu.Item {...made(file('cards', { paper }), 'Distances to cut out')}>
                   Distances for each horse, to cut out
                 </Menu.Item>
               )}
@@ -77,9 +74,7 @@ export function PaperMenu({ layoutId, measureBy, walkerId, stage, layout, tracks
           <Menu.Item component="a" href={`/api/layouts/${layoutId}/drawing`} download>
             Drawing (SVG)
           </Menu.Item>
-          <Menu.Item component="a" href={file('csv')} download>
-            Placings (CSV)
-          </Menu.Item>
+          <Menu.Item {...made(file('csv'), 'Placings')}>Placings (CSV)</Menu.Item>
           {courses.map(course => (
             <Menu.Item key={course.track.id} onClick={() => setCalled(course)}>
               Called out: {layoutLabels(layout).track(course.track.id)}

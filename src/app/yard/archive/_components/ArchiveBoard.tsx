@@ -1,6 +1,7 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { made } from '@/components/MadeFile/made';
 import { sizeWords } from '@/components/sizeWords';
 import { SendProgress } from '@/components/upload/SendProgress';
 import { useUpload } from '@/components/upload/useUpload';
@@ -42,7 +43,7 @@ export function ArchiveBoard({ isEmpty, folder, second, backups }: ArchiveBoardP
           <Button component="a" href="/api/archive" download>
             Keep an archive
           </Button>
-          <Button component="a" variant="default" href="/api/archive?films=no" download>
+          <Button variant="default" {...made('/api/archive?films=no', 'The archive')}>
             Without films
           </Button>
         </Group>

@@ -1,5 +1,6 @@
 'use client';
 
+import { made } from '@/components/MadeFile/made';
 import { Button, Menu, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 
@@ -34,16 +35,14 @@ export function LessonFiles({ lessonId, pairs, layouts = [] }: LessonFilesProps)
             { value: 'letter', label: 'Letter' },
           ]}
         />
-        <Menu.Item component="a" href={sheet} download>
-          Lesson sheet (PDF)
-        </Menu.Item>
+        <Menu.Item {...made(sheet, 'The lesson sheet')}>Lesson sheet (PDF)</Menu.Item>
         {pairs.map(({ id, name }) => (
-          <Menu.Item key={id} component="a" href={`${sheet}&pair=${encodeURIComponent(id)}`} download>
+          <Menu.Item key={id} {...made(`${sheet}&pair=${encodeURIComponent(id)}`, `The sheet for ${name}`)}>
             For {name} (PDF)
           </Menu.Item>
         ))}
         {layouts.map(({ id, name }) => (
-          <Menu.Item key={id} component="a" href={`/api/layouts/${id}/sheet?paper=${paper}`} download>
+          <Menu.Item key={id} {...made(`/api/layouts/${id}/sheet?paper=${paper}`, `The sheet of “${name}”`)}>
             To set “{name}” (PDF)
           </Menu.Item>
         ))}

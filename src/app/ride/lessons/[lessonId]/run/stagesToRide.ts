@@ -16,7 +16,7 @@ import { yardContext } from '@/app/_server/yardContext';
 import { listHorses } from '@/data/queries/horses';
 import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
 import { asToday, layoutOffers } from '@/data/queries/layoutStages';
-import { keepVersion } from '@/data/queries/layoutVersions';
+import { keepVersion, versionAsItStands } from '@/data/queries/layoutVersions';
 import type { Lesson } from '@/data/queries/lessons';
 import { versionsRidden } from '@/data/queries/passes';
 import type { RunStage } from './runStage';
@@ -33,9 +33,11 @@ export async function stagesToRide({ plan }: Lesson, riddenIds: readonly string[
   const layouts = (await Promise.all(layoutIds.map(id => findLayout(db, yard.id, id)))).filter(one => one !== null);
   const horses = await listHorses(db, yard.id);
   const kept = new Map<string, string>();
-  await write(async tx => {
-    for (const layout of layouts) kept.set(layout.id, await keepVersion(tx, yard.id, layout, 'ridden'));
-  });
+  for (const layout of layouts) {
+    // Nothing is written, and no write is waited for, where a layout stands as it was kept before.
+    const before = await versionAsItStands(db, yard.id, layout);
+    kept.set(layout.id, before ?? (await write(tx => keepVersion(tx, yard.id, layout, 'ridden'))));
+  }
   const versions = await versionsRidden(db, yard.id, [...kept.values(), ...riddenIds]);
   for (const id of riddenIds) {
     const layoutId = versions.get(id)?.layoutId;

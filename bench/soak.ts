@@ -1,0 +1,216 @@
+/**
+ * 20 phones, two desks that draw, sheets, papers, lists, an archive and the review on one built Roan for ten minutes: how long a tap
+ * takes at the longest, whether the memory stays level, and whether anything is lost. `npm run soak`; SOAK_MINUTES for another time.
+ */
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism, tmpdir } from 'node:os';
+import path from 'node:path';
+import { eq } from 'drizzle-orm';
+import { writePlan } from '@/files/planDocument';
+import { RoanServer } from '../e2e/support/roanServer';
+import { seedDemo } from '../src/data/demo/seedDemo';
+import { openDatabase } from '../src/data/openDatabase';
+import { addLayout, freezeLayout, listLayouts } from '../src/data/queries/layouts';
+import { listLessons } from '../src/data/queries/lessons';
+import { listPairs } from '../src/data/queries/pairs';
+import { currentYard } from '../src/data/queries/yards';
+import { passes } from '../src/data/schema';
+import { manyPoles } from './manyPoles';
+import { post } from './post';
+
+const MINUTES = Number(process.env.SOAK_MINUTES ?? 10);
+const PHONES = 20;
+const LONGEST_MS = 150;
+const PIECES = 500;
+/** A list of so many horses is looked at. */
+const HORSES = 3000;
+
+type Yard = Awaited<ReturnType<typeof filled>>;
+type Told = { tapsMs: number[]; acknowledged: string[]; refused: number; done: Map<string, number>; failed: string[] };
+
+async function main(): Promise<void> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'roan-soak-'));
+  const url = `file:${path.join(folder, 'roan.db')}`;
+  const yard = await filled(url);
+  const roan = await RoanServer.start('empty', folder);
+  const told: Told = { tapsMs: [], acknowledged: [], refused: 0, done: new Map(), failed: [] };
+  const memory: { atMs: number; mb: number }[] = [];
+  try {
+    // A server that has just started compiles what it runs.
+    await during(20_000, roan, yard, { ...told, tapsMs: [], acknowledged: told.acknowledged });
+    const beganMs = Date.now();
+    const watch = setInterval(() => memory.push({ atMs: Date.now() - beganMs, mb: residentMb(roan.pid) }), 1000);
+    await during(MINUTES * 60_000, roan, yard, told);
+    clearInterval(watch);
+  } finally {
+    await roan.stop();
+  }
+  const lost = await notThere(url, told.acknowledged);
+  rmSync(folder, { recursive: true, force: true });
+  tell(told, memory, lost);
+}
+
+/** Everything that goes on at once, for so long. */
+async function during(forMs: number, roan: RoanServer, yard: Yard, told: Told): Promise<void> {
+  const untilMs = Date.now() + forMs;
+  const often = async (what: string, everyMs: number, act: (time: number) => Promise<Response | null>) => {
+    for (let next = Date.now(), time = 0; next < untilMs; next += everyMs, time += 1) {
+      await wait(next - Date.now());
+      const answer = await act(time).catch(() => null);
+      if (answer) await answer.arrayBuffer().catch(() => undefined);
+      told.done.set(what, (told.done.get(what) ?? 0) + 1);
+      if (!answer?.ok) told.failed.push(`${what}: ${answer?.status ?? 'no answer'}`);
+    }
+  };
+  const page = (address: string) => () => fetch(`${roan.url}${address}`);
+  await Promise.all([
+    ...Array.from({ length: PHONES }, (_, phone) => taps(roan, yard, told, phone, untilMs)),
+    ...yard.desks.map((_, desk) => often('saves of a desk', 800, () => save(roan, yard, desk))),
+    often('plans opened', 9000, page(`/plan/${yard.desks[0]!.layoutId}`)),
+    often('sheets', 5000, page(`/set/${yard.desks[1]!.layoutId}`)),
+    often('papers', 7000, page(`/api/layouts/${yard.desks[0]!.layoutId}/sheet?as=pdf`)),
+    often(`papers of ${PIECES} pieces`, 30_000, page(`/api/layouts/${yard.manyId}/sheet?as=pdf`)),
+    often('lists looked at', 6000, () => lookAtList(roan)),
+    often('archives', 45_000, page('/api/archive')),
+    often('reviews of a pair', 5000, page(`/review/${yard.pairId}`)),
+    often('reviews of the yard', 8000, page('/review')),
+  ]);
+}
+
+async function taps(roan: RoanServer, yard: Yard, told: Told, phone: number, untilMs: number): Promise<void> {
+  const { pairId, versionId: layoutVersionId, lessonId } = yard;
+  let known = -1;
+  await wait((phone / PHONES) * 1000);
+  for (let next = Date.now(); next < untilMs; next += 1000) {
+    await wait(next - Date.now());
+    const id = randomUUID();
+    const pass = {
+      ...{ id, pairId, layoutVersionId, lessonId, stageId: null, stage: 'Soak', rein: null },
+      ...{ direction: 'as-drawn', riddenAtMs: Date.now() },
+    };
+    const events = [{ type: 'pass', id: randomUUID(), by: null, pass }];
+    const sent = { lessonId, ...(known >= 0 && { after: known }), events, sentAtMs: Date.now() };
+    const beganMs = performance.now();
+    const answer = await post(`${roan.url}/api/record`, { origin: roan.url }, sent);
+    // The first answer of a phone is the whole lesson, as when it opens it.
+    if (known >= 0) told.tapsMs.push(performance.now() - beganMs);
+    if (answer?.status === 200) {
+      told.acknowledged.push(id);
+      known = (JSON.parse(answer.body) as { number: number }).number;
+    } else told.refused += 1;
+  }
+}
+
+/** A desk saves what it drew: a fence is a little farther each time. */
+async function save(roan: RoanServer, yard: Yard, at: number): Promise<Response> {
+  const desk = yard.desks[at]!;
+  const [first, ...others] = desk.plan.items;
+  if (first)
+    desk.plan = {
+      ...desk.plan,
+      items: [{ ...first, at: { ...first.at, xM: 4 + (desk.revision % 40) / 10 } }, ...others],
+    };
+  const answer = await fetch(`${roan.url}/api/layouts/${desk.layoutId}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json', origin: roan.url },
+    body: JSON.stringify({
+      baseRevision: desk.revision,
+      name: desk.name,
+      plan: writePlan(desk.plan),
+      saveId: randomUUID(),
+    }),
+  });
+  if (answer.ok) desk.revision = ((await answer.clone().json()) as { revision: number }).revision;
+  return answer;
+}
+
+/** A long list of horses is sent to be looked at, as the page of lists does. */
+async function lookAtList(roan: RoanServer): Promise<Response> {
+  const rows = Array.from({ length: HORSES }, (_, at) => `Horse ${at},${140 + (at % 35)}`);
+  const sent = { list: 'horses', text: `name,height\n${rows.join('\n')}\n`, keep: false };
+  return fetch(`${roan.url}/yard/files`, {
+    method: 'POST',
+    headers: {
+      'next-action': listActionId(),
+      origin: roan.url,
+      accept: 'text/x-component',
+      'content-type': 'text/plain;charset=UTF-8',
+    },
+    body: JSON.stringify([sent]),
+  });
+}
+
+let actionId: string | null = null;
+/** What the page of lists calls its action, as it was built. */
+function listActionId(): string {
+  if (actionId !== null) return actionId;
+  const manifest = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+    node: Record<string, { exportedName?: string; filename?: string }>;
+  };
+  const found = Object.entries(manifest.node).find(([, { exportedName }]) => exportedName === 'listAction');
+  if (!found) throw new Error('The build has no listAction.');
+  return (actionId = found[0]);
+}
+
+async function filled(url: string) {
+  const database = await openDatabase(url);
+  await seedDemo(database, Date.now(), true);
+  const { id: yardId } = await currentYard(database);
+  const [pair] = await listPairs(database.db, yardId);
+  const [layout] = await listLayouts(database.db, yardId);
+  const [lesson] = await listLessons(database.db, yardId);
+  const versionId = String(await database.write(tx => freezeLayout(tx, yardId, layout!.id)));
+  const { arena } = layout!;
+  const add = (name: string, pieces: number) =>
+    database.write(tx => addLayout(tx, yardId, { name, arenaId: arena.id, plan: manyPoles(arena, pieces) }));
+  const manyId = await add('Many poles', PIECES);
+  const ids = [await add('Drawn at one desk', 30), await add('Drawn at another', 60)];
+  const drawn = (await listLayouts(database.db, yardId)).filter(({ id }) => ids.includes(id));
+  const desks = drawn.map(({ id: layoutId, name, plan, revision }) => ({ layoutId, name, plan, revision }));
+  await database.close();
+  return { pairId: pair!.id, versionId, lessonId: lesson!.id, manyId, desks };
+}
+
+async function notThere(url: string, ids: readonly string[]): Promise<number> {
+  const database = await openDatabase(url);
+  const rows = await database.db.select({ id: passes.id }).from(passes).where(eq(passes.stage, 'Soak'));
+  await database.close();
+  const there = new Set(rows.map(({ id }) => id));
+  return ids.filter(id => !there.has(id)).length;
+}
+
+const wait = (ms: number) => new Promise(resolve => setTimeout(resolve, Math.max(0, ms)));
+
+/** What a process holds of the machine's memory, of Linux. */
+function residentMb(pid: number): number {
+  const line = /VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'));
+  return Number(line?.[1] ?? 0) / 1024;
+}
+
+function tell(told: Told, memory: readonly { atMs: number; mb: number }[], lost: number): void {
+  const ms = [...told.tapsMs].sort((a, b) => a - b);
+  const at = (share: number) => ms[Math.min(ms.length - 1, Math.floor(ms.length * share))]?.toFixed(0);
+  const middle = (from: number, to: number) => {
+    const some = memory
+      .filter(({ atMs }) => atMs >= from && atMs < to)
+      .map(({ mb }) => mb)
+      .sort((a, b) => a - b);
+    return some[Math.floor(some.length / 2)]?.toFixed(0) ?? '?';
+  };
+  const endMs = MINUTES * 60_000;
+  const minutes = Array.from({ length: Math.ceil(MINUTES) }, (_, minute) =>
+    middle(minute * 60_000, (minute + 1) * 60_000),
+  );
+  console.log(`${availableParallelism()} cores, ${MINUTES} minutes, ${PHONES} phones`);
+  console.log(
+    `${ms.length} taps: median ${at(0.5)} ms, p95 ${at(0.95)} ms, p99 ${at(0.99)} ms, longest ${at(1)} ms; over ${LONGEST_MS} ms ${ms.filter(one => one > LONGEST_MS).length}; not taken ${told.refused}; acknowledged and not there ${lost}`,
+  );
+  console.log(
+    `memory, MB, minute by minute: ${minutes.join(' ')}; the last half minute ${middle(endMs - 30_000, endMs)}`,
+  );
+  console.log([...told.done].map(([what, times]) => `${what} ${times}`).join('; '));
+  if (told.failed.length > 0) console.log(`not done ${told.failed.length}: ${[...new Set(told.failed)].join('; ')}`);
+}
+
+void main();

@@ -18,6 +18,7 @@ import builtFirst from '../e2e/support/builtFirst.mjs';
 import { svgPathProperties } from 'svg-path-properties';
 import { benchDrag } from './dragBench';
 import { benchFit } from './fitBench';
+import { benchRestore } from './restoreBench';
 import { benchScripts } from './scriptBench';
 import { benchSeason } from './seasonBench';
 import { benchSheets } from './sheetBench';
@@ -175,5 +176,6 @@ void reportSheets()
     await reportScripts();
     await reportDrag();
     await benchTaps(report);
+    await benchRestore(report);
     forget();
   });

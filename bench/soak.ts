@@ -18,6 +18,7 @@ import { currentYard } from '../src/data/queries/yards';
 import { passes } from '../src/data/schema';
 import { manyPoles } from './manyPoles';
 import { post } from './post';
+import { residentMb } from './processOf';
 
 const MINUTES = Number(process.env.SOAK_MINUTES ?? 10);
 const PHONES = 20;
@@ -181,12 +182,6 @@ async function notThere(url: string, ids: readonly string[]): Promise<number> {
 }
 
 const wait = (ms: number) => new Promise(resolve => setTimeout(resolve, Math.max(0, ms)));
-
-/** What a process holds of the machine's memory, of Linux. */
-function residentMb(pid: number): number {
-  const line = /VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'));
-  return Number(line?.[1] ?? 0) / 1024;
-}
 
 function tell(told: Told, memory: readonly { atMs: number; mb: number }[], lost: number): void {
   const ms = [...told.tapsMs].sort((a, b) => a - b);

@@ -3,7 +3,7 @@
  * the paper of a layout of 500 pieces is made.
  */
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { RoanServer } from '../e2e/support/roanServer';
@@ -15,6 +15,7 @@ import { listPairs } from '../src/data/queries/pairs';
 import { currentYard } from '../src/data/queries/yards';
 import { manyPoles } from './manyPoles';
 import { post } from './post';
+import { cpuS } from './processOf';
 
 const PHONES = 20;
 const SECONDS = 15;
@@ -119,16 +120,6 @@ async function phones(roan: RoanServer, yard: Yard): Promise<{ p95: number; core
     }),
   );
   return { p95: p95Of(ms), cores: (cpuS(roan.pid) - busyBeforeS) / SECONDS };
-}
-
-/** Processor seconds that a process used, of Linux; 0 elsewhere. */
-function cpuS(pid: number): number {
-  try {
-    const fields = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]!.split(' ');
-    return (Number(fields[11]) + Number(fields[12])) / 100;
-  } catch {
-    return 0;
-  }
 }
 
 async function whilePaper(roan: RoanServer, yard: Yard): Promise<{ p95: number; longest: number; tookMs: number }> {

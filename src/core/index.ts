@@ -550,7 +550,8 @@ export { compareSides, LEAST_COMPARED, type Comparison } from './review/compareS
 export { comparedInWords } from './review/comparedInWords';
 export { riddenLegs, riddenShown, type RiddenLegCounts, type RiddenShown } from './review/riddenLegs';
 export { rideCells, togetherOn, type RideCell } from './review/rideTogether';
-export { dayNames, daysOf, packDay, unpackDay, type PackedDay } from './review/byDay';
+export { dayNames, daysOf, type PackedDay } from './review/byDay';
+export { packDay, unpackDay } from './review/dayReadings';
 export { isShownPlace, sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
 export { placeClaims } from './review/placeClaims';
 export { countsInOrder, countsRidden, layoutReview } from './review/layoutReview';

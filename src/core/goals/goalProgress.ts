@@ -2,7 +2,7 @@ import type { ExerciseFacts, RiddenStep } from '../suggest/step';
 import { standingOf } from '../suggest/ladder';
 import type { GateRule } from '../lesson/stageGate';
 import type { TrackGait } from '../layout/trackGait';
-import { daysOf, readDays } from '../review/byDay';
+import { headsAsWanted } from '../review/headReview';
 import type { DayPass } from '../review/reviewPass';
 import { reinReview } from '../review/reinReview';
 import { askedReview } from '../review/countReview';
@@ -141,14 +141,5 @@ function countShare({ way }: Extract<GoalMeasure, { kind: 'count' }>, record: Go
 }
 
 function headShare({ gait }: Extract<GoalMeasure, { kind: 'head' }>, record: GoalRecord): Share {
-  const heads = daysOf(lately(record).filter(pass => isGait(pass, gait))).map(headsOf);
-  return heads.reduce((sum, { of, hits }) => ({ of: sum.of + of, hits: sum.hits + hits }), { of: 0, hits: 0 });
+  return headsAsWanted(lately(record).filter(pass => isGait(pass, gait)));
 }
-
-/** How often the head was looked at on a day, and was as wanted. */
-const headsOf = readDays('heads', (day): Share => {
-  const heads = day
-    .filter(pass => !pass.isVoid)
-    .flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'head' ? [mark.height] : [])));
-  return { of: heads.length, hits: heads.filter(height => height === 'as wanted').length };
-});

@@ -1,4 +1,4 @@
-import { daysOf, dayNames, packDay, readDays, unpackDay } from './byDay';
+import { daysOf, dayNames, readDays, takeKept } from './byDay';
 import type { ReviewPass } from './reviewPass';
 
 /** Of a pass only its day, whose it is and its name matter here. */
@@ -59,9 +59,9 @@ test('what was kept of a day is not read again, and without it marks are asked f
     { pack: found => [...found], unpack: packed => new Set(packed as string[]) },
   );
   const [x, y] = [pass('2026-03-02', 'x'), pass('2026-03-02', 'y')];
-  const packed = JSON.parse(JSON.stringify(packDay([x, y]))) as Record<string, unknown>;
+  const packed = JSON.parse(JSON.stringify({ [ids.kept]: ids.packed([x, y]) })) as Record<string, unknown>;
   const bare = [x, y].map(({ marks: _, ...own }) => own);
-  unpackDay(bare, packed);
+  takeKept(bare, packed);
   reads = 0;
   expect(daysOf(bare).map(ids)).toEqual([new Set(['x', 'y'])]);
   expect(reads).toBe(0);

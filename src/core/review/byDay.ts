@@ -12,10 +12,13 @@ type Packing<Value> = {
   unpack: (packed: unknown, day: ReviewDay) => Value;
 };
 
-type Reading<Value> = Packing<Value> & { read: (day: readonly ReviewPass[]) => Value };
-
-/** Every reading there is, by its name. */
-const readings = new Map<string, Reading<unknown>>();
+/** What a day says of one thing: asked of a day it is read once, or taken as it was kept. */
+export type DayReading<Value> = ((day: ReviewDay) => Value) & {
+  /** What it is kept under. */
+  kept: string;
+  /** Reads it out of the marks of a day, to be kept. */
+  packed: (day: readonly ReviewPass[]) => unknown;
+};
 
 /** What tells the day of each pass from others: it is made once. */
 const keys = new WeakMap<DayPass, string>();
@@ -63,20 +66,19 @@ function keptDay(passes: readonly DayPass[]): ReviewDay {
 }
 
 /**
- * What a day says, read out of it once.
- * @param name - what it is kept under
+ * What a day says, read out of it once. Every reading is one of those that are kept (dayReadings.ts).
+ * @param kept - what it is kept under
  */
 export function readDays<Value>(
-  name: string,
+  kept: string,
   read: (day: readonly ReviewPass[]) => Value,
-  packing: Packing<Value> = AS_IT_IS as Packing<Value>,
-): (day: ReviewDay) => Value {
+  { pack, unpack }: Packing<Value> = AS_IT_IS as Packing<Value>,
+): DayReading<Value> {
   const valueOf = (day: ReviewDay): Value => {
     const packed = packedDays.get(day);
-    return packed && name in packed ? packing.unpack(packed[name], day) : read(day.map(withMarks));
+    return packed ? unpack(packed[kept], day) : read(day.map(withMarks));
   };
-  readings.set(name, { read, ...packing } as Reading<unknown>);
-  return onceADay(valueOf);
+  return Object.assign(onceADay(valueOf), { kept, packed: (day: readonly ReviewPass[]) => pack(read(day), day) });
 }
 
 /** The same for what needs no marks: it is reckoned from the passes of a day whether it was kept or not. */
@@ -98,13 +100,8 @@ function withMarks(pass: DayPass): ReviewPass {
   return pass as ReviewPass;
 }
 
-/** All that a day says, to be kept. */
-export function packDay(day: readonly ReviewPass[]): PackedDay {
-  return Object.fromEntries([...readings].map(([name, { read, pack }]) => [name, pack(read(day), day)]));
-}
-
-/** The passes of a day as they were kept, with what it says: nothing of it is read out of marks again. */
-export function unpackDay(passes: ReviewDay, packed: PackedDay): void {
+/** Says what a day was kept with: nothing of it is read out of marks again. */
+export function takeKept(passes: ReviewDay, packed: PackedDay): void {
   const key = dayKey(passes[0]!);
   for (const pass of passes) keys.set(pass, key);
   packedDays.set(keptDay(passes), packed);

@@ -73,7 +73,7 @@ function riddenDay(day: string, parts: readonly ReviewDay[]): RiddenDay {
 }
 
 /** What a day asked of the horse, and the marks for quality of what counts of it. */
-const countedOf = readDays('work', (own): { work: Work; qualities: number[] } => ({
+export const countedOf = readDays('work', (own): { work: Work; qualities: number[] } => ({
   work: workOfPasses(own, ({ ground }) => ground.work),
   qualities: qualities(own.filter(pass => !pass.isVoid)),
 }));

@@ -41,7 +41,7 @@ export function reinReview(passes: readonly DayPass[]): ReinReview {
 type OnRein = { shares: Share[]; qualities: number[] };
 
 /** What the passes of a day that count come to on each rein; null where none was ridden on it. */
-const reinsOf = readDays('reins', (day): Record<Rein, OnRein | null> => {
+export const reinsOf = readDays('reins', (day): Record<Rein, OnRein | null> => {
   const counted = day.filter(pass => !pass.isVoid && pass.line === null);
   const on = (rein: Rein): OnRein | null => {
     const own = counted.filter(pass => pass.rein === rein);
@@ -94,7 +94,7 @@ export function qualities(passes: readonly ReviewPass[]): number[] {
   return passes.flatMap(({ marks }) => marks.flatMap(mark => (mark.kind === 'quality' ? [mark.value] : [])));
 }
 
-const dayQualities = readDays('qualities', qualities);
+export const dayQualities = readDays('qualities', qualities);
 
 /** The marks for quality of some days, question by question. */
 export function qualitiesOf(days: readonly ReviewDay[]): ByQuestion<number[]> {

@@ -79,7 +79,7 @@ function ridesOfDay(day: ReviewDay): GroundRides[] {
 }
 
 /** The rides of a day over each of its grounds (as drawn, and mirrored), with the first pass over it. */
-const dayRides = readDays(
+export const dayRides = readDays(
   'sand',
   day => {
     const grounds = [...grouped(day, ({ ground }) => String(day.findIndex(one => one.ground === ground)))];
@@ -321,4 +321,4 @@ export function spotsOf(passes: readonly DayPass[]): PointM[] {
   return daysOf(passes).flatMap(daySpots);
 }
 
-const daySpots = readDays('spots', day => day.flatMap(spotsIn));
+export const daySpots = readDays('spots', day => day.flatMap(spotsIn));

@@ -96,7 +96,7 @@ function reviewOf(entry: StrideEntryKey, own: DayEvidence[], thought: Thought, l
 }
 
 /** What the passes of a day say, by entry and rein. */
-const evidenceOf = readDays('strides', evidenceIn, {
+export const evidenceOf = readDays('strides', evidenceIn, {
   // A name is made of what it names.
   pack: found =>
     found.map(({ entry, rein, evidence: { passes, days, ...own } }) => ({

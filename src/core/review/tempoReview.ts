@@ -39,7 +39,7 @@ export function tempoReviews(passes: readonly DayPass[]): TempoReview[] {
 }
 
 /** The tempos of a day: of the how manieth pass, and in which leg. */
-const temposOf = readDays('tempos', day =>
+export const temposOf = readDays('tempos', day =>
   day.flatMap((pass, index) =>
     pass.isVoid
       ? []

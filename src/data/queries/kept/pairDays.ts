@@ -1,7 +1,7 @@
 import { dayOfNumber, grouped, type DayPass } from '@/core';
 import { and, asc, eq, gt, inArray } from 'drizzle-orm';
 import type { RoanDatabase } from '../../openDatabase';
-import { keptDays } from '../../schema';
+import { keptBy, keptDays } from '../../schema';
 import { writerOf } from '../../writerOf';
 import { questionsById } from '../questions';
 import { passesBetween, type ReadPass, type YardClock } from '../reviewPasses';
@@ -38,7 +38,11 @@ export async function pairDays(
   // In this order: what changes in between is looked at again the next time, and nothing is taken for unchanged that is not.
   const changed = await changedDaysOf(db, yardId, pairIds);
   const kept = await storedDays(db, yardId, known);
-  if (!kept) return null;
+  if (!kept) {
+    // What cannot be read is kept anew by whoever looks next.
+    void writerOf(db)?.(tx => tx.delete(keptBy).where(eq(keptBy.yardId, yardId))).catch(() => undefined);
+    return null;
+  }
   for (const [pairId, own] of grouped(changed, one => one.pairId)) {
     const days = new Map(kept.get(pairId)!.days);
     for (let first = 0; first < own.length; first += MOST_AT_ONCE) {
@@ -121,6 +125,7 @@ async function unpackRows(db: Reader, yardId: string, rows: readonly Row[]): Pro
     );
     return new Map([...documents].map(([row, kept]) => [row, unpackKeptDay(kept, row, groundOf, questions)]));
   } catch (error) {
+    // No JSON, other than it was packed, or without something that is kept of a day.
     if (error instanceof SyntaxError || error instanceof RangeError || error instanceof TypeError) return null;
     throw error;
   }

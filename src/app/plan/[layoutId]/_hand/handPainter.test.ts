@@ -6,7 +6,8 @@ import { ribbonFrame, alongPx } from '../_components/ribbon/ribbonFrame';
 import { ARENA, LINE, MAYFLY } from '../_state/testShown';
 import type { Hand } from './hand';
 import { handPainter } from './handPainter';
-import type { PaintedOn, Said, SandScene, Told } from './told';
+import type { Shown } from '../_state/usePlanEditor';
+import type { PaintedOn, Said, SaidMade, SandScene, Told } from './told';
 
 const LOOK: Look = {
   ...{ fill: null, stroke: '#ff0000', strokeM: 0.2, dash: [], cap: 'butt', join: 'miter', strokeFirst: false },
@@ -173,4 +174,32 @@ test('a canvas that is taken away is painted no more', () => {
   tell({ kind: 'hand', hand: dragged('elm', 3), stand: 1 });
   rest();
   expect(sand.width).toBe(1);
+});
+
+test('what a hand made that lets go is said, is data, and is not reckoned again where it stands next', () => {
+  const { tell, rest, said } = painter();
+  const madeBy = (ticket: number) => {
+    const made = said.find((one): one is SaidMade => one.kind === 'made' && one.ticket === ticket);
+    return made!.shown!;
+  };
+  const first = LINE.items[0]!.id;
+  tell({ kind: 'hand', hand: dragged(first, 1), stand: 1 });
+  rest();
+  tell({ kind: 'let-go', hand: dragged(first, 2), stand: 1, ticket: 7 });
+  const made = madeBy(7);
+  expect(made.plan.items[0]!.at.yM).toBeCloseTo(LINE.items[0]!.at.yM + 2, 9);
+  // It goes to another thread and comes as it was.
+  expect(structuredClone(made)).toEqual(made);
+  tell({ kind: 'hand', hand: null, stand: 0 });
+  tell({ kind: 'stand', number: 2, plan: structuredClone(made.plan) });
+  rest();
+  // Nothing is done: every leg is the very one that was reckoned in the drag.
+  tell({ kind: 'let-go', hand: { kind: 'edits', edits: [] }, stand: 2, ticket: 8 });
+  expect(madeBy(8).tracks).toEqual(made.tracks);
+  const legsOf = ({ tracks }: Shown) => tracks.flatMap(track => (track.kind === 'items' ? track.legs : []));
+  expect(legsOf(madeBy(8)).length).toBeGreaterThan(0);
+  for (const [index, leg] of legsOf(madeBy(8)).entries()) expect(leg).toBe(legsOf(made)[index]);
+  // Of a layout that stands no more nothing is made.
+  tell({ kind: 'let-go', hand: dragged(first, 1), stand: 1, ticket: 9 });
+  expect(said.at(-1)).toEqual({ kind: 'made', ticket: 9, shown: null });
 });

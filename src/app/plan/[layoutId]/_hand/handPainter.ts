@@ -1,12 +1,13 @@
 import { formatReading, type LayOut, type Plan } from '@/core';
 import { planShower } from '../_state/planShower';
 import type { Shown } from '../_state/usePlanEditor';
-import { shownByHand, type DragShelf } from './hand';
+import { shownByHand, type DragShelf, type Hand } from './hand';
+import type { Made } from './liveShown';
 import { movedNames, partsOf, type Parts } from './movedParts';
 import { ribbonPicture } from './ribbonPicture';
 import { sameParts } from './sameParts';
 import { clearSand, paintSand } from './sandPicture';
-import type { PaintedOn, Part, Said, Told } from './told';
+import type { PaintedOn, Part, Said, SaidMoved, Told } from './told';
 
 export type PainterWays = {
   layOut: LayOut;
@@ -22,7 +23,7 @@ export type PainterWays = {
 type Of<Kind extends Told['kind']> = Extract<Told, { kind: Kind }>;
 
 /** All that was told last, by its kind. */
-type Known = { [Kind in Exclude<Told['kind'], 'canvas' | 'letters'>]?: Of<Kind> };
+type Known = { [Kind in Exclude<Told['kind'], 'canvas' | 'letters' | 'let-go'>]?: Of<Kind> };
 
 /** `still`: all its parts; what is none of them moved. */
 type Standing = { shown: Shown; parts: Parts; still: ReadonlySet<unknown> };
@@ -38,7 +39,9 @@ export function handPainter(ways: PainterWays): (told: Told) => void {
   const ribbon = ribbonPicture(ways.blank);
   let standing: Standing | null = null;
   /** What the page knows of this hand; a hand that lets go is forgotten. */
-  let said: Said | null = null;
+  let said: SaidMoved | null = null;
+  /** What a hand made that let go: where that stands next, it is not reckoned again. */
+  let made: Shown | null = null;
   let isDue = false;
   // Always the same: what it wrote is kept as long as it does.
   const format = (lengthM: number) => formatReading(lengthM, known.ground?.unit ?? 'm');
@@ -48,28 +51,40 @@ export function handPainter(ways: PainterWays): (told: Told) => void {
     said = { kind: 'moved', stand, names };
     ways.say(said);
   };
+  /** What a hand makes of what stands; null where the sand is not known yet, or another layout stands. */
+  const makes = (hand: Hand, number: number): Made | null => {
+    const { stand } = known;
+    const ground = known.ground?.ground;
+    if (!ground || stand?.number !== number) return null;
+    const show = (plan: Plan) => showOn(plan, { ...ground, name: '' });
+    standing ??= standingOf(show(stand.plan));
+    return shownByHand(hand, standing.shown, ground.arena, show, ways.shelf);
+  };
+  const letGo = ({ hand, stand, ticket }: Of<'let-go'>) => {
+    made = makes(hand, stand)?.shown ?? null;
+    ways.say({ kind: 'made', ticket, shown: made });
+  };
   const paint = () => {
     isDue = false;
     const { stand, hand } = known;
     const ground = known.ground?.ground;
     if (!ground || !stand) return;
-    const show = (plan: Plan) => showOn(plan, { ...ground, name: '' });
-    standing ??= standingOf(show(stand.plan));
+    standing ??= standingOf(showOn(stand.plan, { ...ground, name: '' }));
     const isHeld = hand !== undefined && hand.hand !== null;
     // A hand moves what stood when it took hold. Once it let go, what it made stands, and its picture stays until it is told.
     if (isHeld && hand.stand !== stand.number) return;
-    const made = isHeld ? shownByHand(hand.hand!, standing.shown, ground.arena, show, ways.shelf) : null;
+    const live = isHeld ? makes(hand.hand!, stand.number) : null;
     const { sand, ribbon: unrolled } = known;
     const looks = known['sand-looks']?.looks;
-    if (canvases.sand && made && sand && looks)
-      paintSand(canvases.sand, made, { ...sand.scene, still: standing.still, arena: ground.arena, format }, looks);
+    if (canvases.sand && live && sand && looks)
+      paintSand(canvases.sand, live, { ...sand.scene, still: standing.still, arena: ground.arena, format }, looks);
     else if (canvases.sand) clearSand(canvases.sand);
     const look = known['ribbon-look']?.look;
     if (canvases.ribbon && unrolled && look)
-      ribbon.paint(canvases.ribbon, { ...unrolled.scene, shown: made?.shown ?? standing.shown, format, look });
-    if (made) tellMoved(stand.number, movedNames(standing.parts, made.shown));
+      ribbon.paint(canvases.ribbon, { ...unrolled.scene, shown: live?.shown ?? standing.shown, format, look });
+    if (live) tellMoved(stand.number, movedNames(standing.parts, live.shown));
   };
-  const hear = (told: Told) => {
+  const hear = (told: Exclude<Told, { kind: 'let-go' }>) => {
     if (told.kind === 'letters') return ribbon.forget();
     if (told.kind === 'canvas') {
       canvases[told.part] = told.canvas;
@@ -81,8 +96,10 @@ export function handPainter(ways: PainterWays): (told: Told) => void {
     if (told.kind === 'ground') ribbon.forget();
     // What came again as it was stays the same object, so that it is neither reckoned nor drawn anew.
     Object.assign(known, { [told.kind]: sameParts(known[told.kind], told) });
+    if (known.stand && told.kind === 'stand' && made) known.stand.plan = sameParts(made.plan, known.stand.plan);
   };
   return told => {
+    if (told.kind === 'let-go') return letGo(told);
     hear(told);
     if (isDue) return;
     isDue = true;

@@ -5,7 +5,7 @@ import type { LengthUnit, Plan } from '@/core';
 import type { RibbonLook } from '../_components/ribbon/paintColumn';
 import type { RibbonFrame } from '../_components/ribbon/ribbonFrame';
 import type { Pointed, Selection } from '../_state/selection';
-import type { EditorGround } from '../_state/usePlanEditor';
+import type { EditorGround, Shown } from '../_state/usePlanEditor';
 import type { FontFaceData } from './fontFaces';
 import type { Hand } from './hand';
 
@@ -49,6 +49,8 @@ export type Told =
   | { kind: 'stand'; number: number; plan: Plan }
   /** What a hand makes of the standing layout of that number; null once it let go. */
   | { kind: 'hand'; hand: Hand | null; stand: number }
+  /** A hand lets go of it: what it made is said, under the ticket. */
+  | { kind: 'let-go'; hand: Hand; stand: number; ticket: number }
   | { kind: 'canvas'; part: Part; canvas: PaintedOn | null }
   | { kind: 'sand'; scene: SandScene }
   | { kind: 'sand-looks'; looks: Looks }
@@ -57,8 +59,12 @@ export type Told =
   /** Other letters are there: what is drawn in the old ones is drawn anew. */
   | { kind: 'letters' };
 
-/** What the painter says: the names of what it painted as moved, a line for each. */
-export type Said = { kind: 'moved'; stand: number; names: string };
+/** The names of what the painter painted as moved, a line for each. */
+export type SaidMoved = { kind: 'moved'; stand: number; names: string };
+/** What a hand made that let go, reckoned; null where it made nothing. */
+export type SaidMade = { kind: 'made'; ticket: number; shown: Shown | null };
+/** What the painter says. */
+export type Said = SaidMoved | SaidMade;
 
 /** What goes to and fro where the painter is beside the page: it needs letters of its own, and says when it has them. */
 export type ToPainter = Told | { kind: 'faces'; faces: FontFaceData[] };

@@ -3,7 +3,7 @@ import type { LayOut } from '@/core';
 import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import type { EditorGround, Shown } from '../_state/usePlanEditor';
 import { facesOf } from './fontFaces';
-import type { DragShelf } from './hand';
+import type { DragShelf, Hand } from './hand';
 import { handPainter } from './handPainter';
 import type { LiveStore } from './liveShown';
 import { standNumber } from './standNumber';
@@ -14,6 +14,8 @@ export type Painting = {
   tell: (told: Told) => void;
   /** What canvases have to be before they are handed to it. */
   place: 'page' | 'worker';
+  /** What a hand made that lets go, where it was reckoned beside the page; null where it made nothing, or is not said in time. */
+  take?: (hand: Hand, stand: number) => Promise<Shown | null>;
 };
 
 type PaintedFor = { live: LiveStore; shown: Shown; ground: EditorGround; layOut: LayOut; shelf: DragShelf | null };
@@ -27,7 +29,7 @@ export function useHandPainter({ live, shown, ground, layOut, shelf }: PaintedFo
   const beside = usePainterBeside(live);
   const inPage = useMemo<Painting>(() => {
     const blank = () => (hasOffscreen() ? new OffscreenCanvas(1, 1) : document.createElement('canvas'));
-    const say = ({ names }: Said) => live.setMoved(names);
+    const say = (said: Said) => void (said.kind === 'moved' && live.setMoved(said.names));
     return { place: 'page', tell: handPainter({ layOut, shelf, blank, later: work => queueMicrotask(work), say }) };
   }, [layOut, shelf, live]);
   const painting = beside ?? inPage;
@@ -60,6 +62,10 @@ export function useHandPainter({ live, shown, ground, layOut, shelf }: PaintedFo
   return painting;
 }
 
+let tickets = 0;
+/** What the painter does not say within this the page makes itself, milliseconds. */
+const TAKEN_WITHIN_MS = 250;
+
 /** A painter in a worker, once it is ready; null until then, and where there can be none. */
 function usePainterBeside(live: LiveStore): Painting | null {
   const [beside, setBeside] = useState<Painting | null>(null);
@@ -88,9 +94,22 @@ const hasOffscreen = () => 'OffscreenCanvas' in window && 'transferControlToOffs
 function startPainter(live: LiveStore, onReady: (painting: Painting) => void, onFault: () => void): Worker {
   const worker = new Worker(new URL('./painter.worker.ts', import.meta.url), { type: 'module' });
   const send = (told: ToPainter) => worker.postMessage(told, transferred(told));
+  const taking = new Map<number, (shown: Shown | null) => void>();
+  const take = (hand: Hand, stand: number) =>
+    new Promise<Shown | null>(resolve => {
+      const ticket = (tickets += 1);
+      const answer = (shown: Shown | null) => {
+        taking.delete(ticket);
+        resolve(shown);
+      };
+      taking.set(ticket, answer);
+      setTimeout(() => answer(null), TAKEN_WITHIN_MS);
+      send({ kind: 'let-go', hand, stand, ticket });
+    });
   worker.onmessage = ({ data }: MessageEvent<FromPainter>) => {
     if (data.kind === 'moved' && live.get()?.stand === data.stand) live.setMoved(data.names);
-    if (data.kind === 'ready') whenNothingIsHeld(live, () => onReady({ place: 'worker', tell: send }));
+    if (data.kind === 'made') taking.get(data.ticket)?.(data.shown);
+    if (data.kind === 'ready') whenNothingIsHeld(live, () => onReady({ place: 'worker', tell: send, take }));
   };
   worker.onerror = onFault;
   send({ kind: 'faces', faces: facesOf(getComputedStyle(document.body).fontFamily) });

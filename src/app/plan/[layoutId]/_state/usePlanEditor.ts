@@ -13,12 +13,13 @@ import {
   type ReckonedTrack,
   type ResolvedPlan,
 } from '@/core';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Edited } from './autosaver';
 import { planShower } from './planShower';
 import { commit, redo, startHistory, undo } from './history';
 import { madeByHand, shownByHand, type Hand, type DragShelf } from '../_hand/hand';
 import { liveStore, whenAsked } from '../_hand/liveShown';
+import { sameParts } from '../_hand/sameParts';
 import { standNumber } from '../_hand/standNumber';
 import { useHandPainter } from '../_hand/useHandPainter';
 
@@ -38,31 +39,38 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
   const [reckon] = useState(layoutReckoner);
   const showOn = useMemo(() => planShower(layOut, reckon), [layOut, reckon]);
   const { present } = history;
+  /** What was reckoned beside the page, by its plan: for as long as nothing else but the plan changes. */
+  const taken = useMemo(() => takenFor(ground, layOut), [ground, layOut]);
   const show = useCallback(
-    (plan: Plan) => showOn(plan, { ...ground, name: present.name }),
-    [showOn, ground, present.name],
+    (plan: Plan) => taken.get(plan, present.name) ?? showOn(plan, { ...ground, name: present.name }),
+    [taken, showOn, ground, present.name],
   );
   const shown = useMemo(() => show(present.plan), [show, present.plan]);
   const cautions = useStandingCautions(shown, made);
   const painting = useHandPainter({ live, shown, ground, layOut, shelf });
 
+  /** Makes what a hand let go of that is not made yet: whatever is done next comes after it. */
+  const unmade = useRef<(() => void) | null>(null);
+  const settle = useCallback(() => unmade.current?.(), []);
   const put = useCallback(
     (next: Edited) => {
+      settle();
       live.set(null);
       setHistory(current => commit(current, { ...next, plan: soundPlan(next.plan) }));
     },
-    [live],
+    [live, settle],
   );
   /** One undo step: the plan after a change of the one that stands. */
   const change = useCallback(
     (next: (plan: Plan) => Plan) => {
+      settle();
       live.set(null);
       setHistory(current => {
         const changed = soundPlan(next(current.present.plan));
         return changed === current.present.plan ? current : commit(current, { ...current.present, plan: changed });
       });
     },
-    [live],
+    [live, settle],
   );
   /** Edits of the layout as one undo step; an exercise that they touch comes apart first. */
   const edit = useCallback(
@@ -84,6 +92,24 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
         const made = madeByHand(hand, shown, ground.arena, typing);
         change(stood => made?.plan ?? stood);
       };
+      // What the painter reckoned last is what the hand made: the page takes it.
+      if (painting.take && live.get() !== null) {
+        const base = shown;
+        let isDone = false;
+        const finish = (reckoned: Shown | null) => {
+          if (isDone) return;
+          isDone = true;
+          unmade.current = null;
+          if (!reckoned) return make(shelf);
+          // What did not move stays what it was, so that nothing of it is drawn anew.
+          const same = sameParts(base, reckoned);
+          taken.put(same);
+          change(() => same.plan);
+        };
+        settle();
+        unmade.current = () => finish(null);
+        return void painting.take(hand, standNumber(base)).then(finish);
+      }
       // A hand may be quicker than the shelf comes.
       if ((hand.kind !== 'gap' && hand.kind !== 'figure') || shelf) return make(shelf);
       live.set(null);
@@ -91,14 +117,15 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
         .then(({ typeDistance, dragFigure }) => make({ typeDistance, dragFigure }))
         .catch(() => undefined);
     },
-    [change, live, shown, ground.arena, shelf],
+    [change, live, shown, ground.arena, shelf, painting, taken, settle],
   );
   const step = useCallback(
     (way: typeof undo) => {
+      settle();
       live.set(null);
       setHistory(current => way(current));
     },
-    [live],
+    [live, settle],
   );
 
   return useMemo(
@@ -121,6 +148,18 @@ export function usePlanEditor(first: Edited, ground: EditorGround, made: MadeOnS
     }),
     [present, shown, live, painting, cautions, made.limits, put, change, edit, follow, letGo, step, history],
   );
+}
+
+/** Holds what was made beside the page on a ground. A layout has no name there: it is given the one it has. */
+function takenFor(_: EditorGround, __: LayOut) {
+  const made = new WeakMap<Plan, Shown>();
+  return {
+    put: (shown: Shown) => void made.set(shown.plan, shown),
+    get: (plan: Plan, name: string): Shown | undefined => {
+      const shown = made.get(plan);
+      return shown && { ...shown, resolved: { ...shown.resolved, layout: { ...shown.resolved.layout, name } } };
+    },
+  };
 }
 
 export type PlanControls = ReturnType<typeof usePlanEditor>;

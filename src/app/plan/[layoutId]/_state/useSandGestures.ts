@@ -99,8 +99,10 @@ export function useSandGestures(setting: GestureSetting) {
           inFrame(() => follow(setting, hold, { from, to, free: altKey }, setMarquee));
           return hold;
         }
-        letGo(setting, hold, { from, to, free: altKey });
-        end();
+        cancelAnimationFrame(frame.current);
+        setMarquee(null);
+        // What was made stands in a moment: until then the hand's picture stays.
+        if (!letGo(setting, hold, { from, to, free: altKey })) setting.controls.live.set(null);
         return hold;
       },
       onPinch: ({ movement: [scale], origin, memo, first, event }) => {
@@ -213,7 +215,8 @@ function follow(setting: GestureSetting, hold: Hold, way: Way, setMarquee: (marq
   if (hand) setting.controls.follow(hand);
 }
 
-function letGo(setting: GestureSetting, hold: Hold, way: Way): void {
+/** Whether anything was made. */
+function letGo(setting: GestureSetting, hold: Hold, way: Way): boolean {
   const { controls, onSelect } = setting;
   if (hold.kind === 'marquee') {
     const within = (a: number, b: number, value: number) => value >= Math.min(a, b) && value <= Math.max(a, b);
@@ -221,10 +224,12 @@ function letGo(setting: GestureSetting, hold: Hold, way: Way): void {
     const inside = resolved.layout.items.filter(
       ({ at }) => within(way.from.xM, way.to.xM, at.xM) && within(way.from.yM, way.to.yM, at.yM),
     );
-    return onSelect({ ids: [...new Set(inside.map(({ id }) => thingOf(resolved, id)))], leg: null });
+    onSelect({ ids: [...new Set(inside.map(({ id }) => thingOf(resolved, id)))], leg: null });
+    return false;
   }
   const hand = handOf(setting, hold, way);
   if (hand) controls.letGo(hand);
+  return hand !== null;
 }
 
 function viaEdit(hold: Extract<Hold, { kind: 'via' }>, to: PointM) {

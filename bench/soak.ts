@@ -1,28 +1,28 @@
 /**
- * 20 phones, two desks that draw, sheets, papers, lists, an archive and the review on one built Roan for ten minutes: how long a tap
+ * 20 phones, two desks that draw, sheets, papers, lists and an archive on one built Roan for ten minutes: how long a tap
  * takes at the longest, whether the memory stays level, and whether anything is lost. `npm run soak`; SOAK_MINUTES for another time.
  */
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import path from 'node:path';
-import { eq } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import { writePlan } from '@/files/planDocument';
 import { RoanServer } from '../e2e/support/roanServer';
 import { seedDemo } from '../src/data/demo/seedDemo';
 import { openDatabase } from '../src/data/openDatabase';
-import { addLayout, freezeLayout, listLayouts } from '../src/data/queries/layouts';
-import { listLessons } from '../src/data/queries/lessons';
-import { listPairs } from '../src/data/queries/pairs';
+import { addLayout, listLayouts } from '../src/data/queries/layouts';
 import { currentYard } from '../src/data/queries/yards';
-import { passes } from '../src/data/schema';
 import { manyPoles } from './manyPoles';
 import { post } from './post';
 import { residentMb } from './processOf';
+import { riddenPairs } from './riddenPairs';
 
 const MINUTES = Number(process.env.SOAK_MINUTES ?? 10);
 const PHONES = 20;
 const LONGEST_MS = 150;
+const TAPS_A_PASS = 6;
+const SOAK = 'Soak';
 const PIECES = 500;
 /** A list of so many horses is looked at. */
 const HORSES = 3000;
@@ -45,7 +45,7 @@ async function main(): Promise<void> {
     await during(MINUTES * 60_000, roan, yard, told);
     clearInterval(watch);
   } finally {
-    await roan.stop();
+    await roan.kill();
   }
   const lost = await notThere(url, told.acknowledged);
   rmSync(folder, { recursive: true, force: true });
@@ -74,32 +74,38 @@ async function during(forMs: number, roan: RoanServer, yard: Yard, told: Told): 
     often(`papers of ${PIECES} pieces`, 30_000, page(`/api/layouts/${yard.manyId}/sheet?as=pdf`)),
     often('lists looked at', 6000, () => lookAtList(roan)),
     often('archives', 45_000, page('/api/archive')),
-    often('reviews of a pair', 5000, page(`/review/${yard.pairId}`)),
-    often('reviews of the yard', 8000, page('/review')),
   ]);
 }
 
+/** Each phone has a pair of its own: a pass, then what is marked in it, tap by tap. */
 async function taps(roan: RoanServer, yard: Yard, told: Told, phone: number, untilMs: number): Promise<void> {
-  const { pairId, versionId: layoutVersionId, lessonId } = yard;
+  const { pairId, versionId: layoutVersionId, lessonId, question } = yard.ridden[phone % yard.ridden.length]!;
   let known = -1;
+  let passId = '';
   await wait((phone / PHONES) * 1000);
-  for (let next = Date.now(); next < untilMs; next += 1000) {
+  for (let next = Date.now(), tap = 0; next < untilMs; next += 1000, tap += 1) {
     await wait(next - Date.now());
-    const id = randomUUID();
+    const isPass = tap % TAPS_A_PASS === 0;
+    if (isPass) passId = randomUUID();
+    const mark = { id: randomUUID(), kind: 'quality', value: 1 + (tap % 5) };
     const pass = {
-      ...{ id, pairId, layoutVersionId, lessonId, stageId: null, stage: 'Soak', rein: null },
+      ...{ id: passId, pairId, layoutVersionId, lessonId, stageId: null, stage: SOAK, question, rein: null },
       ...{ direction: 'as-drawn', riddenAtMs: Date.now() },
     };
-    const events = [{ type: 'pass', id: randomUUID(), by: null, pass }];
+    const event = isPass ? { type: 'pass', pass } : { type: 'mark', passId, mark, atMs: Date.now() };
+    const events = [{ id: randomUUID(), by: null, ...event }];
     const sent = { lessonId, ...(known >= 0 && { after: known }), events, sentAtMs: Date.now() };
     const beganMs = performance.now();
     const answer = await post(`${roan.url}/api/record`, { origin: roan.url }, sent);
     // The first answer of a phone is the whole lesson, as when it opens it.
     if (known >= 0) told.tapsMs.push(performance.now() - beganMs);
     if (answer?.status === 200) {
-      told.acknowledged.push(id);
+      told.acknowledged.push(isPass ? passId : mark.id);
       known = (JSON.parse(answer.body) as { number: number }).number;
-    } else told.refused += 1;
+    } else {
+      told.refused += 1;
+      told.failed.push(`tap: ${answer?.status} ${answer?.body.slice(0, 80)}`);
+    }
   }
 }
 
@@ -158,10 +164,8 @@ async function filled(url: string) {
   const database = await openDatabase(url);
   await seedDemo(database, Date.now(), true);
   const { id: yardId } = await currentYard(database);
-  const [pair] = await listPairs(database.db, yardId);
   const [layout] = await listLayouts(database.db, yardId);
-  const [lesson] = await listLessons(database.db, yardId);
-  const versionId = String(await database.write(tx => freezeLayout(tx, yardId, layout!.id)));
+  const ridden = await riddenPairs(database);
   const { arena } = layout!;
   const add = (name: string, pieces: number) =>
     database.write(tx => addLayout(tx, yardId, { name, arenaId: arena.id, plan: manyPoles(arena, pieces) }));
@@ -170,14 +174,17 @@ async function filled(url: string) {
   const drawn = (await listLayouts(database.db, yardId)).filter(({ id }) => ids.includes(id));
   const desks = drawn.map(({ id: layoutId, name, plan, revision }) => ({ layoutId, name, plan, revision }));
   await database.close();
-  return { pairId: pair!.id, versionId, lessonId: lesson!.id, manyId, desks };
+  return { ridden, manyId, desks };
 }
 
 async function notThere(url: string, ids: readonly string[]): Promise<number> {
   const database = await openDatabase(url);
-  const rows = await database.db.select({ id: passes.id }).from(passes).where(eq(passes.stage, 'Soak'));
+  const there = new Set(
+    (await database.db.all<{ id: string }>(sql`select id from passes union all select id from marks`)).map(
+      row => row.id,
+    ),
+  );
   await database.close();
-  const there = new Set(rows.map(({ id }) => id));
   return ids.filter(id => !there.has(id)).length;
 }
 

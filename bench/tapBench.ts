@@ -9,20 +9,19 @@ import path from 'node:path';
 import { RoanServer } from '../e2e/support/roanServer';
 import { seedDemo } from '../src/data/demo/seedDemo';
 import { openDatabase } from '../src/data/openDatabase';
-import { addLayout, freezeLayout, listLayouts } from '../src/data/queries/layouts';
-import { listLessons } from '../src/data/queries/lessons';
-import { listPairs } from '../src/data/queries/pairs';
+import { addLayout, listLayouts } from '../src/data/queries/layouts';
 import { currentYard } from '../src/data/queries/yards';
 import { manyPoles } from './manyPoles';
 import { post } from './post';
 import { cpuS } from './processOf';
+import { riddenPairs, type Ridden } from './riddenPairs';
 
 const PHONES = 20;
 const SECONDS = 15;
 const MARKS = [10, 100, 1000] as const;
 const PIECES = 500;
 
-type Yard = { pairId: string; versionId: string; lessonId: string; layoutId: string };
+type Yard = Ridden & { layoutId: string };
 type Report = (what: string, measured: string, target: string, met: boolean) => void;
 
 /** Reports each as it is measured. */
@@ -58,12 +57,10 @@ export async function benchTaps(report: Report): Promise<void> {
 
 async function filled(url: string): Promise<Yard> {
   const database = await openDatabase(url);
-  await seedDemo(database, Date.now());
+  await seedDemo(database, Date.now(), true);
   const { id: yardId } = await currentYard(database);
-  const [pair] = await listPairs(database.db, yardId);
   const [layout] = await listLayouts(database.db, yardId);
-  const [lesson] = await listLessons(database.db, yardId);
-  const versionId = String(await database.write(tx => freezeLayout(tx, yardId, layout!.id)));
+  const [ridden] = await riddenPairs(database);
   const many = {
     name: 'Many poles',
     arenaId: layout!.arena.id,
@@ -71,7 +68,7 @@ async function filled(url: string): Promise<Yard> {
   };
   const layoutId = await database.write(tx => addLayout(tx, yardId, many));
   await database.close();
-  return { pairId: pair!.id, versionId, lessonId: lesson!.id, layoutId };
+  return { ...ridden!, layoutId };
 }
 
 /** Sends so many passes of the lesson at once; returns the number of the record then, and how long it took. */
@@ -81,9 +78,9 @@ async function send(
   many: number,
   after: number,
 ): Promise<{ number: number; ms: number }> {
-  const { pairId, versionId: layoutVersionId, lessonId } = yard;
+  const { pairId, versionId: layoutVersionId, lessonId, question } = yard;
   const pass = () => ({
-    ...{ id: randomUUID(), pairId, layoutVersionId, lessonId, stageId: null, stage: 'Bench', rein: null },
+    ...{ id: randomUUID(), pairId, layoutVersionId, lessonId, stageId: null, stage: 'Bench', question, rein: null },
     ...{ direction: 'as-drawn', riddenAtMs: Date.now() },
   });
   const events = Array.from({ length: many }, () => ({ type: 'pass', id: randomUUID(), by: null, pass: pass() }));

@@ -1,9 +1,10 @@
+import { oneForAll } from './oneForAll';
 import type { Transaction } from './writeQueue';
 
 /** Rows of one database that are there and are never taken away, by their ids. */
 type Known = { rows: Set<string>; made: string[] };
 
-const byTransaction = new WeakMap<Transaction, Known>();
+const byTransaction = oneForAll('known rows', () => new WeakMap<Transaction, Known>());
 const MOST_KNOWN = 5000;
 
 /**

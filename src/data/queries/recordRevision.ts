@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, sql } from 'drizzle-orm';
+import { oneForAll } from '../oneForAll';
 import type { RoanDatabase } from '../openDatabase';
 import { settings } from '../schema';
 import type { Transaction } from '../writeQueue';
@@ -24,8 +25,8 @@ function revisionOf(value: unknown): string {
 
 type Change = { from: string; to: string; passIds: readonly string[] };
 
-/** What this copy of Roan changed lately: from which revision to which, and in which passes. */
-const changes: Change[] = [];
+/** What this copy of Roan changed lately: from which revision to which, and in which passes. Routes say it, and pages ask. */
+const changes = oneForAll('changes of the record', (): Change[] => []);
 const MOST_CHANGES = 500;
 
 /** Says within a transaction that the record is another one now, since these passes changed. */

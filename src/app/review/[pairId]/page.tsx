@@ -22,7 +22,7 @@ import { StrideHistory } from '../../yard/horses/[horseId]/_components/StrideHis
 import { Goals } from '../_goals/Goals';
 import { exerciseChoices, shownGoals } from '../_goals/shownGoals';
 import { FilmStrip } from '../_strip/FilmStrip';
-import { latestLessons, seasonFrames, versionsDrawn } from '../_strip/seasonFrames';
+import { FIRST_FRAMES, latestLessons, seasonFrames, versionsDrawn } from '../_strip/seasonFrames';
 import { PairMoves } from '../_teach/PairMoves';
 import { pairCards } from '../_pair/pairCards';
 import { PairRows } from '../_pair/PairRows';
@@ -31,6 +31,15 @@ import classes from '../_components/Pictures.module.css';
 
 export const metadata: Metadata = { title: 'Review' };
 
+/** So many lessons more are drawn each time. */
+const MORE_FRAMES = 24;
+
+/** A number in an address; none where it is none. */
+const howMany = (typed: string | string[] | undefined): number => {
+  const number = Number(typed);
+  return Number.isInteger(number) && number > 0 ? number : 0;
+};
+
 type PageProps = {
   params: Promise<{ pairId: string }>;
   searchParams: Promise<Record<string, string | string[] | undefined>>;
@@ -38,7 +47,8 @@ type PageProps = {
 
 export default async function ReviewPairPage({ params, searchParams }: PageProps) {
   const { pairId } = await params;
-  const { rows } = await searchParams;
+  const shownOf = await searchParams;
+  const asked = { rows: howMany(shownOf.rows), lessons: howMany(shownOf.lessons) };
   const { db, yard, who, unit } = await yardContext(may.read);
   const pair = await findPair(db, yard.id, pairId);
   if (!pair || !mayReadPair(who, pair)) notFound();
@@ -48,7 +58,7 @@ export default async function ReviewPairPage({ params, searchParams }: PageProps
   const sands = await pairSands(db, yard, pair, unit);
   const told = review.claims.length > 0 || sands.some(({ claims }) => claims.length > 0);
   const tests = await listStrideTests(db, yard.id, pair.horseId);
-  const lessons = latestLessons(passes);
+  const { lessons, of: allLessons } = latestLessons(passes, Math.max(FIRST_FRAMES, asked.lessons));
   const versions = await versionsRidden(db, yard.id, versionsDrawn(lessons));
   const shown = await shownGoals(db, yard, { id: pair.id, horse: review.horse, passes }, nowMs());
   const goals = (
@@ -99,6 +109,14 @@ export default async function ReviewPairPage({ params, searchParams }: PageProps
             <FilmStrip
               frames={seasonFrames(lessons, versions)}
               hrefOf={id => (maySet ? `/ride/lessons/${id}/record` : `/ride/lessons/${id}/for/${pair.id}`)}
+              earlier={
+                allLessons > lessons.length
+                  ? {
+                      href: `/review/${pairId}?lessons=${lessons.length + MORE_FRAMES}&rows=${asked.rows}`,
+                      many: allLessons - lessons.length,
+                    }
+                  : null
+              }
             />
           </div>
         </>
@@ -126,7 +144,7 @@ export default async function ReviewPairPage({ params, searchParams }: PageProps
         )}
         {shown.length === 0 && goals}
         <Suspense>
-          <PairRows pair={pair} passes={passes} most={typeof rows === 'string' ? Number(rows) : 0} />
+          <PairRows pair={pair} passes={passes} asked={asked} />
         </Suspense>
       </div>
     </>

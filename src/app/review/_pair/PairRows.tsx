@@ -10,12 +10,12 @@ import { RowReviewCard } from '../_components/RowReviewCard';
 import { riddenRows, rowReview } from '../reviewFigures';
 
 /** So many rows are shown at first, and so many more each time. */
-const AT_ONCE = 6;
+const AT_ONCE = 3;
 
-type PairRowsProps = { pair: Pair; passes: readonly DayPass[]; most: number };
+type PairRowsProps = { pair: Pair; passes: readonly DayPass[]; asked: { rows: number; lessons: number } };
 
 /** The rows of poles that a pair rode, pass by pass, the latest first. Marks are read of those that are shown. */
-export async function PairRows({ pair, passes, most }: PairRowsProps) {
+export async function PairRows({ pair, passes, asked }: PairRowsProps) {
   const { db, yard } = await yardContext(may.read);
   const overPoles = passes.filter(({ ground: { legs } }) => legs.length > 0 && legs.every(leg => leg.betweenPoles));
   const versions = await versionsRidden(
@@ -24,7 +24,7 @@ export async function PairRows({ pair, passes, most }: PairRowsProps) {
     overPoles.map(({ layoutVersionId }) => layoutVersionId),
   );
   const rows = riddenRows(overPoles, versions).filter(({ row }) => (row?.spacingM ?? null) !== null);
-  const shown = rows.slice(0, Number.isInteger(most) && most > AT_ONCE ? most : AT_ONCE);
+  const shown = rows.slice(0, Math.max(AT_ONCE, asked.rows));
   const ids = shown.flatMap(({ passIds }) => passIds);
   const read = new Map((await passesById(db, yard.id, ids, yardClock(yard.timeZone))).map(pass => [pass.id, pass]));
   return (
@@ -42,7 +42,11 @@ export async function PairRows({ pair, passes, most }: PairRowsProps) {
         />
       ))}
       {rows.length > shown.length && (
-        <LinkButton href={`/review/${pair.id}?rows=${shown.length + AT_ONCE}`} variant="default" scroll={false}>
+        <LinkButton
+          href={`/review/${pair.id}?lessons=${asked.lessons}&rows=${shown.length + AT_ONCE}`}
+          variant="default"
+          scroll={false}
+        >
           Earlier rows ({rows.length - shown.length})
         </LinkButton>
       )}

@@ -1,4 +1,5 @@
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
+import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import Link from 'next/link';
 import classes from './FilmStrip.module.css';
@@ -8,10 +9,12 @@ type FilmStripProps = {
   frames: readonly Frame[];
   /** Where a lesson opens for whoever looks. */
   hrefOf: (lessonId: string) => string;
+  /** Where more of them are shown, and how many there are; null where all are. */
+  earlier: { href: string; many: number } | null;
 };
 
 /** A season of a pair as a strip of small drawings: what was ridden, and under each how much of it went clean. */
-export function FilmStrip({ frames, hrefOf }: FilmStripProps) {
+export function FilmStrip({ frames, hrefOf, earlier }: FilmStripProps) {
   if (frames.length === 0) return null;
   return (
     <PictureCard
@@ -19,6 +22,13 @@ export function FilmStrip({ frames, hrefOf }: FilmStripProps) {
       sub="What was asked last in each, and how many of its passes were clean; press one and it opens."
       fileName="season"
       isWide
+      actions={
+        earlier && (
+          <LinkButton href={earlier.href} variant="default" scroll={false}>
+            Earlier lessons ({earlier.many})
+          </LinkButton>
+        )
+      }
       table={{
         columns: ['day', 'asked last', 'clean', 'of'],
         rows: frames.map(({ day, words, clean, of }) => [day, words, clean, of]),

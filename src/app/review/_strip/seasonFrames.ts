@@ -14,19 +14,19 @@ export type Frame = {
   show: AskedToShow | null;
 };
 
-/** So many frames are drawn; what lies farther back is in the numbers. */
-const MOST_FRAMES = 40;
+/** So many frames are drawn at first; what lies farther back is a key away. */
+export const FIRST_FRAMES = 12;
 
 /** What one frame is made of, by its key: the passes of a lesson that count. */
 type LessonPasses = [key: string, passes: DayPass[]];
 
-/** The latest lessons of a pair, in order. */
-export function latestLessons(passes: readonly DayPass[]): LessonPasses[] {
+/** The latest lessons of a pair, in order, and how many there are. */
+export function latestLessons(passes: readonly DayPass[], most: number): { lessons: LessonPasses[]; of: number } {
   const groups = grouped(
     passes.filter(({ isVoid }) => !isVoid),
     ({ lessonId, day, layoutVersionId }) => lessonId ?? `${day} ${layoutVersionId}`,
   );
-  return [...groups].slice(-MOST_FRAMES);
+  return { lessons: [...groups].slice(-most), of: groups.size };
 }
 
 /** The layout version that each of some lessons is drawn as. */

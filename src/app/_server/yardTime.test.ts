@@ -19,3 +19,18 @@ test('a week later at the same time of day, over a change of clocks too', () => 
   // London put its clocks forward on 29 March 2026.
   expect(daysLater(Date.parse('2026-03-25T18:00:00Z'), 7, 'Europe/London')).toBe(Date.parse('2026-04-01T17:00:00Z'));
 });
+
+// The platform's own calendar, in every zone it knows, at the hours around the changes of clocks of a year.
+test('in every zone and around every change of clocks it is the time that the platform says', () => {
+  const zones = Intl.supportedValuesOf('timeZone').filter((_, index) => index % 12 === 0);
+  for (const zone of [...zones, 'Asia/Kathmandu', 'Australia/Lord_Howe', 'America/St_Johns', 'Pacific/Apia']) {
+    const platform = new Intl.DateTimeFormat('sv-SE', {
+      ...{ timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit' },
+    });
+    for (let month = 0; month < 12; month += 1)
+      for (const minute of [0, 14, 15, 89, 120, 181]) {
+        const atMs = Date.UTC(2026, month, 29, 0, minute);
+        expect([zone, yardTime(atMs, zone, 'YYYY-MM-DD HH:mm')]).toEqual([zone, platform.format(atMs)]);
+      }
+  }
+});

@@ -1,3 +1,4 @@
+import { useMoreAndMore } from '@/components/useMoreAndMore';
 import { Checkbox, UnstyledButton } from '@mantine/core';
 import type { Ticks } from '../_state/useTicks';
 import { Measures } from './Measures';
@@ -5,13 +6,17 @@ import type { SetStep } from './setStep';
 import { StepPicture } from './StepPicture';
 import classes from './StepList.module.css';
 
+/** More than most layouts have. */
+const FIRST_STEPS = 60;
+
 type StepListProps = { steps: readonly SetStep[]; ticks: Ticks; onPiece: (id: string) => void };
 
 /** Every peg and piece in the order of the work, each with its measures, its check and a box to tick. */
 export function StepList({ steps, ticks, onPiece }: StepListProps) {
+  const shown = useMoreAndMore(FIRST_STEPS, steps.length);
   return (
     <ol className={classes.list} aria-label="Pieces in the order of the work">
-      {steps.map(step => {
+      {steps.slice(0, shown).map(step => {
         const isTicked = ticks.isTicked(step.id, step.place) ?? false;
         return (
           <li key={step.id} className={classes.step} data-ticked={isTicked || undefined} data-step={step.id}>

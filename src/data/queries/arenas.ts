@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { arenaFault, type Arena, type PointM } from '@/core';
 import { readArenaMarks, shapeOf, type ArenaMarks } from '@/files/arenaMarks';
 import { and, asc, eq } from 'drizzle-orm';
+import { onceARequest } from '../onceARequest';
 import type { RoanDatabase } from '../openDatabase';
 import { arenas } from '../schema';
 import type { Transaction } from '../writeQueue';
@@ -37,14 +38,16 @@ function fromRow({ marks, archivedAt, ...arena }: Row): NamedArena {
 }
 
 /** Every arena of a yard, archived ones among them. */
-export async function listArenas(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<NamedArena[]> {
-  const rows = await db
-    .select(COLUMNS)
-    .from(arenas)
-    .where(eq(arenas.yardId, yardId))
-    .orderBy(asc(arenas.createdAt), asc(arenas.id));
-  return rows.map(fromRow);
-}
+export const listArenas = onceARequest(
+  async (db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<NamedArena[]> => {
+    const rows = await db
+      .select(COLUMNS)
+      .from(arenas)
+      .where(eq(arenas.yardId, yardId))
+      .orderBy(asc(arenas.createdAt), asc(arenas.id));
+    return rows.map(fromRow);
+  },
+);
 
 export async function findArena(
   db: Pick<RoanDatabase, 'select'>,

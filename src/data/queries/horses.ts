@@ -11,6 +11,7 @@ import {
 } from '@/core';
 import { and, asc, eq, gt, isNull, lte, or } from 'drizzle-orm';
 import { z } from 'zod';
+import { onceARequest } from '../onceARequest';
 import type { RoanDatabase } from '../openDatabase';
 import { horses, strideRanges } from '../schema';
 import type { Transaction } from '../writeQueue';
@@ -94,7 +95,7 @@ function standing(ranges: readonly DatedStride[]): Horse['strides'] {
 }
 
 /** All horses of a yard with their own strides, archived ones among them. */
-export async function listHorses(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Horse[]> {
+export const listHorses = onceARequest(async (db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Horse[]> => {
   const rows = await db
     .select(COLUMNS)
     .from(horses)
@@ -106,7 +107,7 @@ export async function listHorses(db: Pick<RoanDatabase, 'select'>, yardId: strin
     archived: archivedAt !== null,
     strides: standing(ranges.get(horse.id) ?? []),
   }));
-}
+});
 
 const Former = z.object({ heightM: z.number(), type: z.string() });
 

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, sql } from 'drizzle-orm';
+import { onceARequest } from '../onceARequest';
 import type { RoanDatabase } from '../openDatabase';
 import { horses, pairs, people } from '../schema';
 import type { Transaction } from '../writeQueue';
@@ -28,9 +29,9 @@ function selectPairs(db: Pick<RoanDatabase, 'select'>) {
     .innerJoin(horses, eq(horses.id, pairs.horseId));
 }
 
-export function listPairs(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Pair[]> {
-  return selectPairs(db).where(eq(pairs.yardId, yardId)).orderBy(asc(people.name), asc(horses.name));
-}
+export const listPairs = onceARequest((db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<Pair[]> =>
+  selectPairs(db).where(eq(pairs.yardId, yardId)).orderBy(asc(people.name), asc(horses.name)),
+);
 
 export async function findPair(db: Pick<RoanDatabase, 'select'>, yardId: string, pairId: string): Promise<Pair | null> {
   const [pair] = await selectPairs(db).where(and(eq(pairs.yardId, yardId), eq(pairs.id, pairId)));

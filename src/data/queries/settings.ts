@@ -2,6 +2,7 @@ import { LENGTH_UNITS, type LengthUnit, type YardRules } from '@/core';
 import { readYardRules } from '@/files/yardRules';
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
+import { onceARequest } from '../onceARequest';
 import type { RoanDatabase } from '../openDatabase';
 import { settings } from '../schema';
 import type { Transaction } from '../writeQueue';
@@ -43,13 +44,13 @@ export async function rulesSince(db: Reader, yardId: string): Promise<{ untilMs:
   return [...before, { untilMs: null, rules: await yardRules(db, yardId) }];
 }
 
-async function setting(db: Reader, yardId: string, key: string): Promise<unknown> {
+const setting = onceARequest(async (db: Reader, yardId: string, key: string): Promise<unknown> => {
   const [row] = await db
     .select({ value: settings.value })
     .from(settings)
     .where(and(eq(settings.yardId, yardId), eq(settings.key, key)));
   return row?.value;
-}
+});
 
 async function saveSetting(tx: Transaction, yardId: string, key: string, value: unknown): Promise<void> {
   await tx

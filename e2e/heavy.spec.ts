@@ -45,3 +45,77 @@ test('what a worker of the built server makes is what is made without one, to th
   expect(compared).toBeGreaterThan(5);
   client.close();
 });
+
+test('a paper that takes long says so and is kept when it is there; whoever will not wait stops it, and what is refused is said', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  const hrefs = await page
+    .locator('main a[href^="/plan/"]')
+    .evaluateAll(links => links.map(link => link.getAttribute('href')!));
+  const plan = hrefs.find(href => /^\/plan\/[0-9a-f]{8}-[0-9a-f-]{27}$/.test(href))!;
+  let slowMs = 2500;
+  let asked = 0;
+  await page.route(/\/sheet\?.*as=pdf/, async route => {
+    asked += 1;
+    await new Promise(resolve => setTimeout(resolve, slowMs));
+    // Whoever stopped it does not wait any more.
+    await route.continue().catch(() => undefined);
+  });
+  await page.goto(`${demoYard.url}${plan.replace('/plan/', '/set/')}`);
+  const ask = async () => {
+    await page.getByRole('button', { name: 'On paper' }).click();
+    await page.getByRole('menuitem', { name: 'The sheet' }).first().click();
+  };
+  const making = page.getByText(/^The sheet is being made/);
+  const download = page.waitForEvent('download');
+  await ask();
+  await expect(making).toBeVisible();
+  expect((await download).suggestedFilename()).toMatch(/\.pdf$/);
+  await expect(making).toHaveCount(0);
+
+  slowMs = 20_000;
+  await ask();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(making).toHaveCount(0);
+  expect(asked).toBe(2);
+
+  await page.unroute(/\/sheet\?.*as=pdf/);
+  await page.route(/\/sheet\?.*as=pdf/, route =>
+    route.fulfill({
+      status: 503,
+      json: { problem: 'Roan is busy with what others asked for: ask once more in a moment.' },
+    }),
+  );
+  await ask();
+  await expect(page.getByText('Roan is busy with what others asked for')).toBeVisible();
+});
+
+test('after a kill the review says the same, and what is marked since is in it', async ({ seasonYard, request }) => {
+  const words = async () => {
+    const list = await (await request.get(`${seasonYard.url}/review`)).text();
+    const pair = /\/review\/[0-9a-f]{8}-[0-9a-f-]{27}/.exec(list)![0];
+    const page = await (await request.get(`${seasonYard.url}${pair}`)).text();
+    return { pair, said: [...page.matchAll(/<summary>([^<]+)<\/summary>/g)].map(found => found[1]), page };
+  };
+  const before = await words();
+  expect(before.said.length).toBeGreaterThan(2);
+  await seasonYard.kill();
+  await seasonYard.start();
+  const after = await words();
+  expect(after.said).toEqual(before.said);
+  // Beside Roan's back, as a restore would: what is kept is of before, and nobody is told the old.
+  const passes = /(\d+) passes recorded/.exec(after.page)![1];
+  await seasonYard.kill();
+  const client = createClient({ url: `file:${path.join(seasonYard.folder, 'roan.db')}` });
+  const pairId = before.pair.split('/').at(-1)!;
+  await client.execute({
+    sql: `update passes set undone_at = 1 where id in (select id from passes where pair_id = ? and undone_at is null limit 3)`,
+    args: [pairId],
+  });
+  client.close();
+  await seasonYard.start();
+  const changed = await words();
+  expect(Number(/(\d+) passes recorded/.exec(changed.page)![1])).toBe(Number(passes) - 3);
+});

@@ -9,6 +9,7 @@ import { asSentence, DatabaseRefused } from './databaseRefused';
 import * as schema from './schema';
 import { serverClient } from './serverClient';
 import { orFrom, readNear } from './readNear';
+import { takingTurns } from './takingTurns';
 import { upgradeRecords } from './upgrade/upgradeRecords';
 import { createWriteQueue, type WriteQueue } from './writeQueue';
 import { writesWith } from './writerOf';
@@ -42,7 +43,7 @@ export async function openDatabase(url: string, authToken?: string, replicaUrl?:
     if (filePath !== null) await client.execute('PRAGMA journal_mode = WAL');
     await refuseForeign(client, filePath ?? url);
     if (filePath !== null) await copyBeforeUpdate(client, filePath);
-    const db = drizzle(client, { schema });
+    const db = drizzle(filePath === null ? client : takingTurns(client), { schema });
     await upToDate(db, filePath === null);
     const opened = client;
     const copy = filePath === null && replicaUrl ? await serverClient(replicaUrl, authToken) : null;

@@ -47,6 +47,7 @@ export async function pairDays(
     const days = new Map(kept.get(pairId)!.days);
     for (let first = 0; first < own.length; first += MOST_AT_ONCE) {
       const read = await readAnew(db, yardId, pairId, clock, own.slice(first, first + MOST_AT_ONCE));
+      await othersTurn();
       for (const [day, passes] of read)
         if (passes) days.set(day, passes);
         else days.delete(day);
@@ -55,6 +56,9 @@ export async function pairDays(
   }
   return kept;
 }
+
+/** What is read is put together without asking anybody: whoever taps has a turn in between. */
+const othersTurn = () => new Promise<void>(resolve => setImmediate(resolve));
 
 /** Whether what is kept is of this Roan and this clock; where it is not, it is begun anew. */
 async function ready(db: Reader, yardId: string, made: string): Promise<'ready' | 'anew' | 'cannot'> {

@@ -27,7 +27,8 @@ type Report = (name: string, value: string, target: string, met: boolean) => voi
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
 const ROUNDS = 9;
-const CLOCK = { timeZone: 'UTC', dayOf: (atMs: number) => new Date(atMs).toISOString().slice(0, 10) };
+// The zone of the demo's yard: what is kept is kept by it.
+const CLOCK = { timeZone: 'Europe/London', dayOf: (atMs: number) => new Date(atMs).toISOString().slice(0, 10) };
 
 async function medianMs(task: (round: number) => Promise<unknown>): Promise<number> {
   const times: number[] = [];
@@ -63,10 +64,12 @@ async function countOf({ db }: OpenDatabase, table: string): Promise<number> {
 }
 
 const DAY_MS = 24 * 3600 * 1000;
-/** Copies lie so many days apart: on the same day of the week, a year before. */
+/** A season of a busy yard has so many passes, a pair a dozen in a day; the demo's has a tenth of them. */
+const SEASON_PASSES = 5000;
+/** Seasons lie so many days apart: on the same days of the week, a year before. */
 const APART_DAYS = 364;
 
-/** Copies every pass and its marks under new ids, a year before the one before, until there are so many. */
+/** Copies every pass and its marks under new ids, a second later until a season is full, then a year before, until there are so many. */
 async function growTo(database: OpenDatabase, passes: number): Promise<void> {
   const columns = 'yard_id, pair_id, layout_version_id, lesson_id, question_id, stage_id, stage, rein, direction';
   const markColumns = 'yard_id, kind, place, fraction, words, document';
@@ -84,7 +87,8 @@ async function growTo(database: OpenDatabase, passes: number): Promise<void> {
     // Rows that come past the record's own door: what was read before does not hold.
     await tx.update(settings).set({ value: randomUUID() }).where(eq(settings.key, 'recordRevision'));
     for (let copy = Math.round(n / first); copy * first < passes; copy += 1) {
-      const backMs = copy * APART_DAYS * DAY_MS;
+      const inSeason = Math.ceil(SEASON_PASSES / first);
+      const backMs = Math.floor(copy / inSeason) * APART_DAYS * DAY_MS - (copy % inSeason) * 1000;
       await run(
         `insert into passes (id, ${columns}, ridden_at) select id || '-${copy}', ${columns}, ridden_at - ${backMs} from first_passes`,
       );

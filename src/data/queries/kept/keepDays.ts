@@ -10,8 +10,8 @@ export const DAY_MS = 24 * 60 * 60 * 1000;
 /** A day of a pair that changed: the how manieth change it is, and days since 1970 in UTC. */
 export type ChangedDay = { no: number; pairId: string; day: number };
 
-/** A day as it is to be kept; null where nothing was ridden on it any more. */
-export type DayToKeep = { pairId: string; day: string; document: string | null };
+/** A day as it is to be kept; with nothing in it where nothing was ridden on it any more. */
+export type DayToKeep = { pairId: string; day: string; document: string };
 
 /** Whether the days of a yard were kept by this Roan with this clock. */
 export async function isKeptBy(db: Reader, yardId: string, made: string): Promise<boolean> {
@@ -69,7 +69,7 @@ export async function keepDays(
         .delete(keptDays)
         .where(and(eq(keptDays.yardId, yardId), eq(keptDays.pairId, pairId), eq(keptDays.day, day)));
       // What others hold in memory has to hear that it is gone: a row stays, with nothing in it.
-      await tx.insert(keptDays).values({ yardId, pairId, day, document: document ?? '' });
+      await tx.insert(keptDays).values({ yardId, pairId, day, document });
     }
   });
 }

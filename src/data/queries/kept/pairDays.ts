@@ -151,18 +151,14 @@ async function readAnew(
   for (const [from, to] of runsOf(wanted))
     read.push(...(await passesBetween(db, yardId, pairId, clock, [(from - 1) * DAY_MS, (to + 2) * DAY_MS])));
   const byDay = grouped(read, ({ pass }) => pass.day);
-  const kept = new Map(wanted.map(dayOfNumber).map(day => [day, byDay.has(day) ? packKeptDay(byDay.get(day)!) : null]));
-  void keepBehind(db, yardId, pairId, changes, kept);
+  const days = wanted.map(dayOfNumber).map((day): DayToKeep => {
+    const own = byDay.get(day);
+    return { pairId, day, document: own ? JSON.stringify(packKeptDay(own)) : '' };
+  });
+  void keepBehind(db, yardId, changes, days);
   // They are taken as they are kept: what is read now and what is read after a start are the same.
-  const rows = [...kept].map(([day, document]) => ({
-    ...{ no: 0, pairId, day },
-    document: JSON.stringify(document ?? ''),
-  }));
-  const passes = await unpackRows(
-    db,
-    yardId,
-    rows.filter(({ document }) => document !== '""'),
-  );
+  const rows = days.map((day): Row => ({ ...day, no: 0 }));
+  const passes = await unpackRows(db, yardId, rows);
   if (!passes) throw new Error(`readAnew: what was packed of ${pairId} cannot be unpacked`);
   const found = new Map<string, DayPass[] | null>(rows.map(({ day }) => [day, null]));
   for (const [{ day }, own] of passes) found.set(day, own);
@@ -184,14 +180,9 @@ function runsOf(numbers: readonly number[]): [first: number, last: number][] {
 async function keepBehind(
   db: Reader,
   yardId: string,
-  pairId: string,
   changes: readonly ChangedDay[],
-  kept: ReadonlyMap<string, KeptDay | null>,
+  days: readonly DayToKeep[],
 ): Promise<void> {
   const write = writerOf(db);
-  if (!write) return;
-  const days = [...kept].map(([day, document]): DayToKeep => ({
-    ...{ pairId, day, document: document && JSON.stringify(document) },
-  }));
-  await keepDays(write, yardId, changes, days).catch(() => undefined);
+  if (write) await keepDays(write, yardId, changes, days).catch(() => undefined);
 }

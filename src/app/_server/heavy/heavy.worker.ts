@@ -1,30 +1,15 @@
-import { setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import { codesOf, DatabaseRefused, StoreFault } from '@/data/databaseRefused';
 import { TASKS, type Task } from './tasks';
-
-const LEAST_URGENT = 15;
 
 /** One task at a time, as it is asked for. */
 export type Asked = { task: Task; input: unknown };
 export type Told =
   { ok: true; result: unknown } | { ok: false; kind: 'refused' | 'store' | 'fault'; message: string; codes: string };
 
-yieldToTaps();
-
 parentPort!.on('message', ({ task, input }: Asked) => {
   void answer(task, input).then(told => parentPort!.postMessage(told));
 });
-
-/** Where a processor is short, whoever taps comes first: Linux takes the priority of a thread by itself. */
-function yieldToTaps(): void {
-  if (process.platform !== 'linux') return;
-  try {
-    setPriority(0, LEAST_URGENT);
-  } catch {
-    // Some machines let nobody choose: then both are as urgent.
-  }
-}
 
 async function answer(task: Task, input: unknown): Promise<Told> {
   try {

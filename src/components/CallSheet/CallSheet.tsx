@@ -1,5 +1,6 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   callSheet,
@@ -10,7 +11,7 @@ import {
   type Layout,
   type ReckonedItemTrack,
 } from '@/core';
-import { Button, Group, Modal, SegmentedControl } from '@mantine/core';
+import { Button, Group, Modal } from '@mantine/core';
 import { useState } from 'react';
 import classes from './CallSheet.module.css';
 
@@ -25,7 +26,7 @@ export default function CallSheet({ layout, track, reckoned, onClose }: CallShee
   return (
     <Modal opened onClose={onClose} size="xl" title={`Called out: ${layoutLabels(layout).track(track.id)}`}>
       <Group justify="space-between" mb="sm" className="roan-no-print">
-        <SegmentedControl
+        <Choice
           aria-label="How much is shown"
           value={way}
           onChange={setWay}

@@ -1,8 +1,8 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { lookWords, type Look } from '@/core';
-import { SegmentedControl } from '@mantine/core';
 import type { ReactNode, RefObject } from 'react';
 import { EyeCanvas } from './EyeCanvas';
 import { useEye, type EyeAt } from './useEye';
@@ -27,7 +27,7 @@ export function SaddlePicture({ onLook, canvas, children, ...at }: SaddlePicture
         label={['From the saddle.', ...words].join(' ')}
       />
       <div className={classes.under}>
-        <SegmentedControl
+        <Choice
           size="xs"
           aria-label="Where the rider looks"
           value={at.look}

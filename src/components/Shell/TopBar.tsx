@@ -1,9 +1,9 @@
 'use client';
 
 import { SignOut, type SignOutProps } from './SignOut';
+import { Choice } from '@/components/Choice';
 import { SyncStarter } from '@/components/sync/SyncStarter';
 import type { LengthUnit } from '@/core';
-import { SegmentedControl } from '@mantine/core';
 import Link from 'next/link';
 import { useTransition } from 'react';
 import classes from './TopBar.module.css';
@@ -51,7 +51,7 @@ export function TopBar({ yardName, hasMoreYards, unit, who, onSignOut, onChooseU
       )}
       {who && <SignOut name={who.name} onLeave={onSignOut} />}
       <SyncStarter />
-      <SegmentedControl
+      <Choice
         className={classes.unit}
         size="xs"
         aria-label="Unit for lengths"

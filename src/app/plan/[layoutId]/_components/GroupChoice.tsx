@@ -1,8 +1,9 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import type { School } from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import { Checkbox, SegmentedControl, Stack, Text } from '@mantine/core';
+import { Checkbox, Stack, Text } from '@mantine/core';
 import type { PlanControls } from '../_state/usePlanEditor';
 
 type GroupChoiceProps = { controls: PlanControls; horses: readonly Horse[] };
@@ -33,7 +34,7 @@ export default function GroupChoice({ controls, horses }: GroupChoiceProps) {
       <Text size="sm" fw={500} mt={4}>
         Distances reckoned
       </Text>
-      <SegmentedControl
+      <Choice
         size="xs"
         aria-label="School"
         value={school}

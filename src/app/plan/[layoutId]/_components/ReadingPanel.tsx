@@ -1,5 +1,6 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   exerciseLabel,
@@ -11,7 +12,7 @@ import {
   type Plan,
 } from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import { Button, SegmentedControl, Text, Title } from '@mantine/core';
+import { Button, Text, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
 import { NOTHING_SELECTED, type LegPlace, type Selection, type Pointed } from '../_state/selection';
@@ -74,7 +75,7 @@ export function ReadingPanel(props: ReadingPanelProps) {
   const isSelected = selection.ids.length > 0 || selection.leg !== null;
   return (
     <div className={classes.reading} data-panel={part}>
-      <SegmentedControl
+      <Choice
         fullWidth
         size="xs"
         aria-label="Panel"

@@ -1,5 +1,6 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import { CroppedSand } from '@/components/Sand/CroppedSand';
 import {
   exerciseGround,
@@ -23,18 +24,7 @@ import {
 import { newId } from '@/components/newId';
 import type { OwnExercise } from '@/data/queries/ownExercises';
 import type { Horse } from '@/data/queries/horses';
-import {
-  Button,
-  Drawer,
-  Group,
-  MultiSelect,
-  SegmentedControl,
-  Select,
-  Stack,
-  Text,
-  TextInput,
-  Title,
-} from '@mantine/core';
+import { Button, Drawer, Group, MultiSelect, Select, Stack, Text, TextInput, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { Selection } from '../_state/selection';
@@ -251,7 +241,7 @@ function Taking({ recipe, ground, controls, horses, onBack, onPlace }: TakingPro
       <Text size="sm">
         For {guidance.purposes.join(', ')}; {guidance.level} pairs.
       </Text>
-      <SegmentedControl
+      <Choice
         aria-label="Rein"
         value={rein}
         onChange={value => setRein(value as Rein)}

@@ -1,5 +1,6 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   distanceCaseOf,
@@ -12,7 +13,7 @@ import {
   type PlannedTrack,
   type ReckonedTrack,
 } from '@/core';
-import { Button, Group, SegmentedControl, Text } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { stridesWords } from '../_state/thingsShown';
 import classes from './WalkBar.module.css';
@@ -57,7 +58,7 @@ export default function WalkBar(props: WalkBarProps) {
         >
           On to the next
         </Button>
-        <SegmentedControl
+        <Choice
           size="xs"
           aria-label="How fast"
           value={times}

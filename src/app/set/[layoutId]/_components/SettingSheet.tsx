@@ -1,6 +1,7 @@
 'use client';
 
 import { CautionList } from '@/components/Caution/CautionList';
+import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { Delivery } from '@/components/sync/Delivery';
@@ -19,7 +20,7 @@ import type { ArenaMarks } from '@/files/arenaMarks';
 import type { PrintedLine, PrintedSheet } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
 import { stepPicture } from '@/files/stepPicture';
-import { SegmentedControl, Select } from '@mantine/core';
+import { Select } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useGroundTruth } from '../_state/useGroundTruth';
@@ -193,7 +194,7 @@ export function SettingSheet(props: SettingSheetProps) {
             onChange={id => go({ steps: id })}
           />
         )}
-        <SegmentedControl
+        <Choice
           aria-label="Measured how"
           value={measureBy}
           onChange={by => go({ by })}
@@ -216,7 +217,7 @@ export function SettingSheet(props: SettingSheetProps) {
         )}
       </div>
       <div className={`${classes.views} roan-no-print`}>
-        <SegmentedControl
+        <Choice
           aria-label="How it is shown"
           value={view}
           onChange={value => setView(value as View)}

@@ -1,8 +1,9 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { Choice } from '@/components/Choice';
 import { CSV_COLUMNS, CSV_LISTS, type CsvList } from '@/files/yardCsvColumns';
-import { Alert, Button, FileButton, Group, SegmentedControl, Table, Textarea } from '@mantine/core';
+import { Alert, Button, FileButton, Group, Table, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { listAction, type ListOutcome } from '../actions';
 import classes from './ListBoard.module.css';
@@ -44,7 +45,7 @@ export function ListBoard() {
 
   return (
     <div className={classes.board}>
-      <SegmentedControl
+      <Choice
         aria-label="Which list"
         value={list}
         onChange={value => choose(value as CsvList)}

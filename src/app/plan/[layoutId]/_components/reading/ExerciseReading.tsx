@@ -1,5 +1,6 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   breakApart,
@@ -16,7 +17,7 @@ import {
   type ResolvedExercise,
 } from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import { Button, MultiSelect, SegmentedControl, Stack, Title } from '@mantine/core';
+import { Button, MultiSelect, Stack, Title } from '@mantine/core';
 import { useMemo } from 'react';
 import type { LegPlace } from '../../_state/selection';
 import { stopLabels } from '../../_state/stopLabels';
@@ -66,7 +67,7 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
         {placed.name ?? guidance.title}
       </Title>
       <NameField thing={placed} controls={controls} />
-      <SegmentedControl
+      <Choice
         size="xs"
         aria-label="Rein"
         value={placed.rein}

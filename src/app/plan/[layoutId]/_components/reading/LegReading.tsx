@@ -1,5 +1,6 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
@@ -14,7 +15,7 @@ import {
   type ReckonedItemTrack,
   type RiddenLately,
 } from '@/core';
-import { Alert, Button, Group, SegmentedControl, Select, Stack, Text, Title } from '@mantine/core';
+import { Alert, Button, Group, Select, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { PlanControls } from '../../_state/usePlanEditor';
 import { useTyping, type Typing } from '../../_state/useTyping';
@@ -152,7 +153,7 @@ function WayFields({ planned, change, ridden }: FieldsProps & { ridden: Reckoned
   const middle = ridden.chain.segments[Math.floor(ridden.chain.segments.length / 2)]?.start.at ?? ridden.chain.start.at;
   return (
     <>
-      <SegmentedControl
+      <Choice
         size="xs"
         aria-label="Way"
         value={way}

@@ -1,7 +1,8 @@
 'use client';
 
+import { Choice } from '@/components/Choice';
 import { made } from '@/components/MadeFile/made';
-import { Button, Menu, SegmentedControl } from '@mantine/core';
+import { Button, Menu } from '@mantine/core';
 import { useState } from 'react';
 
 type Named = { id: string; name: string };
@@ -25,7 +26,7 @@ export function LessonFiles({ lessonId, pairs, layouts = [] }: LessonFilesProps)
         </Button>
       </Menu.Target>
       <Menu.Dropdown>
-        <SegmentedControl
+        <Choice
           aria-label="Paper"
           fullWidth
           value={paper}

@@ -1,6 +1,7 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { Choice } from '@/components/Choice';
 import { CommitField, type Read } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
@@ -10,7 +11,7 @@ import { sandView } from '@/components/Sand/sandView';
 import { arenaCorners, arenaWalls, distanceM, keptOutline, nearestBetween, outlineFault, type PointM } from '@/core';
 import type { NamedArena } from '@/data/queries/arenas';
 import { shapeOf, type ArenaMarks } from '@/files/arenaMarks';
-import { Alert, Button, Group, SegmentedControl, TextInput } from '@mantine/core';
+import { Alert, Button, Group, TextInput } from '@mantine/core';
 import { useRef, useState, type PointerEvent } from 'react';
 import { saveArenaMarksAction } from '../../../actions';
 import classes from './ArenaMarksBoard.module.css';
@@ -94,12 +95,7 @@ export function ArenaMarksBoard(props: { arena: NamedArena }) {
   return (
     <div className={classes.board}>
       <div>
-        <SegmentedControl
-          aria-label="What to mark"
-          value={tool}
-          onChange={value => setTool(value as Tool)}
-          data={TOOLS}
-        />
+        <Choice aria-label="What to mark" value={tool} onChange={value => setTool(value as Tool)} data={TOOLS} />
         <p className={classes.quiet}>
           {HINTS[tool]}{' '}
           {tool !== 'corner' && (

@@ -1,9 +1,10 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { Choice } from '@/components/Choice';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { TEST_PACES, type TestPace } from '@/core';
-import { Button, Group, SegmentedControl, Text } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { ENTRY_LABELS, FOOT_LABELS } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 import { useSpaceBar } from '../_state/useSpaceBar';
@@ -23,7 +24,7 @@ export function CountPad({ draft, change }: CountPadProps) {
   useSpaceBar(() => change({ kind: 'tap' }));
   return (
     <Card label="The pass">
-      <SegmentedControl
+      <Choice
         fullWidth
         size="md"
         aria-label="Pace"
@@ -133,7 +134,7 @@ function PartField({ label, aria, part, none, onChange }: PartFieldProps) {
   return (
     <div>
       <span className={classes.label}>{label}</span>
-      <SegmentedControl
+      <Choice
         aria-label={aria}
         value={part === null ? NOT_NOTED : String(part)}
         onChange={chosen => onChange(chosen === NOT_NOTED ? null : Number(chosen))}

@@ -1,8 +1,9 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { Choice } from '@/components/Choice';
 import { TEST_QUALITIES } from '@/core';
-import { Group, SegmentedControl, Select, Textarea } from '@mantine/core';
+import { Group, Select, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 import classes from './StrideTestBoard.module.css';
@@ -37,7 +38,7 @@ export function QualityNotes({ draft, change }: QualityNotesProps) {
             {TEST_QUALITIES.map(key => (
               <div key={key}>
                 <span className={classes.label}>{capital(key)}</span>
-                <SegmentedControl
+                <Choice
                   aria-label={capital(key)}
                   value={pass[key] ? String(pass[key]) : ''}
                   onChange={score =>

@@ -1,10 +1,11 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { Choice } from '@/components/Choice';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { FEET, parseLength, USUAL_LANE_M, type Foot, type StrideEntryKey } from '@/core';
-import { Group, SegmentedControl, Select } from '@mantine/core';
+import { Group, Select } from '@mantine/core';
 import { ENTRY_LABELS, FOOT_LABELS, LANE_ENTRIES } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 import type { TestPerson } from './StrideTestBoard';
@@ -66,7 +67,7 @@ export function TestSettings({ draft, change, people, horses }: TestSettingsProp
         />
         <div>
           <span className={classes.label}>When</span>
-          <SegmentedControl
+          <Choice
             aria-label="When in the day"
             value={draft.moment}
             onChange={moment => set({ moment: moment as TestDraft['moment'] })}
@@ -103,7 +104,7 @@ function LaneSettings({ draft, set, who }: LaneSettingsProps) {
     <Group align="flex-end" gap="sm" mt="sm">
       <div>
         <span className={classes.label}>Lane</span>
-        <SegmentedControl aria-label="The lane" value={kind} onChange={choose} data={LANES} />
+        <Choice aria-label="The lane" value={kind} onChange={choose} data={LANES} />
       </div>
       {kind === 'other' && lane.kind === 'taped' && (
         <CommitField

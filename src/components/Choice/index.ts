@@ -1,0 +1,1 @@
+export { Choice } from './Choice';

@@ -2,7 +2,7 @@ import { createClient } from '@libsql/client';
 import { rmSync } from 'node:fs';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
-import { Device, keeps, keptPages } from './support/device';
+import { Device, keepsAll, keptPages } from './support/device';
 import { expect, test as base } from './support/fixtures';
 import { newerBuild } from './support/newerBuild';
 import { cleanPass, closeSheet, key, openMore, riddenHere } from './support/pad';
@@ -32,7 +32,7 @@ async function lessonKept(page: Page, roan: RoanServer): Promise<string> {
   await page.getByRole('button', { name: 'Ride it today instead' }).click();
   await expect(key(page, 'Begin the lesson')).toBeVisible();
   const { pathname } = new URL(page.url());
-  await keeps(page, /^\/waiting$/m);
+  await keepsAll(page);
   // It is of today now, and is kept so.
   await expect
     .poll(
@@ -152,7 +152,7 @@ test('a sheet walked and ticked and a stride test, with the server gone before e
 }) => {
   const before = await device.open();
   await signInMaud(before, roan);
-  await keeps(before, /^\/waiting$/m);
+  await keepsAll(before);
   await roan.kill();
 
   const page = await device.open();
@@ -275,7 +275,7 @@ test('what is kept of pages is cleared, a session ends, somebody signs out and i
   await page.goto(`${roan.url}/waiting`);
   await page.waitForURL(/sign-in/);
   await signInMaud(page, roan);
-  await keeps(page, /^\/waiting$/m);
+  await keepsAll(page);
   await expect(page.getByRole('link', { name: /not sent/ })).toHaveCount(0, { timeout: 40_000 });
   await expect
     .poll(() => rowsOf(roan, `select count(*) from passes ${rideOf(run)}`), { timeout: 40_000 })

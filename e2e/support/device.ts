@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { chromium, expect, type BrowserContext, type Page } from '@playwright/test';
+import type { KeepList } from '../../src/files/keptPages';
 import { rootOf } from './network';
 import type { RoanServer } from './roanServer';
 
@@ -66,7 +67,12 @@ export function keptPages(page: Page): Promise<string[]> {
   });
 }
 
-/** Waits until a device keeps a page. */
-export async function keeps(page: Page, href: RegExp): Promise<void> {
-  await expect.poll(async () => (await keptPages(page)).join('\n'), { timeout: 60_000 }).toMatch(href);
+/** Waits until a device keeps all that it is told to: pages are asked for two at a time, and the last may be there first. */
+export async function keepsAll(page: Page): Promise<void> {
+  const missing = async () => {
+    const kept = new Set(await keptPages(page));
+    const list = await page.evaluate(async () => (await (await fetch('/api/keep')).json()) as KeepList);
+    return list.pages.filter(({ href }) => !kept.has(href)).map(({ href }) => href);
+  };
+  await expect.poll(missing, { timeout: 60_000 }).toEqual([]);
 }

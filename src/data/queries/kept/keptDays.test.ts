@@ -32,15 +32,17 @@ jest.setTimeout(120_000);
 
 const season = async (database: OpenDatabase) => void (await seedDemo(database, NOW_MS, true));
 
-/** All that a review is made of. */
+/** All that a review is made of; a few pairs and no sand where `few`: whose sums are the same, theirs are. */
 async function told(
   { pairRecord, sandRecord, dayPasses }: Pick<Queries, 'pairRecord' | 'sandRecord' | 'dayPasses'>,
-  { db, yardId, clock }: { db: RoanDatabase; yardId: string; clock: typeof CLOCK },
+  { db, yardId, clock, few }: { db: RoanDatabase; yardId: string; clock: typeof CLOCK; few: boolean },
 ) {
   const records = [];
-  for (const pair of await listPairs(db, yardId)) records.push(bare(await pairRecord(db, yardId, pair, clock, WORDS)));
+  const pairs = await listPairs(db, yardId);
+  for (const pair of few ? pairs.slice(0, 2) : pairs)
+    records.push(bare(await pairRecord(db, yardId, pair, clock, WORDS)));
   const sands = [];
-  for (const arena of await listArenas(db, yardId)) sands.push(await sandRecord(db, yardId, arena, clock));
+  for (const arena of few ? [] : await listArenas(db, yardId)) sands.push(await sandRecord(db, yardId, arena, clock));
   const all = await dayPasses(db, yardId, 'all', clock);
   return { records, sands, order: all.map(({ id }) => id) };
 }
@@ -48,7 +50,7 @@ async function told(
 type Queries = typeof import('../pairRecord') & typeof import('../sandRecord') & typeof import('../dayPasses');
 
 /** The same by a Roan that has just been started: nothing is in its memory. */
-async function afterAStart(db: RoanDatabase, yardId: string, clock: typeof CLOCK) {
+async function afterAStart(db: RoanDatabase, yardId: string, clock: typeof CLOCK, few = true) {
   let says: unknown;
   await jest.isolateModulesAsync(async () => {
     const [pair, sand, days] = [
@@ -56,16 +58,16 @@ async function afterAStart(db: RoanDatabase, yardId: string, clock: typeof CLOCK
       await import('../sandRecord'),
       await import('../dayPasses'),
     ];
-    says = await told({ ...pair, ...sand, ...days }, { db, yardId, clock });
+    says = await told({ ...pair, ...sand, ...days }, { db, yardId, clock, few });
   });
   return says;
 }
 
 /** The same by who only reads, and by a clock that nothing is kept for: it is all read out of the marks. */
-const readAnew = (reader: RoanDatabase, yardId: string, clock: typeof CLOCK) =>
+const readAnew = (reader: RoanDatabase, yardId: string, clock: typeof CLOCK, few = true) =>
   told(
     { pairRecord, sandRecord, dayPasses },
-    { db: reader, yardId, clock: { ...clock, timeZone: `${clock.timeZone} ${randomUUID()}` } },
+    { db: reader, yardId, few, clock: { ...clock, timeZone: `${clock.timeZone} ${randomUUID()}` } },
   );
 
 const bare = <Told extends { passes: readonly object[] }>(record: Told) => ({
@@ -101,12 +103,12 @@ const asksMarks = (asked: readonly string[]) =>
 
 test.each([CLOCK, FAR])('what is kept says the same as what is read, to the last digit ($timeZone)', async clock => {
   await withYard(async ({ database, yardId, asked, reader, kept }) => {
-    const fresh = await readAnew(reader, yardId, clock);
-    expect(await afterAStart(kept, yardId, clock)).toEqual(fresh);
+    const fresh = await readAnew(reader, yardId, clock, false);
+    expect(await afterAStart(kept, yardId, clock, false)).toEqual(fresh);
     expect(asksMarks(asked).length).toBeGreaterThan(0);
     await database.write.idle();
     asked.length = 0;
-    expect(await afterAStart(kept, yardId, clock)).toEqual(fresh);
+    expect(await afterAStart(kept, yardId, clock, false)).toEqual(fresh);
     // No mark was read for it.
     expect(asksMarks(asked)).toEqual([]);
     expect(await database.db.select().from(schema.changedDays)).toEqual([]);
@@ -137,7 +139,7 @@ test('whoever changes the record, only the days that changed are read again', as
     await batch(takenBack(randomUUID(), 'pass', second!.id, NOW_MS));
     expect(await same()).toBe(1);
     // Past the record's own door: a pass is another pair's, is on another day, and is gone.
-    const other = (await listPairs(db, yardId)).find(({ id }) => id !== pair!.id)!;
+    const other = (await listPairs(db, yardId))[1]!;
     await write(async tx => {
       await tx.update(schema.passes).set({ pairId: other.id }).where(eq(schema.passes.id, first!.id));
       await tx

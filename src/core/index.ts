@@ -47,7 +47,14 @@ export { placeWords } from './arena/placeWords';
 
 export { HORSE_LEVELS, type HorseLevel } from './horse/horseLevel';
 export { HORSE_TYPES, MAX_HORSE_HEIGHT_M, MIN_HORSE_HEIGHT_M, type HorseType } from './horse/horse';
-export { STRIDE_ENTRY_KEYS, type StrideEntryKey, type StrideRange } from './horse/strideEntry';
+export {
+  GAITED_GAITS,
+  isGaitedGait,
+  STRIDE_ENTRY_KEYS,
+  type GaitedGait,
+  type StrideEntryKey,
+  type StrideRange,
+} from './horse/strideEntry';
 export { defaultStride } from './horse/defaultStrides';
 export {
   profileStride,
@@ -291,7 +298,7 @@ export {
   type StageSet,
   type StopRule,
 } from './exercises/exercise';
-export { findRecipe, SHELF } from './exercises/shelf';
+export { findRecipe, isForGaited, SHELF } from './exercises/shelf';
 export { isChosenPlace, isPlaceKey, PLACE_KEYS, placeOptions, type PlaceKey } from './exercises/figureLetters';
 export { sidewaysEnd } from './figures/rideSideways';
 export { paramFault, paramsFault, paramSpecs, RAISED_WAYS, type ParamSpec } from './exercises/exerciseParams';

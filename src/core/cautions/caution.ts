@@ -29,6 +29,7 @@ export type CautionCode =
   | 'landing-pole-near'
   | 'ground-line-far'
   | 'thing-near'
+  | 'gait-poles'
   /** A count of a stage of an exercise: found with the plan, for a layout alone has no stages. */
   | 'stage-count';
 

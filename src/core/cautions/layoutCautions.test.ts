@@ -38,7 +38,7 @@ test('every code that is promised has a rule and a case', () => {
     ...['landing-short', 'not-straight', 'tight-turn', 'against-slope', 'off-arena', 'overlap', 'one-way-from-behind'],
     ...['false-ground-line', 'placing-pole', 'too-many-efforts', 'small-circle-long', 'leg-yield-steep', 'kit-short'],
     ...['no-natural-track', 'cannot-be-ridden', 'in-the-line', 'in-the-landing', 'beside-the-line'],
-    ...['landing-pole-near', 'ground-line-far', 'thing-near'],
+    ...['landing-pole-near', 'ground-line-far', 'thing-near', 'gait-poles'],
   ].sort();
   expect(CAUTION_RULES.map(({ code }) => code).sort()).toEqual(promised);
   expect([...new Set(CAUTION_CASES.map(({ code }) => code))].sort()).toEqual(promised);

@@ -22,6 +22,7 @@ import { offArena } from './offArena';
 import { oneWayFromBehind } from './oneWayFromBehind';
 import { overlap } from './overlap';
 import { placingPole } from './placingPole';
+import { polesAtGait } from './polesAtGait';
 import { runUpShort } from './runUpShort';
 import { smallCircleLong } from './smallCircleLong';
 import { thingNear } from './thingNear';
@@ -49,6 +50,7 @@ export const CAUTION_RULES: readonly CautionRule[] = [
   tooFar,
   between,
   unevenRow,
+  polesAtGait,
   runUpShort,
   landingShort,
   wallNear,

@@ -113,6 +113,11 @@ const row = (gapsM: number[], options: Line = {}) =>
   );
 const TROT: LayoutHorse = { ...JUNIPER, strides: { 'trot-poles': { shortM: 1, normalM: 1.37, longM: 1.55 } } };
 const trotting = { layout: { horses: [TROT] } };
+const AMBLER: LayoutHorse = {
+  ...{ ...JUNIPER, type: 'gaited' },
+  strides: { 'running-walk': { shortM: 1.2, normalM: 2.4, longM: 3.9 } },
+};
+const runningWalk: Line = { gait: 'running-walk', layout: { horses: [AMBLER] } };
 
 const grid = (placingM: number) =>
   line([pole('place', 20, 15), fence('alder', 20, 15 + placingM, { form: 'cross-rail' })], {
@@ -168,6 +173,19 @@ export const CAUTION_CASES: CautionCase[] = [
     name: 'gaps 4 cm apart',
     raises: row([1.37, 1.37, 1.41], trotting),
     quiet: row([1.37, 1.37, 1.4], trotting),
+  },
+  // A running walk of 2.4 m has steps of 1.2 m: one and a half are 1.8 m.
+  {
+    code: 'gait-poles',
+    name: 'three poles in a running walk',
+    raises: row([2.4, 2.4], runningWalk),
+    quiet: row([2.4], runningWalk),
+  },
+  {
+    code: 'gait-poles',
+    name: 'two poles a step apart',
+    raises: row([1.79], runningWalk),
+    quiet: row([1.81], runningWalk),
   },
   { code: 'combination-length', name: 'one stride in 6.9 m', raises: pair(6.9), quiet: pair(7) },
   {

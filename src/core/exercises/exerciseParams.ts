@@ -98,6 +98,7 @@ const SPECS: Record<string, SpecWithoutKey> = {
   steps: count('Steps', 1, 20),
   eachSide: count('Each side', 1, 12),
   rungs: count('Rungs', 1, 12),
+  stretches: count('Stretches of each gait', 1, 8),
   seconds: count('Seconds', 1, 600),
 };
 
@@ -106,6 +107,9 @@ const OWN: Record<string, SpecWithoutKey> = {
   'walk-poles spacingM': length('Spacing, pole to pole', 0.4, 5, 'as the horses step'),
   'trot-poles spacingM': length('Spacing, pole to pole', 0.4, 5, 'as the horses step'),
   'canter-poles spacingM': length('Spacing, pole to pole', 0.4, 5, 'as the horses step'),
+  'gaited-poles poles': count('Poles', 1, 2),
+  'gaited-poles spacingM': length('Spacing, pole to pole', 0.4, 8, 'two of the horses’ steps'),
+  'gaited-canter radiusM': length('Radius', 2, 40, 'reckoned'),
   'two-poles-on-circle radiusM': length('Radius', 2, 40, 'reckoned'),
   'two-fences-on-circle radiusM': length('Radius', 2, 40, 'reckoned'),
   'canter-pole-three-strides radiusM': length('Radius', 2, 40, 'reckoned'),

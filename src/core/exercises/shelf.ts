@@ -5,6 +5,9 @@ import { circle, largeAndSmallCircle, spiral, volte } from './recipes/circles';
 import { combination } from './recipes/combination';
 import { fanOfPoles } from './recipes/fanOfPoles';
 import { bouncesOnBend, fencesOnBend } from './recipes/fencesOnBend';
+import { gaitedCanter } from './recipes/gaitedCanter';
+import { gaitedGaits } from './recipes/gaitedGaits';
+import { gaitedPoles } from './recipes/gaitedPoles';
 import { grid } from './recipes/grid';
 import { figureOfEight, halfCircleReturn, roundCones, serpentine, shallowLoop } from './recipes/loops';
 import { cornerFence, narrowFence } from './recipes/narrowFence';
@@ -20,7 +23,7 @@ import { freeWalk, haltAndPat, looseRein } from './recipes/rests';
 import { departFromYield, departOnEight, transitionsLadder } from './recipes/transitions';
 import { twoFencesOnCircle, twoPolesOnCircle } from './recipes/twoOnCircle';
 
-/** Every exercise, poles first, then fences, then the flat. */
+/** Every exercise, poles first, then fences, then the flat, and what gaited horses have of their own. */
 export const SHELF: readonly Recipe[] = [
   ...poleRows,
   singleCanterPole,
@@ -67,7 +70,15 @@ export const SHELF: readonly Recipe[] = [
   freeWalk,
   looseRein,
   haltAndPat,
+  gaitedPoles,
+  gaitedGaits,
+  gaitedCanter,
 ];
+
+/** The exercises that only gaited horses are ridden in. */
+const FOR_GAITED: readonly Recipe[] = [gaitedPoles, gaitedGaits, gaitedCanter];
+
+export const isForGaited = ({ kind }: Pick<Recipe, 'kind'>): boolean => FOR_GAITED.some(one => one.kind === kind);
 
 /** The recipe of a kind, or null where the shelf has none. */
 export function findRecipe(kind: string): Recipe | null {

@@ -1,5 +1,11 @@
 /** The gaits of their own that gaited horses keep. */
-export type GaitedGait = 'flat-walk' | 'running-walk' | 'fox-trot' | 'saddle-gait' | 'pace';
+export const GAITED_GAITS = ['flat-walk', 'running-walk', 'fox-trot', 'saddle-gait', 'pace'] as const;
+export type GaitedGait = (typeof GAITED_GAITS)[number];
+
+/** Whether a gait is one that only gaited horses have. */
+export function isGaitedGait(gait: string): gait is GaitedGait {
+  return GAITED_GAITS.some(one => one === gait);
+}
 
 /**
  * The entries of a stride profile, kept apart because the work changes the stride: in the lane, over poles (steps at

@@ -1,3 +1,4 @@
+import { GAITED_GAITS } from '../../horse/strideEntry';
 import type { TrackGait } from '../../layout/trackGait';
 
 const ANY: readonly TrackGait[] = ['walk', 'trot', 'canter'];
@@ -18,4 +19,6 @@ export const FIGURE_GAITS: Readonly<Record<string, readonly TrackGait[]>> = {
   'leg-yield': UP_TO_TROT,
   'half-pass': UP_TO_TROT,
   'shoulder-in': UP_TO_TROT,
+  'gaited-poles': GAITED_GAITS,
+  'gaited-gaits': GAITED_GAITS.filter(gait => gait !== 'flat-walk'),
 };

@@ -72,7 +72,7 @@ function alsoAsked<P extends ExerciseParams>({ kind, gait }: Flat<P>): ExerciseP
 
 /** How often it is ridden, where it does not say so by rounds or seconds of its own. */
 function timesAsked(wish: ExerciseParams): ExerciseParams {
-  return ['times', 'rounds', 'rungs', 'seconds'].some(key => key in wish) ? {} : { times: 1 };
+  return ['times', 'rounds', 'rungs', 'stretches', 'seconds'].some(key => key in wish) ? {} : { times: 1 };
 }
 
 /** Figures that are ridden several times over; one that counts its own times has them in itself. */

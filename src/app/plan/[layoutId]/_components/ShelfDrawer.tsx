@@ -8,6 +8,7 @@ import {
   exerciseText,
   hasWords,
   HORSE_LEVELS,
+  isForGaited,
   layOutExercise,
   layoutLabels,
   placeArrangement,
@@ -59,6 +60,7 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
   const mine = own.filter(({ title, purposes, level }) =>
     matches(shown, plainWords([title, ...purposes, level].join(' ')), purposes, level),
   );
+  const sections = shelfSections(recipes, on.horses);
   const place = (recipe: Recipe, rein: Rein, horseIds: string[] | null, session: string | null) => {
     const placed = placeExercise(plan, ground, { id: newId(), recipe, rein, horseIds, session });
     controls.change(() => placed.plan);
@@ -125,22 +127,41 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
               </ul>
             </>
           )}
-          <ul className={classes.cards}>
-            {recipes.map(({ recipe, laid }) => (
-              <li key={recipe.kind}>
-                <button type="button" className={classes.card} onClick={() => setTaken(recipe)}>
-                  <Sketch laid={laid} ground={on} />
-                  <strong>{recipe.guidance.title}</strong>
-                  <span>
-                    {recipe.guidance.purposes.join(', ')} · {recipe.guidance.level}
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
+          {sections.map(({ title, recipes: ofIt }) => (
+            <section key={title ?? 'all'} aria-label={title ?? 'Exercises'}>
+              {title && (
+                <Title order={3} size="h5" mb="xs">
+                  {title}
+                </Title>
+              )}
+              <ul className={classes.cards}>
+                {ofIt.map(({ recipe, laid }) => (
+                  <li key={recipe.kind}>
+                    <button type="button" className={classes.card} onClick={() => setTaken(recipe)}>
+                      <Sketch laid={laid} ground={on} />
+                      <strong>{recipe.guidance.title}</strong>
+                      <span>
+                        {recipe.guidance.purposes.join(', ')} · {recipe.guidance.level}
+                      </span>
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          ))}
         </Stack>
       )}
     </Drawer>
+  );
+}
+
+/** What is ridden in a gaited horse's own gaits stands apart: first where one of the group is such a horse. */
+function shelfSections(recipes: readonly OnShelf[], horses: ExerciseGround['horses']) {
+  const gaited = { title: 'For gaited horses', recipes: recipes.filter(({ recipe }) => isForGaited(recipe)) };
+  const others = { title: null, recipes: recipes.filter(({ recipe }) => !isForGaited(recipe)) };
+  const hasGaited = horses.some(({ type }) => type === 'gaited');
+  return (hasGaited ? [gaited, { ...others, title: 'For every horse' }] : [others, gaited]).filter(
+    section => section.recipes.length > 0,
   );
 }
 

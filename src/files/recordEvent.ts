@@ -31,6 +31,8 @@ export const MAX_NOTE_LENGTH = 500;
 export const MOST_PATH_POINTS = 400;
 
 const Metres = z.number().min(-50).max(250);
+/** Longer than any lesson is ridden. */
+const MOST_TRACK_M = 50_000;
 const OnSand = z.strictObject({ xM: Metres, yM: Metres });
 
 /** When strides were tapped, from the first tap on: in order. */
@@ -59,7 +61,10 @@ export const MarkOnPaper = z.discriminatedUnion('kind', [
     ...{ place: Place, to: z.enum([...TRACK_GAITS, 'halt']), how: z.enum(TRANSITIONS) },
     trotSteps: z.number().int().min(0).max(99).nullable(),
   }),
-  kind('gait', { ridden: z.enum(TRACK_GAITS), from: Place.optional() }),
+  kind('gait', {
+    ...{ ridden: z.enum(TRACK_GAITS), from: Place.optional() },
+    ...{ fromM: z.number().min(0).max(MOST_TRACK_M).optional(), asked: z.enum(TRACK_GAITS).optional() },
+  }),
   kind('head', { height: z.enum(HEAD_HEIGHTS) }),
   kind('figure', {
     place: Place,

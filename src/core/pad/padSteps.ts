@@ -4,6 +4,7 @@ import type { PlannedFigure } from '../figures/figure';
 import { rideFigure } from '../figures/rideFigure';
 import { figureParts } from '../figures/figureParts';
 import { figureWords } from '../figures/figureWords';
+import { figureStartsM, sessionGaits } from '../figures/sessionGaits';
 import { transitionsOf } from '../figures/transitionsAsked';
 import { nameWords } from '../items/itemWords';
 import { isRaised } from '../items/pole';
@@ -16,9 +17,18 @@ import type { TrackGait } from '../layout/trackGait';
 export type PadStep = { label: string; words: string; at: PointM } & (
   | { kind: 'fence'; place: number; item: string }
   | { kind: 'pole'; place: number; item: string; lies: boolean }
-  | { kind: 'transition'; place: number; from: TrackGait | 'halt'; to: TrackGait | 'halt' }
-  /** `aside`: where the horse goes sideways in it; null where it stays on one track. */
-  | { kind: 'figure'; place: number; part: number | null; chain: Chain | null; aside: PointM | null }
+  /** `alongM`: how far along what is ridden. */
+  | { kind: 'transition'; place: number; from: TrackGait | 'halt'; to: TrackGait | 'halt'; alongM: number }
+  /** `aside`: where the horse goes sideways in it; null where it stays on one track. `gait`: what is asked where it begins. */
+  | {
+      kind: 'figure';
+      place: number;
+      part: number | null;
+      chain: Chain | null;
+      aside: PointM | null;
+      alongM: number;
+      gait: TrackGait;
+    }
 );
 
 /**
@@ -38,10 +48,13 @@ export function padSteps(asked: Layout, reckoned: ReckonedTrack, labels: Pick<La
         : { kind: 'fence', ...step };
     });
   const session = reckoned.kind === 'figures' ? reckoned.session : null;
-  const transitions = (session ? transitionsOf(session) : []).map(({ place, from, to, pose }): PadStep => {
+  const transitions = (session ? transitionsOf(session) : []).map(({ place, from, to, pose, alongM }): PadStep => {
     const words = `${gaitWord(from)} to ${gaitWord(to)}`;
-    return { kind: 'transition', place, from, to, label: String(place), words, at: pose.at };
+    return { kind: 'transition', place, from, to, alongM, label: String(place), words, at: pose.at };
   });
+  const startsM = session ? figureStartsM(session, track.figures.length) : [];
+  const gaits = session ? sessionGaits(session) : [];
+  const gaitAt = (alongM: number) => gaits.findLast(({ fromM }) => fromM <= alongM + 1e-6)?.gait ?? track.gait;
   // Numbered on in the order ridden, so that no two keys of a session bear one number.
   let number = 0;
   const figures = track.figures.flatMap((planned, index): PadStep[] => {
@@ -49,9 +62,15 @@ export function padSteps(asked: Layout, reckoned: ReckonedTrack, labels: Pick<La
     const parts = figureParts(asked.arena, planned, planned.gait ?? track.gait);
     const asides = asidesOf(asked.arena, planned, planned.gait ?? track.gait);
     const name = figureWords(planned);
+    let alongM = startsM[index] ?? 0;
+    const begins = (chain: Chain | null) => {
+      const at = { alongM, gait: gaitAt(alongM) };
+      alongM += chain?.lengthM ?? 0;
+      return at;
+    };
     if (parts.length > 1)
       return parts.map(({ part, words, chain }) => ({
-        ...{ kind: 'figure', place, part, chain, label: String((number += 1)) },
+        ...{ kind: 'figure', place, part, chain, label: String((number += 1)), ...begins(chain) },
         aside: nearestTo(asides, middleOf(chain)),
         ...{ words: track.figures.length > 1 ? `${words}, ${name}` : words, at: middleOf(chain) },
       }));
@@ -59,7 +78,7 @@ export function padSteps(asked: Layout, reckoned: ReckonedTrack, labels: Pick<La
     const label = String((number += 1));
     const [aside = null] = asides;
     const at = aside ?? planned.figure.start.at;
-    return [{ kind: 'figure', place, part: null, chain, label, words: name, at, aside }];
+    return [{ kind: 'figure', place, part: null, chain, label, words: name, at, aside, ...begins(chain) }];
   });
   return [...transitions, ...figures];
 }

@@ -17,7 +17,7 @@ export function marksFit(layout: Layout, question: Question, marks: readonly Pas
   return marks.every(mark => {
     if (mark.kind === 'line') return mark.to <= stops;
     if (mark.kind === 'transition') return mark.place <= changes;
-    if (mark.kind === 'gait') return mark.from === undefined || mark.from <= stops;
+    if (mark.kind === 'gait') return (mark.from ?? 0) <= stops && (mark.fromM === undefined || figures > 0);
     if (!('place' in mark) || mark.place === null) return true;
     if (mark.kind === 'figure' || mark.kind === 'slip') return mark.place <= figures;
     if (mark.kind === 'fault' && stops === 0) return true;

@@ -53,6 +53,7 @@ export function markWords(
       return transitionWords(mark);
     case 'gait': {
       const gait = mark.ridden.replace('-', ' ');
+      if (mark.fromM !== undefined) return `${gait} from ${Math.round(mark.fromM)} m on`;
       return mark.from === undefined ? `ridden in ${gait}` : `${gait} from ${nameOf(mark.from)} on`;
     }
     case 'head':

@@ -60,7 +60,7 @@ function faultOf(mark: PassMark, { asked, gait }: JudgedPass['question']): strin
       return mark.count > wanted ? 'strides added' : 'strides left out';
     }
     case 'gait':
-      return sameGait(mark.ridden, gait) ? null : `in ${mark.ridden.replace('-', ' ')}`;
+      return sameGait(mark.ridden, mark.asked ?? gait) ? null : `in ${mark.ridden.replace('-', ' ')}`;
     case 'head':
       return mark.height === 'as wanted' ? null : `head ${mark.height}`;
     case 'footfall':

@@ -33,7 +33,8 @@ export const RIDER_MARKS: readonly string[] = [
 /**
  * One thing noted in a pass. `place` counts from 1: the gap of a footfall (null: the row as a whole), the leg of strides,
  * the item of everything else, the figure of a figure's (`part`: its loop or circle), the transition of a transition's.
- * `at`: where on the sand a slip was. `tapsMs`: when each stride was tapped, from the first tap on. A gait may be ridden `from` a stop on.
+ * `at`: where on the sand a slip was. `tapsMs`: when each stride was tapped, from the first tap on. A gait may be ridden `from` a stop on, or `fromM` metres
+ * along what is ridden on the flat; `asked`: the gait that was asked there, where it is not that of the whole.
  */
 export type PassMark = { id: string } & (
   | { kind: 'footfall'; place: number | null; fraction: number }
@@ -55,7 +56,7 @@ export type PassMark = { id: string } & (
       how: (typeof TRANSITIONS)[number];
       trotSteps: number | null;
     }
-  | { kind: 'gait'; ridden: TrackGait; from?: number }
+  | { kind: 'gait'; ridden: TrackGait; from?: number; fromM?: number; asked?: TrackGait }
   | { kind: 'head'; height: (typeof HEAD_HEIGHTS)[number] }
   | { kind: 'figure'; place: number; part?: number; point: (typeof FIGURE_POINTS)[number]; kept: boolean }
   | { kind: 'slip'; place: number; part?: number; from: (typeof SLIPS)[number]; at?: PointM }
@@ -89,7 +90,7 @@ export function markSubject(mark: TappedMark): string | null {
     case 'slip':
       return null;
     case 'gait':
-      return `gait ${mark.from ?? 'whole'}`;
+      return `gait ${mark.from ?? mark.fromM?.toFixed(2) ?? 'whole'}`;
     case 'figure':
       return `figure ${mark.place} ${mark.part ?? 'whole'} ${mark.point}`;
     default:

@@ -10,6 +10,10 @@ export function marksAtStep(marks: readonly PassMark[], step: PadStep): string {
 }
 
 function shortWords(mark: PassMark, step: PadStep): string | null {
+  if (mark.kind === 'gait' && mark.fromM !== undefined) {
+    const isHere = 'alongM' in step && Math.abs(mark.fromM - step.alongM) < 0.01;
+    return isHere ? mark.ridden.replace('-', ' ') : null;
+  }
   switch (step.kind) {
     case 'transition':
       return mark.kind === 'transition' && mark.place === step.place ? mark.how : null;

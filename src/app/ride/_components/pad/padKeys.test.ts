@@ -25,7 +25,7 @@ test('leads are offered in canter only, and no rail comes down of a pole', () =>
 
 test('a lead is right or wrong only where it goes into canter', () => {
   const change = (to: TrackGait): PadStep => ({
-    ...{ kind: 'transition', place: 1, from: 'walk', to, label: '1', words: '', at: AT },
+    ...{ kind: 'transition', place: 1, from: 'walk', to, alongM: 0, label: '1', words: '', at: AT },
   });
   expect(names('transition', change('canter'), 'walk')).toContain('wrong lead');
   expect(names('transition', change('trot'), 'walk')).not.toContain('wrong lead');
@@ -34,7 +34,7 @@ test('a lead is right or wrong only where it goes into canter', () => {
 test('a gaited row offers its own gait first, and those it slips into', () => {
   const [first, ...others] = names('pole', null, 'running-walk');
   expect(first).toBe('running walk');
-  expect(others).toEqual(expect.arrayContaining(['fox trot', 'flat walk', 'hit']));
+  expect(others).toEqual(expect.arrayContaining(['pace', 'trot', 'fox trot', 'hit']));
 });
 
 test('every key has a letter of its own', () => {
@@ -43,6 +43,8 @@ test('every key has a letter of its own', () => {
     ['pole', 'trot'],
     ['pole', 'pace'],
     ['figure', 'trot'],
+    ['figure', 'running-walk'],
+    ['transition', 'running-walk'],
   ] as const) {
     const letters = padKeys(kind, null, { gait, stops: 4, counted: kind === 'fence', figures: 2 })
       .flat()
@@ -54,6 +56,7 @@ test('every key has a letter of its own', () => {
 test('a bend that is lost in a loop is said of that loop', () => {
   const loop = (part: number): PadStep => ({
     ...{ kind: 'figure', place: 1, part, chain: null, label: String(part), words: 'loop', at: AT, aside: null },
+    ...{ alongM: 0, gait: 'trot' },
   });
   const [, bend] = padKeys('figure', loop(2), { gait: 'trot', stops: 3, counted: false, figures: 1 })[0]!;
   const said = bend!.of(loop(2));
@@ -69,7 +72,7 @@ test('where the horse goes sideways it is said which hand or leg it slipped from
   const aside = { xM: 12, yM: 30 };
   const line: PadStep = {
     ...{ kind: 'figure', place: 2, part: null, chain: null, label: '2', words: 'leg-yield', at: AT },
-    aside,
+    ...{ aside, alongM: 0, gait: 'trot' },
   };
   const rows = padKeys('figure', line, { gait: 'trot', stops: 3, counted: false, figures: 3 });
   const rightLeg = rows[0]!.find(({ name }) => name === 'off right leg')!;
@@ -99,4 +102,19 @@ test('what was said of a stop is read on its key', () => {
     { id: 'c', kind: 'hit', place: 1 },
   ] as Parameters<typeof marksAtStep>[0];
   expect(marksAtStep(marks, stop('fence', 2))).toBe('rub, right lead');
+});
+
+test('on the flat a gaited horse’s gait is said of the stretch that begins there, against what was asked of it', () => {
+  const change: PadStep = {
+    ...{ kind: 'transition', place: 2, from: 'flat-walk', to: 'running-walk', alongM: 20 },
+    ...{ label: '2', words: '', at: AT },
+  };
+  const [, gaits] = padKeys('transition', change, { gait: 'running-walk', stops: 3, counted: false, figures: 1 });
+  expect(gaits!.map(({ name }) => name)).toEqual(['running walk', 'pace', 'trot', 'fox trot', 'flat walk']);
+  const said = gaits![1]!.of(change);
+  expect(said).toEqual({ kind: 'gait', ridden: 'pace', fromM: 20, asked: 'running-walk' });
+  expect(marksAtStep([{ id: 'm', ...said } as Parameters<typeof isSaid>[0][number]], change)).toBe('pace');
+  // Nobody who rides in plain gaits is asked for it.
+  const plain: PadStep = { ...change, from: 'walk', to: 'trot' };
+  expect(padKeys('transition', plain, { gait: 'walk', stops: 3, counted: false, figures: 1 })[1]).toEqual([]);
 });

@@ -1,6 +1,7 @@
 import {
   FIGURE_POINTS,
   FOOTFALL_PLACES,
+  isGaitedGait,
   RIDE_FAULTS,
   SLIPS,
   TRACK_GAITS,
@@ -85,8 +86,11 @@ const QUALITY_KEYS = [1, 2, 3, 4, 5].map((value): PadKey => ({
   short: String(value),
 }));
 
-/** A gaited horse slips into one of these. */
-const GAITED: readonly TrackGait[] = ['flat-walk', 'running-walk', 'fox-trot', 'saddle-gait', 'pace', 'trot'];
+/** A gaited horse slips into one of these, the likeliest first; those that find no key are among what else can be said. */
+const SLIPPED_INTO: readonly TrackGait[] = [
+  ...(['pace', 'trot', 'running-walk', 'fox-trot', 'flat-walk', 'saddle-gait'] as const),
+];
+const MOST_GAIT_KEYS = 5;
 
 /**
  * The keys that a question most often needs where one is, in rows; nothing that cannot happen there.
@@ -98,18 +102,20 @@ export function padKeys(
   step: PadStep | null,
   { gait, stops, counted, figures }: { gait: TrackGait; stops: number; counted: boolean; figures: number },
 ): PadKey[][] {
+  const asked = gaitAt(step) ?? gait;
+  const gaitRow = isGaitedGait(gait) || isGaitedGait(asked) ? gaitKeys(asked) : [];
   switch (kind) {
     case 'fence':
       return [OUTCOME_KEYS, isCanter(gait) ? LEAD_KEYS : [BROKE_KEY]];
     case 'pole':
-      if (!PLAIN.includes(gait)) return [gaitKeys(gait), [HIT_KEY]];
+      if (isGaitedGait(gait)) return [gaitKeys(gait), [HIT_KEY]];
       if (stops > 1 && !counted) return [footKeys(stops), [HIT_KEY, BROKE_KEY]];
       return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
     case 'transition':
-      return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), []];
+      return [TRANSITIONS.flatMap((how, index) => (isOffered(how, step) ? [howKey(how, index)] : [])), gaitRow];
     case 'figure':
       return [
-        ...(step?.kind === 'figure' && step.aside ? [SLIP_KEYS] : []),
+        ...(step?.kind === 'figure' && step.aside ? [SLIP_KEYS] : gaitRow.length > 0 ? [gaitRow] : []),
         [...FIGURE_POINTS.map((point, index) => pointKey(point, POINT_LETTERS[index]!, figures > 1)), BROKE_KEY],
         QUALITY_KEYS,
       ];
@@ -150,15 +156,24 @@ function pointKey(point: (typeof FIGURE_POINTS)[number], letter: string, needsSt
 
 /** The gait that is asked and those that a horse slips into from it; from a pole on, or for the whole row. */
 function gaitKeys(asked: TrackGait): PadKey[] {
-  const gaits = [asked, ...GAITED.filter(gait => gait !== asked)].slice(0, 5);
+  const gaits = [asked, ...SLIPPED_INTO.filter(gait => gait !== asked)].slice(0, MOST_GAIT_KEYS);
   return gaits.map((ridden, index) =>
-    key(
-      ridden.replace('-', ' '),
-      'gjuyi'[index]!,
-      step => ({ kind: 'gait', ridden, ...(step && { from: step.place }) }),
-      false,
-    ),
+    key(ridden.replace('-', ' '), 'gjznc'[index]!, step => ({ kind: 'gait', ridden, ...gaitFrom(step) }), false),
   );
+}
+
+/** The gait that is asked from a step on; null where it is that of the whole. */
+function gaitAt(step: PadStep | null): TrackGait | null {
+  if (step?.kind === 'figure') return step.gait;
+  return step?.kind === 'transition' && step.to !== 'halt' ? step.to : null;
+}
+
+/** From where on a gait was ridden: from a pole or fence, or so many metres along what is ridden on the flat. */
+function gaitFrom(step: PadStep | null): { from?: number; fromM?: number; asked?: TrackGait } {
+  if (!step) return {};
+  if (step.kind === 'fence' || step.kind === 'pole') return { from: step.place };
+  const asked = gaitAt(step);
+  return { fromM: step.alongM, ...(asked && { asked }) };
 }
 
 /** Whether a mark says just this, however many trot steps came before it: tapped again it is taken back. */

@@ -123,7 +123,7 @@ test('ridden the other way the last fence comes first, and legs keep the numbers
 
 test('each transition is marked where it is, with the trot steps before it, and the next one follows', () => {
   const change = (place: number, from: 'walk' | 'trot', to: 'trot' | 'canter'): PadStep => ({
-    ...{ kind: 'transition', place, from, to, label: String(place), words: `${from} to ${to}`, at: AT },
+    ...{ kind: 'transition', place, from, to, alongM: 0, label: String(place), words: `${from} to ${to}`, at: AT },
   });
   const { pad, tap, press, said } = open([change(1, 'walk', 'trot'), change(2, 'trot', 'canter')], null);
   const how = (word: 'prompt' | 'wrong lead') => (step: PadStep | null) =>

@@ -1,4 +1,5 @@
 import { assertNever } from '../assertNever';
+import type { GaitedGait } from '../horse/strideEntry';
 import { seededNormal } from '../statistics/seededRandom';
 
 /** The four feet: left or right, fore or hind. */
@@ -8,7 +9,7 @@ export type Foot = (typeof FEET)[number];
 /** A foot that lands: seconds from the start of the recording, and where, metres along and beside the lane, if known. */
 export type FootLanding = { timeS: number; foot: Foot; xM: number | null; yM: number | null };
 
-export type SimulatedGait = 'walk' | 'trot' | 'canter';
+export type SimulatedGait = 'walk' | 'trot' | 'canter' | GaitedGait;
 
 export type SimulatedRide = {
   gait: SimulatedGait;
@@ -20,18 +21,43 @@ export type SimulatedRide = {
   spread: number;
 };
 
-/** Strides a second (Clayton 1994 and 1995, from memory: the middle of what was published for the gait). */
-const STRIDES_PER_S: Record<SimulatedGait, number> = { walk: 0.9, trot: 1.33, canter: 1.68 };
+/**
+ * Strides a second (Clayton 1994 and 1995, from memory: the middle of what was published for the gait); those of a gaited horse's own
+ * are common practice, no source.
+ */
+const STRIDES_PER_S: Record<SimulatedGait, number> = {
+  ...{ walk: 0.9, trot: 1.33, canter: 1.68 },
+  ...{ 'flat-walk': 1, 'running-walk': 1.25, 'fox-trot': 1.35, 'saddle-gait': 1.6, pace: 1.6 },
+};
 
 /** When in the stride each foot lands, as a share of it; canter on the left lead. */
 function footfallsOf(gait: SimulatedGait): readonly { foot: Foot; at: number }[] {
   switch (gait) {
     case 'walk':
+    case 'flat-walk':
+    case 'running-walk':
+    case 'saddle-gait':
+      // Four beats, each hind foot before the fore foot of its side.
       return [
         { foot: 'LH', at: 0 },
         { foot: 'LF', at: 0.25 },
         { foot: 'RH', at: 0.5 },
         { foot: 'RF', at: 0.75 },
+      ];
+    case 'fox-trot':
+      // A broken trot: the fore foot a little before the hind foot across.
+      return [
+        { foot: 'RF', at: 0 },
+        { foot: 'LH', at: 0.1 },
+        { foot: 'LF', at: 0.5 },
+        { foot: 'RH', at: 0.6 },
+      ];
+    case 'pace':
+      return [
+        { foot: 'LH', at: 0 },
+        { foot: 'LF', at: 0 },
+        { foot: 'RH', at: 0.5 },
+        { foot: 'RF', at: 0.5 },
       ];
     case 'trot':
       return [

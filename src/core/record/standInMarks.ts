@@ -5,6 +5,7 @@ import { readCount } from '../stride/readDistance';
 import { seededNormal } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';
 import { distanceM, type PointM } from '../geometry/pointM';
+import type { TrackGait } from '../layout/trackGait';
 import type { SLIPS, TappedMark } from './passMark';
 import type { SimulatedPass } from './simulatePass';
 
@@ -18,8 +19,17 @@ export type StandInManner = {
   badPlace: { at: PointM; radiusM: number; chance: number } | null;
   /** What it slips away from in sideways work, and how often; null where it does so as any other. */
   slip?: { from: (typeof SLIPS)[number]; chance: number } | null;
+  /** How a gaited horse goes; null or left out for one that keeps its gaits as any other. */
+  gaits?: GaitManner | null;
   /** What its passes are worth on average, 1 to 5. */
   quality: number;
+};
+
+/** Where and into what a gait slips, and how often there and elsewhere; how often its head is high; what it canters out of. */
+export type GaitManner = {
+  slip: { at: PointM; radiusM: number; into: TrackGait; chance: number; elsewhere: number };
+  headHigh: Partial<Record<TrackGait, number>>;
+  promptCanter: Partial<Record<TrackGait, number>>;
 };
 
 export const USUAL_MANNER: StandInManner = { mishap: 0.05, worseRein: null, badPlace: null, quality: 3.4 };

@@ -7,6 +7,7 @@ import { seededNormal } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';
 import { FIGURE_POINTS, SLIPS, type TappedMark } from './passMark';
 import type { RideDirection } from './rideDirection';
+import { gaitMarks } from './standInGaits';
 import { reversedTrack } from './reversedTrack';
 import { simulatePass, USUAL_NOISE, type PassMistakes, type SimulatedPass } from './simulatePass';
 import { standInMarks, type StandInManner } from './standInMarks';
@@ -69,8 +70,9 @@ function flatMarks(
       ...{ kind: 'figure' as const, place: index + 1, point, kept: false },
     })),
   );
+  const gaits = manner.gaits ? gaitMarks(asked, track, manner.gaits, random) : [];
   const aside = [...slipMarks(asked, track, manner, random), ...spotMarks(asked, track, manner, random)];
-  return [...lost, ...aside, ...justQuality(manner, random, lost.length + aside.length)];
+  return [...lost, ...aside, ...gaits, ...justQuality(manner, random, lost.length + aside.length)];
 }
 
 function justQuality(manner: StandInManner, random: () => number, troubles = 0): TappedMark[] {

@@ -1,6 +1,7 @@
 import { takeKept, type DayReading, type PackedDay, type ReviewDay } from './byDay';
 import { countsOf } from './countReview';
 import { countedOf } from './faultReview';
+import { gaitsOf } from './gaitReview';
 import { headsOf } from './headReview';
 import { dayQualities, reinsOf } from './reinReview';
 import type { ReviewPass } from './reviewPass';
@@ -10,7 +11,7 @@ import { temposOf } from './tempoReview';
 
 /** All that is kept of a day. What is bundled without one of them would keep days without it: so they are named here. */
 export const DAY_READINGS: readonly DayReading<unknown>[] = [
-  ...[countedOf, countsOf, dayQualities, dayRides, daySpots, evidenceOf, headsOf, reinsOf, temposOf],
+  ...[countedOf, countsOf, dayQualities, dayRides, daySpots, evidenceOf, gaitsOf, headsOf, reinsOf, temposOf],
 ];
 
 /** All that a day says, to be kept. */

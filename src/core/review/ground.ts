@@ -4,9 +4,12 @@ import type { StrideEntryKey } from '../horse/strideEntry';
 import type { Layout } from '../layout/layout';
 import { distanceCaseOf, reckonItemTrack, settingAt } from '../layout/reckonLayout';
 import type { TrackGait } from '../layout/trackGait';
+import type { PlannedFigure } from '../figures/figure';
 import { figureWords } from '../figures/figureWords';
 import { labelsAsBuilt } from '../question/labelsAsBuilt';
-import { rideSession } from '../figures/rideSession';
+import { rideSession, type Session } from '../figures/rideSession';
+import { figureStartsM, sessionGaits, type GaitStretch } from '../figures/sessionGaits';
+import { transitionsOf } from '../figures/transitionsAsked';
 import { wayCells } from './wayCells';
 import { questionWork, type QuestionWork } from '../work/questionWork';
 import { distanceRule, type DistanceRule } from '../stride/distanceRule';
@@ -27,6 +30,9 @@ export type RiddenLeg = {
   betweenPoles: boolean;
 };
 
+/** From which gait to which; the same where only a figure begins. */
+export type GaitChange = { from: TrackGait | 'halt'; to: TrackGait | 'halt'; alongM: number; at: PointM };
+
 /** A question over a layout version as the review needs it. Neither ever changes, so it is reckoned once. */
 export type RiddenGround = {
   gait: TrackGait | null;
@@ -39,6 +45,11 @@ export type RiddenGround = {
   cells: PointM[];
   /** Where the horse goes sideways: the middle of each such stretch. */
   asides: PointM[];
+  /** The gaits that were asked, along the track, and how far along it each stop is. */
+  gaits: GaitStretch[];
+  stopsM: number[];
+  /** Places on the flat from which on a gait may be said: where another is asked, and where a figure begins. */
+  changes: GaitChange[];
   work: QuestionWork;
 };
 
@@ -55,6 +66,7 @@ const POLE_ENTRIES: Partial<Record<TrackGait, StrideEntryKey>> = {
 /** Nothing is known of what was ridden: its layout does not have it. */
 const NOTHING: RiddenGround = {
   ...{ gait: null, legs: [], asked: [], stops: [], figures: [], cells: [], asides: [] },
+  ...{ gaits: [], stopsM: [], changes: [] },
   work: { stops: [], legCircles: [], figureCircles: { left: 0, right: 0 } },
 };
 
@@ -84,7 +96,18 @@ export function riddenGround(
     const asides = pieces.flatMap(piece =>
       piece.kind === 'stretch' && piece.sideways ? [poseAt(piece.chain, piece.chain.lengthM / 2).at] : [],
     );
-    return { ...NOTHING, gait: track.gait, figures: track.figures.map(figureWords), cells, asides, work };
+    const gaits = sessionGaits(session);
+    const changes = changesOf(session, track.figures, gaits);
+    return {
+      ...NOTHING,
+      gait: track.gait,
+      figures: track.figures.map(figureWords),
+      cells,
+      asides,
+      gaits,
+      changes,
+      work,
+    };
   }
   const itemOf = (id: string) => asked.items.find(item => item.id === id)!;
   const { inWords } = labelsAsBuilt(whole ?? asked, asked);
@@ -110,8 +133,9 @@ export function riddenGround(
     stops.map(({ at }) => at),
     STOP_M,
   );
+  const stopsM = reckoned.legs.reduce((at, { trackM }) => [...at, at.at(-1)! + trackM], [0]);
   return {
-    gait: track.gait,
+    ...{ gait: track.gait, gaits: [{ gait: track.gait, fromM: 0, toM: stopsM.at(-1)! }], stopsM, changes: [] },
     legs,
     asked: legs.map(({ asked: count }) => count),
     stops,
@@ -120,4 +144,14 @@ export function riddenGround(
     asides: [],
     work,
   };
+}
+
+function changesOf(session: Session, figures: readonly PlannedFigure[], gaits: readonly GaitStretch[]): GaitChange[] {
+  const asked = transitionsOf(session).map(({ from, to, alongM, pose }) => ({ from, to, alongM, at: pose.at }));
+  const starts = figureStartsM(session, figures.length).flatMap((alongM, index): GaitChange[] => {
+    if (alongM === null || asked.some(change => Math.abs(change.alongM - alongM) < 1e-6)) return [];
+    const gait = gaits.findLast(({ fromM }) => fromM <= alongM + 1e-6)?.gait;
+    return gait ? [{ from: gait, to: gait, alongM, at: figures[index]!.figure.start.at }] : [];
+  });
+  return [...asked, ...starts].sort((a, b) => a.alongM - b.alongM);
 }

@@ -3,6 +3,7 @@ import { distanceM, type PointM } from '../geometry/pointM';
 import { stopsCameTo } from '../record/passEnd';
 import { poissonAtLeast } from '../statistics/proportions';
 import { daysOf, readDays, type ReviewDay } from './byDay';
+import { placeAt } from './gaitReview';
 import type { RiddenGround } from './ground';
 import { grouped, type DayPass, type ReviewPass } from './reviewPass';
 import { cellAt } from './wayCells';
@@ -214,8 +215,16 @@ function nearestOf(places: readonly PointM[], at: PointM): PointM | null {
   );
 }
 
-const spotsIn = ({ marks }: Pick<ReviewPass, 'marks'>) =>
+const tappedIn = ({ marks }: Pick<ReviewPass, 'marks'>) =>
   marks.flatMap(mark => (mark.kind === 'spot' ? [mark.at] : []));
+
+/** Spots that were tapped, and where a gait slipped on the flat. */
+const spotsIn = ({ marks, ground }: Pick<ReviewPass, 'marks' | 'ground'>) =>
+  marks.flatMap(mark => {
+    if (mark.kind === 'spot') return [mark.at];
+    const slipped = mark.kind === 'gait' && mark.fromM !== undefined && mark.ridden !== (mark.asked ?? ground.gait);
+    return slipped ? (placeAt(ground, mark.fromM!) ?? []) : [];
+  });
 
 /** Rides of the same pair over the same thing at the same place, added up. */
 function together(visits: readonly Visit[]): Visit[] {
@@ -321,4 +330,4 @@ export function spotsOf(passes: readonly DayPass[]): PointM[] {
   return daysOf(passes).flatMap(daySpots);
 }
 
-export const daySpots = readDays('spots', day => day.flatMap(spotsIn));
+export const daySpots = readDays('spots', day => day.flatMap(tappedIn));

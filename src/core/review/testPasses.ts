@@ -21,6 +21,7 @@ export function testLeg(groundM: number, asked: number | null = null): RiddenLeg
 export function testGround(groundM: number): RiddenGround {
   return {
     ...{ gait: 'course-canter', legs: [testLeg(groundM)], asked: [null], figures: [], cells: [], asides: [] },
+    ...{ gaits: [], stopsM: [], changes: [] },
     stops: ['heron', 'willow'].map((id, index) => ({
       id,
       name: id,

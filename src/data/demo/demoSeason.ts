@@ -50,6 +50,16 @@ export const SEASON_LESSONS: SeasonLessons[] = [
     pairs: ['ode-quill', 'bas-barley', 'ode-larkspur'],
     stages: () => 'every figure in trot' as const,
   },
+  {
+    ...{ name: 'Friday, flat walk', layout: 'easy-gaits', dayOfWeek: 5, every: 2, from: 0, eachRein: 2 },
+    pairs: ['maud-tansy'],
+    stages: () => [0],
+  },
+  {
+    ...{ name: 'Friday, gaits in turn', layout: 'gaits-in-turn', dayOfWeek: 5, every: 2, from: 1, eachRein: 2 },
+    pairs: ['maud-tansy'],
+    stages: () => [0],
+  },
 ];
 
 /**
@@ -66,6 +76,7 @@ export const SEASON_TRUTH: Record<
     quality: [number, number];
     worseRein: { rein: Rein; times: [number, number] } | null;
     slip?: NonNullable<StandInManner['slip']>;
+    gaits?: NonNullable<StandInManner['gaits']>;
   }
 > = {
   'ode-quill': {
@@ -82,6 +93,15 @@ export const SEASON_TRUTH: Record<
   },
   'maud-osprey': {
     ...{ strideM: [3.95, 3.95], trotStepM: [1.5, 1.5], mishap: [0.03, 0.03], quality: [4, 4.2], worseRein: null },
+  },
+  'maud-tansy': {
+    ...{ strideM: [3.3, 3.3], trotStepM: [1.25, 1.25], mishap: [0.06, 0.05], quality: [3.2, 3.6], worseRein: null },
+    /** She paces where the short side at C begins, her head comes up with the speed, and she canters best out of trot. */
+    gaits: {
+      slip: { at: { xM: 12.4, yM: 40 }, radiusM: 2.5, into: 'pace', chance: 0.5, elsewhere: 0.05 },
+      headHigh: { 'flat-walk': 0.1, 'running-walk': 0.6 },
+      promptCanter: { 'running-walk': 0.25, trot: 0.85 },
+    },
   },
   'neve-thimble': {
     ...{ strideM: [2.8, 2.85], trotStepM: [1.0, 1.02], mishap: [0.08, 0.05], quality: [3, 3.6], worseRein: null },

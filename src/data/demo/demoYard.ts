@@ -3,12 +3,14 @@ import {
   newItem,
   type ExerciseParams,
   type FenceForm,
+  type FigurePart,
   type HorseLevel,
   type HorseType,
   type Item,
   type LegTrackChoice,
   type PlannedTrack,
   type Rein,
+  type TrackGait,
 } from '@/core';
 import { NO_MARKS, type ArenaMarks } from '@/files/arenaMarks';
 import type { KitKind } from '@/files/yardForms';
@@ -110,7 +112,7 @@ export const DEMO_WALKS = [
 type DemoTest = {
   horse: string;
   rider: string;
-  entry: 'walk' | 'trot' | 'canter';
+  entry: 'walk' | 'trot' | 'canter' | 'flat-walk' | 'running-walk' | 'fox-trot';
   daysAgo: number;
   /** After schooling on its day; before it where this is left out. */
   after?: true;
@@ -226,6 +228,36 @@ export const DEMO_TESTS: DemoTest[] = [
     accepted: true,
     seed: 29,
   },
+  {
+    horse: 'tansy',
+    rider: 'maud',
+    entry: 'flat-walk',
+    daysAgo: 60,
+    stridesM: [1.5, 1.72, 1.9],
+    rhythm: 4,
+    accepted: true,
+    seed: 41,
+  },
+  {
+    horse: 'tansy',
+    rider: 'maud',
+    entry: 'running-walk',
+    daysAgo: 60,
+    stridesM: [2.0, 2.36, 2.6],
+    rhythm: 4,
+    accepted: true,
+    seed: 42,
+  },
+  {
+    horse: 'tansy',
+    rider: 'maud',
+    entry: 'fox-trot',
+    daysAgo: 60,
+    stridesM: [1.9, 2.2, 2.4],
+    rhythm: 4,
+    accepted: true,
+    seed: 43,
+  },
 ];
 
 export const DEMO_PAIRS = [
@@ -277,6 +309,18 @@ const pole = (id: string, xM: number, yM: number): Item => ({
 const leg = (track: LegTrackChoice = 'natural') => ({
   ...{ track, setting: 'course' as const, approach: 'canter' as const, asked: null, circle: null },
 });
+
+/** Round the lower school on the left rein, from B on, so far and with these gaits between. */
+function roundInGaits(gait: TrackGait, lengthM: number, parts: FigurePart[]): PlannedTrack {
+  const cornerRadiusM = 6;
+  const roundM = 2 * (20 + 40) - cornerRadiusM * (8 - 2 * Math.PI);
+  const start = { at: { xM: 20, yM: 20 }, headingRad: Math.PI / 2 };
+  const figure = { kind: 'round-arena', start, rein: 'left', cornerRadiusM, rounds: lengthM / roundM } as const;
+  return {
+    ...{ kind: 'figures', id: 'round', name: null, gait, passes: 1 },
+    figures: [{ id: 'all-round', name: null, gait: null, parts, figure }],
+  };
+}
 
 export const DEMO_LAYOUTS: DemoLayout[] = [
   {
@@ -420,6 +464,35 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
         through: ['moss', 'reed'].map(item => ({ item, reversed: false })),
         legs: [{ ...leg('direct'), setting: 'poles', approach: 'trot' }],
       },
+    ],
+  },
+  {
+    key: 'easy-gaits',
+    name: 'Flat walk, all round',
+    arena: 'lower',
+    group: ['tansy'],
+    tags: ['flat', 'gaits'],
+    exercises: [],
+    items: [],
+    tracks: [roundInGaits('flat-walk', 120, [])],
+  },
+  {
+    key: 'gaits-in-turn',
+    name: 'Running walk, and canter out of two gaits',
+    arena: 'lower',
+    group: ['tansy'],
+    tags: ['flat', 'gaits', 'departs'],
+    exercises: [],
+    items: [],
+    tracks: [
+      roundInGaits('running-walk', 230, [
+        { fromM: 0, toM: 25, gait: 'flat-walk' },
+        { fromM: 70, toM: 85, gait: 'flat-walk' },
+        { fromM: 100, toM: 115, gait: 'canter' },
+        { fromM: 115, toM: 140, gait: 'flat-walk' },
+        { fromM: 175, toM: 190, gait: 'trot' },
+        { fromM: 190, toM: 210, gait: 'canter' },
+      ]),
     ],
   },
 ];

@@ -188,11 +188,11 @@ function horseOf({ horses, ids, share }: SeasonLesson, pair: string): LayoutHors
 }
 
 function mannerOf({ share, badPlace }: SeasonLesson, pair: string): StandInManner {
-  const { mishap, quality, worseRein, slip = null } = SEASON_TRUTH[pair]!;
+  const { mishap, quality, worseRein, slip = null, gaits = null } = SEASON_TRUTH[pair]!;
   return {
     ...{ mishap: between(mishap, share), quality: between(quality, share) },
     worseRein: worseRein && { rein: worseRein.rein, times: between(worseRein.times, share) },
     badPlace,
-    slip,
+    ...{ slip, gaits },
   };
 }

@@ -1,6 +1,8 @@
 import {
   askedReview,
   faultCounts,
+  gaitClaims,
+  gaitReview,
   legReviews,
   profileStride,
   qualityClaims,
@@ -45,8 +47,9 @@ export async function pairRecord(
     const asked = askedReview(passes, thoughtThen);
     const faults = faultCounts(passes);
     const reins = reinReview(passes);
+    const gaits = gaitReview(passes);
     return {
-      ...{ passes, horse, strides, asked, faults, reins },
+      ...{ passes, horse, strides, asked, faults, reins, gaits },
       legs: legReviews(passes, thoughtThen),
       tempos: tempoReviews(passes),
       days: riddenDays(passes),
@@ -56,6 +59,7 @@ export async function pairRecord(
         ...qualityClaims(passes, words),
         ...askedClaims(asked, words),
         ...faultClaims(faults, passes.length, words),
+        ...gaitClaims(gaits, words),
       ],
     };
   });

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { PairReview } from '../pairReview';
 import { calendarCard } from './calendarCard';
 import { faultCard } from './faultCard';
+import { gaitCard } from './gaitCard';
 import { legCard } from './legCard';
 import { qualityCard } from './qualityCard';
 import { reinCard } from './reinCard';
@@ -23,6 +24,7 @@ export function pairCards({ pairId, review, sands, maySet }: Material): ReactNod
     ...reinCard(pairId, review, maySet),
     ...calendarCard(review),
     ...sandCards(sands, maySet),
+    ...gaitCard(review),
     ...legCard(review),
     ...qualityCard(review, maySet ? pairId : null),
     ...faultCard(review, maySet ? pairId : null),

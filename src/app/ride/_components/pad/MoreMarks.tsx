@@ -6,6 +6,7 @@ import {
   FENCE_OUTCOMES,
   FIGURE_POINTS,
   HEAD_HEIGHTS,
+  headWanted,
   LANDINGS,
   TAKE_OFFS,
   type PassMark,
@@ -40,7 +41,7 @@ export function MoreMarks({ pad, gait, faults, riderMarks, ready, onMark }: More
   const said = <Kind extends PassMark['kind']>(kind: Kind) =>
     pad.marks.find((mark): mark is Extract<PassMark, { kind: Kind }> => mark.kind === kind);
   const old = said('depart');
-  const whole = pad.marks.find(mark => mark.kind === 'gait' && mark.from === undefined);
+  const whole = pad.marks.find(mark => mark.kind === 'gait' && mark.from === undefined && mark.fromM === undefined);
   return (
     <div className={classes.more}>
       <OfStep {...{ pad, ready, onMark }} />
@@ -82,7 +83,7 @@ export function MoreMarks({ pad, gait, faults, riderMarks, ready, onMark }: More
           />
         </Group>
       )}
-      <Group title="Head">
+      <Group title={headWanted(gait) ? `Head: wanted ${headWanted(gait)}` : 'Head'}>
         <Keys
           label="Head"
           value={said('head')?.height ?? null}

@@ -7,7 +7,7 @@ import { findLesson, listLessons } from '@/data/queries/lessons';
 import { listArenas } from '@/data/queries/arenas';
 import { changeGoal, listGoals, saveGoal } from '@/data/queries/goals';
 import { findLayout } from '@/data/queries/layouts';
-import { listPairs, type Pair } from '@/data/queries/pairs';
+import { addPair, listPairs, type Pair } from '@/data/queries/pairs';
 import { listRefusals, refuseSuggestion, undoRefusal } from '@/data/queries/refusals';
 import { layoutsOnSand } from '@/data/queries/sandNow';
 import { currentYard } from '@/data/queries/yards';
@@ -80,7 +80,7 @@ test('what is called uneven in the demo’s season is what was planted, and noth
 });
 
 test('each pair that rode enough is suggested something it may ride, and one that did not is told so', async () => {
-  await withSeason(async ({ pairs, pairOf, material }) => {
+  await withSeason(async ({ database, yard, pairs, pairOf, material }) => {
     const made = await material([pairOf('Quill').id]);
     const [forQuill] = suggestFrom(made);
     expect(forQuill!.suggestions.length).toBeGreaterThanOrEqual(3);
@@ -88,8 +88,13 @@ test('each pair that rode enough is suggested something it may ride, and one tha
       expect(why).toMatch(/\.$/);
       expect(terms.length).toBe(7);
     }
-    const tansy = await material([pairOf('Tansy').id]);
-    expect(suggestFrom(tansy)[0]!.tooLittle).toContain(`from ${LEAST_PASSES} passes`);
+    // Two who never rode together.
+    const [rider, horse] = [pairOf('Thimble').riderId, pairOf('Osprey').horseId];
+    await database.write(tx => addPair(tx, yard.id, rider, horse));
+    const anew = (await listPairs(database.db, yard.id)).find(
+      ({ riderId, horseId }) => riderId === rider && horseId === horse,
+    )!;
+    expect(suggestFrom(await material([anew.id]))[0]!.tooLittle).toContain(`from ${LEAST_PASSES} passes`);
     const group = suggestFrom(
       await material(pairs.filter(({ horseName }) => horseName !== 'Tansy').map(({ id }) => id)),
     );

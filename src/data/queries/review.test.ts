@@ -201,7 +201,18 @@ test('what was planted in the season is found: the stride and its growth, the wo
     expect(distanceM(place!.at, SEASON_FLAT_PLACE.at)).toBeLessThan(3.5);
     expect(more).toEqual([]);
     // Barley slips wherever it yields: that is no place, and told by its faults.
-    expect(flat).toHaveLength(1);
+    // Tansy paces where she was planted to: that is her place alone.
+    const tansyPlace = flat.filter(({ whose }) => whose !== 'place');
+    expect(tansyPlace).toEqual([expect.objectContaining({ whose: 'pair', pairId: pairOf('Tansy').id })]);
+    const planted = SEASON_TRUTH['maud-tansy']!.gaits!.slip;
+    expect(distanceM(tansyPlace[0]!.at, planted.at)).toBeLessThan(4);
+    const tansy = await pairRecord(db, yardId, pairOf('Tansy'), CLOCK, WORDS);
+    expect(tansy.gaits.slips[0]).toMatchObject({ asked: 'running-walk', into: 'pace' });
+    const told = tansy.claims.filter(({ about }) => about === 'gaits').map(({ text }) => text);
+    expect(told).toEqual([
+      expect.stringMatching(/head rises with the speed: too high in \d+ % of the passes in running walk/),
+      expect.stringMatching(/canters more easily out of trot/),
+    ]);
   });
 });
 

@@ -38,17 +38,16 @@ export const gaitedCanter: Recipe<Params> = {
   wishes: ground => {
     const mostM = Math.min(ground.arena.widthM, ground.arena.lengthM) / 2 - FREE_TRACK_M;
     const most = Math.floor((mostM * Math.PI) / middleStrideM(ground, 'canter', 'poles')) - 1;
-    return countsDown(Math.min(8, most), 3).map(strides => ({ strides, radiusM: 0 }));
+    return countsDown(Math.min(10, most), 3).map(strides => ({ strides, radiusM: 0 }));
   },
   place: (ground, params) => circleInMiddle(ground, radiusM(ground, params)),
   layOut: (ground, params) => {
     const circleM = radiusM(ground, params);
     const roundM = SHORT_POLE_M / 2 + BESIDE_POLE_M;
-    const round = { setting: 'poles', circle: { rein: 'left', radiusM: circleM } } as const;
     return {
       items: [poleAt('c1', onCircle(circleM, 0), SHORT_POLE_M), poleAt('c2', onCircle(circleM, Math.PI), SHORT_POLE_M)],
       tracks: [
-        trackThrough('circle', 'canter', ['c1', 'c2', 'c1'], round),
+        trackThrough('circle', 'canter', ['c1', 'c2', 'c1'], { setting: 'poles' }),
         sessionOf('round', 'canter', [
           {
             ...{ kind: 'circle', start: { at: { xM: 0, yM: roundM }, headingRad: 0 }, rein: 'left' },
@@ -58,7 +57,7 @@ export const gaitedCanter: Recipe<Params> = {
       ],
       stages: [
         stage('In walk', 'The middle of each pole', 'sitting', { gait: 'walk' }),
-        stage('Canter over one, walk over the other', 'Walk before you must', 'sitting', { set: { only: ['c1'] } }),
+        stage('Canter over one, walk over the other', 'Walk before you must', 'sitting'),
         stage('Canter over both', 'Count the half circle aloud', 'half-seat'),
       ],
       stand: { xM: 0, yM: circleM },

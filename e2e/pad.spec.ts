@@ -180,8 +180,19 @@ const KINDS: Kind[] = [
       await tap(key(page, /^fox trot/));
       await tap(done(page));
     },
-    keys: ['2', 'u', 'Enter'],
+    keys: ['2', 'n', 'Enter'],
     reads: /fox trot from pole 2 on/,
+  },
+  {
+    ...{ name: 'gaits in turn, one of which slips', layout: 'Running walk, and canter', pair: 'Tansy with', taps: 3 },
+    ride: async (page, { tap }) => {
+      // The first change is chosen as the pad opens.
+      await tap(onSand(page, 'flat walk to running walk').first());
+      await tap(key(page, /^pace/));
+      await tap(done(page));
+    },
+    keys: ['1', 'j', 'Enter'],
+    reads: /pace from 25 m on/,
   },
 ];
 

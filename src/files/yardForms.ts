@@ -43,6 +43,11 @@ export const TYPED_STRIDES: { entry: StrideEntryKey; label: string; minM: number
   { entry: 'walk', label: 'Walk stride in the lane', minM: 0.8, maxM: 3 },
   { entry: 'trot', label: 'Trot stride in the lane', minM: 1, maxM: 5 },
   { entry: 'canter', label: 'Canter stride in the lane', minM: 1, maxM: 5 },
+  { entry: 'flat-walk', label: 'Flat walk stride', minM: 0.8, maxM: 3.5 },
+  { entry: 'running-walk', label: 'Running walk stride', minM: 1, maxM: 4.5 },
+  { entry: 'fox-trot', label: 'Fox trot stride', minM: 1, maxM: 4.5 },
+  { entry: 'saddle-gait', label: 'Saddle gait stride', minM: 1, maxM: 4.5 },
+  { entry: 'pace', label: 'Pace stride', minM: 1, maxM: 4.5 },
 ];
 
 const bounds = (minM: number, maxM: number, unit: LengthUnit) =>
@@ -52,9 +57,10 @@ export function horseForm(unit: LengthUnit) {
   const strides = Object.fromEntries(
     TYPED_STRIDES.map(({ entry, label, minM, maxM }) => [
       entry,
-      optionalText(label, minM, maxM, unit, USUAL_STRIDE[entry]),
+      // A page of a Roan of before knows fewer of them.
+      optionalText(label, minM, maxM, unit, USUAL_STRIDE[entry]).prefault(''),
     ]),
-  ) as Record<StrideEntryKey, ReturnType<typeof optionalText>>;
+  ) as Record<StrideEntryKey, z.ZodPrefault<ReturnType<typeof optionalText>>>;
   return z.object({
     id: optionalId,
     name: name('the horse'),

@@ -1,14 +1,13 @@
 import type { AskedGait, TrackGait } from '@/core';
-import { roomOf, shortened, PICTURE_WIDTH } from './pictureWords';
+import { shortened, PICTURE_WIDTH } from './pictureWords';
 import classes from './picture.module.css';
 
 type GaitBarsProps = { gaits: readonly AskedGait[]; label: string };
 
 const SIZE = { left: 2, row: 58, bar: 18 };
-/** A share that is smaller than this is drawn and not named. */
-const NAMED = 40;
-
 const word = (gait: TrackGait) => gait.replace('-', ' ');
+/** What was asked is told at the left, and what it slipped into most at the right: there is room for two. */
+const said = (gait: TrackGait, share: number) => `${word(gait)} ${Math.round(share * 100)} %`;
 
 /** Each gait that was asked as a bar of how far it was ridden in which gait: what was asked first, filled; the others outlined. */
 export function GaitBars({ gaits, label }: GaitBarsProps) {
@@ -28,7 +27,7 @@ export function GaitBars({ gaits, label }: GaitBarsProps) {
             <text x={SIZE.left} y={14} className={classes.strong}>
               {shortened(words, PICTURE_WIDTH - SIZE.left)}
             </text>
-            {shares(asked, riddenM, sumM).map(({ gait, x, width, share }) => (
+            {shares(asked, riddenM, sumM).map(({ gait, x, width, share }, order) => (
               <g key={gait}>
                 <rect
                   x={x}
@@ -37,10 +36,21 @@ export function GaitBars({ gaits, label }: GaitBarsProps) {
                   height={SIZE.bar}
                   className={gait === asked ? classes.bar : classes.band}
                 />
-                {width >= NAMED && (
+                {gait === asked ? (
                   <text x={x + 2} y={22 + SIZE.bar + 13} className={classes.tick}>
-                    {shortened(`${word(gait)} ${Math.round(share * 100)} %`, Math.max(width, roomOf('fox 12 %')))}
+                    {said(gait, share)}
                   </text>
+                ) : (
+                  order === 1 && (
+                    <text
+                      x={PICTURE_WIDTH - SIZE.left}
+                      y={22 + SIZE.bar + 13}
+                      textAnchor="end"
+                      className={classes.tick}
+                    >
+                      {said(gait, share)}
+                    </text>
+                  )
                 )}
               </g>
             ))}

@@ -13,4 +13,9 @@ export const USUAL_STRIDE: Partial<Record<StrideEntryKey, UsualLength>> = {
   walk: { leastM: 1.1, mostM: 2.5 },
   trot: { leastM: 1.6, mostM: 3.8 },
   canter: { leastM: 1.4, mostM: 3.8 },
+  'flat-walk': { leastM: 1.1, mostM: 2.8 },
+  'running-walk': { leastM: 1.5, mostM: 3.6 },
+  'fox-trot': { leastM: 1.5, mostM: 3.6 },
+  'saddle-gait': { leastM: 1.5, mostM: 3.8 },
+  pace: { leastM: 1.5, mostM: 3.8 },
 };

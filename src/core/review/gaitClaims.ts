@@ -9,7 +9,7 @@ import type { AskedGait, GaitReview } from './gaitReview';
 /** Nothing is claimed from fewer on a side than this. */
 const LEAST = 8;
 
-const percent = ({ of, hits }: Share) => `${Math.round((100 * hits) / of)} %`;
+const percent = ({ of, hits }: Share) => `${Math.round((100 * hits) / of)}\u00a0%`;
 const ofAll = ({ of, hits }: Share) => `${hits} of ${of}`;
 const word = (gait: TrackGait | 'halt') => gait.replace('-', ' ');
 

@@ -210,7 +210,7 @@ test('what was planted in the season is found: the stride and its growth, the wo
     expect(tansy.gaits.slips[0]).toMatchObject({ asked: 'running-walk', into: 'pace' });
     const told = tansy.claims.filter(({ about }) => about === 'gaits').map(({ text }) => text);
     expect(told).toEqual([
-      expect.stringMatching(/head rises with the speed: too high in \d+ % of the passes in running walk/),
+      expect.stringMatching(/head rises with the speed: too high in \d+\s% of the passes in running walk/),
       expect.stringMatching(/canters more easily out of trot/),
     ]);
   });

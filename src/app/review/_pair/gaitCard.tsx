@@ -1,11 +1,14 @@
 import { GaitBars } from '@/components/pictures/GaitBars';
 import { PictureCard } from '@/components/pictures/PictureCard';
-import { headWanted, TRACK_GAITS } from '@/core';
+import { headWanted, isGaitedGait, TRACK_GAITS, type AskedGait } from '@/core';
 import classes from '../_components/Pictures.module.css';
 import type { PairReview } from '../pairReview';
 import type { PairCard } from './pairCard';
 
 const word = (gait: string) => gait.replace('-', ' ');
+
+/** A gait of every horse that was ridden as it was asked says nothing. */
+const isTold = ({ asked, slipped }: AskedGait) => isGaitedGait(asked) || slipped > 0;
 
 /** What a gaited horse was asked, against what it was ridden in; its head, and what it canters out of. */
 export function gaitCard({ gaits: { gaits, intoCanter }, horse }: PairReview): PairCard[] {
@@ -38,9 +41,8 @@ export function gaitCard({ gaits: { gaits, intoCanter }, horse }: PairReview): P
                 const wanted = headWanted(asked);
                 return [
                   <li key={asked}>
-                    <strong>Head in {word(asked)}</strong> as wanted {heads['as wanted']} times of {looked}, too high{' '}
-                    {heads.high}, too low {heads.low}
-                    {wanted && ` (wanted ${wanted})`}
+                    <strong>Head in {word(asked)}</strong> {wanted ?? 'as wanted'}: {heads['as wanted']} times of{' '}
+                    {looked}
                   </li>,
                 ];
               })}
@@ -52,7 +54,7 @@ export function gaitCard({ gaits: { gaits, intoCanter }, horse }: PairReview): P
             </ul>
           }
         >
-          <GaitBars gaits={gaits} label={`Gaits of ${horse.name}, asked against ridden`} />
+          <GaitBars gaits={gaits.filter(isTold)} label={`Gaits of ${horse.name}, asked against ridden`} />
         </PictureCard>
       ),
     },

@@ -2,7 +2,7 @@
 
 import { FormModal } from '@/components/FormModal/FormModal';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { defaultStride, HORSE_TYPES, type HorseLevel, type HorseType, type StrideEntryKey } from '@/core';
+import { defaultStride, HORSE_TYPES, isGaitedGait, type HorseLevel, type HorseType, type StrideEntryKey } from '@/core';
 import { heightText } from '@/files/heightText';
 import { horseForm, TYPED_STRIDES } from '@/files/yardForms';
 import { Select, SimpleGrid, Text, Textarea, TextInput } from '@mantine/core';
@@ -66,6 +66,9 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
   });
   const { height, type } = form.getValues();
   const heightM = heightText.safeParse(height);
+  /** The gaits of a gaited horse are asked of one, and of any that has one of them typed in. */
+  const isAsked = (entry: StrideEntryKey) =>
+    !isGaitedGait(entry) || type === 'gaited' || typedStrideM(horse, entry) !== null;
   const usual = (entry: StrideEntryKey) => {
     const stride = heightM.success ? defaultStride(entry, heightM.data, type) : null;
     const own = horse?.strides[entry];
@@ -104,7 +107,7 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
         Normal strides, where you know them. Left empty, a stride is reckoned from a test, or else from height and type.
       </Text>
       <SimpleGrid cols={{ base: 1, xs: 2 }} spacing="sm" verticalSpacing="xs">
-        {TYPED_STRIDES.map(({ entry, label }) => (
+        {TYPED_STRIDES.filter(({ entry }) => isAsked(entry)).map(({ entry, label }) => (
           <TextInput
             key={entry}
             size="sm"

@@ -1,7 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import type { DistanceCard, ProfileStride, StrideEntryKey } from '@/core';
+import { isGaitedGait, type DistanceCard, type ProfileStride, type StrideEntryKey } from '@/core';
 import { Table } from '@mantine/core';
 import { ENTRY_LABELS } from '../../../entryLabels';
 import classes from './CardTables.module.css';
@@ -71,7 +71,8 @@ export function CardTables({ card, stride, poles }: CardTablesProps) {
         <ul className={classes.poles}>
           {poles.map(({ entry, normalM, source }) => (
             <li key={entry}>
-              <strong>{format(normalM)}</strong> {ENTRY_LABELS[entry].toLowerCase()}, {SOURCE_WORDS[source]}
+              <strong>{format(normalM)}</strong> {isGaitedGait(entry) && 'two spread poles in '}
+              {ENTRY_LABELS[entry].toLowerCase()}, {SOURCE_WORDS[source]}
             </li>
           ))}
         </ul>

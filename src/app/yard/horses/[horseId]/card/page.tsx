@@ -1,6 +1,6 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { distanceCard, DISCLAIMER, M_PER_FT, profileStride, type School } from '@/core';
+import { distanceCard, DISCLAIMER, GAITED_GAITS, M_PER_FT, profileStride, type School } from '@/core';
 import { findHorse } from '@/data/queries/horses';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -53,9 +53,10 @@ export default async function CardPage({ params, searchParams }: CardPageProps) 
   );
 
   function polesOf() {
-    return (['walk-poles', 'trot-poles', 'canter-poles'] as const).map(entry => ({
-      entry,
-      ...profileStride(horse!, entry)!,
-    }));
+    // Of the gaits of its own those that are known: spread poles lie two steps apart, a stride.
+    return (['walk-poles', 'trot-poles', 'canter-poles', ...GAITED_GAITS] as const).flatMap(entry => {
+      const own = profileStride(horse!, entry);
+      return own ? [{ entry, ...own }] : [];
+    });
   }
 }

@@ -104,6 +104,27 @@ test('a head is of the gait that most of the pass was asked in', () => {
   expect(heads['flat-walk']).toEqual({ low: 0, 'as wanted': 1, high: 0 });
 });
 
+test('over poles a gait is looked at from five metres before the first to five behind the last', () => {
+  const row = {
+    ...{ name: 'row', arena: { widthM: 20, lengthM: 60, letters: '20x60' }, fall: null, school: 'whole-stride' },
+    ...{ horses: [], kit: null },
+    items: [0, 2.4].map((yM, index) => ({
+      ...{ kind: 'pole', id: `p${index}`, name: null, at: { xM: 5, yM: 20 + yM }, headingRad: Math.PI / 2 },
+      ...{ lengthM: 3, raised: { leftM: 0, rightM: 0 } },
+    })),
+    tracks: [
+      {
+        ...{ kind: 'items', id: 'row', name: null, gait: 'running-walk', course: null, passes: 1 },
+        through: ['p0', 'p1'].map(item => ({ item, reversed: false })),
+        legs: [{ track: 'direct', setting: 'poles', approach: 'trot', asked: null, circle: null }],
+      },
+    ],
+  } as unknown as Layout;
+  const { gaits, slips } = gaitReview([pass([{ kind: 'gait', ridden: 'trot', from: 2 }], riddenGround(row), 'row')]);
+  expect(gaits[0]!.riddenM).toEqual({ 'running-walk': expect.closeTo(7.4, 6), trot: expect.closeTo(5, 6) });
+  expect(slips).toEqual([{ at: { xM: 5, yM: 22.4 }, asked: 'running-walk', into: 'trot', times: 1 }]);
+});
+
 test('plain gaits that nobody marked are not told', () => {
   const trot = riddenGround(line('trot', []));
   expect(gaitReview([pass([], trot, 'trot')]).gaits).toEqual([]);

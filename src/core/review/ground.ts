@@ -45,7 +45,7 @@ export type RiddenGround = {
   cells: PointM[];
   /** Where the horse goes sideways: the middle of each such stretch. */
   asides: PointM[];
-  /** The gaits that were asked, along the track, and how far along it each stop is. */
+  /** The gaits that were asked, along the track with a few metres before its first stop and behind its last; where on it each stop is. */
   gaits: GaitStretch[];
   stopsM: number[];
   /** Places on the flat from which on a gait may be said: where another is asked, and where a figure begins. */
@@ -55,6 +55,9 @@ export type RiddenGround = {
 
 /** What lies so near to a stop is of the stop, metres. */
 const STOP_M = 5;
+
+/** Common practice, no source: so far before the first pole or fence and behind the last a gait is looked at too, metres. */
+const RUN_M = 5;
 
 const POLE_ENTRIES: Partial<Record<TrackGait, StrideEntryKey>> = {
   walk: 'walk-poles',
@@ -133,9 +136,9 @@ export function riddenGround(
     stops.map(({ at }) => at),
     STOP_M,
   );
-  const stopsM = reckoned.legs.reduce((at, { trackM }) => [...at, at.at(-1)! + trackM], [0]);
+  const stopsM = reckoned.legs.reduce((at, { trackM }) => [...at, at.at(-1)! + trackM], [RUN_M]);
   return {
-    ...{ gait: track.gait, gaits: [{ gait: track.gait, fromM: 0, toM: stopsM.at(-1)! }], stopsM, changes: [] },
+    ...{ gait: track.gait, gaits: [{ gait: track.gait, fromM: 0, toM: stopsM.at(-1)! + RUN_M }], stopsM, changes: [] },
     legs,
     asked: legs.map(({ asked: count }) => count),
     stops,

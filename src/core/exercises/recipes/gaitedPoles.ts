@@ -65,7 +65,9 @@ export const gaitedPoles: Recipe<Params> = {
         ]),
       ],
       stages: [
-        stage('In walk', 'One foot after the other, no hurry', 'sitting', { gait: 'walk' }),
+        stage('One pole in walk', 'One foot after the other, no hurry', 'sitting', {
+          ...{ gait: 'walk', set: { only: ['g1'] } },
+        }),
         ...(poles > 1
           ? [stage('One pole', 'The gait before the pole is the gait behind it', 'sitting', { set: { only: ['g1'] } })]
           : []),

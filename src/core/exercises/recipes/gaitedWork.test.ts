@@ -39,6 +39,14 @@ test('where nobody knows the stride they lie two trot steps apart, farther than 
   expect(gapOf(lay('gaited-poles', [untested]))).toBeCloseTo(2.6, 6);
 });
 
+test('whatever the stride, both poles are laid: no step of another gait is asked between them', () => {
+  for (const normalM of [1.9, 2.1, 2.29, 2.36, 2.5, 2.7, 2.9]) {
+    const laid = lay('gaited-poles', [{ ...AMBLER, strides: { 'running-walk': stride(normalM) } }]);
+    expect(laid.cautions).toEqual([]);
+    expect(gapOf(laid)).toBeCloseTo(normalM, 6);
+  }
+});
+
 test('every horse that has the gait is read, in steps', () => {
   const { exercise } = lay('gaited-poles', [AMBLER]);
   const [row] = reckonLayout({

@@ -110,7 +110,7 @@ test('on the flat a gaited horse’s gait is said of the stretch that begins the
     ...{ label: '2', words: '', at: AT },
   };
   const [, gaits] = padKeys('transition', change, { gait: 'running-walk', stops: 3, counted: false, figures: 1 });
-  expect(gaits!.map(({ name }) => name)).toEqual(['running walk', 'pace', 'trot', 'fox trot', 'flat walk']);
+  expect(gaits!.map(({ name }) => name)).toEqual(['running walk', 'pace', 'trot', 'fox trot']);
   const said = gaits![1]!.of(change);
   expect(said).toEqual({ kind: 'gait', ridden: 'pace', fromM: 20, asked: 'running-walk' });
   expect(marksAtStep([{ id: 'm', ...said } as Parameters<typeof isSaid>[0][number]], change)).toBe('pace');

@@ -90,7 +90,8 @@ const QUALITY_KEYS = [1, 2, 3, 4, 5].map((value): PadKey => ({
 const SLIPPED_INTO: readonly TrackGait[] = [
   ...(['pace', 'trot', 'running-walk', 'fox-trot', 'flat-walk', 'saddle-gait'] as const),
 ];
-const MOST_GAIT_KEYS = 5;
+/** Over poles their row is their own; on the flat what else can be said has its key in it. */
+const MOST_GAIT_KEYS = { poles: 5, flat: 4 };
 
 /**
  * The keys that a question most often needs where one is, in rows; nothing that cannot happen there.
@@ -103,12 +104,12 @@ export function padKeys(
   { gait, stops, counted, figures }: { gait: TrackGait; stops: number; counted: boolean; figures: number },
 ): PadKey[][] {
   const asked = gaitAt(step) ?? gait;
-  const gaitRow = isGaitedGait(gait) || isGaitedGait(asked) ? gaitKeys(asked) : [];
+  const gaitRow = isGaitedGait(gait) || isGaitedGait(asked) ? gaitKeys(asked, MOST_GAIT_KEYS.flat) : [];
   switch (kind) {
     case 'fence':
       return [OUTCOME_KEYS, isCanter(gait) ? LEAD_KEYS : [BROKE_KEY]];
     case 'pole':
-      if (isGaitedGait(gait)) return [gaitKeys(gait), [HIT_KEY]];
+      if (isGaitedGait(gait)) return [gaitKeys(gait, MOST_GAIT_KEYS.poles), [HIT_KEY]];
       if (stops > 1 && !counted) return [footKeys(stops), [HIT_KEY, BROKE_KEY]];
       return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
     case 'transition':
@@ -155,8 +156,8 @@ function pointKey(point: (typeof FIGURE_POINTS)[number], letter: string, needsSt
 }
 
 /** The gait that is asked and those that a horse slips into from it; from a pole on, or for the whole row. */
-function gaitKeys(asked: TrackGait): PadKey[] {
-  const gaits = [asked, ...SLIPPED_INTO.filter(gait => gait !== asked)].slice(0, MOST_GAIT_KEYS);
+function gaitKeys(asked: TrackGait, most: number): PadKey[] {
+  const gaits = [asked, ...SLIPPED_INTO.filter(gait => gait !== asked)].slice(0, most);
   return gaits.map((ridden, index) =>
     key(ridden.replace('-', ' '), 'gjznc'[index]!, step => ({ kind: 'gait', ridden, ...gaitFrom(step) }), false),
   );

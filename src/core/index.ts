@@ -298,7 +298,7 @@ export {
   type StageSet,
   type StopRule,
 } from './exercises/exercise';
-export { findRecipe, isForGaited, SHELF } from './exercises/shelf';
+export { findRecipe, isForGaited, isForRider, SHELF } from './exercises/shelf';
 export { isChosenPlace, isPlaceKey, PLACE_KEYS, placeOptions, type PlaceKey } from './exercises/figureLetters';
 export { sidewaysEnd } from './figures/rideSideways';
 export { paramFault, paramsFault, paramSpecs, RAISED_WAYS, type ParamSpec } from './exercises/exerciseParams';
@@ -548,6 +548,7 @@ export { riddenGround, type RiddenGround } from './review/ground';
 export { grouped, reviewPass, type DayPass, type ReviewPass } from './review/reviewPass';
 export { type LearnedStride } from './review/learnStride';
 export { offeredStride, strideReviews, type StrideReview } from './review/strideReview';
+export { riderClaims, riderReview, type RiderMark } from './review/riderReview';
 export { gaitClaims } from './review/gaitClaims';
 export { gaitReview, type AskedGait, type GaitReview } from './review/gaitReview';
 export { headWanted } from './record/headWanted';

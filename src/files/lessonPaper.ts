@@ -21,6 +21,7 @@ const stageOnPaper = {
   minutes: z.number({ error: 'How many minutes?' }).min(0).max(240, 'At most 240 minutes.'),
   policy: z.enum(FAILURE_POLICIES),
   stop: StopOnPaper,
+  riderMarks: z.array(Text(60).min(1)).max(8).optional(),
 };
 
 /** One stage of a lesson as it is stored. */

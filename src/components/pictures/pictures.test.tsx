@@ -3,12 +3,14 @@ import { cleanup, render } from '@testing-library/react';
 import { passCalendar } from '@/core';
 import type { ReactElement } from 'react';
 import { FaultHalves } from './FaultHalves';
+import { GaitBars } from './GaitBars';
 import { Halves } from './Halves';
 import { LegCounts } from './LegCounts';
 import { PassCalendar } from './PassCalendar';
 import { PICTURE_WIDTH, roomOf } from './pictureWords';
 import { QualityOverTime } from './QualityOverTime';
 import { RideBalance } from './RideBalance';
+import { RiderBars } from './RiderBars';
 import { SettingShares } from './SettingShares';
 import { ShareStrips } from './ShareStrips';
 import { StrideBands } from './StrideBands';
@@ -49,6 +51,25 @@ const PICTURES: [string, ReactElement][] = [
         right: share(0, MANY),
       }))}
       names={{ left: LONG, right: LONG }}
+      label=""
+    />,
+  ],
+  [
+    'gaits that slipped',
+    <GaitBars
+      key=""
+      gaits={(['running-walk', 'saddle-gait'] as const).map(asked => ({
+        ...{ asked, passes: MANY, slipped: MANY, heads: { low: 0, 'as wanted': 0, high: 0 } },
+        riddenM: { [asked]: 10, 'fox-trot': 50, pace: 1, 'flat-walk': 40 },
+      }))}
+      label=""
+    />,
+  ],
+  [
+    'what was seen of the rider',
+    <RiderBars
+      key=""
+      marks={[{ what: LONG, passes: MANY, early: { of: 9, hits: 9 }, late: { of: MANY, hits: 1 } }]}
       label=""
     />,
   ],

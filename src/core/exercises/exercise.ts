@@ -88,6 +88,8 @@ export type Guidance = {
   stand: string;
   faults: readonly { fault: string; remedy: string }[];
   cautions: readonly string[];
+  /** Work of the rider's own: what is tapped of the rider while it is ridden. Left out where the horse is watched first. */
+  riderMarks?: readonly string[];
 };
 
 /** Where and for whom an exercise is laid out. */

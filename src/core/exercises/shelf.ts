@@ -15,6 +15,7 @@ import { poleRows } from './recipes/poleRowRecipe';
 import { polesOnCircle } from './recipes/polesOnCircle';
 import { canterPolesLine, relatedLine } from './recipes/relatedLine';
 import { counterBend, halfPass, legYield, railTurnback, shoulderIn } from './recipes/sidewaysWork';
+import { riderWork } from './recipes/riderWork';
 import { singleCanterPole } from './recipes/singleCanterPole';
 import { singleFence } from './recipes/singleFence';
 import { flexions, haltAndReinBack, sidePass, turnOnForehand, turnOnHaunches } from './recipes/stations';
@@ -23,7 +24,7 @@ import { freeWalk, haltAndPat, looseRein } from './recipes/rests';
 import { departFromYield, departOnEight, transitionsLadder } from './recipes/transitions';
 import { twoFencesOnCircle, twoPolesOnCircle } from './recipes/twoOnCircle';
 
-/** Every exercise, poles first, then fences, then the flat, and what gaited horses have of their own. */
+/** Every exercise, poles first, then fences, then the flat, what gaited horses have of their own, and what the rider practises. */
 export const SHELF: readonly Recipe[] = [
   ...poleRows,
   singleCanterPole,
@@ -73,10 +74,14 @@ export const SHELF: readonly Recipe[] = [
   gaitedPoles,
   gaitedGaits,
   gaitedCanter,
+  ...riderWork,
 ];
 
 /** The exercises that only gaited horses are ridden in. */
 const FOR_GAITED: readonly Recipe[] = [gaitedPoles, gaitedGaits, gaitedCanter];
+
+/** Whether the rider is what is worked on. */
+export const isForRider = ({ guidance }: Pick<Recipe, 'guidance'>): boolean => guidance.riderMarks !== undefined;
 
 export const isForGaited = ({ kind }: Pick<Recipe, 'kind'>): boolean => FOR_GAITED.some(one => one.kind === kind);
 

@@ -16,6 +16,8 @@ export type LessonStage = {
   minutes: number;
   policy: FailurePolicy;
   stop: StopRule;
+  /** Where the rider is what is worked on: what is tapped of the rider. */
+  riderMarks?: string[];
 };
 
 /** What is planned for a lesson. */

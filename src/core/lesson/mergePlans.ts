@@ -18,6 +18,7 @@ const FIELDS: readonly [Field, string][] = [
   ['minutes', 'minutes'],
   ['policy', 'way after a failure'],
   ['stop', 'rule for when it is enough'],
+  ['riderMarks', 'things watched in the rider'],
 ];
 
 /** @param base - what `mine` was made from; `theirs` is what has been saved since */

@@ -11,7 +11,7 @@ import type { DayPass } from './reviewPass';
 import { offeredStride, type StrideReview } from './strideReview';
 
 /** What a sentence is of: it stands with the picture of that. */
-export type ClaimAbout = StrideEntryKey | 'reins' | 'quality' | 'asked' | 'faults' | 'gaits' | 'sand';
+export type ClaimAbout = StrideEntryKey | 'reins' | 'quality' | 'asked' | 'faults' | 'gaits' | 'rider' | 'sand';
 
 /** A sentence of the review, and on demand what it rests on. */
 export type Claim = {

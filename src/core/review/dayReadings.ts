@@ -5,13 +5,14 @@ import { gaitsOf } from './gaitReview';
 import { headsOf } from './headReview';
 import { dayQualities, reinsOf } from './reinReview';
 import type { ReviewPass } from './reviewPass';
+import { ridersOf } from './riderReview';
 import { dayRides, daySpots } from './sandMap';
 import { evidenceOf } from './strideReview';
 import { temposOf } from './tempoReview';
 
 /** All that is kept of a day. What is bundled without one of them would keep days without it: so they are named here. */
 export const DAY_READINGS: readonly DayReading<unknown>[] = [
-  ...[countedOf, countsOf, dayQualities, dayRides, daySpots, evidenceOf, gaitsOf, headsOf, reinsOf, temposOf],
+  ...[countedOf, countsOf, dayQualities, dayRides, daySpots, evidenceOf, gaitsOf, headsOf, reinsOf, ridersOf, temposOf],
 ];
 
 /** All that a day says, to be kept. */

@@ -1,5 +1,5 @@
 import type { Recipe } from '../exercises/exercise';
-import { SHELF } from '../exercises/shelf';
+import { isForGaited, isForRider, SHELF } from '../exercises/shelf';
 import { rideTime } from '../lesson/stageMinutes';
 import { resolvePlan } from '../plan/layOutPlaced';
 import { EMPTY_PLAN, type PlacedRecipe, type Plan } from '../plan/plan';
@@ -16,7 +16,7 @@ import type { ExerciseFacts, StageFacts } from './step';
 const NO_LESSON = new Set(['stride-test-lane', 'flexions', 'free-walk', 'loose-rein', 'halt-and-pat']);
 
 /** The exercises of the shelf that a lesson can be made of. */
-export const TAUGHT: readonly Recipe[] = SHELF.filter(({ kind }) => !NO_LESSON.has(kind));
+export const TAUGHT: readonly Recipe[] = SHELF.filter(recipe => !NO_LESSON.has(recipe.kind) && !isForRider(recipe));
 
 /** The id of an exercise that is laid out for a suggestion. */
 export const SUGGESTED_ID = 'suggested';
@@ -46,7 +46,9 @@ export function stageQuestions(resolved: ResolvedPlan): { offered: OfferedQuesti
 
 /** What each exercise of the shelf is on a sand for some horses; what cannot be laid out there is left out. */
 export function catalogueOf(ground: PlanGround, groupIds: readonly string[]): ExerciseFacts[] {
-  return TAUGHT.flatMap(recipe => {
+  const group = ground.horses.filter(({ id }) => groupIds.includes(id));
+  const areGaited = group.length > 0 && group.every(({ type }) => type === 'gaited');
+  return TAUGHT.filter(recipe => areGaited || !isForGaited(recipe)).flatMap(recipe => {
     const resolved = sketchedPlan(recipe, ground, groupIds);
     const stages = resolved === null ? [] : stagesOf(resolved, recipe);
     if (stages.length === 0) return [];

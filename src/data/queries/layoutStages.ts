@@ -8,6 +8,7 @@ import {
   resolvePlan,
   rideSession,
   USUAL_STAGE_MIN,
+  type Guidance,
   type Layout as CoreLayout,
   type LessonStage,
   type OfferedQuestion,
@@ -62,7 +63,7 @@ function stageOf(layoutId: string, asks: OfferedQuestion, resolved: ResolvedPlan
   if (what.kind === 'stage') {
     const exercise = resolved.exercises.find(({ placed }) => placed.id === what.exerciseId)!;
     const { name, focus, seat } = exercise.laid.stages[what.stage]!;
-    const { repetitions, failure } = exercise.guidance;
+    const { repetitions, failure, riderMarks } = exercise.guidance;
     const called = layoutLabels(resolved.layout).track(what.over.trackId);
     // On the flat the stages of one figure after the other are told apart by the figure.
     const { title } = exercise.guidance;
@@ -71,7 +72,8 @@ function stageOf(layoutId: string, asks: OfferedQuestion, resolved: ResolvedPlan
     return [
       {
         ...{ asks, layoutId, name: (own || called).slice(0, 60), focus, seat },
-        minutes: what.over.kind === 'figures' ? flatMinutes(asks, resolved, repetitions.eachRein) : USUAL_STAGE_MIN,
+        minutes: stageMinutes(asks, resolved, repetitions),
+        ...(riderMarks && { riderMarks: [...riderMarks] }),
         ...{ eachRein: repetitions.eachRein, policy: failure, stop: repetitions.stop },
       },
     ];
@@ -88,6 +90,17 @@ function stageOf(layoutId: string, asks: OfferedQuestion, resolved: ResolvedPlan
       ...{ minutes: USUAL_STAGE_MIN, policy: 'same question again', stop: { when: 'repetitions' } },
     },
   ];
+}
+
+function stageMinutes(
+  asks: OfferedQuestion,
+  resolved: ResolvedPlan,
+  { eachRein, stop }: Guidance['repetitions'],
+): number {
+  // What is worked on for so long is planned for so long.
+  if (stop.when === 'minutes') return stop.minutes;
+  const isFlat = asks.what.kind === 'stage' && asks.what.over.kind === 'figures';
+  return isFlat ? flatMinutes(asks, resolved, eachRein) : USUAL_STAGE_MIN;
 }
 
 /** Common practice, no source: as long again as it is ridden, for words and for coming back to it. */

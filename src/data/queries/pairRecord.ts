@@ -9,6 +9,8 @@ import {
   askedClaims,
   faultClaims,
   reinClaims,
+  riderClaims,
+  riderReview,
   reinReview,
   riddenDays,
   strideClaims,
@@ -48,8 +50,9 @@ export async function pairRecord(
     const faults = faultCounts(passes);
     const reins = reinReview(passes);
     const gaits = gaitReview(passes);
+    const rider = riderReview(passes);
     return {
-      ...{ passes, horse, strides, asked, faults, reins, gaits },
+      ...{ passes, horse, strides, asked, faults, reins, gaits, rider },
       legs: legReviews(passes, thoughtThen),
       tempos: tempoReviews(passes),
       days: riddenDays(passes),
@@ -60,6 +63,7 @@ export async function pairRecord(
         ...askedClaims(asked, words),
         ...faultClaims(faults, passes.length, words),
         ...gaitClaims(gaits, words),
+        ...riderClaims(rider),
       ],
     };
   });

@@ -7,6 +7,7 @@ import { gaitCard } from './gaitCard';
 import { legCard } from './legCard';
 import { qualityCard } from './qualityCard';
 import { reinCard } from './reinCard';
+import { riderCard } from './riderCard';
 import { sandCards, type PairSand } from './sandCards';
 import { strideCards } from './strideCards';
 import { tempoCard } from './tempoCard';
@@ -25,6 +26,7 @@ export function pairCards({ pairId, review, sands, maySet }: Material): ReactNod
     ...calendarCard(review),
     ...sandCards(sands, maySet),
     ...gaitCard(review),
+    ...riderCard(review),
     ...legCard(review),
     ...qualityCard(review, maySet ? pairId : null),
     ...faultCard(review, maySet ? pairId : null),

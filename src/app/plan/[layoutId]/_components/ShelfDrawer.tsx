@@ -9,6 +9,7 @@ import {
   hasWords,
   HORSE_LEVELS,
   isForGaited,
+  isForRider,
   layOutExercise,
   layoutLabels,
   placeArrangement,
@@ -158,9 +159,10 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
 /** What is ridden in a gaited horse's own gaits stands apart: first where one of the group is such a horse. */
 function shelfSections(recipes: readonly OnShelf[], horses: ExerciseGround['horses']) {
   const gaited = { title: 'For gaited horses', recipes: recipes.filter(({ recipe }) => isForGaited(recipe)) };
-  const others = { title: null, recipes: recipes.filter(({ recipe }) => !isForGaited(recipe)) };
+  const rider = { title: 'For the rider', recipes: recipes.filter(({ recipe }) => isForRider(recipe)) };
+  const others = { title: null, recipes: recipes.filter(({ recipe }) => !isForGaited(recipe) && !isForRider(recipe)) };
   const hasGaited = horses.some(({ type }) => type === 'gaited');
-  return (hasGaited ? [gaited, { ...others, title: 'For every horse' }] : [others, gaited]).filter(
+  return (hasGaited ? [gaited, { ...others, title: 'For every horse' }, rider] : [others, rider, gaited]).filter(
     section => section.recipes.length > 0,
   );
 }

@@ -15,12 +15,14 @@ type PadKeysProps = {
   onMore: () => void;
   /** Keys of a keyboard are heard: not while a sheet lies over the pad, nor where several passes are shown. */
   listens: boolean;
+  /** What is watched in the rider, where that is what is worked on. */
+  rider?: readonly string[] | undefined;
   /** Keys that stand beside “More”. */
   children?: ReactNode;
 };
 
 /** What is tapped while the horse goes: the strides, what happened where one is, and the rest behind one key. */
-export function PadKeys({ pad, gait, backwards, onMore, listens, children }: PadKeysProps) {
+export function PadKeys({ pad, gait, backwards, onMore, listens, rider, children }: PadKeysProps) {
   const { steps, chosen, marks, run } = pad;
   // While strides are counted, what happens is of the stop that they lead to.
   const next = run && pad.leg ? (steps[run.step + 1] ?? null) : null;
@@ -30,11 +32,15 @@ export function PadKeys({ pad, gait, backwards, onMore, listens, children }: Pad
   const rows = useMemo(
     () =>
       kind
-        ? padKeys(kind, step, { gait, stops: steps.length, counted: pad.counted, figures }).filter(
-            row => row.length > 0,
-          )
+        ? padKeys(kind, step, {
+            gait,
+            stops: steps.length,
+            counted: pad.counted,
+            figures,
+            ...(rider && { rider }),
+          }).filter(row => row.length > 0)
         : [],
-    [kind, step, gait, steps.length, pad.counted, figures],
+    [kind, step, gait, steps.length, pad.counted, figures, rider],
   );
   const tapKey = (key: PadKey) => pad.mark(key.of, key.at);
   usePadLetters(listens, {

@@ -93,6 +93,22 @@ const SLIPPED_INTO: readonly TrackGait[] = [
 /** Over poles their row is their own; on the flat what else can be said has its key in it. */
 const MOST_GAIT_KEYS = { poles: 5, flat: 4 };
 
+/** `rider`: what is watched in the rider, where that is what is worked on. */
+type AskedOfPad = {
+  gait: TrackGait;
+  stops: number;
+  counted: boolean;
+  figures: number;
+  rider?: readonly string[];
+};
+
+const RIDER_LETTERS = 'asdfghjk';
+
+/** Things of the rider, each as often as it was seen. */
+function riderKeys(rider: readonly string[]): PadKey[] {
+  return rider.map((what, index) => key(what, RIDER_LETTERS[index]!, () => ({ kind: 'rider', what }), false));
+}
+
 /**
  * The keys that a question most often needs where one is, in rows; nothing that cannot happen there.
  * @param ridden - the gait that is asked, how many are ridden over, whether strides are counted between them,
@@ -101,8 +117,9 @@ const MOST_GAIT_KEYS = { poles: 5, flat: 4 };
 export function padKeys(
   kind: PadStep['kind'],
   step: PadStep | null,
-  { gait, stops, counted, figures }: { gait: TrackGait; stops: number; counted: boolean; figures: number },
+  { gait, stops, counted, figures, rider = [] }: AskedOfPad,
 ): PadKey[][] {
+  if (rider.length > 0) return [riderKeys(rider), QUALITY_KEYS];
   const asked = gaitAt(step) ?? gait;
   const gaitRow = isGaitedGait(gait) || isGaitedGait(asked) ? gaitKeys(asked, MOST_GAIT_KEYS.flat) : [];
   switch (kind) {

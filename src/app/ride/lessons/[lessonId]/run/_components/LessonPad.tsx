@@ -183,6 +183,7 @@ export function LessonPad(props: LessonPadProps) {
           backwards={way.direction === 'other-way'}
           onMore={() => setOpened('more')}
           listens={opened === null}
+          rider={stage.riderMarks}
         />
       ) : (
         <div />

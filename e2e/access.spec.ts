@@ -180,6 +180,9 @@ test('every action of the built server, asked by nobody, a rider and a helper, d
   const actions = builtActions().filter(({ name }) => named.includes(name));
   // Some are only asked by others: most of the table is there.
   expect(actions.length).toBeGreaterThan(50);
+  // The phones keep the pages of the day by themselves, and a lesson that is opened keeps its layouts as they stand: it is open before.
+  const run = `/ride/lessons/${await firstOf(roan, 'lessons')}/run`;
+  expect((await askSecurely(roan, run, { headers: { cookie: who[2]!.cookie } })).status).toBe(200);
   const before = await yardRows(roan);
   for (const { role, cookie, may, told } of who) {
     for (const { id, name, at } of actions) {

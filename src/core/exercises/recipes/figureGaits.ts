@@ -1,8 +1,9 @@
 import { GAITED_GAITS } from '../../horse/strideEntry';
 import type { TrackGait } from '../../layout/trackGait';
 
-const ANY: readonly TrackGait[] = ['walk', 'trot', 'canter'];
-const UP_TO_TROT: readonly TrackGait[] = ['walk', 'trot'];
+const ANY: readonly TrackGait[] = ['walk', 'trot', 'canter', ...GAITED_GAITS];
+/** What crosses the middle or goes sideways is not cantered here. */
+const UP_TO_TROT: readonly TrackGait[] = ['walk', 'trot', ...GAITED_GAITS];
 
 /** Figures whose gait is the rider's to choose, by kind, and which they may be. Others are made of their gait. */
 export const FIGURE_GAITS: Readonly<Record<string, readonly TrackGait[]>> = {

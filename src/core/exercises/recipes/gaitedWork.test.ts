@@ -91,3 +91,11 @@ test('two gaits in turn: so many metres of each, whatever the faster one is', ()
   const slow = track.figures[0]!.parts.filter(({ gait }) => gait === 'flat-walk');
   expect(slow.reduce((sum, { fromM, toM }) => sum + toM - fromM, 0)).toBe(60);
 });
+
+test('the figures of every horse may be ridden in a gaited horse’s gaits', () => {
+  for (const kind of ['circle', 'serpentine', 'shallow-loop', 'figure-of-eight', 'leg-yield']) {
+    const { exercise, cautions } = lay(kind, [AMBLER], { gait: 'running-walk' });
+    expect([kind, exercise.tracks[0]!.gait]).toEqual([kind, 'running-walk']);
+    expect([kind, cautions.filter(({ level }) => level !== 'note')]).toEqual([kind, []]);
+  }
+});

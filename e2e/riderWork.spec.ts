@@ -1,6 +1,32 @@
 import { choose, expect, test } from './support/fixtures';
 import { cleanPass, key, riddenHere } from './support/pad';
 
+test('any stage may watch the rider: in the yard’s words or one’s own, kept with the lesson', async ({
+  demoYard,
+  strictPage: page,
+}) => {
+  await page.goto(`${demoYard.url}/plan`);
+  await page
+    .getByRole('link', { name: /^Four on the bend for three/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Teach this now' }).click();
+  await page.getByRole('link', { name: 'Plan it for another day' }).click();
+  const stage = () => page.getByRole('listitem', { name: 'Stage 2' }).getByRole('button').first();
+  await stage().click();
+  const watched = page.getByRole('combobox', { name: 'What is watched in the rider' });
+  for (const words of ['eyes late', 'breathes out']) {
+    await watched.fill(words);
+    await watched.press('Enter');
+  }
+  await page.getByRole('button', { name: /^(Save|Add) the lesson/ }).click();
+  await expect(page).toHaveURL(/\/ride\/lessons\/[0-9a-f-]{36}$/);
+  await page.reload();
+  await stage().click();
+  await expect(page.getByRole('region', { name: /^Stage: / })).toContainText('breathes out');
+  await expect(page.getByRole('region', { name: /^Stage: / })).toContainText('eyes late');
+});
+
 test('a seat lesson without a pole: two-point off the shelf, in minutes, what is seen of the rider under the thumb, and told in the review', async ({
   demoYard,
   browser,

@@ -66,6 +66,8 @@ type LessonEditorProps = {
   /** Every layout with its arena and what it offers. */
   layouts: LayoutHere[];
   limits: WorkLimits;
+  /** What the yard watches in its riders. */
+  riderMarks: readonly string[];
   /** What is planned, as its layout has it today, by the id of the question. */
   today: Record<string, Today>;
   /** Why stages are planned as they are, by their id, where the plan was made for those who ride. */
@@ -188,7 +190,7 @@ export function LessonEditor(props: LessonEditorProps) {
       key={chosenStage.id}
       stage={chosenStage}
       layout={layouts.find(({ id }) => id === chosenStage.layoutId) ?? null}
-      {...{ todayOf, pairs: riding }}
+      {...{ todayOf, pairs: riding, riderMarks: props.riderMarks }}
       onOffered={(id, one) => keepOffered({ [id]: one })}
       onChange={changeStage}
     />

@@ -1,7 +1,7 @@
 'use client';
 
 import { FAILURE_POLICIES, SEATS, STOP_RULES, stopRule, type AskedQuestion, type LessonStage } from '@/core';
-import { NumberInput, Select, TextInput } from '@mantine/core';
+import { NumberInput, Select, TagsInput, TextInput } from '@mantine/core';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
 import type { LessonPair, TodayOf } from './LessonEditor';
 import classes from './LessonEditor.module.css';
@@ -12,12 +12,23 @@ type StagePanelProps = {
   layout: LayoutHere | null;
   todayOf: TodayOf;
   pairs: readonly LessonPair[];
+  /** What the yard watches in its riders. */
+  riderMarks: readonly string[];
   onOffered: (id: string, offered: OfferedHere) => void;
   onChange: (stage: LessonStage) => void;
 };
 
+/** So many keys have room beside each other on a small phone. */
+const MOST_RIDER_MARKS = 4;
+
+/** Words of at most so many letters; a stage in which nothing of the rider is watched says nothing of it. */
+function withRiderMarks({ riderMarks: _, ...stage }: LessonStage, marks: readonly string[]): LessonStage {
+  const words = [...new Set(marks.map(mark => mark.trim().slice(0, 60)))].filter(mark => mark !== '');
+  return words.length === 0 ? stage : { ...stage, riderMarks: words };
+}
+
 /** All that can be said of a stage; most lessons need none of it. */
-export function StagePanel({ stage, layout, todayOf, pairs, onOffered, onChange }: StagePanelProps) {
+export function StagePanel({ stage, layout, todayOf, pairs, riderMarks, onOffered, onChange }: StagePanelProps) {
   return (
     <section className={classes.panel} aria-label={`Stage: ${stage.name}`}>
       <TextInput
@@ -69,6 +80,15 @@ export function StagePanel({ stage, layout, todayOf, pairs, onOffered, onChange 
           onChange={when => onChange({ ...stage, stop: stopRule(when, stage.minutes) })}
         />
       </div>
+      <TagsInput
+        label="What is watched in the rider"
+        description="Where the rider is what is worked on: these come under the thumb. Four at most, of the yard’s or your own words."
+        placeholder={stage.riderMarks?.length ? '' : 'nothing: the horse is watched'}
+        maxTags={MOST_RIDER_MARKS}
+        data={[...riderMarks]}
+        value={stage.riderMarks ?? []}
+        onChange={marks => onChange(withRiderMarks(stage, marks))}
+      />
     </section>
   );
 }

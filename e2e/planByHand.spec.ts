@@ -99,7 +99,9 @@ test('on a tablet by touch: a bend at 18 ft along its track, its distance dragge
   await typed(page, 'Distance from fence 2 to fence 3', '18ft');
   const chordM = async () => {
     const fences = await Promise.all((await page.locator('[data-kind="fence"]').all()).slice(0, 2).map(drawnAt));
-    return Math.hypot(fences[1]!.xM - fences[0]!.xM, fences[1]!.yM - fences[0]!.yM);
+    // While they are drawn anew there may be none.
+    if (!fences[0] || !fences[1]) return Number.NaN;
+    return Math.hypot(fences[1].xM - fences[0].xM, fences[1].yM - fences[0].yM);
   };
   // Geometry: 18 ft round a circle of 10 m radius is a chord of 2·10·sin(18 ft / 20 m).
   await expect.poll(chordM).toBeCloseTo(20 * Math.sin((18 * FT) / 20), 3);

@@ -196,6 +196,8 @@ const KINDS: Kind[] = [
 ];
 
 async function rideAll(page: Page, yard: RoanServer, touches: boolean, look?: (kind: Kind) => Promise<void>) {
+  // Every kind is opened anew, and there are many.
+  test.setTimeout(480_000);
   for (const kind of KINDS) {
     await test.step(kind.name, async () => {
       await openRide(page, yard, kind.layout, kind.pair);

@@ -65,6 +65,9 @@ test('a seat lesson without a pole: two-point off the shelf, in minutes, what is
   await expect(phone.locator('[data-delivery=saved]')).toBeVisible();
 
   await phone.goto(`${demoYard.url}/review`);
-  await phone.locator('a[href^="/review/"]', { hasText: /^Quill\b/ }).first().click();
+  await phone
+    .locator('a[href^="/review/"]', { hasText: /^Quill\b/ })
+    .first()
+    .click();
   await expect(phone.getByRole('img', { name: /seen of the rider of Quill/ })).toContainText('heel up: 1 pass');
 });

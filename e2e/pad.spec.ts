@@ -44,7 +44,9 @@ async function fitsTheScreen(page: Page): Promise<void> {
   const over = await page.evaluate(() => {
     const pad = document.querySelector('[data-whole-screen]')!;
     const root = document.scrollingElement!;
+    const right = Math.max(...[...pad.querySelectorAll('button')].map(key => key.getBoundingClientRect().right));
     return [
+      right - window.innerWidth,
       pad.scrollHeight - pad.clientHeight,
       root.scrollHeight - window.innerHeight,
       root.scrollWidth - window.innerWidth,

@@ -1,4 +1,5 @@
 import { choose, expect, test } from './support/fixtures';
+import { shelfOfNewLayout } from './support/newLayout';
 import { key, onSand } from './support/pad';
 
 test('spread poles are laid by a gaited horse’s own steps; on the phone its gait slips at a pole, and the review says how far', async ({
@@ -6,15 +7,7 @@ test('spread poles are laid by a gaited horse’s own steps; on the phone its ga
   browser,
 }) => {
   const desk = await browser.newPage();
-  await desk.goto(`${demoYard.url}/plan`);
-  await desk.getByRole('button', { name: 'New layout' }).click();
-  await desk.getByLabel('Name').fill('Poles for Tansy');
-  await choose(desk, 'Arena', 'Lower school');
-  await choose(desk, 'Horses of the lesson', 'Tansy');
-  await desk.getByLabel('Name').click();
-  await desk.getByRole('button', { name: 'Rake the sand' }).click();
-  await desk.getByLabel('Name of the layout').waitFor();
-  await desk.getByRole('button', { name: 'Shelf' }).click();
+  await shelfOfNewLayout(desk, demoYard, 'Poles for Tansy', 'Tansy');
   // What is ridden in her gaits stands first.
   await expect(desk.getByRole('dialog').getByRole('heading', { level: 3 }).first()).toHaveText('For gaited horses');
   await desk.getByRole('button', { name: /^Spread poles for a lateral gait/ }).click();

@@ -1,4 +1,5 @@
-import { choose, expect, test } from './support/fixtures';
+import { expect, test } from './support/fixtures';
+import { shelfOfNewLayout } from './support/newLayout';
 import { cleanPass, key, riddenHere } from './support/pad';
 
 test('any stage may watch the rider: in the yard’s words or one’s own, kept with the lesson', async ({
@@ -32,15 +33,7 @@ test('a seat lesson without a pole: two-point off the shelf, in minutes, what is
   browser,
 }) => {
   const desk = await browser.newPage();
-  await desk.goto(`${demoYard.url}/plan`);
-  await desk.getByRole('button', { name: 'New layout' }).click();
-  await desk.getByLabel('Name').fill('A seat for Ode');
-  await choose(desk, 'Arena', 'Lower school');
-  await choose(desk, 'Horses of the lesson', 'Quill');
-  await desk.getByLabel('Name').click();
-  await desk.getByRole('button', { name: 'Rake the sand' }).click();
-  await desk.getByLabel('Name of the layout').waitFor();
-  await desk.getByRole('button', { name: 'Shelf' }).click();
+  await shelfOfNewLayout(desk, demoYard, 'A seat for Ode', 'Quill');
   const work = desk.getByRole('dialog').getByRole('region', { name: 'For the rider' });
   await work.getByRole('button', { name: /^Two-point, gait by gait/ }).click();
   await desk.getByRole('button', { name: 'Put it on the sand' }).click();

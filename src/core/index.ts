@@ -254,7 +254,7 @@ export { exerciseText } from './exercises/exerciseSearch';
 export { hasWords, plainWords } from './words/plainWords';
 export { gridWords, withElement, withoutElement } from './exercises/gridElements';
 export { stopNumbers, type StopNumber } from './layout/stopNumbers';
-export { TRACK_GAITS, type TrackGait } from './layout/trackGait';
+export { gaitWord, TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
   countedGroundM,
   distanceCaseOf,

@@ -1,13 +1,12 @@
-import type { AskedGait, TrackGait } from '@/core';
+import { gaitWord, type AskedGait, type TrackGait } from '@/core';
 import { shortened, PICTURE_WIDTH } from './pictureWords';
 import classes from './picture.module.css';
 
 type GaitBarsProps = { gaits: readonly AskedGait[]; label: string };
 
 const SIZE = { left: 2, row: 58, bar: 18 };
-const word = (gait: TrackGait) => gait.replace('-', ' ');
 /** What was asked is told at the left, and what it slipped into most at the right: there is room for two. */
-const said = (gait: TrackGait, share: number) => `${word(gait)} ${Math.round(share * 100)} %`;
+const said = (gait: TrackGait, share: number) => `${gaitWord(gait)} ${Math.round(share * 100)} %`;
 
 /** Each gait that was asked as a bar of how far it was ridden in which gait: what was asked first, filled; the others outlined. */
 export function GaitBars({ gaits, label }: GaitBarsProps) {
@@ -21,7 +20,7 @@ export function GaitBars({ gaits, label }: GaitBarsProps) {
       {gaits.map(({ asked, passes, slipped, riddenM }, index) => {
         const sumM = Object.values(riddenM).reduce((sum, metres) => sum + metres, 0);
         const told = passes === 1 ? '1 pass' : `${passes} passes`;
-        const words = `${word(asked)}: ${told}${slipped > 0 ? `, slipped in ${slipped}` : ''}`;
+        const words = `${gaitWord(asked)}: ${told}${slipped > 0 ? `, slipped in ${slipped}` : ''}`;
         return (
           <g key={asked} transform={`translate(0 ${index * SIZE.row})`}>
             <text x={SIZE.left} y={14} className={classes.strong}>

@@ -1,6 +1,7 @@
 import { isGaitedGait } from '../horse/strideEntry';
 import { moveForGround } from '../layout/moveForGround';
 import { layoutStride } from '../layout/reckonLayout';
+import { gaitWord } from '../layout/trackGait';
 import type { Caution } from './caution';
 import {
   called,
@@ -43,7 +44,7 @@ function stepOf({ layout }: CautionContext, gait: TrackOfItems['plan']['gait']):
 function cautionsOf(context: CautionContext, track: TrackOfItems): Caution[] {
   const { plan, reckoned } = track;
   const stepM = stepOf(context, plan.gait);
-  const gait = plan.gait.replace('-', ' ');
+  const gait = gaitWord(plan.gait);
   return rowsAt(context, track).flatMap(({ first, last }): Caution[] => {
     const items = plan.through.slice(first, last + 1).map(({ item }) => item);
     const from = `from ${called(context, items[0]!)} to ${called(context, items.at(-1)!)}`;

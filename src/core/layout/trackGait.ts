@@ -14,3 +14,6 @@ export const TRACK_GAITS: readonly TrackGait[] = [
   'saddle-gait',
   'pace',
 ];
+
+/** A gait, or a halt, within a sentence. */
+export const gaitWord = (gait: TrackGait | 'halt'): string => gait.replace('-', ' ');

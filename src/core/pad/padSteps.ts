@@ -11,7 +11,7 @@ import { isRaised } from '../items/pole';
 import type { Layout } from '../layout/layout';
 import type { Labels } from '../layout/labels';
 import type { ReckonedTrack } from '../layout/reckonLayout';
-import type { TrackGait } from '../layout/trackGait';
+import { gaitWord, type TrackGait } from '../layout/trackGait';
 
 /** Something of what is asked that is marked at its place on the sand. `place` counts from 1, of its own kind. */
 export type PadStep = { label: string; words: string; at: PointM } & (
@@ -94,7 +94,6 @@ function nearestTo(points: readonly PointM[], at: PointM): PointM | null {
   return [...points].sort((a, b) => distanceM(a, at) - distanceM(b, at))[0] ?? null;
 }
 
-const gaitWord = (gait: TrackGait | 'halt') => gait.replace('-', ' ');
 const middleOf = (chain: Chain) => poseAt(chain, chain.lengthM / 2).at;
 
 /** The piece of a session that begins where a figure begins; null where it cannot be ridden. */

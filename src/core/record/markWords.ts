@@ -1,4 +1,5 @@
 import { assertNever } from '../assertNever';
+import { gaitWord } from '../layout/trackGait';
 import { FOOTFALL_PLACES } from './footfall';
 import type { TappedMark } from './passMark';
 import { tempoOfTaps, tempoWords } from './tempo';
@@ -52,7 +53,7 @@ export function markWords(
     case 'transition':
       return transitionWords(mark);
     case 'gait': {
-      const gait = mark.ridden.replace('-', ' ');
+      const gait = gaitWord(mark.ridden);
       if (mark.fromM !== undefined) return `${gait} from ${Math.round(mark.fromM)} m on`;
       return mark.from === undefined ? `ridden in ${gait}` : `${gait} from ${nameOf(mark.from)} on`;
     }

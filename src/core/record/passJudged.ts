@@ -1,7 +1,7 @@
 import { assertNever } from '../assertNever';
 import { standingMarks, type PassMark } from './passMark';
 import { transitionWords } from './transitionWords';
-import type { TrackGait } from '../layout/trackGait';
+import { gaitWord, type TrackGait } from '../layout/trackGait';
 import type { PassRecord } from './passRecord';
 
 /** A fault of a pass: what, and where (from 1; null for the pass as a whole). */
@@ -60,7 +60,7 @@ function faultOf(mark: PassMark, { asked, gait }: JudgedPass['question']): strin
       return mark.count > wanted ? 'strides added' : 'strides left out';
     }
     case 'gait':
-      return sameGait(mark.ridden, mark.asked ?? gait) ? null : `in ${mark.ridden.replace('-', ' ')}`;
+      return sameGait(mark.ridden, mark.asked ?? gait) ? null : `in ${gaitWord(mark.ridden)}`;
     case 'head':
       return mark.height === 'as wanted' ? null : `head ${mark.height}`;
     case 'footfall':

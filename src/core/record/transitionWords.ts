@@ -1,3 +1,4 @@
+import { gaitWord } from '../layout/trackGait';
 import type { TappedMark } from './passMark';
 
 /** A transition in a few words: "late into canter, transition 4", "prompt into trot, transition 1, after 3 trot steps". */
@@ -7,7 +8,7 @@ export function transitionWords({
   place,
   trotSteps,
 }: Omit<Extract<TappedMark, { kind: 'transition' }>, 'kind'>): string {
-  const into = to === 'halt' ? 'to halt' : `into ${to.replace('-', ' ')}`;
+  const into = to === 'halt' ? 'to halt' : `into ${gaitWord(to)}`;
   const words = how === 'ran into it' ? `ran ${into}` : `${how} ${into}`;
   const steps = trotSteps ? `, after ${trotSteps} trot ${trotSteps === 1 ? 'step' : 'steps'}` : '';
   return `${words}, transition ${place}${steps}`;

@@ -8,6 +8,7 @@ import { timesOf, type FaultCount } from './faultReview';
 import { comparedByQuestion, differenceByQuestion } from './byQuestion';
 import { cleanShares, qualitiesOf, reinReview, type ReinReview } from './reinReview';
 import type { DayPass } from './reviewPass';
+import { LEAST_PASSES, ofAll } from './shareWords';
 import { offeredStride, type StrideReview } from './strideReview';
 
 /** What a sentence is of: it stands with the picture of that. */
@@ -34,13 +35,11 @@ export type ClaimWords = {
   dayName: (day: string) => string;
 };
 
-/** Nothing is claimed from fewer passes on a side than this, nor of a stride from fewer days. */
-const LEAST_PASSES = 8;
+/** Nothing is claimed of a stride from fewer days than this. */
 const LEAST_DAYS = 3;
 const LEVEL = 0.05;
 
 const percent = (share: Share) => `${Math.round((100 * share.hits) / share.of)} %`;
-const ofAll = ({ hits, of }: Share) => `${hits} of ${of}`;
 
 /** What the record says of the strides of a horse, against what is thought so far and over time. */
 export function strideClaims(

@@ -1,17 +1,11 @@
 import { isGaitedGait } from '../horse/strideEntry';
-import type { TrackGait } from '../layout/trackGait';
+import { gaitWord } from '../layout/trackGait';
 import { fisherExact, type Share } from '../statistics/proportions';
 import { holm } from '../statistics/holm';
 import { byChance } from './byChance';
 import type { Claim, ClaimWords } from './claims';
 import type { AskedGait, GaitReview } from './gaitReview';
-
-/** Nothing is claimed from fewer on a side than this. */
-const LEAST = 8;
-
-const percent = ({ of, hits }: Share) => `${Math.round((100 * hits) / of)}\u00a0%`;
-const ofAll = ({ of, hits }: Share) => `${hits} of ${of}`;
-const word = (gait: TrackGait | 'halt') => gait.replace('-', ' ');
+import { LEAST_PASSES, ofAll, percent } from './shareWords';
 
 type Looked = { text: string; because: string; p: number };
 
@@ -34,7 +28,7 @@ const highOf = ({ heads }: AskedGait): Share => ({
 
 /** The slowest gait that a head was looked at in often enough, against the fastest. */
 function headLooks(gaits: readonly AskedGait[], horse: string): Looked[] {
-  const enough = gaits.filter(one => isGaitedGait(one.asked) && highOf(one).of >= LEAST);
+  const enough = gaits.filter(one => isGaitedGait(one.asked) && highOf(one).of >= LEAST_PASSES);
   const [slow, fast] = [enough[0], enough.at(-1)];
   if (!slow || !fast || slow === fast) return [];
   const [a, b] = [highOf(slow), highOf(fast)];
@@ -42,8 +36,8 @@ function headLooks(gaits: readonly AskedGait[], horse: string): Looked[] {
   const rises = more === fast ? `${horse}’s head rises with the speed` : `${horse}’s head comes down with the speed`;
   return [
     {
-      text: `${rises}: too high in ${percent(highOf(more))} of the passes in ${word(more.asked)}, in ${percent(highOf(less))} in ${word(less.asked)}.`,
-      because: `${ofAll(b)} in ${word(fast.asked)} and ${ofAll(a)} in ${word(slow.asked)} (Fisher’s exact test)`,
+      text: `${rises}: too high in ${percent(highOf(more))} of the passes in ${gaitWord(more.asked)}, in ${percent(highOf(less))} in ${gaitWord(less.asked)}.`,
+      because: `${ofAll(b)} in ${gaitWord(fast.asked)} and ${ofAll(a)} in ${gaitWord(slow.asked)} (Fisher’s exact test)`,
       p: fisherExact(a, b),
     },
   ];
@@ -51,14 +45,14 @@ function headLooks(gaits: readonly AskedGait[], horse: string): Looked[] {
 
 /** The two gaits that canter was asked out of most often. */
 function canterLooks(intoCanter: GaitReview['intoCanter'], horse: string): Looked[] {
-  const [one, other] = intoCanter.filter(({ prompt }) => prompt.of >= LEAST);
+  const [one, other] = intoCanter.filter(({ prompt }) => prompt.of >= LEAST_PASSES);
   if (!one || !other) return [];
   const share = ({ prompt: { hits, of } }: typeof one) => hits / of;
   const [easier, harder] = share(one) >= share(other) ? [one, other] : [other, one];
   return [
     {
-      text: `${horse} canters more easily out of ${word(easier.from)}: at once in ${percent(easier.prompt)}, out of ${word(harder.from)} in ${percent(harder.prompt)}.`,
-      because: `${ofAll(easier.prompt)} out of ${word(easier.from)} and ${ofAll(harder.prompt)} out of ${word(harder.from)} (Fisher’s exact test)`,
+      text: `${horse} canters more easily out of ${gaitWord(easier.from)}: at once in ${percent(easier.prompt)}, out of ${gaitWord(harder.from)} in ${percent(harder.prompt)}.`,
+      because: `${ofAll(easier.prompt)} out of ${gaitWord(easier.from)} and ${ofAll(harder.prompt)} out of ${gaitWord(harder.from)} (Fisher’s exact test)`,
       p: fisherExact(easier.prompt, harder.prompt),
     },
   ];

@@ -68,7 +68,7 @@ type RiddenPass = { pass: ReviewPass; stretches: RiddenStretch[] };
 
 const stretchesOf = ({ ground, marks }: ReviewPass) => gaitStretches(ground.gaits, ground.stopsM, marks);
 
-/** A single pole has no length, and all the same a gait that was asked. */
+/** Gaits of every horse that nobody marked say nothing. */
 const isLookedAt = ({ ground, marks }: ReviewPass) =>
   ground.gaits.some(({ gait }) => isGaitedGait(gait)) || marks.some(({ kind }) => kind === 'gait' || kind === 'head');
 

@@ -4,6 +4,7 @@ import { byChance } from './byChance';
 import { dayNames, daysOf, readDays } from './byDay';
 import type { Claim } from './claims';
 import type { DayPass } from './reviewPass';
+import { LEAST_PASSES, ofAll, percent } from './shareWords';
 
 /** How often something was seen of the rider: in how many passes, in the first and in the second half of the days. */
 export type RiderMark = { what: string; passes: number; early: Share; late: Share };
@@ -42,14 +43,10 @@ export const ridersOf = readDays('riders', (day): { passes: number; marks: Recor
   return { passes: counted.length, marks };
 });
 
-/** Nothing is claimed from fewer passes on a side than this. */
-const LEAST = 8;
-const percent = ({ of, hits }: Share) => `${Math.round((100 * hits) / of)}\u00a0%`;
-
 /** What is seen less often of the rider than it was, or more often; all of it looked at together. */
 export function riderClaims(marks: readonly RiderMark[]): Claim[] {
   const looked = marks
-    .filter(({ early, late }) => Math.min(early.of, late.of) >= LEAST)
+    .filter(({ early, late }) => Math.min(early.of, late.of) >= LEAST_PASSES)
     .map(mark => ({ ...mark, p: fisherExact(mark.early, mark.late) }));
   const holds = holm(looked.map(({ p }) => p));
   return looked
@@ -57,7 +54,7 @@ export function riderClaims(marks: readonly RiderMark[]): Claim[] {
     .map(({ what, early, late, p }) => ({
       about: 'rider',
       text: `“${what}” is seen ${late.hits / late.of < early.hits / early.of ? 'less' : 'more'} often of the rider: in ${percent(early)} of the passes at first, in ${percent(late)} now.`,
-      because: `${early.hits} of ${early.of} passes in the first half of the days, ${late.hits} of ${late.of} in the second (Fisher’s exact test): ${byChance(p)}.`,
+      because: `${ofAll(early)} passes in the first half of the days, ${ofAll(late)} in the second (Fisher’s exact test): ${byChance(p)}.`,
       p,
     }));
 }

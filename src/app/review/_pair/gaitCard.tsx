@@ -1,11 +1,9 @@
 import { GaitBars } from '@/components/pictures/GaitBars';
 import { PictureCard } from '@/components/pictures/PictureCard';
-import { headWanted, isGaitedGait, TRACK_GAITS, type AskedGait } from '@/core';
+import { gaitWord, headWanted, isGaitedGait, TRACK_GAITS, type AskedGait } from '@/core';
 import classes from '../_components/Pictures.module.css';
 import type { PairReview } from '../pairReview';
 import type { PairCard } from './pairCard';
-
-const word = (gait: string) => gait.replace('-', ' ');
 
 /** A gait of every horse that was ridden as it was asked says nothing. */
 const isTold = ({ asked, slipped }: AskedGait) => isGaitedGait(asked) || slipped > 0;
@@ -25,11 +23,11 @@ export function gaitCard({ gaits: { gaits, intoCanter }, horse }: PairReview): P
           fileName={`${horse.name}-gaits`}
           table={{
             columns: [
-              ...['asked', 'passes', 'slipped in', ...TRACK_GAITS.map(gait => `${word(gait)} m`)],
+              ...['asked', 'passes', 'slipped in', ...TRACK_GAITS.map(gait => `${gaitWord(gait)} m`)],
               ...['head low', 'head as wanted', 'head high'],
             ],
             rows: gaits.map(({ asked, passes, slipped, riddenM, heads }) => [
-              ...[word(asked), passes, slipped, ...TRACK_GAITS.map(gait => Math.round(riddenM[gait] ?? 0))],
+              ...[gaitWord(asked), passes, slipped, ...TRACK_GAITS.map(gait => Math.round(riddenM[gait] ?? 0))],
               ...[heads.low, heads['as wanted'], heads.high],
             ]),
           }}
@@ -41,14 +39,14 @@ export function gaitCard({ gaits: { gaits, intoCanter }, horse }: PairReview): P
                 const wanted = headWanted(asked);
                 return [
                   <li key={asked}>
-                    <strong>Head in {word(asked)}</strong> {wanted ?? 'as wanted'}: {heads['as wanted']} times of{' '}
+                    <strong>Head in {gaitWord(asked)}</strong> {wanted ?? 'as wanted'}: {heads['as wanted']} times of{' '}
                     {looked}
                   </li>,
                 ];
               })}
               {intoCanter.map(({ from, prompt }) => (
                 <li key={from}>
-                  <strong>Canter out of {word(from)}</strong> at once {prompt.hits} times of {prompt.of}
+                  <strong>Canter out of {gaitWord(from)}</strong> at once {prompt.hits} times of {prompt.of}
                 </li>
               ))}
             </ul>

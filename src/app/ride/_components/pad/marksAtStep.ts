@@ -1,4 +1,4 @@
-import { fractionShort, type PadStep, type PassMark } from '@/core';
+import { fractionShort, gaitWord, type PadStep, type PassMark } from '@/core';
 
 /** What was said of a step, in the room of a key; what stands last is read first. */
 export function marksAtStep(marks: readonly PassMark[], step: PadStep): string {
@@ -12,7 +12,7 @@ export function marksAtStep(marks: readonly PassMark[], step: PadStep): string {
 function shortWords(mark: PassMark, step: PadStep): string | null {
   if (mark.kind === 'gait' && mark.fromM !== undefined) {
     const isHere = 'alongM' in step && Math.abs(mark.fromM - step.alongM) < 0.01;
-    return isHere ? mark.ridden.replace('-', ' ') : null;
+    return isHere ? gaitWord(mark.ridden) : null;
   }
   switch (step.kind) {
     case 'transition':
@@ -29,7 +29,7 @@ function shortWords(mark: PassMark, step: PadStep): string | null {
 }
 
 function atStop(mark: PassMark, place: number): string | null {
-  if (mark.kind === 'gait') return mark.from === place ? mark.ridden.replace('-', ' ') : null;
+  if (mark.kind === 'gait') return mark.from === place ? gaitWord(mark.ridden) : null;
   if (!('place' in mark) || mark.place !== place) return null;
   switch (mark.kind) {
     case 'hit':

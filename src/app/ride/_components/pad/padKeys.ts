@@ -1,6 +1,7 @@
 import {
   FIGURE_POINTS,
   FOOTFALL_PLACES,
+  gaitWord,
   isGaitedGait,
   RIDE_FAULTS,
   SLIPS,
@@ -176,7 +177,7 @@ function pointKey(point: (typeof FIGURE_POINTS)[number], letter: string, needsSt
 function gaitKeys(asked: TrackGait, most: number): PadKey[] {
   const gaits = [asked, ...SLIPPED_INTO.filter(gait => gait !== asked)].slice(0, most);
   return gaits.map((ridden, index) =>
-    key(ridden.replace('-', ' '), 'gjznc'[index]!, step => ({ kind: 'gait', ridden, ...gaitFrom(step) }), false),
+    key(gaitWord(ridden), 'gjznc'[index]!, step => ({ kind: 'gait', ridden, ...gaitFrom(step) }), false),
   );
 }
 

@@ -13,11 +13,19 @@ test('a plan comes back from paper as it was', () => {
   expect(lessonFromPaper(LessonOnPaper.parse(JSON.parse(JSON.stringify(writeLesson(plan)))))).toEqual(plan);
 });
 
+test('what is watched in the rider comes back with its stage; a lesson kept without it says nothing of it', () => {
+  const watched = { ...plan, stages: [{ ...stage('seat'), riderMarks: ['heel up', 'eyes late'] }, stage('poles')] };
+  const read = lessonFromPaper(LessonOnPaper.parse(JSON.parse(JSON.stringify(writeLesson(watched)))));
+  expect(read).toEqual(watched);
+  expect('riderMarks' in read.stages[1]!).toBe(false);
+});
+
 test.each([
   [{ name: ' ' }, 'Give the lesson a name.'],
   [{ startsAt: 'soon' }, 'Say the day and the time.'],
   [{ plan: writeLesson({ ...plan, stages: [stage('poles'), stage('poles')] }) }, 'One stage is there twice.'],
   [{ plan: writeLesson({ ...plan, stages: [{ ...stage('poles'), minutes: 999 }] }) }, 'At most 240 minutes.'],
+  [{ plan: writeLesson({ ...plan, stages: [{ ...stage('seat'), riderMarks: [''] }] }) }, 'Too small'],
   [{ plan: { ...writeLesson(plan), version: 3 } }, 'Invalid'],
 ])('%j is refused', (change, words) => {
   const read = LessonForm.safeParse({ ...form, ...change });

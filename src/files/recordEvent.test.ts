@@ -23,6 +23,11 @@ test.each([
   [{ kind: 'spot', at: { xM: 12, yM: 30 } }, true],
   [{ kind: 'spot', at: { xM: 12, yM: Number.NaN } }, false],
   [{ kind: 'note', words: '   ' }, false],
+  [{ kind: 'gait', ridden: 'pace' }, true],
+  [{ kind: 'gait', ridden: 'pace', from: 2 }, true],
+  [{ kind: 'gait', ridden: 'pace', fromM: 25, asked: 'running-walk' }, true],
+  [{ kind: 'gait', ridden: 'pace', fromM: -1 }, false],
+  [{ kind: 'gait', ridden: 'pace', fromM: 25, asked: 'gallop' }, false],
   [{ kind: 'void' }, true],
   [{ kind: 'void', place: 1 }, false],
 ])('%j can be recorded: %s', (mark, ok) =>

@@ -42,7 +42,16 @@ async function once(pieces: number): Promise<SheetTimes> {
   const sheetMs = performance.now() - beganMs;
   await settingPdf({
     ...{ layout, whole: layout, sheet, printed, tracks: reckonLayout(layout), tolerances: placingTolerance(layout) },
-    ...{ arenaName: 'Any', stageName: null, unit: 'm', walker: null, minutes: 0, paper: 'a4', parts: 'sheet' },
+    ...{
+      arenaName: 'Any',
+      stageName: null,
+      unit: 'm',
+      gaitWords: 'english',
+      walker: null,
+      minutes: 0,
+      paper: 'a4',
+      parts: 'sheet',
+    },
     marks: { northDeg: null, gridFromDeg: null, entrance: null, homeFacingDeg: null, fixed: [], spots: [] } as never,
   });
   return { pieces, sheetMs, paperMs: performance.now() - beganMs - sheetMs };

@@ -23,7 +23,16 @@ test('what a worker of the built server makes is what is made without one, to th
     if (made.items.length === 0) continue;
     for (const measureBy of MEASURE_BY) {
       const wish = {
-        ...({ layout: made, whole: made, measureBy, unit: 'm', walker: null, paper: 'a4', parts: 'sheet' } as const),
+        ...({
+          layout: made,
+          whole: made,
+          measureBy,
+          unit: 'm',
+          gaitWords: 'english',
+          walker: null,
+          paper: 'a4',
+          parts: 'sheet',
+        } as const),
         ...{ arenaName: layout.arena.name, marks: layout.arena.marks, stageName: null },
         from: layout.arena.marks.entrance ?? { xM: made.arena.widthM / 2, yM: 0 },
       };

@@ -19,12 +19,12 @@ import { Notifications } from '@mantine/notifications';
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { yardGaitWords, yardOf } from './_server/yardContext';
 import { chooseUnit } from './_server/chooseUnit';
 import { clockBehindMs } from './_server/serverClock';
 import { trustClockAction } from './_server/trustClockAction';
 import { isInstructor } from './_server/access/isInstructor';
 import { whoIsThere, yardsHere } from './_server/access/whoIsThere';
-import { yardOf } from './_server/yardContext';
 import { yardTime } from './_server/yardTime';
 import { EARLY_TAPS } from './ride/_components/pad/earlyTaps';
 import { nonceOf } from './_server/guards/contentPolicy';
@@ -37,6 +37,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const nonce = nonceOf((await headers()).get('content-security-policy'));
   const who = await whoIsThere();
   const opened = who && (await yardOf(who.yardId));
+  const gaitWords = opened ? await yardGaitWords(opened.yard.id) : 'english';
   const yards = who === null || who.open ? [] : await yardsHere();
   const [behindMs, nowAtMs] = [clockBehindMs(), nowMs()];
   const day = (atMs: number) => yardTime(atMs, opened?.yard.timeZone ?? 'UTC', 'D MMM YYYY, HH:mm');
@@ -50,7 +51,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <Styled nonce={nonce}>
           <Notifications position="bottom-right" />
-          <LengthsProvider unit={opened?.unit ?? 'm'}>
+          <LengthsProvider unit={opened?.unit ?? 'm'} gaitWords={gaitWords}>
             <ThreadProvider initial={thread}>
               {who === null || opened === null ? (
                 <main className={classes.main}>{children}</main>

@@ -251,6 +251,7 @@ export { layoutLabels, type Labels } from './layout/labels';
 export { countsAround, countsOnLeg, type CountRead, type HorseCounts } from './layout/countsOnLeg';
 export { groupGlance, type GlanceWord, type HorseGlance } from './layout/groupGlance';
 export { exerciseText } from './exercises/exerciseSearch';
+export { GAIT_WORDS, sayGaits, type GaitWords } from './words/gaitWords';
 export { hasWords, plainWords } from './words/plainWords';
 export { gridWords, withElement, withoutElement } from './exercises/gridElements';
 export { stopNumbers, type StopNumber } from './layout/stopNumbers';

@@ -1,4 +1,4 @@
-import { USUAL_RULES, type YardRules } from '@/core';
+import { GAIT_WORDS, USUAL_RULES, type YardRules } from '@/core';
 import { z } from 'zod';
 
 const count = (least: number, most: number, what: string) =>
@@ -37,6 +37,8 @@ export const YardRulesOnPaper = z.strictObject({
     .default(USUAL_RULES.leanDeg),
   faults: Words('fault'),
   riderMarks: Words('mark'),
+  // An older Roan knew trot and canter alone.
+  gaitWords: z.enum(GAIT_WORDS).default(USUAL_RULES.gaitWords),
 }) satisfies z.ZodType<YardRules>;
 
 /** The rules that are stored; the usual ones where none are, or an older Roan wrote them differently. */

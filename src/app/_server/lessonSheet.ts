@@ -31,7 +31,7 @@ import { versionsRidden, type KeptVersions } from '@/data/queries/passes';
 import { passWorks } from '@/data/queries/passWorks';
 import { planHorse } from '@/data/queries/planGround';
 import { wordsOfLesson, type RiderWords } from '@/data/queries/riderWords';
-import { lengthUnit, yardRulesAt } from '@/data/queries/settings';
+import { lengthUnit, yardRules, yardRulesAt } from '@/data/queries/settings';
 import type { LessonSheet, SheetPair, SheetStage } from '@/files/pdf/lessonPdf';
 import { lessonCautions } from '@/app/ride/lessons/[lessonId]/run/stagesToRide';
 import { plannedStages, type PlannedStage } from './plannedStages';
@@ -49,8 +49,9 @@ export async function lessonSheet(
   const record = await lessonRecord(db, yard.id, lesson);
   // A lesson is judged by the rules of its day.
   const { gate } = await yardRulesAt(db, yard.id, record.passes.at(-1)?.riddenAtMs ?? lesson.startsAtMs);
-  const [unit, arena, horses, all, words, stages, versions, workOf] = await Promise.all([
+  const [unit, { gaitWords }, arena, horses, all, words, stages, versions, workOf] = await Promise.all([
     lengthUnit(db, yard.id),
+    yardRules(db, yard.id),
     findArena(db, yard.id, lesson.arenaId),
     listHorses(db, yard.id),
     listPairs(db, yard.id),
@@ -74,6 +75,7 @@ export async function lessonSheet(
     name: lesson.name,
     when: `${yardTime(lesson.startsAtMs, yard.timeZone, 'dddd D MMMM YYYY, HH:mm')}. ${arena?.name ?? ''}`,
     unit,
+    gaitWords,
     stages: stages.map(stage => sheetStage(stage, planned)),
     cautions: lessonCautions(
       stages.map(({ layout, asked }) => ({ layout, questions: asked })),

@@ -68,7 +68,8 @@ export async function saveRulesAction(typed: unknown, sent?: unknown): Promise<F
     const now = await yardRules(db, yard.id);
     const saveId = await refuseChanged(db, yard.id, sent, now, 'How this yard teaches');
     await write(tx => once(tx, yard.id, saveId, () => saveYardRules(tx, yard.id, rules.data)));
-    revalidatePath('/yard/rules');
+    // What the gaits are called stands on every page.
+    revalidatePath('/', 'layout');
     return { ok: true };
   });
 }

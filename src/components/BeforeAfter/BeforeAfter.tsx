@@ -14,7 +14,7 @@ const COUNTS = 5;
 
 /** A day's two tests in one gait side by side: each pace as two bars as long as the strides, and how they went. */
 export function BeforeAfter({ title, before, after }: BeforeAfterProps) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const rows = TEST_PACES.flatMap(pace => {
     const [a, b] = [before.reading.paces[pace], after.reading.paces[pace]];
     return a && b ? [{ pace, a, b }] : [];
@@ -27,12 +27,12 @@ export function BeforeAfter({ title, before, after }: BeforeAfterProps) {
   const label = rows.map(({ pace, a, b }) => `${pace}: ${words(a)} before, ${words(b)} after`).join('; ');
   return (
     <figure className={classes.figure}>
-      <figcaption>{title}</figcaption>
+      <figcaption>{say(title)}</figcaption>
       <svg
         viewBox={`0 0 ${SIZE.width} ${rows.length * SIZE.row}`}
         className={classes.chart}
         role="img"
-        aria-label={`${title}: ${label}`}
+        aria-label={say(`${title}: ${label}`)}
       >
         {rows.map(({ pace, a, b }, index) => (
           <g key={pace} transform={`translate(0 ${index * SIZE.row})`}>

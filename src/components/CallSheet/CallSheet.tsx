@@ -59,7 +59,7 @@ export default function CallSheet({ layout, track, reckoned, onClose }: CallShee
 }
 
 function Line({ line }: { line: CallLine }) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const { number, name, what, fromBehind, next } = line;
   return (
     <li>
@@ -69,7 +69,7 @@ function Line({ line }: { line: CallLine }) {
           {name !== null && ` ${name}`}
         </strong>
       )}{' '}
-      {what.replace('-', ' ')}
+      {say(what.replace('-', ' '))}
       {fromBehind && ', from behind'}
       {next && (
         <small>

@@ -1,6 +1,7 @@
 'use client';
 
-import { flatCalls, layoutLabels, type FigureTrack, type Layout } from '@/core';
+import { useSay } from '@/components/Lengths/LengthsProvider';
+import { flatCalls, gaitWord, layoutLabels, type FigureTrack, type Layout } from '@/core';
 import { Button, Group, Modal } from '@mantine/core';
 import classes from './CallSheet.module.css';
 
@@ -8,6 +9,7 @@ type FlatCallSheetProps = { layout: Layout; track: FigureTrack; onClose: () => v
 
 /** A session of figures as it is called out, letter by letter. */
 export default function FlatCallSheet({ layout, track, onClose }: FlatCallSheetProps) {
+  const say = useSay();
   return (
     <Modal opened onClose={onClose} size="xl" title={`Called out: ${layoutLabels(layout).track(track.id)}`}>
       <Group justify="flex-end" mb="sm" className="roan-no-print">
@@ -18,11 +20,11 @@ export default function FlatCallSheet({ layout, track, onClose }: FlatCallSheetP
       <ol className={classes.lines} aria-label="Figures as they are called out">
         {flatCalls(layout.arena, track.figures, track.gait).map(({ where, what, gait, rein, then }, index) => (
           <li key={index}>
-            <strong>{where}</strong>: {what}
+            <strong>{where}</strong>: {say(what)}
             <small>
-              {gait.replace('-', ' ')}, {rein} rein
+              {say(gaitWord(gait))}, {rein} rein
               {then.map(change => (
-                <div key={change}>{change}</div>
+                <div key={change}>{say(change)}</div>
               ))}
             </small>
           </li>

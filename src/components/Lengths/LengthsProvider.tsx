@@ -1,6 +1,6 @@
 'use client';
 
-import { formatReading, formatTape, sayLengths, type LengthUnit } from '@/core';
+import { formatReading, formatTape, sayGaits, sayLengths, type GaitWords, type LengthUnit } from '@/core';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 
 export type Lengths = {
@@ -14,19 +14,21 @@ export type Lengths = {
   formatSigned: (lengthM: number) => string;
   /** Writes a change of length with its sign: "+5 cm", "−2 in". */
   formatChange: (changeM: number) => string;
-  /** A sentence of the core's, which has metres, with its lengths in that unit. */
+  /** A sentence of Roan's, which has metres, trot and canter, with its lengths in that unit and its gaits in the yard's words. */
   say: (sentence: string) => string;
 };
 
 const LengthsContext = createContext<Lengths | null>(null);
 
-/** Makes the yard's unit known to everything below. */
-export function LengthsProvider({ unit, children }: { unit: LengthUnit; children: ReactNode }) {
-  const lengths = useMemo<Lengths>(() => lengthsIn(unit), [unit]);
+type LengthsProviderProps = { unit: LengthUnit; gaitWords?: GaitWords; children: ReactNode };
+
+/** Makes the yard's unit, and what it calls the gaits, known to everything below. */
+export function LengthsProvider({ unit, gaitWords = 'english', children }: LengthsProviderProps) {
+  const lengths = useMemo<Lengths>(() => lengthsIn(unit, gaitWords), [unit, gaitWords]);
   return <LengthsContext.Provider value={lengths}>{children}</LengthsContext.Provider>;
 }
 
-function lengthsIn(unit: LengthUnit): Lengths {
+function lengthsIn(unit: LengthUnit, gaitWords: GaitWords): Lengths {
   const changeUnit = unit === 'm' ? 'cm' : unit;
   return {
     unit,
@@ -34,7 +36,7 @@ function lengthsIn(unit: LengthUnit): Lengths {
     formatTape: lengthM => formatTape(lengthM, unit),
     formatSigned: lengthM => `${lengthM < 0 ? '−' : ''}${formatReading(Math.abs(lengthM), unit)}`,
     formatChange: changeM => `${changeM < 0 ? '−' : '+'}${formatReading(Math.abs(changeM), changeUnit)}`,
-    say: sentence => sayLengths(sentence, unit),
+    say: sentence => sayGaits(sayLengths(sentence, unit), gaitWords),
   };
 }
 
@@ -48,4 +50,16 @@ export function useLengths(): Lengths {
   const lengths = useContext(LengthsContext);
   if (!lengths) throw new Error('useLengths needs a LengthsProvider above it');
   return lengths;
+}
+
+/** A sentence of Roan's in the yard's unit and words: without a yard around, as it is. */
+export function useSay(): (sentence: string) => string {
+  return useContext(LengthsContext)?.say ?? asItIs;
+}
+
+const asItIs = (sentence: string) => sentence;
+
+/** Words of Roan's within a page that is made on the server, in the yard's unit and words. */
+export function Said({ children }: { children: string }) {
+  return useSay()(children);
 }

@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { gaitWord, type AskedGait, type TrackGait } from '@/core';
 import { shortened, PICTURE_WIDTH } from './pictureWords';
 import classes from './picture.module.css';
@@ -6,21 +7,22 @@ type GaitBarsProps = { gaits: readonly AskedGait[]; label: string };
 
 const SIZE = { left: 2, row: 58, bar: 18 };
 /** What was asked is told at the left, and what it slipped into most at the right: there is room for two. */
-const said = (gait: TrackGait, share: number) => `${gaitWord(gait)} ${Math.round(share * 100)} %`;
+const shareWords = (gait: TrackGait, share: number) => `${gaitWord(gait)} ${Math.round(share * 100)} %`;
 
 /** Each gait that was asked as a bar of how far it was ridden in which gait: what was asked first, filled; the others outlined. */
 export function GaitBars({ gaits, label }: GaitBarsProps) {
+  const say = useSay();
   return (
     <svg
       viewBox={`0 0 ${PICTURE_WIDTH} ${gaits.length * SIZE.row}`}
       className={classes.picture}
       role="img"
-      aria-label={label}
+      aria-label={say(label)}
     >
       {gaits.map(({ asked, passes, slipped, riddenM }, index) => {
         const sumM = Object.values(riddenM).reduce((sum, metres) => sum + metres, 0);
         const told = passes === 1 ? '1 pass' : `${passes} passes`;
-        const words = `${gaitWord(asked)}: ${told}${slipped > 0 ? `, slipped in ${slipped}` : ''}`;
+        const words = say(`${gaitWord(asked)}: ${told}${slipped > 0 ? `, slipped in ${slipped}` : ''}`);
         return (
           <g key={asked} transform={`translate(0 ${index * SIZE.row})`}>
             <text x={SIZE.left} y={14} className={classes.strong}>
@@ -37,7 +39,7 @@ export function GaitBars({ gaits, label }: GaitBarsProps) {
                 />
                 {gait === asked ? (
                   <text x={x + 2} y={22 + SIZE.bar + 13} className={classes.tick}>
-                    {said(gait, share)}
+                    {say(shareWords(gait, share))}
                   </text>
                 ) : (
                   order === 1 && (
@@ -47,7 +49,7 @@ export function GaitBars({ gaits, label }: GaitBarsProps) {
                       textAnchor="end"
                       className={classes.tick}
                     >
-                      {said(gait, share)}
+                      {say(shareWords(gait, share))}
                     </text>
                   )
                 )}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { saveFile } from '@/components/saveFile';
 import { useState } from 'react';
 import { KeepPicture } from './keep/KeepPicture';
@@ -42,6 +43,7 @@ export function Numbers({ title, table, fileName, hasPicture }: NumbersProps) {
 }
 
 function NumbersTable({ title, table: { columns, rows } }: Pick<NumbersProps, 'title' | 'table'>) {
+  const say = useSay();
   return (
     <div className={classes.scroll} tabIndex={0} role="group" aria-label={`Numbers of ${title}`}>
       <table>
@@ -49,7 +51,7 @@ function NumbersTable({ title, table: { columns, rows } }: Pick<NumbersProps, 't
           <tr>
             {columns.map((column, index) => (
               <th key={index} scope="col">
-                {column}
+                {say(column)}
               </th>
             ))}
           </tr>
@@ -58,7 +60,7 @@ function NumbersTable({ title, table: { columns, rows } }: Pick<NumbersProps, 't
           {rows.map((row, index) => (
             <tr key={index}>
               {row.map((cell, at) => (
-                <td key={at}>{cell ?? '–'}</td>
+                <td key={at}>{typeof cell === 'string' ? say(cell) : (cell ?? '–')}</td>
               ))}
             </tr>
           ))}

@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import type { Claim } from '@/core';
 import type { ReactNode } from 'react';
@@ -29,15 +30,23 @@ export function PictureCard(props: PictureCardProps) {
   const { title, says = [], sub, table, fileName, children, actions, onPaper, isWide } = props;
   return (
     <div className={classes.place} data-on-paper={onPaper || undefined} data-wide={isWide || undefined}>
-      <Card label={title} title={title}>
+      <Card label={title} title={<Said>{title}</Said>}>
         {says.map(({ text, because }) => (
           <details key={text} className={classes.says}>
-            <summary>{text}</summary>
-            <p>{because}</p>
+            <summary>
+              <Said>{text}</Said>
+            </summary>
+            <p>
+              <Said>{because}</Said>
+            </p>
           </details>
         ))}
         {children && <div data-picture="">{children}</div>}
-        {sub && <p className={classes.sub}>{sub}</p>}
+        {sub && (
+          <p className={classes.sub}>
+            <Said>{sub}</Said>
+          </p>
+        )}
         {actions && <div className={classes.actions}>{actions}</div>}
         <Numbers title={title} table={table} fileName={fileName} hasPicture={Boolean(children)} />
       </Card>

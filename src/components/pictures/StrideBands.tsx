@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { middleWithin, PICTURE_WIDTH, shortened } from './pictureWords';
@@ -26,6 +27,7 @@ const LEAST_SPAN = 0.12;
 
 /** Strides as they were ridden, each with the band where the true one lies, against the point of the profile. */
 export function StrideBands({ bands, isOneScale, format, label }: StrideBandsProps) {
+  const say = useSay();
   const said = bands
     .map(
       ({ words, ridden: { strideM, lowM, highM }, profileM }) =>
@@ -37,7 +39,7 @@ export function StrideBands({ bands, isOneScale, format, label }: StrideBandsPro
       viewBox={`0 0 ${PICTURE_WIDTH} ${bands.length * SIZE.row}`}
       className={classes.picture}
       role="img"
-      aria-label={`${label}. ${said}`}
+      aria-label={`${say(label)}. ${said}`}
     >
       {bands.map(({ key, words, ridden, profileM }, index) => {
         const x = scaleOf(isOneScale ? bands : [{ ridden, profileM }]);

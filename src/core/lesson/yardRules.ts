@@ -1,11 +1,13 @@
 import { RIDE_FAULTS, RIDER_MARKS } from '../record/passMark';
 import { USUAL_GATE, type GateRule } from './stageGate';
 import { USUAL_LEAN_RAD } from '../track/turnCost';
+import type { GaitWords } from '../words/gaitWords';
 import { USUAL_WORK_LIMITS, type WorkLimits } from '../work/workCounts';
 
 /**
  * How a yard teaches: when a stage is earned, what a horse may do in a day, how far its horses lean into a turn (null where
- * turns are taken to cost no stride), and the words it marks with.
+ * turns are taken to cost no stride), the words it marks
+ * with, and what it calls the gaits.
  */
 export type YardRules = {
   gate: GateRule;
@@ -13,6 +15,7 @@ export type YardRules = {
   leanDeg: number | null;
   faults: string[];
   riderMarks: string[];
+  gaitWords: GaitWords;
 };
 
 /** Common practice, no source: what holds until a yard says otherwise. */
@@ -23,5 +26,6 @@ export const USUAL_RULES: YardRules = {
     leanDeg: Math.round((USUAL_LEAN_RAD * 180) / Math.PI),
     faults: [...RIDE_FAULTS],
     riderMarks: [...RIDER_MARKS],
+    gaitWords: 'english',
   },
 };

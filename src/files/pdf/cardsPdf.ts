@@ -1,12 +1,13 @@
 import {
   distanceCard,
   formatReading,
-  layoutStride,
-  saidOf,
-  sheetLabels,
+  type GaitWords,
   type Layout,
+  layoutStride,
   type LengthUnit,
   type ReckonedTrack,
+  saidOf,
+  sheetLabels,
 } from '@/core';
 import { MARGIN_MM, PdfPaper, PT_PER_MM, type PaperSize } from './pdfPaper';
 
@@ -72,7 +73,12 @@ export async function numberCardsPdf(
 const PAIR_GRID: Grid = { across: 2, down: 2 };
 const CARD_PAD_MM = 5;
 
-export type DistanceCardsInput = { layout: Layout; tracks: readonly ReckonedTrack[]; unit: LengthUnit };
+export type DistanceCardsInput = {
+  layout: Layout;
+  tracks: readonly ReckonedTrack[];
+  unit: LengthUnit;
+  gaitWords: GaitWords;
+};
 type DistanceCard = { name: string; legs: string[]; counts: string[] };
 
 /** For each horse every distance of the layout as it is for it, then its own easy ground by count. */
@@ -151,7 +157,7 @@ function countLines(layout: Layout, horse: Layout['horses'][number], unit: Lengt
 /** The distance cards alone; null where there is no horse whose distances could be told. */
 export async function distanceCardsPdf(input: DistanceCardsInput, size: PaperSize): Promise<Buffer | null> {
   if (cardsOf(input).length === 0) return null;
-  const paper = new PdfPaper(size, `${input.layout.name}: distances`);
+  const paper = new PdfPaper(size, `${input.layout.name}: distances`, input.gaitWords);
   distanceCards(paper, input);
   return paper.bytes();
 }

@@ -92,7 +92,12 @@ const WAITING: SheetPair = {
 };
 
 const SHEET: LessonSheet = {
-  ...{ name: 'The bend, built up', when: 'Friday 27 November 2026, 10:30. Lower school', unit: 'm' },
+  ...{
+    name: 'The bend, built up',
+    when: 'Friday 27 November 2026, 10:30. Lower school',
+    unit: 'm',
+    gaitWords: 'english',
+  },
   stages: [
     { name: 'Poles on the curve', line: 'look early; 2 times on each rein; 10 min', asked: [], watch: [] },
     {

@@ -1,8 +1,9 @@
 import {
   askedEye,
+  type AskedToShow,
   DISCLAIMER,
   formatReading,
-  type AskedToShow,
+  type GaitWords,
   type LengthUnit,
   type PairEnd,
   type StageSummary,
@@ -39,6 +40,8 @@ export type LessonSheet = {
   /** On the yard's clock, with the arena. */
   when: string;
   unit: LengthUnit;
+  /** What the yard calls the gaits. */
+  gaitWords: GaitWords;
   stages: SheetStage[];
   /** What is looked at before anybody rides. */
   cautions: string[];
@@ -172,8 +175,8 @@ function legsPart(paper: PdfPaper, { legs, figures, gait }: AskedToShow, unit: L
     paper.line({ text: `${from} to ${to}: ${formatReading(groundM, unit)}, ${way}${said ? `: ${said}` : ''}.` }, 0.2);
 }
 
-function begun({ when }: LessonSheet, size: PaperSize, title: string): PdfPaper {
-  const paper = new PdfPaper(size, title);
+function begun({ when, gaitWords }: LessonSheet, size: PaperSize, title: string): PdfPaper {
+  const paper = new PdfPaper(size, title, gaitWords);
   paper.line({ text: title, bold: true, sizePt: 18 }, 0.5);
   paper.line({ text: when, grey: true }, 2);
   return paper;

@@ -1,3 +1,4 @@
+import { sayGaits, type GaitWords } from '@/core';
 import PDFDocument from 'pdfkit';
 import { PDF_FONTS, pdfRuns } from './pdfText';
 
@@ -25,7 +26,12 @@ export class PdfPaper {
   private readonly chunks: Buffer[] = [];
   private readonly heightMm: number;
 
-  constructor(size: PaperSize, title: string) {
+  /** @param gaitWords - what the gaits are called on it */
+  constructor(
+    size: PaperSize,
+    title: string,
+    private readonly gaitWords: GaitWords = 'english',
+  ) {
     const { widthMm, heightMm } = PAPERS[size];
     this.heightMm = heightMm;
     this.innerWidthMm = widthMm - 2 * MARGIN_MM;
@@ -63,7 +69,8 @@ export class PdfPaper {
 
   /** Words at a place, broken at the width; returns their height, mm. Without `draw` they are only measured. */
   words(words: Words, xMm: number, yMm: number, widthMm: number, draw = true): number {
-    const { text, bold = false, sizePt = 10, grey = false } = words;
+    const { bold = false, sizePt = 10, grey = false } = words;
+    const text = sayGaits(words.text, this.gaitWords);
     const { doc } = this;
     doc.fontSize(sizePt).fillColor(grey ? '#444444' : '#000000');
     const width = widthMm * PT_PER_MM;

@@ -38,7 +38,7 @@ async function rendered(paper: PaperSize, page = 1, parts: 'sheet' | 'all' = 'sh
   const sheet = settingSheet(LAYOUT, { measureBy: 'walls', from: { xM: 10, yM: 0 } });
   const bytes = await settingPdf({
     ...{ layout: LAYOUT, whole: LAYOUT, sheet, tracks: reckonLayout(LAYOUT), arenaName: 'Long arena' },
-    ...{ unit: 'ft', paper, parts, stageName: null, minutes: 9 },
+    ...{ unit: 'ft', gaitWords: 'english', paper, parts, stageName: null, minutes: 9 },
     marks: { entrance: { xM: 10, yM: 0 }, homeFacingDeg: 90 },
     printed: printedSheet(LAYOUT, sheet, { unit: 'ft', stepM: 0.85 }),
     walker: { name: 'Małgorzata', stepM: 0.85 },

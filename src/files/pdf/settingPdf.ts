@@ -2,15 +2,16 @@ import {
   callSheet,
   DISCLAIMER,
   formatReading,
-  layoutLabels,
-  turnWords,
-  usualCautions,
+  type GaitWords,
   type Layout,
+  layoutLabels,
   type LengthUnit,
   type ReckonedItemTrack,
   type ReckonedTrack,
   type SettingSheet,
   type Tolerance,
+  turnWords,
+  usualCautions,
 } from '@/core';
 import type { ShapesWish } from '../layoutShapes';
 import type { PrintedPiece, PrintedSheet } from '../printedSheet';
@@ -32,6 +33,8 @@ export type SettingPdfInput = {
   /** The stage that it is set for; null as drawn. */
   stageName: string | null;
   unit: LengthUnit;
+  /** What the yard calls the gaits. */
+  gaitWords: GaitWords;
   /** Whose steps the sheet speaks in. */
   walker: { name: string; stepM: number } | null;
   /** How far each piece may be off before a word changes. */
@@ -53,7 +56,7 @@ const GUTTER_MM = 6;
 /** A setting sheet to print: the drawing to scale, kit, and every piece with its measures, on one page where that can be. */
 export async function settingPdf(input: SettingPdfInput): Promise<Buffer> {
   const { layout, whole, tracks, printed, arenaName, stageName, walker, minutes, paper: size } = input;
-  const paper = new PdfPaper(size, `${layout.name}: setting sheet`);
+  const paper = new PdfPaper(size, `${layout.name}: setting sheet`, input.gaitWords);
   const title = stageName === null ? layout.name : `${layout.name}: ${stageName}`;
   paper.line({ text: title, bold: true, sizePt: 16 }, 0.3);
   const steps = walker ? `, in steps of ${walker.name}` : '';

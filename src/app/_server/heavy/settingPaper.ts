@@ -8,7 +8,10 @@ import { effortOf, type Settable } from './effortOf';
 export const SETTING_PAPERS = ['pdf', 'csv', 'numbers', 'cards'] as const;
 
 export type SettingPaperWish = Settable &
-  Pick<SettingPdfInput, 'whole' | 'arenaName' | 'marks' | 'stageName' | 'unit' | 'walker' | 'paper' | 'parts'> & {
+  Pick<
+    SettingPdfInput,
+    'whole' | 'arenaName' | 'marks' | 'stageName' | 'unit' | 'gaitWords' | 'walker' | 'paper' | 'parts'
+  > & {
     as: (typeof SETTING_PAPERS)[number];
     measureBy: SettingWish['measureBy'];
   };
@@ -17,7 +20,8 @@ export type SettingPaperWish = Settable &
 export async function settingPaper(wish: SettingPaperWish): Promise<Uint8Array | string | null> {
   const { layout, whole, from, measureBy, unit, walker, paper } = wish;
   if (wish.as === 'numbers') return numberCardsPdf(whole, paper);
-  if (wish.as === 'cards') return distanceCardsPdf({ layout, tracks: reckonLayout(layout), unit }, paper);
+  if (wish.as === 'cards')
+    return distanceCardsPdf({ layout, tracks: reckonLayout(layout), unit, gaitWords: wish.gaitWords }, paper);
   const sheet = settingSheet(layout, { measureBy, from });
   const reader = { unit, stepM: walker?.stepM ?? null };
   const printed = printedSheet(layout, sheet, reader, roundedLengths(layout, sheet, reader), whole);

@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import type { Claim } from '@/core';
 import classes from './Claims.module.css';
 
@@ -14,8 +15,12 @@ export function Claims({ claims, none }: ClaimsProps) {
       {claims.length === 0 && <p>{none}</p>}
       {claims.map(({ text, because }) => (
         <details key={text}>
-          <summary>{text}</summary>
-          <p>{because}</p>
+          <summary>
+            <Said>{text}</Said>
+          </summary>
+          <p>
+            <Said>{because}</Said>
+          </p>
         </details>
       ))}
       {claims.length > 0 && (

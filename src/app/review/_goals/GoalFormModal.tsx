@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { FormModal } from '@/components/FormModal/FormModal';
 import { PURPOSES, REIN_MEASURES, REINS, TRACK_GAITS } from '@/core';
 import { goalForm, type GoalTyped } from '@/files/goalForm';
@@ -29,16 +30,24 @@ const MEASURES = [
   { value: 'head', label: 'The head is carried as wanted' },
 ];
 
-const words = (all: readonly string[]) => all.map(value => ({ value, label: value.replace('-', ' ') }));
-const GAITS = [{ value: '', label: 'any gait' }, ...words(TRACK_GAITS.filter(gait => gait !== 'course-canter'))];
+const GAITS = TRACK_GAITS.filter(gait => gait !== 'course-canter');
 
 /** Sets a goal for a pair, or changes one. */
 export function GoalFormModal({ pairId, goalId, first, exercises, opened, onClose }: GoalFormModalProps) {
+  const say = useSay();
+  const words = (all: readonly string[]) => all.map(value => ({ value, label: say(value.replace('-', ' ')) }));
   const form = useForm<GoalTyped>({ initialValues: first, validate: zod4Resolver(goalForm) });
   const { measure, exercise } = form.values;
   const stages = exercises.find(({ kind }) => kind === exercise)?.stages ?? [];
   const oftenEnough = <NumberInput label="How often, in 100" min={50} max={95} {...form.getInputProps('percent')} />;
-  const inGait = <Select label="In" allowDeselect={false} data={GAITS} {...form.getInputProps('gait')} />;
+  const inGait = (
+    <Select
+      label="In"
+      allowDeselect={false}
+      data={[{ value: '', label: 'any gait' }, ...words(GAITS)]}
+      {...form.getInputProps('gait')}
+    />
+  );
   return (
     <FormModal
       title={goalId === null ? 'Set a goal' : 'Change the goal'}
@@ -67,7 +76,7 @@ export function GoalFormModal({ pairId, goalId, first, exercises, opened, onClos
           <Select
             label="Exercise"
             searchable
-            data={exercises.map(({ kind, title }) => ({ value: kind, label: title }))}
+            data={exercises.map(({ kind, title }) => ({ value: kind, label: say(title) }))}
             {...form.getInputProps('exercise')}
             onChange={kind => form.setValues({ exercise: kind ?? '', stage: '0' })}
           />
@@ -75,7 +84,7 @@ export function GoalFormModal({ pairId, goalId, first, exercises, opened, onClos
             <Select
               label="Stage"
               allowDeselect={false}
-              data={stages.map((name, index) => ({ value: String(index), label: `${index + 1}: ${name}` }))}
+              data={stages.map((name, index) => ({ value: String(index), label: say(`${index + 1}: ${name}`) }))}
               {...form.getInputProps('stage')}
             />
           )}

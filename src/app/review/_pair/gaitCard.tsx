@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { GaitBars } from '@/components/pictures/GaitBars';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import { gaitWord, headWanted, isGaitedGait, TRACK_GAITS, type AskedGait } from '@/core';
@@ -39,14 +40,19 @@ export function gaitCard({ gaits: { gaits, intoCanter }, horse }: PairReview): P
                 const wanted = headWanted(asked);
                 return [
                   <li key={asked}>
-                    <strong>Head in {gaitWord(asked)}</strong> {wanted ?? 'as wanted'}: {heads['as wanted']} times of{' '}
-                    {looked}
+                    <strong>
+                      <Said>{`Head in ${gaitWord(asked)}`}</Said>
+                    </strong>{' '}
+                    {wanted ?? 'as wanted'}: {heads['as wanted']} times of {looked}
                   </li>,
                 ];
               })}
               {intoCanter.map(({ from, prompt }) => (
                 <li key={from}>
-                  <strong>Canter out of {gaitWord(from)}</strong> at once {prompt.hits} times of {prompt.of}
+                  <strong>
+                    <Said>{`Canter out of ${gaitWord(from)}`}</Said>
+                  </strong>{' '}
+                  at once {prompt.hits} times of {prompt.of}
                 </li>
               ))}
             </ul>

@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import type { CSSProperties } from 'react';
 import classes from './Keys.module.css';
 
@@ -23,10 +24,11 @@ export function Keys<Value extends string | number>({
   disabled,
   short,
 }: KeysProps<Value>) {
+  const say = useSay();
   return (
     <div
       role="group"
-      aria-label={label}
+      aria-label={say(label)}
       className={short ? classes.counts : classes.keys}
       style={inARow(options.length)}
     >
@@ -39,7 +41,7 @@ export function Keys<Value extends string | number>({
           disabled={disabled}
           onClick={() => onChoose(option.value)}
         >
-          {option.label}
+          {say(option.label)}
         </button>
       ))}
     </div>

@@ -1,7 +1,7 @@
 'use client';
 
 import { EmptyState } from '@/components/EmptyState/EmptyState';
-import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
 import { profileStride } from '@/core';
 import { Button, Table, Text } from '@mantine/core';
 import Link from 'next/link';
@@ -17,6 +17,7 @@ type HorseTableProps = { horses: HorseFigures[]; filtered: boolean; onOpen: (hor
 
 /** The horses, each with the strides that spacings are made from. */
 export function HorseTable({ horses, filtered, onOpen }: HorseTableProps) {
+  const say = useSay();
   return (
     <Section title="Horses" addLabel="Add a horse" onAdd={() => onOpen()}>
       {horses.length === 0 && !filtered && (
@@ -37,9 +38,9 @@ export function HorseTable({ horses, filtered, onOpen }: HorseTableProps) {
               <Table.Tr>
                 <Table.Th>Horse</Table.Th>
                 <Table.Th>Walk step</Table.Th>
-                <Table.Th>Trot step</Table.Th>
-                <Table.Th>Canter, poles</Table.Th>
-                <Table.Th>Canter, fences</Table.Th>
+                <Table.Th>{say('Trot step')}</Table.Th>
+                <Table.Th>{say('Canter, poles')}</Table.Th>
+                <Table.Th>{say('Canter, fences')}</Table.Th>
                 <Table.Th />
               </Table.Tr>
             </Table.Thead>

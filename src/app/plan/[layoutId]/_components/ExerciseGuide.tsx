@@ -15,7 +15,7 @@ export function ExerciseGuide({ guidance, laid, ground }: ExerciseGuideProps) {
   return (
     <div className={classes.guide}>
       <Text size="sm">
-        <strong>Know first:</strong> {guidance.knowFirst.join('; ').toLowerCase()}.
+        <strong>Know first:</strong> {say(guidance.knowFirst.join('; ').toLowerCase())}.
       </Text>
       <ol className={classes.stages} aria-label="Stages">
         {laid.stages.map((stage, index) => (
@@ -24,10 +24,10 @@ export function ExerciseGuide({ guidance, laid, ground }: ExerciseGuideProps) {
               <ExercisePicture laid={laid} ground={ground} stage={stage} withStand={index === laid.stages.length - 1} />
             </span>
             <strong>
-              {index + 1}. {stage.name}
+              {index + 1}. {say(stage.name)}
             </strong>
             <span>
-              {stage.focus} · {stage.seat}
+              {say(stage.focus)} · {stage.seat}
             </span>
           </li>
         ))}
@@ -40,8 +40,8 @@ export function ExerciseGuide({ guidance, laid, ground }: ExerciseGuideProps) {
       <Text size="sm">
         <strong>Stand:</strong> {say(guidance.stand)}
       </Text>
-      <Words title="Watch the horse" lines={guidance.watchHorse} />
-      <Words title="Watch the rider" lines={guidance.watchRider} />
+      <Words title="Watch the horse" lines={guidance.watchHorse.map(say)} />
+      <Words title="Watch the rider" lines={guidance.watchRider.map(say)} />
       <Words title="If it goes wrong" lines={guidance.faults.map(({ fault, remedy }) => say(`${fault}: ${remedy}`))} />
       <Words title="Take care" lines={guidance.cautions.map(say)} />
     </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Choice } from '@/components/Choice';
 import { CroppedSand } from '@/components/Sand/CroppedSand';
 import {
@@ -49,6 +50,7 @@ type Filter = { words: string; purpose: string | null; level: string | null };
 
 /** The exercises by what they are for; one that is taken asks only what it needs. */
 export default function ShelfDrawer({ controls, ground, horses, own, onClose, onPlaced }: ShelfDrawerProps) {
+  const say = useSay();
   const [filter, setFilter] = useState<Filter>({ words: '', purpose: null, level: null });
   const [taken, setTaken] = useState<Recipe | null>(null);
   const shown = useDeferredValue(filter);
@@ -56,7 +58,7 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
   const on = useMemo(() => exerciseGround(plan, { horseIds: null }, ground), [plan, ground]);
   const shelf = useMemo(() => SHELF.map(recipe => onShelf(recipe, on)), [on]);
   const recipes = shelf.filter(({ text, recipe: { guidance } }) =>
-    matches(shown, text, guidance.purposes, guidance.level),
+    matches(shown, `${text} ${say(text)}`, guidance.purposes, guidance.level),
   );
   const mine = own.filter(({ title, purposes, level }) =>
     matches(shown, plainWords([title, ...purposes, level].join(' ')), purposes, level),
@@ -140,9 +142,9 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
                   <li key={recipe.kind}>
                     <button type="button" className={classes.card} onClick={() => setTaken(recipe)}>
                       <Sketch laid={laid} ground={on} />
-                      <strong>{recipe.guidance.title}</strong>
+                      <strong>{say(recipe.guidance.title)}</strong>
                       <span>
-                        {recipe.guidance.purposes.join(', ')} · {recipe.guidance.level}
+                        {say(recipe.guidance.purposes.join(', '))} · {recipe.guidance.level}
                       </span>
                     </button>
                   </li>
@@ -200,6 +202,7 @@ const Sketch = memo(function Sketch({ laid, ground }: { laid: LaidExercise | nul
 });
 
 function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; arena: Arena; onTake: () => void }) {
+  const say = useSay();
   const [gone, setGone] = useState(false);
   const middle = { xM: arena.widthM / 2, yM: arena.lengthM / 2 };
   const at = exercise.items.map(item => ({ ...item, at: { xM: item.at.xM + middle.xM, yM: item.at.yM + middle.yM } }));
@@ -210,9 +213,9 @@ function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; arena: Ar
         <span className={classes.sketch} aria-hidden="true">
           <CroppedSand arena={arena} items={at} tracks={[]} />
         </span>
-        <strong>{exercise.title}</strong>
+        <strong>{say(exercise.title)}</strong>
         <span>
-          {exercise.purposes.join(', ')} · {exercise.level}
+          {say(exercise.purposes.join(', '))} · {exercise.level}
         </span>
       </button>
       <Button
@@ -225,7 +228,7 @@ function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; arena: Ar
           else notifications.show({ color: 'chestnut', message: outcome.problem ?? 'It could not be put away.' });
         }}
       >
-        Put {exercise.title} away
+        Put {say(exercise.title)} away
       </Button>
     </li>
   );
@@ -242,6 +245,7 @@ type TakingProps = {
 
 /** What an exercise asks before it lies on the sand: for which horses, on which rein, and what it is ridden behind. */
 function Taking({ recipe, ground, controls, horses, onBack, onPlace }: TakingProps) {
+  const say = useSay();
   const { plan } = controls.present;
   const { guidance } = recipe;
   const [rein, setRein] = useState<Rein>('left');
@@ -259,10 +263,10 @@ function Taking({ recipe, ground, controls, horses, onBack, onPlace }: TakingPro
   return (
     <Stack gap="sm">
       <Title order={3} size="h4">
-        {guidance.title}
+        {say(guidance.title)}
       </Title>
       <Text size="sm">
-        For {guidance.purposes.join(', ')}; {guidance.level} pairs.
+        For {say(guidance.purposes.join(', '))}; {guidance.level} pairs.
       </Text>
       <Choice
         aria-label="Rein"

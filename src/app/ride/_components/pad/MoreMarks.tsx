@@ -1,11 +1,13 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import {
   countName,
   DEPARTS,
   FENCE_OUTCOMES,
   FIGURE_POINTS,
   HEAD_HEIGHTS,
+  gaitWord,
   headWanted,
   LANDINGS,
   TAKE_OFFS,
@@ -68,7 +70,7 @@ export function MoreMarks({ pad, gait, faults, riderMarks, ready, onMark }: More
           label="Ridden gait"
           value={whole?.kind === 'gait' ? whole.ridden : null}
           disabled={!ready}
-          options={gaitsAbout(gait).map(value => ({ value, label: value.replace('-', ' ') }))}
+          options={gaitsAbout(gait).map(value => ({ value, label: gaitWord(value) }))}
           onChoose={ridden => onMark({ kind: 'gait', ridden })}
         />
       </Group>
@@ -108,9 +110,10 @@ export function MoreMarks({ pad, gait, faults, riderMarks, ready, onMark }: More
 }
 
 function Group({ title, children }: { title: string; children: ReactNode }) {
+  const say = useSay();
   return (
     <section>
-      <h3>{title}</h3>
+      <h3>{say(title)}</h3>
       {children}
     </section>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { countName, type PadStep, type PassMark, type TrackGait } from '@/core';
 import { useMemo, type ReactNode } from 'react';
 import { isSaid, padKeys, type PadKey } from './padKeys';
@@ -23,6 +24,7 @@ type PadKeysProps = {
 
 /** What is tapped while the horse goes: the strides, what happened where one is, and the rest behind one key. */
 export function PadKeys({ pad, gait, backwards, onMore, listens, rider, children }: PadKeysProps) {
+  const say = useSay();
   const { steps, chosen, marks, run } = pad;
   // While strides are counted, what happens is of the stop that they lead to.
   const next = run && pad.leg ? (steps[run.step + 1] ?? null) : null;
@@ -63,7 +65,7 @@ export function PadKeys({ pad, gait, backwards, onMore, listens, rider, children
             <StrideKey {...{ pad, backwards }} />
           ) : (
             <p className={classes.caption} role="status">
-              {pad.step?.words ?? wholeWords(kind, figures)}
+              {say(pad.step?.words ?? wholeWords(kind, figures))}
             </p>
           )}
           <StepArrow
@@ -119,6 +121,7 @@ function isPressed(marks: readonly PassMark[], key: PadKey, step: PadStep | null
 type MarkKeyProps = { padKey: PadKey; pressed: boolean; disabled: boolean; onTap: () => void };
 
 function MarkKey({ padKey: { name, short, letter }, pressed, disabled, onTap }: MarkKeyProps) {
+  const say = useSay();
   return (
     <button
       type="button"
@@ -127,10 +130,10 @@ function MarkKey({ padKey: { name, short, letter }, pressed, disabled, onTap }: 
       aria-keyshortcuts={letter}
       disabled={disabled}
       data-early={name}
-      aria-label={short === undefined ? undefined : name}
+      aria-label={short === undefined ? undefined : say(name)}
       onClick={onTap}
     >
-      {short ?? name}
+      {short ?? say(name)}
       <kbd aria-hidden="true">{letter}</kbd>
     </button>
   );
@@ -147,8 +150,9 @@ function MoreKey({ onMore }: { onMore: () => void }) {
 type StepArrowProps = { words: string; disabled: boolean; onClick: () => void; children: ReactNode };
 
 function StepArrow({ words, disabled, onClick, children }: StepArrowProps) {
+  const say = useSay();
   return (
-    <button type="button" className={classes.key} aria-label={words} disabled={disabled} onClick={onClick}>
+    <button type="button" className={classes.key} aria-label={say(words)} disabled={disabled} onClick={onClick}>
       {children}
     </button>
   );
@@ -158,6 +162,7 @@ type StrideKeyProps = { pad: Pad; backwards: boolean };
 
 /** A large place to tap strides, with the count and the count that is asked. */
 function StrideKey({ pad, backwards }: StrideKeyProps) {
+  const say = useSay();
   const { run, leg, step, marks } = pad;
   const isTransition = step?.kind === 'transition';
   const last = !isTransition && leg === null;
@@ -172,13 +177,13 @@ function StrideKey({ pad, backwards }: StrideKeyProps) {
       onClick={pad.tap}
     >
       {last ? (
-        <span>{step?.words ?? ''}: the last</span>
+        <span>{say(step?.words ?? '')}: the last</span>
       ) : (
         <>
           <strong>{counted ?? ''}</strong>
           <span>
-            {isTransition ? 'Tap each trot step' : 'Tap each stride'}
-            <small>{isTransition ? step.words : leg ? legWords(leg, backwards) : ''}</small>
+            {isTransition ? say('Tap each trot step') : 'Tap each stride'}
+            <small>{isTransition ? say(step.words) : leg ? legWords(leg, backwards) : ''}</small>
           </span>
         </>
       )}

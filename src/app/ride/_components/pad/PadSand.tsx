@@ -1,6 +1,6 @@
 'use client';
 
-import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { paperDegrees, sandView } from '@/components/Sand/sandView';
@@ -39,6 +39,7 @@ const USUAL_ROOM = { width: 374, height: 240 };
 
 /** The sand that is ridden on: what is ridden over as keys at its place, what was marked drawn where it was. */
 export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
+  const say = useSay();
   const { ref, ...size } = useElementSize<HTMLDivElement>();
   const room = size.width > 0 && size.height > 0 ? size : USUAL_ROOM;
   const { asked, chains, steps, arrows, stand, legMiddles, tracks } = sand;
@@ -118,7 +119,7 @@ export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
             key={`${step.kind} ${step.place} ${step.kind === 'figure' ? step.part : ''}`}
             {...{ step, sizePx }}
             at={places[index]!}
-            said={marksAtStep(pad.marks, step)}
+            said={say(marksAtStep(pad.marks, step))}
             isChosen={index === pad.chosen}
             isNext={pad.run !== null && index === pad.run.step + 1}
             // A pole that is tapped again leaves the row as a whole.

@@ -6,18 +6,19 @@ import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
 import { newId } from '@/components/newId';
 import {
-  isRidden,
-  layoutLabels,
-  madeQuestion,
-  readForPairs,
-  reckonLayout,
   askedLayout,
-  withStop,
+  gaitWord,
+  isRidden,
   type Layout,
   type LayoutHorse,
+  layoutLabels,
+  madeQuestion,
   type MadeStops,
   type Question,
+  readForPairs,
+  reckonLayout,
   type TrackGait,
+  withStop,
 } from '@/core';
 import { useMemo, useState } from 'react';
 import { Keys } from '@/app/ride/_components/Keys';
@@ -87,7 +88,7 @@ export function NewQuestion({ layout, pairs, gait: usual, ready, onAsk }: NewQue
       <Keys
         label="Gait"
         value={gait}
-        options={GAITS.map(value => ({ value, label: value.replace('-', ' ') }))}
+        options={GAITS.map(value => ({ value, label: gaitWord(value) }))}
         onChoose={setGait}
       />
       {readings.length > 0 && (

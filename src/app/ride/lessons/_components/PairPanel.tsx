@@ -32,7 +32,7 @@ export function PairPanel({ pair, asks, byRecord, onByRecord }: PairPanelProps) 
             .map(({ entry, strideM }) => {
               const profile = pair.strides.strides[entry];
               const known = profile ? `, profile ${format(profile.normalM)}` : '';
-              return `${ENTRY_WORDS[entry]}: ridden ${format(strideM)} lately${known}`;
+              return `${say(ENTRY_WORDS[entry])}: ridden ${format(strideM)} lately${known}`;
             })
             .join('; ')}
           checked={byRecord}

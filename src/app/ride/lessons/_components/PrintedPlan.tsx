@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { AskedPicture } from '@/components/AskedPicture/AskedPicture';
 import { stageTimes, type LessonPlan } from '@/core';
 import type { LayoutHere } from '../lessonChoices';
@@ -18,6 +19,7 @@ type PrintedPlanProps = {
 
 /** A plan as the browser prints it: what is read in the arena, and no fields. */
 export function PrintedPlan({ plan, startsAt, layouts, todayOf, riding, asks }: PrintedPlanProps) {
+  const say = useSay();
   const times = stageTimes(plan.stages);
   return (
     <div className={classes.paper} aria-hidden="true">
@@ -31,7 +33,7 @@ export function PrintedPlan({ plan, startsAt, layouts, todayOf, riding, asks }: 
         return (
           <section key={stage.id}>
             <h3>
-              {clockAfter(startsAt, times[index]!.fromMin)} {stage.name}, {stage.minutes} min
+              {clockAfter(startsAt, times[index]!.fromMin)} {say(stage.name)}, {stage.minutes} min
             </h3>
             <p>
               {[stage.focus, stage.seat, stage.eachRein > 0 ? `${stage.eachRein} on each rein` : '']
@@ -40,7 +42,7 @@ export function PrintedPlan({ plan, startsAt, layouts, todayOf, riding, asks }: 
             </p>
             {today.map(({ question, words }) => (
               <div key={question.id} className={classes.asked}>
-                {words !== stage.name && <p>{words}</p>}
+                {words !== stage.name && <p>{say(words)}</p>}
                 {layout && <AskedPicture layout={layout.layout} question={question} />}
               </div>
             ))}

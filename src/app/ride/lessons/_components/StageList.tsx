@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { AskedPicture } from '@/components/AskedPicture/AskedPicture';
 import { sortedAloud, useSortSensors } from '@/components/sorting';
 import type { LessonStage } from '@/core';
@@ -62,6 +63,7 @@ export function StageList({ stages, onMove, ...shared }: StageListProps) {
 }
 
 function StageRow(props: Shared & { stage: LessonStage; number: number }) {
+  const say = useSay();
   const { stage, number, isMixed, layouts, todayOf, begins, needsMin, why, chosen, onChoose, onChange, onRemove } =
     props;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
@@ -104,13 +106,13 @@ function StageRow(props: Shared & { stage: LessonStage; number: number }) {
         <span className={classes.told}>
           <strong>
             <span className="roan-visually-hidden">Change stage {number}, </span>
-            {stage.name}
+            {say(stage.name)}
           </strong>
-          {words.filter(one => one !== stage.name).length > 0 && <span>{words.join('; ')}</span>}
+          {words.filter(one => one !== stage.name).length > 0 && <span>{say(words.join('; '))}</span>}
           <small>
             {[
               stage.eachRein > 0 ? `${stage.eachRein} on each rein` : '',
-              stage.focus,
+              say(stage.focus),
               layout && isMixed ? layout.name : '',
             ]
               .filter(Boolean)

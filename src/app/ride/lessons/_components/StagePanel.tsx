@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { FAILURE_POLICIES, SEATS, STOP_RULES, stopRule, type AskedQuestion, type LessonStage } from '@/core';
 import { NumberInput, Select, TagsInput, TextInput } from '@mantine/core';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
@@ -29,16 +30,17 @@ function withRiderMarks({ riderMarks: _, ...stage }: LessonStage, marks: readonl
 
 /** All that can be said of a stage; most lessons need none of it. */
 export function StagePanel({ stage, layout, todayOf, pairs, riderMarks, onOffered, onChange }: StagePanelProps) {
+  const say = useSay();
   return (
     <section className={classes.panel} aria-label={`Stage: ${stage.name}`}>
       <TextInput
         label="Stage"
-        value={stage.name}
+        value={say(stage.name)}
         onChange={event => onChange({ ...stage, name: event.currentTarget.value })}
       />
       <TextInput
         label="One thing to think of"
-        value={stage.focus}
+        value={say(stage.focus)}
         onChange={event => onChange({ ...stage, focus: event.currentTarget.value })}
       />
       {layout && (

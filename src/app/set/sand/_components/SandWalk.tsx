@@ -38,7 +38,7 @@ type SandWalkProps = {
 /** A line that stands already, walked from its wall from piece to piece: drawn and read while it is walked, then a layout. */
 export function SandWalk({ arenas, horses, walkers }: SandWalkProps) {
   const router = useRouter();
-  const { unit, format } = useLengths();
+  const { unit, format, say } = useLengths();
   const [typed, setTyped] = useState<SandTyped>({
     ...NOTHING_WALKED,
     ...{ arenaId: arenas[0]!.id, walkerId: walkers[0]?.id ?? '' },
@@ -148,7 +148,7 @@ export function SandWalk({ arenas, horses, walkers }: SandWalkProps) {
               label="There stands"
               allowDeselect={false}
               value={piece.choice}
-              data={WALKED_CHOICES.map(choice => ({ value: choice, label: choice.replace('-', ' ') }))}
+              data={WALKED_CHOICES.map(choice => ({ value: choice, label: say(choice.replace('-', ' ')) }))}
               onChange={choice =>
                 changePiece(index, { choice: WALKED_CHOICES.find(one => one === choice) ?? 'vertical' })
               }

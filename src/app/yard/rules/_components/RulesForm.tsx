@@ -1,9 +1,10 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
+import { Choice } from '@/components/Choice/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { useSaveId } from '@/components/sync/useSaveId';
-import { USUAL_RULES, type YardRules } from '@/core';
+import { USUAL_RULES, type GaitWords, type YardRules } from '@/core';
 import { YardRulesOnPaper } from '@/files/yardRules';
 import { Alert, Button, Group, NumberInput, Switch, TagsInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
@@ -18,6 +19,11 @@ const LIMITS: { key: keyof YardRules['limits']; label: string; step?: number }[]
   { key: 'raisedPasses', label: 'Passes over raised poles in a day' },
   { key: 'smallCircleMin', label: 'Minutes on circles of 10 m and less, each rein', step: 0.5 },
   { key: 'jumpingDays', label: 'Jumping days in seven' },
+];
+
+const GAITS_CALLED: { value: GaitWords; label: string }[] = [
+  { value: 'english', label: 'Walk, trot, canter' },
+  { value: 'western', label: 'Walk, jog, lope' },
 ];
 
 type State = { kind: 'kept' } | { kind: 'refused'; problem: string } | null;
@@ -88,6 +94,15 @@ export function RulesForm({ first }: { first: YardRules }) {
             {...form.getInputProps('leanDeg')}
           />
         )}
+      </Card>
+      <Card label="The gaits are called" title="The gaits are called">
+        <Choice
+          aria-label="The gaits are called"
+          data={GAITS_CALLED}
+          value={form.values.gaitWords}
+          onChange={words => form.setFieldValue('gaitWords', words)}
+        />
+        <p>On every page and paper. What somebody typed stays as it was typed.</p>
       </Card>
       <Card label="Words on the keys" title="Words on the keys">
         <TagsInput

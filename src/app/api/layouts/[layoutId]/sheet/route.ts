@@ -4,7 +4,7 @@ import { download } from '@/app/_server/download';
 import { heavyWork } from '@/app/_server/heavy/heavyWork';
 import { SETTING_PAPERS } from '@/app/_server/heavy/settingPaper';
 import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup';
-import { yardContext } from '@/app/_server/yardContext';
+import { yardContext, yardGaitWords } from '@/app/_server/yardContext';
 
 /**
  * The setting sheet as a file: ?as=pdf (with &parts=all for pictures and cards too), csv, numbers or cards (to cut out); &paper=a4 or
@@ -29,6 +29,7 @@ export const GET = answering(
       'settingPaper',
       {
         ...{ as, layout, whole, from, unit, paper, arenaName: yardLayout.arena.name, marks: yardLayout.arena.marks },
+        gaitWords: await yardGaitWords(yard.id),
         measureBy: measureByOf(wish.get('by')),
         stageName: setup.stages.find(({ key }) => key === setup.stage)?.name ?? null,
         walker: walker && { name: walker.name, stepM: walker.stepLengthM },

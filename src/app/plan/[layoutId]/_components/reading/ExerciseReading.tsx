@@ -38,7 +38,7 @@ type ExerciseReadingProps = ThingProps & { exercise: ResolvedExercise; horses: r
 export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingProps) {
   const { controls, arena, onSelect } = props;
   const { placed, guidance, laid, params } = exercise;
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const typing = useTyping(controls);
   const locked = controls.present.plan.lockedIds.includes(placed.id);
   const put = (next: Partial<PlacedRecipe>) =>
@@ -62,9 +62,9 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
     [layout.arena, layout.school, layout.horses],
   );
   return (
-    <Stack gap="xs" component="section" aria-label={guidance.title}>
+    <Stack gap="xs" component="section" aria-label={say(guidance.title)}>
       <Title order={2} size="h4">
-        {placed.name ?? guidance.title}
+        {say(placed.name ?? guidance.title)}
       </Title>
       <NameField thing={placed} controls={controls} />
       <Choice

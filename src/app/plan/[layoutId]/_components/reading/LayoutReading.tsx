@@ -1,7 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { layoutLabels, layoutWork, type Fence, type LayoutHorse, type TrackWork } from '@/core';
+import { type Fence, gaitWord, type LayoutHorse, layoutLabels, layoutWork, type TrackWork } from '@/core';
 import { Stack, Text, Title } from '@mantine/core';
 import type { LegPlace, Pointed } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
@@ -68,7 +68,7 @@ function minutesWords(minutes: number): string {
 }
 
 function Work({ work, called }: { work: TrackWork; called: string }) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const { gait, passes, lengthM, minutes, efforts, raised, changesOfRein, minutesByGait } = work;
   const gaits = Object.entries(minutesByGait).map(
     ([name, share]) => `${name.replace('-', ' ')} ${minutesWords(share)}`,
@@ -76,7 +76,7 @@ function Work({ work, called }: { work: TrackWork; called: string }) {
   return (
     <div>
       <Title order={3} size="h5">
-        {called}, in {gait.replace('-', ' ')}
+        {say(`${called}, in ${gaitWord(gait)}`)}
       </Title>
       <Text size="sm">
         {format(lengthM)}, {minutesWords(minutes)}

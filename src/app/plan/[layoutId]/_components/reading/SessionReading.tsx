@@ -1,24 +1,26 @@
 'use client';
 
-import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import { sortedAloud, useSortSensors } from '@/components/sorting';
 import {
   callWords,
-  eveningCircle,
-  findRecipe,
-  flatCalls,
-  horseSpeedMPerMin,
-  inSessionOrder,
-  measureSession,
-  placeExercise,
-  sessionBalance,
   type CautionLimits,
+  eveningCircle,
   type ExerciseParams,
   type FigureTrack,
+  findRecipe,
+  flatCalls,
+  gaitWord,
+  horseSpeedMPerMin,
+  inSessionOrder,
   type Lack,
+  measureSession,
+  placeExercise,
   type ResolvedExercise,
+  sessionBalance,
   type SessionMeasure,
+  type TrackGait,
 } from '@/core';
 import { closestCenter, DndContext } from '@dnd-kit/core';
 import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
@@ -63,6 +65,7 @@ export function SessionReading({ controls, track, onPoint }: SessionReadingProps
 type OrderProps = Pick<SessionReadingProps, 'controls' | 'track' | 'onPoint'> & { owners: readonly ResolvedExercise[] };
 
 function FigureOrder({ controls, track, owners, onPoint }: OrderProps) {
+  const say = useSay();
   const sensors = useSortSensors();
   const ids = owners.map(({ placed }) => placed.id);
   const { arena } = controls.shown.resolved.layout;
@@ -95,7 +98,7 @@ function FigureOrder({ controls, track, owners, onPoint }: OrderProps) {
             <FigureRow
               key={placed.id}
               id={placed.id}
-              title={placed.name ?? guidance.title}
+              title={say(placed.name ?? guidance.title)}
               isSecond={(own[index]![0] ?? 0) % 2 === 1}
               calls={own[index]!.map(at => calls[at]!)}
               onPoint={on => onPoint({ items: [], leg: null, ...(on ? { figures: own[index]! } : {}) })}
@@ -157,7 +160,7 @@ type BalanceProps = {
 
 /** Rein against rein in each gait as bars, then what else it is; each horse by its own speed. */
 function Balance({ measure, byHorse, most: limit }: BalanceProps) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const { workMetres, workMinutes, restMinutes, changesOfRein, transitions, onRailShare, smallestRadiusM } = measure;
   const small = measure.smallCircleMinutes.left + measure.smallCircleMinutes.right;
   const most = Math.max(1, ...Object.values(workMetres).flatMap(({ left, right }) => [left, right]));
@@ -177,7 +180,7 @@ function Balance({ measure, byHorse, most: limit }: BalanceProps) {
         <tbody>
           {Object.entries(workMetres).map(([gait, metres]) => (
             <tr key={gait}>
-              <th scope="row">{gait.replace('-', ' ')}</th>
+              <th scope="row">{say(gaitWord(gait as TrackGait))}</th>
               {(['left', 'right'] as const).map(rein => (
                 <td key={rein}>
                   <span
@@ -225,6 +228,7 @@ type MissingProps = Pick<SessionReadingProps, 'controls' | 'track'> & {
 
 /** What is missing for an even session, with a figure that would even it. */
 function Missing({ controls, track, owners, measure }: MissingProps) {
+  const say = useSay();
   const { arena } = controls.shown.resolved.layout;
   const { lacks, onRailShare } = sessionBalance(measure);
   if (lacks.length === 0 && onRailShare === null)
@@ -234,7 +238,7 @@ function Missing({ controls, track, owners, measure }: MissingProps) {
       {lacks.map(lack => {
         const { diameterM, rounds } = eveningCircle(lack, arena.widthM);
         const most = rounds > MOST_ROUNDS ? mostWork(owners, track, controls, lack) : null;
-        const gait = lack.gait.replace('-', ' ');
+        const gait = say(gaitWord(lack.gait));
         const offers = ['walk', 'trot', 'canter'].includes(lack.gait);
         return (
           <li key={lack.gait}>
@@ -249,7 +253,7 @@ function Missing({ controls, track, owners, measure }: MissingProps) {
                   })
                 }
               >
-                Ride “{most.placed.name ?? most.guidance.title}” on the {lack.rein} rein too
+                Ride “{say(most.placed.name ?? most.guidance.title)}” on the {lack.rein} rein too
               </Button>
             )}
             {offers && !most && (

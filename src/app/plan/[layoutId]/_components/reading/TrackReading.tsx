@@ -1,23 +1,25 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { CommitField } from '@/components/CommitField/CommitField';
 import { LengthField } from '@/components/LengthField/LengthField';
 import {
   bestDirections,
   breakApart,
   gaitRadiusM,
+  gaitWord,
   isRidden,
+  type ItemTrack,
   kindWords,
+  type Layout,
   layoutLabels,
   moveStop,
+  type PlannedTrack,
   removeStop,
   removeTrack,
   TRACK_GAITS,
-  withTrack,
-  type ItemTrack,
-  type Layout,
-  type PlannedTrack,
   type TrackGait,
+  withTrack,
 } from '@/core';
 import { ActionIcon, Button, Group, Select, Stack, Switch, Text, Title } from '@mantine/core';
 import { IconArrowDown, IconArrowUp, IconArrowsExchange, IconX } from '@tabler/icons-react';
@@ -41,6 +43,7 @@ const COURSE = { speedMPerMin: 350, startM: 12, finishM: 12 };
 
 /** One track: its gait, how often it is ridden, and what it goes over in order. */
 export function TrackReading({ controls, trackId, onTrack, onRideOn, onPoint }: TrackReadingProps) {
+  const say = useSay();
   const track = controls.shown.resolved.layout.tracks.find(({ id }) => id === trackId);
   if (!track) return null;
   const called = layoutLabels(controls.shown.resolved.layout).track(track.id);
@@ -59,7 +62,7 @@ export function TrackReading({ controls, trackId, onTrack, onRideOn, onPoint }: 
         <Select
           label="Gait"
           value={track.gait}
-          data={TRACK_GAITS.map(gait => ({ value: gait, label: gait.replace('-', ' ') }))}
+          data={TRACK_GAITS.map(gait => ({ value: gait, label: say(gaitWord(gait)) }))}
           onChange={gait => gait && put({ ...track, gait: gait as TrackGait })}
         />
       </Group>
@@ -102,6 +105,7 @@ export function TrackReading({ controls, trackId, onTrack, onRideOn, onPoint }: 
 type OfExerciseProps = { controls: PlanControls; track: PlannedTrack; called: string; children?: ReactNode };
 
 function OfExercise({ controls, track, called, children }: OfExerciseProps) {
+  const say = useSay();
   const { resolved } = controls.shown;
   const owners = resolved.exercises.filter(
     ({ placed }) => placed.session === track.id || resolved.ownerOf.get(track.id) === placed.id,
@@ -112,8 +116,8 @@ function OfExercise({ controls, track, called, children }: OfExerciseProps) {
         {called}
       </Title>
       <Text size="sm" c="slate.7">
-        Ridden in {track.gait.replace('-', ' ')}, as{' '}
-        {owners.map(({ guidance }) => guidance.title.toLowerCase()).join(', then ')}{' '}
+        Ridden in {say(gaitWord(track.gait))}, as{' '}
+        {say(owners.map(({ guidance }) => guidance.title.toLowerCase()).join(', then '))}{' '}
         {owners.length === 1 ? 'has' : 'have'} it.
       </Text>
       {children}

@@ -4,16 +4,17 @@ import { useLatest } from '@/components/useLatest';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { drawn } from '@/components/Sand/sandView';
 import {
-  figureWords,
-  laneStride,
-  layoutLabels,
-  sessionBands,
-  strideMarks,
   type FigureTrack,
+  figureWords,
+  gaitWord,
+  laneStride,
   type LayoutHorse,
+  layoutLabels,
   type ReckonedFigureTrack,
   type SessionBand,
+  sessionBands,
   type StrideMark,
+  strideMarks,
 } from '@/core';
 import { useElementSize } from '@mantine/hooks';
 import { useLive } from '../../_hand/liveShown';
@@ -45,7 +46,7 @@ const LEAST_PX = 78;
 /** A session of figures unrolled: each figure by its name, its gaits, reins and paces as bands, and each horse's strides in them. */
 export function SessionRibbon(props: SessionRibbonProps) {
   const { controls, track, horses, horse, walkedM } = props;
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const { ref, width } = useElementSize();
   const latest = useLatest(props);
   const onItsWay = useLive(controls.live)
@@ -62,7 +63,7 @@ export function SessionRibbon(props: SessionRibbonProps) {
       </div>
     );
   const bands = sessionBands(session);
-  const names = track.figures.map(figureWords);
+  const names = track.figures.map(figure => say(figureWords(figure)));
   const lengthsM = bands.map(({ fromM, toM }) => toM - fromM);
   const heightPx = HEAD_PX + horses.length * ROW_PX + 6;
   const frame: RibbonFrame = {
@@ -142,9 +143,9 @@ type BandProps = { band: SessionBand; fromPx: number; toPx: number; lengthM: num
 
 /** Gait and length on one line, rein and pace under it; each gait has its tone, and each rein leans its own way. */
 function Band({ band, fromPx, toPx, lengthM }: BandProps) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const { figure, gait, rein, pace, asked } = band;
-  const gaitWords = gait === null ? '' : gait.replaceAll('-', ' ');
+  const gaitWords = gait === null ? '' : say(gaitWord(gait));
   const whole = `${gaitWords} ${format(lengthM)}`;
   const isWhole = whole.length * LETTER_PX + 10 <= toPx - fromPx;
   const under = [...(pace === 'normal' ? [] : [`${pace} strides`]), ...(asked === null ? [] : [asked])].join(', ');

@@ -18,7 +18,7 @@ import { useHand } from '@/app/ride/_components/pad/useHand';
 import { usePad } from '@/app/ride/_components/pad/usePad';
 import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
 import { tapWords } from '@/app/ride/recordWords';
-import { DISCLAIMER, type Question, type RideWay, type RowFit, type Tap, type TrackGait } from '@/core';
+import { DISCLAIMER, gaitWord, type Question, type RideWay, type RowFit, type Tap, type TrackGait } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -196,9 +196,9 @@ function Asked({ versionId, pair, asks, askedIndex }: RidePadProps) {
 }
 
 function Fit({ pair, gait, poles, spacingM, fit }: RidePadProps) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   if (spacingM === null || fit === null)
-    return <p>{poles === 0 ? 'On the flat' : `Over ${poles}, in ${(gait ?? '').replace('-', ' ')}`}</p>;
+    return <p>{poles === 0 ? 'On the flat' : say(`Over ${poles}, in ${gait === null ? '' : gaitWord(gait)}`)}</p>;
   const stepName = gait === 'canter' ? 'stride' : 'step';
   return (
     <p>

@@ -27,7 +27,7 @@ const SOURCE_WORDS: Record<StrideSource, string> = {
 
 /** A horse's strides by gait: short, normal, long, where each comes from, and how sure it is. */
 export function ProfileStrides({ rows }: { rows: ProfileRow[] }) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   return (
     <Card label="Strides" title="Strides">
       <Table.ScrollContainer minWidth={560}>
@@ -44,7 +44,7 @@ export function ProfileStrides({ rows }: { rows: ProfileRow[] }) {
           <Table.Tbody>
             {rows.map(({ entry, shortM, normalM, longM, source, lowM, highM, since }) => (
               <Table.Tr key={entry}>
-                <Table.Td>{ENTRY_LABELS[entry]}</Table.Td>
+                <Table.Td>{say(ENTRY_LABELS[entry])}</Table.Td>
                 <Table.Td>{format(shortM)}</Table.Td>
                 <Table.Td fw={source === 'default' ? 400 : 700}>{format(normalM)}</Table.Td>
                 <Table.Td>{format(longM)}</Table.Td>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
 import { defaultStride, type HorseProfile, type StrideEntryKey, type StrideTestReading } from '@/core';
 import type { TestMoment } from '@/data/queries/strideTests';
 import picture from '@/components/pictures/picture.module.css';
@@ -28,6 +28,7 @@ type StrideHistoryProps = { tests: DatedTest[]; usual: HorseProfile };
 
 /** How the tested stride of each gait has gone over time. */
 export function StrideHistory({ tests, usual }: StrideHistoryProps) {
+  const say = useSay();
   const tested = LANE_ENTRIES.map(entry => ({
     entry,
     tests: tests.filter(test => test.entry === entry && test.reading.paces.normal?.stride),
@@ -51,7 +52,7 @@ export function StrideHistory({ tests, usual }: StrideHistoryProps) {
               return own === undefined ? null : metres(own);
             };
             return [
-              ...[ENTRY_LABELS[entry], day, moment, metres(strideM), metres(lowM), metres(highM)],
+              ...[say(ENTRY_LABELS[entry]), day, moment, metres(strideM), metres(lowM), metres(highM)],
               ...[other('short'), other('long')],
             ];
           }),
@@ -78,7 +79,7 @@ type GaitHistoryProps = { entry: StrideEntryKey; tests: DatedTest[]; usualM: num
 
 /** Normal strides with their intervals, and from short to long behind them; the dotted line is what practice expects. */
 function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const points = tests.map(({ id, testedAtMs, day, moment, reading: { paces } }) => ({
     ...{ id, testedAtMs, day, moment },
     ...paces.normal!.stride!,
@@ -97,10 +98,10 @@ function GaitHistory({ entry, tests, usualM }: GaitHistoryProps) {
     point => at(point),
     point => y(point.strideM),
   )(points);
-  const label = `${ENTRY_LABELS[entry]}: ${points.map(({ day, strideM }) => `${format(strideM)} on ${day}`).join(', ')}`;
+  const label = `${say(ENTRY_LABELS[entry])}: ${points.map(({ day, strideM }) => `${format(strideM)} on ${day}`).join(', ')}`;
   return (
     <figure style={{ margin: '0 0 0.75rem' }}>
-      <figcaption className={classes.quiet}>{ENTRY_LABELS[entry]}</figcaption>
+      <figcaption className={classes.quiet}>{say(ENTRY_LABELS[entry])}</figcaption>
       <svg viewBox={`0 0 ${PICTURE_WIDTH} ${SIZE.height}`} className={picture.picture} role="img" aria-label={label}>
         <YTicks ticks={y.ticks(4)} y={y} from={from} to={to} words={format} />
         {usualM !== null && <line x1={from} x2={to} y1={y(usualM)} y2={y(usualM)} className={classes.usualLine} />}

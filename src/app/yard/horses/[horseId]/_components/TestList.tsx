@@ -59,7 +59,7 @@ const saidBefore = (before: Dated, test: Dated): Dated =>
 const worded = (test: Dated) => ({ ...test, quality: test });
 
 function TestItem({ horse, test, before }: { horse: Horse; test: Dated; before: Dated | null }) {
-  const { format, formatChange } = useLengths();
+  const { format, formatChange, say } = useLengths();
   const [pending, startTransition] = useTransition();
   const undo = () =>
     startTransition(async () => {
@@ -76,7 +76,7 @@ function TestItem({ horse, test, before }: { horse: Horse; test: Dated; before: 
   return (
     <li>
       <strong>
-        {ENTRY_LABELS[test.entry]}, {test.day}
+        {say(ENTRY_LABELS[test.entry])}, {test.day}
         {MOMENT_WORDS[test.moment]}
       </strong>
       {test.riderName && <span className={classes.quiet}> ridden by {test.riderName}</span>}

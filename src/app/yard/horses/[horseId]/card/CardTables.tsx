@@ -22,7 +22,7 @@ const COUNT_NAMES = ['bounce', 'one stride', 'two', 'three', 'four', 'five', 'si
 
 /** The ground each count wants, what is made of distances that are often set, and the spacings of poles. */
 export function CardTables({ card, stride, poles }: CardTablesProps) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   return (
     <div className={classes.card}>
       <section aria-label="Each count">
@@ -52,7 +52,7 @@ export function CardTables({ card, stride, poles }: CardTablesProps) {
           </Table.Tbody>
         </Table>
         <p className={classes.quiet}>
-          Canter between fences {format(stride.normalM)} ({format(stride.shortM)} to {format(stride.longM)}),{' '}
+          {say('Canter between fences')} {format(stride.normalM)} ({format(stride.shortM)} to {format(stride.longM)}),{' '}
           {SOURCE_WORDS[stride.source]}.
         </p>
       </section>
@@ -72,7 +72,7 @@ export function CardTables({ card, stride, poles }: CardTablesProps) {
           {poles.map(({ entry, normalM, source }) => (
             <li key={entry}>
               <strong>{format(normalM)}</strong> {isGaitedGait(entry) && 'two spread poles in '}
-              {ENTRY_LABELS[entry].toLowerCase()}, {SOURCE_WORDS[source]}
+              {say(ENTRY_LABELS[entry].toLowerCase())}, {SOURCE_WORDS[source]}
             </li>
           ))}
         </ul>

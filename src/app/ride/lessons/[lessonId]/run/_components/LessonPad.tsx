@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Doubt, doubtfulCount } from '@/app/ride/_components/pad/Doubt';
 import classes from '@/app/ride/_components/pad/Pad.module.css';
 import { PadFoot } from '@/app/ride/_components/pad/PadFoot';
@@ -63,6 +64,7 @@ const CALLED_STOPS = 5;
 
 /** The lesson on one screen: who rides what, the sand, the keys, and the foot. Nothing of a usual pass lies below the edge. */
 export function LessonPad(props: LessonPadProps) {
+  const say = useSay();
   const { run, passes, rules, stages, names, lessonId } = props;
   const { lesson, stage, index, pair, pairs, open, round, ride, question, questions, way } = run;
   const [opened, setOpened] = useState<Opened>(null);
@@ -161,7 +163,7 @@ export function LessonPad(props: LessonPadProps) {
           <p>
             {pairs.length === 0
               ? 'Nobody rides in this lesson yet: add a pair under the stage above.'
-              : `Nothing is marked in this stage: ${stage.focus || 'ride it as you like'}.`}
+              : say(`Nothing is marked in this stage: ${stage.focus || 'ride it as you like'}.`)}
           </p>
           {pairs.length > 0 && next && (
             <button type="button" className={classes.onward} onClick={() => first(run.chooseStage)(index + 1)}>

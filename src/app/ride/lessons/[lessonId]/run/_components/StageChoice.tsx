@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import classes from './RunLesson.module.css';
 import type { RunStage } from '../runStage';
 
@@ -5,6 +6,7 @@ type StageChoiceProps = { stages: readonly RunStage[]; index: number; onStage: (
 
 /** The stages of the lesson: one is taken with a tap. */
 export function StageChoice({ stages, index, onStage }: StageChoiceProps) {
+  const say = useSay();
   return (
     <section className={classes.part} aria-label="Stages">
       <h2>Stages</h2>
@@ -17,8 +19,8 @@ export function StageChoice({ stages, index, onStage }: StageChoiceProps) {
             aria-pressed={at === index}
             onClick={() => onStage(at)}
           >
-            {at + 1}. {stage.name}
-            <small>{[stage.layoutName, stage.focus, stage.seat].filter(Boolean).join(' · ')}</small>
+            {at + 1}. {say(stage.name)}
+            <small>{say([stage.layoutName, stage.focus, stage.seat].filter(Boolean).join(' · '))}</small>
           </button>
         ))}
       </div>

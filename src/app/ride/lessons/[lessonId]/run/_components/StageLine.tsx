@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { questionWords } from '@/core';
 import classes from '@/app/ride/_components/pad/Pad.module.css';
 import { ReinKey } from '@/app/ride/_components/pad/ReinKey';
@@ -11,6 +12,7 @@ type StageLineProps = Pick<LessonPadProps, 'run' | 'name'> & {
 
 /** What is asked, with which counts, and on which rein, in one line: a tap opens what can be changed of it. */
 export function StageLine({ run, name, onOpen, onCall }: StageLineProps) {
+  const say = useSay();
   const { stage, index, ride, question, way } = run;
   const counts = ride?.track?.legs.flatMap(({ asked }) => (asked === null ? [] : [asked])) ?? [];
   const asked = question && stage.layout ? questionWords(stage.layout, question) : stage.focus;
@@ -19,7 +21,7 @@ export function StageLine({ run, name, onOpen, onCall }: StageLineProps) {
       <button type="button" className={classes.stageKey} aria-haspopup="dialog" onClick={onOpen}>
         <h1>
           <span className={classes.hidden}>{name}: </span>
-          {index + 1}. {stage.name}
+          {index + 1}. {say(stage.name)}
         </h1>
         <small>
           {[asked === stage.name ? '' : asked, counts.length > 0 ? `${counts.join(', ')} asked` : '']

@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { ENTRY_LABELS } from '../../../../entryLabels';
 import { Button, Group } from '@mantine/core';
 import type { DraftChange, TestColumn } from '../_state/testDraft';
@@ -18,11 +19,12 @@ export const momentDay = (moment: TestColumn['moment']): string =>
 
 /** The columns of the sheet side by side, each with its counts: a tap goes on in one. */
 export function ColumnChoice({ columns, chosen, nameOf, change }: ColumnChoiceProps) {
+  const say = useSay();
   return (
     <Group gap="xs" role="group" aria-label="Columns of the sheet">
       {columns.map(({ id, horseId, entry, moment, passes }) => {
         const counts = passes.flatMap(({ voided, count, pace }) => (voided ? [] : `${count}${PACE_MARKS[pace]}`));
-        const gait = ENTRY_LABELS[entry].replace(' in the lane', '');
+        const gait = say(ENTRY_LABELS[entry]).replace(' in the lane', '');
         const label = [nameOf(horseId), gait, MOMENTS[moment]].filter(Boolean).join(' ');
         return (
           <Button

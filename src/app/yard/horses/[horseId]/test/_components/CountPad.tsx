@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { Choice } from '@/components/Choice';
 import { CommitField } from '@/components/CommitField/CommitField';
@@ -21,6 +22,7 @@ const PARTS = [
 
 /** A tap, or the space bar, each time the named foot lands between the lines; or the count typed. */
 export function CountPad({ draft, change }: CountPadProps) {
+  const say = useSay();
   useSpaceBar(() => change({ kind: 'tap' }));
   return (
     <Card label="The pass">
@@ -42,7 +44,7 @@ export function CountPad({ draft, change }: CountPadProps) {
       >
         <strong aria-live="polite">{draft.count}</strong>
         <span>
-          {ENTRY_LABELS[draft.entry].toLowerCase()}, {draft.pace}: tap, or press the space bar, each time the{' '}
+          {say(ENTRY_LABELS[draft.entry]).toLowerCase()}, {draft.pace}: tap, or press the space bar, each time the{' '}
           {FOOT_LABELS[draft.foot]} lands
         </span>
       </button>

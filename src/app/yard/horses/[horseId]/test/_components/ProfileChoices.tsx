@@ -24,7 +24,7 @@ type Offer = { entry: keyof typeof ENTRY_LABELS; fromM: number | null; toM: numb
 
 /** What the test would change in the profile: shown first, each to be accepted or left. */
 export function ProfileChoices({ horse, draft, reading, accepted, onAccept, children }: ProfileChoicesProps) {
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const own = profileFromTest(reading, horse, draft.entry);
   const typed = horse.strides[draft.entry]?.source === 'typed';
   const offers: Offer[] = own
@@ -52,7 +52,7 @@ export function ProfileChoices({ horse, draft, reading, accepted, onAccept, chil
     <Card label="The profile" title={<>In {horse.name}’s profile</>}>
       {typed && (
         <p className={classes.quiet}>
-          {ENTRY_LABELS[draft.entry]} was typed in, {format(horse.strides[draft.entry]!.normalM)}: a test never
+          {say(ENTRY_LABELS[draft.entry])} was typed in, {format(horse.strides[draft.entry]!.normalM)}: a test never
           overwrites it. Empty the field in the horse’s form to let tests count.
         </p>
       )}
@@ -63,7 +63,7 @@ export function ProfileChoices({ horse, draft, reading, accepted, onAccept, chil
             key={offer.entry}
             checked={isOn(offer)}
             onChange={event => onAccept(offer.entry, event.currentTarget.checked)}
-            label={`${ENTRY_LABELS[offer.entry]}: ${offer.fromM === null ? 'not known' : format(offer.fromM)} → ${format(offer.toM)}`}
+            label={`${say(ENTRY_LABELS[offer.entry])}: ${offer.fromM === null ? 'not known' : format(offer.fromM)} → ${format(offer.toM)}`}
             description={offer.words}
           />
         ))}

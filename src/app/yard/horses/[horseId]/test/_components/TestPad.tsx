@@ -28,7 +28,7 @@ type TestPadProps = {
 /** A stride test on one screen: it says which gait, pace and lane is counted, and the pass is kept with one tap. */
 export function TestPad({ horse, turns, draft, change, onClose, settings }: TestPadProps) {
   const [isOpen, setIsOpen] = useState(false);
-  const { format } = useLengths();
+  const { format, say } = useLengths();
   const hand = useHand();
   useWakeLock();
   useSpaceBar(() => change({ kind: 'tap' }));
@@ -39,7 +39,7 @@ export function TestPad({ horse, turns, draft, change, onClose, settings }: Test
       <header className={pads.stage}>
         <button type="button" className={pads.stageKey} aria-haspopup="dialog" onClick={() => setIsOpen(true)}>
           <h1>
-            {ENTRY_LABELS[entry]} <small>{horse}</small>
+            {say(ENTRY_LABELS[entry])} <small>{horse}</small>
           </h1>
           <small>
             {laneWords(lane, format)} · {FOOT_LABELS[foot]}
@@ -96,7 +96,7 @@ export function TestPad({ horse, turns, draft, change, onClose, settings }: Test
       >
         <strong aria-live="polite">{count}</strong>
         <span>
-          Tap each time the {FOOT_LABELS[foot]} lands: {ENTRY_LABELS[entry].toLowerCase()}, {pace},{' '}
+          Tap each time the {FOOT_LABELS[foot]} lands: {say(ENTRY_LABELS[entry]).toLowerCase()}, {pace},{' '}
           {laneWords(lane, format)}
         </span>
       </button>

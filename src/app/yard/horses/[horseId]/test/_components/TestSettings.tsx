@@ -3,7 +3,7 @@
 import { Card } from '@/components/Card/Card';
 import { Choice } from '@/components/Choice';
 import { CommitField } from '@/components/CommitField/CommitField';
-import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
 import { FEET, parseLength, USUAL_LANE_M, type Foot, type StrideEntryKey } from '@/core';
 import { Group, Select } from '@mantine/core';
 import { ENTRY_LABELS, FOOT_LABELS, LANE_ENTRIES } from '../../../../entryLabels';
@@ -28,6 +28,7 @@ const LANES = [
 
 /** Gait, lane, who rides, and when in the day: everything that two tests have to share to compare. */
 export function TestSettings({ draft, change, people, horses }: TestSettingsProps) {
+  const say = useSay();
   const set = (changes: Extract<DraftChange, { kind: 'set' }>['changes']) => change({ kind: 'set', changes });
   const who = people.map(({ id, name }) => ({ value: id, label: name }));
   return (
@@ -46,7 +47,7 @@ export function TestSettings({ draft, change, people, horses }: TestSettingsProp
         )}
         <Select
           label="Gait"
-          data={LANE_ENTRIES.map(value => ({ value, label: ENTRY_LABELS[value].replace(' in the lane', '') }))}
+          data={LANE_ENTRIES.map(value => ({ value, label: say(ENTRY_LABELS[value]).replace(' in the lane', '') }))}
           value={draft.entry}
           onChange={entry => entry && set({ entry: entry as StrideEntryKey })}
         />

@@ -1,16 +1,17 @@
 import 'server-only';
 import { randomUUID } from 'node:crypto';
 import {
+  type AskedStage,
   breakEvery,
   EMPTY_PLAN,
   findRecipe,
-  placeExercise,
-  questionsOver,
-  sideBySide,
-  warmUpStage,
-  type AskedStage,
   type LessonPlan,
   type LessonStage,
+  placeExercise,
+  questionsOver,
+  sayGaits,
+  sideBySide,
+  warmUpStage,
 } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findArena } from '@/data/queries/arenas';
@@ -45,9 +46,13 @@ export async function takeSuggestion(tx: Transaction, yardId: string, taken: Tak
   const { layout, isNew } = await layoutFor(tx, yardId, taken);
   const offers = await layoutOffers(tx, yardId, layout);
   const plan = await suggestedPlan(tx, yardId, taken, layout, offers);
-  const name = isNew ? (findRecipe(exercise)?.guidance.title ?? layout.name) : layout.name;
+  const name = isNew ? await titleSaid(tx, yardId, findRecipe(exercise)?.guidance.title ?? layout.name) : layout.name;
   return saveLesson(tx, yardId, { name: name.slice(0, 60), arenaId, startsAtMs, plan });
 }
+
+/** What an exercise is called in this yard. */
+const titleSaid = async (tx: Transaction, yardId: string, title: string) =>
+  sayGaits(title, (await yardRules(tx, yardId)).gaitWords);
 
 /** The layout that is named, or one that is laid out for these horses as it was shown. */
 async function layoutFor(
@@ -67,7 +72,7 @@ async function layoutFor(
   const pairs = await listPairs(tx, yardId);
   const horseIds = [...new Set(pairIds.flatMap(id => pairs.find(pair => pair.id === id)?.horseId ?? []))];
   const kit = kitCounts(await listKit(tx, yardId));
-  const { title } = recipe.guidance;
+  const title = await titleSaid(tx, yardId, recipe.guidance.title);
   const ground = planGround(title, arena, horses, kit, await yardRules(tx, yardId));
   const wanted = { id: randomUUID(), recipe, rein: 'left' as const, horseIds: null, session: null };
   const { plan } = placeExercise({ ...EMPTY_PLAN, groupIds: horseIds }, ground, wanted);

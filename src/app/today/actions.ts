@@ -12,7 +12,7 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { may } from '../_server/access/rules';
-import { yardContext } from '../_server/yardContext';
+import { yardContext, yardSay } from '../_server/yardContext';
 import { FIRST_EXERCISES, FIRST_HORSES, FIRST_SANDS } from './firstChoices';
 
 const Chosen = z.object({
@@ -28,6 +28,7 @@ const Chosen = z.object({
 export async function firstLayoutAction(sent: unknown, saving: unknown): Promise<FormOutcome<{ layoutId: string }>> {
   return attempt<{ layoutId: string }>(may.instruct, async () => {
     const { db, write, yard } = await yardContext();
+    const say = await yardSay(yard.id);
     const form = Chosen.safeParse(sent);
     if (!form.success) return formFaults(form.error);
     const horse = FIRST_HORSES.find(({ key }) => key === form.data.horse)!;
@@ -53,7 +54,7 @@ export async function firstLayoutAction(sent: unknown, saving: unknown): Promise
           session: null,
         };
         const { plan } = placeExercise({ ...EMPTY_PLAN, groupIds: [horseId] }, ground, wanted);
-        return addLayout(tx, yard.id, { name: first.name, arenaId, plan });
+        return addLayout(tx, yard.id, { name: say(first.name), arenaId, plan });
       }),
     );
     revalidatePath('/', 'layout');

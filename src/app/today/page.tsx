@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { nowMs } from '@/components/nowMs';
@@ -53,7 +54,9 @@ export default async function TodayPage() {
             <h2>To look at</h2>
             <ul>
               {today.attention.map(words => (
-                <li key={words}>{words}</li>
+                <li key={words}>
+                  <Said>{words}</Said>
+                </li>
               ))}
             </ul>
           </section>
@@ -81,7 +84,9 @@ function Coming({ lesson }: { lesson: ComingLesson }) {
             <li key={pair}>{pair}</li>
           ))}
         </ul>
-        <p className={classes.quiet}>{stages.join('; ')}</p>
+        <p className={classes.quiet}>
+          <Said>{stages.join('; ')}</Said>
+        </p>
         <div className={classes.keys}>
           <LinkButton href={`/ride/lessons/${id}/run`}>{isRunning ? 'Go on riding' : 'Ride it'}</LinkButton>
           {layoutId && (

@@ -1,4 +1,6 @@
-import { Said } from '@/components/Lengths/LengthsProvider';
+'use client';
+
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import type { Claim } from '@/core';
 import type { ReactNode } from 'react';
@@ -27,26 +29,19 @@ type PictureCardProps = {
 
 /** A picture with what it says and what can be done about it; its numbers, and all of it as files, are a tap away. */
 export function PictureCard(props: PictureCardProps) {
+  const say = useSay();
   const { title, says = [], sub, table, fileName, children, actions, onPaper, isWide } = props;
   return (
     <div className={classes.place} data-on-paper={onPaper || undefined} data-wide={isWide || undefined}>
-      <Card label={title} title={<Said>{title}</Said>}>
+      <Card label={say(title)} title={say(title)}>
         {says.map(({ text, because }) => (
           <details key={text} className={classes.says}>
-            <summary>
-              <Said>{text}</Said>
-            </summary>
-            <p>
-              <Said>{because}</Said>
-            </p>
+            <summary>{say(text)}</summary>
+            <p>{say(because)}</p>
           </details>
         ))}
         {children && <div data-picture="">{children}</div>}
-        {sub && (
-          <p className={classes.sub}>
-            <Said>{sub}</Said>
-          </p>
-        )}
+        {sub && <p className={classes.sub}>{say(sub)}</p>}
         {actions && <div className={classes.actions}>{actions}</div>}
         <Numbers title={title} table={table} fileName={fileName} hasPicture={Boolean(children)} />
       </Card>

@@ -17,7 +17,7 @@ type RowReviewCardProps = { pairId: string; horseName: string; review: RowReview
 
 /** One row at one spacing as this pair rode it: what to try next, the picture, and the numbers under it. */
 export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps) {
-  const { format, formatChange } = useLengths();
+  const { format, formatChange, say } = useLengths();
   const { gait, spacingM, ridden, passes, suggestion, keptHitting } = review;
   const words =
     gait === null || spacingM === null
@@ -34,7 +34,7 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
       className={classes.card}
     >
       <Title order={2} size="h4">
-        {review.layoutName}: {review.questionWords}
+        {review.layoutName}: {say(review.questionWords)}
       </Title>
       <Text size="sm" c="slate.7">
         {spacingM === null

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { GoalProgress } from '@/core';
 import { NO_GOAL, type GoalTyped } from '@/files/goalForm';
@@ -46,6 +47,7 @@ type Open = { goalId: string | null; first: GoalTyped };
 
 /** What a pair works towards, and how far it is. */
 export function Goals({ pairId, goals, exercises, arenas, startsAt, maySet }: GoalsProps) {
+  const say = useSay();
   const [unrolled, setUnrolled] = useState<ShownGoal | null>(null);
   const [form, setForm] = useState<Open | null>(null);
   const [removed, setRemoved] = useState<{ id: string; words: string } | null>(null);
@@ -71,7 +73,7 @@ export function Goals({ pairId, goals, exercises, arenas, startsAt, maySet }: Go
               <span>{goal.reachedOn ? `reached on ${goal.reachedOn}` : STATES[goal.progress.state]}</span>
             </div>
             <GoalBar progress={goal.progress} />
-            <p className={classes.quiet}>{goal.progress.words}</p>
+            <p className={classes.quiet}>{say(goal.progress.words)}</p>
             {maySet && (
               <div className={classes.keys}>
                 <Button

@@ -1,5 +1,6 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
-import { sayLengths, type LengthUnit } from '@/core';
+import type { LengthUnit } from '@/core';
 import type { YardSentence } from '@/app/_server/yardStory';
 import { Halves } from '@/components/pictures/Halves';
 import { SandMap } from '@/components/pictures/SandMap';
@@ -20,10 +21,14 @@ export function YardStory({ story, unit }: YardStoryProps) {
           <div className={classes.picture}>
             <Picture one={one} unit={unit} />
           </div>
-          <h2>{sayLengths(one.text, unit)}</h2>
+          <h2>
+            <Said>{one.text}</Said>
+          </h2>
           <details>
             <summary>What it rests on</summary>
-            <p>{sayLengths(one.because, unit)}</p>
+            <p>
+              <Said>{one.because}</Said>
+            </p>
           </details>
           <Next one={one} />
         </article>

@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { compareSides, comparedInWords, LEAST_COMPARED, passesOfSide, profileStride, type SideChoice } from '@/core';
@@ -106,8 +107,12 @@ export default async function ComparePage({ searchParams }: { searchParams: Prom
         )}
         {said && (
           <>
-            <strong>{said.text}</strong>
-            <p>{said.because}</p>
+            <strong>
+              <Said>{said.text}</Said>
+            </strong>
+            <p>
+              <Said>{said.because}</Said>
+            </p>
           </>
         )}
       </section>

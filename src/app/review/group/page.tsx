@@ -20,7 +20,7 @@ import { yardRules } from '@/data/queries/settings';
 import type { Metadata } from 'next';
 import { connection } from 'next/server';
 import { may } from '../../_server/access/rules';
-import { yardContext } from '../../_server/yardContext';
+import { yardContext, yardSay } from '../../_server/yardContext';
 import { lastDays, yardClock } from '../../_server/yardTime';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import { RideBalance } from '@/components/pictures/RideBalance';
@@ -72,6 +72,7 @@ export default async function GroupPage() {
     strideOf,
     passes.filter(({ riddenAtMs }) => riddenAtMs >= sinceMs),
   );
+  const say = await yardSay(yard.id);
   const strips = SHARED.flatMap((entry): ShareStrip[] => {
     const strides = strideOf.flatMap(({ id, strideM }) => {
       const own = strideM(entry);
@@ -80,7 +81,7 @@ export default async function GroupPage() {
     const groups = sharing
       .filter(one => one.entry === entry)
       .map(({ pairIds, leastM, mostM }) => ({ ids: pairIds, leastM, mostM }));
-    return strides.length < 2 ? [] : [{ key: entry, words: ENTRY_LABELS[entry], strides, groups }];
+    return strides.length < 2 ? [] : [{ key: entry, words: say(ENTRY_LABELS[entry]), strides, groups }];
   });
   const turns = turnReview(
     passes,
@@ -157,7 +158,7 @@ export default async function GroupPage() {
               strips={strips}
               format={words.format}
               label={sharing
-                .map(({ entry, pairIds }) => `${ENTRY_LABELS[entry]}: ${pairIds.map(nameOf).join(', ')}`)
+                .map(({ entry, pairIds }) => `${say(ENTRY_LABELS[entry])}: ${pairIds.map(nameOf).join(', ')}`)
                 .join('; ')}
             />
           </PictureCard>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { useSaveId } from '@/components/sync/useSaveId';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -64,6 +65,7 @@ type QuestionProps = {
 };
 
 function Question({ number, words, options, chosen, onChoose, disabled = false }: QuestionProps) {
+  const say = useSay();
   return (
     <section className={classes.question} aria-label={words}>
       <h2>
@@ -79,7 +81,7 @@ function Question({ number, words, options, chosen, onChoose, disabled = false }
             disabled={disabled}
             onClick={() => onChoose(key)}
           >
-            {label}
+            {say(label)}
           </button>
         ))}
       </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { useSuggested } from '@/app/ride/next/_state/useSuggested';
 import Link from 'next/link';
@@ -38,7 +39,7 @@ export function NextForEach({ pairs, arenaId, startsAt }: NextForEachProps) {
                   </strong>
                   {best ? (
                     <>
-                      : <Link href={`/ride/next?pair=${pair.id}`}>{best.title}</Link>
+                      : <Link href={`/ride/next?pair=${pair.id}`}>{<Said>{best.title}</Said>}</Link>
                       <p className={classes.quiet}>{best.why}</p>
                     </>
                   ) : (

@@ -11,7 +11,7 @@ import { listFilms } from '@/data/queries/videos';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { may } from '../../../_server/access/rules';
-import { yardContext } from '../../../_server/yardContext';
+import { yardContext, yardSay } from '../../../_server/yardContext';
 import { yardClock, yardTime } from '../../../_server/yardTime';
 import { ENTRY_LABELS } from '../../../yard/entryLabels';
 import { FilmList } from './_components/FilmList';
@@ -44,6 +44,7 @@ export default async function FilmsPage({ params }: { params: Promise<{ pairId: 
       .filter(({ passId, testId }) => passId === id || testId === id)
       .map(({ id: filmId, fileName, sizeBytes }) => ({ id: filmId, name: fileName, size: sizeWords(sizeBytes) }));
   const when = (atMs: number) => yardTime(atMs, yard.timeZone, 'D MMM YYYY, HH:mm');
+  const say = await yardSay(yard.id);
   return (
     <>
       <PageHead
@@ -65,7 +66,7 @@ export default async function FilmsPage({ params }: { params: Promise<{ pairId: 
           title="Stride tests"
           of="test"
           entries={tests.map(({ id, entry, testedAtMs }) => ({
-            ...{ id, line: `${when(testedAtMs)}: ${ENTRY_LABELS[entry]}`, films: filmsOf(id) },
+            ...{ id, line: `${when(testedAtMs)}: ${say(ENTRY_LABELS[entry])}`, films: filmsOf(id) },
           }))}
         />
       )}
@@ -75,10 +76,12 @@ export default async function FilmsPage({ params }: { params: Promise<{ pairId: 
           of="pass"
           entries={passes.map(({ id, riddenAtMs, rein, layoutVersionId, marks, ground, questionWords }) => ({
             id,
-            line: `${when(riddenAtMs)}: ${versions.get(layoutVersionId)?.name ?? ''}, ${questionWords}${rein === null ? '' : `, ${rein} rein`}. ${marks
-              .slice(-4)
-              .map(mark => markWords(mark, place => ground.stops[place - 1]?.name ?? String(place)))
-              .join(', ')}`,
+            line: say(
+              `${when(riddenAtMs)}: ${versions.get(layoutVersionId)?.name ?? ''}, ${questionWords}${rein === null ? '' : `, ${rein} rein`}. ${marks
+                .slice(-4)
+                .map(mark => markWords(mark, place => ground.stops[place - 1]?.name ?? String(place)))
+                .join(', ')}`,
+            ),
             films: filmsOf(id),
           }))}
         />

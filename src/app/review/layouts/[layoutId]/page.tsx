@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
@@ -183,7 +184,9 @@ type BoardOfProps = {
 function BoardOf({ board, show, nameOf, format }: BoardOfProps) {
   return (
     <section aria-label={board.words}>
-      <h3>{board.words}</h3>
+      <h3>
+        <Said>{board.words}</Said>
+      </h3>
       <div className={classes.beside}>
         {show && (
           <div className={classes.drawing}>

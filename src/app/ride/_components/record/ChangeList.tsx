@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { yardTime } from '@/app/_server/yardTime';
 import { changeWords, type RecordNames } from '@/app/ride/recordWords';
 import type { RecordChange } from '@/core';
@@ -7,6 +8,7 @@ type ChangeListProps = { changes: readonly RecordChange[]; names: RecordNames; t
 
 /** What was said otherwise: who, when, what it was before, and what it is after; the latest first. */
 export function ChangeList({ changes, names, timeZone, title }: ChangeListProps) {
+  const say = useSay();
   const latest = [...changes].sort((a, b) => b.atMs - a.atMs);
   return (
     <section aria-label={title}>
@@ -16,7 +18,7 @@ export function ChangeList({ changes, names, timeZone, title }: ChangeListProps)
           const { what, before, after } = changeWords(names, change);
           return (
             <li key={change.id}>
-              <strong>{what}</strong>: {after}, before {before}
+              <strong>{say(what)}</strong>: {say(after)}, before {say(before)}
               <small>
                 {yardTime(change.atMs, timeZone, 'ddd D MMM YYYY, HH:mm')}
                 {change.by === null ? '' : `, by ${change.by}`}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import {
   amend,
   askedLayout,
@@ -63,6 +64,7 @@ const LOCAL = 'YYYY-MM-DDTHH:mm';
 
 /** A pass put right: who rode what, when and how, and each mark. Whatever is changed is kept with what it was before. */
 export function PassEditor(props: PassEditorProps) {
+  const say = useSay();
   const { log, passId, names, ready, onSay, onClose } = props;
   const head = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
@@ -81,7 +83,7 @@ export function PassEditor(props: PassEditorProps) {
     <section aria-label="A pass put right" className={classes.editor}>
       <header>
         <h2 ref={head} tabIndex={-1}>
-          {passWords(pass, ride)}
+          {say(passWords(pass, ride))}
         </h2>
         <p>
           {names.pairOf(pass.pairId)}, {pass.stage},{' '}
@@ -116,6 +118,7 @@ export function PassEditor(props: PassEditorProps) {
 type PartProps = PassEditorProps & { logged: LoggedPass };
 
 function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void }) {
+  const say = useSay();
   const { layout, horse, pairs, stages, questions, timeZone, ready, onChange, homeFacingDeg } = props;
   const { pass, marks } = props.logged;
   const [when, setWhen] = useState<string | null>(null);
@@ -180,7 +183,7 @@ function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void
             <option value="">{ride?.words ?? pass.stage}</option>
             {fitting.map((question, index) => (
               <option key={question.id} value={index}>
-                {questionWords(layout, question)}
+                {say(questionWords(layout, question))}
               </option>
             ))}
           </select>
@@ -227,6 +230,7 @@ function WhoAndWhen(props: PartProps & { onChange: (value: ChangedValue) => void
 
 /** What was marked, mark by mark, and the pad to mark it otherwise. */
 function Marks({ log, logged, names, layout, horse, rules, timeZone, ready, onSay }: PartProps) {
+  const say = useSay();
   const { pass } = logged;
   const ride = askedRide(layout, pass.question, horse);
   const marks = passRecord(logged).marks;
@@ -239,7 +243,7 @@ function Marks({ log, logged, names, layout, horse, rules, timeZone, ready, onSa
         {logged.marks.map(({ mark, counts, by }) => (
           <li key={mark.id} data-gone={!counts || undefined}>
             <span>
-              {markOfPassWords(bare(mark), ride)}
+              {say(markOfPassWords(bare(mark), ride))}
               {by === null ? '' : `, by ${by}`}
               {counts ? '' : ' (taken back)'}
             </span>
@@ -277,6 +281,7 @@ type MoveMarkProps = Pick<PartProps, 'log' | 'logged' | 'names' | 'layout' | 'ti
 
 /** A mark that belongs to another pass over the same layout: it is taken back here and made there, with one tap. */
 function MoveMark({ log, logged, names, layout, ride, timeZone, ready, onSay }: MoveMarkProps) {
+  const say = useSay();
   const [markId, setMarkId] = useState('');
   const [passId, setPassId] = useState('');
   const marks = passRecord(logged).marks;
@@ -308,7 +313,7 @@ function MoveMark({ log, logged, names, layout, ride, timeZone, ready, onSay }: 
             <option value="">choose a mark</option>
             {marks.map(one => (
               <option key={one.id} value={one.id}>
-                {markOfPassWords(bare(one), ride)}
+                {say(markOfPassWords(bare(one), ride))}
               </option>
             ))}
           </select>
@@ -320,7 +325,7 @@ function MoveMark({ log, logged, names, layout, ride, timeZone, ready, onSay }: 
             {others.map(({ pass }) => (
               <option key={pass.id} value={pass.id}>
                 {names.pairOf(pass.pairId)}, {yardTime(pass.riddenAtMs, timeZone, 'HH:mm')},{' '}
-                {passWords(pass, names.rideOf(pass))}
+                {say(passWords(pass, names.rideOf(pass)))}
               </option>
             ))}
           </select>

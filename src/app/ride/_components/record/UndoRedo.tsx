@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { tapWords, type RecordNames } from '@/app/ride/recordWords';
 import type { Tap } from '@/core';
 import classes from './Record.module.css';
@@ -11,12 +12,13 @@ type UndoRedoProps = {
 
 /** The last tap about what is shown taken back, or done again; each says what that is. */
 export function UndoRedo({ history, names, ready, onReverse }: UndoRedoProps) {
+  const say = useSay();
   const key = (label: 'Undo' | 'Redo', taps: readonly Tap[]) => {
     const tap = taps[taps.length - 1];
     return (
       <button type="button" className={classes.key} disabled={!ready || !tap} onClick={() => tap && onReverse(tap)}>
         {label}
-        {tap ? `: ${tapWords(names, tap)}` : ''}
+        {tap ? say(`: ${tapWords(names, tap)}`) : ''}
       </button>
     );
   };

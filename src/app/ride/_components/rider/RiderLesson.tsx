@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { EyeStill } from '@/components/RiderEye/EyeStill';
 import { SaddleFold } from '@/components/RiderEye/SaddleFold';
@@ -16,6 +17,7 @@ type RiderLessonProps = {
 
 /** A rider's own page of a lesson: the course with its numbers, distances and counts; afterwards what was ridden, and a word. */
 export function RiderLesson({ name, when, unit, pair }: RiderLessonProps) {
+  const say = useSay();
   const { end, words, asked } = pair;
   const hasRidden = end.summary.stages.length > 0;
   return (
@@ -30,13 +32,13 @@ export function RiderLesson({ name, when, unit, pair }: RiderLessonProps) {
       {hasRidden && (
         <section aria-label="What you rode">
           <h2>What you rode</h2>
-          <p>{end.ridden}</p>
+          <p>{say(end.ridden)}</p>
           <RiddenPictures shown={pair.shown} />
-          {end.best && <p>Best: {end.best}</p>}
-          {end.reins && <p>{end.reins}</p>}
+          {end.best && <p>Best: {say(end.best)}</p>}
+          {end.reins && <p>{say(end.reins)}</p>}
           {end.next.map(next => (
             <p key={next}>
-              <strong>Next:</strong> {next}
+              <strong>Next:</strong> {say(next)}
             </p>
           ))}
         </section>

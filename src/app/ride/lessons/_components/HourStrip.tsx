@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { breakTimes, lessonMinutes, stageTimes, USUAL_LESSON_MIN, type LessonPlan } from '@/core';
 import { clockAfter } from './clock';
 import classes from './LessonEditor.module.css';
@@ -11,6 +12,7 @@ type HourStripProps = {
 
 /** The hour at a glance: every stage as long as it takes, walk breaks as marks, and where the hour ends. */
 export function HourStrip({ plan, startsAt, chosen, onChoose }: HourStripProps) {
+  const say = useSay();
   const allMin = Math.max(lessonMinutes(plan), USUAL_LESSON_MIN);
   const share = (minutes: number) => `${(minutes / allMin) * 100}%`;
   return (
@@ -22,7 +24,7 @@ export function HourStrip({ plan, startsAt, chosen, onChoose }: HourStripProps) 
             key={stageId}
             type="button"
             tabIndex={-1}
-            title={`${name}, ${minutes} min`}
+            title={say(`${name}, ${minutes} min`)}
             data-chosen={chosen === stageId || undefined}
             className={classes.block}
             style={{ left: share(fromMin), width: share(toMin - fromMin) }}

@@ -90,7 +90,7 @@ function StageRow(props: Shared & { stage: LessonStage; number: number }) {
         className={classes.grip}
         {...attributes}
         {...listeners}
-        aria-label={`Move stage ${number}, ${stage.name}`}
+        aria-label={say(`Move stage ${number}, ${stage.name}`)}
       >
         <IconGripVertical size={20} aria-hidden="true" />
       </button>

@@ -32,7 +32,7 @@ function withRiderMarks({ riderMarks: _, ...stage }: LessonStage, marks: readonl
 export function StagePanel({ stage, layout, todayOf, pairs, riderMarks, onOffered, onChange }: StagePanelProps) {
   const say = useSay();
   return (
-    <section className={classes.panel} aria-label={`Stage: ${stage.name}`}>
+    <section className={classes.panel} aria-label={say(`Stage: ${stage.name}`)}>
       <TextInput
         label="Stage"
         value={say(stage.name)}

@@ -1,6 +1,6 @@
 'use client';
 
-import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
 import {
   AS_OF_ALL,
@@ -31,6 +31,7 @@ type StageQuestionsProps = {
 
 /** What a stage asks: each question with what it is for every pair, and what is asked of one pair otherwise. */
 export function StageQuestions(props: StageQuestionsProps) {
+  const say = useSay();
   const { layout, questions, todayOf, pairs, onChange, onOffered } = props;
   const add = (offered: OfferedHere) => {
     const id = newId();
@@ -54,7 +55,7 @@ export function StageQuestions(props: StageQuestionsProps) {
         placeholder="Ask something else too"
         searchable
         value={null}
-        data={layout.questions.map(({ today }, at) => ({ value: String(at), label: today.words }))}
+        data={layout.questions.map(({ today }, at) => ({ value: String(at), label: say(today.words) }))}
         onChange={at => at !== null && add(layout.questions[Number(at)]!)}
       />
       <details className={classes.made}>
@@ -92,10 +93,10 @@ function OneQuestion({ asked, layout, pairs, today, onChange, onRemove }: OneQue
     : [];
   const horseOf = (pairId: string) => pairs.find(({ id }) => id === pairId)!.horse;
   return (
-    <section className={classes.question} aria-label={today?.words ?? 'A question that is gone'}>
+    <section className={classes.question} aria-label={say(today?.words ?? 'A question that is gone')}>
       <div className={classes.stageHead}>
         <span>
-          {today?.words ?? 'The layout no longer has what this goes over: take it out, and ask something else.'}
+          {say(today?.words ?? 'The layout no longer has what this goes over: take it out, and ask something else.')}
         </span>
         <Button variant="subtle" size="compact-sm" aria-label="Take this question out" onClick={onRemove}>
           <IconX size={16} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Button } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { undoRefusalAction } from '../actions';
@@ -9,6 +10,7 @@ type RefusedProps = { refused: readonly { id: string; words: string }[]; onBack:
 
 /** What was refused and is not suggested for a while; each may be brought back. */
 export function Refused({ refused, onBack }: RefusedProps) {
+  const say = useSay();
   const [busy, begin] = useTransition();
   const [problem, setProblem] = useState<string | null>(null);
   if (refused.length === 0) return null;
@@ -25,7 +27,7 @@ export function Refused({ refused, onBack }: RefusedProps) {
       <ul>
         {refused.map(({ id, words }) => (
           <li key={id}>
-            {words}{' '}
+            {say(words)}{' '}
             <Button size="compact-sm" variant="default" disabled={busy} onClick={() => bringBack(id)}>
               Bring it back
             </Button>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { useSaveId } from '@/components/sync/useSaveId';
 import { Button } from '@mantine/core';
@@ -23,6 +24,7 @@ const NO_ANSWER = 'The server does not answer: nothing was kept.';
 
 /** A suggestion: its picture, its reason in a sentence, what is ridden; the lesson is one tap away. */
 export function SuggestionCard({ suggestion, riding, arenaId, startsAt, onRefused }: SuggestionCardProps) {
+  const say = useSay();
   const router = useRouter();
   const nameSave = useSaveId();
   const [busy, begin] = useTransition();
@@ -46,21 +48,21 @@ export function SuggestionCard({ suggestion, riding, arenaId, startsAt, onRefuse
       if (answer?.ok) onRefused({ id: answer.refusalId, words: `${title}, for ${whom}: refused now` });
     });
   return (
-    <article className={classes.card} aria-label={title}>
+    <article className={classes.card} aria-label={say(title)}>
       <div className={classes.picture}>{show && <AskedShown show={show} isSmall />}</div>
       <div className={classes.words}>
-        <h2>{title}</h2>
-        <p>{why}</p>
+        <h2>{say(title)}</h2>
+        <p>{say(why)}</p>
         <ol className={classes.stages}>
           {stages.map(({ stage, name, eachRein }) => (
             <li key={stage}>
-              {name}, {eachRein === 1 ? 'once' : `${eachRein} times`} on each rein
+              {say(name)}, {eachRein === 1 ? 'once' : `${eachRein} times`} on each rein
             </li>
           ))}
         </ol>
         {easier.map(({ pair, stage }) => (
           <p key={pair} className={classes.quiet}>
-            {riding[pair]?.horse} beside it: {stage.toLowerCase()}
+            {riding[pair]?.horse} beside it: {say(stage.toLowerCase())}
           </p>
         ))}
         <p className={classes.quiet}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Button, Chip, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSuggested, type Suggested } from '../_state/useSuggested';
@@ -110,6 +111,7 @@ type FoundProps = {
 };
 
 function Found({ suggested, riding, arenaId, startsAt, onRefused, again }: FoundProps) {
+  const say = useSay();
   if (suggested === null) return null;
   if (suggested.kind === 'waiting') return <p role="status">Looking through the record …</p>;
   if (suggested.kind === 'failed')
@@ -142,7 +144,7 @@ function Found({ suggested, riding, arenaId, startsAt, onRefused, again }: Found
           <ul>
             {found.out.map(({ title, why }) => (
               <li key={`${title} ${why}`}>
-                <strong>{title}</strong>: {why}
+                <strong>{say(title)}</strong>: {say(why)}
               </li>
             ))}
           </ul>

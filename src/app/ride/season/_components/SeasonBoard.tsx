@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { dayInWords, dayOfNumber, overloads, weekdayOf, withLessonMoved } from '@/core';
 import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { Button } from '@mantine/core';
@@ -18,6 +19,7 @@ type Moved = { lessonId: string; name: string; from: number; to: number };
 
 /** The picture of a season: a strip for each pair, its lessons to be dragged, and where a horse comes to too much. */
 export function SeasonBoard({ season }: { season: SeasonData }) {
+  const say = useSay();
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [dragged, setDragged] = useState<{ lessonId: string; days: number } | null>(null);
@@ -99,7 +101,7 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
           <ul>
             {ahead.map(({ horseId, words }) => (
               <li key={`${horseId} ${words}`}>
-                <strong>{horse(horseId)}</strong> {words}
+                <strong>{horse(horseId)}</strong> {say(words)}
               </li>
             ))}
           </ul>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -8,6 +9,7 @@ import type { Waiting } from '../waitingSeries';
 
 /** Series towards a goal that wait: with one tap their lessons ask what comes next. */
 export function WaitingSeries({ series }: { series: readonly Waiting[] }) {
+  const say = useSay();
   const router = useRouter();
   const [busy, begin] = useTransition();
   const [problem, setProblem] = useState<string | null>(null);
@@ -24,7 +26,7 @@ export function WaitingSeries({ series }: { series: readonly Waiting[] }) {
       <ul style={{ listStyle: 'none', padding: 0 }}>
         {series.map(({ goalId, goal, pair, words }) => (
           <li key={goalId}>
-            <strong>{pair}</strong>, “{goal}”: {words}.{' '}
+            <strong>{pair}</strong>, “{goal}”: {say(words)}.{' '}
             <Button mih={44} size="compact-md" variant="default" disabled={busy} onClick={() => bring(goalId)}>
               Plan it so
             </Button>

@@ -84,7 +84,7 @@ function gapOffM(lines: readonly PrintedLine[], walker: Walker | null): number |
 export function SettingSheet(props: SettingSheetProps) {
   const { layoutId, arenaName, contents, layout, whole, tracks, walkers, walkerId, measureBy } = props;
   const { sheet, printed, offM, tolerances, stages, stage } = props;
-  const { format, unit } = useLengths();
+  const { format, unit, say } = useLengths();
   const router = useRouter();
   const [view, setView] = useState<View>('list');
   const [bigId, setBigId] = useState<string | null>(null);
@@ -177,7 +177,7 @@ export function SettingSheet(props: SettingSheetProps) {
             value={stage ?? AS_DRAWN}
             data={[
               { value: AS_DRAWN, label: 'As drawn' },
-              ...stages.map(({ key, name }, index) => ({ value: key, label: `${index + 1}. ${name}` })),
+              ...stages.map(({ key, name }, index) => ({ value: key, label: say(`${index + 1}. ${name}`) })),
             ]}
             onChange={at => at && go({ stage: at })}
           />

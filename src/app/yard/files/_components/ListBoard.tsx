@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { Choice } from '@/components/Choice';
 import { CSV_COLUMNS, CSV_LISTS, type CsvList } from '@/files/yardCsvColumns';
@@ -149,6 +150,7 @@ function Outcome({ outcome }: { outcome: ListOutcome }) {
 
 /** What the columns of a list are called and mean. */
 function Columns({ list }: { list: CsvList }) {
+  const say = useSay();
   return (
     <Card label="The columns" title="The columns">
       <dl className={classes.columnsList}>
@@ -158,7 +160,7 @@ function Columns({ list }: { list: CsvList }) {
               <code>{name}</code>
               {required && ' (needed)'}
             </dt>
-            <dd>{words}</dd>
+            <dd>{say(words)}</dd>
           </div>
         ))}
       </dl>

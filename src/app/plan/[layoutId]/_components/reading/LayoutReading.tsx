@@ -70,8 +70,8 @@ function minutesWords(minutes: number): string {
 function Work({ work, called }: { work: TrackWork; called: string }) {
   const { format, say } = useLengths();
   const { gait, passes, lengthM, minutes, efforts, raised, changesOfRein, minutesByGait } = work;
-  const gaits = Object.entries(minutesByGait).map(
-    ([name, share]) => `${name.replace('-', ' ')} ${minutesWords(share)}`,
+  const gaits = Object.entries(minutesByGait).map(([name, share]) =>
+    say(`${name.replace('-', ' ')} ${minutesWords(share)}`),
   );
   return (
     <div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { newId } from '@/components/newId';
 import { TEST_PACES } from '@/core';
@@ -25,6 +26,7 @@ const timeWords = (atS: number) => `${Math.floor(atS / 60)}:${(atS % 60).toFixed
 
 /** A film picture by picture, with words and strides at their times; the count goes to the pass or the test. */
 export function FilmBoard({ videoId, isThere, legs, isTest, firstNotes }: FilmBoardProps) {
+  const say = useSay();
   const router = useRouter();
   const film = useRef<HTMLVideoElement>(null);
   const [notes, setNotes] = useState(firstNotes);
@@ -145,7 +147,7 @@ export function FilmBoard({ videoId, isThere, legs, isTest, firstNotes }: FilmBo
         </Group>
         {said && (
           <Alert mt="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
-            {said.words}
+            {say(said.words)}
           </Alert>
         )}
         <ol className={classes.notes}>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { standingMarks, type PassRecord } from '@/core';
 import type { AskedRide } from '@/app/ride/askedRide';
 import { markOfPassWords } from '@/app/ride/recordWords';
@@ -10,6 +11,7 @@ type PassListProps = { ride: Ride; asked: AskedRide | null; onPutRight: (passId:
 
 /** The passes so far, newest first; a pass can be taken up again. */
 export function PassList({ ride, asked, onPutRight }: PassListProps) {
+  const say = useSay();
   return (
     <section aria-label="Passes">
       <h2>
@@ -20,7 +22,7 @@ export function PassList({ ride, asked, onPutRight }: PassListProps) {
           <li key={pass.id} aria-current={pass.id === ride.open?.id}>
             <span>
               <strong>{pass.rein === null ? 'Ridden' : `${pass.rein} rein`}</strong>
-              {directionWords(pass.direction)}: {passWords(pass, asked)}
+              {directionWords(pass.direction)}: {say(passWords(pass, asked))}
             </span>
             {pass.id !== ride.open?.id && (
               <button type="button" className={classes.small} onClick={() => ride.reopen(pass.id)}>

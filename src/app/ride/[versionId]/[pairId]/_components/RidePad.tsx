@@ -1,7 +1,7 @@
 'use client';
 
 import { FitMark } from '@/components/FitMark/FitMark';
-import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
 import { askedRide, type AskedRide } from '@/app/ride/askedRide';
 import { Doubt, doubtfulCount } from '@/app/ride/_components/pad/Doubt';
 import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
@@ -67,6 +67,7 @@ export function RidePad(props: RidePadProps) {
   const [sure, setSure] = useState<ReadonlySet<string>>(new Set());
   const hand = useHand();
   useWakeLock();
+  const say = useSay();
   useEarlyTaps(ride.ready);
   const sand = rideSand(putRight.layout, question, ride.way.direction);
   const asked = askedRide(putRight.layout, question, putRight.horse);
@@ -76,7 +77,8 @@ export function RidePad(props: RidePadProps) {
     ...{ onMarks: said => ride.mark(...said), onUnmark: ride.unmark, ready: ride.ready },
   });
   const [undo, redo] = [ride.history.undo, ride.history.redo].map(taps => taps[taps.length - 1]);
-  const words = (tap: Tap) => tapWords({ log: ride.log, rideOf: () => asked, pairOf: () => '', timeOf: String }, tap);
+  const words = (tap: Tap) =>
+    say(tapWords({ log: ride.log, rideOf: () => asked, pairOf: () => '', timeOf: String }, tap));
   const done = () => {
     ride.endPass(pad.pending());
     pad.clear();
@@ -95,7 +97,7 @@ export function RidePad(props: RidePadProps) {
           <h1>
             {pair.horseName} <small>with {pair.riderName}</small>
           </h1>
-          <small>{[layoutName, asked?.words].filter(Boolean).join(' · ')}</small>
+          <small>{say([layoutName, asked?.words].filter(Boolean).join(' · '))}</small>
         </button>
         <ReinKey ways={ways} way={ride.way} ready={ride.ready} onSteer={ride.steer} />
       </header>

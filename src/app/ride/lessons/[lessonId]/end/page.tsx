@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
@@ -63,29 +64,39 @@ export default async function LessonEndPage({ params }: { params: Promise<{ less
               )}
               <dl>
                 <dt>Rode</dt>
-                <dd>{end.ridden}</dd>
+                <dd>
+                  <Said>{end.ridden}</Said>
+                </dd>
                 {end.best && (
                   <>
                     <dt>Best</dt>
-                    <dd>{end.best}</dd>
+                    <dd>
+                      <Said>{end.best}</Said>
+                    </dd>
                   </>
                 )}
                 {end.change && (
                   <>
                     <dt>Better</dt>
-                    <dd>{end.change}</dd>
+                    <dd>
+                      <Said>{end.change}</Said>
+                    </dd>
                   </>
                 )}
                 {end.reins && (
                   <>
                     <dt>Reins</dt>
-                    <dd>{end.reins}</dd>
+                    <dd>
+                      <Said>{end.reins}</Said>
+                    </dd>
                   </>
                 )}
                 {end.next.map((next, index) => (
                   <div key={next} className={classes.row}>
                     <dt>{index === 0 ? 'Next' : ''}</dt>
-                    <dd>{next}</dd>
+                    <dd>
+                      <Said>{next}</Said>
+                    </dd>
                   </div>
                 ))}
               </dl>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Delivery } from '@/components/sync/Delivery';
 import {
   amend,
@@ -183,6 +184,7 @@ function couldBe(
 type PassRowProps = { logged: LoggedPass; names: RecordNames; timeZone: string; onOpen: () => void };
 
 function PassRow({ logged, names, timeZone, onOpen }: PassRowProps) {
+  const say = useSay();
   const { pass, counts, by, saidAtMs } = logged;
   const ride = names.rideOf(pass);
   const marked = marksInWords(logged, ride);
@@ -191,7 +193,7 @@ function PassRow({ logged, names, timeZone, onOpen }: PassRowProps) {
     <li data-gone={!counts || undefined}>
       <span>
         <strong>{names.pairOf(pass.pairId)}</strong>, {yardTime(pass.riddenAtMs, timeZone, 'HH:mm')}:{' '}
-        {passWords(pass, ride)}: {marked.length === 0 ? 'nothing to mark' : marked.join(', ')}
+        {say(passWords(pass, ride))}: {marked.length === 0 ? 'nothing to mark' : say(marked.join(', '))}
         <small>
           {[
             by === null ? '' : `by ${by}`,

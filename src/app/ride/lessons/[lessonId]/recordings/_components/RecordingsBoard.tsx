@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { askedRide, type AskedRide } from '@/app/ride/askedRide';
 import { hasReins, questionWords, type Layout, type Question } from '@/core';
@@ -64,7 +65,8 @@ export function RecordingsBoard({ lessonId, pairs, stages }: RecordingsBoardProp
 }
 
 function askWords({ name, layout }: RecordedStage, question: Question): string {
-  const words = questionWords(layout, question);
+  const say = useSay();
+  const words = say(questionWords(layout, question));
   return words === name ? name : `${name}: ${words}`;
 }
 
@@ -72,6 +74,7 @@ type StandInProps = { asked: RiddenAsk; ride: AskedRide };
 
 /** The stand-in rides it as this pair: passes for the record, or the files of one ride. */
 function StandIn({ asked, ride }: StandInProps) {
+  const say = useSay();
   const [eachRein, setEachRein] = useState<number | string>(3);
   const [seed, setSeed] = useState<number | string>(1);
   const [said, setSaid] = useState<{ ok: boolean; words: string } | null>(null);
@@ -123,7 +126,7 @@ function StandIn({ asked, ride }: StandInProps) {
       </Group>
       {said && (
         <Alert mt="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
-          {said.words}
+          {say(said.words)}
         </Alert>
       )}
     </Card>

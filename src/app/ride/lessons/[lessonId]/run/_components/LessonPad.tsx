@@ -192,8 +192,8 @@ export function LessonPad(props: LessonPadProps) {
       )}
       <PadFoot
         {...{ ready: lesson.ready, waits: lesson.waits, run: pad.run, canRide: run.canRide }}
-        undo={undo ? `${tapWords(names, undo)}${ofWhom(undo, me)}` : null}
-        redo={redo ? tapWords(names, redo) : null}
+        undo={undo ? `${say(tapWords(names, undo))}${ofWhom(undo, me)}` : null}
+        redo={redo ? say(tapWords(names, redo)) : null}
         onUndo={undoLast}
         onRedo={() => redo && lesson.reverse(redo)}
         onBreak={run.walkBreak}

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
 import { Sheet } from '@/app/ride/_components/pad/Sheet';
 import type { Pad } from '@/app/ride/_components/pad/usePad';
@@ -27,6 +28,7 @@ type LessonSheetsProps = LessonPadProps & {
 
 /** What is seldom marked, all that is changed on the day, and the course read aloud size. */
 export function LessonSheets({ pad, ride, saidFirst, opened, onOpen, ...props }: LessonSheetsProps) {
+  const say = useSay();
   const { run, rules, names } = props;
   const { lesson, question } = run;
   const close = () => onOpen(null);
@@ -49,7 +51,7 @@ export function LessonSheets({ pad, ride, saidFirst, opened, onOpen, ...props }:
         opened={opened === 'day'}
         onClose={close}
         parts={opened === 'day' ? dayParts(props, saidFirst, () => onOpen('call')) : []}
-        undo={last ? { words: tapWords(names, last), onUndo: () => lesson.reverse(last) } : null}
+        undo={last ? { words: say(tapWords(names, last)), onUndo: () => lesson.reverse(last) } : null}
       />
       {opened === 'call' && ride?.track && (
         <CallSheet layout={ride.asked} track={ride.track.planned} reckoned={ride.track.reckoned} onClose={close} />

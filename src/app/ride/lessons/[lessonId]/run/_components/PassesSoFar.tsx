@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import type { PassRecord } from '@/core';
 import { markOfPassWords } from '@/app/ride/recordWords';
 import type { AskedRide } from '@/app/ride/askedRide';
@@ -15,6 +16,7 @@ type PassesSoFarProps = {
 
 /** What the pair rode at this stage, pass by pass, each in the words of what it was asked; a tap puts it right. */
 export function PassesSoFar({ lessonId, passes, rideOf }: PassesSoFarProps) {
+  const say = useSay();
   if (passes.length === 0) return null;
   return (
     <section aria-label="Ridden at this stage">
@@ -26,9 +28,9 @@ export function PassesSoFar({ lessonId, passes, rideOf }: PassesSoFarProps) {
           const words = standingMarks(pass.marks).map(mark => markOfPassWords(mark, ride));
           return (
             <li key={pass.id}>
-              {ride?.words ?? pass.stage}
+              {say(ride?.words ?? pass.stage)}
               {pass.rein === null ? '' : `, ${pass.rein} rein`}:{' '}
-              {words.length === 0 ? 'nothing to mark' : words.join(', ')}{' '}
+              {words.length === 0 ? 'nothing to mark' : say(words.join(', '))}{' '}
               <Link href={`/ride/lessons/${lessonId}/record?pass=${pass.id}`} className={classes.putRight}>
                 Put right
               </Link>

@@ -24,7 +24,7 @@ export function StageLine({ run, name, onOpen, onCall }: StageLineProps) {
           {index + 1}. {say(stage.name)}
         </h1>
         <small>
-          {[asked === stage.name ? '' : asked, counts.length > 0 ? `${counts.join(', ')} asked` : '']
+          {[asked === stage.name ? '' : say(asked), counts.length > 0 ? `${counts.join(', ')} asked` : '']
             .filter(Boolean)
             .join(' · ') || 'tap to change'}
         </small>

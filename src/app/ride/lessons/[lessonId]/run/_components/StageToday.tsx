@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { FAILURE_POLICIES, SEATS, STOP_RULES, stopRule } from '@/core';
 import { whoSays } from '@/components/who/whoSays';
 import { useRouter } from 'next/navigation';
@@ -13,9 +14,10 @@ type StageTodayProps = { lessonId: string; stage: RunStage };
 
 /** What of a stage is changed on the day: what to think of, the seat, what happens after a failure, when it is enough. */
 export function StageToday({ lessonId, stage }: StageTodayProps) {
+  const say = useSay();
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
-  const [focus, setFocus] = useState(stage.focus);
+  const [focus, setFocus] = useState(() => say(stage.focus));
   const [busy, begin] = useTransition();
   const change = (changes: Partial<Pick<RunStage, 'focus' | 'seat' | 'policy' | 'stop'>>) =>
     begin(async () => {

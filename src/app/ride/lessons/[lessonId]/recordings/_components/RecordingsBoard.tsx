@@ -25,6 +25,7 @@ type RecordingsBoardProps = { lessonId: string; pairs: Named[]; stages: Recorded
 
 /** Who rode what; a recording of it read in, or the stand-in riding it. */
 export function RecordingsBoard({ lessonId, pairs, stages }: RecordingsBoardProps) {
+  const say = useSay();
   const [pairId, setPairId] = useState(pairs[0]!.id);
   const [wish, setWish] = useState<string | null>(null);
   const choices = stages.flatMap(stage =>
@@ -47,7 +48,7 @@ export function RecordingsBoard({ lessonId, pairs, stages }: RecordingsBoardProp
           label="What was ridden"
           w={320}
           allowDeselect={false}
-          data={choices.map(({ stage, question, value }) => ({ value, label: askWords(stage, question) }))}
+          data={choices.map(({ stage, question, value }) => ({ value, label: say(askWords(stage, question)) }))}
           value={chosen?.value ?? null}
           onChange={value => value && setWish(value)}
         />
@@ -65,8 +66,7 @@ export function RecordingsBoard({ lessonId, pairs, stages }: RecordingsBoardProp
 }
 
 function askWords({ name, layout }: RecordedStage, question: Question): string {
-  const say = useSay();
-  const words = say(questionWords(layout, question));
+  const words = questionWords(layout, question);
   return words === name ? name : `${name}: ${words}`;
 }
 

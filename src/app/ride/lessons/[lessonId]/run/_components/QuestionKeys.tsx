@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import classes from './RunLesson.module.css';
 
 type QuestionKeysProps = {
@@ -8,6 +9,7 @@ type QuestionKeysProps = {
 
 /** What a stage asks, one of them chosen; nothing to choose where it asks one thing. */
 export function QuestionKeys({ questions, chosenId, onChoose }: QuestionKeysProps) {
+  const say = useSay();
   if (questions.length < 2) return null;
   return (
     <div role="group" aria-label="What is asked" className={classes.questions}>
@@ -19,7 +21,7 @@ export function QuestionKeys({ questions, chosenId, onChoose }: QuestionKeysProp
           aria-pressed={id === chosenId}
           onClick={() => onChoose(id)}
         >
-          {words}
+          {say(words)}
         </button>
       ))}
     </div>

@@ -1,4 +1,3 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Keys } from '@/app/ride/_components/Keys';
 import { chooseHand, useHand } from '@/app/ride/_components/pad/useHand';
 import { Steering } from '@/app/ride/_components/Steering';
@@ -23,7 +22,6 @@ export type First = <Args extends unknown[]>(act: (...args: Args) => void) => (.
 
 /** What can be changed on the day, part by part. `first` says what was counted before a change begins another pass. */
 export function dayParts(props: LessonPadProps, first: First, onCall: () => void): DayPart[] {
-  const say = useSay();
   const { run, lessonId, stages, yardPairs } = props;
   const { lesson, stage, index, pair, pairs, known, ride, question, questions, way } = run;
   const layout = stage.layout;
@@ -34,7 +32,7 @@ export function dayParts(props: LessonPadProps, first: First, onCall: () => void
           content: (
             <>
               <QuestionKeys
-                questions={questions.map(one => ({ id: one.id, words: say(questionWords(layout, one)) }))}
+                questions={questions.map(one => ({ id: one.id, words: questionWords(layout, one) }))}
                 chosenId={question.id}
                 onChoose={first(run.chooseQuestion)}
               />

@@ -6,7 +6,7 @@ import type { Pair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
 import { rulesSince } from '@/data/queries/settings';
 import { may } from '../_server/access/rules';
-import { yardContext } from '../_server/yardContext';
+import { yardContext, yardGaitWords } from '../_server/yardContext';
 import { yardClock, yardTime } from '../_server/yardTime';
 import { reviewWords } from './reviewWords';
 
@@ -16,7 +16,7 @@ export const SHOWN_LEGS = 8;
 /** All that the record says of a pair, with the names and rules of the yard. */
 export async function pairReview(pair: Pair) {
   const { db, yard, unit } = await yardContext(may.read);
-  const words = reviewWords(pair.horseName, unit);
+  const words = reviewWords(pair.horseName, unit, await yardGaitWords(yard.id));
   const record = await pairRecord(db, yard.id, pair, yardClock(yard.timeZone), words);
   const versionIds = [...new Set(record.legs.map(({ layoutVersionId }) => layoutVersionId))];
   const names = await versionsRidden(db, yard.id, versionIds);

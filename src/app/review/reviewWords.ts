@@ -1,16 +1,17 @@
 import 'server-only';
-import { formatReading, type ClaimWords, type LengthUnit, type StrideEntryKey } from '@/core';
+import { formatReading, sayGaits, type ClaimWords, type GaitWords, type LengthUnit, type StrideEntryKey } from '@/core';
 import dayjs from 'dayjs';
 import { ENTRY_WORDS } from './entryWords';
 
-/** A way to write lengths and days in the sentences and pictures of the review. */
-export function reviewWords(horse: string, unit: LengthUnit) {
+/** A way to write lengths, gaits and days in the sentences and pictures of the review. */
+export function reviewWords(horse: string, unit: LengthUnit, gaitWords: GaitWords = 'english') {
   const changeUnit = unit === 'm' ? 'cm' : unit;
-  return {
+  const words: ClaimWords = {
     horse,
     format: (lengthM: number) => formatReading(lengthM, unit),
     formatChange: (changeM: number) => `${changeM < 0 ? '−' : '+'}${formatReading(Math.abs(changeM), changeUnit)}`,
-    entryName: (entry: StrideEntryKey) => ENTRY_WORDS[entry],
+    entryName: (entry: StrideEntryKey) => sayGaits(ENTRY_WORDS[entry], gaitWords),
     dayName: (day: string) => dayjs(day).format('D MMMM'),
-  } satisfies ClaimWords;
+  };
+  return { ...words, say: (sentence: string) => sayGaits(sentence, gaitWords) };
 }

@@ -1,4 +1,4 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
+import { Said } from '@/components/Lengths/LengthsProvider';
 import type { FaultCount } from '@/core';
 import { max } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
@@ -12,7 +12,6 @@ const MIDDLE = PICTURE_WIDTH / 2;
 
 /** What went wrong as two halves: as far out as it happened on either rein; what was on neither is told in words. */
 export function FaultHalves({ faults, label }: FaultHalvesProps) {
-  const say = useSay();
   const most = max(faults, ({ left, right }) => Math.max(left, right)) || 1;
   const out = scaleLinear([0, most], [0, MIDDLE - roomOf(String(most)) - 8]);
   return (
@@ -20,7 +19,7 @@ export function FaultHalves({ faults, label }: FaultHalvesProps) {
       viewBox={`0 0 ${PICTURE_WIDTH} ${SIZE.top + faults.length * SIZE.row}`}
       className={classes.picture}
       role="img"
-      aria-label={say(label)}
+      aria-label={label}
     >
       <text x={2} y={13} className={classes.tick}>
         left rein
@@ -34,7 +33,7 @@ export function FaultHalves({ faults, label }: FaultHalvesProps) {
         return (
           <g key={what}>
             <text x={MIDDLE} y={y + 13} textAnchor="middle">
-              {shortened(words, PICTURE_WIDTH - 4)}
+              <Said>{shortened(words, PICTURE_WIDTH - 4)}</Said>
             </text>
             <g className={classes.left}>
               <rect x={MIDDLE - out(left)} y={y + 19} width={out(left)} height={SIZE.bar} className={classes.half} />

@@ -1,3 +1,5 @@
+'use client';
+
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { gaitWord, type AskedGait, type TrackGait } from '@/core';
 import { shortened, PICTURE_WIDTH } from './pictureWords';

@@ -1,4 +1,4 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { REINS, wilsonInterval, type Rein, type Share } from '@/core';
 import { scaleLinear } from 'd3-scale';
 import { PICTURE_WIDTH, shortened } from './pictureWords';
@@ -19,11 +19,10 @@ const REIN_NAMES = { left: 'left rein', right: 'right rein' };
 
 /** Two sides of each thing as two halves of one line: as far out as it went well, with how sure each is as a stroke. */
 export function Halves({ measures, names = REIN_NAMES, label }: HalvesProps) {
-  const say = useSay();
   const height = SIZE.top + measures.length * SIZE.row;
   const out = scaleLinear([0, 1], [0, HALF]);
   return (
-    <svg viewBox={`0 0 ${PICTURE_WIDTH} ${height}`} className={classes.picture} role="img" aria-label={say(label)}>
+    <svg viewBox={`0 0 ${PICTURE_WIDTH} ${height}`} className={classes.picture} role="img" aria-label={label}>
       <text x={SIZE.edge} y={13} className={classes.tick}>
         {shortened(names.left, HALF - 8)}
       </text>
@@ -36,7 +35,7 @@ export function Halves({ measures, names = REIN_NAMES, label }: HalvesProps) {
         return (
           <g key={measure}>
             <text x={MIDDLE} y={y + 14} textAnchor="middle" className={standsOut ? classes.strong : undefined}>
-              {shortened(measure, PICTURE_WIDTH - 4)}
+              <Said>{shortened(measure, PICTURE_WIDTH - 4)}</Said>
             </text>
             {REINS.map(rein => (
               <Half key={rein} rein={rein} share={shares[rein]} y={y + 20} out={out} />

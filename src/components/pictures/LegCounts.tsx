@@ -1,4 +1,3 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
 import type { LegReview } from '@/core';
 import { CountDiscs, riddenWords } from './CountDiscs';
 import { PICTURE_WIDTH, wrapped } from './pictureWords';
@@ -14,7 +13,6 @@ const WORDS = PICTURE_WIDTH - SIZE.discs - 6;
 
 /** Legs one under the other, each with the counts that were ridden in it. */
 export function LegCounts({ legs, label }: LegCountsProps) {
-  const say = useSay();
   const height = SIZE.top + legs.length * SIZE.row;
   const said = legs.map(({ name, counts }) => `${name}: ${riddenWords(counts) || 'no count'}`).join('; ');
   return (
@@ -22,7 +20,7 @@ export function LegCounts({ legs, label }: LegCountsProps) {
       viewBox={`0 0 ${PICTURE_WIDTH} ${height}`}
       className={classes.picture}
       role="img"
-      aria-label={`${say(label)}. ${said}`}
+      aria-label={`${label}. ${said}`}
     >
       {legs.map(({ key, name, asked, predicted, counts }, index) => {
         const y = SIZE.top + index * SIZE.row + 22;

@@ -1,4 +1,3 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
 import type { RiderMark } from '@/core';
 import { PICTURE_WIDTH, shortened } from './pictureWords';
 import classes from './picture.module.css';
@@ -9,14 +8,13 @@ const SIZE = { left: 2, row: 46, bar: 8 };
 
 /** Each thing seen of the rider as two bars: in which share of the passes at first, outlined, and lately, filled. */
 export function RiderBars({ marks, label }: RiderBarsProps) {
-  const say = useSay();
   const wide = PICTURE_WIDTH - 2 * SIZE.left;
   return (
     <svg
       viewBox={`0 0 ${PICTURE_WIDTH} ${marks.length * SIZE.row}`}
       className={classes.picture}
       role="img"
-      aria-label={say(label)}
+      aria-label={label}
     >
       {marks.map(({ what, passes, early, late }, index) => (
         <g key={what} transform={`translate(0 ${index * SIZE.row})`}>

@@ -1,4 +1,4 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { middleWithin, PICTURE_WIDTH, shortened } from './pictureWords';
@@ -27,7 +27,6 @@ const LEAST_SPAN = 0.12;
 
 /** Strides as they were ridden, each with the band where the true one lies, against the point of the profile. */
 export function StrideBands({ bands, isOneScale, format, label }: StrideBandsProps) {
-  const say = useSay();
   const said = bands
     .map(
       ({ words, ridden: { strideM, lowM, highM }, profileM }) =>
@@ -39,7 +38,7 @@ export function StrideBands({ bands, isOneScale, format, label }: StrideBandsPro
       viewBox={`0 0 ${PICTURE_WIDTH} ${bands.length * SIZE.row}`}
       className={classes.picture}
       role="img"
-      aria-label={`${say(label)}. ${said}`}
+      aria-label={`${label}. ${said}`}
     >
       {bands.map(({ key, words, ridden, profileM }, index) => {
         const x = scaleOf(isOneScale ? bands : [{ ridden, profileM }]);
@@ -48,7 +47,7 @@ export function StrideBands({ bands, isOneScale, format, label }: StrideBandsPro
         return (
           <g key={key}>
             <text x={0} y={y - 20} className={classes.strong}>
-              {shortened(words, PICTURE_WIDTH)}
+              <Said>{shortened(words, PICTURE_WIDTH)}</Said>
             </text>
             <line x1={0} x2={PICTURE_WIDTH} y1={y} y2={y} className={classes.axis} />
             <rect

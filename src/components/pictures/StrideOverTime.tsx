@@ -1,4 +1,3 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
 import type { StrideReview } from '@/core';
 import { extent } from 'd3-array';
 import { scaleLinear, scaleUtc } from 'd3-scale';
@@ -22,7 +21,6 @@ const MONTH_MS = 30 * 24 * 3600 * 1000;
 
 /** A learned stride month by month with its intervals, all of it as a band, and the stride of the profile as a line. */
 export function StrideOverTime({ review: { byMonth, learned }, thoughtM, format, label }: StrideOverTimeProps) {
-  const say = useSay();
   const lengths = byMonth.flatMap(({ learned: { lowM, highM } }) => [lowM, highM]);
   const thought = thoughtM === null ? [] : [thoughtM];
   const [least = 0, most = 1] = extent([...lengths, learned.lowM, learned.highM, ...thought]);
@@ -37,7 +35,7 @@ export function StrideOverTime({ review: { byMonth, learned }, thoughtM, format,
   )(byMonth);
   const height = SIZE.height + (thoughtM === null ? 1 : 2) * SIZE.key;
   return (
-    <svg viewBox={`0 0 ${PICTURE_WIDTH} ${height}`} className={classes.picture} role="img" aria-label={say(label)}>
+    <svg viewBox={`0 0 ${PICTURE_WIDTH} ${height}`} className={classes.picture} role="img" aria-label={label}>
       <rect
         x={from}
         width={to - from}

@@ -46,13 +46,13 @@ export function strideCards(pairId: string, { strides, horse, words }: PairRevie
               review={one}
               thoughtM={thoughtM}
               format={words.format}
-              label={`${ENTRY_LABELS[entry]} of ${horse.name}, month by month`}
+              label={words.say(`${ENTRY_LABELS[entry]} of ${horse.name}, month by month`)}
             />
           ) : (
             <StrideBands
               bands={[{ key: entry, words: '', ridden: learned, profileM: thoughtM }]}
               format={words.format}
-              label={`${ENTRY_LABELS[entry]} of ${horse.name}`}
+              label={words.say(`${ENTRY_LABELS[entry]} of ${horse.name}`)}
             />
           )}
         </PictureCard>

@@ -1,3 +1,4 @@
+import { LengthsProvider, Said } from '@/components/Lengths/LengthsProvider';
 import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
@@ -12,6 +13,7 @@ import { planGround } from '@/data/queries/planGround';
 import type { ShareLink } from '@/data/queries/shareLinks';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { yardGaitWords, yardOf } from '../../_server/yardContext';
 import { sharedLink } from '../../_server/access/sharedLink';
 import { lessonSheet } from '../../_server/lessonSheet';
 import { riderHome } from '../../_server/riderHome';
@@ -31,8 +33,18 @@ export default async function SharedPage({ params, searchParams }: SharedPagePro
   const { token } = await params;
   const shared = await sharedLink(token, nowMs());
   if (!shared) notFound();
-  const { db, yard, link } = shared;
-  const wish = await searchParams;
+  const { id } = shared.yard;
+  const { unit } = await yardOf(id);
+  return (
+    <LengthsProvider unit={unit} gaitWords={await yardGaitWords(id)}>
+      <OfLink {...shared} token={token} wish={await searchParams} />
+    </LengthsProvider>
+  );
+}
+
+type OfLinkProps = Shared & { token: string; wish: { lesson?: Asked; pair?: Asked } };
+
+function OfLink({ db, yard, link, token, wish }: OfLinkProps) {
   switch (link.kind) {
     case 'rider':
       return <SharedRider {...{ db, yard, link, token, lessonId: wish.lesson, pairId: wish.pair }} />;
@@ -94,11 +106,15 @@ async function SharedLesson({ db, yard, link }: Shared) {
       {sheet.stages.map(({ name, line, asked, watch }, index) => (
         <section key={index} aria-label={name} className={classes.stage}>
           <h2>
-            {index + 1}. {name}
+            {index + 1}. <Said>{name}</Said>
           </h2>
-          <p>{line}</p>
+          <p>
+            <Said>{line}</Said>
+          </p>
           {watch.map(words => (
-            <p key={words}>{words}</p>
+            <p key={words}>
+              <Said>{words}</Said>
+            </p>
           ))}
           {asked.map(({ show }, at) => (
             <Shown key={at} show={show} unit={sheet.unit} stage={name} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
@@ -16,6 +17,7 @@ const LANE = 'lane';
 
 /** Chooses a ride, keeps it as CSV, or lets it play. */
 export function StandInForm({ horses, layouts }: StandInFormProps) {
+  const say = useSay();
   const [horseId, setHorseId] = useState(horses[0]?.id ?? null);
   const [over, setOver] = useState(LANE);
   const [laneM, setLaneM] = useState<number | string>(20);
@@ -52,7 +54,7 @@ export function StandInForm({ horses, layouts }: StandInFormProps) {
             <Select
               label="Gait"
               w={120}
-              data={['walk', 'trot', 'canter']}
+              data={['walk', 'trot', 'canter'].map(value => ({ value, label: say(value) }))}
               value={gait}
               onChange={chosen => chosen && setGait(chosen)}
             />

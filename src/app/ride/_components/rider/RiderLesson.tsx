@@ -1,4 +1,4 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { EyeStill } from '@/components/RiderEye/EyeStill';
 import { SaddleFold } from '@/components/RiderEye/SaddleFold';
@@ -17,7 +17,6 @@ type RiderLessonProps = {
 
 /** A rider's own page of a lesson: the course with its numbers, distances and counts; afterwards what was ridden, and a word. */
 export function RiderLesson({ name, when, unit, pair }: RiderLessonProps) {
-  const say = useSay();
   const { end, words, asked } = pair;
   const hasRidden = end.summary.stages.length > 0;
   return (
@@ -32,13 +31,23 @@ export function RiderLesson({ name, when, unit, pair }: RiderLessonProps) {
       {hasRidden && (
         <section aria-label="What you rode">
           <h2>What you rode</h2>
-          <p>{say(end.ridden)}</p>
+          <p>
+            <Said>{end.ridden}</Said>
+          </p>
           <RiddenPictures shown={pair.shown} />
-          {end.best && <p>Best: {say(end.best)}</p>}
-          {end.reins && <p>{say(end.reins)}</p>}
+          {end.best && (
+            <p>
+              <Said>{`Best: ${end.best}`}</Said>
+            </p>
+          )}
+          {end.reins && (
+            <p>
+              <Said>{end.reins}</Said>
+            </p>
+          )}
           {end.next.map(next => (
             <p key={next}>
-              <strong>Next:</strong> {say(next)}
+              <strong>Next:</strong> <Said>{next}</Said>
             </p>
           ))}
         </section>
@@ -66,7 +75,11 @@ export function Shown({ show, unit, stage }: { show: AskedToShow; unit: LengthUn
   const { words, gait, legs, figures } = show;
   return (
     <div className={classes.asked}>
-      {words !== stage && <p>{words}</p>}
+      {words !== stage && (
+        <p>
+          <Said>{words}</Said>
+        </p>
+      )}
       <div className={classes.picture}>
         <AskedShown show={show} />
       </div>
@@ -74,13 +87,17 @@ export function Shown({ show, unit, stage }: { show: AskedToShow; unit: LengthUn
       {figures.length > 0 && (
         <ol>
           {figures.map((figure, index) => (
-            <li key={index}>{figure}</li>
+            <li key={index}>
+              <Said>{figure}</Said>
+            </li>
           ))}
         </ol>
       )}
       {legs.length > 0 && (
         <table>
-          <caption>In {gait}</caption>
+          <caption>
+            <Said>{`In ${gait}`}</Said>
+          </caption>
           <tbody>
             {legs.map(({ from, to, groundM, way, said }, index) => (
               <tr key={index}>

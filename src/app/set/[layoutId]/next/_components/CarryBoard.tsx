@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { CARRIED_AT_ONCE, type BuildChange, type CarryPlan, type CarryRoute, type Layout, type PointM } from '@/core';
@@ -42,13 +43,14 @@ type CarryBoardProps = {
 };
 
 const AS_DRAWN = '';
-const stageChoices = (stages: readonly StageName[]) => [
+const stageChoices = (stages: readonly StageName[], say: (words: string) => string) => [
   { value: AS_DRAWN, label: 'As drawn' },
-  ...stages.map(({ key, name }, index) => ({ value: key, label: `${index + 1}. ${name}` })),
+  ...stages.map(({ key, name }, index) => ({ value: key, label: say(`${index + 1}. ${name}`) })),
 ];
 
 /** What is rebuilt and carried from one layout or stage to the next, with the least walking. */
 export function CarryBoard({ layoutId, here, others, coming, next }: CarryBoardProps) {
+  const say = useSay();
   const router = useRouter();
   const go = (change: { from?: string | null; to?: string | null; built?: string | null }) => {
     const at = { from: here.stage, to: next?.id ?? null, built: next?.stage ?? null, ...change };
@@ -66,7 +68,7 @@ export function CarryBoard({ layoutId, here, others, coming, next }: CarryBoardP
             label="It stands for"
             allowDeselect={false}
             value={here.stage ?? AS_DRAWN}
-            data={stageChoices(here.stages)}
+            data={stageChoices(here.stages, say)}
             onChange={from => go({ from })}
           />
         )}
@@ -84,7 +86,7 @@ export function CarryBoard({ layoutId, here, others, coming, next }: CarryBoardP
             label="Built for"
             allowDeselect={false}
             value={next.stage ?? AS_DRAWN}
-            data={stageChoices(next.stages)}
+            data={stageChoices(next.stages, say)}
             onChange={built => go({ to: next.id, built })}
           />
         )}

@@ -1,4 +1,3 @@
-import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Halves } from '@/components/pictures/Halves';
 import { LegCounts } from '@/components/pictures/LegCounts';
 import { PictureCard } from '@/components/pictures/PictureCard';
@@ -25,9 +24,8 @@ type ByTheRecordProps = {
 
 /** What the record says of a horse beside its profile: its strides, its reins, and the counts of its legs. */
 export function ByTheRecord({ horse, strides, reins, legs, unit }: ByTheRecordProps) {
-  const say = useSay();
   const bands = strides.map(({ entry, learned }) => ({
-    ...{ key: entry, words: say(ENTRY_LABELS[entry]), ridden: learned },
+    ...{ key: entry, words: ENTRY_LABELS[entry], ridden: learned },
     profileM: profileStride(horse, entry)?.normalM ?? null,
   }));
   return (

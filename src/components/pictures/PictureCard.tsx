@@ -43,7 +43,7 @@ export function PictureCard(props: PictureCardProps) {
         {children && <div data-picture="">{children}</div>}
         {sub && <p className={classes.sub}>{say(sub)}</p>}
         {actions && <div className={classes.actions}>{actions}</div>}
-        <Numbers title={title} table={table} fileName={fileName} hasPicture={Boolean(children)} />
+        <Numbers title={say(title)} table={table} fileName={fileName} hasPicture={Boolean(children)} />
       </Card>
     </div>
   );

@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { FitMark } from '@/components/FitMark/FitMark';
 import { togetherOn, type RideCell } from '@/core';
 import Link from 'next/link';
@@ -34,7 +35,9 @@ export function RideBoard({ rows, horses }: RideBoardProps) {
                 <Link href={`/plan/${layoutId}`} className={classes.link}>
                   {layout}
                 </Link>
-                <small>{track}</small>
+                <small>
+                  <Said>{track}</Said>
+                </small>
               </th>
               {cells.map(cell => (
                 <td key={cell.horseId} data-leg={nameOf(cell.horseId)}>

@@ -60,6 +60,11 @@ export const SEASON_LESSONS: SeasonLessons[] = [
     pairs: ['maud-tansy'],
     stages: () => [0],
   },
+  {
+    ...{ name: 'Monday, circles', layout: 'large-and-small', dayOfWeek: 1, every: 2, from: 0, eachRein: 3 },
+    pairs: ['bas-fennel'],
+    stages: () => [0, 1],
+  },
 ];
 
 /**
@@ -102,6 +107,10 @@ export const SEASON_TRUTH: Record<
       headHigh: { 'flat-walk': 0.1, 'running-walk': 0.6 },
       promptCanter: { 'running-walk': 0.25, trot: 0.85 },
     },
+  },
+  'bas-fennel': {
+    ...{ strideM: [2.9, 2.95], trotStepM: [0.98, 1], mishap: [0.06, 0.05], quality: [3.3, 3.8] },
+    worseRein: { rein: 'right', times: [4, 4] },
   },
   'neve-thimble': {
     ...{ strideM: [2.8, 2.85], trotStepM: [1.0, 1.02], mishap: [0.08, 0.05], quality: [3, 3.6], worseRein: null },

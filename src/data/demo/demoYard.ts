@@ -91,6 +91,10 @@ export const DEMO_HORSES: DemoHorse[] = [
   },
   { key: 'osprey', name: 'Osprey', heightM: 1.75, type: 'warmblood', bornYear: 2013, level: 'advanced' },
   { key: 'tansy', name: 'Tansy', heightM: 1.5, type: 'gaited', bornYear: 2012, level: 'novice' },
+  {
+    ...{ key: 'fennel', name: 'Fennel', heightM: 1.48, type: 'all-round', bornYear: 2015, level: 'novice' },
+    notes: 'Ridden western: jog and lope.',
+  },
 ];
 
 export const DEMO_KIT: { kind: KitKind; name: string; sizeM: number | null; count: number }[] = [
@@ -258,6 +262,15 @@ export const DEMO_TESTS: DemoTest[] = [
     accepted: true,
     seed: 43,
   },
+  // Ridden western: a quiet lope is eight strides in 60 ft (common practice, no source).
+  ...(
+    [
+      ['trot', [1.6, 1.95, 2.2], 44],
+      ['canter', [1.9, 2.29, 2.6], 45],
+    ] as const
+  ).map(([entry, stridesM, seed]) => ({
+    ...{ horse: 'fennel', rider: 'bas', entry, daysAgo: 50, stridesM: [...stridesM], rhythm: 4, accepted: true, seed },
+  })),
 ];
 
 export const DEMO_PAIRS = [
@@ -267,6 +280,7 @@ export const DEMO_PAIRS = [
   { key: 'ode-larkspur', rider: 'ode', horse: 'larkspur' },
   { key: 'maud-osprey', rider: 'maud', horse: 'osprey' },
   { key: 'maud-tansy', rider: 'maud', horse: 'tansy' },
+  { key: 'bas-fennel', rider: 'bas', horse: 'fennel' },
 ];
 
 /** Exercises of the shelf that the demo has on its sand. `first` is where the frame lies; null for where it usually does. */
@@ -494,6 +508,15 @@ export const DEMO_LAYOUTS: DemoLayout[] = [
         { fromM: 190, toM: 210, gait: 'canter' },
       ]),
     ],
+  },
+  {
+    key: 'large-and-small',
+    name: 'Large and fast, small and slow',
+    arena: 'lower',
+    group: ['fennel'],
+    tags: ['flat', 'western'],
+    exercises: [{ id: 'vetch', kind: 'large-and-small-circle', rein: 'left', params: {}, first: null, session: null }],
+    ...NOTHING_BY_HAND,
   },
 ];
 

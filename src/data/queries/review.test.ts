@@ -213,6 +213,11 @@ test('what was planted in the season is found: the stride and its growth, the wo
       expect.stringMatching(/head rises with the speed: too high in \d+\s% of the passes in running walk/),
       expect.stringMatching(/canters more easily out of trot/),
     ]);
+    // Fennel, ridden western, has its worse rein: the right one.
+    const fennel = await pairRecord(db, yardId, pairOf('Fennel'), CLOCK, WORDS);
+    expect(fennel.claims.map(({ text }) => text)).toContainEqual(
+      expect.stringMatching(/clean more often on the left rein/),
+    );
   });
 });
 

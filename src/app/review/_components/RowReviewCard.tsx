@@ -41,15 +41,15 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
           ? review.poles === 0
             ? 'On the flat'
             : `Over ${review.poles}`
-          : `${review.poles} ${gait} poles, ${format(spacingM)} apart`}
+          : say(`${review.poles} ${gait} poles, ${format(spacingM)} apart`)}
         {review.setFor && `, set for ${review.setFor}`} · {ridden} {ridden === 1 ? 'pass' : 'passes'}
       </Text>
       <div className={classes.suggestion}>
         <div>
           {words && (
             <>
-              <strong>{words.headline}</strong>
-              <p>{words.reason}</p>
+              <strong>{say(words.headline)}</strong>
+              <p>{say(words.reason)}</p>
             </>
           )}
           {keptHitting.map(({ pole, times }) => (

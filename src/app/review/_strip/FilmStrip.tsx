@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PictureCard } from '@/components/pictures/PictureCard';
@@ -62,7 +63,7 @@ function Picture({ frame: { day, words, clean, of, show } }: { frame: Frame }) {
         <span style={{ inlineSize: `${(100 * clean) / of}%` }} />
       </div>
       <figcaption>
-        <strong>{day}</strong> {words}
+        <strong>{day}</strong> <Said>{words}</Said>
         <small>
           {clean} of {of} clean
         </small>

@@ -9,7 +9,7 @@ import { reviewPasses } from '@/data/queries/reviewPasses';
 import { Button } from '@mantine/core';
 import type { Metadata } from 'next';
 import { may } from '../../_server/access/rules';
-import { yardContext } from '../../_server/yardContext';
+import { yardContext, yardGaitWords } from '../../_server/yardContext';
 import { yardClock } from '../../_server/yardTime';
 import { reviewWords } from '../reviewWords';
 import { ComparedCards } from './_components/ComparedCards';
@@ -29,7 +29,7 @@ export default async function ComparePage({ searchParams }: { searchParams: Prom
     listHorses(db, yard.id),
     layoutsOfVersions(db, yard.id),
   ]);
-  const words = reviewWords('', unit);
+  const words = reviewWords('', unit, await yardGaitWords(yard.id));
   const settings = settingsOf(passes, words);
   const ridden = new Set(passes.map(({ pairId }) => pairId));
   const riding = pairs.filter(({ id }) => ridden.has(id));
@@ -116,7 +116,7 @@ export default async function ComparePage({ searchParams }: { searchParams: Prom
           </>
         )}
       </section>
-      {comparison && <ComparedCards comparison={comparison} names={called} format={words.format} />}
+      {comparison && <ComparedCards comparison={comparison} names={called} format={words.format} say={words.say} />}
     </>
   );
 }

@@ -177,8 +177,8 @@ export default async function GroupPage() {
           >
             <ReadyRows
               rows={ready.map(({ pairId, stage, gate }) => ({
-                ...{ key: pairId, name: nameOf(pairId), stage, ready: gate.ready },
-                reason: gate.reason.replace(/^Not yet\. /, ''),
+                ...{ key: pairId, name: nameOf(pairId), stage: say(stage), ready: gate.ready },
+                reason: say(gate.reason.replace(/^Not yet\. /, '')),
               }))}
             />
           </PictureCard>

@@ -79,7 +79,10 @@ export const largeAndSmallCircle = flatRecipe({
       parts: [{ fromM: 0, toM: Math.PI * smallM, pace: 'short' }],
     },
   ],
-  stages: () => [stage('In trot', 'Longer and shorter, never quicker', 'rising')],
+  stages: () => [
+    stage('In trot', 'Longer and shorter, never quicker', 'rising'),
+    stage('In canter', 'Large and forward, small and slow', 'sitting', { gait: 'canter' }),
+  ],
 });
 
 export const volte = flatRecipe({

@@ -11,12 +11,14 @@ type ComparedCardsProps = {
   comparison: Comparison;
   names: { a: string; b: string };
   format: (lengthM: number) => string;
+  /** A sentence in the yard’s words. */
+  say: (sentence: string) => string;
 };
 
 const beyond = (holds: boolean) => (holds ? 'yes' : 'no');
 
 /** Two sides beside each other: what was marked, and the strides of each. */
-export function ComparedCards({ comparison: { shares, quality, strides }, names, format }: ComparedCardsProps) {
+export function ComparedCards({ comparison: { shares, quality, strides }, names, format, say }: ComparedCardsProps) {
   return (
     <div className={classes.pictures}>
       {shares.length > 0 && (
@@ -72,7 +74,7 @@ export function ComparedCards({ comparison: { shares, quality, strides }, names,
             ]}
             isOneScale
             format={format}
-            label={ENTRY_LABELS[entry]}
+            label={say(ENTRY_LABELS[entry])}
           />
         </PictureCard>
       ))}

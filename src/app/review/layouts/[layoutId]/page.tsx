@@ -13,7 +13,7 @@ import { reviewPasses } from '@/data/queries/reviewPasses';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { may } from '../../../_server/access/rules';
-import { yardContext } from '../../../_server/yardContext';
+import { yardContext, yardGaitWords } from '../../../_server/yardContext';
 import { yardClock } from '../../../_server/yardTime';
 import { Halves } from '@/components/pictures/Halves';
 import { LegBoardPicture } from '@/components/pictures/LegBoardPicture';
@@ -46,7 +46,7 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
   const all = await reviewPasses(db, yard.id, { pairIds: riding }, clock);
   const { settings, beforeAfter } = layoutReview(passes);
   const mostRidden = [...settings].sort((a, b) => b.clean.of - a.clean.of).slice(0, MOST_SEEN);
-  const words = reviewWords('', unit);
+  const words = reviewWords('', unit, await yardGaitWords(yard.id));
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? '';
   const boards = legBoards(passes, pairs, pairId => {
     const horse = horses.find(({ id }) => id === pairs.find(pair => pair.id === pairId)?.horseId);
@@ -141,7 +141,7 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
             <SettingShares
               settings={mostRidden.map(one => ({
                 ...{ key: `${one.pairId} ${one.layoutVersionId} ${one.key}`, clean: one.clean },
-                name: `${nameOf(one.pairId)}, ${one.question}${one.groundsM.length === 1 ? `, ${words.format(one.groundsM[0]!)}` : ''}`,
+                name: `${nameOf(one.pairId)}, ${words.say(one.question)}${one.groundsM.length === 1 ? `, ${words.format(one.groundsM[0]!)}` : ''}`,
               }))}
               label={`Clean passes over ${layout.name}`}
             />
@@ -162,7 +162,7 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
             <Halves
               names={{ left: 'first day', right: 'last day' }}
               measures={beforeAfter.slice(0, MOST_SEEN).map(({ pairId, question, first, last }) => ({
-                ...{ measure: `${nameOf(pairId)}, ${question}`, left: first, right: last },
+                ...{ measure: `${nameOf(pairId)}, ${words.say(question)}`, left: first, right: last },
               }))}
               label={`The first day over ${layout.name} and the last, pair by pair`}
             />

@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { WEIGHTS, type Term, type TermKey } from '@/core';
 import classes from './WhatNext.module.css';
 
@@ -29,7 +30,9 @@ export function TermBars({ terms }: { terms: readonly Term[] }) {
             <span className={classes.number}>
               {(WEIGHTS[key] * value).toFixed(1)} of {WEIGHTS[key]}
             </span>
-            <span className={classes.quiet}>{words ?? 'says nothing here'}</span>
+            <span className={classes.quiet}>
+              <Said>{words ?? 'says nothing here'}</Said>
+            </span>
           </li>
         ))}
       </ul>

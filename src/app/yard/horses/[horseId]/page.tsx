@@ -9,7 +9,7 @@ import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { may } from '../../../_server/access/rules';
-import { yardContext } from '../../../_server/yardContext';
+import { yardContext, yardSay } from '../../../_server/yardContext';
 import { yardTime, yardYear } from '../../../_server/yardTime';
 import { TYPE_LABELS } from '../../typeLabels';
 import { ByTheRecord } from './_components/ByTheRecord';
@@ -60,7 +60,7 @@ export default async function HorsePage({ params }: HorsePageProps) {
       <div className={classes.columns}>
         <div className={classes.column}>
           <ProfileStrides rows={profileRows(horse, history, day)} />
-          <ByTheRecord horse={horse} {...record} unit={unit} />
+          <ByTheRecord horse={horse} {...record} unit={unit} say={await yardSay(yard.id)} />
           <StrideHistory
             tests={tests.map(({ id, entry, reading, testedAtMs, moment }) => ({
               ...{ id, entry, reading, testedAtMs, moment },

@@ -20,12 +20,14 @@ type ByTheRecordProps = {
   reins: ReinReview['measures'];
   legs: readonly LegReview[];
   unit: LengthUnit;
+  /** A sentence in the yard’s words. */
+  say: (sentence: string) => string;
 };
 
 /** What the record says of a horse beside its profile: its strides, its reins, and the counts of its legs. */
-export function ByTheRecord({ horse, strides, reins, legs, unit }: ByTheRecordProps) {
+export function ByTheRecord({ horse, strides, reins, legs, unit, say }: ByTheRecordProps) {
   const bands = strides.map(({ entry, learned }) => ({
-    ...{ key: entry, words: ENTRY_LABELS[entry], ridden: learned },
+    ...{ key: entry, words: say(ENTRY_LABELS[entry]), ridden: learned },
     profileM: profileStride(horse, entry)?.normalM ?? null,
   }));
   return (

@@ -1,3 +1,4 @@
+import { Said } from '@/components/Lengths/LengthsProvider';
 import { PictureCard } from '@/components/pictures/PictureCard';
 import type { Move, Moves } from '@/core';
 import { scaleLinear } from 'd3-scale';
@@ -63,7 +64,9 @@ function Column({ title, moves }: { title: string; moves: readonly Move[] }) {
       <ul>
         {moves.map(({ exercise, title: name, difference, low, high, values, holds }) => (
           <li key={exercise} data-holds={holds || undefined}>
-            <span>{name}</span>
+            <span>
+              <Said>{name}</Said>
+            </span>
             <svg viewBox={`0 0 ${WIDE} ${HIGH}`} role="img" aria-label={inWords(difference, low, high)}>
               <line x1={x(0)} x2={x(0)} y1={0} y2={HIGH} className={classes.none} />
               <line x1={x(low)} x2={x(high)} y1={HIGH / 2} y2={HIGH / 2} className={classes.range} />

@@ -39,8 +39,13 @@ export function NextForEach({ pairs, arenaId, startsAt }: NextForEachProps) {
                   </strong>
                   {best ? (
                     <>
-                      : <Link href={`/ride/next?pair=${pair.id}`}>{<Said>{best.title}</Said>}</Link>
-                      <p className={classes.quiet}>{best.why}</p>
+                      :{' '}
+                      <Link href={`/ride/next?pair=${pair.id}`}>
+                        <Said>{best.title}</Said>
+                      </Link>
+                      <p className={classes.quiet}>
+                        <Said>{best.why}</Said>
+                      </p>
                     </>
                   ) : (
                     <p className={classes.quiet}>{tooLittle ?? 'Nothing can be asked tomorrow within the limits.'}</p>

@@ -119,6 +119,7 @@ type RowProps = {
 };
 
 function FigureRow({ id, title, isSecond, calls, onPoint }: RowProps) {
+  const say = useSay();
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id });
   return (
     <li
@@ -138,7 +139,7 @@ function FigureRow({ id, title, isSecond, calls, onPoint }: RowProps) {
         <strong>{title}</strong>
         {calls.map((call, index) => (
           <Text key={index} size="xs">
-            {callWords(call)}
+            {say(callWords(call))}
           </Text>
         ))}
       </div>

@@ -91,7 +91,7 @@ test('a western yard: stride tests in jog and lope, a circle large and fast, sma
   expect(await englishGaits(page)).toEqual([]);
 });
 
-test('in a western yard every page and paper says jog and lope, the shelf and a rider’s link too; the fox trot keeps its name', async ({
+test('in a western yard every page and paper says jog and lope, the shelf too; the fox trot keeps its name', async ({
   seasonYard,
   strictPage: page,
   request,

@@ -1,4 +1,5 @@
 import 'server-only';
+import { dayInWords, dayNumber } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listLessons, lessonTimes } from '@/data/queries/lessons';
 import { filmsOfRider } from '@/data/queries/videos';
@@ -16,8 +17,15 @@ export type RiderHome = {
   /** What comes next by the last lesson that was ridden, horse by horse. */
   next: { horse: string; words: string[] }[];
   /** Films of what they rode, the newest first. */
-  films: { id: string; name: string; when: string }[];
+  films: RiderFilmLine[];
+  /** Who they ride, to send a film of. */
+  pairs: { id: string; name: string }[];
+  /** Today on the yard’s calendar. */
+  today: string;
 };
+
+/** A film of a rider; `isAlone`: of no pass and no test, so that it has a page of its own. */
+export type RiderFilmLine = { id: string; name: string; when: string; isAlone: boolean; isAnswered: boolean };
 
 /** So many lessons that lie back are listed. */
 const SHOWN = 20;
@@ -44,10 +52,12 @@ export async function riderHome(
   }
   const films = (await filmsOfRider(db, yard.id, riderId)).slice(0, SHOWN);
   return {
-    films: films.map(({ id, fileName, createdAt }) => ({
-      ...{ id, name: fileName },
-      when: yardTime(createdAt.getTime(), yard.timeZone, 'D MMMM YYYY'),
+    films: films.map(({ id, fileName, createdAt, day, answeredAt }) => ({
+      ...{ id, name: fileName, isAlone: day !== null, isAnswered: answeredAt !== null },
+      when: day === null ? yardTime(createdAt.getTime(), yard.timeZone, 'D MMMM') : dayInWords(dayNumber(day)),
     })),
+    pairs: own.filter(({ archived }) => !archived).map(({ id, horseName }) => ({ id, name: horseName })),
+    today: yardTime(nowMs, yard.timeZone, 'YYYY-MM-DD'),
     coming: lines.filter(({ lesson }) => isComing(lesson, nowMs)).map(({ line }) => line),
     ridden: past.slice(0, SHOWN).map(({ line }) => line),
     next,

@@ -4,6 +4,7 @@ import { redirect } from 'next/navigation';
 import { may } from '../_server/access/rules';
 import { riderHome } from '../_server/riderHome';
 import { yardContext } from '../_server/yardContext';
+import { SendMine } from './_components/SendMine';
 import { RiderHomeView } from '../ride/_components/rider/RiderHomeView';
 
 export const metadata: Metadata = { title: 'Mine' };
@@ -19,7 +20,8 @@ export default async function MinePage() {
     <RiderHomeView
       name={who.name}
       home={home}
-      filmHref={id => `/api/videos/${id}`}
+      filmHref={({ id, isAlone }) => (isAlone ? `/mine/films/${id}` : `/api/videos/${id}`)}
+      send={home.pairs.length > 0 && <SendMine pairs={home.pairs} today={home.today} />}
       hrefOf={({ lessonId, pairId }) => `/ride/lessons/${lessonId}/for/${pairId}`}
     />
   );

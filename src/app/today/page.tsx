@@ -61,6 +61,18 @@ export default async function TodayPage() {
             </ul>
           </section>
         )}
+        {today.films.length > 0 && (
+          <section aria-label="Films that wait for an answer">
+            <h2>Films that wait for an answer</h2>
+            <ul>
+              {today.films.map(({ id, words }) => (
+                <li key={id}>
+                  <Link href={`/review/films/${id}`}>{words}</Link>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
         <WaitingSeries series={today.waiting} />
         <Stands stands={today.stands} />
         {today.suggest && <NextForEach {...today.suggest} />}

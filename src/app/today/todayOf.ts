@@ -4,13 +4,14 @@ import { lessonSheet } from '@/app/_server/lessonSheet';
 import { strideDrifts } from '@/app/_server/yardStrides';
 import { daysLater, weekOf, yardTime } from '@/app/_server/yardTime';
 import { waitingSeries, type Waiting } from '@/app/ride/season/waitingSeries';
-import { jumps, lessonState, shelfFacts, type AskedToShow } from '@/core';
+import { dayInWords, dayNumber, jumps, lessonState, shelfFacts, type AskedToShow } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listArenas } from '@/data/queries/arenas';
 import { workByPair } from '@/data/queries/earlierWork';
 import { listLayouts } from '@/data/queries/layouts';
 import { listLessons, timesOfLessons, type Lesson } from '@/data/queries/lessons';
-import { listPairs } from '@/data/queries/pairs';
+import { listPairs, type Pair } from '@/data/queries/pairs';
+import { filmsToAnswer } from '@/data/queries/videos';
 import { layoutsOnSand } from '@/data/queries/sandNow';
 import { yardRules } from '@/data/queries/settings';
 import { present } from '@/data/present';
@@ -31,6 +32,8 @@ export type Today = {
   coming: ComingLesson | null;
   /** What a week has come to, in sentences. */
   attention: string[];
+  /** Films of riders that wait for an answer. */
+  films: { id: string; words: string }[];
   /** What stands on each sand, as far as Roan knows: what was set out or ridden over there last. */
   stands: { layoutId: string; name: string; arena: string; words: string }[];
   /** What was waited for, and goes on otherwise than it is planned. */
@@ -53,10 +56,20 @@ export async function todayOf(db: RoanDatabase, yard: { id: string; timeZone: st
   return {
     coming: soonest ? await comingLesson(db, yard, soonest, stateOf(soonest) === 'running') : null,
     attention: [...(await attentionOf(db, yard, pairs, nowMs)), ...(await strideDrifts(db, yard))],
+    films: await filmsWaiting(db, yard.id, pairs),
     waiting: await waitingSeries(db, yard, nowMs),
     stands: await standsOf(db, yard),
     suggest: await suggestWish(db, yard, soonest, inOrder(riding, soonest?.plan.pairIds ?? []), nowMs),
   };
+}
+
+async function filmsWaiting(db: RoanDatabase, yardId: string, pairs: readonly Pair[]): Promise<Today['films']> {
+  return (await filmsToAnswer(db, yardId)).flatMap(({ id, pairId, day, asks }) => {
+    const pair = pairs.find(one => one.id === pairId);
+    if (!pair || day === null) return [];
+    const asked = asks === null ? '' : `: “${asks}”`;
+    return [{ id, words: `${pair.horseName} with ${pair.riderName}, ${dayInWords(dayNumber(day))}${asked}` }];
+  });
 }
 
 /** Those who ride next first. */

@@ -136,7 +136,7 @@ test('what is damaged, newer or strange is refused with a sentence, and nothing 
       [Buffer.from('no zip at all'), 'no archive of Roan'],
       [good.subarray(0, good.length - 500), 'damaged'],
       [await changed(good, 'tables/horses.json', text => text.replace('Quill', 'Quell')), 'is not what it was'],
-      [await changed(good, 'roan-archive.json', text => text.replace('"version": 7', '"version": 8')), 'of version 8'],
+      [await changed(good, 'roan-archive.json', text => text.replace('"version": 8', '"version": 9')), 'of version 9'],
       [await changed(good, 'roan-archive.json', () => '{'), 'cannot be read'],
       [await changed(good, 'tables/horses.json', text => text.replace('"name":', '"nom":'), true), '“nom”'],
       [

@@ -31,8 +31,11 @@ const WHAT: Record<string, string> = {
   lesson_asks: 'what was asked on the day: of a pair, or of all',
   passes: 'passes: who, what was asked, over which layout version, on which rein, when',
   marks: 'what was marked in passes; what a kind says beside its columns is JSON in `document`',
-  videos: 'films; the files lie under `films/`, named by `sha256`',
-  video_notes: 'what was noted and counted in films',
+  videos:
+    'films, of a pass, of a stride test, or of a pair and a day, with what was answered; the files lie under `films/`, named by `sha256`',
+  video_notes:
+    'what was seen in films, each with its time: a note, a stride, or a gait, a lead or the height of the head (`words` says which)',
+  film_stills: 'pictures out of films, as base64',
   settings: "the yard's own rules and units",
 };
 

@@ -33,6 +33,7 @@ export const ARCHIVE_TABLES = [
   schema.marks,
   schema.videos,
   schema.videoNotes,
+  schema.filmStills,
   schema.settings,
 ] as const;
 

@@ -129,7 +129,7 @@ async function fileOf(zip: OpenZip, { files }: Manifest, name: string): Promise<
 const SINCE: Readonly<Record<string, number>> = {
   ...{ questions: 2, lesson_asks: 2 },
   ...{ record_changes: 3, lesson_joins: 3, former_states: 3 },
-  ...{ rider_words: 5, goals: 7, refusals: 7 },
+  ...{ rider_words: 5, goals: 7, refusals: 7, film_stills: 8 },
 };
 
 async function readTable(zip: OpenZip, manifest: Manifest, table: ArchiveTable): Promise<ArchiveRow[]> {

@@ -50,6 +50,11 @@ async function season(database: OpenDatabase): Promise<void> {
     await tx
       .insert(schema.videoNotes)
       .values({ id: 'note-1', yardId, videoId: 'film-1', atS: 1, kind: 'note', words: 'hind leg late' });
+    const alone = { pairId: pair.id, day: '2026-06-01', asks: 'does she pace?' };
+    await tx.insert(schema.videos).values({ id: 'film-3', yardId, ...alone, ...film });
+    await tx
+      .insert(schema.filmStills)
+      .values({ id: 'still-1', yardId, videoId: 'film-3', atS: 1, mime: 'image/jpeg', bytes: Buffer.from('a still') });
     const words = { lessonId: lesson.id, pairId: pair.id, words: 'A good hour.', updatedAt: at };
     await tx.insert(schema.riderWords).values({ yardId, ...words });
     const bytes = Buffer.from('picture of a horse');
@@ -299,13 +304,22 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   listFilms: ({ row }) => [[row('videos').passId], []],
   findFilm: () => ['film-1'],
   filmsOfRider: ({ id }) => [id('people')],
-  filmNotes: () => ['film-1'],
+  filmMarks: () => ['film-1'],
+  filmHorse: ({ row }) => [row('videos')],
+  filmsOfPair: ({ row }) => [row('pairs').id],
+  filmsToAnswer: () => [],
+  stillsOf: () => ['film-3'],
+  findStill: () => ['film-3', 'still-1'],
   addFilm: ({ row }) => [
     { id: 'film-2', passId: row('videos').passId, fileName: 'x', mime: 'video/mp4', sizeBytes: 1, sha256: 'x' },
   ],
   removeFilm: () => ['film-1'],
-  addFilmNote: () => ['film-1', { id: 'note-2', atS: 2, kind: 'note', words: 'mine' }],
-  undoFilmNote: () => ['note-1'],
+  addFilmMark: () => ['film-1', { id: 'note-2', atS: 2, kind: 'note', words: 'mine' }],
+  undoFilmMark: () => ['note-1'],
+  keepFilmLength: () => ['film-1', 12],
+  answerFilm: () => ['film-3', { answer: 'mine', atMs: 1 }],
+  addStill: () => ['film-1', { id: 'still-2', atS: 1, bytes: Buffer.from([1]) }],
+  removeStill: () => ['film-3', 'still-1'],
   countIntoTest: ({ row }) => [row('videos'), { pace: 'normal', count: 8 }],
   importList: () => [{ list: 'kit', rows: [] }],
   lookAtList: () => [{ list: 'kit', rows: [] }],

@@ -17,13 +17,13 @@ import { sandRecord } from './sandRecord';
 import { addLearnedStride, listStrideTests, withdrawLearnedStride } from './strideTests';
 import {
   addFilm,
-  addFilmNote,
+  addFilmMark,
   countIntoTest,
-  filmNotes,
+  filmMarks,
   findFilm,
   listFilms,
   removeFilm,
-  undoFilmNote,
+  undoFilmMark,
 } from './videos';
 import { currentYard } from './yards';
 
@@ -262,9 +262,9 @@ test('a film has notes, its count goes to the test once, and its notes stay when
       ['b', 2.5],
       ['a', 1],
     ] as const)
-      await write(tx => addFilmNote(tx, yardId, 'film', { id, atS, kind: 'stride', words: '' }));
-    expect((await filmNotes(db, yardId, 'film')).map(({ id }) => id)).toEqual(['a', 'b']);
-    await write(tx => undoFilmNote(tx, yardId, 'a'));
+      await write(tx => addFilmMark(tx, yardId, 'film', { id, atS, kind: 'stride' }));
+    expect((await filmMarks(db, yardId, 'film')).map(({ id }) => id)).toEqual(['a', 'b']);
+    await write(tx => undoFilmMark(tx, yardId, 'a'));
     const kept = (await findFilm(db, yardId, 'film'))!;
     const countOf = async () =>
       (await listStrideTests(db, yardId, pairOf('Quill').horseId)).find(({ id }) => id === stride!.id)!.passes;
@@ -276,6 +276,6 @@ test('a film has notes, its count goes to the test once, and its notes stay when
     expect(await listFilms(db, yardId, [], [stride!.id])).toHaveLength(1);
     await write(tx => removeFilm(tx, yardId, 'film'));
     expect(await listFilms(db, yardId, [], [stride!.id])).toEqual([]);
-    expect(await filmNotes(db, yardId, 'film')).toHaveLength(1);
+    expect(await filmMarks(db, yardId, 'film')).toHaveLength(1);
   });
 });

@@ -24,9 +24,10 @@ export const INSTRUCT = [
   ...['PUT api/horses/[horseId]/picture', 'DELETE api/horses/[horseId]/picture'],
   ...['GET api/layouts/[layoutId]/file', 'PUT api/layouts/[layoutId]', 'POST api/layouts'],
   ...['GET api/lessons/[lessonId]/stand-in', 'GET api/stand-in/footfalls.csv', 'GET api/stand-in'],
-  ...['POST api/videos', 'GET api/yard/[list]'],
+  ...['POST api/videos/[videoId]/stills', 'DELETE api/videos/[videoId]/stills/[stillId]', 'GET api/yard/[list]'],
   ...['_server/chooseUnit', '_server/trustClockAction'],
-  ...['trySpacingAction', 'learnedStrideAction', 'addFilmNoteAction', 'undoFilmNoteAction', 'removeFilmAction'],
+  ...['trySpacingAction', 'learnedStrideAction', 'addFilmMarkAction', 'undoFilmMarkAction', 'removeFilmAction'],
+  ...['keepFilmLengthAction', 'answerFilmAction'],
   ...['countFromFilmAction', 'addLayoutAction', 'duplicateLayoutAction', 'tagLayoutAction', 'keepVersionAction'],
   ...['restoreVersionAction', 'importLayoutAction', 'keepOwnExerciseAction', 'removeOwnExerciseAction'],
   ...['teachNowAction', 'newPairAction', 'saveHorseAction', 'saveRulesAction', 'savePersonAction', 'addPairAction'],
@@ -61,11 +62,13 @@ export const SUM = ['office/page'];
 /** Whoever is signed in, the office too. */
 export const CHOOSE = ['page', 'mine/page', 'yards/page', 'chooseYardAction'];
 export const READ = [
-  ...['waiting/page', 'review/[pairId]/page', 'ride/lessons/[lessonId]/for/[pairId]/page'],
+  ...['waiting/page', 'mine/films/[videoId]/page', 'review/[pairId]/page', 'ride/lessons/[lessonId]/for/[pairId]/page'],
   ...[
     'GET api/keep',
     'GET api/lessons/[lessonId]/sheet',
+    'POST api/videos',
     'GET api/videos/[videoId]',
+    'GET api/videos/[videoId]/stills/[stillId]',
     'GET api/horses/[horseId]/picture',
   ],
 ];
@@ -78,6 +81,7 @@ export const OPEN = [
     'trust/page',
     'GET api/feed/[token]',
     'GET api/feed/[token]/films/[videoId]',
+    'GET api/feed/[token]/films/[videoId]/stills/[stillId]',
     'GET api/root',
     'GET healthz',
   ],

@@ -16,7 +16,9 @@ import { notFound } from 'next/navigation';
 import { yardGaitWords, yardOf } from '../../_server/yardContext';
 import { sharedLink } from '../../_server/access/sharedLink';
 import { lessonSheet } from '../../_server/lessonSheet';
+import { riderFilm } from '../../_server/riderFilm';
 import { riderHome } from '../../_server/riderHome';
+import { RiderFilmView } from '../../ride/_components/rider/RiderFilmView';
 import { RiderHomeView } from '../../ride/_components/rider/RiderHomeView';
 import { RiderLesson, Shown } from '../../ride/_components/rider/RiderLesson';
 import classes from '../../ride/_components/rider/Rider.module.css';
@@ -42,11 +44,12 @@ export default async function SharedPage({ params, searchParams }: SharedPagePro
   );
 }
 
-type OfLinkProps = Shared & { token: string; wish: { lesson?: Asked; pair?: Asked } };
+type OfLinkProps = Shared & { token: string; wish: { lesson?: Asked; pair?: Asked; film?: Asked } };
 
 function OfLink({ db, yard, link, token, wish }: OfLinkProps) {
   switch (link.kind) {
     case 'rider':
+      if (typeof wish.film === 'string') return <SharedFilm {...{ db, yard, link, token, filmId: wish.film }} />;
       return <SharedRider {...{ db, yard, link, token, lessonId: wish.lesson, pairId: wish.pair }} />;
     case 'lesson':
       return <SharedLesson {...{ db, yard, link }} />;
@@ -76,7 +79,7 @@ async function SharedRider({
       <RiderHomeView
         name={rider.name}
         home={home}
-        filmHref={id => `/api/feed/${token}/films/${id}`}
+        filmHref={({ id, isAlone }) => (isAlone ? `/s/${token}?film=${id}` : `/api/feed/${token}/films/${id}`)}
         hrefOf={line => `/s/${token}?lesson=${line.lessonId}&pair=${line.pairId}`}
       />
     );
@@ -91,6 +94,20 @@ async function SharedRider({
         <a href={`/s/${token}`}>All lessons</a>
       </p>
       <RiderLesson name={sheet.name} when={sheet.when} unit={sheet.unit} pair={pair} />
+    </>
+  );
+}
+
+/** A film of the rider’s own, with what was said of it. */
+async function SharedFilm({ db, yard, link, token, filmId }: Shared & { token: string; filmId: string }) {
+  const film = await riderFilm(db, yard, filmId);
+  if (film?.riderId !== link.subjectId) notFound();
+  return (
+    <>
+      <p>
+        <a href={`/s/${token}`}>All of yours</a>
+      </p>
+      <RiderFilmView film={film} filmHref={`/api/feed/${token}/films/${film.id}`} />
     </>
   );
 }

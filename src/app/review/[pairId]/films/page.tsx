@@ -1,13 +1,13 @@
-import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { sizeWords } from '@/components/sizeWords';
-import { markWords } from '@/core';
+import { nowMs } from '@/components/nowMs';
+import { dayInWords, dayNumber, markWords } from '@/core';
 import { findPair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import { listStrideTests } from '@/data/queries/strideTests';
-import { listFilms } from '@/data/queries/videos';
+import { filmsOfPair, listFilms } from '@/data/queries/videos';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { may } from '../../../_server/access/rules';
@@ -15,6 +15,7 @@ import { yardContext, yardSay } from '../../../_server/yardContext';
 import { yardClock, yardTime } from '../../../_server/yardTime';
 import { ENTRY_LABELS } from '../../../yard/entryLabels';
 import { FilmList } from './_components/FilmList';
+import { FilmsWithout } from './_components/FilmsWithout';
 
 export const metadata: Metadata = { title: 'Films' };
 
@@ -56,11 +57,14 @@ export default async function FilmsPage({ params }: { params: Promise<{ pairId: 
           </LinkButton>
         }
       />
-      {passes.length + tests.length === 0 && (
-        <EmptyState title="Nothing ridden yet" action={<LinkButton href="/ride">To the ride</LinkButton>}>
-          A film lies beside a pass or a stride test: record one first.
-        </EmptyState>
-      )}
+      <FilmsWithout
+        pairId={pairId}
+        today={yardTime(nowMs(), yard.timeZone, 'YYYY-MM-DD')}
+        films={(await filmsOfPair(db, yard.id, pairId)).map(({ id, day, fileName, sizeBytes, answeredAt, asks }) => ({
+          ...{ id, line: `${dayInWords(dayNumber(day!))}: ${fileName} (${sizeWords(sizeBytes)})` },
+          state: answeredAt ? 'answered' : asks === null ? 'not answered yet' : `waits for an answer: “${asks}”`,
+        }))}
+      />
       {tests.length > 0 && (
         <FilmList
           title="Stride tests"

@@ -6,7 +6,16 @@ import { TEST_PACES } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { filmFile } from '@/data/films/filmFile';
 import { recordBatch } from '@/data/queries/recordEvents';
-import { addFilmNote, countIntoTest, findFilm, removeFilm, undoFilmNote } from '@/data/queries/videos';
+import {
+  addFilmMark,
+  answerFilm,
+  countIntoTest,
+  findFilm,
+  keepFilmLength,
+  removeFilm,
+  undoFilmMark,
+} from '@/data/queries/videos';
+import { FilmMarkOnPaper } from '@/files/filmMarkRow';
 import type { FormOutcome } from '@/files/formOutcome';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
@@ -16,12 +25,7 @@ import { dataFolders } from '../../../_server/dataFolders';
 import { yardContext } from '../../../_server/yardContext';
 
 const Id = z.string().min(1).max(60);
-const Note = z.strictObject({
-  id: z.uuid(),
-  atS: z.number().min(0).max(36_000),
-  kind: z.enum(['note', 'stride']),
-  words: z.string().trim().max(500),
-});
+const Timed = z.strictObject({ id: z.uuid(), atS: z.number().min(0).max(36_000), mark: FilmMarkOnPaper });
 const Count = z.strictObject({
   count: z.number().int().min(0).max(99),
   place: z.number().int().min(1).max(2000).nullable(),
@@ -30,23 +34,57 @@ const Count = z.strictObject({
 
 const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
-export async function addFilmNoteAction(videoId: unknown, note: unknown): Promise<FormOutcome> {
+export async function addFilmMarkAction(videoId: unknown, sent: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
-    const [id, read] = [Id.safeParse(videoId), Note.safeParse(note)];
-    if (!id.success || !read.success) return refuse('A note has a time and at most 500 letters.');
+    const [id, read] = [Id.safeParse(videoId), Timed.safeParse(sent)];
+    if (!id.success || !read.success)
+      return refuse('What is seen in a film has a time, and a note at most 500 letters.');
     const { write, yard } = await yardContext();
-    await write(tx => addFilmNote(tx, yard.id, id.data, read.data));
+    const { mark, ...when } = read.data;
+    await write(tx => addFilmMark(tx, yard.id, id.data, { ...when, ...mark }));
     return { ok: true };
   });
 }
 
-export async function undoFilmNoteAction(noteId: unknown): Promise<FormOutcome> {
+export async function undoFilmMarkAction(markId: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
-    const id = Id.safeParse(noteId);
-    if (!id.success) return refuse('This note is not there any more.');
+    const id = Id.safeParse(markId);
+    if (!id.success) return refuse('This is not there any more.');
     const { write, yard } = await yardContext();
-    await write(tx => undoFilmNote(tx, yard.id, id.data));
+    await write(tx => undoFilmMark(tx, yard.id, id.data));
     return { ok: true };
+  });
+}
+
+const Length = z.number().positive().max(36_000);
+
+/** Keeps how long a film is, as the first player that opened it says. */
+export async function keepFilmLengthAction(videoId: unknown, lengthS: unknown): Promise<FormOutcome> {
+  return attempt<object>(may.instruct, async () => {
+    const [id, length] = [Id.safeParse(videoId), Length.safeParse(lengthS)];
+    if (!id.success || !length.success) return refuse('This film does not say how long it is.');
+    const { write, yard } = await yardContext();
+    await write(tx => keepFilmLength(tx, yard.id, id.data, length.data));
+    return { ok: true };
+  });
+}
+
+const Answer = z.string().trim().min(1, 'Say something first.').max(2000, 'An answer has at most 2,000 letters.');
+
+/** Gives the answer to whoever rode: from now on they read it, with all that is marked. */
+export async function answerFilmAction(
+  videoId: unknown,
+  typed: unknown,
+): Promise<FormOutcome<{ answeredAtMs: number }>> {
+  return attempt<{ answeredAtMs: number }>(may.instruct, async () => {
+    const [id, answer] = [Id.safeParse(videoId), Answer.safeParse(typed)];
+    if (!id.success) return refuse('This film is not in the yard any more.');
+    if (!answer.success) return refuse(answer.error.issues[0]!.message);
+    const { write, yard } = await yardContext();
+    const atMs = Date.now();
+    await write(tx => answerFilm(tx, yard.id, id.data, { answer: answer.data, atMs }));
+    revalidatePath('/', 'layout');
+    return { ok: true, answeredAtMs: atMs };
   });
 }
 

@@ -1,18 +1,21 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { DISCLAIMER } from '@/core';
-import type { RiderHome, RiderLessonLine } from '@/app/_server/riderHome';
+import type { RiderFilmLine, RiderHome, RiderLessonLine } from '@/app/_server/riderHome';
+import type { ReactNode } from 'react';
 import classes from './Rider.module.css';
 
 type RiderHomeProps = {
   name: string;
   home: RiderHome;
   hrefOf: (line: RiderLessonLine) => string;
-  filmHref: (filmId: string) => string;
+  filmHref: (film: RiderFilmLine) => string;
+  /** Sends a film; nothing where it is only read. */
+  send?: ReactNode;
 };
 
 /** A rider's page: lessons to come and ridden, and what to ride next. */
-export function RiderHomeView({ name, home: { coming, ridden, next, films }, hrefOf, filmHref }: RiderHomeProps) {
+export function RiderHomeView({ name, home: { coming, ridden, next, films }, hrefOf, filmHref, send }: RiderHomeProps) {
   return (
     <article className={classes.page}>
       <PageHead title={name} sub="Your lessons, and what to ride next." />
@@ -28,18 +31,20 @@ export function RiderHomeView({ name, home: { coming, ridden, next, films }, hre
       )}
       <Lessons title="To come" lines={coming} none="No lesson is planned for you yet." hrefOf={hrefOf} />
       <Lessons title="Ridden" lines={ridden} none="No lesson of yours lies back yet." hrefOf={hrefOf} />
-      {films.length > 0 && (
+      {(films.length > 0 || send) && (
         <section aria-label="Films">
           <h2>Films</h2>
           <ul>
-            {films.map(({ id, name: film, when }) => (
-              <li key={id}>
-                <a href={filmHref(id)}>
-                  {when}: {film}
+            {films.map(film => (
+              <li key={film.id}>
+                <a href={filmHref(film)}>
+                  {film.when}: {film.name}
                 </a>
+                {film.isAlone && (film.isAnswered ? ', answered' : ', not answered yet')}
               </li>
             ))}
           </ul>
+          {send}
         </section>
       )}
       <p className={classes.small}>{DISCLAIMER}</p>

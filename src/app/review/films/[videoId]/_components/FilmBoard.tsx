@@ -1,82 +1,74 @@
 'use client';
 
-import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
+import { FilmRibbon } from '@/components/film/FilmRibbon';
+import { USUAL_RATE, useFilm } from '@/components/film/useFilm';
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { newId } from '@/components/newId';
-import { TEST_PACES } from '@/core';
-import type { FilmNote } from '@/data/queries/videos';
-import { Alert, Button, Group, NumberInput, Select, TextInput } from '@mantine/core';
+import { filmReading, filmSentences, type FilmGait, type FilmMark, type TimedFilmMark } from '@/core';
+import { Alert, Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, type KeyboardEvent } from 'react';
-import { addFilmNoteAction, countFromFilmAction, removeFilmAction, undoFilmNoteAction } from '../actions';
+import { useState, type KeyboardEvent } from 'react';
+import { keepFilmLengthAction, removeFilmAction } from '../actions';
+import { CountOfFilm, type CountedFilm } from './CountOfFilm';
+import { FilmAnswer } from './FilmAnswer';
+import { FilmKeys } from './FilmKeys';
+import { MarkList } from './MarkList';
+import { useFilmMarks } from './useFilmMarks';
 import classes from './FilmBoard.module.css';
 
 type FilmBoardProps = {
   videoId: string;
   isThere: boolean;
-  /** The legs that strides may be given to, in order. */
-  legs: string[];
-  isTest: boolean;
-  firstNotes: FilmNote[];
+  /** How long it is, seconds; null until a player said so. */
+  lengthS: number | null;
+  /** The gaits that this horse goes in. */
+  gaits: readonly FilmGait[];
+  /** Where its strides are counted into; null where it is of no pass and no test. */
+  counted: CountedFilm | null;
+  /** Whom it is answered to; null where it is of no pair by itself. */
+  answered: { rider: string; asks: string | null; answer: string; givenOn: string | null } | null;
+  firstMarks: TimedFilmMark[];
+  firstStills: { id: string; atS: number }[];
 };
 
-/** Films of phones mostly have so many pictures a second. */
-const USUAL_RATE = 30;
-const timeWords = (atS: number) => `${Math.floor(atS / 60)}:${(atS % 60).toFixed(2).padStart(5, '0')}`;
-
-/** A film picture by picture, with words and strides at their times; the count goes to the pass or the test. */
-export function FilmBoard({ videoId, isThere, legs, isTest, firstNotes }: FilmBoardProps) {
+/** A film picture by picture: what is seen at its times, what that comes to, and what whoever rode is told. */
+export function FilmBoard(props: FilmBoardProps) {
+  const { videoId, isThere, gaits, counted, answered, firstMarks } = props;
   const say = useSay();
   const router = useRouter();
-  const film = useRef<HTMLVideoElement>(null);
-  const [notes, setNotes] = useState(firstNotes);
+  const { marks, said, send, add, undo } = useFilmMarks(videoId, firstMarks);
+  const { video, atS, lengthS, go, step, nowS, still, player } = useFilm(
+    props.lengthS,
+    seenS => void keepFilmLengthAction(videoId, seenS).catch(() => null),
+  );
+  const [stills, setStills] = useState(props.firstStills);
   const [rate, setRate] = useState<number | string>(USUAL_RATE);
-  const [atS, setAtS] = useState(0);
-  const [words, setWords] = useState('');
-  const [place, setPlace] = useState<string>('1');
-  const [pace, setPace] = useState<string>('normal');
-  const [said, setSaid] = useState<{ ok: boolean; words: string } | null>(null);
-  const strides = notes.filter(({ kind }) => kind === 'stride');
-
-  const step = (by: number) => {
-    const video = film.current;
-    if (!video) return;
-    video.pause();
-    const to = video.currentTime + by / (Number(rate) || USUAL_RATE);
-    video.currentTime = Math.max(0, Math.min(video.duration || to, to));
-  };
-  const send = async (task: () => Promise<{ ok: boolean; problem?: string | null }>, done?: string) => {
-    const answer = await task().catch(() => null);
-    const failed = answer?.problem ?? 'The server does not answer: nothing was kept.';
-    if (!answer?.ok) setSaid({ ok: false, words: failed });
-    else if (done) setSaid({ ok: true, words: done });
-    return answer?.ok === true;
-  };
-  const add = async (kind: FilmNote['kind'], text: string) => {
-    const note = { id: newId(), atS: film.current?.currentTime ?? 0, kind, words: text };
-    setNotes(before => [...before, note].sort((a, b) => a.atS - b.atS));
-    if (!(await send(() => addFilmNoteAction(videoId, note))))
-      setNotes(before => before.filter(({ id }) => id !== note.id));
-  };
-  const undo = async (note: FilmNote) => {
-    if (await send(() => undoFilmNoteAction(note.id))) setNotes(before => before.filter(({ id }) => id !== note.id));
-  };
-  const give = () =>
-    send(
-      () =>
-        countFromFilmAction(videoId, {
-          count: strides.length,
-          place: isTest ? null : Number(place),
-          pace: isTest ? pace : null,
-        }),
-      isTest ? 'The count is a pass of the stride test now.' : 'The count is in the record of the pass now.',
-    );
+  const reading = lengthS === null ? null : filmReading(marks, lengthS);
+  const now = reading?.stretches.find(({ fromS, toS }) => atS >= fromS && atS < toS) ?? null;
+  const mark = (seen: FilmMark) => void add(nowS(), seen);
+  const keepStill = () =>
+    send(async () => {
+      const [picture, kept] = [await still(), { id: newId(), atS: nowS() }];
+      if (!picture) return { ok: false, problem: 'This browser does not give the picture away.' };
+      const address = `/api/videos/${videoId}/stills?${new URLSearchParams({ id: kept.id, at: String(kept.atS) })}`;
+      const answer = await fetch(address, { method: 'POST', headers: { 'content-type': 'image/jpeg' }, body: picture });
+      if (answer.ok) setStills(before => [...before, kept]);
+      return answer.ok ? { ok: true } : { ok: false, problem: await problemOf(answer) };
+    });
+  const removeStill = (id: string) =>
+    send(async () => {
+      const answer = await fetch(`/api/videos/${videoId}/stills/${id}`, { method: 'DELETE' });
+      if (answer.ok) setStills(before => before.filter(one => one.id !== id));
+      return answer.ok ? { ok: true } : { ok: false, problem: await problemOf(answer) };
+    });
   const keys = (event: KeyboardEvent) => {
-    if (event.target instanceof HTMLInputElement) return;
+    if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
     const moves: Record<string, () => void> = {
-      ',': () => step(-1),
-      '.': () => step(1),
-      s: () => void add('stride', ''),
+      ',': () => step(-1, Number(rate)),
+      '.': () => step(1, Number(rate)),
+      s: () => mark({ kind: 'stride' }),
+      b: () => mark({ kind: 'break' }),
     };
     moves[event.key]?.();
   };
@@ -85,89 +77,67 @@ export function FilmBoard({ videoId, isThere, legs, isTest, firstNotes }: FilmBo
       {isThere && (
         <Card label="The film">
           <video
-            ref={film}
+            ref={video}
             src={`/api/videos/${videoId}`}
             controls
             muted
             playsInline
             preload="metadata"
             className={classes.film}
-            onTimeUpdate={event => setAtS(event.currentTarget.currentTime)}
+            {...player}
           />
+          {lengthS !== null && <FilmRibbon marks={marks} lengthS={lengthS} atS={atS} onGo={go} />}
           <Group mt="sm" align="flex-end">
-            <Button variant="default" onClick={() => step(-1)}>
+            <Button variant="default" onClick={() => step(-1, Number(rate))}>
               One picture back (,)
             </Button>
-            <Button variant="default" onClick={() => step(1)}>
+            <Button variant="default" onClick={() => step(1, Number(rate))}>
               One picture on (.)
             </Button>
-            <Button onClick={() => void add('stride', '')}>A stride, here (s)</Button>
             <NumberInput label="Pictures a second" w={130} min={1} max={240} value={rate} onChange={setRate} />
-            <span role="status">{timeWords(atS)}</span>
-          </Group>
-          <form
-            className={classes.note}
-            onSubmit={event => {
-              event.preventDefault();
-              if (words.trim() === '') return;
-              void add('note', words.trim());
-              setWords('');
-            }}
-          >
-            <TextInput
-              label="A word at this time"
-              maxLength={500}
-              value={words}
-              onChange={event => setWords(event.currentTarget.value)}
-            />
-            <Button type="submit" variant="default" disabled={words.trim() === ''}>
-              Note it
+            <Button variant="default" onClick={() => void keepStill()}>
+              Keep this picture
             </Button>
-          </form>
+          </Group>
+          <NoteHere onNote={words => mark({ kind: 'note', words })} />
         </Card>
       )}
-      <Card
-        label="Strides and notes"
-        title={`${strides.length} ${strides.length === 1 ? 'stride' : 'strides'} counted`}
-      >
-        <Group align="flex-end">
-          {isTest ? (
-            <Select label="Ridden" data={[...TEST_PACES]} value={pace} onChange={chosen => chosen && setPace(chosen)} />
-          ) : (
-            <Select
-              label="Counted from"
-              data={legs.map((leg, index) => ({ value: String(index + 1), label: leg }))}
-              value={place}
-              onChange={chosen => chosen && setPlace(chosen)}
-            />
-          )}
-          <Button disabled={strides.length === 0 || (!isTest && legs.length === 0)} onClick={() => void give()}>
-            {isTest ? 'Give it to the test' : 'Give it to the pass'}
-          </Button>
-        </Group>
+      {isThere && (
+        <Card label="What is seen" title="What is seen">
+          <FilmKeys gaits={gaits} now={now} onMark={mark} />
+        </Card>
+      )}
+      {answered && (
+        <FilmAnswer
+          videoId={videoId}
+          rider={answered.rider}
+          asks={answered.asks}
+          first={{ answer: answered.answer, givenOn: answered.givenOn }}
+        />
+      )}
+      <Card label="What it comes to" title="What it comes to">
         {said && (
-          <Alert mt="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
+          <Alert mb="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
             {say(said.words)}
           </Alert>
         )}
-        <ol className={classes.notes}>
-          {notes.map(note => (
-            <li key={note.id}>
-              <button
-                type="button"
-                onClick={() => {
-                  if (film.current) film.current.currentTime = note.atS;
-                }}
-              >
-                {timeWords(note.atS)}
-              </button>{' '}
-              {note.kind === 'stride' ? 'stride' : note.words}
-              <Button size="compact-xs" variant="subtle" onClick={() => void undo(note)}>
-                Take back
-              </Button>
-            </li>
-          ))}
-        </ol>
+        {reading && filmSentences(reading).map(sentence => <p key={sentence}>{say(sentence)}</p>)}
+        {counted && (
+          <CountOfFilm
+            videoId={videoId}
+            counted={counted}
+            strides={marks.filter(({ kind }) => kind === 'stride').length}
+            onSend={send}
+          />
+        )}
+        <MarkList
+          marks={marks}
+          stills={stills}
+          stillHref={id => `/api/videos/${videoId}/stills/${id}`}
+          onGo={go}
+          onUndo={one => void undo(one)}
+          onRemoveStill={({ id }) => void removeStill(id)}
+        />
         {isThere && (
           <Button
             variant="subtle"
@@ -180,5 +150,33 @@ export function FilmBoard({ videoId, isThere, legs, isTest, firstNotes }: FilmBo
         )}
       </Card>
     </div>
+  );
+}
+
+const problemOf = async (answer: Response) =>
+  ((await answer.json().catch(() => null)) as { problem?: string } | null)?.problem ?? 'Nothing was kept.';
+
+function NoteHere({ onNote }: { onNote: (words: string) => void }) {
+  const [words, setWords] = useState('');
+  return (
+    <form
+      className={classes.note}
+      onSubmit={event => {
+        event.preventDefault();
+        if (words.trim() === '') return;
+        onNote(words.trim());
+        setWords('');
+      }}
+    >
+      <TextInput
+        label="A word at this time"
+        maxLength={500}
+        value={words}
+        onChange={event => setWords(event.currentTarget.value)}
+      />
+      <Button type="submit" variant="default" disabled={words.trim() === ''}>
+        Note it
+      </Button>
+    </form>
   );
 }

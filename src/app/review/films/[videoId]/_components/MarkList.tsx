@@ -1,0 +1,49 @@
+'use client';
+
+import { useSay } from '@/components/Lengths/LengthsProvider';
+import { filmMarkWords, filmTime, type TimedFilmMark } from '@/core';
+import { Button } from '@mantine/core';
+import classes from './FilmBoard.module.css';
+
+type Still = { id: string; atS: number };
+
+type MarkListProps = {
+  marks: readonly TimedFilmMark[];
+  stills: readonly Still[];
+  stillHref: (stillId: string) => string;
+  onGo: (atS: number) => void;
+  onUndo: (mark: TimedFilmMark) => void;
+  onRemoveStill: (still: Still) => void;
+};
+
+/** What was seen in a film and the pictures out of it, in its order: a tap on a time goes there. */
+export function MarkList({ marks, stills, stillHref, onGo, onUndo, onRemoveStill }: MarkListProps) {
+  const say = useSay();
+  const rows = [
+    ...marks.map(mark => ({ key: mark.id, atS: mark.atS, mark, still: null })),
+    ...stills.map(still => ({ key: still.id, atS: still.atS, mark: null, still })),
+  ].sort((a, b) => a.atS - b.atS);
+  return (
+    <ol className={classes.notes} aria-label="What was seen">
+      {rows.map(({ key, atS, mark, still }) => (
+        <li key={key}>
+          <button type="button" onClick={() => onGo(atS)}>
+            {filmTime(atS)}
+          </button>{' '}
+          {mark && say(filmMarkWords(mark))}
+          {/* A picture of its own rider: no other size of it is there. */}
+          {/* eslint-disable-next-line @next/next/no-img-element */}
+          {still && <img src={stillHref(still.id)} alt={`The film at ${filmTime(atS)}`} className={classes.still} />}
+          <Button
+            size="compact-sm"
+            variant="subtle"
+            aria-label={`Take back ${mark ? say(filmMarkWords(mark)) : 'the picture'} at ${filmTime(atS)}`}
+            onClick={() => (mark ? onUndo(mark) : onRemoveStill(still))}
+          >
+            Take back
+          </Button>
+        </li>
+      ))}
+    </ol>
+  );
+}

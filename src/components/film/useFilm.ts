@@ -1,0 +1,53 @@
+import { useRef, useState } from 'react';
+
+/** Films of phones mostly have so many pictures a second. */
+export const USUAL_RATE = 30;
+
+/** A picture out of a film is at most so wide, dots: enough to see a leg. */
+const STILL_WIDE = 960;
+
+/** A film that is looked at: where it stands, how long it is, and a way to go about in it. */
+export function useFilm(knownS: number | null, onLength?: (lengthS: number) => void) {
+  const video = useRef<HTMLVideoElement>(null);
+  const [atS, setAtS] = useState(0);
+  const [seenS, setSeenS] = useState<number | null>(null);
+  const go = (toS: number) => {
+    const film = video.current;
+    if (!film) return;
+    const endS = Number.isFinite(film.duration) ? film.duration : toS;
+    film.currentTime = Math.max(0, Math.min(endS, toS));
+    setAtS(film.currentTime);
+  };
+  /** By so many pictures, on or back: it stands still then. */
+  const step = (pictures: number, rate: number) => {
+    video.current?.pause();
+    go((video.current?.currentTime ?? 0) + pictures / (rate > 0 ? rate : USUAL_RATE));
+  };
+  return {
+    ...{ video, atS, go, step },
+    /** How long it is, seconds; null until somebody knows. */
+    lengthS: knownS ?? seenS,
+    nowS: () => video.current?.currentTime ?? 0,
+    player: {
+      onTimeUpdate: () => setAtS(video.current?.currentTime ?? 0),
+      onDurationChange: () => {
+        const lengthS = video.current?.duration ?? NaN;
+        if (!(lengthS > 0 && lengthS < Infinity) || lengthS === seenS) return;
+        setSeenS(lengthS);
+        if (knownS === null) onLength?.(lengthS);
+      },
+    },
+    /** What is seen now, as a picture; null where the browser does not give it. */
+    still: () => stillOf(video.current),
+  };
+}
+
+async function stillOf(film: HTMLVideoElement | null): Promise<Blob | null> {
+  if (!film || film.videoWidth === 0) return null;
+  const scale = Math.min(1, STILL_WIDE / film.videoWidth);
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.round(film.videoWidth * scale);
+  canvas.height = Math.round(film.videoHeight * scale);
+  canvas.getContext('2d')?.drawImage(film, 0, 0, canvas.width, canvas.height);
+  return new Promise(resolve => canvas.toBlob(resolve, 'image/jpeg', 0.85));
+}

@@ -2,52 +2,13 @@ import http from 'node:http';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { createClient } from '@libsql/client';
-import type { Browser, BrowserContext, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { CHOOSE, HELP, INSTRUCT, READ, SUM } from '../src/app/_server/access/testPlaces';
-import { expect, test as base } from './support/fixtures';
-import { askSecurely, scanned, trustingBrowser } from './support/network';
+import { askSecurely, scanned } from './support/network';
 import { RoanServer } from './support/roanServer';
-import { PASSPHRASE, signIn, signInMaud } from './support/signIn';
-
-/** A Roan of the demo yard on the network, with the first passphrase of an unattended start. */
-const test = base.extend<{ roan: RoanServer; trusting: Browser }>({
-  roan: async ({}, provide) => {
-    const args = ['--network'];
-    const server = await RoanServer.start('demo', undefined, { args, told: { ROAN_PASSPHRASE: PASSPHRASE } });
-    await provide(server);
-    await server.stop();
-  },
-  trusting: async ({ roan }, provide) => {
-    const browser = await trustingBrowser(roan);
-    await provide(browser);
-    await browser.close();
-  },
-});
-
-const desk = (browser: Browser) => browser.newContext({ viewport: { width: 1280, height: 800 } });
-const phone = (browser: Browser) => browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true });
-
-async function instructor(browser: Browser, roan: RoanServer): Promise<Page> {
-  const page = await (await desk(browser)).newPage();
-  await signInMaud(page, roan);
-  return page;
-}
-
-/** A device of a person, let in by the code on the instructor's screen. */
-async function joined(at: Page, roan: RoanServer, name: string, device: BrowserContext): Promise<Page> {
-  await at.goto(`${roan.url}/yard/access`);
-  await at
-    .getByRole('row', { name: new RegExp(`^${name}`) })
-    .getByRole('button', { name: 'Link for a device' })
-    .click();
-  const href = await scanned(at, new RegExp(`A device for ${name}`));
-  await at.keyboard.press('Escape');
-  const page = await device.newPage();
-  await page.goto(href);
-  await page.getByRole('button', { name: `Come in as ${name}` }).click();
-  await page.waitForURL(url => !url.pathname.startsWith('/join'));
-  return page;
-}
+import { test as base } from './support/fixtures';
+import { desk, expect, instructor, joined, phone, test } from './support/onNetwork';
+import { PASSPHRASE, signIn } from './support/signIn';
 
 /** A pass that a rider rode, by its id. */
 async function passOf(roan: RoanServer, rider: string): Promise<string> {

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { choose, expect, test } from './support/fixtures';
+import { recordedFilm } from './support/film';
 
 const said = (page: Page) => page.getByRole('region', { name: 'What the record says' });
 const card = (page: Page, name: string) => page.getByRole('region', { name });
@@ -131,7 +132,7 @@ test('a film beside a pass: played picture by picture, strides counted by tappin
   await expect(first.getByRole('alert')).toHaveText('This is no film: choose a video file.');
   await first.locator('input[type=file]').setInputFiles({
     ...{ name: 'left-rein.webm', mimeType: 'video/webm' },
-    buffer: Buffer.from(await film(page), 'base64'),
+    buffer: await recordedFilm(page),
   });
   await expect(page.getByRole('heading', { name: 'left-rein.webm' })).toBeVisible();
   await expect
@@ -141,7 +142,7 @@ test('a film beside a pass: played picture by picture, strides counted by tappin
   await expect
     .poll(() => page.locator('video').evaluate((video: HTMLVideoElement) => video.currentTime))
     .toBeCloseTo(1 / 30, 2);
-  for (let stride = 0; stride < 3; stride += 1) await page.getByRole('button', { name: 'A stride, here (s)' }).click();
+  for (let stride = 0; stride < 3; stride += 1) await page.getByRole('button', { name: 'a stride (s)' }).click();
   await page.getByLabel('A word at this time').fill('looks at the cone');
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByRole('heading', { name: '3 strides counted' })).toBeVisible();
@@ -159,31 +160,7 @@ test('a film beside a pass: played picture by picture, strides counted by tappin
   await page.reload();
   await expect(page.getByRole('heading', { name: '2 strides counted' })).toBeVisible();
   await page.getByRole('button', { name: 'Remove the film from the data folder' }).click();
-  await expect(page.getByText('Removed; its notes and counts are kept.')).toBeVisible();
+  await expect(page.getByText('Removed; what was seen in it is kept.')).toBeVisible();
   await page.getByRole('link', { name: 'All films of the pair' }).click();
   await expect(card(page, 'Passes').getByRole('listitem').first()).toContainText('2 from pole 2');
 });
-
-/** A short film, made by the browser itself: a square that moves, as WebM in base64. */
-async function film(page: Page): Promise<string> {
-  return page.evaluate(async () => {
-    const canvas = Object.assign(document.createElement('canvas'), { width: 64, height: 48 });
-    const context = canvas.getContext('2d')!;
-    const recorder = new MediaRecorder(canvas.captureStream(30), { mimeType: 'video/webm' });
-    const parts: Blob[] = [];
-    recorder.ondataavailable = ({ data }) => parts.push(data);
-    const stopped = new Promise(resolve => (recorder.onstop = resolve));
-    recorder.start();
-    for (let frame = 0; frame < 20; frame += 1) {
-      context.fillStyle = frame % 2 ? '#753' : '#fed';
-      context.fillRect(0, 0, 64, 48);
-      context.fillStyle = '#222';
-      context.fillRect(frame * 3, 20, 8, 8);
-      await new Promise(resolve => setTimeout(resolve, 33));
-    }
-    recorder.stop();
-    await stopped;
-    const bytes = new Uint8Array(await new Blob(parts).arrayBuffer());
-    return btoa(Array.from(bytes, byte => String.fromCharCode(byte)).join(''));
-  });
-}

@@ -6,11 +6,15 @@ export const USUAL_RATE = 30;
 /** A picture out of a film is at most so wide, dots: enough to see a leg. */
 const STILL_WIDE = 960;
 
+const BEHIND_ANY_END_S = 1e7;
+
 /** A film that is looked at: where it stands, how long it is, and a way to go about in it. */
 export function useFilm(knownS: number | null, onLength?: (lengthS: number) => void) {
   const video = useRef<HTMLVideoElement>(null);
   const [atS, setAtS] = useState(0);
   const [seenS, setSeenS] = useState<number | null>(null);
+  /** Whether it is sent to its end, to find out how long it is. */
+  const toItsEnd = useRef(false);
   const go = (toS: number) => {
     const film = video.current;
     if (!film) return;
@@ -30,10 +34,18 @@ export function useFilm(knownS: number | null, onLength?: (lengthS: number) => v
     nowS: () => video.current?.currentTime ?? 0,
     player: {
       onTimeUpdate: () => setAtS(video.current?.currentTime ?? 0),
+      /** What a browser recorded does not say how long it is before its end was seen. */
+      onLoadedMetadata: () => {
+        if (video.current?.duration !== Infinity) return;
+        toItsEnd.current = true;
+        video.current.currentTime = BEHIND_ANY_END_S;
+      },
       onDurationChange: () => {
         const lengthS = video.current?.duration ?? NaN;
         if (!(lengthS > 0 && lengthS < Infinity) || lengthS === seenS) return;
         setSeenS(lengthS);
+        if (toItsEnd.current) go(0);
+        toItsEnd.current = false;
         if (knownS === null) onLength?.(lengthS);
       },
     },

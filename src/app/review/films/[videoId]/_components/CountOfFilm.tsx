@@ -32,9 +32,9 @@ export function CountOfFilm({ videoId, counted, strides, onSend }: CountOfFilmPr
     );
   return (
     <>
-      <p>
+      <h3>
         {strides} {strides === 1 ? 'stride' : 'strides'} counted
-      </p>
+      </h3>
       <Group align="flex-end">
         {isTest ? (
           <Select label="Ridden" data={[...TEST_PACES]} value={pace} onChange={chosen => chosen && setPace(chosen)} />

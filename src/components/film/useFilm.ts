@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 
 /** Films of phones mostly have so many pictures a second. */
 export const USUAL_RATE = 30;
@@ -27,6 +27,21 @@ export function useFilm(knownS: number | null, onLength?: (lengthS: number) => v
     video.current?.pause();
     go((video.current?.currentTime ?? 0) + pictures / (rate > 0 ? rate : USUAL_RATE));
   };
+  /** How long it is, as soon as the player knows. What a browser recorded does not say so before its end was seen. */
+  const learnLength = () => {
+    const lengthS = video.current?.duration ?? NaN;
+    if (lengthS === Infinity && !toItsEnd.current) {
+      toItsEnd.current = true;
+      video.current!.currentTime = BEHIND_ANY_END_S;
+    }
+    if (!(lengthS > 0 && lengthS < Infinity)) return;
+    setSeenS(lengthS);
+    if (knownS === null) onLength?.(lengthS);
+    if (toItsEnd.current) go(0);
+    toItsEnd.current = false;
+  };
+  // What the player learnt before the page was alive is asked for as it comes alive.
+  useEffect(learnLength, []); // eslint-disable-line react-hooks/exhaustive-deps
   return {
     ...{ video, atS, go, step },
     /** How long it is, seconds; null until somebody knows. */
@@ -34,20 +49,8 @@ export function useFilm(knownS: number | null, onLength?: (lengthS: number) => v
     nowS: () => video.current?.currentTime ?? 0,
     player: {
       onTimeUpdate: () => setAtS(video.current?.currentTime ?? 0),
-      /** What a browser recorded does not say how long it is before its end was seen. */
-      onLoadedMetadata: () => {
-        if (video.current?.duration !== Infinity) return;
-        toItsEnd.current = true;
-        video.current.currentTime = BEHIND_ANY_END_S;
-      },
-      onDurationChange: () => {
-        const lengthS = video.current?.duration ?? NaN;
-        if (!(lengthS > 0 && lengthS < Infinity) || lengthS === seenS) return;
-        setSeenS(lengthS);
-        if (toItsEnd.current) go(0);
-        toItsEnd.current = false;
-        if (knownS === null) onLength?.(lengthS);
-      },
+      onLoadedMetadata: learnLength,
+      onDurationChange: learnLength,
     },
     /** What is seen now, as a picture; null where the browser does not give it. */
     still: () => stillOf(video.current),

@@ -63,7 +63,7 @@ test('a rider sends a film from home; it is judged with no lesson and answered; 
   await expect(comesTo).toContainText(/Canter as it was asked: \d\ss of \d\ss; trot 1\ss, first at 0:02\./);
   await expect(comesTo).toContainText('Leads: left lead at 0:00.');
   await expect(comesTo).toContainText('A break of gait: at 0:02.');
-  await expect(comesTo).toContainText('Canter from 0:00: 5 strides, 2.50 a second, even.');
+  await expect(comesTo).toContainText('Canter from 0:00: 5 strides, 2.50 a second.');
   await expect(ribbon).toHaveAccessibleName(/0:00 canter, 0:02 trot, 0:03 canter/);
   // What was wrongly marked is taken back; what was marked is there after a reload.
   await press('Seen now', 'break of gait (b)');

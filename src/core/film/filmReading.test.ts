@@ -46,10 +46,9 @@ describe('what the marks of a film come to', () => {
 
   it('tells how long the head was carried how high in each gait', () => {
     expect(filmReading(HOME, 60).heads).toEqual([
-      // Six seconds high, and as wanted from 16 to 20 and from 32 to 43 s.
-      { gait: 'running-walk', heldS: { low: 0, 'as wanted': 15, high: 6 } },
-      { gait: 'pace', heldS: { low: 0, 'as wanted': 8, high: 0 } },
-      { gait: 'canter', heldS: { low: 0, 'as wanted': 17, high: 0 } },
+      // Six seconds high, and as wanted from 16 s until canter was asked at 40 s, and in canter.
+      { gait: 'running-walk', heldS: { low: 0, 'as wanted': 24, high: 6 } },
+      { gait: 'canter', heldS: { low: 0, 'as wanted': 20, high: 0 } },
     ]);
   });
 
@@ -69,9 +68,8 @@ describe('what the marks of a film come to', () => {
     expect(told).toEqual([
       'Running walk as it was asked: 27 s of 35 s; pace 8 s, first at 0:20.',
       'Canter as it was asked: 17 s of 20 s; running walk 3 s, first at 0:40.',
-      'Head in running walk, wanted about as high as the rider’s waist: too high for 6 s of 21 s.',
-      'Head in pace, wanted higher than the saddle: as wanted for 8 s.',
-      'Head in canter: as wanted for 17 s.',
+      'Head in running walk, wanted about as high as the rider’s waist: too high for 6 s of 30 s.',
+      'Head in canter: as wanted for 20 s.',
       'Leads: left lead at 0:43.',
       'A break of gait: at 0:52.',
       'Running walk from 0:06: 8 strides, 1.25 a second, even.',

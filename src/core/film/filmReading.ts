@@ -102,7 +102,8 @@ function headsOf(
   said.forEach(({ atS, height }, index) => {
     const untilS = said[index + 1]?.atS ?? lengthS;
     for (const { fromS, toS, ridden, asked } of stretches) {
-      const gait = ridden ?? asked;
+      // It is wanted as high as the gait asks that was asked for.
+      const gait = asked ?? ridden;
       const heldS = Math.min(untilS, toS) - Math.max(atS, fromS);
       if (gait === null || gait === 'halt' || heldS <= 0) continue;
       const head = found.get(gait) ?? { gait, heldS: { low: 0, 'as wanted': 0, high: 0 } };

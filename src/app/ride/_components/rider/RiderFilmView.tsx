@@ -5,7 +5,7 @@ import { FilmRibbon } from '@/components/film/FilmRibbon';
 import { useFilm } from '@/components/film/useFilm';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { DISCLAIMER, filmMarkWords, filmReading, filmSentences, filmTime, type TimedFilmMark } from '@/core';
+import { DISCLAIMER, filmMarkWords, filmReading, filmSentences, filmTime } from '@/core';
 import classes from './Rider.module.css';
 
 type RiderFilmViewProps = {
@@ -14,18 +14,28 @@ type RiderFilmViewProps = {
   filmHref: string;
 };
 
-/** What of the marks a rider goes to: what changed, and what was said; not each stride. */
-const isTold = ({ kind }: TimedFilmMark) => kind !== 'stride';
+type SeenAt = { atS: number; words: string[]; stillIds: string[] };
+
+/** What a rider goes to, second by second: what changed, what was said, and the pictures; not each stride. */
+function timesOf({ marks, stills }: NonNullable<RiderFilm['answered']>): SeenAt[] {
+  const seen = new Map<number, SeenAt>();
+  const of = (atS: number) => {
+    const second = Math.floor(atS);
+    const there = seen.get(second) ?? { atS, words: [], stillIds: [] };
+    seen.set(second, there);
+    return there;
+  };
+  for (const mark of marks) if (mark.kind !== 'stride') of(mark.atS).words.push(filmMarkWords(mark));
+  for (const { id, atS } of stills) of(atS).stillIds.push(id);
+  return [...seen.values()].sort((a, b) => a.atS - b.atS);
+}
 
 /** A rider’s own film: what was said of it, what it shows, and its times with the pictures out of it. */
 export function RiderFilmView({ film, filmHref }: RiderFilmViewProps) {
   const say = useSay();
   const { horse, day, asks, isThere, answered } = film;
   const { video, atS: nowAtS, lengthS, go, player } = useFilm(film.lengthS);
-  const seen = [
-    ...(answered?.marks ?? []).filter(isTold).map(mark => ({ key: mark.id, atS: mark.atS, mark, still: null })),
-    ...(answered?.stills ?? []).map(still => ({ key: still.id, atS: still.atS, mark: null, still })),
-  ].sort((a, b) => a.atS - b.atS);
+  const seen = answered ? timesOf(answered) : [];
   return (
     <article className={classes.page}>
       <PageHead title={`${horse}, ${day}`} sub={answered ? `Answered on ${answered.on}.` : 'Not answered yet.'} />
@@ -61,15 +71,19 @@ export function RiderFilmView({ film, filmHref }: RiderFilmViewProps) {
         <section aria-label="Time by time">
           <h2>Time by time</h2>
           <ol className={classes.times}>
-            {seen.map(({ key, atS, mark, still }) => (
-              <li key={key}>
+            {seen.map(({ atS, words, stillIds }) => (
+              <li key={atS}>
                 <button type="button" onClick={() => go(atS)}>
                   {filmTime(atS)}
                 </button>
-                {mark && <span>{say(filmMarkWords(mark))}</span>}
-                {/* A picture of its own rider: no other size of it is there. */}
-                {/* eslint-disable-next-line @next/next/no-img-element */}
-                {still && <img src={`${filmHref}/stills/${still.id}`} alt={`The film at ${filmTime(atS)}`} />}
+                <div>
+                  {say(words.join(', '))}
+                  {stillIds.map(id => (
+                    // A picture of its own rider: no other size of it is there.
+                    // eslint-disable-next-line @next/next/no-img-element
+                    <img key={id} src={`${filmHref}/stills/${id}`} alt={`The film at ${filmTime(atS)}`} />
+                  ))}
+                </div>
               </li>
             ))}
           </ol>

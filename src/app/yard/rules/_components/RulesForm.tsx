@@ -102,7 +102,7 @@ export function RulesForm({ first }: { first: YardRules }) {
           value={form.values.gaitWords}
           onChange={words => form.setFieldValue('gaitWords', words)}
         />
-        <p>On every page and paper. What somebody typed stays as it was typed.</p>
+        <p>On every page and paper. Names stay as they were typed.</p>
       </Card>
       <Card label="Words on the keys" title="Words on the keys">
         <TagsInput

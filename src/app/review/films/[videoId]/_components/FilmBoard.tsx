@@ -104,7 +104,7 @@ export function FilmBoard(props: FilmBoardProps) {
       )}
       {isThere && (
         <Card label="What is seen" title="What is seen">
-          <FilmKeys gaits={gaits} now={now} onMark={mark} />
+          <FilmKeys gaits={gaits} now={now} head={headAt(marks, atS)} onMark={mark} />
         </Card>
       )}
       {answered && (
@@ -121,7 +121,12 @@ export function FilmBoard(props: FilmBoardProps) {
             {say(said.words)}
           </Alert>
         )}
-        {reading && filmSentences(reading).map(sentence => <p key={sentence}>{say(sentence)}</p>)}
+        {reading &&
+          filmSentences(reading).map(sentence => (
+            <p key={sentence} className={classes.sentence}>
+              {say(sentence)}
+            </p>
+          ))}
         {counted && (
           <CountOfFilm
             videoId={videoId}
@@ -152,6 +157,13 @@ export function FilmBoard(props: FilmBoardProps) {
     </div>
   );
 }
+
+/** How high the head is carried at a time, as it was said last. */
+const headAt = (marks: readonly TimedFilmMark[], atS: number) =>
+  marks.reduce<Extract<FilmMark, { kind: 'head' }>['height'] | null>(
+    (held, one) => (one.kind === 'head' && one.atS <= atS ? one.height : held),
+    null,
+  );
 
 const problemOf = async (answer: Response) =>
   ((await answer.json().catch(() => null)) as { problem?: string } | null)?.problem ?? 'Nothing was kept.';

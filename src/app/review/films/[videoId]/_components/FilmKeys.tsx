@@ -9,6 +9,8 @@ type FilmKeysProps = {
   gaits: readonly FilmGait[];
   /** What holds where the film stands. */
   now: FilmReading['stretches'][number] | null;
+  /** How high the head is carried there, as it was said last; null where nobody said so. */
+  head: (typeof HEAD_HEIGHTS)[number] | null;
   onMark: (mark: FilmMark) => void;
 };
 
@@ -19,7 +21,7 @@ const LEADS: { value: 'left' | 'right' | 'cross-canter'; label: string }[] = [
 ];
 
 /** What is marked where the film stands: from here on a gait, what was asked, the head; at this time a lead, a break, a stride. */
-export function FilmKeys({ gaits, now, onMark }: FilmKeysProps) {
+export function FilmKeys({ gaits, now, head, onMark }: FilmKeysProps) {
   const options = gaits.map(value => ({ value, label: gaitWord(value) }));
   return (
     <div className={classes.keys}>
@@ -40,7 +42,7 @@ export function FilmKeys({ gaits, now, onMark }: FilmKeysProps) {
       <h3>Head from here on</h3>
       <Keys
         label="Head from here on"
-        value={null}
+        value={head}
         options={HEAD_HEIGHTS.map(value => ({ value, label: value }))}
         onChoose={height => onMark({ kind: 'head', height })}
       />

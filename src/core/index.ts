@@ -552,6 +552,8 @@ export { riddenGround, type RiddenGround } from './review/ground';
 export { grouped, reviewPass, type DayPass, type ReviewPass } from './review/reviewPass';
 export { type LearnedStride } from './review/learnStride';
 export { offeredStride, strideReviews, type StrideReview } from './review/strideReview';
+export { riderWorkDone, type RiderWorkDone } from './review/riderWork';
+export { aboutMinutes, minutesRidden } from './lesson/minutesRidden';
 export { riderClaims, riderReview, type RiderMark } from './review/riderReview';
 export { gaitClaims } from './review/gaitClaims';
 export { gaitReview, type AskedGait, type GaitReview } from './review/gaitReview';

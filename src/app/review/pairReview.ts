@@ -1,9 +1,10 @@
 import 'server-only';
-import type { WorkLimits } from '@/core';
+import { riderWorkDone, type WorkLimits } from '@/core';
 import type { RoanDatabase } from '@/data/openDatabase';
 import { pairRecord } from '@/data/queries/pairRecord';
 import type { Pair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
+import { riderStageIds } from '@/data/queries/lessons';
 import { rulesSince } from '@/data/queries/settings';
 import { may } from '../_server/access/rules';
 import { yardContext, yardGaitWords } from '../_server/yardContext';
@@ -20,10 +21,24 @@ export async function pairReview(pair: Pair) {
   const record = await pairRecord(db, yard.id, pair, yardClock(yard.timeZone), words);
   const versionIds = [...new Set(record.legs.map(({ layoutVersionId }) => layoutVersionId))];
   const names = await versionsRidden(db, yard.id, versionIds);
+  const stages = await riderStageIds(db, yard.id);
+  const layouts =
+    stages.size === 0
+      ? null
+      : await versionsRidden(
+          db,
+          yard.id,
+          record.passes.map(one => one.layoutVersionId),
+        );
   return {
     ...{ ...record, words },
     /** The yard's limits as they were on a day, "2026-05-04". */
     limitsOn: await limitsByDay(db, yard.id, yard.timeZone),
+    /** What was ridden with an eye on the rider, each with what its layout is called. */
+    riderWork: riderWorkDone(record.passes, stages, id => layouts?.get(id)?.layoutId ?? '').map(work => ({
+      ...work,
+      name: [...(layouts?.values() ?? [])].find(({ layoutId }) => layoutId === work.layoutId)?.name ?? '',
+    })),
     tempos: record.tempos.map(leg => ({ ...leg, name: `${leg.question}, ${leg.from} to ${leg.to}` })),
     legs: record.legs.map(leg => ({
       ...leg,

@@ -6,7 +6,7 @@ import { pairSummary, type ToldPass, type ToldStage } from './pairSummary';
 let count = 0;
 const pass = (stage: string, rein: Rein, ...marks: TappedMark[]): ToldPass => ({
   ...{ id: `p${(count += 1)}`, pairId: 'pair', layoutVersionId: 'v', lessonId: 'l', direction: 'as-drawn' },
-  ...{ rein, stage, stageId: stage, question: testQuestion('line'), questionWords: 'line', riddenAtMs: count },
+  ...{ rein, stage, stageId: stage, question: testQuestion('line'), questionWords: 'line', riddenAtMs: count * 60_000 },
   nameOf: place => ['alder', 'heron'][place - 1] ?? '?',
   ...{ marks: marks.map(mark => ({ id: `m${(count += 1)}`, ...mark }) as PassMark) },
 });
@@ -19,7 +19,7 @@ test('what was ridden, how, and the next stage where it was earned', () => {
   const { stages, next } = pairSummary(passes, STAGES);
   expect(stages).toEqual([
     {
-      ...{ stage: 'poles', question: 'line', left: 2, right: 2, without: 0, clean: 4, change: null },
+      ...{ stage: 'poles', question: 'line', left: 2, right: 2, without: 0, clean: 4, change: null, minutes: 4 },
       passes: ['left rein: clean', 'right rein: clean', 'left rein: clean', 'right rein: clean'],
     },
   ]);

@@ -5,6 +5,7 @@ import { isVoid, passFaults } from '../record/passJudged';
 import type { PassRecord } from '../record/passRecord';
 import { trackKey } from '../question/questionKey';
 import { isAtStage } from './atStage';
+import { minutesRidden } from './minutesRidden';
 import { repeatedFaults } from './repeatedFault';
 import { stageGate, type GatedQuestion, type GateRule } from './stageGate';
 
@@ -26,6 +27,8 @@ export type StageSummary = {
   /** Passes of a track that changes the rein. */
   without: number;
   clean: number;
+  /** About how long it was ridden. */
+  minutes: number;
   /** The first clear change for the better, before and after; null where there was none. */
   change: Improvement | null;
   /** Pass by pass, in words. */
@@ -79,6 +82,7 @@ function summaryOf(stage: string, passes: readonly ToldPass[]): StageSummary {
   return {
     ...{ stage, question: passes[0]!.questionWords, left: on('left'), right: on('right'), without: on(null) },
     clean: counted.filter(pass => passFaults(pass).length === 0).length,
+    minutes: minutesRidden(passes.map(({ riddenAtMs }) => riddenAtMs)),
     change: firstImprovement(passes),
     passes: passes.map(passWords),
   };

@@ -165,6 +165,7 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   bringToSeries: ({ id }) => [id('lessons'), { by: null, nowMs: NOW_MS }],
   rideInGroups: ({ id }) => [id('lessons'), [[id('pairs')]]],
   listLessons: () => [],
+  riderStageIds: () => [],
   lessonsBetween: () => [0, NOW_MS * 2],
   findLesson: ({ id }) => [id('lessons')],
   saveLesson: ({ id, whole }) => [

@@ -52,6 +52,17 @@ export async function lessonsBetween(db: Reader, yardId: string, fromMs: number,
   return rows.map(lessonOf);
 }
 
+/** The ids of all stages of lessons at which the rider was watched. */
+export async function riderStageIds(db: Reader, yardId: string): Promise<Set<string>> {
+  const rows = await db
+    .select()
+    .from(lessons)
+    .where(and(eq(lessons.yardId, yardId), sql`${lessons.document} like '%"riderMarks":%'`));
+  return new Set(
+    rows.flatMap(row => lessonOf(row).plan.stages.flatMap(({ id, riderMarks }) => (riderMarks ? [id] : []))),
+  );
+}
+
 export async function findLesson(db: Reader, yardId: string, lessonId: string): Promise<Lesson | null> {
   const [row] = await db
     .select()

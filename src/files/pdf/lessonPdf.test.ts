@@ -64,11 +64,11 @@ const RIDDEN: SheetPair = {
       stages: [
         {
           ...{ stage: 'Poles on the curve', question: 'Poles on the curve', clean: 3, passes: passes(3) },
-          ...{ left: 2, right: 1, without: 0, change: null },
+          ...{ left: 2, right: 1, without: 0, change: null, minutes: 6.2 },
         },
         {
           ...{ stage: 'Four fences', question: '1, 3, 2', clean: 1, passes: ['clean', 'down at fence 3'] },
-          ...{ left: 0, right: 0, without: 2, change: { before: 'down', after: 'clean' } },
+          ...{ left: 0, right: 0, without: 2, change: { before: 'down', after: 'clean' }, minutes: 3 },
         },
       ],
       next: ['One more clean pass on the right rein.'],
@@ -123,7 +123,7 @@ test('the sheet of a lesson has its stages in their order, and what every pair r
   expect(words).toContain('Vertical 1 stands near the wall.');
   expect(words).toContain('1. Poles on the curve. look early; 2 times on each rein; 10 min');
   expect(words.indexOf('2. Four fences.')).toBeGreaterThan(words.indexOf('1. Poles on the curve.'));
-  expect(words).toContain('Poles on the curve: 2 on the left rein, 1 on the right, 3 clean');
+  expect(words).toContain('Poles on the curve: 2 on the left rein, 1 on the right, 3 clean, about 6');
   expect(words).toContain('3. left rein, pass number 3');
   expect(words).toContain('Four fences, 1, 3, 2: 2 ridden, 1 clean');
   expect(words).toContain('2. down at fence 3');

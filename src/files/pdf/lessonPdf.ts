@@ -1,4 +1,5 @@
 import {
+  aboutMinutes,
   askedEye,
   type AskedToShow,
   DISCLAIMER,
@@ -208,9 +209,9 @@ function endPart(paper: PdfPaper, { work, end }: SheetPair): void {
 
 function passesPart(paper: PdfPaper, { end }: SheetPair): void {
   for (const one of end.summary.stages) {
-    const { stage, question, clean, passes } = one;
+    const { stage, question, clean, minutes, passes } = one;
     const asked = question === stage ? stage : `${stage}, ${question}`;
-    paper.line({ text: `${asked}: ${reinsRidden(one)}, ${clean} clean`, bold: true }, 0.4);
+    paper.line({ text: `${asked}: ${reinsRidden(one)}, ${clean} clean, ${aboutMinutes(minutes)}`, bold: true }, 0.4);
     passes.forEach((told, index) => paper.line({ text: `${index + 1}. ${told}`, sizePt: 9.5 }, 0.2));
     paper.yMm += 1;
   }

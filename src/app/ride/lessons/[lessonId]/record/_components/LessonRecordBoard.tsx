@@ -3,19 +3,21 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Delivery } from '@/components/sync/Delivery';
 import {
+  aboutMinutes,
   amend,
   changedAfterwards,
   doubledPasses,
-  offeredQuestions,
-  recordConflicts,
-  standingPasses,
-  tapHistory,
-  trackKey,
   type Layout,
   type LayoutHorse,
   type LessonState,
   type LoggedPass,
+  minutesRidden,
+  offeredQuestions,
   type Question,
+  recordConflicts,
+  standingPasses,
+  tapHistory,
+  trackKey,
   type YardRules,
 } from '@/core';
 import { ChangeList } from '@/app/ride/_components/record/ChangeList';
@@ -57,6 +59,7 @@ type BoardProps = {
 
 /** A lesson's record to be read, and to be put right: pass by pass, mark by mark, with everything that was changed. */
 export function LessonRecordBoard(props: BoardProps) {
+  const say = useSay();
   const { lessonId, pairs, stages, timeZone } = props;
   const lesson = useLesson(lessonId, props.first);
   const { log, ready } = lesson;
@@ -85,6 +88,16 @@ export function LessonRecordBoard(props: BoardProps) {
     <PassRow key={logged.pass.id} {...{ logged, names, timeZone }} onOpen={() => setOpenId(logged.pass.id)} />
   );
   const told = changedAfterwards(log);
+  /** How long each pair rode at a stage. */
+  const timesAt = (id: string) => {
+    const own = counting.filter(({ pass }) => stageKey(pass) === id);
+    return [...new Set(own.map(({ pass }) => pass.pairId))]
+      .map(pairId => {
+        const began = own.flatMap(({ pass }) => (pass.pairId === pairId ? [pass.riddenAtMs] : []));
+        return `${names.pairOf(pairId)}: ${aboutMinutes(minutesRidden(began))}`;
+      })
+      .join('; ');
+  };
   return (
     <div className={classes.board}>
       <LessonLife {...props} lesson={lesson} />
@@ -123,7 +136,8 @@ export function LessonRecordBoard(props: BoardProps) {
       {counting.length === 0 && <p>Nothing is in this record yet.</p>}
       {stagesOf(stages, counting).map(({ id, name }) => (
         <section key={id} aria-label={name}>
-          <h2>{name}</h2>
+          <h2>{say(name)}</h2>
+          <small>{timesAt(id)}</small>
           <ol className={classes.passes}>{counting.filter(({ pass }) => stageKey(pass) === id).map(row)}</ol>
         </section>
       ))}

@@ -67,3 +67,35 @@ test('a lane is ridden in flat walk, running walk and fox trot, and each is a st
   await expect(tests).toContainText('Normal: 2.40 m');
   await expect(tests).toContainText('Normal: 2.14 m');
 });
+
+test('canter and walk in turn on a circle, with a way round the poles: laid, ridden on the phone, and told by the gait it came out of', async ({
+  demoYard,
+  browser,
+}) => {
+  const desk = await browser.newPage();
+  await shelfOfNewLayout(desk, demoYard, 'A circle for Tansy', 'Tansy');
+  await desk.getByRole('button', { name: /^Canter and walk on a circle, with a way round/ }).click();
+  await desk.getByRole('button', { name: 'Put it on the sand' }).click();
+  await desk.getByRole('dialog').waitFor({ state: 'hidden' });
+  await expect(desk.getByText(/^Saved/)).toBeVisible();
+  await desk.close();
+
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
+  await phone.goto(`${demoYard.url}/ride`);
+  await phone.getByRole('radio', { name: /^A circle for Tansy/ }).check();
+  await phone.getByRole('radio', { name: /^Tansy with/ }).check();
+  await key(phone, 'Ride').tap();
+  await key(phone, 'Read').tap();
+  await expect(key(phone, /^Clean pass/)).toBeVisible();
+  // She breaks into pace behind the second pole, and hits it.
+  await onSand(phone, 'pole 2').tap();
+  await key(phone, /^hit/).tap();
+  await key(phone, /^pace/).tap();
+  await key(phone, /^Pass done/).tap();
+  await key(phone, /^Clean pass/).tap();
+  await expect(phone.locator('[data-delivery=saved]')).toBeVisible();
+  await phone.goto(`${demoYard.url}/review`);
+  await phone.locator('a[href^="/review/"]', { hasText: 'Tansy' }).first().click();
+  await expect(phone.getByRole('heading', { name: /^Tansy with/ })).toBeVisible();
+  await expect(phone.getByRole('img', { name: /Gaits of Tansy/ })).toContainText('canter: 2 passes, slipped in 1');
+});

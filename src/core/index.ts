@@ -552,6 +552,15 @@ export { riddenGround, type RiddenGround } from './review/ground';
 export { grouped, reviewPass, type DayPass, type ReviewPass } from './review/reviewPass';
 export { type LearnedStride } from './review/learnStride';
 export { offeredStride, strideReviews, type StrideReview } from './review/strideReview';
+export {
+  keepRiderWork,
+  MOST_RIDER_MARKS,
+  MOST_RIDER_WORK,
+  riderWorkOf,
+  shelfRiderWork,
+  withRiderWork,
+  type RiderWork,
+} from './lesson/riderWork';
 export { riderWorkDone, type RiderWorkDone } from './review/riderWork';
 export { aboutMinutes, minutesRidden } from './lesson/minutesRidden';
 export { riderClaims, riderReview, type RiderMark } from './review/riderReview';

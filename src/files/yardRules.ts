@@ -1,4 +1,12 @@
-import { GAIT_WORDS, USUAL_RULES, type YardRules } from '@/core';
+import {
+  GAIT_WORDS,
+  MOST_RIDER_MARKS,
+  MOST_RIDER_WORK,
+  SEATS,
+  USUAL_RULES,
+  type RiderWork,
+  type YardRules,
+} from '@/core';
 import { z } from 'zod';
 
 const count = (least: number, most: number, what: string) =>
@@ -17,6 +25,15 @@ const Words = (what: string) =>
       words => new Set(words.map(word => word.toLowerCase())).size === words.length,
       'The same word is there twice.',
     );
+
+/** Work for the rider of a yard's own, as it is stored and as it is sent. */
+export const RiderWorkOnPaper = z.strictObject({
+  name: z.string().trim().min(1, 'Give it a name.').max(60, 'A name has at most 60 letters.'),
+  focus: z.string().trim().max(160, 'At most 160 letters.'),
+  seat: z.enum(SEATS).nullable(),
+  minutes: z.number({ error: 'How many minutes?' }).min(1, 'At least one minute.').max(240, 'At most 240 minutes.'),
+  marks: z.array(z.string().trim().min(1).max(60)).min(1, 'Say what is watched in the rider.').max(MOST_RIDER_MARKS),
+}) satisfies z.ZodType<RiderWork>;
 
 /** How a yard teaches, as it is stored and as its form sends it. */
 export const YardRulesOnPaper = z.strictObject({
@@ -37,6 +54,11 @@ export const YardRulesOnPaper = z.strictObject({
     .default(USUAL_RULES.leanDeg),
   faults: Words('fault'),
   riderMarks: Words('mark'),
+  // An older Roan had the rider's work of the shelf alone.
+  riderWork: z
+    .array(RiderWorkOnPaper)
+    .max(MOST_RIDER_WORK, `At most ${MOST_RIDER_WORK} of your own.`)
+    .default(USUAL_RULES.riderWork),
   // An older Roan knew trot and canter alone.
   gaitWords: z.enum(GAIT_WORDS).default(USUAL_RULES.gaitWords),
 }) satisfies z.ZodType<YardRules>;

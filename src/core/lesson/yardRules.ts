@@ -1,4 +1,5 @@
 import { RIDE_FAULTS, RIDER_MARKS } from '../record/passMark';
+import type { RiderWork } from './riderWork';
 import { USUAL_GATE, type GateRule } from './stageGate';
 import { USUAL_LEAN_RAD } from '../track/turnCost';
 import type { GaitWords } from '../words/gaitWords';
@@ -16,6 +17,8 @@ export type YardRules = {
   faults: string[];
   riderMarks: string[];
   gaitWords: GaitWords;
+  /** Its own work for the rider. */
+  riderWork: RiderWork[];
 };
 
 /** Common practice, no source: what holds until a yard says otherwise. */
@@ -27,5 +30,6 @@ export const USUAL_RULES: YardRules = {
     faults: [...RIDE_FAULTS],
     riderMarks: [...RIDER_MARKS],
     gaitWords: 'english',
+    riderWork: [],
   },
 };

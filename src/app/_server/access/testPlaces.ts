@@ -34,7 +34,14 @@ export const INSTRUCT = [
   ...['saveArenaAction', 'saveKitAction', 'archiveAction', 'saveArenaMarksAction', 'POST api/stride-tests'],
   ...['withdrawTestAction', 'listAction', 'addWalkAction', 'undoWalkAction', 'letWalksCountAction'],
   ...['saveLessonAction', 'fittedStagesAction', 'moveLessonToNowAction', 'archiveLessonAction', 'changeStageAction'],
-  ...['copyLessonAction', 'keepWordAction', 'planNextAction', 'standInRidesAction', 'readRecordingAction'],
+  ...[
+    'copyLessonAction',
+    'keepWordAction',
+    'planNextAction',
+    'keepRiderWorkAction',
+    'standInRidesAction',
+    'readRecordingAction',
+  ],
   ...['repeatLessonAction', 'bringToSeriesAction', 'rideInGroupsAction', 'beginRideAction', 'sandLayoutAction'],
   ...[
     'setPassphraseAction',

@@ -11,11 +11,14 @@ import { listPairs } from '@/data/queries/pairs';
 import { archiveLesson, changeLesson } from '@/data/queries/changeLesson';
 import { findLesson, saveLesson, type LessonDetails } from '@/data/queries/lessons';
 import type { Transaction } from '@/data/writeQueue';
+import { saveYardRules, yardRules } from '@/data/queries/settings';
 import { keepStanding } from '@/data/queries/standings';
 import {
   applyEdits,
   editsToStand,
   isRidden,
+  keepRiderWork,
+  MOST_RIDER_WORK,
   moveForGround,
   reckonItemTrack,
   type ItemTrack,
@@ -24,6 +27,7 @@ import {
 } from '@/core';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { PlannedLegOnPaper } from '@/files/questionPaper';
+import { RiderWorkOnPaper } from '@/files/yardRules';
 import { writeStanding } from '@/files/standing';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
@@ -263,4 +267,24 @@ function gapChanged(stands: Layout, { from, to, leg, behind }: Gap, byM: number)
   if (!(lengthM > 0)) return 'stuck';
   const moved = moveForGround(stands, line, 0, { by: 'tape', lengthM }, behind.filter(isThere), true);
   return moved.ok ? applyEdits(stands, moved.edits) : 'stuck';
+}
+
+/** Keeps work for the rider as the yard's own: under a name that is there already it takes that one's place. */
+export async function keepRiderWorkAction(sent: unknown): Promise<FormOutcome> {
+  return attempt<object>(may.instruct, async () => {
+    const work = RiderWorkOnPaper.safeParse(sent);
+    if (!work.success) return formFaults(work.error);
+    const { write, yard } = await yardContext();
+    await write(async tx => {
+      const rules = await yardRules(tx, yard.id);
+      const riderWork = keepRiderWork(rules.riderWork, work.data);
+      if (riderWork.length > MOST_RIDER_WORK)
+        throw new DatabaseRefused(
+          `A yard keeps ${MOST_RIDER_WORK} of its own: take one out first, where it says how it teaches.`,
+        );
+      await saveYardRules(tx, yard.id, { ...rules, riderWork });
+    });
+    revalidatePath('/', 'layout');
+    return { ok: true };
+  });
 }

@@ -74,10 +74,10 @@ export async function lessonChoices(planned: { id: string | null; startsAtMs: nu
       ),
     });
   }
-  const { limits, riderMarks } = await yardRules(db, yard.id);
+  const { limits, riderMarks, riderWork } = await yardRules(db, yard.id);
   return {
     arenas: present(await listArenas(db, yard.id)).map(({ id, name }) => ({ id, name })),
-    ...{ limits, riderMarks },
+    ...{ limits, riderMarks, riderWork },
     pairs: pairs.map(({ id, riderName, horseName, horseId }) => ({
       ...{ id, horseId, name: `${horseName} with ${riderName}` },
       ...{ horse: horseName, rider: riderName },

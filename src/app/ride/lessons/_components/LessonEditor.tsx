@@ -3,19 +3,20 @@
 import { newId } from '@/components/newId';
 import {
   asRidden,
+  type EarlierWork,
+  type LayoutHorse,
+  lessonMinutes,
+  type LessonPlan,
+  type LessonStage,
   MOST_IN_GROUP,
   overTheHour,
+  type RiddenLately,
+  type RiderWork,
   rideTime,
   stageMinutes,
   stageTimes,
   WARM_UP,
   warmUpStage,
-  lessonMinutes,
-  type EarlierWork,
-  type LayoutHorse,
-  type LessonPlan,
-  type LessonStage,
-  type RiddenLately,
   type WorkLimits,
 } from '@/core';
 import { whoSays } from '@/components/who/whoSays';
@@ -68,6 +69,8 @@ type LessonEditorProps = {
   limits: WorkLimits;
   /** What the yard watches in its riders. */
   riderMarks: readonly string[];
+  /** Its own work for the rider. */
+  riderWork: readonly RiderWork[];
   /** What is planned, as its layout has it today, by the id of the question. */
   today: Record<string, Today>;
   /** Why stages are planned as they are, by their id, where the plan was made for those who ride. */
@@ -190,7 +193,7 @@ export function LessonEditor(props: LessonEditorProps) {
       key={chosenStage.id}
       stage={chosenStage}
       layout={layouts.find(({ id }) => id === chosenStage.layoutId) ?? null}
-      {...{ todayOf, pairs: riding, riderMarks: props.riderMarks }}
+      {...{ todayOf, pairs: riding, riderMarks: props.riderMarks, riderWork: props.riderWork }}
       onOffered={(id, one) => keepOffered({ [id]: one })}
       onChange={changeStage}
     />

@@ -1,11 +1,21 @@
 'use client';
 
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { FAILURE_POLICIES, SEATS, STOP_RULES, stopRule, type AskedQuestion, type LessonStage } from '@/core';
+import {
+  FAILURE_POLICIES,
+  MOST_RIDER_MARKS,
+  SEATS,
+  STOP_RULES,
+  stopRule,
+  type AskedQuestion,
+  type LessonStage,
+  type RiderWork,
+} from '@/core';
 import { NumberInput, Select, TagsInput, TextInput } from '@mantine/core';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
 import type { LessonPair, TodayOf } from './LessonEditor';
 import classes from './LessonEditor.module.css';
+import { RiderWorkOfStage } from './RiderWorkOfStage';
 import { StageQuestions } from './StageQuestions';
 
 type StagePanelProps = {
@@ -15,12 +25,11 @@ type StagePanelProps = {
   pairs: readonly LessonPair[];
   /** What the yard watches in its riders. */
   riderMarks: readonly string[];
+  /** The yard’s own work for the rider. */
+  riderWork: readonly RiderWork[];
   onOffered: (id: string, offered: OfferedHere) => void;
   onChange: (stage: LessonStage) => void;
 };
-
-/** So many keys have room beside each other on a small phone. */
-const MOST_RIDER_MARKS = 4;
 
 /** Words of at most so many letters; a stage in which nothing of the rider is watched says nothing of it. */
 function withRiderMarks({ riderMarks: _, ...stage }: LessonStage, marks: readonly string[]): LessonStage {
@@ -29,7 +38,16 @@ function withRiderMarks({ riderMarks: _, ...stage }: LessonStage, marks: readonl
 }
 
 /** All that can be said of a stage; most lessons need none of it. */
-export function StagePanel({ stage, layout, todayOf, pairs, riderMarks, onOffered, onChange }: StagePanelProps) {
+export function StagePanel({
+  stage,
+  layout,
+  todayOf,
+  pairs,
+  riderMarks,
+  riderWork,
+  onOffered,
+  onChange,
+}: StagePanelProps) {
   const say = useSay();
   return (
     <section className={classes.panel} aria-label={say(`Stage: ${stage.name}`)}>
@@ -82,6 +100,7 @@ export function StagePanel({ stage, layout, todayOf, pairs, riderMarks, onOffere
           onChange={when => onChange({ ...stage, stop: stopRule(when, stage.minutes) })}
         />
       </div>
+      <RiderWorkOfStage {...{ stage, riderWork, onChange }} />
       <TagsInput
         label="What is watched in the rider"
         description="Where the rider is what is worked on: these come under the thumb. Four at most, of the yard’s or your own words."

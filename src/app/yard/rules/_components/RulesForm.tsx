@@ -117,6 +117,31 @@ export function RulesForm({ first }: { first: YardRules }) {
           {...form.getInputProps('riderMarks')}
         />
       </Card>
+      {form.values.riderWork.length > 0 && (
+        <Card label="Work for the rider" title="Work for the rider">
+          <p>What you kept from a stage of a lesson.</p>
+          <ul className={classes.own}>
+            {form.values.riderWork.map(({ name, focus, minutes, marks }) => (
+              <li key={name}>
+                <span>
+                  <strong>{name}</strong>, {minutes} min{focus === '' ? '' : `: ${focus}`} ({marks.join(', ')})
+                </span>
+                <Button
+                  mih={44}
+                  variant="subtle"
+                  aria-label={`Take ${name} out`}
+                  onClick={() => {
+                    setState(null);
+                    form.setFieldValue('riderWork', own => own.filter(one => one.name !== name));
+                  }}
+                >
+                  Take out
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </Card>
+      )}
       {state?.kind === 'refused' && (
         <Alert color="chestnut" role="alert">
           {state.problem}
@@ -126,7 +151,7 @@ export function RulesForm({ first }: { first: YardRules }) {
         <Button type="submit" loading={busy}>
           Keep these rules
         </Button>
-        <Button variant="default" onClick={() => form.setValues(USUAL_RULES)}>
+        <Button variant="default" onClick={() => form.setValues({ ...USUAL_RULES, riderWork: form.values.riderWork })}>
           Back to the usual ones
         </Button>
         {state?.kind === 'kept' && <span role="status">Kept. They hold from the next lesson that is opened.</span>}

@@ -66,6 +66,10 @@ export type AskedRide = {
   key: string;
 };
 
+/** Whether the horse that a question is ridden on has gaits of its own. */
+export const isOfGaited = (ride: Pick<AskedRide, 'asked'> | null): boolean =>
+  ride?.asked.horses.some(({ type }) => type === 'gaited') ?? false;
+
 const known = new WeakMap<Layout, Map<string, AskedRide | null>>();
 
 /** A question over a kept layout, for a horse; null where the layout does not have it. Reckoned once for the same words. */

@@ -1,7 +1,7 @@
 'use client';
 
 import type { PassMark, TappedMark, TrackGait } from '@/core';
-import type { AskedRide } from '@/app/ride/askedRide';
+import { isOfGaited, type AskedRide } from '@/app/ride/askedRide';
 import { useRef } from 'react';
 import { MoreMarks } from './MoreMarks';
 import { PadKeys } from './PadKeys';
@@ -28,6 +28,7 @@ type MarkPanelProps = {
 /** The pad of a pass that lies back, with all that can be marked of it below. */
 export function MarkPanel(props: MarkPanelProps) {
   const { ride, sand, marks, passId, gait, ready, onMark } = props;
+  const isGaited = isOfGaited(ride);
   const more = useRef<HTMLDivElement>(null);
   const pad = usePad({
     ...{ steps: sand?.steps ?? [], track: ride.track, marks, passKey: passId, ready },
@@ -38,7 +39,7 @@ export function MarkPanel(props: MarkPanelProps) {
       {sand && <PadSand sand={sand} pad={pad} onMark={onMark} onSwipe={null} />}
       {sand && (
         <PadKeys
-          {...{ pad, gait, backwards: props.backwards, listens: false }}
+          {...{ pad, gait, isGaited, backwards: props.backwards, listens: false }}
           onMore={() => more.current?.scrollIntoView({ block: 'nearest' })}
         >
           {pad.run && (
@@ -58,7 +59,7 @@ export function MarkPanel(props: MarkPanelProps) {
         </PadKeys>
       )}
       <div ref={more}>
-        <MoreMarks {...{ pad, gait, ready, onMark, faults: props.faults, riderMarks: props.riderMarks }} />
+        <MoreMarks {...{ pad, gait, isGaited, ready, onMark, faults: props.faults, riderMarks: props.riderMarks }} />
       </div>
     </div>
   );

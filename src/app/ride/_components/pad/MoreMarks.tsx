@@ -28,6 +28,8 @@ type MoreMarksProps = {
   pad: Pad;
   /** The gait that is asked. */
   gait: TrackGait;
+  /** Whether the horse has gaits of its own. */
+  isGaited: boolean;
   /** The yard’s own words. */
   faults: readonly string[];
   riderMarks: readonly string[];
@@ -39,7 +41,7 @@ const QUALITIES = [1, 2, 3, 4, 5];
 const SHOWN_COUNTS = 6;
 
 /** What a pass seldom needs, in groups: of where one is, and of the pass as a whole. */
-export function MoreMarks({ pad, gait, faults, riderMarks, ready, onMark }: MoreMarksProps) {
+export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMark }: MoreMarksProps) {
   const said = <Kind extends PassMark['kind']>(kind: Kind) =>
     pad.marks.find((mark): mark is Extract<PassMark, { kind: Kind }> => mark.kind === kind);
   const old = said('depart');
@@ -70,7 +72,7 @@ export function MoreMarks({ pad, gait, faults, riderMarks, ready, onMark }: More
           label="Ridden gait"
           value={whole?.kind === 'gait' ? whole.ridden : null}
           disabled={!ready}
-          options={gaitsAbout(gait).map(value => ({ value, label: gaitWord(value) }))}
+          options={gaitsAbout(gait, isGaited).map(value => ({ value, label: gaitWord(value) }))}
           onChoose={ridden => onMark({ kind: 'gait', ridden })}
         />
       </Group>

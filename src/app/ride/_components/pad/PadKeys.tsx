@@ -12,6 +12,8 @@ import classes from './Pad.module.css';
 type PadKeysProps = {
   pad: Pad;
   gait: TrackGait;
+  /** Whether the horse has gaits of its own. */
+  isGaited: boolean;
   backwards: boolean;
   onMore: () => void;
   /** Keys of a keyboard are heard: not while a sheet lies over the pad, nor where several passes are shown. */
@@ -23,7 +25,7 @@ type PadKeysProps = {
 };
 
 /** What is tapped while the horse goes: the strides, what happened where one is, and the rest behind one key. */
-export function PadKeys({ pad, gait, backwards, onMore, listens, rider, children }: PadKeysProps) {
+export function PadKeys({ pad, gait, isGaited, backwards, onMore, listens, rider, children }: PadKeysProps) {
   const say = useSay();
   const { steps, chosen, marks, run } = pad;
   // While strides are counted, what happens is of the stop that they lead to.
@@ -36,13 +38,14 @@ export function PadKeys({ pad, gait, backwards, onMore, listens, rider, children
       kind
         ? padKeys(kind, step, {
             gait,
+            isGaited,
             stops: steps.length,
             counted: pad.counted,
             figures,
             ...(rider && { rider }),
           }).filter(row => row.length > 0)
         : [],
-    [kind, step, gait, steps.length, pad.counted, figures, rider],
+    [kind, step, gait, isGaited, steps.length, pad.counted, figures, rider],
   );
   const tapKey = (key: PadKey) => pad.mark(key.of, key.at);
   usePadLetters(listens, {

@@ -1,5 +1,5 @@
 import type { PadStep, TrackGait } from '@/core';
-import { isSaid, padKeys } from './padKeys';
+import { gaitsAbout, isSaid, padKeys } from './padKeys';
 import { marksAtStep } from './marksAtStep';
 
 const AT = { xM: 0, yM: 0 };
@@ -37,16 +37,36 @@ test('a gaited row offers its own gait first, and those it slips into', () => {
   expect(others).toEqual(expect.arrayContaining(['pace', 'trot', 'fox trot', 'hit']));
 });
 
+test('a gaited horse slips in any gait: in canter over poles its gaits stand beside the leads', () => {
+  const over = { gait: 'canter', stops: 4, counted: false, figures: 0 } as const;
+  const named = (isGaited: boolean) =>
+    padKeys('pole', null, { ...over, isGaited }).map(row => row.map(({ name }) => name));
+  expect(named(true)).toEqual([
+    ['canter', 'pace', 'trot', 'running walk', 'fox trot'],
+    ['hit', 'left lead', 'right lead', 'cross-canter'],
+  ]);
+  expect(named(false).flat()).not.toContain('pace');
+  expect(gaitsAbout('canter')).toEqual(['walk', 'trot', 'canter']);
+  expect(gaitsAbout('canter', true)).toContain('pace');
+});
+
 test('every key has a letter of its own', () => {
   for (const [kind, gait] of [
     ['fence', 'course-canter'],
     ['pole', 'trot'],
     ['pole', 'pace'],
+    ['pole', 'canter'],
     ['figure', 'trot'],
     ['figure', 'running-walk'],
     ['transition', 'running-walk'],
   ] as const) {
-    const letters = padKeys(kind, null, { gait, stops: 4, counted: kind === 'fence', figures: 2 })
+    const letters = padKeys(kind, null, {
+      gait,
+      stops: 4,
+      counted: kind === 'fence',
+      figures: 2,
+      isGaited: kind === 'pole',
+    })
       .flat()
       .map(({ letter }) => letter);
     expect(new Set(letters).size).toBe(letters.length);

@@ -94,12 +94,13 @@ const SLIPPED_INTO: readonly TrackGait[] = [
 /** Over poles their row is their own; on the flat what else can be said has its key in it. */
 const MOST_GAIT_KEYS = { poles: 5, flat: 4 };
 
-/** `rider`: what is watched in the rider, where that is what is worked on. */
+/** `isGaited`: a horse with gaits of its own may slip into them in any gait. `rider`: what is watched in the rider, where that is what is worked on. */
 type AskedOfPad = {
   gait: TrackGait;
   stops: number;
   counted: boolean;
   figures: number;
+  isGaited?: boolean;
   rider?: readonly string[];
 };
 
@@ -118,16 +119,17 @@ function riderKeys(rider: readonly string[]): PadKey[] {
 export function padKeys(
   kind: PadStep['kind'],
   step: PadStep | null,
-  { gait, stops, counted, figures, rider = [] }: AskedOfPad,
+  { gait, stops, counted, figures, isGaited = false, rider = [] }: AskedOfPad,
 ): PadKey[][] {
   if (rider.length > 0) return [riderKeys(rider), QUALITY_KEYS];
   const asked = gaitAt(step) ?? gait;
-  const gaitRow = isGaitedGait(gait) || isGaitedGait(asked) ? gaitKeys(asked, MOST_GAIT_KEYS.flat) : [];
+  const maySlip = isGaited || isGaitedGait(gait) || isGaitedGait(asked);
+  const gaitRow = maySlip ? gaitKeys(asked, MOST_GAIT_KEYS.flat) : [];
   switch (kind) {
     case 'fence':
       return [OUTCOME_KEYS, isCanter(gait) ? LEAD_KEYS : [BROKE_KEY]];
     case 'pole':
-      if (isGaitedGait(gait)) return [gaitKeys(gait, MOST_GAIT_KEYS.poles), [HIT_KEY]];
+      if (maySlip) return [gaitKeys(gait, MOST_GAIT_KEYS.poles), [HIT_KEY, ...(isCanter(gait) ? LEAD_KEYS : [])]];
       if (stops > 1 && !counted) return [footKeys(stops), [HIT_KEY, BROKE_KEY]];
       return [[HIT_KEY, BROKE_KEY], isCanter(gait) ? LEAD_KEYS : []];
     case 'transition':
@@ -206,7 +208,7 @@ export function isSaid(marks: readonly PassMark[], said: TappedMark): boolean {
   return marks.some(mark => saysSame(mark, said));
 }
 
-/** The gaits that may be ridden instead: those of every horse, and, where one of them is asked, a gaited horse’s own. */
-export function gaitsAbout(asked: TrackGait): readonly TrackGait[] {
-  return PLAIN.includes(asked) ? PLAIN.slice(0, 3) : TRACK_GAITS.filter(gait => gait !== 'course-canter');
+/** The gaits that may be ridden instead: those of every horse, and, of a gaited horse or where one of them is asked, its own. */
+export function gaitsAbout(asked: TrackGait, isGaited = false): readonly TrackGait[] {
+  return PLAIN.includes(asked) && !isGaited ? PLAIN.slice(0, 3) : TRACK_GAITS.filter(gait => gait !== 'course-canter');
 }

@@ -2,7 +2,7 @@
 
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
-import { askedRide, type AskedRide } from '@/app/ride/askedRide';
+import { askedRide, isOfGaited, type AskedRide } from '@/app/ride/askedRide';
 import { Doubt, doubtfulCount } from '@/app/ride/_components/pad/Doubt';
 import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
 import pads from '@/app/ride/_components/pad/Pad.module.css';
@@ -122,6 +122,7 @@ export function RidePad(props: RidePadProps) {
       <PadKeys
         pad={pad}
         gait={question.gait}
+        isGaited={isOfGaited(asked)}
         backwards={ride.way.direction === 'other-way'}
         onMore={() => setOpened('more')}
         listens={opened === null}
@@ -138,6 +139,7 @@ export function RidePad(props: RidePadProps) {
       <Sheet title="More to mark" opened={opened === 'more'} onClose={() => setOpened(null)}>
         <MoreMarks
           {...{ pad, faults: props.faults, riderMarks: props.riderMarks, ready: ride.ready, gait: question.gait }}
+          isGaited={isOfGaited(asked)}
           onMark={said => ride.mark(said)}
         />
       </Sheet>

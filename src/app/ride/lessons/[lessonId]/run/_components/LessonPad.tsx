@@ -13,7 +13,7 @@ import { useHand } from '@/app/ride/_components/pad/useHand';
 import { usePad } from '@/app/ride/_components/pad/usePad';
 import { useFootLetters } from '@/app/ride/_components/pad/useFootLetters';
 import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
-import type { AskedRide } from '@/app/ride/askedRide';
+import { isOfGaited, type AskedRide } from '@/app/ride/askedRide';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import { tapWords, type RecordNames } from '@/app/ride/recordWords';
 import { useWhoSays } from '@/components/who/whoSays';
@@ -182,6 +182,7 @@ export function LessonPad(props: LessonPadProps) {
         <PadKeys
           pad={pad}
           gait={question.gait}
+          isGaited={isOfGaited(ride)}
           backwards={way.direction === 'other-way'}
           onMore={() => setOpened('more')}
           listens={opened === null}

@@ -4,7 +4,7 @@ import { useSay } from '@/components/Lengths/LengthsProvider';
 import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
 import { Sheet } from '@/app/ride/_components/pad/Sheet';
 import type { Pad } from '@/app/ride/_components/pad/usePad';
-import type { AskedRide } from '@/app/ride/askedRide';
+import { isOfGaited, type AskedRide } from '@/app/ride/askedRide';
 import { tapWords } from '@/app/ride/recordWords';
 import { tapHistory } from '@/core';
 import dynamic from 'next/dynamic';
@@ -45,6 +45,7 @@ export function LessonSheets({ pad, ride, saidFirst, opened, onOpen, ...props }:
           {...{ pad, faults: rules.faults, riderMarks: rules.riderMarks, ready: lesson.ready }}
           onMark={said => run.mark(said)}
           gait={question?.gait ?? 'canter'}
+          isGaited={isOfGaited(ride)}
         />
       </Sheet>
       <DaySheet

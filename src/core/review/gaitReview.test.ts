@@ -131,6 +131,15 @@ test('plain gaits that nobody marked are not told', () => {
   expect(gaitReview([pass([{ kind: 'gait', ridden: 'canter' }], trot, 'trot')]).gaits).toHaveLength(1);
 });
 
+test('where a plain gait was marked in one pass of a day, the others of that day in it were looked at too', () => {
+  const trot = riddenGround(line('trot', []));
+  const slipped = pass([{ kind: 'gait', ridden: 'pace' }], trot, 'trot');
+  const clean = { ...pass([], trot, 'trot'), day: slipped.day };
+  const elsewhere = pass([], trot, 'trot');
+  expect(elsewhere.day).not.toBe(slipped.day);
+  expect(gaitReview([slipped, clean, elsewhere]).gaits).toMatchObject([{ asked: 'trot', passes: 2, slipped: 1 }]);
+});
+
 /** A line with departs out of running walk and out of trot. */
 const DEPARTS = line('running-walk', [
   { fromM: 10, toM: 20, gait: 'canter' },

@@ -54,7 +54,9 @@ const SLOW_TO_FAST: readonly TrackGait[] = [
 
 /** The same of a day. */
 export const gaitsOf = readDays('gaits', (day): GaitReview => {
-  const looked = day.filter(pass => !pass.isVoid && pass.line === null && isLookedAt(pass));
+  const whole = day.filter(pass => !pass.isVoid && pass.line === null);
+  const marked = new Set(whole.filter(isMarked).flatMap(gaitsAsked));
+  const looked = whole.filter(pass => gaitsAsked(pass).some(gait => isGaitedGait(gait) || marked.has(gait)));
   const ridden = looked.map(pass => ({ pass, stretches: stretchesOf(pass) }));
   const asked = [...new Set(ridden.flatMap(({ stretches }) => stretches.map(one => one.asked)))];
   return {
@@ -68,9 +70,12 @@ type RiddenPass = { pass: ReviewPass; stretches: RiddenStretch[] };
 
 const stretchesOf = ({ ground, marks }: ReviewPass) => gaitStretches(ground.gaits, ground.stopsM, marks);
 
-/** Gaits of every horse that nobody marked say nothing. */
-const isLookedAt = ({ ground, marks }: ReviewPass) =>
-  ground.gaits.some(({ gait }) => isGaitedGait(gait)) || marks.some(({ kind }) => kind === 'gait' || kind === 'head');
+/**
+ * Gaits of every horse that nobody looked at that day say nothing. Where one was marked in a pass, the others of that day in which it was asked
+ * were looked at too: what was not marked there was as it should be.
+ */
+const isMarked = ({ marks }: ReviewPass) => marks.some(({ kind }) => kind === 'gait' || kind === 'head');
+const gaitsAsked = ({ ground }: ReviewPass) => ground.gaits.map(({ gait }) => gait);
 
 function askedOf({ pass, stretches }: RiddenPass, asked: TrackGait): AskedGait | null {
   const own = stretches.filter(one => one.asked === asked);

@@ -75,6 +75,14 @@ test('a rider sends a film from home; it is judged with no lesson and answered; 
   await maud.getByRole('button', { name: 'Give the answer' }).click();
   await expect(maud.getByText('Given: Bas Tamsin reads it now.')).toBeVisible();
 
+  // It stands in the review of the pair, beside what was ridden in lessons.
+  await maud.getByRole('link', { name: 'All films of the pair' }).click();
+  await expect(maud.getByRole('region', { name: 'With no lesson' }).getByRole('listitem')).toContainText('answered');
+  await maud.getByRole('link', { name: 'To the review' }).click();
+  const inReview = maud.getByRole('region', { name: 'Films with no lesson' });
+  await expect(inReview).toContainText('A break of gait: at 0:02.');
+  await expect(inReview.getByRole('img', { name: /^The film in gaits/ })).toBeVisible();
+
   // The rider reads it: the word, what it shows, and each time with its picture.
   await bas.goto(`${roan.url}/mine`);
   await expect(bas.getByRole('region', { name: 'Films' }).getByRole('listitem')).toContainText('answered');

@@ -14,6 +14,8 @@ import { addFilm, filmsToAnswer } from '@/data/queries/videos';
 import { z } from 'zod';
 
 const MOST_BYTES = 8 * 1024 ** 3;
+/** What a phone records in ten minutes and more. */
+const MOST_OF_RIDER_BYTES = 1024 ** 3;
 
 const Wish = z
   .object({
@@ -74,7 +76,9 @@ export const POST = answering(may.read, async (request: Request) => {
   const refused = await refusal(wish.data);
   if (refused !== null) return problemAnswer(403, refused);
   const folder = dataFolders().videos;
-  const received = await receiveFile(request, { folder, mostBytes: MOST_BYTES, what: 'film' });
+  const { who: sender } = await yardContext();
+  const mostBytes = !sender.open && sender.role === 'rider' ? MOST_OF_RIDER_BYTES : MOST_BYTES;
+  const received = await receiveFile(request, { folder, mostBytes, what: 'film' });
   const id = randomUUID();
   const file = filmFile(folder, id);
   try {

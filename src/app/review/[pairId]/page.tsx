@@ -24,6 +24,7 @@ import { exerciseChoices, shownGoals } from '../_goals/shownGoals';
 import { FilmStrip } from '../_strip/FilmStrip';
 import { FIRST_FRAMES, latestLessons, seasonFrames, versionsDrawn } from '../_strip/seasonFrames';
 import { PairMoves } from '../_teach/PairMoves';
+import { FilmsCard } from '../_pair/FilmsCard';
 import { pairCards } from '../_pair/pairCards';
 import { PairRows } from '../_pair/PairRows';
 import { pairReview } from '../pairReview';
@@ -71,6 +72,13 @@ export default async function ReviewPairPage({ params, searchParams }: PageProps
       maySet={maySet}
     />
   );
+  const films = (
+    <FilmsCard
+      {...{ db, yardId: yard.id, pairId }}
+      showsAll={maySet}
+      hrefOf={id => (maySet ? `/review/films/${id}` : `/mine/films/${id}`)}
+    />
+  );
   return (
     <>
       <FollowThread pair={{ id: pair.id, name: `${pair.horseName} with ${pair.riderName}` }} />
@@ -97,6 +105,7 @@ export default async function ReviewPairPage({ params, searchParams }: PageProps
         }
       />
       {shown.length > 0 && goals}
+      {passes.length === 0 && films}
       {passes.length > 0 && (
         <>
           <p className={classes.hedge}>
@@ -106,6 +115,7 @@ export default async function ReviewPairPage({ params, searchParams }: PageProps
           </p>
           <div className={classes.pictures}>
             {pairCards({ pairId, review, sands, maySet })}
+            {films}
             <FilmStrip
               frames={seasonFrames(lessons, versions)}
               hrefOf={id => (maySet ? `/ride/lessons/${id}/record` : `/ride/lessons/${id}/for/${pair.id}`)}

@@ -15,7 +15,7 @@ import { saveYardRules } from '../queries/settings';
 import { beginSession, passphrasesOf, sessionPeople, setPassphrase } from '../queries/access';
 import { listPeople, savePerson } from '../queries/people';
 import { addYard, currentYard, listYards } from '../queries/yards';
-import { horsePictures, horses, passes, videos } from '../schema';
+import { filmStills, horsePictures, horses, pairs, passes, videoNotes, videos } from '../schema';
 import { takenBack } from '../testChanges';
 import { withTestDatabase } from '../testDatabase';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
@@ -54,13 +54,25 @@ async function withDemo(test: (database: OpenDatabase) => Promise<void>) {
     const [horse] = await database.db.select().from(horses);
     const bytes = Buffer.from([0, 1, 2, 255, 254]);
     const film = Buffer.from('not really a film');
+    const home = Buffer.from('what was ridden at home');
     writeFileSync(path.join(folder, 'film-1'), film);
+    writeFileSync(path.join(folder, 'film-2'), home);
     await database.write(async tx => {
       await tx.insert(horsePictures).values({ horseId: horse!.id, yardId: yard.id, mime: 'image/png', bytes });
       await tx.insert(videos).values({
         ...{ id: 'film-1', yardId: yard.id, fileName: 'left.mp4', mime: 'video/mp4', sizeBytes: film.length },
         sha256: sha256(film),
       });
+      // One without a lesson, judged and answered, with a picture out of it.
+      const [pair] = await tx.select().from(pairs);
+      const answered = { answer: 'Sit up.', answeredAt: new Date(NOW_MS), asks: 'Even?', sentBy: 'Ode', lengthS: 12.5 };
+      await tx.insert(videos).values({
+        ...{ id: 'film-2', yardId: yard.id, pairId: pair!.id, day: '2026-05-01', ...answered },
+        ...{ fileName: 'home.mp4', mime: 'video/mp4', sizeBytes: home.length, sha256: sha256(home) },
+      });
+      const seen = { yardId: yard.id, videoId: 'film-2', atS: 2 };
+      await tx.insert(videoNotes).values({ id: 'seen-1', ...seen, kind: 'gait', words: 'running-walk' });
+      await tx.insert(filmStills).values({ id: 'still-1', ...seen, mime: 'image/jpeg', bytes });
       // Something was put right: a pass taken back, and the yard's rules changed.
       const [pass] = await tx.select().from(passes);
       await recordBatch(

@@ -54,9 +54,7 @@ async function withDemo(test: (database: OpenDatabase) => Promise<void>) {
     const [horse] = await database.db.select().from(horses);
     const bytes = Buffer.from([0, 1, 2, 255, 254]);
     const film = Buffer.from('not really a film');
-    const home = Buffer.from('what was ridden at home');
-    writeFileSync(path.join(folder, 'film-1'), film);
-    writeFileSync(path.join(folder, 'film-2'), home);
+    for (const name of ['film-1', 'film-2']) writeFileSync(path.join(folder, name), film);
     await database.write(async tx => {
       await tx.insert(horsePictures).values({ horseId: horse!.id, yardId: yard.id, mime: 'image/png', bytes });
       await tx.insert(videos).values({
@@ -68,7 +66,7 @@ async function withDemo(test: (database: OpenDatabase) => Promise<void>) {
       const answered = { answer: 'Sit up.', answeredAt: new Date(NOW_MS), asks: 'Even?', sentBy: 'Ode', lengthS: 12.5 };
       await tx.insert(videos).values({
         ...{ id: 'film-2', yardId: yard.id, pairId: pair!.id, day: '2026-05-01', ...answered },
-        ...{ fileName: 'home.mp4', mime: 'video/mp4', sizeBytes: home.length, sha256: sha256(home) },
+        ...{ fileName: 'home.mp4', mime: 'video/mp4', sizeBytes: film.length, sha256: sha256(film) },
       });
       const seen = { yardId: yard.id, videoId: 'film-2', atS: 2 };
       await tx.insert(videoNotes).values({ id: 'seen-1', ...seen, kind: 'gait', words: 'running-walk' });
@@ -301,7 +299,7 @@ test('a backup that cannot be read back is none, and is told', async () => {
   await withDemo(async database => {
     const folders = { backups: path.join(folder, 'backups'), videos: folder };
     // The film on the disk is as long as it was, and another.
-    writeFileSync(path.join(folder, 'film-1'), 'not really A film');
+    for (const name of ['film-1', 'film-2']) writeFileSync(path.join(folder, name), 'not really A film');
     await expect(backUpIfDue(database, folders, NOW_MS)).rejects.toThrow('is damaged');
     expect(listBackups(folders.backups)).toEqual([]);
   });

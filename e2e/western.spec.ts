@@ -134,6 +134,18 @@ test('in a western yard every page and paper says jog and lope, the shelf too; t
   await expect(page.getByRole('dialog')).toContainText('jog steps');
   expect(await englishGaits(page)).toEqual([]);
 
+  // Dialogs: what is typed of a horse, what next, and a goal.
+  await page.goto(`${seasonYard.url}/yard`);
+  await page.getByRole('button', { name: 'Add a horse' }).click();
+  await expect(page.getByLabel('Jog step over poles').first()).toBeAttached();
+  expect(await englishGaits(page)).toEqual([]);
+  await page.goto(`${seasonYard.url}/review`);
+  await page.locator('a[href^="/review/"]', { hasText: 'Fennel' }).first().click();
+  await page.getByRole('button', { name: 'Set a goal' }).first().click();
+  await page.getByRole('combobox', { name: 'What it is for' }).click();
+  await expect(page.getByRole('option', { name: 'lope departs' })).toBeVisible();
+  expect(await englishGaits(page)).toEqual([]);
+
   // A paper, as whoever prints it has it.
   await page.goto(`${seasonYard.url}/ride`);
   const lesson = await page

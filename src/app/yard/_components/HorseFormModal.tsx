@@ -44,7 +44,7 @@ type HorseFormModalProps = {
 
 /** A horse: name, height, type, and the normal strides that are known; an empty stride is reckoned from the height. */
 export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) {
-  const { unit, format } = useLengths();
+  const { unit, format, say } = useLengths();
   const form = useForm<HorseValues>({
     initialValues: {
       id: horse?.id,
@@ -111,7 +111,7 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
           <TextInput
             key={entry}
             size="sm"
-            label={label}
+            label={say(label)}
             placeholder={usual(entry)}
             {...form.getInputProps(`strides.${entry}`)}
           />

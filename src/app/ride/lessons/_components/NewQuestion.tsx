@@ -7,6 +7,7 @@ import { sandView } from '@/components/Sand/sandView';
 import { newId } from '@/components/newId';
 import {
   askedLayout,
+  GAITED_GAITS,
   gaitWord,
   isRidden,
   type Layout,
@@ -33,6 +34,10 @@ type NewQuestionProps = {
 };
 
 const GAITS: readonly TrackGait[] = ['walk', 'trot', 'canter', 'course-canter'];
+
+/** What may be asked: a gaited horse’s own gaits where one rides. */
+const gaitsFor = (pairs: NewQuestionProps['pairs']) =>
+  pairs.some(({ strides }) => strides.type === 'gaited') ? [...GAITS, ...GAITED_GAITS] : GAITS;
 
 /** Another question, made where one stands: fences tapped in order on the drawing, read at once for every pair. */
 export function NewQuestion({ layout, pairs, gait: usual, ready, onAsk }: NewQuestionProps) {
@@ -88,7 +93,7 @@ export function NewQuestion({ layout, pairs, gait: usual, ready, onAsk }: NewQue
       <Keys
         label="Gait"
         value={gait}
-        options={GAITS.map(value => ({ value, label: gaitWord(value) }))}
+        options={gaitsFor(pairs).map(value => ({ value, label: gaitWord(value) }))}
         onChoose={setGait}
       />
       {readings.length > 0 && (

@@ -14,7 +14,7 @@ test('every field of the yard says what is wrong, and keeps what was typed', asy
   await expect(dialog.getByText('“furlongs” is not a unit Roan knows')).toBeVisible();
   await expect(dialog.getByText('Walk step over poles is 0.40 m to 1.40 m.')).toBeVisible();
   await expect(page.getByLabel('Height at the withers')).toHaveValue('15.7hh');
-  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
 
   await page.getByRole('button', { name: 'Add an arena' }).click();
   await page.getByLabel('Short side').fill('2');
@@ -23,13 +23,13 @@ test('every field of the yard says what is wrong, and keeps what was typed', asy
   await expect(dialog.getByText('Give the arena a name.')).toBeVisible();
   await expect(dialog.getByText('The short side is 5.00 m to 200.00 m.')).toBeVisible();
   await expect(dialog.getByText('a number is missing')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
 
   await page.getByRole('button', { name: 'Add a person' }).click();
   await page.getByLabel('Own step').fill('3 m');
   await dialog.getByRole('button', { name: 'Add the person' }).click();
   await expect(dialog.getByText('A step is 0.30 m to 1.50 m.')).toBeVisible();
-  await dialog.getByRole('button', { name: 'Leave it' }).click();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
 
   await page.getByRole('button', { name: 'Add a pair' }).click();
   await dialog.getByRole('button', { name: 'Add the pair' }).click();
@@ -63,9 +63,9 @@ test('a horse saved untouched does not drift by rounding', async ({ demoYard, st
 test('every field of the plan says what is wrong and changes nothing', async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/plan`);
   await page.getByRole('button', { name: 'New layout' }).click();
-  await page.getByRole('button', { name: 'Rake the sand' }).click();
+  await page.getByRole('button', { name: 'Make the layout' }).click();
   await expect(page.getByText('Give the layout a name.')).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await page.getByRole('link', { name: /Three canter poles/ }).click();
   await page.locator('[data-item$=" p1"]').click();
 

@@ -25,7 +25,7 @@ test('a warm-up on the flat: figures in order and tones, its balance, what evens
   await choose(page, 'Arena', 'Lower school');
   await choose(page, 'Horses of the lesson', 'Quill');
   await page.getByLabel('Name').click();
-  await page.getByRole('button', { name: 'Rake the sand' }).click();
+  await page.getByRole('button', { name: 'Make the layout' }).click();
   await page.getByLabel('Name of the layout').waitFor();
   await figure(page, 'Free walk across the diagonal');
   await figure(page, 'A circle');
@@ -142,7 +142,7 @@ test('a warm-up of six figures: planned in under 40 clicks, ridden on the phone 
   await choose(desk, 'Horses of the lesson', 'Quill');
   await desk.getByRole('option', { name: 'Barley', exact: true }).click();
   await desk.getByLabel('Name').click();
-  await desk.getByRole('button', { name: 'Rake the sand' }).click();
+  await desk.getByRole('button', { name: 'Make the layout' }).click();
   await desk.getByLabel('Name of the layout').waitFor();
   for (const title of ['Free walk across the diagonal', 'A shallow loop', 'A serpentine']) await figure(desk, title);
   // The serpentine that was put down last is selected: it yields out of each loop.

@@ -21,7 +21,7 @@ async function begin(page: Page, url: string, name: string, arena: string, horse
   if (horses.length > 0) await page.getByRole('combobox', { name: 'Horses of the lesson' }).tap();
   for (const horse of horses) await page.getByRole('option', { name: horse, exact: true }).tap();
   await page.getByLabel('Name').tap();
-  await page.getByRole('button', { name: 'Rake the sand' }).tap();
+  await page.getByRole('button', { name: 'Make the layout' }).tap();
   await page.getByLabel('Name of the layout').waitFor();
 }
 

@@ -16,7 +16,7 @@ async function fromShelf(page: Page, url: string, name: string, arena: string, e
   await choose(page, 'Arena', arena);
   await choose(page, 'Horses of the lesson', 'Quill');
   await page.getByLabel('Name').click();
-  await page.getByRole('button', { name: 'Rake the sand' }).click();
+  await page.getByRole('button', { name: 'Make the layout' }).click();
   await page.getByLabel('Name of the layout').waitFor();
   await page.getByRole('button', { name: 'Shelf' }).click();
   await page.getByLabel('Search the shelf').fill(exercise);

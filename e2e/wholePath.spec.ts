@@ -38,7 +38,7 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
   // The instructor with her step, a rider, and the pair.
   for (const person of [
     { name: 'Greta', role: 'Instructor', step: '0.9' },
-    { name: 'Lou', role: 'Rider', step: '' },
+    { name: 'Lenna', role: 'Rider', step: '' },
   ]) {
     await page.getByRole('button', { name: 'Add a person' }).click();
     await page.getByLabel('Name').fill(person.name);
@@ -49,10 +49,10 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
     await expect(page.getByRole('dialog')).toHaveCount(0);
   }
   await page.getByRole('button', { name: 'Add a pair' }).click();
-  await choose(page, 'Rider', 'Lou');
+  await choose(page, 'Rider', 'Lenna');
   await choose(page, 'Horse', 'Pepper');
   await page.getByRole('dialog').getByRole('button', { name: 'Add the pair' }).click();
-  await expect(page.getByText('Lou and Pepper')).toBeVisible();
+  await expect(page.getByText('Lenna and Pepper')).toBeVisible();
 
   // A row of four trot poles for Pepper.
   await newLayout(page, emptyYard.url, 'Four for rhythm', 'Home school', ['Pepper']);
@@ -129,7 +129,7 @@ test('from an empty yard to the next spacing: horse, arena, row, set, ride, revi
 
   // Review: from 0.5 to a third is a sixth of a gap back, more than 10 cm, so 10 cm closer and no more.
   await page.getByRole('link', { name: 'Review' }).click();
-  await expect(page.getByRole('heading', { name: 'Pepper with Lou' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Pepper with Lenna' })).toBeVisible();
   await expect(page.getByText('Try 1.27 m: 10 cm closer')).toBeVisible();
   const passes = page.getByRole('table').getByRole('row');
   await expect(passes.nth(1)).toContainText('0.42'); // the mean of 1/2 and 1/3

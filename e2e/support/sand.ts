@@ -121,7 +121,7 @@ export async function newLayout(page: Page, url: string, name: string, arena: st
   await page.getByRole('combobox', { name: 'Horses of the lesson' }).click();
   for (const horse of horses) await page.getByRole('option', { name: horse, exact: true }).click();
   await page.getByLabel('Name').click();
-  await page.getByRole('button', { name: 'Rake the sand' }).click();
+  await page.getByRole('button', { name: 'Make the layout' }).click();
   await page.getByLabel('Name of the layout').waitFor();
 }
 

@@ -255,6 +255,7 @@ export { FILM_MARK_KINDS, type FilmGait, type FilmMark, type TimedFilmMark } fro
 export { filmReading, hasSlipped, type AskedInFilm, type FilmReading, type FilmStretch } from './film/filmReading';
 export { filmMarkWords, filmSentences, filmTime } from './film/filmWords';
 export { GAIT_WORDS, sayGaits, type GaitWords } from './words/gaitWords';
+export { howMany } from './words/howMany';
 export { hasWords, plainWords } from './words/plainWords';
 export { gridWords, withElement, withoutElement } from './exercises/gridElements';
 export { stopNumbers, type StopNumber } from './layout/stopNumbers';

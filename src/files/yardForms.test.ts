@@ -74,5 +74,5 @@ test('an arena says what is round it; a person may have no step', () => {
   expect(arenaForm('m').parse(arena)).toMatchObject({ width: 20, length: 40, boundary: 'fence' });
   expect(first(arenaForm('m').safeParse({ ...arena, boundary: 'hedge' }))).toBe('Choose what is round it.');
   expect(first(arenaForm('m').safeParse({ ...arena, length: '41' }))).toContain('choose “none” for this size');
-  expect(personForm('m').parse({ name: 'Lou', role: 'rider', stepLength: '' }).stepLength).toBeNull();
+  expect(personForm('m').parse({ name: 'Lenna', role: 'rider', stepLength: '' }).stepLength).toBeNull();
 });

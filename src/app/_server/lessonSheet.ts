@@ -1,23 +1,24 @@
 import 'server-only';
 import {
   askedToShow,
-  changedAfterwards,
-  isAtStage,
-  pairEnd,
-  questionOfPair,
-  questionsNow,
-  readForPairs,
-  workCounts,
   type AskedToShow,
+  changedAfterwards,
+  howMany,
+  isAtStage,
   type LayoutHorse,
   type LessonRecord,
   type LessonStage,
+  pairEnd,
   type PassRecord,
-  riddenShown,
+  questionOfPair,
+  questionsNow,
+  readForPairs,
   type RecordLog,
+  riddenShown,
   type RiddenShown,
   type ToldPass,
   type ToldStage,
+  workCounts,
 } from '@/core';
 import { askedRide, placeName, type AskedRide } from '@/app/ride/askedRide';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
@@ -96,7 +97,7 @@ export async function lessonSheet(
             : stages.flatMap(stage => askedOfPair(stage, id, strides)),
         shown: riddenShown(passes, pass => rides.get(pass.id)?.track?.legs ?? []),
         end: pairEnd(told, toldStages(lesson, record, passes, versions), gate),
-        work: `${counts.lowEfforts + counts.highEfforts} efforts, ${counts.highEfforts} of them at 0.9 m and over; ${counts.raisedPasses} passes over raised poles.`,
+        work: `${howMany(counts.lowEfforts + counts.highEfforts, 'effort')}, ${counts.highEfforts} of them at 0.9 m and over; ${howMany(counts.raisedPasses, 'pass', 'passes')} over raised poles.`,
       };
     }),
   };
@@ -105,7 +106,7 @@ export async function lessonSheet(
 type RidingPair = { id: string; horseName: string; strides: LayoutHorse };
 
 function stageLine({ focus, seat, eachRein, minutes }: LessonStage): string {
-  return [focus, seat, eachRein > 0 ? `${eachRein} times on each rein` : '', `${minutes} min`]
+  return [focus, seat, eachRein > 0 ? `${howMany(eachRein, 'time')} on each rein` : '', `${minutes} min`]
     .filter(Boolean)
     .join('; ');
 }

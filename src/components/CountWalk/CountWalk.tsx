@@ -40,7 +40,7 @@ export function CountWalk({ label, planned, stepM, onDone, onClose }: CountWalkP
             One back
           </Button>
           <Button variant="default" disabled={steps === 0} onClick={reset}>
-            From none
+            Count again
           </Button>
         </div>
         <Button variant="default" onClick={() => (listening ? stop() : void listen())} aria-pressed={listening}>

@@ -71,7 +71,7 @@ export function FormModal<Values extends Record<string, unknown>>(props: FormMod
           )}
           <Group justify="flex-end">
             <Button variant="default" onClick={onClose}>
-              Leave it
+              Cancel
             </Button>
             <Button type="submit" loading={sending}>
               {touched ? 'Save it all the same' : sendLabel}

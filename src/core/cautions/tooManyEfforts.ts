@@ -3,6 +3,7 @@ import { dayShare } from '../work/workCounts';
 import { NOWHERE } from './caution';
 import type { CautionContext, CautionRule } from './cautionRule';
 import { dayLimits, workOfLayout } from './plannedWork';
+import { howMany } from '../words/howMany';
 
 const ROUNDING_SHARE = 1e-9;
 
@@ -29,7 +30,7 @@ export const tooManyEfforts: CautionRule = {
     if (raised >= 1 - ROUNDING_SHARE)
       told.push({
         ...about,
-        text: `${work.raisedPasses} passes over raised poles are planned for each horse; ${limits.raisedPasses} are enough for a day.`,
+        text: `${howMany(work.raisedPasses, 'pass over raised poles is', 'passes over raised poles are')} planned for each horse; ${limits.raisedPasses} are enough for a day.`,
         mend: 'Plan fewer passes, or lay the poles on the ground.',
       });
     return told;

@@ -26,7 +26,7 @@ export default function NewLayoutForm({ arenas, horses, onClose }: NewLayoutForm
       opened
       onClose={onClose}
       form={form}
-      sendLabel="Rake the sand"
+      sendLabel="Make the layout"
       onSend={async values => {
         const outcome = await addLayoutAction(values);
         if (outcome.ok) router.push(`/plan/${outcome.layoutId}`);

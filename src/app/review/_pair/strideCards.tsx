@@ -1,7 +1,7 @@
 import { PictureCard } from '@/components/pictures/PictureCard';
 import { StrideBands } from '@/components/pictures/StrideBands';
 import { StrideOverTime } from '@/components/pictures/StrideOverTime';
-import { offeredStride, profileStride, type StrideReview } from '@/core';
+import { howMany, offeredStride, profileStride, type StrideReview } from '@/core';
 import { ENTRY_LABELS } from '../../yard/entryLabels';
 import type { PairReview } from '../pairReview';
 import { metres } from '@/components/pictures/metres';
@@ -25,7 +25,7 @@ export function strideCards(pairId: string, { strides, horse, words }: PairRevie
           key={entry}
           title={ENTRY_LABELS[entry]}
           says={says}
-          sub={`${learned.legs} ${from}, ${learned.days} days. A stroke or a band: where the true stride lies, 95 times in 100.`}
+          sub={`${learned.legs} ${from}, ${howMany(learned.days, 'day')}. A stroke or a band: where the true stride lies, 95 times in 100.`}
           fileName={`${horse.name}-${entry}`}
           table={strideTable(one)}
           onPaper={index < ON_PAPER}

@@ -9,7 +9,7 @@ import { archiveAction } from '../actions';
 type RowActionsProps = {
   kind: Archivable;
   id: string;
-  /** What the row is called: "Quill", "Lou and Pepper". */
+  /** What the row is called: "Quill", "Lenna and Pepper". */
   name: string;
   archived: boolean;
   /** Opens the form to change it; pairs have none. */

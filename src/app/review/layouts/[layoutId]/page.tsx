@@ -4,7 +4,7 @@ import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
-import { askedToShow, layoutReview, type AskedToShow } from '@/core';
+import { askedToShow, type AskedToShow, howMany, layoutReview } from '@/core';
 import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
@@ -75,7 +75,7 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
     <>
       <PageHead
         title={layout.name}
-        sub={`${passes.length} passes; who rode it, how it was set, and what to set next`}
+        sub={`${howMany(passes.length, 'pass', 'passes')}; who rode it, how it was set, and what to set next`}
         actions={
           <>
             <LinkButton href={`/plan/${layoutId}`} variant="default">

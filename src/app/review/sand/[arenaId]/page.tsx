@@ -2,7 +2,7 @@ import { PictureCard } from '@/components/pictures/PictureCard';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
-import { formatLength, isShownPlace, placeClaims, placeWords, sayLengths, type Arena } from '@/core';
+import { type Arena, formatLength, howMany, isShownPlace, placeClaims, placeWords, sayLengths } from '@/core';
 import { findArena, listArenas } from '@/data/queries/arenas';
 import { formerStatesOf } from '@/data/queries/formerStates';
 import { listPairs } from '@/data/queries/pairs';
@@ -54,7 +54,7 @@ export default async function SandPage({ params, searchParams }: SandPageProps) 
     <>
       <PageHead
         title={`What the sand remembers: ${arena.name}`}
-        sub={`${record.passes} passes on ${record.days} days${isAsToday ? '' : `, in the arena as it was then: ${sizeWords(arena)}${untilWords}`}`}
+        sub={`${howMany(record.passes, 'pass', 'passes')} on ${howMany(record.days, 'day')}${isAsToday ? '' : `, in the arena as it was then: ${sizeWords(arena)}${untilWords}`}`}
         actions={
           <>
             {others.map(one => (

@@ -4,6 +4,7 @@ import { newId } from '@/components/newId';
 import {
   asRidden,
   type EarlierWork,
+  howMany,
   type LayoutHorse,
   lessonMinutes,
   type LessonPlan,
@@ -270,7 +271,7 @@ export function LessonEditor(props: LessonEditorProps) {
               <Title order={2} size="h4">
                 Stages
               </Title>
-              <span>{lessonMinutes(plan)} minutes in all</span>
+              <span>{howMany(lessonMinutes(plan), 'minute')} in all</span>
             </div>
             {plan.stages.length > 0 && <HourStrip {...{ plan, startsAt, chosen }} onChoose={choose} />}
             {over !== null && (

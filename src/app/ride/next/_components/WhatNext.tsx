@@ -1,5 +1,6 @@
 'use client';
 
+import { howMany } from '@/core';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Button, Chip, NumberInput, Select, TextInput } from '@mantine/core';
 import { useState } from 'react';
@@ -140,7 +141,7 @@ function Found({ suggested, riding, arenaId, startsAt, onRefused, again }: Found
       </ul>
       {found.out.length > 0 && (
         <details className={classes.out}>
-          <summary>{found.out.length} exercises are left out</summary>
+          <summary>{howMany(found.out.length, 'exercise is', 'exercises are')} left out</summary>
           <ul>
             {found.out.map(({ title, why }) => (
               <li key={`${title} ${why}`}>

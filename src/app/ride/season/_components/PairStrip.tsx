@@ -1,6 +1,14 @@
 'use client';
 
-import { dayInWords, seasonWeeks, type Overload, type SeasonDay, type SeasonEntry, type SeasonWeek } from '@/core';
+import {
+  dayInWords,
+  howMany,
+  type Overload,
+  type SeasonDay,
+  type SeasonEntry,
+  type SeasonWeek,
+  seasonWeeks,
+} from '@/core';
 import { useDraggable } from '@dnd-kit/core';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -168,7 +176,7 @@ function stripWords({ horse, rider }: Pair, weeks: readonly SeasonWeek[], loads:
   const planned = days.filter(({ isPlanned }) => isPlanned).length;
   const efforts = days.reduce((sum, day) => sum + day.efforts, 0);
   const too = loads.length === 0 ? '' : `; too much on ${loads.map(({ day }) => dayInWords(day)).join(', ')}`;
-  return `${horse} with ${rider}: ${days.length - planned} days ridden, ${planned} planned, ${efforts} efforts${too}`;
+  return `${horse} with ${rider}: ${howMany(days.length - planned, 'day')} ridden, ${planned} planned, ${howMany(efforts, 'effort')}${too}`;
 }
 
 const LEGEND: { words: string; mark: ReactNode }[] = [

@@ -7,16 +7,17 @@ import {
   countName,
   countsOnLeg,
   editPlan,
+  howMany,
+  type ItemTrack,
+  type LayoutHorse,
   layoutLabels,
   layoutStride,
   makeItSo,
   nearestToEven,
-  reckonItemTrack,
-  settingAt,
-  type ItemTrack,
-  type LayoutHorse,
   type ReckonedLeg,
+  reckonItemTrack,
   type RiddenLately,
+  settingAt,
 } from '@/core';
 import { Button, Text } from '@mantine/core';
 import { useState } from 'react';
@@ -95,7 +96,7 @@ function RiddenHorse({ controls, track, leg, horse, now, of, profileM }: RiddenH
       <StrideBands
         bands={[{ key: horse.id, words: `${horse.name}, ridden lately`, ridden: of, profileM }]}
         format={format}
-        label={`${horse.name}, from ${of.days} days`}
+        label={`${horse.name}, from ${howMany(of.days, 'day')}`}
       />
       {word !== null && (
         <Text size="sm">

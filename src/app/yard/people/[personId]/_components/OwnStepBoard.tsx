@@ -1,7 +1,7 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
-import { stepsText } from '@/core';
+import { howMany, stepsText } from '@/core';
 import { newId } from '@/components/newId';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { parseLength, walkedError } from '@/core';
@@ -86,7 +86,7 @@ export function OwnStepBoard({ person, days }: OwnStepBoardProps) {
                       size="compact-sm"
                       variant="subtle"
                       onClick={() => takeBack(id, true)}
-                      aria-label={`Take back the walk of ${steps} steps`}
+                      aria-label={`Take back the walk of ${howMany(steps, 'step')}`}
                     >
                       Take back
                     </Button>

@@ -3,7 +3,7 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { askedRide, type AskedRide } from '@/app/ride/askedRide';
-import { hasReins, questionWords, type Layout, type Question } from '@/core';
+import { hasReins, howMany, type Layout, type Question, questionWords } from '@/core';
 import { wayWords } from '@/app/ride/wayWords';
 import { Alert, Button, Group, NumberInput, Select } from '@mantine/core';
 import { useState, useTransition } from 'react';
@@ -85,7 +85,7 @@ function StandIn({ asked, ride }: StandInProps) {
       const answer = await standInRidesAction(wish).catch(() => null);
       setSaid(
         answer?.ok
-          ? { ok: true, words: `${answer.passes} passes are in the record of this lesson.` }
+          ? { ok: true, words: `${howMany(answer.passes, 'pass is', 'passes are')} in the record of this lesson.` }
           : { ok: false, words: answer?.problem ?? 'The server does not answer: nothing was recorded.' },
       );
     });

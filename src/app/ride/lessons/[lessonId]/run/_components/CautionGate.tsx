@@ -1,3 +1,4 @@
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
 import { DISCLAIMER } from '@/core';
 import classes from './RunLesson.module.css';
@@ -6,6 +7,7 @@ type CautionGateProps = { name: string; cautions: readonly string[]; ready: bool
 
 /** The cautions of a lesson, read once before anybody rides. */
 export function CautionGate({ name, cautions, ready, onRead }: CautionGateProps) {
+  const say = useSay();
   useEarlyTaps(ready);
   return (
     <section className={classes.run} aria-label="Before anybody rides">
@@ -15,11 +17,11 @@ export function CautionGate({ name, cautions, ready, onRead }: CautionGateProps)
       </header>
       <ul className={classes.passes}>
         {cautions.map(caution => (
-          <li key={caution}>{caution}</li>
+          <li key={caution}>{say(caution)}</li>
         ))}
       </ul>
       <p>{DISCLAIMER}</p>
-      <p>Beginning says that these were read and seen to.</p>
+      <p>Begin once all of this is in order.</p>
       <button type="button" className={classes.main} data-early="begin" onClick={() => ready && onRead()}>
         Begin the lesson
       </button>

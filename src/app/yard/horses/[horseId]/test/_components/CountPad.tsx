@@ -68,7 +68,7 @@ export function CountPad({ draft, change }: CountPadProps) {
           disabled={draft.count === 0}
           onClick={() => change({ kind: 'start-again' })}
         >
-          From none
+          Count again
         </Button>
       </Group>
       <Group gap="sm" mt="xl">

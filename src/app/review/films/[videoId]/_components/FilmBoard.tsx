@@ -4,7 +4,6 @@ import { Card } from '@/components/Card/Card';
 import { FilmRibbon } from '@/components/film/FilmRibbon';
 import { USUAL_RATE, useFilm } from '@/components/film/useFilm';
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { newId } from '@/components/newId';
 import { filmReading, filmSentences, type FilmGait, type FilmMark, type TimedFilmMark } from '@/core';
 import { Alert, Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
@@ -15,6 +14,7 @@ import { FilmAnswer } from './FilmAnswer';
 import { FilmKeys } from './FilmKeys';
 import { MarkList } from './MarkList';
 import { useFilmMarks } from './useFilmMarks';
+import { useStills, type Still } from './useStills';
 import classes from './FilmBoard.module.css';
 
 type FilmBoardProps = {
@@ -29,7 +29,7 @@ type FilmBoardProps = {
   /** Whom it is answered to; null where it is of no pair by itself. */
   answered: { rider: string; asks: string | null; answer: string; givenOn: string | null } | null;
   firstMarks: TimedFilmMark[];
-  firstStills: { id: string; atS: number }[];
+  firstStills: Still[];
 };
 
 /** A film picture by picture: what is seen at its times, what that comes to, and what whoever rode is told. */
@@ -42,26 +42,11 @@ export function FilmBoard(props: FilmBoardProps) {
     props.lengthS,
     seenS => void keepFilmLengthAction(videoId, seenS).catch(() => null),
   );
-  const [stills, setStills] = useState(props.firstStills);
+  const stills = useStills(videoId, props.firstStills, send);
   const [rate, setRate] = useState<number | string>(USUAL_RATE);
   const reading = lengthS === null ? null : filmReading(marks, lengthS);
   const now = reading?.stretches.find(({ fromS, toS }) => atS >= fromS && atS < toS) ?? null;
   const mark = (seen: FilmMark) => void add(nowS(), seen);
-  const keepStill = () =>
-    send(async () => {
-      const [picture, kept] = [await still(), { id: newId(), atS: nowS() }];
-      if (!picture) return { ok: false, problem: 'This browser does not give the picture away.' };
-      const address = `/api/videos/${videoId}/stills?${new URLSearchParams({ id: kept.id, at: String(kept.atS) })}`;
-      const answer = await fetch(address, { method: 'POST', headers: { 'content-type': 'image/jpeg' }, body: picture });
-      if (answer.ok) setStills(before => [...before, kept]);
-      return answer.ok ? { ok: true } : { ok: false, problem: await problemOf(answer) };
-    });
-  const removeStill = (id: string) =>
-    send(async () => {
-      const answer = await fetch(`/api/videos/${videoId}/stills/${id}`, { method: 'DELETE' });
-      if (answer.ok) setStills(before => before.filter(one => one.id !== id));
-      return answer.ok ? { ok: true } : { ok: false, problem: await problemOf(answer) };
-    });
   const keys = (event: KeyboardEvent) => {
     if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
     const moves: Record<string, () => void> = {
@@ -95,7 +80,7 @@ export function FilmBoard(props: FilmBoardProps) {
               One picture on (.)
             </Button>
             <NumberInput label="Pictures a second" w={130} min={1} max={240} value={rate} onChange={setRate} />
-            <Button variant="default" onClick={() => void keepStill()}>
+            <Button variant="default" onClick={() => void stills.keep(still, nowS())}>
               Keep this picture
             </Button>
           </Group>
@@ -137,11 +122,11 @@ export function FilmBoard(props: FilmBoardProps) {
         )}
         <MarkList
           marks={marks}
-          stills={stills}
+          stills={stills.stills}
           stillHref={id => `/api/videos/${videoId}/stills/${id}`}
           onGo={go}
           onUndo={one => void undo(one)}
-          onRemoveStill={({ id }) => void removeStill(id)}
+          onRemoveStill={({ id }) => void stills.remove(id)}
         />
         {isThere && (
           <Button
@@ -164,9 +149,6 @@ const headAt = (marks: readonly TimedFilmMark[], atS: number) =>
     (held, one) => (one.kind === 'head' && one.atS <= atS ? one.height : held),
     null,
   );
-
-const problemOf = async (answer: Response) =>
-  ((await answer.json().catch(() => null)) as { problem?: string } | null)?.problem ?? 'Nothing was kept.';
 
 function NoteHere({ onNote }: { onNote: (words: string) => void }) {
   const [words, setWords] = useState('');

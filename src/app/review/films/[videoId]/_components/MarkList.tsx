@@ -3,9 +3,8 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { filmMarkWords, filmTime, type TimedFilmMark } from '@/core';
 import { Button } from '@mantine/core';
+import type { Still } from './useStills';
 import classes from './FilmBoard.module.css';
-
-type Still = { id: string; atS: number };
 
 type MarkListProps = {
   marks: readonly TimedFilmMark[];

@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { LayoutCards, type LayoutCard } from '@/components/LayoutCards/LayoutCards';
 import { hasWords } from '@/core';
 import { Button, Group, Menu, Switch, Text, TextInput } from '@mantine/core';
@@ -14,13 +15,17 @@ const TagForm = dynamic(() => import('./TagForm'), { ssr: false });
 
 /** The layouts of the yard: found by words and tags, copied, put away and taken back. */
 export function LayoutList({ cards }: { cards: LayoutCard[] }) {
+  const say = useSay();
   const [words, setWords] = useState('');
   const [tag, setTag] = useState<string | null>(null);
   const [withArchived, setWithArchived] = useState(false);
   const [tagging, setTagging] = useState<LayoutCard | null>(null);
   const tags = [...new Set(cards.flatMap(card => card.tags))].sort();
   const shown = cards.filter(
-    card => (withArchived || !card.archived) && (tag === null || card.tags.includes(tag)) && hasWords(card.text, words),
+    card =>
+      (withArchived || !card.archived) &&
+      (tag === null || card.tags.includes(tag)) &&
+      hasWords(`${card.text} ${say(card.text)}`, words),
   );
   const anyArchived = cards.some(({ archived }) => archived);
   return (

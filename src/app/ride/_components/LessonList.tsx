@@ -1,5 +1,6 @@
 'use client';
 
+import { useSay } from '@/components/Lengths/LengthsProvider';
 import { hasWords, plainWords, type LessonState } from '@/core';
 import { TextInput } from '@mantine/core';
 import Link from 'next/link';
@@ -27,10 +28,11 @@ type LessonListProps = {
 
 /** Lessons: those that run, today's, those that come, the soonest first; what was lies in a calendar. All are found by words. */
 export function LessonList({ lessons, today }: LessonListProps) {
+  const say = useSay();
   const [words, setWords] = useState('');
   if (lessons.length === 0) return <p>No lesson is planned yet. A pair can also ride by itself, below.</p>;
   const found = lessons.filter(({ name, when, line, inside }) =>
-    hasWords(plainWords([name, when, line, inside].join(' ')), words),
+    hasWords(plainWords([name, when, line, inside, say(inside)].join(' ')), words),
   );
   const planned = found.filter(({ state }) => state === 'planned').reverse();
   const ended = found.filter(({ state }) => state === 'ended');

@@ -318,7 +318,7 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   addFilmMark: () => ['film-1', { id: 'note-2', atS: 2, kind: 'note', words: 'mine' }],
   undoFilmMark: () => ['note-1'],
   keepFilmLength: () => ['film-1', 12],
-  answerFilm: () => ['film-3', { answer: 'mine', atMs: 1 }],
+  answerFilm: () => ['film-3', { answer: 'mine', was: null, atMs: 1 }],
   addStill: () => ['film-1', { id: 'still-2', atS: 1, bytes: Buffer.from([1]) }],
   removeStill: () => ['film-3', 'still-1'],
   countIntoTest: ({ row }) => [row('videos'), { pace: 'normal', count: 8 }],

@@ -175,16 +175,19 @@ export async function keepFilmLength(tx: Transaction, yardId: string, videoId: s
 
 /**
  * Gives an answer to whoever rode, or puts another in its place.
- * @throws {DatabaseRefused} where the film is of no pair, or is gone
+ * @param given.was - the answer that it is put in the place of, as whoever writes saw it; null for none
+ * @throws {DatabaseRefused} where the film is of no pair, is gone, or was answered by somebody else meanwhile
  */
 export async function answerFilm(
   tx: Transaction,
   yardId: string,
   videoId: string,
-  { answer, atMs }: { answer: string; atMs: number },
+  { answer, was, atMs }: { answer: string; was: string | null; atMs: number },
 ): Promise<void> {
   const film = await findFilm(tx, yardId, videoId);
   if (!film || film.pairId === null) throw new DatabaseRefused('This film is not in the yard any more.');
+  if (film.answer !== was && film.answer !== answer)
+    throw new DatabaseRefused('Somebody else answered meanwhile: look at that first.');
   await tx
     .update(videos)
     .set({ answer, answeredAt: new Date(atMs) })

@@ -71,21 +71,28 @@ export async function keepFilmLengthAction(videoId: unknown, lengthS: unknown): 
 
 const Answer = z.string().trim().min(1, 'Say something first.').max(2000, 'An answer has at most 2,000 letters.');
 
-/** Gives the answer to whoever rode: from now on they read it, with all that is marked. */
-export async function answerFilmAction(
-  videoId: unknown,
-  typed: unknown,
-): Promise<FormOutcome<{ answeredAtMs: number }>> {
-  return attempt<{ answeredAtMs: number }>(may.instruct, async () => {
-    const [id, answer] = [Id.safeParse(videoId), Answer.safeParse(typed)];
-    if (!id.success) return refuse('This film is not in the yard any more.');
-    if (!answer.success) return refuse(answer.error.issues[0]!.message);
-    const { write, yard } = await yardContext();
-    const atMs = Date.now();
-    await write(tx => answerFilm(tx, yard.id, id.data, { answer: answer.data, atMs }));
+type Answered = FormOutcome & {
+  /** What is answered there now, where what was sent is not kept. */
+  now?: string | null;
+};
+
+/**
+ * Gives the answer to whoever rode: from now on they read it, with all that is marked.
+ * @param was - the answer that it is put in the place of, as it was seen here; null for none
+ */
+export async function answerFilmAction(videoId: unknown, typed: unknown, was: unknown): Promise<Answered> {
+  const { db, write, yard } = await yardContext(may.instruct);
+  const [id, answer, before] = [Id.safeParse(videoId), Answer.safeParse(typed), z.string().nullable().safeParse(was)];
+  if (!id.success || !before.success) return refuse('This film is not in the yard any more.');
+  if (!answer.success) return refuse(answer.error.issues[0]!.message);
+  const given = { answer: answer.data, was: before.data, atMs: Date.now() };
+  const kept = await attempt<object>(may.instruct, async () => {
+    await write(tx => answerFilm(tx, yard.id, id.data, given));
     revalidatePath('/', 'layout');
-    return { ok: true, answeredAtMs: atMs };
+    return { ok: true };
   });
+  // What is there instead, so that giving it again is meant.
+  return kept.ok ? kept : { ...kept, now: (await findFilm(db, yard.id, id.data))?.answer ?? null };
 }
 
 /** Takes a film out of the data folder; what was noted and counted in it stays. */

@@ -71,5 +71,5 @@ async function legsOf(
 
 function answeredOf({ day, asks, answer }: Film, pair: Pair | null, givenOn: string | null) {
   if (day === null || !pair) return null;
-  return { rider: pair.riderName, asks, answer: answer ?? '', givenOn };
+  return { rider: pair.riderName, asks, answer, givenOn };
 }

@@ -11,12 +11,13 @@ type FilmAnswerProps = {
   rider: string;
   /** What the rider asks; null where nothing is asked. */
   asks: string | null;
-  first: { answer: string; givenOn: string | null };
+  /** What was answered; null where nothing is yet. */
+  first: { answer: string | null; givenOn: string | null };
 };
 
 /** The answer to whoever rode: on this device while it is typed, and theirs to read once it is given. */
 export function FilmAnswer({ videoId, rider, asks, first }: FilmAnswerProps) {
-  const [typed, setTyped] = useState(first.answer);
+  const [typed, setTyped] = useState(first.answer ?? '');
   const [given, setGiven] = useState(first.answer);
   const [said, setSaid] = useState<string | null>(first.givenOn === null ? null : `Given on ${first.givenOn}.`);
   const [busy, begin] = useTransition();
@@ -30,11 +31,15 @@ export function FilmAnswer({ videoId, rider, asks, first }: FilmAnswerProps) {
   }, [draft]);
   const give = () =>
     begin(async () => {
-      const answer = await answerFilmAction(videoId, typed).catch(() => null);
+      const answer = await answerFilmAction(videoId, typed, given).catch(() => null);
       if (answer?.ok) {
         dropDraft(draft);
-        setGiven(typed);
+        setGiven(typed.trim());
         return setSaid(`Given: ${rider} reads it now.`);
+      }
+      if (answer?.now !== undefined && answer.now !== given) {
+        setGiven(answer.now);
+        return setSaid(`Somebody else answered meanwhile: “${answer.now}”. Given anew, yours stands in its place.`);
       }
       setSaid(answer === null ? 'The server does not answer: it is kept on this device.' : answer.problem);
     });
@@ -58,8 +63,8 @@ export function FilmAnswer({ videoId, rider, asks, first }: FilmAnswerProps) {
           keepDraft(draft, event.currentTarget.value);
         }}
       />
-      <Button mt="sm" mih={44} loading={busy} disabled={typed.trim() === '' || typed === given} onClick={give}>
-        {given === '' ? 'Give the answer' : 'Give it anew'}
+      <Button mt="sm" mih={44} loading={busy} disabled={typed.trim() === '' || typed.trim() === given} onClick={give}>
+        {given === null ? 'Give the answer' : 'Give it anew'}
       </Button>
       <p role="status">{said}</p>
     </Card>

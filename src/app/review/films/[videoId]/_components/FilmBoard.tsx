@@ -27,7 +27,7 @@ type FilmBoardProps = {
   /** Where its strides are counted into; null where it is of no pass and no test. */
   counted: CountedFilm | null;
   /** Whom it is answered to; null where it is of no pair by itself. */
-  answered: { rider: string; asks: string | null; answer: string; givenOn: string | null } | null;
+  answered: { rider: string; asks: string | null; answer: string | null; givenOn: string | null } | null;
   firstMarks: TimedFilmMark[];
   firstStills: Still[];
 };

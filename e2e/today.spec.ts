@@ -46,7 +46,7 @@ test('today shows the lesson to come with its pairs and drawing, what stands, an
   await expect(coming).toContainText(/ with /);
   await expect(page.getByRole('region', { name: 'On the sand' })).toContainText('last ridden over');
   const next = page.getByRole('region', { name: 'What each pair could ride next' });
-  await expect(next.getByRole('listitem')).toHaveCount(6);
+  await expect(next.getByRole('listitem')).toHaveCount(7);
   await expect(next.getByRole('listitem').filter({ hasText: 'Quill' }).locator('svg')).toBeVisible();
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Yard' }).click();
   await expect(page).toHaveURL(/\/yard$/);

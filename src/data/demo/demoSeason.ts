@@ -109,8 +109,8 @@ export const SEASON_TRUTH: Record<
     },
   },
   'bas-fennel': {
-    ...{ strideM: [2.9, 2.95], trotStepM: [0.98, 1], mishap: [0.06, 0.05], quality: [3.3, 3.8] },
-    worseRein: { rein: 'right', times: [4, 4] },
+    ...{ strideM: [2.9, 2.95], trotStepM: [0.98, 1], mishap: [0.05, 0.05], quality: [3.3, 3.8] },
+    worseRein: { rein: 'right', times: [2.5, 2.5] },
   },
   'neve-thimble': {
     ...{ strideM: [2.8, 2.85], trotStepM: [1.0, 1.02], mishap: [0.08, 0.05], quality: [3, 3.6], worseRein: null },

@@ -150,16 +150,12 @@ test('a clinic of eight pairs rides in two groups of like strides', async ({ dem
   await page.goto(`${demoYard.url}/plan`);
   await page.getByRole('link', { name: /^Five trot poles/ }).click();
   await key(page, 'Teach this now').click();
-  for (const [rider, horse] of [
-    ['Ida Fenner', 'Barley'],
-    ['Jory Lamb', 'Quill'],
-  ] as const) {
-    await key(page, 'Another pair').click();
-    await page.getByRole('textbox', { name: 'Rider' }).fill(rider);
-    await choose(page, 'Horse', horse);
-    await key(page, 'Add this pair').click();
-    await expect(page.getByRole('checkbox', { name: `${horse} with ${rider}` })).toBeChecked();
-  }
+  // Seven pairs are there, and one comes.
+  await key(page, 'Another pair').click();
+  await page.getByRole('textbox', { name: 'Rider' }).fill('Jory Lamb');
+  await choose(page, 'Horse', 'Quill');
+  await key(page, 'Add this pair').click();
+  await expect(page.getByRole('checkbox', { name: 'Quill with Jory Lamb' })).toBeChecked();
   for (const box of await page.getByRole('dialog').getByRole('checkbox').all()) await box.check();
   await expect(key(page, 'Begin with 8 pairs')).toBeVisible();
   await page.getByRole('link', { name: 'Plan it for another day' }).click();

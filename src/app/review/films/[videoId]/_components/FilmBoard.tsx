@@ -58,87 +58,91 @@ export function FilmBoard(props: FilmBoardProps) {
     moves[event.key]?.();
   };
   return (
-    <div className={classes.board} onKeyDown={keys}>
+    <div className={classes.page} onKeyDown={keys}>
       {isThere && (
-        <Card label="The film">
-          <video
-            ref={video}
-            src={`/api/videos/${videoId}`}
-            controls
-            muted
-            playsInline
-            preload="metadata"
-            className={classes.film}
-            {...player}
-          />
-          {lengthS !== null && <FilmRibbon marks={marks} lengthS={lengthS} atS={atS} onGo={go} />}
-          <Group mt="sm" align="flex-end">
-            <Button variant="default" onClick={() => step(-1, Number(rate))}>
-              One picture back (,)
-            </Button>
-            <Button variant="default" onClick={() => step(1, Number(rate))}>
-              One picture on (.)
-            </Button>
-            <NumberInput label="Pictures a second" w={130} min={1} max={240} value={rate} onChange={setRate} />
-            <Button variant="default" onClick={() => void stills.keep(still, nowS())}>
-              Keep this picture
-            </Button>
-          </Group>
-          <NoteHere onNote={words => mark({ kind: 'note', words })} />
-        </Card>
+        <div className={classes.watch}>
+          <div className={classes.watched}>
+            <Card label="The film">
+              <video
+                ref={video}
+                src={`/api/videos/${videoId}`}
+                controls
+                muted
+                playsInline
+                preload="metadata"
+                className={classes.film}
+                {...player}
+              />
+              {lengthS !== null && <FilmRibbon marks={marks} lengthS={lengthS} atS={atS} onGo={go} />}
+            </Card>
+          </div>
+          <Card label="What is seen" title="What is seen">
+            <Group mt="sm" align="flex-end">
+              <Button variant="default" onClick={() => step(-1, Number(rate))}>
+                One picture back (,)
+              </Button>
+              <Button variant="default" onClick={() => step(1, Number(rate))}>
+                One picture on (.)
+              </Button>
+              <NumberInput label="Pictures a second" w={130} min={1} max={240} value={rate} onChange={setRate} />
+              <Button variant="default" onClick={() => void stills.keep(still, nowS())}>
+                Keep this picture
+              </Button>
+            </Group>
+            <NoteHere onNote={words => mark({ kind: 'note', words })} />
+            <FilmKeys gaits={gaits} now={now} head={headAt(marks, atS)} onMark={mark} />
+          </Card>
+        </div>
       )}
-      {isThere && (
-        <Card label="What is seen" title="What is seen">
-          <FilmKeys gaits={gaits} now={now} head={headAt(marks, atS)} onMark={mark} />
-        </Card>
-      )}
-      {answered && (
-        <FilmAnswer
-          videoId={videoId}
-          rider={answered.rider}
-          asks={answered.asks}
-          first={{ answer: answered.answer, givenOn: answered.givenOn }}
-        />
-      )}
-      <Card label="What it comes to" title="What it comes to">
-        {said && (
-          <Alert mb="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
-            {say(said.words)}
-          </Alert>
-        )}
-        {reading &&
-          filmSentences(reading).map(sentence => (
-            <p key={sentence} className={classes.sentence}>
-              {say(sentence)}
-            </p>
-          ))}
-        {counted && (
-          <CountOfFilm
+      <div className={classes.board}>
+        {answered && (
+          <FilmAnswer
             videoId={videoId}
-            counted={counted}
-            strides={marks.filter(({ kind }) => kind === 'stride').length}
-            onSend={send}
+            rider={answered.rider}
+            asks={answered.asks}
+            first={{ answer: answered.answer, givenOn: answered.givenOn }}
           />
         )}
-        <MarkList
-          marks={marks}
-          stills={stills.stills}
-          stillHref={id => `/api/videos/${videoId}/stills/${id}`}
-          onGo={go}
-          onUndo={one => void undo(one)}
-          onRemoveStill={({ id }) => void stills.remove(id)}
-        />
-        {isThere && (
-          <Button
-            variant="subtle"
-            onClick={() =>
-              void send(() => removeFilmAction(videoId), 'The film is gone.').then(ok => ok && router.refresh())
-            }
-          >
-            Remove the film from the data folder
-          </Button>
-        )}
-      </Card>
+        <Card label="What it comes to" title="What it comes to">
+          {said && (
+            <Alert mb="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
+              {say(said.words)}
+            </Alert>
+          )}
+          {reading &&
+            filmSentences(reading).map(sentence => (
+              <p key={sentence} className={classes.sentence}>
+                {say(sentence)}
+              </p>
+            ))}
+          {counted && (
+            <CountOfFilm
+              videoId={videoId}
+              counted={counted}
+              strides={marks.filter(({ kind }) => kind === 'stride').length}
+              onSend={send}
+            />
+          )}
+          <MarkList
+            marks={marks}
+            stills={stills.stills}
+            stillHref={id => `/api/videos/${videoId}/stills/${id}`}
+            onGo={go}
+            onUndo={one => void undo(one)}
+            onRemoveStill={({ id }) => void stills.remove(id)}
+          />
+          {isThere && (
+            <Button
+              variant="subtle"
+              onClick={() =>
+                void send(() => removeFilmAction(videoId), 'The film is gone.').then(ok => ok && router.refresh())
+              }
+            >
+              Remove the film from the data folder
+            </Button>
+          )}
+        </Card>
+      </div>
     </div>
   );
 }

@@ -63,7 +63,7 @@ const footfall = (passId: string, place: number | null, fraction: number): Recor
 test('the demo yard is made once', async () => {
   await withDemo(async ({ database, yardId }) => {
     expect(await seedDemo(database, NOW_MS)).toBe(false);
-    expect(await listHorses(database.db, yardId)).toHaveLength(6);
+    expect(await listHorses(database.db, yardId)).toHaveLength(7);
   });
 });
 

@@ -98,7 +98,8 @@ test('each pair that rode enough is suggested something it may ride, and one tha
     const group = suggestFrom(
       await material(pairs.filter(({ horseName }) => horseName !== 'Tansy').map(({ id }) => id)),
     );
-    for (const { why } of group[0]!.suggestions) expect(why).toMatch(/for (Quill|Barley|Larkspur|Osprey|Thimble|Fennel) /i);
+    for (const { why } of group[0]!.suggestions)
+      expect(why).toMatch(/for (Quill|Barley|Larkspur|Osprey|Thimble|Fennel) /i);
   });
 });
 

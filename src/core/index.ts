@@ -251,7 +251,7 @@ export { layoutLabels, type Labels } from './layout/labels';
 export { countsAround, countsOnLeg, type CountRead, type HorseCounts } from './layout/countsOnLeg';
 export { groupGlance, type GlanceWord, type HorseGlance } from './layout/groupGlance';
 export { exerciseText } from './exercises/exerciseSearch';
-export { FILM_MARK_KINDS, type FilmGait, type FilmMark, type TimedFilmMark } from './film/filmMark';
+export type { FilmGait, FilmMark, TimedFilmMark } from './film/filmMark';
 export { filmReading, hasSlipped, type AskedInFilm, type FilmReading, type FilmStretch } from './film/filmReading';
 export { filmMarkWords, filmSentences, filmTime } from './film/filmWords';
 export { GAIT_WORDS, sayGaits, type GaitWords } from './words/gaitWords';

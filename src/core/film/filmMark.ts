@@ -1,5 +1,5 @@
 import type { TrackGait } from '../layout/trackGait';
-import { HEAD_HEIGHTS, LEADS } from '../record/passMark';
+import type { HEAD_HEIGHTS, LEADS } from '../record/passMark';
 
 /** What is ridden at a time of a film: a gait, or a halt. */
 export type FilmGait = TrackGait | 'halt';
@@ -16,16 +16,6 @@ export type FilmMark =
   | { kind: 'break' }
   | { kind: 'stride' }
   | { kind: 'note'; words: string };
-
-export const FILM_MARK_KINDS = [
-  'gait',
-  'asked',
-  'head',
-  'lead',
-  'break',
-  'stride',
-  'note',
-] as const satisfies readonly FilmMark['kind'][];
 
 /** A mark with its time from the beginning of the film, seconds. */
 export type TimedFilmMark = { id: string; atS: number } & FilmMark;

@@ -1,3 +1,4 @@
+import { sameGait } from '../layout/trackGait';
 import type { HEAD_HEIGHTS } from '../record/passMark';
 import { tempoOfTaps, type Tempo } from '../record/tempo';
 import type { FilmGait, FilmMark, TimedFilmMark } from './filmMark';
@@ -65,13 +66,10 @@ function stretchesOf(inOrder: readonly TimedFilmMark[], lengthS: number): FilmSt
   return open.fromS < lengthS ? [...stretches, open] : stretches;
 }
 
-/** A canter is a canter, whatever it is asked over. */
-const plain = (gait: FilmGait): FilmGait => (gait === 'course-canter' ? 'canter' : gait);
-
 /** Whether another gait was ridden than was asked. After a slip it is usual to halt: a halt is none. */
 export function hasSlipped({ ridden, asked }: FilmStretch): boolean {
   if (ridden === null || asked === null || ridden === 'halt') return false;
-  return plain(ridden) !== plain(asked);
+  return !sameGait(ridden, asked);
 }
 
 function askedOf(stretches: readonly FilmStretch[]): AskedInFilm[] {

@@ -17,3 +17,9 @@ export const TRACK_GAITS: readonly TrackGait[] = [
 
 /** A gait, or a halt, within a sentence. */
 export const gaitWord = (gait: TrackGait | 'halt'): string => gait.replace('-', ' ');
+
+/** Whether two gaits are one: the canter of a course is a canter. */
+export function sameGait(a: TrackGait | 'halt', b: TrackGait | 'halt'): boolean {
+  const plain = (gait: TrackGait | 'halt') => (gait === 'course-canter' ? 'canter' : gait);
+  return plain(a) === plain(b);
+}

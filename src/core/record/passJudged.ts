@@ -1,7 +1,7 @@
 import { assertNever } from '../assertNever';
 import { standingMarks, type PassMark } from './passMark';
 import { transitionWords } from './transitionWords';
-import { gaitWord, type TrackGait } from '../layout/trackGait';
+import { gaitWord, sameGait } from '../layout/trackGait';
 import type { PassRecord } from './passRecord';
 
 /** A fault of a pass: what, and where (from 1; null for the pass as a whole). */
@@ -90,10 +90,4 @@ function placeOf(mark: PassMark): Omit<PassFault, 'what'> {
 /** Whether nothing went wrong in a pass that counts. */
 export function isClean(pass: JudgedPass): boolean {
   return !isVoid(pass) && passFaults(pass).length === 0;
-}
-
-/** The canter of a course is a canter. */
-function sameGait(a: TrackGait, b: TrackGait): boolean {
-  const plain = (gait: TrackGait) => (gait === 'course-canter' ? 'canter' : gait);
-  return plain(a) === plain(b);
 }

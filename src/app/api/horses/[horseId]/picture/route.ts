@@ -2,6 +2,7 @@ import { mayReadPair } from '@/app/_server/access/ownPair';
 import { listPairs } from '@/data/queries/pairs';
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { may } from '../../../../_server/access/rules';
+import { sendPicture } from '@/app/_server/sendPicture';
 import { bytesUpTo } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
 import { findHorse } from '@/data/queries/horses';
@@ -28,13 +29,7 @@ export const GET = answering(may.read, async (_: Request, { params }: Context) =
   if (!mayReadPair(who, { riderId: '' }) && !(await isOwn())) return problemAnswer(404, 'This horse has no picture.');
   const picture = await findPicture(db, yard.id, horseId);
   if (!picture) return problemAnswer(404, 'This horse has no picture.');
-  return new Response(new Uint8Array(picture.bytes), {
-    headers: {
-      'content-type': picture.mime,
-      'x-content-type-options': 'nosniff',
-      'cache-control': 'private, max-age=31536000, immutable',
-    },
-  });
+  return sendPicture(picture);
 });
 
 /** Keeps a picture; nothing is changed where it is too large or not what it says. */

@@ -7,7 +7,7 @@ import { useSay } from '@/components/Lengths/LengthsProvider';
 import { filmReading, filmSentences, type FilmGait, type FilmMark, type TimedFilmMark } from '@/core';
 import { Alert, Button, Group, NumberInput, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState, type KeyboardEvent } from 'react';
+import { useMemo, useState, type KeyboardEvent } from 'react';
 import { keepFilmLengthAction, removeFilmAction } from '../actions';
 import { CountOfFilm, type CountedFilm } from './CountOfFilm';
 import { FilmAnswer } from './FilmAnswer';
@@ -44,7 +44,7 @@ export function FilmBoard(props: FilmBoardProps) {
   );
   const stills = useStills(videoId, props.firstStills, send);
   const [rate, setRate] = useState<number | string>(USUAL_RATE);
-  const reading = lengthS === null ? null : filmReading(marks, lengthS);
+  const reading = useMemo(() => (lengthS === null ? null : filmReading(marks, lengthS)), [marks, lengthS]);
   const now = reading?.stretches.find(({ fromS, toS }) => atS >= fromS && atS < toS) ?? null;
   const mark = (seen: FilmMark) => void add(nowS(), seen);
   const keys = (event: KeyboardEvent) => {

@@ -1,6 +1,6 @@
 import { mayReadPair } from '@/app/_server/access/ownPair';
 import { answering, problemAnswer } from '@/app/_server/answering';
-import { sendStill } from '@/app/_server/sendStill';
+import { sendPicture } from '@/app/_server/sendPicture';
 import { yardContext } from '@/app/_server/yardContext';
 import { findStill, removeStill } from '@/data/queries/filmStills';
 import { filmRider, findFilm } from '@/data/queries/videos';
@@ -17,7 +17,7 @@ export const GET = answering(may.read, async (_: Request, { params }: Context) =
   if (!film || !mayReadPair(who, { riderId: (await filmRider(db, film)) ?? '' })) return gone();
   if (!who.open && who.role === 'rider' && film.answeredAt === null) return gone();
   const still = await findStill(db, yard.id, videoId, stillId);
-  return still ? sendStill(still) : gone();
+  return still ? sendPicture(still) : gone();
 });
 
 export const DELETE = answering(may.instruct, async (_: Request, { params }: Context) => {

@@ -1,7 +1,7 @@
 import { byItsLink } from '@/app/_server/access/rules';
 import { sharedLink } from '@/app/_server/access/sharedLink';
 import { answering, problemAnswer } from '@/app/_server/answering';
-import { sendStill } from '@/app/_server/sendStill';
+import { sendPicture } from '@/app/_server/sendPicture';
 import { findStill } from '@/data/queries/filmStills';
 import { filmRider, findFilm } from '@/data/queries/videos';
 
@@ -17,5 +17,5 @@ export const GET = answering(byItsLink, async (_: Request, { params }: Context) 
   const film = await findFilm(db, yard.id, videoId);
   if (!film || film.answeredAt === null || (await filmRider(db, film)) !== link.subjectId) return gone();
   const still = await findStill(db, yard.id, videoId, stillId);
-  return still ? sendStill(still) : gone();
+  return still ? sendPicture(still) : gone();
 });

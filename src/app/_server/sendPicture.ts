@@ -1,7 +1,7 @@
 import 'server-only';
 
-/** A picture out of a film: it never changes under its address. */
-export function sendStill({ mime, bytes }: { mime: string; bytes: Buffer }): Response {
+/** A picture out of the store: it never changes under its address. */
+export function sendPicture({ mime, bytes }: { mime: string; bytes: Buffer }): Response {
   return new Response(new Uint8Array(bytes), {
     headers: {
       'content-type': mime,

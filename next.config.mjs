@@ -1,24 +1,17 @@
 import { withSerwist } from '@serwist/turbopack';
+import { EVERY_ANSWER, ROUTE_ANSWER } from './scripts/lib/answerHeaders.mjs';
 
 /** @type {import('next').NextConfig} */
 const config = {
   poweredByHeader: false,
-  /** What holds for every answer, also for files and for what does not come through the proxy. */
   headers: async () => [
     {
       source: '/:path*',
-      headers: [
-        { key: 'x-content-type-options', value: 'nosniff' },
-        { key: 'x-frame-options', value: 'DENY' },
-        { key: 'referrer-policy', value: 'same-origin' },
-        { key: 'cross-origin-opener-policy', value: 'same-origin' },
-        { key: 'cross-origin-resource-policy', value: 'same-origin' },
-        { key: 'permissions-policy', value: 'camera=(), microphone=(), geolocation=(), payment=(), usb=()' },
-      ],
+      headers: EVERY_ANSWER,
     },
     {
       source: '/api/:path*',
-      headers: [{ key: 'content-security-policy', value: "default-src 'none'; frame-ancestors 'none'; sandbox" }],
+      headers: ROUTE_ANSWER,
     },
   ],
   devIndicators: false,

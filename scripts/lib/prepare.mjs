@@ -7,7 +7,10 @@ const OLDEST_NODE = [20, 9];
 const INSTALL_STAMP = 'node_modules/.roan-installed';
 const BUILD_STAMP = '.next/roan-build';
 /** What a build is made from; tests are not. */
-const BUILD_INPUTS = ['src', 'public', 'next.config.mjs', 'postcss.config.cjs', 'tsconfig.json', 'package-lock.json'];
+const BUILD_INPUTS = [
+  ...['src', 'public', 'next.config.mjs', 'scripts/lib/answerHeaders.mjs', 'postcss.config.cjs', 'tsconfig.json'],
+  'package-lock.json',
+];
 
 /** Refuses a Node that is too old, and installs what the lock file names unless that was done already. */
 export async function ensureInstalled() {

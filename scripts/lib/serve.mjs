@@ -8,7 +8,9 @@ import { certificate } from './certificate.mjs';
 import { logAnswers } from './logLine.mjs';
 import { mindHeaders } from './mindHeaders.mjs';
 import { networkAddresses } from './places.mjs';
+import { pagesBeside } from './pagesBeside.mjs';
 import { giveUp } from './run.mjs';
+import { answerTap, isTap } from './taps.mjs';
 
 const DEFAULT_PORT = 4747;
 
@@ -90,14 +92,20 @@ function networkArguments(args) {
 /** Answers that say "starting" until the framework has begun. */
 function laterAnswers() {
   let handle = null;
+  let pages = null;
   const answer = (request, response) => {
     if (!canBeRead(request.url))
       return void refuse(response, 404, 'There is nothing at this address: it cannot be read.');
     mindHeaders(request);
     logAnswers(request, response);
-    if (handle) return void handle(request, response);
+    if (handle) return void answerOne(request, response);
     response.setHeader('retry-after', '1');
     refuse(response, 503, 'Roan is starting: try again in a moment.');
+  };
+  const answerOne = (request, response) => {
+    if (isTap(request)) return answerTap(request, response);
+    const here = () => handle(request, response);
+    return pages.answer(request, response, here) || here();
   };
   const begin = async ({ hostname, port }) => {
     const { default: next } = await import('next');
@@ -108,6 +116,7 @@ function laterAnswers() {
     await app.prepare();
     console.log = log;
     handle = app.getRequestHandler();
+    pages = pagesBeside({ hostname, port });
   };
   return { answer, begin };
 }

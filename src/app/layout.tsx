@@ -21,6 +21,7 @@ import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { yardGaitWords, yardOf } from './_server/yardContext';
 import { chooseUnit } from './_server/chooseUnit';
+import { roan } from '@/data/roan';
 import { clockBehindMs } from './_server/serverClock';
 import { trustClockAction } from './_server/trustClockAction';
 import { isInstructor } from './_server/access/isInstructor';
@@ -39,7 +40,8 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const opened = who && (await yardOf(who.yardId));
   const gaitWords = opened ? await yardGaitWords(opened.yard.id) : 'english';
   const yards = who === null || who.open ? [] : await yardsHere();
-  const [behindMs, nowAtMs] = [clockBehindMs(), nowMs()];
+  const nowAtMs = nowMs();
+  const behindMs = opened ? await clockBehindMs(await roan(), nowAtMs) : 0;
   const day = (atMs: number) => yardTime(atMs, opened?.yard.timeZone ?? 'UTC', 'D MMM YYYY, HH:mm');
   const thread = who === null ? {} : readThread((await cookies()).get(THREAD_COOKIE)?.value);
   return (

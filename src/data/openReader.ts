@@ -4,6 +4,7 @@ import { DEFAULT_DATABASE_URL, filePathOf, type RoanDatabase } from './openDatab
 import { overlaid } from './overlaid';
 import * as schema from './schema';
 import { serverClient } from './serverClient';
+import { takingTurns } from './takingTurns';
 
 /**
  * The database of this process once more, to read from beside it: what takes long to read holds nobody up. It is opened, brought up
@@ -14,7 +15,8 @@ export async function openReader(): Promise<{ db: RoanDatabase; close: () => voi
   const file = filePathOf(url);
   const client =
     file === null ? await serverClient(url, process.env.ROAN_DATABASE_TOKEN) : createClient({ url: `file:${file}` });
-  return { db: drizzle(onlyReading(client), { schema }), close: () => client.close() };
+  const reading = onlyReading(client);
+  return { db: drizzle(file === null ? reading : takingTurns(reading), { schema }), close: () => client.close() };
 }
 
 /** What is read at one moment takes no lock: with the one that is asked for else nobody could write as long as it is read. */

@@ -1,8 +1,18 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import type { Client } from '@libsql/client';
+import { oneForAll } from './oneForAll';
 import { overlaid } from './overlaid';
 
 /** So long a page may read on before others have their turn, milliseconds. */
 const TURN_MS = 8;
+
+const first = oneForAll('who is answered first', () => new AsyncLocalStorage<true>());
+
+/**
+ * Runs something short that a thumb waits for: it asks all its questions in one turn. With a turn for each it would wait, question by
+ * question, for a slice of every page that is being made.
+ */
+export const inOneTurn = <Result>(work: () => Promise<Result>): Promise<Result> => first.run(true, work);
 
 /**
  * The client of a file that lets others have their turn between its questions. It answers at once, so that whoever asks a hundred things
@@ -11,7 +21,7 @@ const TURN_MS = 8;
 export function takingTurns(client: Client): Client {
   let sinceMs = performance.now();
   const turn = async () => {
-    if (performance.now() - sinceMs < TURN_MS) return;
+    if (first.getStore() || performance.now() - sinceMs < TURN_MS) return;
     await new Promise(resolve => setImmediate(resolve));
     sinceMs = performance.now();
   };

@@ -19,22 +19,28 @@ const AGAIN_MS = [20, 60, 150, 400, 1000, 2000];
 /** So many writes that wait go into one transaction, where each by itself would hold up the other processes longer. */
 const MOST_TOGETHER = 12;
 
+type WriteQueueOptions = {
+  /** Other machines write there too. Writes that wait for each other go together; where one of them fails, each goes by itself. */
+  shared?: boolean;
+  /** A thread of this process writes there too, now and then and for a moment: what a page found out. */
+  beside?: boolean;
+  /** Told the number of every write, where copies of the store are read from. */
+  wrote?: (number: number) => void;
+};
+
 type Action = (tx: Transaction) => Promise<unknown>;
 type Waiting = { action: Action; done: (value: never) => void; failed: (error: unknown) => void };
 type Tried = { ok: true; values: unknown[] } | { ok: false; error: unknown; isAllSaid: boolean };
 
 /**
  * One queue for all writes of a process: parallel transactions on one file fail with "busy" in large numbers.
- * A write that fails is rolled back, is thrown as a DatabaseRefused, and does not stop the ones behind it.
- * @param shared - whether other processes write there too: what stood in the way of a write may be gone in a moment, and it is
- *   tried again from its beginning. Only a write that is sure not to have been made: whether one was whose last answer was lost
- *   nobody knows, and what is sent again says itself what it is. Writes that wait for each other go together; where one of
- *   them fails, each goes by itself.
- * @param wrote - told the number of every write, where copies of the store are read from
+ * A write that fails is rolled back, is thrown as a DatabaseRefused, and does not stop the ones behind it. Where others write too, what
+ * stood in the way of a write may be gone in a moment, and it is tried again from its beginning. Only a write that is sure not to have
+ * been made: whether one was whose last answer was lost nobody knows, and what is sent again says itself what it is.
  */
 export function createWriteQueue(
   db: Db,
-  { shared = false, wrote }: { shared?: boolean; wrote?: (number: number) => void } = {},
+  { shared = false, beside = false, wrote }: WriteQueueOptions = {},
 ): WriteQueue {
   const waiting: Waiting[] = [];
   let running: Promise<void> | null = null;
@@ -64,7 +70,7 @@ export function createWriteQueue(
   };
   const run = async (actions: readonly Action[]): Promise<Tried> => {
     let tried = await tryOnce(actions);
-    for (const waitMs of shared ? AGAIN_MS : []) {
+    for (const waitMs of shared || beside ? AGAIN_MS : []) {
       if (tried.ok || tried.isAllSaid || !isPassing(tried.error)) break;
       // Two that stood in each other's way are not to do so again.
       await new Promise(resolve => setTimeout(resolve, waitMs * (0.5 + Math.random())));

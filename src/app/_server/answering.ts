@@ -1,4 +1,5 @@
 import 'server-only';
+import { inOneTurn } from '@/data/takingTurns';
 import { AccessRefused } from './access/accessRefused';
 import { underRule } from './access/entered';
 import type { Rule } from './access/rules';
@@ -20,7 +21,8 @@ export function answering<Context = unknown>(
     const fault = requestFault(request, names);
     if (fault) return problemAnswer(fault.status, fault.problem);
     try {
-      return await underRule(rule, () => answer(request, context));
+      const work = () => underRule(rule, () => answer(request, context));
+      return await (request.method === 'GET' ? work() : inOneTurn(work));
     } catch (error) {
       if (error instanceof AccessRefused) return problemAnswer(error.status, error.message);
       const { status, problem } = faultOf(error);

@@ -1,19 +1,27 @@
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { currentYard } from '@/data/queries/yards';
-import { roan } from '@/data/roan';
+import { isPagesThread, roan } from '@/data/roan';
 import { setFirstPassphrase } from './access/firstPassphrase';
+import { answerTaps } from './answerTaps';
+import { keepForPages } from './keepForPages';
 import { keepBackups } from './keepBackups';
 import { keepDaysAtStart } from './keepDaysAtStart';
 import { lookAtClock } from './serverClock';
 
-/** Opens the database before the first request; a server that cannot is ended with the reason. */
+/**
+ * Opens the database before the first request; a server that cannot is ended with the reason. The thread that makes pages leaves the
+ * rest to the one that takes taps.
+ */
 export async function openAtStart(): Promise<void> {
   try {
     const database = await roan();
+    if (isPagesThread()) return;
     const yard = await currentYard(database);
     await setFirstPassphrase(database, yard.id);
     // A full disk keeps nobody from reading: the clock is looked at again later.
     await lookAtClock(database, Date.now()).catch(() => undefined);
+    answerTaps();
+    keepForPages(database);
     keepBackups();
     keepDaysAtStart(database);
   } catch (error) {

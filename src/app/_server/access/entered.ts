@@ -1,8 +1,8 @@
 import 'server-only';
 import { AsyncLocalStorage } from 'node:async_hooks';
-import { headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { AccessRefused } from './accessRefused';
+import { askedHeaders } from './asking';
 import { byItsLink, may, type Rule } from './rules';
 import { whoIsThere, type Who } from './whoIsThere';
 
@@ -36,7 +36,7 @@ export async function entered(named?: Rule): Promise<Who> {
   if (rule === byItsLink) throw new AccessRefused(401);
   const who = await (entry ? (entry.who ??= whoIsThere()) : whoIsThere());
   if (who && (who.open || rule.includes(who.role))) return who;
-  const asked = await headers();
+  const asked = await askedHeaders();
   // Told by the proxy, for pages alone; an action comes to a page's address and answers for itself.
   const page = asked.get('x-roan-page');
   if (page === null || asked.get('next-action') !== null || entry) throw new AccessRefused(who ? 403 : 401);

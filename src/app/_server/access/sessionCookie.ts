@@ -8,6 +8,7 @@ import { roan } from '@/data/roan';
 import { SESSION_DAYS } from '@/data/queries/access';
 import { getIronSession, unsealData, type SessionOptions } from 'iron-session';
 import { cookies } from 'next/headers';
+import { carriedCookie } from './asking';
 
 /**
  * What a signed-in device carries: which session it is in, and those of other yards. Whose they are, and whether they run, the
@@ -67,7 +68,7 @@ const MOST_YARDS = 12;
 /** The sessions that this request carries; none where nothing is carried, or what was not sealed here. */
 export async function carriedSessions(): Promise<CarriedSessions> {
   const { cookieName, password, ttl } = await options();
-  const sealed = (await cookies()).get(cookieName)?.value;
+  const sealed = await carriedCookie(cookieName);
   return carriedIn(sealed ? await unsealed(sealed, password as string, ttl) : {});
 }
 

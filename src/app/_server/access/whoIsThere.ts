@@ -1,9 +1,10 @@
 import 'server-only';
 import { cache } from 'react';
-import { headers } from 'next/headers';
-import { hasPassphrases, seeSession, type Person, type SessionPerson } from '@/data/queries/access';
+import { hasPassphrases, type Person, type SessionPerson } from '@/data/queries/access';
+import { keeperOf } from '@/data/queries/kept/findings';
 import { currentYard, listYards } from '@/data/queries/yards';
 import { roan } from '@/data/roan';
+import { askedHeaders } from './asking';
 import { isThisMachineOnly } from './isOpen';
 import { YARD_HEADER } from '@/components/pageYard';
 import { carriedSessions } from './sessionCookie';
@@ -22,7 +23,7 @@ const SEEN_EVERY_MS = 5 * 60_000;
 /** Who asks: whoever sits at an open machine, a person who is signed in, or null for nobody that is known. */
 export const whoIsThere = cache(async (): Promise<Who | null> => {
   // First what only a request has: while pages are built no database is opened.
-  const asked = (await headers()).get(YARD_HEADER);
+  const asked = (await askedHeaders()).get(YARD_HEADER);
   const database = await roan();
   const nowMs = Date.now();
   const { active } = await carriedSessions();
@@ -35,7 +36,8 @@ export const whoIsThere = cache(async (): Promise<Who | null> => {
     return isOpen ? { open: true, yardId: await openYard(asked) } : null;
   }
   const { id, name, role, yardId, sessionId } = person;
-  if (nowMs - person.lastSeenAtMs > SEEN_EVERY_MS) await database.write(tx => seeSession(tx, yardId, sessionId, nowMs));
+  if (nowMs - person.lastSeenAtMs > SEEN_EVERY_MS)
+    await keeperOf(database.db)?.({ what: 'session seen', yardId, sessionId, atMs: nowMs });
   return { open: false, yardId, sessionId, id, name, role };
 });
 

@@ -27,9 +27,9 @@ export async function listAction(sent: unknown): Promise<ListOutcome> {
   if (!asked.success) return refused('This list is larger than Roan takes at once.');
   const { list, text, keep } = asked.data;
   try {
-    const { read, changes } = await heavyWork('list', { yardId: yard.id, list, text, look: !keep });
-    if (!read.ok) return { kind: 'refused', faults: read.faults };
-    if (changes) return { kind: 'preview', header: read.header, rows: read.preview.slice(0, 50), changes };
+    const read = await heavyWork('list', { yardId: yard.id, list, text, look: !keep });
+    if (read.kind === 'faulty') return { kind: 'refused', faults: read.faults };
+    if (read.kind === 'looked') return { kind: 'preview', header: read.header, rows: read.rows, changes: read.changes };
     const done = await write(tx => importList(tx, yard.id, read.content));
     revalidatePath('/', 'layout');
     return { kind: 'kept', changes: done };

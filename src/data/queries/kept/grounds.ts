@@ -12,9 +12,9 @@ import {
 import { and, eq, inArray } from 'drizzle-orm';
 import type { RoanDatabase } from '../../openDatabase';
 import { keptGrounds } from '../../schema';
-import { writerOf } from '../../writerOf';
 import { versionsRidden } from '../passes';
 import { questionsById } from '../questions';
+import { keeperOf } from './findings';
 import { madeBy } from './madeBy';
 
 type Reader = Pick<RoanDatabase, 'select'>;
@@ -122,18 +122,7 @@ function groundOver(layout: Layout, question: Question, direction: RideDirection
 }
 
 /** What was reckoned is kept behind the answer. Where that fails it is reckoned again after the next start. */
-async function keepGrounds(db: Reader, yardId: string, grounds: ReadonlyMap<string, Ground>): Promise<void> {
-  const rows = [...grounds].map(([name, ground]) => ({
-    ...{ yardId, name, madeBy: madeBy(), document: JSON.stringify(ground) },
-  }));
-  await writerOf(db)?.(async tx => {
-    for (const row of rows)
-      await tx
-        .insert(keptGrounds)
-        .values(row)
-        .onConflictDoUpdate({
-          target: [keptGrounds.yardId, keptGrounds.name],
-          set: { madeBy: row.madeBy, document: row.document },
-        });
-  }).catch(() => undefined);
+async function keepGrounds(db: Reader, yardId: string, reckoned: ReadonlyMap<string, Ground>): Promise<void> {
+  const grounds = [...reckoned].map(([name, ground]) => ({ name, document: JSON.stringify(ground) }));
+  await keeperOf(db)?.({ what: 'grounds', yardId, madeBy: madeBy(), grounds }).catch(() => undefined);
 }

@@ -1,13 +1,13 @@
 import { dayOfNumber, grouped, type DayPass } from '@/core';
 import { and, asc, eq, gt, inArray } from 'drizzle-orm';
 import type { RoanDatabase } from '../../openDatabase';
-import { keptBy, keptDays } from '../../schema';
-import { writerOf } from '../../writerOf';
+import { keptDays } from '../../schema';
 import { questionsById } from '../questions';
 import { passesBetween, type ReadPass, type YardClock } from '../reviewPasses';
+import { keeperOf } from './findings';
 import { groundsOf } from './grounds';
 import { groundsOfKept, packKeptDay, unpackKeptDay, type KeptDay } from './keptDay';
-import { changedDaysOf, DAY_MS, isKeptBy, keepAnew, keepDays, type ChangedDay, type DayToKeep } from './keepDays';
+import { changedDaysOf, DAY_MS, isKeptBy, type ChangedDay, type DayToKeep } from './keepDays';
 import { madeBy } from './madeBy';
 
 type Reader = Pick<RoanDatabase, 'select'>;
@@ -40,7 +40,7 @@ export async function pairDays(
   const kept = await storedDays(db, yardId, known);
   if (!kept) {
     // What cannot be read is kept anew by whoever looks next.
-    void writerOf(db)?.(tx => tx.delete(keptBy).where(eq(keptBy.yardId, yardId))).catch(() => undefined);
+    void keeperOf(db)?.({ what: 'unreadable', yardId }).catch(() => undefined);
     return null;
   }
   for (const [pairId, own] of grouped(changed, one => one.pairId)) {
@@ -63,10 +63,10 @@ const othersTurn = () => new Promise<void>(resolve => setImmediate(resolve));
 /** Whether what is kept is of this Roan and this clock; where it is not, it is begun anew. */
 async function ready(db: Reader, yardId: string, made: string): Promise<'ready' | 'anew' | 'cannot'> {
   if (await isKeptBy(db, yardId, made)) return 'ready';
-  const write = writerOf(db);
-  if (!write) return 'cannot';
+  const keep = keeperOf(db);
+  if (!keep) return 'cannot';
   // Where it cannot be written, on a full disk, the record is read as it stands.
-  return write(tx => keepAnew(tx, yardId, made)).then(
+  return keep({ what: 'begun anew', yardId, made }).then(
     () => 'anew',
     () => 'cannot',
   );
@@ -183,6 +183,5 @@ async function keepBehind(
   changes: readonly ChangedDay[],
   days: readonly DayToKeep[],
 ): Promise<void> {
-  const write = writerOf(db);
-  if (write) await keepDays(write, yardId, changes, days).catch(() => undefined);
+  await keeperOf(db)?.({ what: 'days', yardId, changes, days }).catch(() => undefined);
 }

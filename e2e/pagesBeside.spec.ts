@@ -1,0 +1,64 @@
+import { randomUUID } from 'node:crypto';
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { createClient } from '@libsql/client';
+import { expect, test } from './support/fixtures';
+import { shelfOfNewLayout } from './support/newLayout';
+import { RoanServer } from './support/roanServer';
+
+/** A Roan that begins its thread for pages at once, and is waited for until it makes them. */
+async function besidePages(): Promise<RoanServer> {
+  const told = { ROAN_PAGES_AFTER_MS: '0', ROAN_LOG: 'requests' };
+  const roan = await RoanServer.start('season', undefined, { told });
+  await expect.poll(() => roan.output, { timeout: 60_000 }).toContain('"what":"pages","beside":true');
+  return roan;
+}
+
+/** How many threads of a process have used the processor for a tenth of a second and more since they began, and how urgent they are. */
+const niceThreads = (pid: number) =>
+  readdirSync(`/proc/${pid}/task`).map(id =>
+    Number(readFileSync(`/proc/${pid}/task/${id}/stat`, 'utf8').split(') ')[1]!.split(' ')[16]),
+  );
+
+test('pages that a thread beside the taps makes are the same, and show at once what was changed', async ({
+  strictPage: page,
+  seasonYard,
+}) => {
+  const roan = await besidePages();
+  try {
+    expect(niceThreads(roan.pid)).toContain(10);
+    expect(niceThreads(seasonYard.pid)).not.toContain(10);
+    const told = async (server: RoanServer, address: string) => {
+      await page.goto(`${server.url}${address}`);
+      return page.locator('main').innerText();
+    };
+    const db = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+    const id = async (table: string) => String((await db.execute(`select id from ${table} limit 1`)).rows[0]!.id);
+    const pairId = await id('pairs');
+    const places = ['/today', '/plan', '/review', `/review/${pairId}`, `/yard/horses`, `/set/${await id('layouts')}`];
+    for (const place of places) expect(await told(roan, place)).toBe(await told(seasonYard, place));
+
+    // What is changed by the one is read by the other.
+    await shelfOfNewLayout(page, roan, 'Made beside pages', 'Pepper');
+    await page.goto(`${roan.url}/plan`);
+    await expect(page.getByText('Made beside pages')).toBeVisible();
+    const passes = async () => /(\d+) passes/.exec(await told(roan, `/review/${pairId}`))?.[1];
+    const before = Number(await passes());
+    expect(before).toBeGreaterThan(0);
+    const versionId = await id('layout_versions');
+    const pass = {
+      ...{ id: randomUUID(), pairId, layoutVersionId: versionId, lessonId: null, stageId: null, stage: 'Beside' },
+      ...{ question: { lines: [] }, rein: null, direction: 'as-drawn', riddenAtMs: Date.now() },
+    };
+    const sent = { lessonId: null, events: [{ type: 'pass', id: randomUUID(), by: null, pass }], sentAtMs: Date.now() };
+    const answer = await page.request.post(`${roan.url}/api/record`, { headers: { origin: roan.url }, data: sent });
+    expect(await answer.text()).toContain('"taken":1');
+    await expect.poll(passes).toBe(String(before + 1));
+    // And what a page found out on its way is kept: no day waits to be read.
+    const changed = async () => Number((await db.execute('select count(*) as n from changed_days')).rows[0]!.n);
+    await expect.poll(changed).toBe(0);
+    db.close();
+  } finally {
+    await roan.stop();
+  }
+});

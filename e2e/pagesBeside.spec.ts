@@ -14,8 +14,8 @@ async function besidePages(): Promise<RoanServer> {
   return roan;
 }
 
-/** How many threads of a process have used the processor for a tenth of a second and more since they began, and how urgent they are. */
-const niceThreads = (pid: number) =>
+/** How little urgent each thread of a process is, as the system sees it. */
+const urgencyOfThreads = (pid: number) =>
   readdirSync(`/proc/${pid}/task`).map(id =>
     Number(readFileSync(`/proc/${pid}/task/${id}/stat`, 'utf8').split(') ')[1]!.split(' ')[16]),
   );
@@ -26,8 +26,8 @@ test('pages that a thread beside the taps makes are the same, and show at once w
 }) => {
   const roan = await besidePages();
   try {
-    expect(niceThreads(roan.pid)).toContain(10);
-    expect(niceThreads(seasonYard.pid)).not.toContain(10);
+    expect(urgencyOfThreads(roan.pid)).toContain(10);
+    expect(urgencyOfThreads(seasonYard.pid)).not.toContain(10);
     const told = async (server: RoanServer, address: string) => {
       await page.goto(`${server.url}${address}`);
       return page.locator('main').innerText();
@@ -45,10 +45,14 @@ test('pages that a thread beside the taps makes are the same, and show at once w
     const passes = async () => /(\d+) passes/.exec(await told(roan, `/review/${pairId}`))?.[1];
     const before = Number(await passes());
     expect(before).toBeGreaterThan(0);
-    const versionId = await id('layout_versions');
+    const ridden = await db.execute({
+      sql: 'select p.layout_version_id as version, q.document as question from passes p join questions q on q.id = p.question_id where p.pair_id = ?',
+      args: [pairId],
+    });
+    const { version, question } = ridden.rows[0] as unknown as Record<'version' | 'question', string>;
     const pass = {
-      ...{ id: randomUUID(), pairId, layoutVersionId: versionId, lessonId: null, stageId: null, stage: 'Beside' },
-      ...{ question: { lines: [] }, rein: null, direction: 'as-drawn', riddenAtMs: Date.now() },
+      ...{ id: randomUUID(), pairId, layoutVersionId: version, lessonId: null, stageId: null, stage: 'Beside' },
+      ...{ question: JSON.parse(question) as unknown, rein: null, direction: 'as-drawn', riddenAtMs: Date.now() },
     };
     const sent = { lessonId: null, events: [{ type: 'pass', id: randomUUID(), by: null, pass }], sentAtMs: Date.now() };
     const answer = await page.request.post(`${roan.url}/api/record`, { headers: { origin: roan.url }, data: sent });

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, statSync } from 'node:fs';
-import type { Readable } from 'node:stream';
+import { Readable } from 'node:stream';
 import { sql, type SQL } from 'drizzle-orm';
 import Papa from 'papaparse';
 import yazl from 'yazl';
@@ -112,7 +112,8 @@ export function packArchive(
   films: 'inside' | 'beside',
 ): WrittenArchive {
   const zip = new yazl.ZipFile();
-  for (const { name, bytes } of texts) zip.addBuffer(Buffer.from(bytes), name);
+  for (const { name, bytes } of texts)
+    zip.addReadStreamLazy(name, { size: bytes.length }, ready => ready(null, Readable.from(pieces(bytes))));
   const named = filmsOf(videos, videoFolder);
   const manifest: Manifest = {
     ...{ format: 'roan-archive', version: NEWEST_VERSION, madeAt, yard: yardName, files },
@@ -123,6 +124,14 @@ export function packArchive(
   zip.addBuffer(Buffer.from(archiveReadme(yardName, madeAt)), 'README.md');
   if (films === 'inside') addFilms(zip, named);
   return { zip: streamOf(zip), films: named };
+}
+
+const PIECE_BYTES = 64 * 1024;
+
+/** A long text piece by piece: what it sums up to is reckoned of each by itself, and a tap has its turn in between. */
+function* pieces(bytes: Uint8Array): Generator<Buffer> {
+  for (let from = 0; from < bytes.length; from += PIECE_BYTES)
+    yield Buffer.from(bytes.buffer, bytes.byteOffset + from, Math.min(PIECE_BYTES, bytes.length - from));
 }
 
 /** Adds films to an archive as they are: they are packed already. */

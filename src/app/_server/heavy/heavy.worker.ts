@@ -2,6 +2,7 @@ import { setPriority } from 'node:os';
 import { parentPort } from 'node:worker_threads';
 import { codesOf, DatabaseRefused, StoreFault } from '@/data/databaseRefused';
 import { TASKS, type Task } from './tasks';
+import { wholeBuffers } from './wholeBuffers';
 
 const LESS_URGENT = 5;
 
@@ -15,7 +16,7 @@ export type Told =
 if (process.platform === 'linux') setPriority(0, LESS_URGENT);
 
 parentPort!.on('message', ({ task, input }: Asked) => {
-  void answer(task, input).then(told => parentPort!.postMessage(told));
+  void answer(task, input).then(told => parentPort!.postMessage(told, told.ok ? wholeBuffers(told.result) : []));
 });
 
 async function answer(task: Task, input: unknown): Promise<Told> {

@@ -11,7 +11,7 @@ import { reinReview, strideReviews } from '@/core';
 import { seedDemo } from '@/data/demo/seedDemo';
 import { openDatabase, type RoanDatabase } from '@/data/openDatabase';
 import { listArenas } from '@/data/queries/arenas';
-import { dayPasses } from '@/data/queries/dayPasses';
+import { sumsOf } from '@/data/queries/kept/sums';
 import { keepChangedDays } from '@/data/queries/keepChangedDays';
 import { listPairs } from '@/data/queries/pairs';
 import { pairRecord } from '@/data/queries/pairRecord';
@@ -24,7 +24,8 @@ const WORDS = { horse: 'x', format: String, formatChange: String, entryName: Str
 /** Milliseconds. */
 export type FirstLook = { 'a pair': number; 'the yard (strides, reins, sand)': number };
 
-async function look(db: RoanDatabase): Promise<FirstLook> {
+/** What a page of a pair and those of a yard ask of the record. */
+export async function look(db: RoanDatabase): Promise<FirstLook> {
   const [yard] = await db.select().from(schema.yards);
   const { id, timeZone } = yard!;
   const clock = { ...CLOCK, timeZone };
@@ -33,12 +34,12 @@ async function look(db: RoanDatabase): Promise<FirstLook> {
   await pairRecord(db, id, pairs[0]!, clock, WORDS);
   const pairMs = performance.now() - beganMs;
   const yardMs = performance.now();
-  const all = await dayPasses(db, id, 'all', clock);
-  for (const pair of pairs) {
-    const own = all.filter(({ pairId }) => pairId === pair.id);
-    strideReviews(own, () => 3.5);
-    reinReview(own);
-  }
+  await sumsOf(db, id, clock, { of: 'all', name: 'strides and reins', key: '' }, passes =>
+    pairs.map(pair => {
+      const own = passes.filter(({ pairId }) => pairId === pair.id);
+      return { strides: strideReviews(own, () => 3.5), reins: reinReview(own) };
+    }),
+  );
   for (const arena of await listArenas(db, id)) await sandRecord(db, id, arena, clock);
   return { 'a pair': pairMs, 'the yard (strides, reins, sand)': performance.now() - yardMs };
 }
@@ -67,4 +68,4 @@ async function main(url: string): Promise<void> {
   console.log(JSON.stringify(told));
 }
 
-void main(process.argv[2]!);
+if (process.argv[1]?.endsWith('firstLook.ts')) void main(process.argv[2]!);

@@ -781,6 +781,18 @@ export const keptBy = sqliteTable('kept_by', {
   madeBy: text('made_by').notNull(),
 });
 
+/** What was reckoned of the passes of a yard, as long as what it stands for is the same. */
+export const keptSums = sqliteTable(
+  'kept_sums',
+  {
+    yardId: text('yard_id').notNull(),
+    name: text('name').notNull(),
+    stands: text('stands').notNull(),
+    document: text('document').notNull(),
+  },
+  table => [primaryKey({ columns: [table.yardId, table.name] })],
+);
+
 /** What a question over a layout version comes to: neither ever changes. */
 export const keptGrounds = sqliteTable(
   'kept_grounds',

@@ -25,9 +25,8 @@ import { listLayouts, type Layout } from '@/data/queries/layouts';
 import { listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { kitCounts, planGround, planHorse } from '@/data/queries/planGround';
-import { reckonedOnce } from '@/data/queries/reckonedOnce';
+import { sumsOf } from '@/data/queries/kept/sums';
 import { listRefusals, samePairs } from '@/data/queries/refusals';
-import { dayPasses } from '@/data/queries/dayPasses';
 import { riddenOver } from '@/data/queries/riddenOver';
 import { layoutsOnSand } from '@/data/queries/sandNow';
 import { yardRules } from '@/data/queries/settings';
@@ -118,19 +117,17 @@ async function pairsSeen(db: RoanDatabase, yard: Yard, { startsAtMs, nowMs, pair
 
 /** What every pair of the yard rode, as suggestions look at it, by pair. */
 export async function stepsByPair(db: RoanDatabase, yard: Yard): Promise<Map<string, RiddenStep[]>> {
-  const passes = await dayPasses(db, yard.id, 'all', yardClock(yard.timeZone));
-  const over = await riddenOver(
-    db,
-    yard.id,
-    passes.map(({ layoutVersionId }) => layoutVersionId),
-  );
-  // Goals and suggestions of one page ask for the same steps.
-  return reckonedOnce(
-    passes,
-    'steps',
-    () =>
-      new Map([...grouped(passes, ({ pairId }) => pairId)].map(([pairId, own]) => [pairId, riddenSteps(own, over)])),
-  );
+  const wish = { of: 'all', name: 'steps', key: '' } as const;
+  return sumsOf(db, yard.id, yardClock(yard.timeZone), wish, async passes => {
+    const over = await riddenOver(
+      db,
+      yard.id,
+      passes.map(({ layoutVersionId }) => layoutVersionId),
+    );
+    return new Map(
+      [...grouped(passes, ({ pairId }) => pairId)].map(([pairId, own]) => [pairId, riddenSteps(own, over)]),
+    );
+  });
 }
 
 /** Six days before and behind: every seven days that a day lies in. */

@@ -9,7 +9,6 @@ import {
   type Arena,
   type Claim,
   type ReinReview,
-  type DayPass,
   type SandPlace,
   type StrideReview,
 } from '@/core';
@@ -17,7 +16,7 @@ import type { RoanDatabase } from '@/data/openDatabase';
 import { present } from '@/data/present';
 import { arenaOf, listArenas } from '@/data/queries/arenas';
 import { listPairs, type Pair } from '@/data/queries/pairs';
-import { reckonedOnce } from '@/data/queries/reckonedOnce';
+import { sumsOf } from '@/data/queries/kept/sums';
 import { dayPasses } from '@/data/queries/dayPasses';
 import { riddenByPair } from '@/data/queries/ridden';
 import { layoutsOnSand } from '@/data/queries/sandNow';
@@ -85,12 +84,16 @@ async function strideSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair
 }
 
 async function reinSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]): Promise<YardSentence | null> {
-  const passes = await dayPasses(db, yard.id, 'all', yardClock(yard.timeZone));
+  const clock = yardClock(yard.timeZone);
   const unit = await lengthUnit(db, yard.id);
-  const reviews = reckonedOnce(passes, `story ${pairs.map(({ id }) => id).join()}`, () =>
-    pairs.map(pair => ({ pair, review: reinReview(ofPair(passes, pair)) })),
+  const wish = { of: 'all', name: 'reins', key: pairs.map(({ id }) => id).join() } as const;
+  const reviews = await sumsOf(db, yard.id, clock, wish, passes =>
+    pairs.map(({ id }) => reinReview(passes.filter(({ pairId }) => pairId === id))),
   );
-  const looks = reviews.flatMap(({ pair, review }) => review.measures.map(({ p }) => ({ pair, review, p })));
+  const looks = pairs.flatMap((pair, index) => {
+    const review = reviews[index]!;
+    return review.measures.map(({ p }) => ({ pair, review, p }));
+  });
   const holds = holm(looks.map(({ p }) => p));
   const [surest] = looks.filter((_, index) => holds[index]).sort((a, b) => a.p - b.p);
   if (!surest) return null;
@@ -98,13 +101,10 @@ async function reinSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]
   const measures = review.measures.filter(({ p }) => p === surest.p);
   const words = reviewWords(pair.horseName, unit);
   // Only what differs: whether it has caught up is told with the pair.
-  const [claim] = reinClaims(ofPair(passes, pair), words, { measures, quality: null }).filter(
-    ({ p }) => p === surest.p,
-  );
+  const passes = await dayPasses(db, yard.id, { pairIds: [pair.id] }, clock);
+  const [claim] = reinClaims(passes, words, { measures, quality: null }).filter(({ p }) => p === surest.p);
   return claim ? { ...claim, of: 'reins', pairId: pair.id, horse: pair.horseName, measures: review.measures } : null;
 }
-
-const ofPair = (passes: readonly DayPass[], pair: Pair) => passes.filter(({ pairId }) => pairId === pair.id);
 
 async function placeSentence(db: RoanDatabase, yard: Yard, pairs: readonly Pair[]): Promise<YardSentence | null> {
   const nameOf = (id: string) => pairs.find(pair => pair.id === id)?.horseName ?? 'one pair';

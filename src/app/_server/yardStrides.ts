@@ -12,8 +12,7 @@ import {
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listHorses, type Horse } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
-import { reckonedOnce } from '@/data/queries/reckonedOnce';
-import { dayPasses } from '@/data/queries/dayPasses';
+import { sumsOf } from '@/data/queries/kept/sums';
 import { lengthUnit } from '@/data/queries/settings';
 import { reviewWords } from '../review/reviewWords';
 import { yardClock } from './yardTime';
@@ -23,21 +22,22 @@ type OfHorse = { horse: Horse; reviews: StrideReview[] };
 
 /** What the record of the whole yard says of its horses’ strides, whoever rode them. */
 export async function yardStrides(db: RoanDatabase, yard: Yard): Promise<OfHorse[]> {
-  const [passes, horses, pairs] = await Promise.all([
-    dayPasses(db, yard.id, 'all', yardClock(yard.timeZone)),
-    listHorses(db, yard.id),
-    listPairs(db, yard.id),
+  const [horses, pairs] = await Promise.all([listHorses(db, yard.id), listPairs(db, yard.id)]);
+  const key = JSON.stringify([
+    horses.map(({ id, strides, heightM, type }) => [id, strides, heightM, type]),
+    pairs.map(({ id, horseId }) => [id, horseId]),
   ]);
-  const key = JSON.stringify(['strides', horses.map(({ id, strides, heightM, type }) => [id, strides, heightM, type])]);
-  return reckonedOnce(passes, key, () => {
+  const wish = { of: 'all', name: 'strides', key } as const;
+  const reviews = await sumsOf(db, yard.id, yardClock(yard.timeZone), wish, passes => {
     const horseOf = new Map(pairs.map(({ id, horseId }) => [id, horseId]));
     const byHorse = grouped(passes, ({ pairId }) => horseOf.get(pairId) ?? '');
     return horses.map(horse => {
       const thought = (entry: StrideEntryKey) => profileStride(horse, entry)?.normalM ?? null;
       const spread = (entry: StrideEntryKey) => profileStride(horse, entry)?.spread;
-      return { horse, reviews: strideReviews(byHorse.get(horse.id) ?? [], thought, spread) };
+      return strideReviews(byHorse.get(horse.id) ?? [], thought, spread);
     });
   });
+  return horses.map((horse, index) => ({ horse, reviews: reviews[index]! }));
 }
 
 /** The strides that horses were ridden in lately, by the horse’s id; those of whom too little is known are left out. */

@@ -231,6 +231,11 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   passesBetween: ({ id }) => [id('pairs'), CLOCK, [0, NOW_MS]],
   passesById: ({ id }) => [[id('passes')], CLOCK],
   dayPasses: ({ id }) => [{ pairIds: [id('pairs')] }, CLOCK],
+  sumsOf: ({ id }) => [
+    CLOCK,
+    { of: { pairIds: [id('pairs')] }, name: 'sum', key: '' },
+    (passes: readonly { id: string }[]) => passes.map(pass => pass.id),
+  ],
   isKeptBy: () => ['a Roan'],
   keepAnew: () => ['a Roan'],
   changedDaysOf: ({ id }) => [[id('pairs')]],
@@ -369,7 +374,7 @@ const OTHERWISE: Record<string, string> = {
 const NO_DATABASE = new Set([
   ...['isRowPlan', 'inTime', 'madeBy', 'packKeptDay', 'unpackKeptDay', 'groundsOfKept'],
   ...['sameSize', 'arenaOf', 'lessonWork', 'goalOf', 'asToday', 'asVersion', 'comingAfter', 'lessonOf', 'markRow'],
-  ...['asMark', 'planHorses', 'kitCounts', 'planGround', 'storedQuestion', 'reckonedOnce', 'changeOf', 'passesChanged'],
+  ...['asMark', 'planHorses', 'kitCounts', 'planGround', 'storedQuestion', 'keeperOf', 'keptThrough', 'changeOf', 'passesChanged'],
   ...[
     'refuseFuture',
     'samePairs',

@@ -27,7 +27,7 @@ test('a day that has been keeps its horses, its rules and its arena, whatever is
     const before = (await horsesAt(db, yardId, then)).find(({ id }) => id === horse!.id)!;
     expect(before).toEqual(horse);
 
-    const over = await horseOverTime(db, yardId, now);
+    const { profileAt: over } = await horseOverTime(db, yardId, now);
     expect(over(then)).toEqual({ heightM: horse!.heightM, type: horse!.type, strides: horse!.strides });
     expect(over(Date.now() + 1)).toEqual({ heightM: now.heightM, type: now.type, strides: now.strides });
     // Before anything was known of it there is its height, and nothing else.

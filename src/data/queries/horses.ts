@@ -125,13 +125,13 @@ export async function horsesAt(db: Pick<RoanDatabase, 'select'>, yardId: string,
 
 /**
  * A horse as it was known at any instant: its height, and the strides that stood then. Between two changes it is the same
- * profile, made once.
+ * profile, made once. `key`: another whenever one of them is.
  */
 export async function horseOverTime(
   db: Pick<RoanDatabase, 'select'>,
   yardId: string,
   horse: Horse,
-): Promise<(atMs: number) => HorseProfile> {
+): Promise<{ profileAt: (atMs: number) => HorseProfile; key: string }> {
   const rows = await db
     .select()
     .from(strideRanges)
@@ -149,7 +149,7 @@ export async function horseOverTime(
     ...former.map(({ untilMs }) => untilMs),
   ].sort((a, b) => a - b);
   const known = new Map<number, HorseProfile>();
-  return atMs => {
+  const profileAt = (atMs: number) => {
     const period = instants.findLastIndex(instant => instant <= atMs);
     const before = known.get(period);
     if (before) return before;
@@ -162,6 +162,7 @@ export async function horseOverTime(
     known.set(period, profile);
     return profile;
   };
+  return { profileAt, key: JSON.stringify([horse.heightM, horse.type, rows, former]) };
 }
 
 /** Every stride of a horse that stands, with when it came to be known. */

@@ -12,6 +12,7 @@ import {
   riderClaims,
   riderReview,
   reinReview,
+  STRIDE_ENTRY_KEYS,
   riddenDays,
   strideClaims,
   strideReviews,
@@ -21,8 +22,8 @@ import {
 } from '@/core';
 import type { RoanDatabase } from '../openDatabase';
 import { findHorse, horseOverTime } from './horses';
-import { reckonedOnce } from './reckonedOnce';
 import { dayPasses } from './dayPasses';
+import { sumsOf } from './kept/sums';
 import type { YardClock } from './reviewPasses';
 
 type Reader = Pick<RoanDatabase, 'select'>;
@@ -40,11 +41,13 @@ export async function pairRecord(
   if (!horse) throw new Error(`pairRecord: no horse ${pair.horseId}`);
   const thought = (entry: StrideEntryKey) => profileStride(horse, entry)?.normalM ?? null;
   // What was ridden was reckoned with the strides of its day.
-  const profileAt = await horseOverTime(db, yardId, horse);
+  const { profileAt, key: profiles } = await horseOverTime(db, yardId, horse);
   const thoughtThen = (entry: StrideEntryKey, atMs: number) => profileStride(profileAt(atMs), entry)?.normalM ?? null;
-  // Sentences are written with the yard's unit: a length that is written differently is another review.
-  const key = JSON.stringify([horse.strides, horse.heightM, horse.type, words.horse, words.format(1)]);
-  return reckonedOnce(passes, key, () => {
+  // Sentences are written in the yard's unit and words: what is written differently is another review.
+  const written = [words.horse, words.format(1), words.formatChange(0.1), ...STRIDE_ENTRY_KEYS.map(words.entryName)];
+  const key = JSON.stringify([profiles, horse.strides, written]);
+  const wish = { of: { pairIds: [pair.id] }, name: `pair ${pair.id}`, key };
+  const sums = await sumsOf(db, yardId, clock, wish, () => {
     const strides = strideReviews(passes, thought, entry => profileStride(horse, entry)?.spread);
     const asked = askedReview(passes, thoughtThen);
     const faults = faultCounts(passes);
@@ -52,7 +55,7 @@ export async function pairRecord(
     const gaits = gaitReview(passes);
     const rider = riderReview(passes);
     return {
-      ...{ passes, horse, strides, asked, faults, reins, gaits, rider },
+      ...{ strides, asked, faults, reins, gaits, rider },
       legs: legReviews(passes, thoughtThen),
       tempos: tempoReviews(passes),
       days: riddenDays(passes),
@@ -67,4 +70,5 @@ export async function pairRecord(
       ],
     };
   });
+  return { ...sums, passes, horse };
 }

@@ -1,10 +1,9 @@
-import { dayNames, daysOf, sandMap, spotsOf, visitsOf, type Arena } from '@/core';
+import { dayNames, daysOf, sandMap, spotsOf, visitsOf, type Arena, type DayPass } from '@/core';
 import { and, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
 import type { RoanDatabase } from '../openDatabase';
 import { layouts, layoutVersions } from '../schema';
-import { reckonedOnce } from './reckonedOnce';
-import { dayPasses } from './dayPasses';
+import { sumsOf } from './kept/sums';
 import type { YardClock } from './reviewPasses';
 
 /** An arena as it was while something was ridden in it, and how many passes that were. */
@@ -24,8 +23,20 @@ export async function sandRecord(
   wished?: string,
   pairId?: string,
 ) {
-  const passes = await dayPasses(db, yardId, { arenaId }, clock);
-  const arenaOf = await arenasRidden(db, yardId, arenaId);
+  const name = `sand ${arenaId} ${wished ?? ''} ${pairId ?? ''}`;
+  const wish = { of: { arenaId }, name, key: JSON.stringify(today) };
+  return sumsOf(db, yardId, clock, wish, async passes =>
+    sandOf(passes, await arenasRidden(db, yardId, arenaId), today, wished, pairId),
+  );
+}
+
+function sandOf(
+  passes: readonly DayPass[],
+  arenaOf: ReadonlyMap<string, Arena>,
+  today: Arena,
+  wished: string | undefined,
+  pairId: string | undefined,
+) {
   const sizes = new Map<string, RiddenArena>();
   // The one that was ridden in last comes last.
   for (const { layoutVersionId } of passes) {
@@ -37,20 +48,18 @@ export async function sandRecord(
   const known = [...sizes.keys()];
   const chosen = [wished, sizeKey(today), known[known.length - 1]].find(key => key !== undefined && sizes.has(key));
   const arena = sizes.get(chosen ?? '')?.arena ?? today;
-  const record = reckonedOnce(passes, `sand ${chosen} ${pairId ?? ''}`, () => {
-    const own = passes.filter(
-      one =>
-        sizeKey(arenaOf.get(one.layoutVersionId) ?? today) === chosen &&
-        (pairId === undefined || one.pairId === pairId),
-    );
-    return {
-      passes: own.length,
-      days: dayNames(daysOf(own)).length,
-      places: sandMap(visitsOf(own)),
-      spots: spotsOf(own),
-    };
-  });
-  return { ...record, arena, sizes: [...sizes.values()] };
+  const own = passes.filter(
+    one =>
+      sizeKey(arenaOf.get(one.layoutVersionId) ?? today) === chosen && (pairId === undefined || one.pairId === pairId),
+  );
+  return {
+    passes: own.length,
+    days: dayNames(daysOf(own)).length,
+    places: sandMap(visitsOf(own)),
+    spots: spotsOf(own),
+    arena,
+    sizes: [...sizes.values()],
+  };
 }
 
 /** What tells one size of an arena from another. */

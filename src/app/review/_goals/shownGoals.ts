@@ -29,7 +29,7 @@ export async function shownGoals(
 ): Promise<ShownGoal[]> {
   const goals = await listGoals(db, yard.id, [id]);
   if (goals.length === 0) return [];
-  const profileAt = await horseOverTime(db, yard.id, horse);
+  const { profileAt } = await horseOverTime(db, yard.id, horse);
   const record: GoalRecord = {
     day: dayNumber(yardTime(nowMs, yard.timeZone, 'YYYY-MM-DD')),
     passes,

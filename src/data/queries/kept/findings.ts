@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { oneForAll } from '../../oneForAll';
-import { keptBy, keptGrounds } from '../../schema';
+import { keptBy, keptGrounds, keptSums } from '../../schema';
 import type { Transaction, WriteQueue } from '../../writeQueue';
 import { writerOf } from '../../writerOf';
 import { seeSession } from '../access';
@@ -17,6 +17,7 @@ export type Finding = { yardId: string } & (
   | { what: 'begun anew'; made: string }
   /** What is kept cannot be read. */
   | { what: 'unreadable' }
+  | { what: 'sums'; name: string; stands: string; document: string }
   | { what: 'session seen'; sessionId: string; atMs: number }
 );
 
@@ -46,6 +47,8 @@ async function keepFinding(write: WriteQueue, finding: Finding): Promise<void> {
       return write(tx => keepAnew(tx, yardId, finding.made));
     case 'unreadable':
       return write(async tx => void (await tx.delete(keptBy).where(eq(keptBy.yardId, yardId))));
+    case 'sums':
+      return write(tx => keepSums(tx, finding));
     case 'session seen':
       return write(tx => seeSession(tx, yardId, finding.sessionId, finding.atMs));
   }
@@ -57,4 +60,14 @@ async function keepGrounds(tx: Transaction, { yardId, madeBy, grounds }: Finding
       .insert(keptGrounds)
       .values({ yardId, name, madeBy, document })
       .onConflictDoUpdate({ target: [keptGrounds.yardId, keptGrounds.name], set: { madeBy, document } });
+}
+
+async function keepSums(
+  tx: Transaction,
+  { yardId, name, stands, document }: Finding & { what: 'sums' },
+): Promise<void> {
+  await tx
+    .insert(keptSums)
+    .values({ yardId, name, stands, document })
+    .onConflictDoUpdate({ target: [keptSums.yardId, keptSums.name], set: { stands, document } });
 }

@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
 import type { RoanDatabase } from '../../openDatabase';
-import { changedDays, keptBy, keptDays, passes } from '../../schema';
+import { changedDays, keptBy, keptDays, keptSums, passes } from '../../schema';
 import type { Transaction, WriteQueue } from '../../writeQueue';
 
 type Reader = Pick<RoanDatabase, 'select'>;
@@ -23,6 +23,7 @@ export async function isKeptBy(db: Reader, yardId: string, made: string): Promis
 export async function keepAnew(tx: Transaction, yardId: string, made: string): Promise<void> {
   if (await isKeptBy(tx, yardId, made)) return;
   await tx.delete(keptDays).where(eq(keptDays.yardId, yardId));
+  await tx.delete(keptSums).where(eq(keptSums.yardId, yardId));
   await tx.delete(changedDays).where(eq(changedDays.yardId, yardId));
   await tx.run(
     sql`insert into changed_days (yard_id, pair_id, day)

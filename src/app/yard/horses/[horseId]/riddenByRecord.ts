@@ -3,7 +3,7 @@ import { legReviews, profileStride, reinReview, type LegReview, type ReinReview,
 import type { RoanDatabase } from '@/data/openDatabase';
 import { listPairs } from '@/data/queries/pairs';
 import { dayPasses } from '@/data/queries/dayPasses';
-import { reckonedOnce } from '@/data/queries/reckonedOnce';
+import { sumsOf } from '@/data/queries/kept/sums';
 import { yardStrides } from '../../../_server/yardStrides';
 import { yardClock } from '../../../_server/yardTime';
 
@@ -17,12 +17,15 @@ export async function riddenByRecord(
   horseId: string,
 ): Promise<{ strides: StrideReview[]; reins: ReinReview['measures']; legs: LegReview[] }> {
   const pairIds = (await listPairs(db, yard.id)).filter(pair => pair.horseId === horseId).map(({ id }) => id);
-  const passes = await dayPasses(db, yard.id, { pairIds }, yardClock(yard.timeZone));
+  const clock = yardClock(yard.timeZone);
+  const passes = await dayPasses(db, yard.id, { pairIds }, clock);
   const known = (await yardStrides(db, yard)).find(({ horse }) => horse.id === horseId);
   const strides = known?.reviews ?? [];
   // Told beside the profile as it is: a horse’s page is of today.
   const thoughtM = (entry: Parameters<typeof profileStride>[1]) =>
     (known && profileStride(known.horse, entry)?.normalM) ?? null;
   const legs = legReviews(passes, thoughtM).slice(0, MOST_LEGS);
-  return { strides, legs, reins: reckonedOnce(passes, 'reins of a horse', () => reinReview(passes).measures) };
+  const wish = { of: { pairIds }, name: `reins of ${horseId}`, key: '' };
+  const reins = await sumsOf(db, yard.id, clock, wish, () => reinReview(passes).measures);
+  return { strides, legs, reins };
 }

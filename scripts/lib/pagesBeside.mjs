@@ -35,7 +35,8 @@ export function pagesBeside(
   let worker = null;
   let waiting = null;
   const begin = () => {
-    const folder = mkdtempSync(path.join(tmpdir(), 'roan-pages-'));
+    const folder = folderOfDoor();
+    if (!folder) return;
     const own = path.join(folder, 'door');
     const over = () => rmSync(folder, { recursive: true, force: true });
     process.once('exit', over);
@@ -69,6 +70,16 @@ export function pagesBeside(
     agent.destroy();
   };
   return { answer, end };
+}
+
+/** Where nothing can be written there is no door: one thread does everything. */
+function folderOfDoor() {
+  try {
+    return mkdtempSync(path.join(tmpdir(), 'roan-pages-'));
+  } catch (error) {
+    console.error(logLine('pages', { problem: error.message }));
+    return null;
+  }
 }
 
 /** What a page found out on its way is written here, and the thread hears whether it was. */

@@ -409,15 +409,13 @@ export {
 } from './plan/tracksByHand';
 
 export { editsToStand, groundAsMeasured } from './setting/asMeasured';
-export type { CheckMeasure } from './setting/checkMeasure';
+export type { CheckMeasure, SetPeg, SetPiece } from './setting/setPiece';
 export { asRead, type Measure } from './setting/measure';
 export { checkStretches, stretchesOf, type SetStretch } from './setting/stretches';
 export {
   MEASURE_BY,
   settingSheet,
   type MeasureBy,
-  type SetPeg,
-  type SetPiece,
   type SettingSheet,
   type SettingWish,
 } from './setting/settingSheet';
@@ -580,7 +578,8 @@ export { riddenLegs, riddenShown, type RiddenLegCounts, type RiddenShown } from 
 export { rideCells, togetherOn, type RideCell } from './review/rideTogether';
 export { dayNames, daysOf, type PackedDay } from './review/byDay';
 export { packDay, unpackDay } from './review/dayReadings';
-export { isShownPlace, sandMap, spotsOf, visitsOf, type SandPlace } from './review/sandMap';
+export { isShownPlace, sandMap, type SandPlace } from './review/sandMap';
+export { spotsOf, visitsOf } from './review/sandVisits';
 export { placeClaims } from './review/placeClaims';
 export { countsInOrder, countsRidden, layoutReview } from './review/layoutReview';
 export { turnClaim, turnReview, type TurnReview } from './review/turnReview';

@@ -1,5 +1,6 @@
 import { newItem, type Fence, type Item } from '@/core';
-import { drawingSheet, layoutShapes, scaleBar, type PathShape, type ShapesWish, type TextShape } from './layoutShapes';
+import { drawingSheet, layoutShapes, scaleBar, type ShapesWish } from './layoutShapes';
+import type { PathShape, TextShape } from './shape';
 
 const ARENA = { widthM: 20, lengthM: 40, letters: '20x40' } as const;
 const UP: ShapesWish = { lies: 'up', numbers: null, textM: 1, unit: 'm' };

@@ -8,13 +8,11 @@ import {
   isRidden,
   pointAlong,
   poseAt,
-  RAILS_ACROSS,
   scaleBarOf,
   sideMarks,
   thingWords,
   type ArenaThing,
   type Chain,
-  type Fence,
   type Item,
   type Layout,
   type LengthUnit,
@@ -22,20 +20,8 @@ import {
   type ReckonedTrack,
 } from '@/core';
 import { chainPath } from './chainPath';
-
-/**
- * A layout as shapes on paper, metres with y down, for any kind of file: paths in the notation of SVG, and short texts.
- */
-export type PathShape = {
-  kind: 'path';
-  d: string;
-  stroke: string | null;
-  strokeM: number;
-  fill: string | null;
-  dashM: number | null;
-};
-export type TextShape = { kind: 'text'; x: number; y: number; text: string; sizeM: number; bold: boolean };
-export type Shape = PathShape | TextShape;
+import { itemShapes, round, type At } from './itemShapes';
+import { paperPoint, pathShape, rounded, textShape, type Shape } from './shape';
 
 export type ShapesWish = {
   /** A at the bottom, or A at the left and C at the right. */
@@ -56,8 +42,6 @@ export type ShapesWish = {
 
 /** Round the sand there is room for letters, and below it for the scale bar. */
 export type Sheet = { x: number; y: number; widthM: number; heightM: number };
-
-const STAND_M = 0.5;
 
 /** The paper that a drawing needs. */
 export function drawingSheet(
@@ -186,24 +170,6 @@ function barShapes(layout: Pick<Layout, 'arena'>, wish: ShapesWish): Shape[] {
   ];
 }
 
-const rounded = (metres: number) => Math.round(metres * 1e4) / 1e4 + 0;
-
-/** From the sand to paper, metres, y down. */
-export function paperPoint(lengthM: number, lies: ShapesWish['lies']): (point: PointM) => { x: number; y: number } {
-  return lies === 'up' ? ({ xM, yM }) => ({ x: xM, y: lengthM - yM }) : ({ xM, yM }) => ({ x: yM, y: xM });
-}
-
-export function pathShape(
-  d: string,
-  { stroke = null, strokeM = 0, fill = null, dashM = null }: Partial<PathShape>,
-): PathShape {
-  return { kind: 'path', d, stroke, strokeM, fill, dashM };
-}
-
-export function textShape({ x, y }: { x: number; y: number }, words: string, sizeM: number, bold = false): TextShape {
-  return { kind: 'text', x: rounded(x), y: rounded(y), text: words, sizeM, bold };
-}
-
 /** Letters on a wall stand outside it. */
 function outside({ xM, yM }: PointM, { arena }: Pick<Layout, 'arena'>, textM: number): PointM {
   const beside = (value: number, most: number) => (value === 0 ? -textM : value === most ? most + textM : value);
@@ -229,8 +195,6 @@ function nameShape(
   return item.kind === 'fence' ? [textShape({ x: x + textM * 0.8, y: y - textM }, item.id, textM * 0.8)] : [];
 }
 
-type At = (point: PointM) => string;
-
 /** An arrow this far along a line says which way it is ridden. */
 const ARROW_SHARE = 0.4;
 
@@ -240,85 +204,4 @@ function arrowOn(chain: Chain, at: At, textM: number): Shape {
     at(pointAlong(pointAlong(place, headingRad, aheadM), headingRad + Math.PI / 2, leftM));
   const half = textM * 0.45;
   return pathShape(`M${from(half, 0)}L${from(-half, half * 0.8)}L${from(-half, -half * 0.8)}Z`, { fill: '#444' });
-}
-
-/** Along the heading of an item and to its left. */
-function inFrame(item: Item & { headingRad: number }, aheadM: number, leftM: number): PointM {
-  return pointAlong(pointAlong(item.at, item.headingRad, aheadM), item.headingRad + Math.PI / 2, leftM);
-}
-
-function itemShapes(item: Item, at: At): Shape[] {
-  switch (item.kind) {
-    case 'pole':
-      return [rail(`M${at(inFrame(item, 0, item.lengthM / 2))}L${at(inFrame(item, 0, -item.lengthM / 2))}`)];
-    case 'guide':
-      return [rail(`M${at(inFrame(item, -item.lengthM / 2, 0))}L${at(inFrame(item, item.lengthM / 2, 0))}`)];
-    case 'fence':
-      return fenceShapes(item, at);
-    default:
-      return [pathShape(round(item.at, item.kind === 'block' ? 0.3 : 0.2, at), { fill: '#000' })];
-  }
-}
-
-const rail = (d: string) => pathShape(d, { stroke: '#000', strokeM: 0.16 });
-
-function round({ xM, yM }: PointM, radiusM: number, at: At): string {
-  const [a, b] = [at({ xM: xM - radiusM, yM }), at({ xM: xM + radiusM, yM })];
-  return `M${a}A${radiusM} ${radiusM} 0 0 1 ${b}A${radiusM} ${radiusM} 0 0 1 ${a}Z`;
-}
-
-function fenceShapes(fence: Fence, at: At): Shape[] {
-  const { form, spreadM, widthM, groundLineBeforeM } = fence;
-  const half = widthM / 2;
-  const across = (aheadM: number) => `M${at(inFrame(fence, aheadM, half))}L${at(inFrame(fence, aheadM, -half))}`;
-  const stand = (aheadM: number, leftM: number) => {
-    const side = leftM + Math.sign(leftM) * (STAND_M / 2);
-    const corners = [
-      [STAND_M / 2, STAND_M / 2],
-      [-STAND_M / 2, STAND_M / 2],
-      [-STAND_M / 2, -STAND_M / 2],
-      [STAND_M / 2, -STAND_M / 2],
-    ].map(([dx, dy]) => at(inFrame(fence, aheadM + dx!, side + dy!)));
-    return pathShape(`M${corners.join('L')}Z`, { stroke: '#000', strokeM: 0.06, fill: '#ddd' });
-  };
-  const stands =
-    form === 'corner'
-      ? cornerStands(fence).map(([ahead, left]) => stand(ahead, left))
-      : RAILS_ACROSS[form].flatMap(share => [stand(share * spreadM, half), stand(share * spreadM, -half)]);
-  const arrowM = spreadM / 2 + 0.5;
-  const arrow = `M${at(inFrame(fence, arrowM, 0.4))}L${at(inFrame(fence, arrowM + 0.5, 0))}L${at(inFrame(fence, arrowM, -0.4))}`;
-  return [
-    ...stands,
-    ...(groundLineBeforeM === null
-      ? []
-      : [pathShape(across(-spreadM / 2 - groundLineBeforeM), { stroke: '#888', strokeM: 0.1 })]),
-    rail(
-      form === 'corner'
-        ? cornerRails(fence, at)
-        : form === 'cross-rail'
-          ? crossed(fence, at)
-          : RAILS_ACROSS[form].map(share => across(share * spreadM)).join(''),
-    ),
-    ...(fence.ridden === 'one-way' ? [pathShape(arrow, { stroke: '#000', strokeM: 0.1 })] : []),
-  ];
-}
-
-function crossed(fence: Fence, at: At): string {
-  const half = fence.widthM / 2;
-  const line = (ahead: number) => `M${at(inFrame(fence, -ahead, half))}L${at(inFrame(fence, ahead, -half))}`;
-  return line(0.16) + line(-0.16);
-}
-
-function cornerStands({ corner, widthM, spreadM }: Fence): [number, number][] {
-  const flag = corner?.narrowEnd === 'right' ? -1 : 1;
-  return [
-    [0, (flag * widthM) / 2],
-    [spreadM, (-flag * widthM) / 2],
-    [-spreadM, (-flag * widthM) / 2],
-  ];
-}
-
-function cornerRails(fence: Fence, at: At): string {
-  const [flag, back, front] = cornerStands(fence).map(([ahead, left]) => at(inFrame(fence, ahead, left)));
-  return `M${front}L${flag}L${back}`;
 }

@@ -1,5 +1,6 @@
 import type { Layout, ReckonedTrack } from '@/core';
-import { drawingSheet, layoutShapes, scaleBar, type Shape } from './layoutShapes';
+import { drawingSheet, layoutShapes, scaleBar } from './layoutShapes';
+import type { Shape } from './shape';
 import type { StepPicture } from './stepPicture';
 
 /** A layout as an SVG file: one unit is one metre, A at the bottom, printed at 1:100 where a program keeps the size. */

@@ -11,7 +11,8 @@ import {
   type SetPiece,
   type SettingSheet,
 } from '@/core';
-import { layoutShapes, paperPoint, pathShape, textShape, type Shape } from './layoutShapes';
+import { layoutShapes } from './layoutShapes';
+import { paperPoint, pathShape, textShape, type Shape } from './shape';
 import type { PrintedLine } from './printedSheet';
 
 /** One step of setting as a picture, metres of paper with y down: A at the left and C at the right, as on the sheet's drawing. */

@@ -6,7 +6,7 @@ import { headsOf } from './headReview';
 import { dayQualities, reinsOf } from './reinReview';
 import type { ReviewPass } from './reviewPass';
 import { ridersOf } from './riderReview';
-import { dayRides, daySpots } from './sandMap';
+import { dayRides, daySpots } from './sandVisits';
 import { evidenceOf } from './strideReview';
 import { temposOf } from './tempoReview';
 

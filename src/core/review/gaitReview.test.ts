@@ -9,7 +9,8 @@ import { gaitClaims } from './gaitClaims';
 import { gaitReview } from './gaitReview';
 import { riddenGround } from './ground';
 import { reviewPass, type ReviewPass } from './reviewPass';
-import { sandMap, visitsOf } from './sandMap';
+import { sandMap } from './sandMap';
+import { visitsOf } from './sandVisits';
 
 /** A straight line up the centre: 10 m in flat walk, 20 in running walk, 10 in canter, 10 in running walk. */
 const line = (gait: TrackGait, parts: { fromM: number; toM: number; gait: TrackGait }[]): Layout =>

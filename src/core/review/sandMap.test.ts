@@ -3,7 +3,8 @@ import type { PassMark, TappedMark } from '../record/passMark';
 import type { RiddenGround } from './ground';
 import { testQuestion } from '../question/testQuestion';
 import { reviewPass } from './reviewPass';
-import { sandMap, visitsOf, type Visit } from './sandMap';
+import { sandMap } from './sandMap';
+import { visitsOf, type Visit } from './sandVisits';
 
 const PLACES = Array.from({ length: 12 }, (_, index) => ({
   xM: 5 + 8 * (index % 3),

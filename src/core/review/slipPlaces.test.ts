@@ -4,7 +4,8 @@ import { seededRandom } from '../statistics/seededRandom';
 import type { Layout } from '../layout/layout';
 import { riddenGround } from './ground';
 import { reviewPass, type ReviewPass } from './reviewPass';
-import { sandMap, visitsOf } from './sandMap';
+import { sandMap } from './sandMap';
+import { visitsOf } from './sandVisits';
 
 /** Three loops that are each yielded out of: to the right wall, to the left, and to the right again. */
 const LOOPS = {

@@ -4,7 +4,8 @@ import { seededRandom } from '../statistics/seededRandom';
 import type { Layout } from '../layout/layout';
 import { riddenGround } from './ground';
 import { reviewPass, type ReviewPass } from './reviewPass';
-import { sandMap, visitsOf } from './sandMap';
+import { sandMap } from './sandMap';
+import { visitsOf } from './sandVisits';
 import { cellAt, CELL_M } from './wayCells';
 
 /** A circle of 20 m at A and round the arena, on the flat: nothing stands there. */

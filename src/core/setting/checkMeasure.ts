@@ -3,19 +3,9 @@ import { distanceM, type PointM } from '../geometry/pointM';
 import { arenaPoints, atWall, fromWall, isWallThere, pointsOnWall, samePoint, type KnownPoint } from './knownPoint';
 import { LONGEST_TAPE_M, type Mark } from './marks';
 import { measuredLengths } from './measure';
-import type { PieceEnd } from './pieceEnds';
 import { measuredFrom, measuresOf, placedPoint, type Placing } from './placing';
-import type { SetPeg, SetPiece } from './settingSheet';
+import type { CheckFrom, CheckMeasure, SetPeg, SetPiece } from './setPiece';
 import type { Survey } from './survey';
-
-/** What a check is taped to: a point that is known by then, a wall, square, or a place on a wall so far from a point. */
-export type CheckFrom =
-  | { kind: 'point'; point: KnownPoint }
-  | { kind: 'wall'; wall: Wall }
-  | { kind: 'on-wall'; wall: Wall; point: KnownPoint; towards: KnownPoint; alongM: number };
-
-/** One more length to tape once a piece lies: it comes out wrong if one of its measures was wrong. */
-export type CheckMeasure = { end: PieceEnd; from: CheckFrom; lengthM: number };
 
 /** A mistake of this size must show, metres, and by so much. */
 const MISTAKE_M = 0.1;

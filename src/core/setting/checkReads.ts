@@ -1,6 +1,6 @@
 import type { Arena } from '../arena/arena';
 import { distanceM, type PointM } from '../geometry/pointM';
-import type { CheckMeasure } from './checkMeasure';
+import type { CheckMeasure } from './setPiece';
 import { checkedFrom, type Where } from './stretches';
 
 /**

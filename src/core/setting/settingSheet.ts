@@ -1,38 +1,22 @@
 import { distanceM, type PointM } from '../geometry/pointM';
 import { isRidden, type Item, type RiddenItem } from '../items/item';
 import type { Layout } from '../layout/layout';
-import { checkMeasures, type CheckMeasure } from './checkMeasure';
-import { isBetween, lineWay, ropeWay, type RopedArc } from './groupWays';
+import { checkMeasures } from './checkMeasure';
 import { besideWay, gapWay } from './gapWay';
 import type { KnownPoint } from './knownPoint';
 import { lineOrder, type InLine } from './lineOrder';
 import type { Measure } from './measure';
 import { orderOfWork } from './orderOfWork';
+import { pieceGroups } from './pieceGroups';
+import { arenaMarks, LONGEST_TAPE_M, type Mark } from './marks';
 import type { PieceEnd } from './pieceEnds';
-import { pieceGroups, type ArcGroup } from './pieceGroups';
-import { arenaMarks, FARTHEST_IN_M, LONGEST_TAPE_M, type Mark } from './marks';
-import { isGoodPull, measuredFrom, measuresOf, type Placing } from './placing';
+import { isGoodPull, measuredFrom, measuresOf } from './placing';
 import { pullWays } from './pullWays';
 import { startSurvey, type Survey, type Way } from './survey';
-import { riddenTowards, type Towards } from './riddenTowards';
+import { riddenTowards } from './riddenTowards';
+import { chordOrder, isInReach, lineOf, MOST_ERROR_M, setGroup, setRoped } from './setGroups';
+import type { SetPeg, SetPiece } from './setPiece';
 import { pegWay, wallWays } from './wallWays';
-
-export type SetPoint = { end: PieceEnd; at: PointM; placing: Placing };
-
-/** A piece as it is set: how each of its ends is found, and what would show a mistake in any of its measures. */
-export type SetPiece = {
-  number: number;
-  item: Item;
-  points: SetPoint[];
-  checks: CheckMeasure[];
-  /** Which way a fence is ridden from its front; null for what has no front. */
-  towards: Towards | null;
-  /** Whether it hangs on other pieces or pegs. */
-  hangsOn: KnownPoint[];
-};
-
-/** A peg to be put in first: the centre of an arc, or a mark to measure from, which serves no piece by itself. */
-export type SetPeg = { peg: string; at: PointM; placing: Placing; serves: string[] };
 
 /** All that a person needs to put a layout on the ground, in the order of the work. */
 export type SettingSheet = {
@@ -56,8 +40,6 @@ export type SettingWish = {
   from: PointM;
 };
 
-/** What a piece may be off when it is set by the printed measures, metres; else it is measured another way. */
-const MOST_ERROR_M = 0.009;
 /** Farther from a wall than this, squaring off by eye is no longer sure (common practice, no source). */
 const FAR_FROM_WALL_M = 12;
 
@@ -212,12 +194,6 @@ function aloneWay(survey: Survey, item: Item, marks: readonly Mark[], { measureB
 /** Whether both ends share a measure: the piece lies square to a wall or along it. */
 const isLevelWay = ({ measures }: Way) => measures.length <= 3;
 
-/** No tape is too short for it, nor for a check of it. */
-function isInReach({ points, measures }: Way): boolean {
-  const inwards = new Set(points.flatMap(({ placing }) => (placing.how === 'wall' ? [placing.inwards] : [])));
-  return measures.every(({ id, lengthM }) => lengthM <= (inwards.has(id) ? FARTHEST_IN_M : LONGEST_TAPE_M));
-}
-
 const measuredFromOf = ({ points }: Way) => points.flatMap(({ placing }) => measuredFrom(placing));
 
 /** The marks among some points, each behind those that it is itself measured from. */
@@ -232,77 +208,4 @@ function marksAt(points: readonly KnownPoint[], marks: readonly Mark[]): SetPeg[
 
 function isGoodWay({ points }: Way): boolean {
   return points.every(({ placing }) => placing.how !== 'pulls' || isGoodPull(placing.angleRad));
-}
-
-type SetOne = (item: Item, way: Way) => void;
-type SetAlone = (item: Item) => void;
-
-/** First and last by themselves, the rest between them; what does not come out well there is set by itself too. */
-function setGroup(
-  survey: Survey,
-  members: readonly RiddenItem[],
-  [first, last]: readonly [RiddenItem, RiddenItem],
-  set: SetOne,
-  setAlone: SetAlone,
-): void {
-  setAlone(first);
-  setAlone(last);
-  // A tape lies between their ends.
-  const reaches = distanceM(first.at, last.at) <= LONGEST_TAPE_M;
-  for (const item of members) {
-    if (item === first || item === last) continue;
-    const way = reaches && isBetween(item, first, last) ? lineWay(item, first, last) : null;
-    if (way && isInReach(way) && survey.errorM(way) <= MOST_ERROR_M) set(item, way);
-    else setAlone(item);
-  }
-}
-
-const lineOf = (members: readonly RiddenItem[]): [RiddenItem, RiddenItem] => [
-  members[0]!,
-  members[members.length - 1]!,
-];
-
-/** The pieces of an arc in the order in which they lie on it, beginning behind its widest gap. */
-function chordOrder({ members, centre }: ArcGroup): RiddenItem[] {
-  const angle = ({ at }: RiddenItem) => Math.atan2(at.yM - centre.yM, at.xM - centre.xM);
-  const round = [...members].sort((a, b) => angle(a) - angle(b));
-  const gaps = round.map((item, index) => {
-    const before = round[(index + round.length - 1) % round.length]!;
-    return (angle(item) - angle(before) + 2 * Math.PI) % (2 * Math.PI);
-  });
-  const start = gaps.indexOf(Math.max(...gaps));
-  return [...round.slice(start), ...round.slice(0, start)];
-}
-
-/** An arc round a peg: one piece by itself, the others by the rope and a tape from it, as long as that is sure. */
-function setRoped(
-  survey: Survey,
-  group: ArcGroup,
-  peg: string,
-  pegPoint: Way,
-  set: SetOne,
-  setAlone: SetAlone,
-): SetPeg {
-  const { arena } = survey;
-  const { centre, members } = group;
-  survey.set(pegPoint);
-  const bases: RiddenItem[] = [];
-  const serves: string[] = [];
-  const arc: RopedArc = { peg, centre };
-  for (const item of members) {
-    const way = bases
-      .flatMap(base => ropeWay(arena, item, base, arc) ?? [])
-      .filter(isInReach)
-      .map(candidate => ({ candidate, errorM: survey.errorM(candidate) }))
-      .filter(({ errorM }) => errorM <= MOST_ERROR_M)
-      .sort((a, b) => a.errorM - b.errorM)[0]?.candidate;
-    if (way) {
-      set(item, way);
-      serves.push(item.id);
-    } else {
-      setAlone(item);
-      bases.push(item);
-    }
-  }
-  return { peg, at: centre, placing: pegPoint.points[0]!.placing, serves };
 }

@@ -3,7 +3,6 @@ import { wallName } from '../arena/wallName';
 import { assertNever } from '../assertNever';
 import type { Item } from '../items/item';
 import { knownPointName, type KnownPoint } from './knownPoint';
-import type { CheckFrom, CheckMeasure } from './checkMeasure';
 import type { PieceEnd } from './pieceEnds';
 import { isGoodPull, type MeasureId, type Placing } from './placing';
 import { towardsWords } from './riddenTowards';
@@ -11,7 +10,7 @@ import { layoutLabels } from '../layout/labels';
 import { labelsAsBuilt } from '../question/labelsAsBuilt';
 import type { Layout } from '../layout/layout';
 import { stopNumbers } from '../layout/stopNumbers';
-import type { SetPeg, SetPiece } from './settingSheet';
+import type { CheckFrom, CheckMeasure, SetPeg, SetPiece } from './setPiece';
 
 /** One line of a sheet: what to measure, and the measure. */
 export type SheetLine = { words: string; measure: MeasureId };

@@ -2,12 +2,11 @@ import type { Arena } from '../arena/arena';
 import { assertNever } from '../assertNever';
 import type { PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
-import type { CheckFrom } from './checkMeasure';
 import { arenaPoints, atWall, fromWall, pointKey, type KnownPoint } from './knownPoint';
 import { pieceEnds } from './pieceEnds';
 import { swungFrom, type MeasureId, type Placing } from './placing';
 import { pointAlong } from '../geometry/pointM';
-import type { SetPeg, SetPiece } from './settingSheet';
+import type { CheckFrom, SetPeg, SetPiece } from './setPiece';
 
 /** A measure as it lies on the sand: from where to where a tape is laid, or somebody walks. */
 export type SetStretch = { measure: MeasureId; from: PointM; to: PointM };

@@ -1,4 +1,4 @@
-import type { Shape } from '../layoutShapes';
+import type { Shape } from '../shape';
 import { pdfRuns } from './pdfText';
 import { PT_PER_MM, type PdfPaper } from './pdfPaper';
 

@@ -1,7 +1,6 @@
 'use client';
 
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { Choice } from '@/components/Choice';
 import { CroppedSand } from '@/components/Sand/CroppedSand';
 import {
   exerciseGround,
@@ -11,14 +10,11 @@ import {
   HORSE_LEVELS,
   isForGaited,
   isForRider,
-  layOutExercise,
-  layoutLabels,
   placeArrangement,
   placeExercise,
   plainWords,
   PURPOSES,
   SHELF,
-  type Arena,
   type ExerciseGround,
   type LaidExercise,
   type Recipe,
@@ -27,15 +23,15 @@ import {
 import { newId } from '@/components/newId';
 import type { OwnExercise } from '@/data/queries/ownExercises';
 import type { Horse } from '@/data/queries/horses';
-import { Button, Drawer, Group, MultiSelect, Select, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Drawer, Group, Select, Stack, Text, TextInput, Title } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { Selection } from '../_state/selection';
 import type { EditorGround, PlanControls } from '../_state/usePlanEditor';
-import { removeOwnExerciseAction } from '../../shelfActions';
-import { ExerciseGuide } from './ExerciseGuide';
 import { ExercisePicture } from './ExercisePicture';
+import { OwnCard } from './OwnCard';
 import classes from './ShelfDrawer.module.css';
+import { TakeExercise } from './TakeExercise';
 
 type ShelfDrawerProps = {
   controls: PlanControls;
@@ -82,7 +78,7 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
   return (
     <Drawer opened onClose={onClose} title="The shelf" size={560} overlayProps={{ backgroundOpacity: 0.2 }}>
       {taken ? (
-        <Taking recipe={taken} {...{ controls, horses, ground }} onBack={() => setTaken(null)} onPlace={place} />
+        <TakeExercise recipe={taken} {...{ controls, horses, ground }} onBack={() => setTaken(null)} onPlace={place} />
       ) : (
         <Stack gap="sm">
           <Group grow gap="xs">
@@ -200,117 +196,3 @@ const Sketch = memo(function Sketch({ laid, ground }: { laid: LaidExercise | nul
     </span>
   );
 });
-
-function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; arena: Arena; onTake: () => void }) {
-  const say = useSay();
-  const [gone, setGone] = useState(false);
-  const middle = { xM: arena.widthM / 2, yM: arena.lengthM / 2 };
-  const at = exercise.items.map(item => ({ ...item, at: { xM: item.at.xM + middle.xM, yM: item.at.yM + middle.yM } }));
-  if (gone) return null;
-  return (
-    <li>
-      <button type="button" className={classes.card} onClick={onTake}>
-        <span className={classes.sketch} aria-hidden="true">
-          <CroppedSand arena={arena} items={at} tracks={[]} />
-        </span>
-        <strong>{say(exercise.title)}</strong>
-        <span>
-          {say(exercise.purposes.join(', '))} · {exercise.level}
-        </span>
-      </button>
-      <Button
-        size="compact-xs"
-        variant="subtle"
-        color="slate"
-        onClick={async () => {
-          const outcome = await removeOwnExerciseAction(exercise.id);
-          if (outcome.ok) setGone(true);
-          else notifications.show({ color: 'chestnut', message: outcome.problem ?? 'It could not be put away.' });
-        }}
-      >
-        Put {say(exercise.title)} away
-      </Button>
-    </li>
-  );
-}
-
-type TakingProps = {
-  recipe: Recipe;
-  ground: EditorGround;
-  controls: PlanControls;
-  horses: readonly Horse[];
-  onBack: () => void;
-  onPlace: (recipe: Recipe, rein: Rein, horseIds: string[] | null, session: string | null) => void;
-};
-
-/** What an exercise asks before it lies on the sand: for which horses, on which rein, and what it is ridden behind. */
-function Taking({ recipe, ground, controls, horses, onBack, onPlace }: TakingProps) {
-  const say = useSay();
-  const { plan } = controls.present;
-  const { guidance } = recipe;
-  const [rein, setRein] = useState<Rein>('left');
-  const [horseIds, setHorseIds] = useState<string[]>([]);
-  const sessions = [...new Set(plan.exercises.flatMap(({ session }) => session ?? []))];
-  const [fresh] = useState(newId);
-  const [session, setSession] = useState<string | null>(sessions[0] ?? fresh);
-  const { track: called } = layoutLabels(controls.shown.resolved.layout);
-  const on = useMemo(
-    () => exerciseGround(plan, { horseIds: horseIds.length === 0 ? null : horseIds }, ground),
-    [plan, horseIds, ground],
-  );
-  const laid = useMemo(() => layOutExercise(recipe, on, { rein }).exercise, [recipe, on, rein]);
-  const isFlat = laid.tracks.every(({ kind }) => kind === 'figures');
-  return (
-    <Stack gap="sm">
-      <Title order={3} size="h4">
-        {say(guidance.title)}
-      </Title>
-      <Text size="sm">
-        For {say(guidance.purposes.join(', '))}; {guidance.level} pairs.
-      </Text>
-      <Choice
-        aria-label="Rein"
-        value={rein}
-        onChange={value => setRein(value as Rein)}
-        data={[
-          { value: 'left', label: 'Left rein' },
-          { value: 'right', label: 'Right rein' },
-        ]}
-      />
-      <MultiSelect
-        searchable
-        label="For"
-        placeholder={
-          horseIds.length === 0 ? (plan.groupIds.length === 0 ? 'a horse of 160 cm' : 'the whole group') : ''
-        }
-        data={horses.map(({ id, name }) => ({ value: id, label: name }))}
-        value={horseIds}
-        onChange={setHorseIds}
-      />
-      {isFlat && (
-        <Select
-          label="Ridden"
-          data={[
-            ...sessions.map(id => ({ value: id, label: `in ${called(id)}, after what is there` })),
-            { value: fresh, label: sessions.length === 0 ? 'as the beginning of flat work' : 'as another session' },
-            { value: '', label: 'as a track of its own' },
-          ]}
-          value={session ?? ''}
-          onChange={value => setSession(value === '' ? null : value)}
-        />
-      )}
-      <Group>
-        <Button
-          data-autofocus
-          onClick={() => onPlace(recipe, rein, horseIds.length === 0 ? null : horseIds, isFlat ? session : null)}
-        >
-          Put it on the sand
-        </Button>
-        <Button variant="default" onClick={onBack}>
-          Back to the shelf
-        </Button>
-      </Group>
-      <ExerciseGuide guidance={guidance} laid={laid} ground={on} />
-    </Stack>
-  );
-}

@@ -1,26 +1,12 @@
 'use client';
 
-import { useSay } from '@/components/Lengths/LengthsProvider';
-import {
-  countName,
-  DEPARTS,
-  FENCE_OUTCOMES,
-  FIGURE_POINTS,
-  HEAD_HEIGHTS,
-  gaitWord,
-  headWanted,
-  LANDINGS,
-  TAKE_OFFS,
-  type PassMark,
-  type TappedMark,
-  type TrackGait,
-} from '@/core';
+import { DEPARTS, HEAD_HEIGHTS, gaitWord, headWanted, type PassMark, type TappedMark, type TrackGait } from '@/core';
 import { MAX_NOTE_LENGTH } from '@/files/recordEvent';
 import { Keys } from '@/app/ride/_components/Keys';
-import { useState, type ReactNode } from 'react';
-import { ExactSpot } from './ExactSpot';
+import { useState } from 'react';
+import { MarkGroup } from './MarkGroup';
+import { ExactFoot, MarksOfStep } from './MarksOfStep';
 import { gaitsAbout } from './padKeys';
-import { legNumber } from './padLegs';
 import type { Pad } from './usePad';
 import classes from './Pad.module.css';
 
@@ -38,7 +24,6 @@ type MoreMarksProps = {
 };
 
 const QUALITIES = [1, 2, 3, 4, 5];
-const SHOWN_COUNTS = 6;
 
 /** What a pass seldom needs, in groups: of where one is, and of the pass as a whole. */
 export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMark }: MoreMarksProps) {
@@ -48,9 +33,9 @@ export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMa
   const whole = pad.marks.find(mark => mark.kind === 'gait' && mark.from === undefined && mark.fromM === undefined);
   return (
     <div className={classes.more}>
-      <OfStep {...{ pad, ready, onMark }} />
+      <MarksOfStep {...{ pad, ready, onMark }} />
       <ExactFoot {...{ pad, ready, onMark }} />
-      <Group title="Quality, 1 to 5">
+      <MarkGroup title="Quality, 1 to 5">
         <Keys
           label="Quality, 1 to 5"
           short
@@ -59,7 +44,7 @@ export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMa
           options={QUALITIES.map(value => ({ value, label: String(value) }))}
           onChoose={value => onMark({ kind: 'quality', value })}
         />
-      </Group>
+      </MarkGroup>
       <Many
         title="What went wrong"
         values={faults}
@@ -67,7 +52,7 @@ export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMa
         ready={ready}
         onTap={fault => onMark({ kind: 'fault', place: null, fault })}
       />
-      <Group title="Ridden gait">
+      <MarkGroup title="Ridden gait">
         <Keys
           label="Ridden gait"
           value={whole?.kind === 'gait' ? whole.ridden : null}
@@ -75,9 +60,9 @@ export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMa
           options={gaitsAbout(gait, isGaited).map(value => ({ value, label: gaitWord(value) }))}
           onChoose={ridden => onMark({ kind: 'gait', ridden })}
         />
-      </Group>
+      </MarkGroup>
       {old && (
-        <Group title="Canter depart">
+        <MarkGroup title="Canter depart">
           <Keys
             label="Canter depart"
             value={old.how}
@@ -85,9 +70,9 @@ export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMa
             options={DEPARTS.map(value => ({ value, label: value === 'right' ? 'right lead, prompt' : value }))}
             onChoose={how => onMark({ kind: 'depart', how, trotSteps: old.trotSteps })}
           />
-        </Group>
+        </MarkGroup>
       )}
-      <Group title={headWanted(gait) ? `Head: wanted ${headWanted(gait)}` : 'Head'}>
+      <MarkGroup title={headWanted(gait) ? `Head: wanted ${headWanted(gait)}` : 'Head'}>
         <Keys
           label="Head"
           value={said('head')?.height ?? null}
@@ -95,7 +80,7 @@ export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMa
           options={HEAD_HEIGHTS.map(value => ({ value, label: value }))}
           onChoose={height => onMark({ kind: 'head', height })}
         />
-      </Group>
+      </MarkGroup>
       <Many
         title="The rider"
         values={riderMarks}
@@ -111,16 +96,6 @@ export function MoreMarks({ pad, gait, isGaited, faults, riderMarks, ready, onMa
   );
 }
 
-function Group({ title, children }: { title: string; children: ReactNode }) {
-  const say = useSay();
-  return (
-    <section>
-      <h3>{say(title)}</h3>
-      {children}
-    </section>
-  );
-}
-
 type ManyProps = {
   title: string;
   values: readonly string[];
@@ -132,7 +107,7 @@ type ManyProps = {
 /** Keys of which several hold. */
 function Many({ title, values, held, ready, onTap }: ManyProps) {
   return (
-    <Group title={title}>
+    <MarkGroup title={title}>
       <div role="group" aria-label={title} className={classes.many}>
         {values.map(value => (
           <button
@@ -147,132 +122,7 @@ function Many({ title, values, held, ready, onTap }: ManyProps) {
           </button>
         ))}
       </div>
-    </Group>
-  );
-}
-
-/** What is said of where one is: how it was jumped, the count, and what of a figure was kept. */
-function OfStep({ pad, ready, onMark }: Pick<MoreMarksProps, 'pad' | 'ready' | 'onMark'>) {
-  const { step } = pad;
-  if (!step) return null;
-  const { place } = step;
-  const here = <Kind extends PassMark['kind']>(kind: Kind) =>
-    pad.marks.find(
-      (mark): mark is Extract<PassMark, { kind: Kind }> =>
-        mark.kind === kind && 'place' in mark && mark.place === place,
-    );
-  if (step.kind === 'transition') return null;
-  if (step.kind === 'figure')
-    return (
-      <>
-        {FIGURE_POINTS.map(point => {
-          const part = step.part === null ? {} : { part: step.part };
-          const said = pad.marks.find(
-            mark =>
-              mark.kind === 'figure' &&
-              mark.place === place &&
-              mark.point === point &&
-              (mark.part ?? null) === step.part,
-          );
-          return (
-            <Group key={point} title={`The ${point} of ${step.words}`}>
-              <Keys
-                label={`${point} of ${step.words}`}
-                value={said?.kind === 'figure' ? (said.kept ? 'kept' : 'lost') : null}
-                disabled={!ready}
-                options={[
-                  { value: 'kept', label: `${point} kept` },
-                  { value: 'lost', label: `${point} lost` },
-                ]}
-                onChoose={value => onMark({ kind: 'figure', place, ...part, point, kept: value === 'kept' })}
-              />
-            </Group>
-          );
-        })}
-      </>
-    );
-  return (
-    <>
-      <Count {...{ pad, ready, onMark }} />
-      {step.kind === 'fence' && (
-        <Group title={step.words}>
-          <Keys
-            label={`How ${step.words} was ridden`}
-            value={here('fence')?.outcome ?? null}
-            disabled={!ready}
-            options={FENCE_OUTCOMES.map(value => ({ value, label: value }))}
-            onChoose={outcome => onMark({ kind: 'fence', place, outcome })}
-          />
-          <Keys
-            label="Take-off"
-            value={here('take-off')?.where ?? null}
-            disabled={!ready}
-            options={TAKE_OFFS.map(value => ({ value, label: `${value} take-off` }))}
-            onChoose={where => onMark({ kind: 'take-off', place, where })}
-          />
-          <Keys
-            label="Landing"
-            value={here('landing')?.where ?? null}
-            disabled={!ready}
-            options={LANDINGS.map(value => ({ value, label: `landed ${value}` }))}
-            onChoose={where => onMark({ kind: 'landing', place, where })}
-          />
-        </Group>
-      )}
-      <Group title="Aim point">
-        <Keys
-          label="Aim point"
-          value={here('aim')?.off ?? null}
-          disabled={!ready}
-          options={[
-            { value: 'left', label: 'aim off left' },
-            { value: 'right', label: 'aim off right' },
-          ]}
-          onChoose={off => onMark({ kind: 'aim', place, off })}
-        />
-      </Group>
-    </>
-  );
-}
-
-/** Just where the foot fell in a row of poles: in the gap behind the chosen one, or in the row as a whole. */
-function ExactFoot({ pad, ready, onMark }: Pick<MoreMarksProps, 'pad' | 'ready' | 'onMark'>) {
-  const gaps = pad.steps.length - 1;
-  if (pad.counted || gaps < 1 || !pad.steps.every(({ kind }) => kind === 'pole')) return null;
-  const place = pad.step ? Math.min(pad.step.place, gaps) : null;
-  const said = pad.marks.find(mark => mark.kind === 'footfall' && mark.place === place);
-  return (
-    <Group title={place === null ? 'Where the foot fell' : `Where the foot fell, ${place} to ${place + 1}`}>
-      <ExactSpot
-        fraction={said?.kind === 'footfall' ? said.fraction : null}
-        disabled={!ready}
-        onTap={fraction => onMark({ kind: 'footfall', place, fraction })}
-      />
-    </Group>
-  );
-}
-
-/** The count of the leg that follows, as a number. */
-function Count({ pad, ready, onMark }: Pick<MoreMarksProps, 'pad' | 'ready' | 'onMark'>) {
-  const { leg, chosen } = pad;
-  const place = chosen === null ? null : legNumber(pad.steps, chosen);
-  if (!leg || place === null) return null;
-  const said = pad.marks.find(mark => mark.kind === 'strides' && mark.place === place);
-  const first = Math.max(0, (leg.asked ?? leg.likely) - 2);
-  return (
-    <Group title={`Strides between ${leg.from} and ${leg.to}`}>
-      <Keys
-        label="Strides"
-        value={said?.kind === 'strides' ? said.count : null}
-        disabled={!ready}
-        short
-        options={Array.from({ length: SHOWN_COUNTS }, (_, index) => first + index).map(value => ({
-          value,
-          label: value === 0 ? countName(0, leg.zeroIs) : String(value),
-        }))}
-        onChoose={count => onMark({ kind: 'strides', place, count })}
-      />
-    </Group>
+    </MarkGroup>
   );
 }
 
@@ -281,7 +131,7 @@ function Note({ ready, onNote }: { ready: boolean; onNote: (words: string) => vo
   const words = note.trim();
   const isLong = words.length > MAX_NOTE_LENGTH;
   return (
-    <Group title="A word of note">
+    <MarkGroup title="A word of note">
       <form
         className={classes.note}
         onSubmit={event => {
@@ -301,6 +151,6 @@ function Note({ ready, onNote }: { ready: boolean; onNote: (words: string) => vo
           A note has at most {MAX_NOTE_LENGTH} letters; this has {words.length}.
         </p>
       )}
-    </Group>
+    </MarkGroup>
   );
 }

@@ -7,18 +7,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import classes from './LessonList.module.css';
 import { LessonMonth } from './LessonMonth';
-
-export type ListedLesson = {
-  id: string;
-  name: string;
-  /** On the yard's clock: in words, and its day, "2026-11-28". */
-  when: string;
-  day: string;
-  line: string;
-  /** Who rides, and over what, for whoever looks for it. */
-  inside: string;
-  state: LessonState;
-};
+import type { ListedLesson } from './listedLesson';
 
 type LessonListProps = {
   lessons: readonly ListedLesson[];

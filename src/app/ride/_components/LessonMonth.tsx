@@ -4,7 +4,7 @@ import { daysInMonth, monthDays, monthsOn } from '@/core';
 import { ActionIcon } from '@mantine/core';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { useState, type ReactNode } from 'react';
-import type { ListedLesson } from './LessonList';
+import type { ListedLesson } from './listedLesson';
 import classes from './LessonMonth.module.css';
 import { MonthWork } from './MonthWork';
 

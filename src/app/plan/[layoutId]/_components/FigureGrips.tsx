@@ -1,7 +1,7 @@
 import { chainsPath } from '@/components/Sand/trackPath';
 import { sidewaysEnd, sidewaysLine, type Chain, type ResolvedExercise } from '@/core';
 import { memo } from 'react';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import classes from './PlanSand.module.css';
 import type { Seen } from './trackShapes';
 

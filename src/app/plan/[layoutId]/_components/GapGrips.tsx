@@ -1,7 +1,7 @@
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { paperDegrees } from '@/components/Sand/sandView';
 import { pointAlong, poseAt, type ResolvedExercise } from '@/core';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import classes from './PlanSand.module.css';
 import type { Seen } from './trackShapes';
 

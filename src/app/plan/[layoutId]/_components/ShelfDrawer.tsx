@@ -27,7 +27,8 @@ import { Drawer, Group, Select, Stack, Text, TextInput, Title } from '@mantine/c
 import { notifications } from '@mantine/notifications';
 import { memo, useDeferredValue, useMemo, useState } from 'react';
 import type { Selection } from '../_state/selection';
-import type { EditorGround, PlanControls } from '../_state/usePlanEditor';
+import type { PlanControls } from '../_state/usePlanEditor';
+import type { EditorGround } from '../_state/shown';
 import { ExercisePicture } from './ExercisePicture';
 import { OwnCard } from './OwnCard';
 import classes from './ShelfDrawer.module.css';

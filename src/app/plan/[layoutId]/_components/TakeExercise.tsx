@@ -7,7 +7,8 @@ import { newId } from '@/components/newId';
 import type { Horse } from '@/data/queries/horses';
 import { Button, Group, MultiSelect, Select, Stack, Text, Title } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import type { EditorGround, PlanControls } from '../_state/usePlanEditor';
+import type { PlanControls } from '../_state/usePlanEditor';
+import type { EditorGround } from '../_state/shown';
 import { ExerciseGuide } from './ExerciseGuide';
 
 type TakeExerciseProps = {

@@ -4,7 +4,7 @@ import { circlePath, linePath, type PathShape, type Shape } from '@/components/S
 import { footprintCorners, pointAlong, poseAt, type Chain, type Item, type PointM } from '@/core';
 import type { Selection } from '../_state/selection';
 import { itemsOf, middleOf } from '../_state/thingsShown';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import type { Seen } from './trackShapes';
 
 type LookedAt = { selection: Selection; marked: { items: readonly string[] } };

@@ -1,6 +1,7 @@
 import { piecesOf, type Fit } from '@/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { PlanControls, Shown } from '../_state/usePlanEditor';
+import type { PlanControls } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import type { AskFit, FitSaid } from './fitTold';
 
 /** A fit of what was shown: on its way, come to its end, or stopped with its best so far. */

@@ -12,7 +12,7 @@ import {
   type SnapGuide,
 } from '@/core';
 import { thingOf } from '../_state/thingsShown';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 
 /** `at`: where its words belong, where no item was taken hold of. */
 export type Dragged = { plan: Plan; guides: SnapGuide[]; words: string | null; at?: PointM };

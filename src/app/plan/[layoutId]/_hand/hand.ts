@@ -11,7 +11,7 @@ import {
   type typeDistance,
 } from '@/core';
 import { itemsOf } from '../_state/thingsShown';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import { dragThings, snapHeading, type Dragged } from './dragThings';
 import type { Made } from './liveShown';
 

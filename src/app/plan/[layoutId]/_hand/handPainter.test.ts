@@ -6,7 +6,7 @@ import { ribbonFrame, alongPx } from '../_components/ribbon/ribbonFrame';
 import { ARENA, LINE, MAYFLY } from '../_state/testShown';
 import type { Hand } from './hand';
 import { handPainter } from './handPainter';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import type { PaintedOn, Said, SaidMade, SandScene, Told } from './told';
 
 const LOOK: Look = {

@@ -1,6 +1,6 @@
 import { formatReading, type LayOut, type Plan } from '@/core';
 import { planShower } from '../_state/planShower';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import { shownByHand, type DragShelf, type Hand } from './hand';
 import type { Made } from './liveShown';
 import { movedNames, partsOf, type Parts } from './movedParts';

@@ -1,6 +1,6 @@
 import type { PointM, SnapGuide } from '@/core';
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import type { Hand } from './hand';
 
 /** What the hand is told of what it drags. */

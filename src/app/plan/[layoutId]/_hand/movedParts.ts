@@ -1,4 +1,4 @@
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 
 /** Items, legs, sessions and exercises by name: each is the very same object as long as nothing touches it. */
 export type Parts = ReadonlyMap<string, unknown>;

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { moveThings, type Plan } from '@/core';
 import { HEAD_PX, ribbonFrame } from '../_components/ribbon/ribbonFrame';
 import { LINE, MAYFLY, shows } from '../_state/testShown';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import { ribbonPicture, type Ribbon } from './ribbonPicture';
 import type { PaintedOn } from './told';
 

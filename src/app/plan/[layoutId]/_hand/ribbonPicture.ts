@@ -5,7 +5,7 @@ import { isQuietLeg } from '../_components/ribbon/quietLegs';
 import { paintColumn, paintPosts, type RibbonColumn, type RibbonLook } from '../_components/ribbon/paintColumn';
 import { isInSight, legPx, SEEN_PX, stopsPx, type RibbonFrame } from '../_components/ribbon/ribbonFrame';
 import { legMarksOf } from '../_state/legMarksOf';
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 import type { PaintedOn, RibbonScene } from './told';
 
 export type Ribbon = RibbonScene & { shown: Shown; look: RibbonLook; format: (lengthM: number) => string };

@@ -1,4 +1,4 @@
-import type { Shown } from '../_state/usePlanEditor';
+import type { Shown } from '../_state/shown';
 
 const numbers = new WeakMap<Shown, number>();
 let last = 0;

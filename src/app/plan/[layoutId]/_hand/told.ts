@@ -5,7 +5,7 @@ import type { LengthUnit, Plan } from '@/core';
 import type { RibbonLook } from '../_components/ribbon/paintColumn';
 import type { RibbonFrame } from '../_components/ribbon/ribbonFrame';
 import type { Pointed, Selection } from '../_state/selection';
-import type { EditorGround, Shown } from '../_state/usePlanEditor';
+import type { EditorGround, Shown } from '../_state/shown';
 import type { FontFaceData } from './fontFaces';
 import type { Hand } from './hand';
 

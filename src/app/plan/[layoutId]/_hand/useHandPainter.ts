@@ -1,7 +1,7 @@
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { LayOut } from '@/core';
 import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
-import type { EditorGround, Shown } from '../_state/usePlanEditor';
+import type { EditorGround, Shown } from '../_state/shown';
 import { facesOf } from './fontFaces';
 import type { DragShelf, Hand } from './hand';
 import { handPainter } from './handPainter';

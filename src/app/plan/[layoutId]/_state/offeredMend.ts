@@ -11,7 +11,7 @@ import {
   type PlanChange,
   type ReckonedTrack,
 } from '@/core';
-import type { Shown } from './usePlanEditor';
+import type { Shown } from './shown';
 
 /** What a change that is offered would do, of what was shown. */
 export type OfferedChange = { of: Shown; after: Layout; tracks: ReckonedTrack[] };

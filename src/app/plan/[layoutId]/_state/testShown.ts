@@ -1,6 +1,6 @@
 import { DEFAULT_LEG, EMPTY_PLAN, newItem, type Item, type Plan, type PlanHorse } from '@/core';
 import { planShower } from './planShower';
-import type { EditorGround, Shown } from './usePlanEditor';
+import type { EditorGround, Shown } from './shown';
 
 /** A test's horse: 3.6 m a stride on a course. */
 export const MAYFLY: PlanHorse = {

@@ -13,7 +13,7 @@ import {
   type ReckonedTrack,
   type ResolvedPlan,
 } from '@/core';
-import type { Shown } from './usePlanEditor';
+import type { Shown } from './shown';
 
 /** The thing that an item is moved with: itself, or the exercise it belongs to. */
 export function thingOf(resolved: ResolvedPlan, itemId: string): string {

@@ -22,11 +22,7 @@ import { liveStore, whenAsked } from '../_hand/liveShown';
 import { sameParts } from '../_hand/sameParts';
 import { standNumber } from '../_hand/standNumber';
 import { useHandPainter } from '../_hand/useHandPainter';
-
-export type EditorGround = Omit<PlanGround, 'name'>;
-
-/** A layout as it stands on the screen: what it comes to, and every track of it reckoned. */
-export type Shown = { plan: Plan; resolved: ResolvedPlan; tracks: ReckonedTrack[] };
+import type { EditorGround, Shown } from './shown';
 
 /**
  * The layout being edited, with undo and redo over everything, its name included. While something is dragged a preview is

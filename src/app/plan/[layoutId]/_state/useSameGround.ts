@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { EditorGround } from './usePlanEditor';
+import type { EditorGround } from './shown';
 
 /**
  * The same ground as long as nothing in it differs. The server hands a new one at every refresh, and what hangs on it (the

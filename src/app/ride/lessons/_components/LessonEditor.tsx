@@ -41,19 +41,8 @@ import { StageList } from './StageList';
 import { StagePanel } from './StagePanel';
 import { useStagesOfLayout } from './useStagesOfLayout';
 import { useTypedLesson } from './useTypedLesson';
+import type { Named, LessonPair } from './lessonPair';
 
-export type { TodayOf };
-type Named = { id: string; name: string };
-export type LessonPair = Named & {
-  horseId: string;
-  horse: string;
-  rider: string;
-  strides: LayoutHorse;
-  /** What its horse was ridden in lately, beside its profile. */
-  lately: RiddenLately[];
-  /** What its horse does besides, that day and on other days of the week, as it was last kept. */
-  earlier: EarlierWork;
-};
 
 type LessonEditorProps = {
   lessonId: string | null;

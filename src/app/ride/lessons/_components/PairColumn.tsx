@@ -5,7 +5,7 @@ import { ActionIcon, Select } from '@mantine/core';
 import { IconAlertTriangle, IconX } from '@tabler/icons-react';
 import type { AsksOfPair, HorseDay } from './asksOfPair';
 import classes from './LessonEditor.module.css';
-import type { LessonPair } from './LessonEditor';
+import type { LessonPair } from './lessonPair';
 import { workWords } from './workWords';
 
 type PairColumnProps = {

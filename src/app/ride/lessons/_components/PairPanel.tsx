@@ -4,7 +4,7 @@ import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { ENTRY_WORDS } from '@/app/review/entryWords';
 import { Checkbox } from '@mantine/core';
 import type { AsksOfPair } from './asksOfPair';
-import type { LessonPair } from './LessonEditor';
+import type { LessonPair } from './lessonPair';
 import classes from './LessonEditor.module.css';
 import { workWords } from './workWords';
 

@@ -4,7 +4,8 @@ import { stageTimes, type LessonPlan } from '@/core';
 import type { LayoutHere } from '../lessonChoices';
 import type { AsksOfPair } from './asksOfPair';
 import { clockAfter } from './clock';
-import type { LessonPair, TodayOf } from './LessonEditor';
+import type { TodayOf } from './questionsToday';
+import type { LessonPair } from './lessonPair';
 import classes from './PrintedPlan.module.css';
 import { workWords } from './workWords';
 

@@ -10,7 +10,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { ActionIcon, Button, NumberInput } from '@mantine/core';
 import { IconGripVertical, IconX } from '@tabler/icons-react';
 import type { LayoutHere } from '../lessonChoices';
-import type { TodayOf } from './LessonEditor';
+import type { TodayOf } from './questionsToday';
 import classes from './LessonEditor.module.css';
 
 type Shared = {

@@ -13,7 +13,8 @@ import {
 } from '@/core';
 import { NumberInput, Select, TagsInput, TextInput } from '@mantine/core';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
-import type { LessonPair, TodayOf } from './LessonEditor';
+import type { TodayOf } from './questionsToday';
+import type { LessonPair } from './lessonPair';
 import classes from './LessonEditor.module.css';
 import { RiderWorkOfStage } from './RiderWorkOfStage';
 import { StageQuestions } from './StageQuestions';

@@ -15,7 +15,8 @@ import {
 import { Button, NumberInput, Select, Switch } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
-import type { LessonPair, TodayOf } from './LessonEditor';
+import type { TodayOf } from './questionsToday';
+import type { LessonPair } from './lessonPair';
 import { NewQuestion } from './NewQuestion';
 import classes from './LessonEditor.module.css';
 

@@ -11,7 +11,8 @@ import {
   type WorkLimits,
 } from '@/core';
 import type { LayoutHere } from '../lessonChoices';
-import type { LessonPair, TodayOf } from './LessonEditor';
+import type { TodayOf } from './questionsToday';
+import type { LessonPair } from './lessonPair';
 
 /** One question of a lesson as it is for a pair; `legs` null where the layout no longer has it. */
 export type AskOfPair = { stage: string; question: string; legs: PairLeg[] | null };

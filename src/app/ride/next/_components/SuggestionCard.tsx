@@ -10,7 +10,7 @@ import type { ShownSuggestion } from '../_state/suggest.worker';
 import { refuseSuggestionAction, takeSuggestionAction } from '../actions';
 import { TermBars } from './TermBars';
 import classes from './WhatNext.module.css';
-import type { NextPair } from './WhatNext';
+import type { NextPair } from './nextPair';
 
 type SuggestionCardProps = {
   suggestion: ShownSuggestion;

@@ -8,8 +8,7 @@ import { useSuggested, type Suggested } from '../_state/useSuggested';
 import { Refused } from './Refused';
 import { SuggestionCard } from './SuggestionCard';
 import classes from './WhatNext.module.css';
-
-export type NextPair = { id: string; horse: string; rider: string };
+import type { NextPair } from './nextPair';
 
 type WhatNextProps = {
   pairs: readonly NextPair[];

@@ -23,7 +23,7 @@ import { GroundPicture } from './GroundPicture';
 import { GroundRibbon } from './GroundRibbon';
 import classes from './GroundPanel.module.css';
 import type { SetStep } from './setStep';
-import type { Walker } from './SettingSheet';
+import type { Walker } from './walker';
 
 type GroundPanelProps = {
   layoutId: string;

@@ -6,7 +6,7 @@ import { useState, useTransition } from 'react';
 import { roundStepsAction, type RoundedSteps } from '../../actions';
 import { ChangedLegs } from './ChangedLegs';
 import type { SetStep } from './setStep';
-import type { Walker } from './SettingSheet';
+import type { Walker } from './walker';
 import classes from './HalfSteps.module.css';
 
 type HalfStepsProps = {

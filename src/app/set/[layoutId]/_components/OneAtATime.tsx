@@ -7,7 +7,7 @@ import type { Ticks } from '../_state/useTicks';
 import { Measures } from './Measures';
 import type { SetStep } from './setStep';
 import type { GroundTruth } from '../_state/useGroundTruth';
-import type { Walker } from './SettingSheet';
+import type { Walker } from './walker';
 import { WalkHere } from './WalkHere';
 import { StepPicture } from './StepPicture';
 import classes from './OneAtATime.module.css';

@@ -36,8 +36,7 @@ import { SheetWords } from './SheetWords';
 import { StandingBanner, type StandingNow } from './StandingBanner';
 import type { SetStep } from './setStep';
 import classes from './SettingSheet.module.css';
-
-export type Walker = { id: string; name: string; stepLengthM: number; stepShare: number };
+import type { Walker } from './walker';
 
 type SettingSheetProps = {
   layoutId: string;

@@ -5,7 +5,7 @@ import { useMayPlan } from '@/components/who/mayPlan';
 import type { PrintedSheet } from '@/files/printedSheet';
 import { Text, Title } from '@mantine/core';
 import Link from 'next/link';
-import type { Walker } from './SettingSheet';
+import type { Walker } from './walker';
 import classes from './SettingSheet.module.css';
 
 type SheetWordsProps = {

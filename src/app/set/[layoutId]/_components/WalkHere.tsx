@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { GroundTruth } from '../_state/useGroundTruth';
 import { ChangedLegs } from './ChangedLegs';
 import type { SetStep } from './setStep';
-import type { Walker } from './SettingSheet';
+import type { Walker } from './walker';
 
 type WalkHereProps = { step: SetStep; truth: GroundTruth; walker: Walker };
 

@@ -6,7 +6,7 @@ import { chancesOf, chanceWords } from '../chances';
 import { fullWords } from './callWords';
 import { stridesWords } from '../../_state/thingsShown';
 import classes from './Ribbon.module.css';
-import type { RibbonProps } from './Ribbon';
+import type { RibbonProps } from './ribbonProps';
 
 type LegHandleProps = {
   track: ItemTrack;

@@ -3,9 +3,9 @@ import { useDrag } from '@use-gesture/react';
 import { memo, type KeyboardEvent, type RefObject } from 'react';
 import type { Hand } from '../../_hand/hand';
 import { nudgeM } from '../../_state/planKeys';
-import type { Shown } from '../../_state/usePlanEditor';
+import type { Shown } from '../../_state/shown';
 import classes from './Ribbon.module.css';
-import type { RibbonProps } from './Ribbon';
+import type { RibbonProps } from './ribbonProps';
 
 type PostHandleProps = {
   index: number;

@@ -26,22 +26,7 @@ import classes from './Ribbon.module.css';
 import { alongPx, contentPx, legPx, ribbonFrame, SEEN_PX, stopsPx, type RibbonFrame } from './ribbonFrame';
 import { isQuietLeg } from './quietLegs';
 import { useRibbonScene } from './useRibbonScene';
-
-export type RibbonProps = {
-  controls: PlanControls;
-  track: ItemTrack;
-  reckoned: ReckonedItemTrack;
-  /** The horses that ride, each a row. */
-  horses: readonly LayoutHorse[];
-  horse: LayoutHorse | null;
-  onHorse: (id: string) => void;
-  marked: { items: readonly string[]; leg: LegPlace | null };
-  selectedLeg: LegPlace | null;
-  onPoint: (item: string | null) => void;
-  onPointLeg: (leg: LegPlace | null) => void;
-  onSelectLeg: (leg: LegPlace) => void;
-  walkedM: number | null;
-};
+import type { RibbonProps } from './ribbonProps';
 
 /**
  * The track unrolled: posts where its items stand, a row for each horse with its strides as arches and the call in words.

@@ -9,7 +9,7 @@ import { layoutLabels, type Layout, type PointM } from '@/core';
 import { Alert, Button, FileButton, Group, Select } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { readRecordingAction, type ReadRecording } from '../actions';
-import type { RiddenAsk } from './RecordingsBoard';
+import type { RiddenAsk } from './recordedStage';
 import classes from './RecordingsBoard.module.css';
 
 type ReadFilesProps = { asked: RiddenAsk; layout: Layout; ride: AskedRide };

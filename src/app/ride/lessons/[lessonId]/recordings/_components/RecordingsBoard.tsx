@@ -10,16 +10,7 @@ import { useState, useTransition } from 'react';
 import { standInRidesAction } from '../actions';
 import { ReadFiles } from './ReadFiles';
 import classes from './RecordingsBoard.module.css';
-
-type Named = { id: string; name: string };
-export type RecordedStage = Named & {
-  layout: Layout;
-  /** What each pair is asked there, by its id. */
-  askedOf: Readonly<Record<string, Question[]>>;
-};
-
-/** Who rode what of a lesson. */
-export type RiddenAsk = { lessonId: string; pairId: string; stageId: string; questionId: string };
+import type { Named, RecordedStage, RiddenAsk } from './recordedStage';
 
 type RecordingsBoardProps = { lessonId: string; pairs: Named[]; stages: RecordedStage[] };
 

@@ -39,25 +39,9 @@ import { JudgementLine } from './JudgementLine';
 import { LessonSheets, type Opened } from './LessonSheets';
 import { LimitReached } from './LimitReached';
 import { PairStrip } from './PairStrip';
-import type { RunLessonProps } from './RunLesson';
+import type { RunLessonProps } from './runProps';
 import { StageLine } from './StageLine';
-
-export type LessonPadProps = RunLessonProps & {
-  run: Run;
-  changed: ReturnType<typeof useSetup>;
-  /** Of the chosen pair at this stage, and those of them that were asked as it is asked now. */
-  passes: readonly PassRecord[];
-  asAsked: readonly PassRecord[];
-  atStage: (pairId: string) => readonly PassRecord[];
-  counts: (pairId: string) => WorkCounts;
-  warnings: (pairId: string) => string[];
-  names: RecordNames;
-  rideOf: (pass: PassRecord) => AskedRide | null;
-  nowMs: number;
-  /** Where trouble came back today. */
-  places: readonly SpotsTogether[];
-  homeRad: number | null;
-};
+import type { LessonPadProps } from './runProps';
 
 /** A course has so many fences that it is called; shorter lines are called from the sheet. */
 const CALLED_STOPS = 5;

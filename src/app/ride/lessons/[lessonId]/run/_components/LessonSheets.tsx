@@ -10,7 +10,7 @@ import { tapHistory } from '@/core';
 import dynamic from 'next/dynamic';
 import { dayParts, type First } from './dayParts';
 import { DaySheet } from './DaySheet';
-import type { LessonPadProps } from './LessonPad';
+import type { LessonPadProps } from './runProps';
 
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
 

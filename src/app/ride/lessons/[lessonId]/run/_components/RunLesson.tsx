@@ -34,32 +34,7 @@ import { Ended } from './Ended';
 import { LessonPad } from './LessonPad';
 import { OtherDay } from './OtherDay';
 import type { YardPair } from './PairsToday';
-
-export type RunLessonProps = {
-  lessonId: string;
-  name: string;
-  startsAtMs: number;
-  breakEveryMin: number;
-  rules: YardRules;
-  pairs: RunPair[];
-  stages: RunStage[];
-  /** What passes were and will be ridden over, by version. */
-  layouts: Record<string, Layout>;
-  homeFacingDeg: number | null;
-  cautions: string[];
-  /** Every pair of the yard: any of them may come into the lesson. */
-  yardPairs: YardPair[];
-  first: FirstRecord;
-  /** What the lesson is ridden over and by whom, as the page has it. */
-  setup: string;
-  timeZone: string;
-  /** Whether it was its day when the page was made. */
-  isItsDay: boolean;
-  /** When the server made the page: before it is alive no other clock is known. */
-  madeAtMs: number;
-  /** The day, where the lesson is written down afterwards; null while it is ridden. */
-  writtenDownFor: string | null;
-};
+import type { RunLessonProps } from './runProps';
 
 const TICK_MS = 15_000;
 

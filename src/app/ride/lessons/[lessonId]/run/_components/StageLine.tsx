@@ -2,7 +2,7 @@ import { useSay } from '@/components/Lengths/LengthsProvider';
 import { questionWords } from '@/core';
 import classes from '@/app/ride/_components/pad/Pad.module.css';
 import { ReinKey } from '@/app/ride/_components/pad/ReinKey';
-import type { LessonPadProps } from './LessonPad';
+import type { LessonPadProps } from './runProps';
 
 type StageLineProps = Pick<LessonPadProps, 'run' | 'name'> & {
   onOpen: () => void;

@@ -8,7 +8,7 @@ import { NewQuestion } from '../../../_components/NewQuestion';
 import { AskSheet } from './AskSheet';
 import type { DayPart } from './DaySheet';
 import { DistancesToday } from './DistancesToday';
-import type { LessonPadProps } from './LessonPad';
+import type { LessonPadProps } from './runProps';
 import { LessonToday } from './LessonToday';
 import { OrderToday } from './OrderToday';
 import { PairsToday } from './PairsToday';

@@ -25,8 +25,7 @@ import { StandInPanel } from './StandInPanel';
 import { TestPad } from './TestPad';
 import { TestSettings } from './TestSettings';
 import classes from './StrideTestBoard.module.css';
-
-export type TestPerson = { id: string; name: string; stepLengthM: number | null };
+import type { TestPerson } from './testPerson';
 
 type StrideTestBoardProps = {
   horse: Horse;

@@ -8,7 +8,7 @@ import { FEET, parseLength, USUAL_LANE_M, type Foot, type StrideEntryKey } from 
 import { Group, Select } from '@mantine/core';
 import { ENTRY_LABELS, FOOT_LABELS, LANE_ENTRIES } from '../../../../entryLabels';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
-import type { TestPerson } from './StrideTestBoard';
+import type { TestPerson } from './testPerson';
 import classes from './StrideTestBoard.module.css';
 
 type TestSettingsProps = {

@@ -1,0 +1,3 @@
+
+
+export type NextPair = { id: string; horse: string; rider: string };

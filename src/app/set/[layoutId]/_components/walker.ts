@@ -1,0 +1,3 @@
+
+
+export type Walker = { id: string; name: string; stepLengthM: number; stepShare: number };

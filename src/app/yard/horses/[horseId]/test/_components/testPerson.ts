@@ -1,0 +1,3 @@
+
+
+export type TestPerson = { id: string; name: string; stepLengthM: number | null };

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 
 /** What a phone taps of: a pair in a lesson, over a layout as it stood, and what is asked of it. */
 export type Ridden = { pairId: string; versionId: string; lessonId: string; question: unknown };

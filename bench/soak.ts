@@ -7,7 +7,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
-import { writePlan } from '@/files/planDocument';
+import { writePlan } from '@/files/planPaper';
 import { RoanServer } from '../e2e/support/roanServer';
 import { seedDemo } from '../src/data/demo/seedDemo';
 import { openDatabase } from '../src/data/openDatabase';

@@ -3,7 +3,7 @@ import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { MEASURE_BY } from '@/core';
 import { settingPaper } from '../src/app/_server/heavy/settingPaper';
-import type { RoanDatabase } from '../src/data/openDatabase';
+import type { RoanDatabase } from '../src/data/database';
 import { listLayouts } from '../src/data/queries/layouts';
 import { madePlan } from '../src/data/queries/layoutVersions';
 import * as schema from '../src/data/schema';

@@ -269,12 +269,11 @@ export {
   reckonItemTrack,
   reckonLayout,
   settingAt,
-  type HorseReading,
   type ReckonedItemTrack,
   type ReckonedFigureTrack,
-  type ReckonedLeg,
   type ReckonedTrack,
 } from './layout/reckonLayout';
+export type { HorseReading, ReckonedLeg } from './layout/reckonedLeg';
 export { sessionStrides, type HorseStrides } from './layout/sessionStrides';
 export type { Caution, CautionCode, CautionLevel, CautionPlace } from './cautions/caution';
 export { USUAL_LIMITS, type CautionLimits } from './cautions/cautionLimits';
@@ -412,17 +411,12 @@ export { editsToStand, groundAsMeasured } from './setting/asMeasured';
 export type { CheckMeasure, SetPeg, SetPiece } from './setting/setPiece';
 export { asRead, type Measure } from './setting/measure';
 export { checkStretches, stretchesOf, type SetStretch } from './setting/stretches';
-export {
-  MEASURE_BY,
-  settingSheet,
-  type MeasureBy,
-  type SettingSheet,
-  type SettingWish,
-} from './setting/settingSheet';
+export { MEASURE_BY, settingSheet, type MeasureBy, type SettingSheet, type SettingWish } from './setting/settingSheet';
 export { checkWords, sheetLabels, pegLines, pieceLines, pieceNotes, type SheetLine } from './setting/settingWords';
 export { buildChanges, type BuildChange } from './setting/buildChanges';
 export { carryPlan, type CarriedLoad, type CarryPlan } from './setting/carryPlan';
-export { CARRIED_AT_ONCE, carryRoute, type CarryRoute, type RouteStop } from './setting/carryRoute';
+export { CARRIED_AT_ONCE, carryRoute } from './setting/carryRoute';
+export type { CarryRoute, RouteStop } from './setting/loads';
 export { setStages, type SetStage } from './setting/setStages';
 export { settingMinutes } from './setting/settingTime';
 export { settingWalk } from './setting/settingWalk';

@@ -1,5 +1,5 @@
 import { oneForAll } from './oneForAll';
-import type { Transaction } from './writeQueue';
+import type { Transaction } from './database';
 
 /** Rows of one database that are there and are never taken away, by their ids. */
 type Known = { rows: Set<string>; made: string[] };

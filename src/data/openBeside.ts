@@ -1,9 +1,10 @@
 import { parentPort } from 'node:worker_threads';
 import { StoreFault } from './databaseRefused';
-import { DEFAULT_DATABASE_URL, filePathOf, openDatabase, type OpenDatabase } from './openDatabase';
+import { DEFAULT_DATABASE_URL, filePathOf, openDatabase } from './openDatabase';
+import type { OpenDatabase } from './database';
 import { openReader } from './openReader';
 import { keptThrough, type Finding } from './queries/kept/findings';
-import type { WriteQueue } from './writeQueue';
+import type { WriteQueue } from './database';
 
 /** What the thread that makes pages says to the one that takes taps, and what comes back (`scripts/lib/pagesBeside.mjs`). */
 type Said = { number: number; finding: Finding };

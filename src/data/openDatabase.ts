@@ -11,17 +11,10 @@ import { serverClient } from './serverClient';
 import { orFrom, readNear } from './readNear';
 import { takingTurns } from './takingTurns';
 import { upgradeRecords } from './upgrade/upgradeRecords';
-import { createWriteQueue, type WriteQueue } from './writeQueue';
+import { createWriteQueue } from './writeQueue';
+import type { WriteQueue } from './database';
 import { writesWith } from './writerOf';
-
-export type RoanDatabase = LibSQLDatabase<typeof schema>;
-
-export type OpenDatabase = {
-  db: RoanDatabase;
-  /** Every write goes through here: one at a time, each in one transaction. */
-  write: WriteQueue;
-  close: () => Promise<void>;
-};
+import type { RoanDatabase, OpenDatabase } from './database';
 
 export const DEFAULT_DATABASE_URL = 'file:./data/roan.db';
 

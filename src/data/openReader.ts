@@ -1,6 +1,7 @@
 import { createClient, type Client } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
-import { DEFAULT_DATABASE_URL, filePathOf, type RoanDatabase } from './openDatabase';
+import { DEFAULT_DATABASE_URL, filePathOf } from './openDatabase';
+import type { RoanDatabase } from './database';
 import { overlaid } from './overlaid';
 import * as schema from './schema';
 import { serverClient } from './serverClient';

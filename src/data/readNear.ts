@@ -1,9 +1,9 @@
 import type { Client, InStatement } from '@libsql/client';
 import { eq, sql } from 'drizzle-orm';
-import type { RoanDatabase } from './openDatabase';
+import type { RoanDatabase } from './database';
 import { overlaid } from './overlaid';
 import { storeWrites } from './schema';
-import type { Transaction } from './writeQueue';
+import type { Transaction } from './database';
 
 const COUNTER = 'writes';
 

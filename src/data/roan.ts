@@ -1,5 +1,6 @@
 import { openBeside } from './openBeside';
-import { DEFAULT_DATABASE_URL, openDatabase, type OpenDatabase } from './openDatabase';
+import { DEFAULT_DATABASE_URL, openDatabase } from './openDatabase';
+import type { OpenDatabase } from './database';
 
 /** Kept on the global object, so that reloading a module in development does not open the file twice. */
 const holder = globalThis as typeof globalThis & { roanDatabase?: Promise<OpenDatabase> };

@@ -1,7 +1,8 @@
 import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { openDatabase, type OpenDatabase } from './openDatabase';
+import { openDatabase } from './openDatabase';
+import type { OpenDatabase } from './database';
 import { startTestServer, type TestServer } from './testServer';
 
 type Fill = (database: OpenDatabase) => Promise<void>;

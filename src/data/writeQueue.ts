@@ -1,18 +1,7 @@
-import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { rememberRows } from './knownRows';
 import { countWrite } from './readNear';
 import { asSentence, isPassing } from './databaseRefused';
-import type * as schema from './schema';
-
-type Db = LibSQLDatabase<typeof schema>;
-export type Transaction = Parameters<Parameters<Db['transaction']>[0]>[0];
-
-export type WriteQueue = {
-  /** Runs one user action in one transaction, after all the writes asked for before it. */
-  <T>(action: (tx: Transaction) => Promise<T>): Promise<T>;
-  /** Resolves when nothing is left to write. */
-  idle: () => Promise<void>;
-};
+import type { RoanDatabase, Transaction, WriteQueue } from './database';
 
 /** How long a write is tried again, each time a little later, before somebody is told. */
 const AGAIN_MS = [20, 60, 150, 400, 1000, 2000];
@@ -22,8 +11,6 @@ const MOST_TOGETHER = 12;
 type WriteQueueOptions = {
   /** Other machines write there too. Writes that wait for each other go together; where one of them fails, each goes by itself. */
   shared?: boolean;
-  /** A thread of this process writes there too, now and then and for a moment: what a page found out. */
-  beside?: boolean;
   /** Told the number of every write, where copies of the store are read from. */
   wrote?: (number: number) => void;
 };
@@ -38,10 +25,7 @@ type Tried = { ok: true; values: unknown[] } | { ok: false; error: unknown; isAl
  * stood in the way of a write may be gone in a moment, and it is tried again from its beginning. Only a write that is sure not to have
  * been made: whether one was whose last answer was lost nobody knows, and what is sent again says itself what it is.
  */
-export function createWriteQueue(
-  db: Db,
-  { shared = false, beside = false, wrote }: WriteQueueOptions = {},
-): WriteQueue {
+export function createWriteQueue(db: RoanDatabase, { shared = false, wrote }: WriteQueueOptions = {}): WriteQueue {
   const waiting: Waiting[] = [];
   let running: Promise<void> | null = null;
   const memory = rememberRows();
@@ -70,7 +54,7 @@ export function createWriteQueue(
   };
   const run = async (actions: readonly Action[]): Promise<Tried> => {
     let tried = await tryOnce(actions);
-    for (const waitMs of shared || beside ? AGAIN_MS : []) {
+    for (const waitMs of shared ? AGAIN_MS : []) {
       if (tried.ok || tried.isAllSaid || !isPassing(tried.error)) break;
       // Two that stood in each other's way are not to do so again.
       await new Promise(resolve => setTimeout(resolve, waitMs * (0.5 + Math.random())));

@@ -1,5 +1,5 @@
 import { oneForAll } from './oneForAll';
-import type { WriteQueue } from './writeQueue';
+import type { WriteQueue } from './database';
 
 const writers = oneForAll('writers', () => new WeakMap<object, WriteQueue>());
 

@@ -1,5 +1,6 @@
 import { EMPTY_PLAN, findRecipe, newItem, SHELF, type Arena, type Plan } from '@/core';
-import { readPlan, upgradedPlan, writePlan } from './planDocument';
+import { readPlan, upgradedPlan } from './planDocument';
+import { writePlan } from './planPaper';
 
 const ARENA: Arena = { widthM: 20, lengthM: 40, letters: '20x40' };
 const HORSE = { id: 'any', name: 'any', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;

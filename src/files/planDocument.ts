@@ -14,8 +14,6 @@ import { ItemOnPaper, PaperName, TrackOnPaper } from './layoutOnPaper';
 import { itemFromPaper, trackFromPaper, withNames } from './layoutPaper';
 import { RowPlanOnPaper, type RowOnPaper } from './rowPlan';
 
-export { writePlan } from './planPaper';
-
 /** A layout as it is stored while it is designed: exercises that stay parametric beside what was laid by hand. */
 
 const Id = z.string().min(1).max(60);

@@ -18,10 +18,10 @@ import {
   type PassRecord,
   type StageToFit,
 } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import type { Horse } from '@/data/queries/horses';
 import { layoutOffers, type OfferedStage } from '@/data/queries/layoutStages';
-import type { Layout } from '@/data/queries/layouts';
+import type { Layout } from '@/data/queries/layout';
 import { lessonRecord, listLessons, timesOfLessons, type Lesson } from '@/data/queries/lessons';
 import { yardRules } from '@/data/queries/settings';
 import { planHorse } from '@/data/queries/planGround';

@@ -12,7 +12,7 @@ import {
   type SeriesNow,
 } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { archiveLesson, changeLesson } from '@/data/queries/changeLesson';
 import { listGoals } from '@/data/queries/goals';
 import { layoutOffers } from '@/data/queries/layoutStages';
@@ -21,7 +21,7 @@ import { findLesson, lessonOf, saveLesson, timesOfLessons, type Lesson } from '@
 import { once } from '@/data/queries/saves';
 import { yardRules } from '@/data/queries/settings';
 import { lessons } from '@/data/schema';
-import type { Transaction } from '@/data/writeQueue';
+import type { Transaction } from '@/data/database';
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { stepsByPair } from './suggestMaterial';
 import { suggestedPlan, takeSuggestion } from './takeSuggestion';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { hostname } from 'node:os';
 import { leaveLease, takeLease } from '@/data/queries/leases';
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { roan } from '@/data/roan';
 import { dataFolders } from './dataFolders';
 import { heavyWork } from './heavy/heavyWork';

@@ -1,4 +1,4 @@
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { keepChangedDays } from '@/data/queries/keepChangedDays';
 import { listYards } from '@/data/queries/yards';
 import { logFault } from './logFault';

@@ -1,4 +1,4 @@
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { keeperOf, type Keep } from '@/data/queries/kept/findings';
 
 const holder = globalThis as typeof globalThis & { roanKeep?: Keep };

@@ -11,7 +11,7 @@ import {
   type ResolvedPlan,
 } from '@/core';
 import type { Horse } from '@/data/queries/horses';
-import type { Layout } from '@/data/queries/layouts';
+import type { Layout } from '@/data/queries/layout';
 import { planGround } from '@/data/queries/planGround';
 import { toldApart } from './toldApart';
 import { yardTime } from './yardTime';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { lessonLayouts } from '@/data/queries/lessonLayouts';
 import { listHorses } from '@/data/queries/horses';
 import type { Lesson } from '@/data/queries/lessons';

@@ -22,7 +22,7 @@ import {
 } from '@/core';
 import { askedRide, placeName, type AskedRide } from '@/app/ride/askedRide';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { findArena } from '@/data/queries/arenas';
 import { listHorses } from '@/data/queries/horses';
 import { lessonRecord, type Lesson } from '@/data/queries/lessons';

@@ -1,5 +1,5 @@
 import { seedDemo } from '@/data/demo/seedDemo';
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { saveHorse } from '@/data/queries/horses';
 import { lessonsBetween, listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';

@@ -1,5 +1,5 @@
 import 'server-only';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listLayouts } from '@/data/queries/layouts';
 import { lessonsBetween, type Lesson } from '@/data/queries/lessons';
 import { listPairs, type Pair } from '@/data/queries/pairs';

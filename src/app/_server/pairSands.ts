@@ -1,6 +1,6 @@
 import 'server-only';
 import { isShownPlace, placeClaims, sayLengths, type LengthUnit } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listArenas } from '@/data/queries/arenas';
 import type { Pair } from '@/data/queries/pairs';
 import { sandRecord } from '@/data/queries/sandRecord';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { resolvePlan, type Plan } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import type { NamedArena } from '@/data/queries/arenas';
 import { listHorses } from '@/data/queries/horses';
 import { planGround } from '@/data/queries/planGround';

@@ -1,6 +1,6 @@
 import 'server-only';
 import type { AskedQuestion, Layout, LessonStage } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import { asToday, layoutOffers, type LayoutOffers } from '@/data/queries/layoutStages';

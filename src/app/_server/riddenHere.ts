@@ -1,6 +1,6 @@
 import 'server-only';
 import { riddenLegs } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listPairs } from '@/data/queries/pairs';
 import { dayPasses } from '@/data/queries/dayPasses';
 import type { RiddenLegOfHorse } from '../plan/[layoutId]/_components/reading/LegCountsHere';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { dayInWords, dayNumber, type TimedFilmMark } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { stillsOf, type FilmStill } from '@/data/queries/filmStills';
 import { findPair } from '@/data/queries/pairs';
 import { filmMarks, findFilm } from '@/data/queries/videos';

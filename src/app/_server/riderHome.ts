@@ -1,6 +1,6 @@
 import 'server-only';
 import { dayInWords, dayNumber } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listLessons, lessonTimes } from '@/data/queries/lessons';
 import { filmsOfRider } from '@/data/queries/videos';
 import { listPairs } from '@/data/queries/pairs';

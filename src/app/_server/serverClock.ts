@@ -1,5 +1,5 @@
 import 'server-only';
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { latestClockMs, saveLatestClock } from '@/data/queries/settings';
 import { currentYard } from '@/data/queries/yards';
 

@@ -1,11 +1,12 @@
 import 'server-only';
 import { applyEdits, MEASURE_BY, setStages, type Layout, type LayoutEdit, type PointM, type SettingWish } from '@/core';
 import { present } from '@/data/present';
-import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
+import { findLayout } from '@/data/queries/layouts';
+import type { Layout as YardLayout } from '@/data/queries/layout';
 import { madePlan } from '@/data/queries/layoutVersions';
 import { listPeople } from '@/data/queries/people';
 import { findStanding, type Standing } from '@/data/queries/standings';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { standingEdits } from '@/files/standing';
 
 /** Somebody whose step is known: how long, and how far the true one may be from that, as a share. */

@@ -1,6 +1,6 @@
 import 'server-only';
 import { isAtStage, isVoid, stageGate, type LessonRecord, type StageGot } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import type { Lesson } from '@/data/queries/lessons';
 import { versionsRidden } from '@/data/queries/passes';
 import { yardRulesAt } from '@/data/queries/settings';

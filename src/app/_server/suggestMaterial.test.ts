@@ -2,7 +2,7 @@ import { dayNumber, LEAST_PASSES, suggestFrom, unevenIn, type SuggestMaterial } 
 import { SEASON_TRUTH } from '@/data/demo/demoSeason';
 import { DEMO_PAIRS } from '@/data/demo/demoYard';
 import { seedDemo } from '@/data/demo/seedDemo';
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { findLesson, listLessons } from '@/data/queries/lessons';
 import { listArenas } from '@/data/queries/arenas';
 import { changeGoal, listGoals, saveGoal } from '@/data/queries/goals';

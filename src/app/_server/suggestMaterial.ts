@@ -13,7 +13,7 @@ import {
   type RiddenStep,
   type SuggestMaterial,
 } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { present } from '@/data/present';
 import { findArena } from '@/data/queries/arenas';
 import { workByPair, type WorkOnDay } from '@/data/queries/earlierWork';
@@ -21,7 +21,8 @@ import { listGoals } from '@/data/queries/goals';
 import { listHorses } from '@/data/queries/horses';
 import { listKit } from '@/data/queries/kit';
 import { standingLayout } from '@/data/queries/layoutVersions';
-import { listLayouts, type Layout } from '@/data/queries/layouts';
+import { listLayouts } from '@/data/queries/layouts';
+import type { Layout } from '@/data/queries/layout';
 import { listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { kitCounts, planGround, planHorse } from '@/data/queries/planGround';

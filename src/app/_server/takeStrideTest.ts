@@ -10,7 +10,7 @@ import {
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findHorse, type Horse } from '@/data/queries/horses';
 import { addStrideTest, addTestedStride, withdrawTestedStrides } from '@/data/queries/strideTests';
-import type { Transaction } from '@/data/writeQueue';
+import type { Transaction } from '@/data/database';
 import type { StrideTestOnPaper, StrideTestSave } from '@/files/strideTestForm';
 
 /**

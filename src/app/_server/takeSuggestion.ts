@@ -17,13 +17,14 @@ import { DatabaseRefused } from '@/data/databaseRefused';
 import { findArena } from '@/data/queries/arenas';
 import { listHorses } from '@/data/queries/horses';
 import { listKit } from '@/data/queries/kit';
-import { addLayout, findLayout, type Layout } from '@/data/queries/layouts';
+import { addLayout, findLayout } from '@/data/queries/layouts';
+import type { Layout } from '@/data/queries/layout';
 import { layoutOffers, type LayoutOffers } from '@/data/queries/layoutStages';
 import { saveLesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { kitCounts, planGround, planHorse } from '@/data/queries/planGround';
 import { yardRules } from '@/data/queries/settings';
-import type { Transaction } from '@/data/writeQueue';
+import type { Transaction } from '@/data/database';
 
 /** A suggestion as it is taken: what of which exercise is ridden by whom, where and when. */
 export type TakenSuggestion = {

@@ -1,6 +1,6 @@
 import 'server-only';
 import { USUAL_LIMITS, withDayLimits, type CautionLimits } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { yardRules } from '@/data/queries/settings';
 
 /** The limits that cautions look at, with what the yard allows its horses in a day. */

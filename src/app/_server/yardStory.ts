@@ -12,7 +12,7 @@ import {
   type SandPlace,
   type StrideReview,
 } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { present } from '@/data/present';
 import { arenaOf, listArenas } from '@/data/queries/arenas';
 import { listPairs, type Pair } from '@/data/queries/pairs';

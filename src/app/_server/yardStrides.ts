@@ -9,7 +9,7 @@ import {
   type StrideEntryKey,
   type StrideReview,
 } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listHorses, type Horse } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
 import { sumsOf } from '@/data/queries/kept/sums';

@@ -1,6 +1,6 @@
 import 'server-only';
 import { riderWorkDone, type WorkLimits } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { pairRecord } from '@/data/queries/pairRecord';
 import type { Pair } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';

@@ -1,7 +1,7 @@
 import 'server-only';
 import { isAtStage, questionsNow, stageGate, type GateRule, type StageGate } from '@/core';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { lessonRecord, listLessons } from '@/data/queries/lessons';
 import { versionsRidden } from '@/data/queries/passes';
 

@@ -5,7 +5,7 @@ import { strideDrifts } from '@/app/_server/yardStrides';
 import { daysLater, weekOf, yardTime } from '@/app/_server/yardTime';
 import { waitingSeries, type Waiting } from '@/app/ride/season/waitingSeries';
 import { dayInWords, dayNumber, jumps, lessonState, shelfFacts, type AskedToShow } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listArenas } from '@/data/queries/arenas';
 import { workByPair } from '@/data/queries/earlierWork';
 import { listLayouts } from '@/data/queries/layouts';

@@ -1,5 +1,5 @@
 import { DatabaseRefused } from '@/data/databaseRefused';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { isSaved } from '@/data/queries/saves';
 import { SaveId } from '@/files/saveId';
 import { z } from 'zod';

@@ -1,5 +1,5 @@
 import type { CoursePlan } from '../layout/layout';
-import type { ReckonedLeg } from '../layout/reckonLayout';
+import type { ReckonedLeg } from '../layout/reckonedLeg';
 import { changesOfRein } from './changesOfRein';
 import { courseTime, type CourseTime } from './courseTime';
 import { relatedDistances, type RelatedDistance } from './relatedDistances';

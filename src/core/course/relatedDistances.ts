@@ -1,5 +1,5 @@
 import { totalTurnRad } from '../geometry/chain';
-import type { ReckonedLeg } from '../layout/reckonLayout';
+import type { ReckonedLeg } from '../layout/reckonedLeg';
 
 /** Fences near enough to each other that one is ridden with the next in mind. */
 export type RelatedDistance = {

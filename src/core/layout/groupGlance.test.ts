@@ -1,6 +1,6 @@
 import type { StrideWord } from '../stride/strideWord';
 import { glanceWord, groupGlance } from './groupGlance';
-import type { HorseReading, ReckonedLeg } from './reckonLayout';
+import type { HorseReading, ReckonedLeg } from './reckonedLeg';
 
 const reading = (horse: string, word: StrideWord | 'between' | 'cannot' | null, asked: StrideWord | null = null) =>
   ({

@@ -1,6 +1,7 @@
 import { nearestToEven } from '../stride/offEven';
 import type { StrideWord } from '../stride/strideWord';
-import type { HorseReading, ReckonedItemTrack } from './reckonLayout';
+import type { ReckonedItemTrack } from './reckonLayout';
+import type { HorseReading } from './reckonedLeg';
 
 /** How a leg rides for a horse: by the word of the asked count or of the nearest one; `between` and `cannot` are words of their own. */
 export type GlanceWord = StrideWord | 'between' | 'cannot';

@@ -1,6 +1,7 @@
 import { legTrack } from '../track/leg';
 import type { ItemTrack, Layout } from './layout';
-import { legEnds, legGroundOf, type ReckonedLeg } from './reckonLayout';
+import { legEnds, legGroundOf } from './reckonLayout';
+import type { ReckonedLeg } from './reckonedLeg';
 
 /** Ways that differ by less than this are the same, metres. */
 const SAME_M = 1e-3;

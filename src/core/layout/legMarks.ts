@@ -7,7 +7,7 @@ import { nearestToEven } from '../stride/offEven';
 import { jumpAllowanceM } from '../stride/jumpAllowance';
 import type { Rein } from '../track/rein';
 import { alongCounted } from '../track/turnCost';
-import type { HorseReading, ReckonedLeg } from './reckonLayout';
+import type { HorseReading, ReckonedLeg } from './reckonedLeg';
 
 /** A place where a horse's strides begin and end on a leg; at walk and trot over poles, a step. */
 export type HoofMark = { kind: 'landing' | 'stride' | 'take-off'; alongM: number; pose: Pose };

@@ -2,7 +2,7 @@ import { distanceM, type PointM } from '../geometry/pointM';
 import type { Item } from '../items/item';
 import { kitOfAll } from '../items/kit';
 import { cheapestAssignment } from './assignment';
-import type { Load } from './carryRoute';
+import type { Load } from './loads';
 import { loosePieces, type LooseKind, type LoosePiece } from './loosePieces';
 
 export type CarryPlan = {

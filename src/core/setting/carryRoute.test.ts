@@ -1,6 +1,7 @@
 import type { PointM } from '../geometry/pointM';
 import { seededRandom } from '../statistics/seededRandom';
-import { CARRIED_AT_ONCE, carryRoute, nearestWalk, type Load, type RouteStop } from './carryRoute';
+import { CARRIED_AT_ONCE, carryRoute, nearestWalk } from './carryRoute';
+import type { Load, RouteStop } from './loads';
 
 const START: PointM = { xM: 10, yM: 0 };
 const apart = (a: PointM, b: PointM) => Math.sqrt((a.xM - b.xM) ** 2 + (a.yM - b.yM) ** 2);

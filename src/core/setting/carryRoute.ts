@@ -1,11 +1,6 @@
 import { distanceM, type PointM } from '../geometry/pointM';
 import { exactRoute } from './exactRoute';
-
-/** One thing that goes from one place to another. */
-export type Load = { from: PointM; to: PointM };
-/** Where somebody stops to take a load up, or to put one down. */
-export type RouteStop = { load: number; does: 'take' | 'put' };
-export type CarryRoute = { stops: RouteStop[]; walkedM: number };
+import type { CarryRoute, Load, RouteStop } from './loads';
 
 /** Common practice, no source: one pole over each shoulder, one stand in each hand. */
 export const CARRIED_AT_ONCE = 2;

@@ -1,5 +1,5 @@
 import { distanceM, type PointM } from '../geometry/pointM';
-import type { CarryRoute, Load, RouteStop } from './carryRoute';
+import type { CarryRoute, Load, RouteStop } from './loads';
 
 /**
  * The shortest order in which loads are taken up and put down, every order weighed: by what lies, what is in hand and what is

@@ -3,7 +3,8 @@ import { layoutLabels } from '../layout/labels';
 import type { Layout } from '../layout/layout';
 import { countName } from '../stride/callInWords';
 import type { StrideWord } from '../stride/strideWord';
-import { reckonLayout, type HorseReading } from '../layout/reckonLayout';
+import { reckonLayout } from '../layout/reckonLayout';
+import type { HorseReading } from '../layout/reckonedLeg';
 
 /** What another place of the pieces does to one leg: longer or shorter, and each horse's words before and after. */
 export type LegChange = {

@@ -1,5 +1,6 @@
 import type { Layout } from '../layout/layout';
-import { countedGroundM, reckonLayout, type HorseReading, type ReckonedTrack } from '../layout/reckonLayout';
+import { countedGroundM, reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
+import type { HorseReading } from '../layout/reckonedLeg';
 import { readCount } from '../stride/readDistance';
 import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
 import { itemsAsMeasured } from './asMeasured';

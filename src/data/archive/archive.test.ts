@@ -7,7 +7,7 @@ import JSZip from 'jszip';
 import Papa from 'papaparse';
 import { USUAL_RULES } from '@/core';
 import { seedDemo } from '../demo/seedDemo';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import { listPasses } from '../queries/passes';
 import { listPairs } from '../queries/pairs';
 import { recordBatch } from '../queries/recordEvents';

@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import type { Manifest } from './manifest';
 import { archiveManifest, verifyArchive } from './readArchive';
 import { backupsToDrop } from './thinOut';

@@ -1,6 +1,6 @@
 import { readMark } from '@/files/recordEvent';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { listArenas } from '../queries/arenas';
 import { horseOverTime, listHorses, strideHistory } from '../queries/horses';
 import { listKit } from '../queries/kit';
@@ -18,7 +18,7 @@ import { lengthUnit, rulesSince, yardRules } from '../queries/settings';
 import { findStanding } from '../queries/standings';
 import { listStrideTests } from '../queries/strideTests';
 import { layoutVersions, marks, questions, recordChanges, yards } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /**
  * Reads all that is stored as the pages read it, so that nothing stays in a database that would break them.

@@ -5,7 +5,7 @@ import { sql, type SQL } from 'drizzle-orm';
 import Papa from 'papaparse';
 import yazl from 'yazl';
 import { filmFile, isSafeName } from '../films/filmFile';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { archiveReadme } from './archiveDocs';
 import { ARCHIVE_TABLES, archiveColumns, tableName, type ArchiveTable } from './archiveTables';
 import { filmEntry, MANIFEST_FILE, NEWEST_VERSION, type Manifest } from './manifest';

@@ -17,7 +17,7 @@ import {
   type PlacedRecipe,
   type Plan,
 } from '@/core';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import { findArena } from '../queries/arenas';
 import { findHorse, listHorses } from '../queries/horses';
 import { addLayout, findLayout, freezeLayout } from '../queries/layouts';
@@ -29,7 +29,7 @@ import { planHorses } from '../queries/planGround';
 import { keepQuestion } from '../queries/questions';
 import { addStrideTest, addTestedStride } from '../queries/strideTests';
 import { arenas, horses, kit, marks, pairs, passes, people, strideRanges, yards } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { versionQuestion } from '../upgrade/versionQuestion';
 import { seedSeason } from './seedSeason';
 import {

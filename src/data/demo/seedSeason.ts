@@ -24,7 +24,7 @@ import { markRow } from '../queries/markRow';
 import { keepQuestion } from '../queries/questions';
 import { planHorses } from '../queries/planGround';
 import { lessons, marks, passes, strideRanges } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { DEMO_PAIRS } from './demoYard';
 import { SEASON_BAD_PLACE, SEASON_FLAT_PLACE, SEASON_LESSONS, SEASON_TRUTH, SEASON_WEEKS } from './demoSeason';
 

@@ -18,7 +18,7 @@ import {
 import { savePerson } from './people';
 import { addShareLink, findShareLink, listShareLinks, revokeShareLink, SHARE_DAYS } from './shareLinks';
 import { currentYard } from './yards';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
 const MIN_MS = 60_000;

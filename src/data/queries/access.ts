@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { and, desc, eq, gt, inArray, isNull } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { newToken, tokenHash } from '../access/tokens';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { deviceLinks, passphrases, people, sessions, yards } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 export type Role = 'instructor' | 'helper' | 'rider' | 'office';

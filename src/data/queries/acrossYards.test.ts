@@ -8,10 +8,10 @@ import { archiveRows } from '../archive/writeArchive';
 import { ARCHIVE_TABLES } from '../archive/archiveTables';
 import { DatabaseRefused, StoreFault } from '../databaseRefused';
 import { seedDemo } from '../demo/seedDemo';
-import type { OpenDatabase, RoanDatabase } from '../openDatabase';
+import type { OpenDatabase, RoanDatabase } from '../database';
 import * as schema from '../schema';
 import { withTestDatabase } from '../testDatabase';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { addYard } from './yards';
 
 /**
@@ -374,7 +374,17 @@ const OTHERWISE: Record<string, string> = {
 const NO_DATABASE = new Set([
   ...['isRowPlan', 'inTime', 'madeBy', 'packKeptDay', 'unpackKeptDay', 'groundsOfKept'],
   ...['sameSize', 'arenaOf', 'lessonWork', 'goalOf', 'asToday', 'asVersion', 'comingAfter', 'lessonOf', 'markRow'],
-  ...['asMark', 'planHorses', 'kitCounts', 'planGround', 'storedQuestion', 'keeperOf', 'keptThrough', 'changeOf', 'passesChanged'],
+  ...[
+    'asMark',
+    'planHorses',
+    'kitCounts',
+    'planGround',
+    'storedQuestion',
+    'keeperOf',
+    'keptThrough',
+    'changeOf',
+    'passesChanged',
+  ],
   ...[
     'refuseFuture',
     'samePairs',

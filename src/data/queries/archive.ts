@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm';
 import { arenas, horses, kit, layouts, ownExercises, pairs, people } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /** What can be put away and taken back. Records stay with it; nothing is ever deleted. */
 const TABLES = {

@@ -3,9 +3,9 @@ import { arenaFault, type Arena, type PointM } from '@/core';
 import { readArenaMarks, shapeOf, type ArenaMarks } from '@/files/arenaMarks';
 import { and, asc, eq } from 'drizzle-orm';
 import { onceARequest } from '../onceARequest';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { arenas } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { keepFormer } from './formerStates';
 
 export type ArenaBoundary = 'walls' | 'fence' | 'open';

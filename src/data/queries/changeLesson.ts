@@ -3,7 +3,7 @@ import { mergePlans, planDifference, type ChangedValue, type LessonPlan, type Re
 import { and, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { lessons, passes, recordChanges, walkBreaks } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { findLesson, saveLesson, type Lesson } from './lessons';
 import { listPairs } from './pairs';
 import { keepChange } from './recordChanges';

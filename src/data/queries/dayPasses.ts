@@ -1,6 +1,6 @@
 import { grouped, type DayPass } from '@/core';
 import { eq } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { pairs } from '../schema';
 import { pairDays, type PairDays } from './kept/pairDays';
 import { recordRevision } from './recordRevision';

@@ -21,7 +21,7 @@ import {
   type Work,
 } from '@/core';
 import { and, eq, gte, isNull, lt } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { lessons, pairs, passes } from '../schema';
 import { listHorses } from './horses';
 import { findLayout } from './layouts';

@@ -1,8 +1,8 @@
 import { and, asc, count, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { filmStills } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { findFilm } from './videos';
 
 type Reader = Pick<RoanDatabase, 'select'>;

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, gt } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { formerStates } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 type Subject = (typeof formerStates.$inferInsert)['subject'];
 

@@ -3,9 +3,9 @@ import type { Goal } from '@/core';
 import { goalFromPaper, GoalOnPaper } from '@/files/goalPaper';
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { goals } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 

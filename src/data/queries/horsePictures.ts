@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { horsePictures } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 export type PictureMime = 'image/jpeg' | 'image/png' | 'image/webp';
 

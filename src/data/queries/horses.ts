@@ -12,9 +12,9 @@ import {
 import { and, asc, eq, gt, isNull, lte, or } from 'drizzle-orm';
 import { z } from 'zod';
 import { onceARequest } from '../onceARequest';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { horses, strideRanges } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { formerAt, formerStatesOf, keepFormer } from './formerStates';
 
 export type Horse = HorseProfile & {

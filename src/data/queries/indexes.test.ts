@@ -1,6 +1,6 @@
 import { drizzle } from 'drizzle-orm/libsql';
 import { createClient } from '@libsql/client';
-import type { OpenDatabase, RoanDatabase } from '../openDatabase';
+import type { OpenDatabase, RoanDatabase } from '../database';
 import * as schema from '../schema';
 import { withTestDatabase } from '../testDatabase';
 import { seedDemo } from '../demo/seedDemo';

@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import { changedDays, keptDays } from '../schema';
 import { isKeptBy, keepAnew } from './kept/keepDays';
 import { madeBy } from './kept/madeBy';

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { KIT_KINDS, type KitKind } from '@/files/yardForms';
 import { and, asc, eq } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { kit } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /** Some of the kit of a yard. `sizeM`: the length of poles, the height of blocks; null for the others. */
 export type KitPiece = {

@@ -1,5 +1,5 @@
 import { and, eq, isNull, max } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layoutVersions, passes } from '../schema';
 
 /** When each layout of a yard was ridden last, by its id, epoch milliseconds; those that never were are not in it. */

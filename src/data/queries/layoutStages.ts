@@ -15,9 +15,9 @@ import {
   type Question,
   type ResolvedPlan,
 } from '@/core';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { listHorses, type Horse } from './horses';
-import type { Layout } from './layouts';
+import type { Layout } from './layout';
 import { planGround } from './planGround';
 
 /** A question of a layout as it is today, and what it is called. */

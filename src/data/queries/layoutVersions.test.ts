@@ -3,7 +3,8 @@ import { moveThings } from '@/core';
 import { eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { layoutVersions } from '../schema';
-import { findLayout, saveLayout, type Layout } from './layouts';
+import { findLayout, saveLayout } from './layouts';
+import type { Layout } from './layout';
 import { findVersion, keepVersion, listVersions } from './layoutVersions';
 import { testYard, type TestYard } from './testYard';
 

@@ -10,18 +10,18 @@ import {
   type ResolvedPlan,
 } from '@/core';
 import { readLayout, writeLayout } from '@/files/layoutFile';
-import { writePlan } from '@/files/planDocument';
+import { writePlan } from '@/files/planPaper';
 import { FrozenRows, RowPlanOnPaper } from '@/files/rowPlan';
 import { standingEdits } from '@/files/standing';
 import { and, desc, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layoutVersions } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { listHorses } from './horses';
 import { kitCounts, planGround } from './planGround';
 import { listKit } from './kit';
-import type { Layout } from './layouts';
+import type { Layout } from './layout';
 import { findStanding } from './standings';
 import { yardRules } from './settings';
 import { storedPlan } from './storedPlan';

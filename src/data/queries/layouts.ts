@@ -1,28 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import type { Plan } from '@/core';
-import { writePlan } from '@/files/planDocument';
+import { writePlan } from '@/files/planPaper';
 import { and, desc, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layouts } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { findArena, listArenas, type NamedArena } from './arenas';
 import { listHorses, type Horse } from './horses';
 import { keepVersion, type VersionReason } from './layoutVersions';
 import { isRowPlan, rowSpacingFor, storedPlan } from './storedPlan';
+import type { Layout } from './layout';
 
 type Reader = Pick<RoanDatabase, 'select'>;
-
-export type Layout = {
-  id: string;
-  name: string;
-  revision: number;
-  plan: Plan;
-  arena: NamedArena;
-  tags: string[];
-  archived: boolean;
-  updatedAt: Date;
-};
 
 /** Every layout of a yard, put-away ones among them, the latest changed first. */
 export async function listLayouts(db: RoanDatabase, yardId: string): Promise<Layout[]> {

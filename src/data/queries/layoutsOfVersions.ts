@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layouts, layoutVersions } from '../schema';
 
 /** The layout of each version that was kept, by the id of the version. */

@@ -1,6 +1,6 @@
 import { and, eq, lt, or } from 'drizzle-orm';
 import { leases } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /**
  * Takes, or holds on to, what only one process of a store does at a time.

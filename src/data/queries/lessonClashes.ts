@@ -1,6 +1,6 @@
 import { lessonMinutes } from '@/core';
 import { and, eq, isNull } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { arenas, lessons } from '../schema';
 import { lessonOf } from './lessons';
 import { listPairs } from './pairs';

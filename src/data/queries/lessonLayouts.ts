@@ -1,5 +1,5 @@
 import { and, eq, inArray, isNull, max } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { arenas, layouts, standings } from '../schema';
 import type { Lesson } from './lessons';
 

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { LessonPlan } from '@/core';
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { lessons } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { changeLesson } from './changeLesson';
 import { findLesson, lessonOf, saveLesson, type Lesson } from './lessons';
 

@@ -3,9 +3,9 @@ import { lessonMinutes, type LessonPlan, type LessonRecord, type LessonTimes } f
 import { lessonFromPaper, LessonOnPaper, writeLesson } from '@/files/lessonPaper';
 import { and, asc, between, desc, eq, isNull, max, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { lessonAsks, lessons, passes, walkBreaks } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { passesOfLesson } from './passes';
 import { questionsById } from './questions';
 

@@ -1,5 +1,5 @@
 import { seedDemo } from '../demo/seedDemo';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
 import { officeSums, tellOffice, tellsOffice } from './officeSums';
 import { listPairs } from './pairs';

@@ -1,7 +1,7 @@
 import { and, between, countDistinct, count, eq, inArray, isNull } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { pairs, passes, settings, yards } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 

@@ -4,9 +4,9 @@ import { readArrangement, writeArrangement } from '@/files/arrangement';
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { z } from 'zod';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { ownExercises } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /** Items and tracks about their middle, as somebody in the yard arranged them. */
 export type OwnExercise = {

@@ -20,7 +20,7 @@ import {
   type ClaimWords,
   type StrideEntryKey,
 } from '@/core';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { findHorse, horseOverTime } from './horses';
 import { dayPasses } from './dayPasses';
 import { sumsOf } from './kept/sums';

@@ -1,5 +1,5 @@
 import { askedLayout, questionWork, type PassRecord, type QuestionWork } from '@/core';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { versionsRidden } from './passes';
 
 type OverVersion = Pick<PassRecord, 'layoutVersionId' | 'question'>;

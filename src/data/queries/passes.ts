@@ -1,7 +1,7 @@
 import { UNTOLD_QUESTION, type PassMark, type PassRecord, type Question } from '@/core';
 import { MarkOnPaper } from '@/files/recordEvent';
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layoutVersions, marks, passes } from '../schema';
 import { asVersion, type LayoutVersion } from './layoutVersions';
 import { questionsById } from './questions';

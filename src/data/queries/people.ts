@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { ownStep, type OwnStep } from '@/core';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { people, stepWalks } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 export type PersonRole = 'instructor' | 'rider' | 'helper' | 'office';
 export const PERSON_ROLES: readonly PersonRole[] = ['instructor', 'rider', 'helper', 'office'];

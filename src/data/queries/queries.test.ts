@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { RecordBatch } from '@/files/recordEvent';
 import { riddenRow, UNTOLD_QUESTION, type RecordEvent } from '@/core';
 import { seedDemo } from '../demo/seedDemo';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
 import { listHorses, saveHorse } from './horses';
 import { findLayout, freezeLayout, listLayouts, saveLayout } from './layouts';

@@ -4,9 +4,9 @@ import { QuestionOnPaper } from '@/files/questionPaper';
 import { and, eq, inArray } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { isKnownRow, knowRow } from '../knownRows';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { questions } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 

@@ -3,9 +3,9 @@ import { lessonFromPaper, LessonOnPaper, writeLesson } from '@/files/lessonPaper
 import { ChangeOnPaper } from '@/files/recordEvent';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { lessonAsks, lessonJoins, lessons, marks, passes, recordChanges, walkBreaks } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { markRow } from './markRow';
 import { keepQuestion } from './questions';
 import {

@@ -3,7 +3,7 @@ import type { RecordBatch } from '@/files/recordEvent';
 import { and, eq, isNull } from 'drizzle-orm';
 import { horses, lessonAsks, lessonJoins, lessons, marks, pairs, passes, people, walkBreaks } from '../schema';
 import { versionQuestion } from '../upgrade/versionQuestion';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { findVersion } from './layoutVersions';
 import { markRow } from './markRow';
 import { keepQuestion } from './questions';

@@ -9,7 +9,7 @@ import {
   type RecordLog,
 } from '@/core';
 import { and, asc, eq, gt, inArray, sql, type SQL, type Table } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import {
   horses,
   lessonAsks,

@@ -4,7 +4,7 @@ import { DatabaseRefused } from '../databaseRefused';
 import { isKnownRow, knowRow } from '../knownRows';
 import { lessonJoins, lessons, pairs, passes } from '../schema';
 import { trustedTimes } from '../trustedTime';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { findVersion } from './layoutVersions';
 import { questionsById } from './questions';
 

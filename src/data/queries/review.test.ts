@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { distanceM, seededRandom, standingMarks, type ClaimWords, type RecordEvent } from '@/core';
 import { SEASON_BAD_PLACE, SEASON_FLAT_PLACE, SEASON_TRUTH } from '../demo/demoSeason';
 import { seedDemo } from '../demo/seedDemo';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
 import { listArenas } from './arenas';
 import { findHorse } from './horses';

@@ -1,7 +1,7 @@
 import { reviewPass, UNTOLD_QUESTION, type PassMark, type PassRecord, type ReviewPass } from '@/core';
 import { MARK_KINDS } from '@/files/recordEvent';
 import { and, asc, eq, gte, inArray, isNull, lt, sql, type SQL } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layouts, layoutVersions, marks, passes } from '../schema';
 import { groundsOf } from './kept/grounds';
 import { questionsById } from './questions';

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNull, max, sql } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { horses, layoutVersions, pairs, passes, people } from '../schema';
 
 export type RiddenLayout = {

@@ -2,7 +2,7 @@ import type { RiddenOver } from '@/core';
 import { upgradedPlan } from '@/files/planDocument';
 import { and, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layoutVersions } from '../schema';
 
 const WithExercises = z.object({ exercises: z.array(z.object({ id: z.string(), kind: z.string() })) });

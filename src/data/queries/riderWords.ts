@@ -1,8 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { riderWords } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /** What was said to a rider, and which time it was changed: 0 where nothing was said yet. */
 export type RiderWords = { words: string; revision: number };

@@ -1,5 +1,5 @@
 import { and, eq, isNull, max } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layouts, layoutVersions, passes, settingTicks } from '../schema';
 
 type Reader = Pick<RoanDatabase, 'select'>;

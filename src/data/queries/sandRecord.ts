@@ -1,7 +1,7 @@
 import { dayNames, daysOf, sandMap, spotsOf, visitsOf, type Arena, type DayPass } from '@/core';
 import { and, eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layouts, layoutVersions } from '../schema';
 import { sumsOf } from './kept/sums';
 import type { YardClock } from './reviewPasses';

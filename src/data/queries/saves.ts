@@ -1,6 +1,6 @@
 import { and, eq, lt } from 'drizzle-orm';
 import { saves } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /** So long an answer can be asked for again: longer than a phone lies in a drawer. */
 const KEPT_MS = 60 * 24 * 3600 * 1000;

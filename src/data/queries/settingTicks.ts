@@ -1,9 +1,9 @@
 import type { SettingTick, TicksAnswer } from '@/files/settingTick';
 import { and, eq, gt, lt, max, or, sql } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { settingTicks } from '../schema';
 import { latestBelievable, trustedTimes } from '../trustedTime';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 

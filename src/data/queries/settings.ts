@@ -3,9 +3,9 @@ import { readYardRules } from '@/files/yardRules';
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { onceARequest } from '../onceARequest';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { settings } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { formerAt, formerStatesOf, keepFormer } from './formerStates';
 
 const ReadingUnit = z.enum(LENGTH_UNITS).catch('m');

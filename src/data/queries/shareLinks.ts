@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { newToken, tokenHash } from '../access/tokens';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layouts, lessons, people, shareLinks } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 export const SHARE_KINDS = ['rider', 'lesson', 'layout', 'calendar'] as const;

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { StandingOnPaper } from '@/files/standing';
 import { and, desc, eq, isNull } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { standings } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /** What really stands on the sand, of one revision of a layout. */
 export type Standing = { id: string; revision: number; createdAtMs: number; standing: StandingOnPaper };

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { storeSecrets } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 /**
  * What all processes of a store know: the first that asks says what it is.

@@ -11,9 +11,9 @@ import {
 } from '@/core';
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { z } from 'zod';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { horses, people, strideRanges, strideTestPasses, strideTests } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 export type TestMoment = 'before' | 'after' | 'apart';
 export const TEST_MOMENTS: readonly TestMoment[] = ['before', 'after', 'apart'];

@@ -1,5 +1,5 @@
 import { seedDemo } from '../demo/seedDemo';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
 import { listLayouts } from './layouts';
 import { currentYard } from './yards';

@@ -1,6 +1,6 @@
 import { itemsOutside, layoutLabels, lessonState, resolvePlan, type Arena, type LessonPlan } from '@/core';
 import { and, count, eq, inArray, isNull, max } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { layouts, layoutVersions, pairs, passes } from '../schema';
 import type { NamedArena } from './arenas';
 import { listHorses, type Horse } from './horses';

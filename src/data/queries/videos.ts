@@ -1,10 +1,10 @@
 import type { TimedFilmMark } from '@/core';
 import { filmMarkRow, readFilmMark } from '@/files/filmMarkRow';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { DatabaseRefused } from '../databaseRefused';
 import { pairs, passes, strideTestPasses, strideTests, videoNotes, videos } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 

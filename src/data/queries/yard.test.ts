@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readYardCsv, writeYardCsv } from '@/files/yardCsv';
 import { seedDemo } from '../demo/seedDemo';
-import type { OpenDatabase } from '../openDatabase';
+import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
 import { setArchived } from './archive';
 import { listArenas, saveArenaMarks } from './arenas';

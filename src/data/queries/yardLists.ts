@@ -4,9 +4,9 @@ import type { CsvContent, CsvHorse, CsvKit, CsvPerson, CsvTest } from '@/files/y
 import type { CsvList } from '@/files/yardCsvColumns';
 import { TYPED_STRIDES } from '@/files/yardForms';
 import { DatabaseRefused } from '../databaseRefused';
-import type { RoanDatabase } from '../openDatabase';
+import type { RoanDatabase } from '../database';
 import { present } from '../present';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { listHorses, saveHorse } from './horses';
 import { listKit, saveKit } from './kit';
 import { listPeople, savePerson } from './people';

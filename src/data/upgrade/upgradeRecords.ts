@@ -16,7 +16,7 @@ import { findVersion } from '../queries/layoutVersions';
 import { keepQuestion } from '../queries/questions';
 import { planGround } from '../queries/planGround';
 import { lessons, passes } from '../schema';
-import type { Transaction } from '../writeQueue';
+import type { Transaction } from '../database';
 import { bareQuestion, firstTrack, riddenWay, versionQuestion } from './versionQuestion';
 
 /**

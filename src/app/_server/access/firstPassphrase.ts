@@ -1,7 +1,7 @@
 import 'server-only';
 import { hashPassphrase, passphraseFault } from '@/data/access/passphrase';
 import { DatabaseRefused } from '@/data/databaseRefused';
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { present } from '@/data/present';
 import { hasPassphrases, setPassphrase } from '@/data/queries/access';
 import { listPeople, savePerson } from '@/data/queries/people';

@@ -11,7 +11,7 @@ import {
   type DayPass,
   type StrideEntryKey,
 } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listGoals } from '@/data/queries/goals';
 import { horseOverTime, type Horse } from '@/data/queries/horses';
 import { yardRules } from '@/data/queries/settings';

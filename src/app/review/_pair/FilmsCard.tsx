@@ -2,7 +2,7 @@ import { Card } from '@/components/Card/Card';
 import { FilmRibbon } from '@/components/film/FilmRibbon';
 import { Said } from '@/components/Lengths/LengthsProvider';
 import { dayInWords, dayNumber, filmReading, filmSentences } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { filmMarks, filmsOfPair } from '@/data/queries/videos';
 import Link from 'next/link';
 import classes from '../_components/Pictures.module.css';

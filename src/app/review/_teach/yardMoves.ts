@@ -1,7 +1,7 @@
 import 'server-only';
 import { yardClock } from '@/app/_server/yardTime';
 import { grouped, teachingMoves, type Moves } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listHorses } from '@/data/queries/horses';
 import { listPairs } from '@/data/queries/pairs';
 import { planHorse } from '@/data/queries/planGround';

@@ -1,7 +1,7 @@
 import 'server-only';
 import { layoutHorse, rideCells, type ItemTrack } from '@/core';
 import type { RideRow } from '@/components/pictures/RideBoard';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { present } from '@/data/present';
 import type { Horse } from '@/data/queries/horses';
 import { listLayouts } from '@/data/queries/layouts';

@@ -10,7 +10,7 @@ import { findLayout } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
 import { archiveLesson, changeLesson } from '@/data/queries/changeLesson';
 import { findLesson, saveLesson, type LessonDetails } from '@/data/queries/lessons';
-import type { Transaction } from '@/data/writeQueue';
+import type { Transaction } from '@/data/database';
 import { saveYardRules, yardRules } from '@/data/queries/settings';
 import { keepStanding } from '@/data/queries/standings';
 import {

@@ -17,7 +17,7 @@ import {
   type Question,
 } from '@/core';
 import { seedDemo } from '@/data/demo/seedDemo';
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { listArenas } from '@/data/queries/arenas';
 import { addLayout, findLayout, saveLayout } from '@/data/queries/layouts';
 import { findVersion, keepVersion } from '@/data/queries/layoutVersions';

@@ -1,7 +1,7 @@
 import 'server-only';
 import { daysLater, instantOf, yardTime } from '@/app/_server/yardTime';
 import { dayNumber, dayOfNumber, lessonState, sumWork, weekdayOf, type SeasonEntry } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { present } from '@/data/present';
 import { workDone, type DoneAt } from '@/data/queries/earlierWork';
 import { listLessons, timesOfLessons } from '@/data/queries/lessons';

@@ -1,7 +1,7 @@
 import 'server-only';
 import { goalWeeks } from '@/app/_server/goalSeries';
 import { shelfFacts } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listPairs } from '@/data/queries/pairs';
 
 /** A series whose lessons no longer ask what comes next, in words. */

@@ -5,7 +5,7 @@ import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
 import { DISCLAIMER, reckonLayout, resolvePlan } from '@/core';
-import type { OpenDatabase } from '@/data/openDatabase';
+import type { OpenDatabase } from '@/data/database';
 import { findLayout } from '@/data/queries/layouts';
 import { findLesson } from '@/data/queries/lessons';
 import { findPerson } from '@/data/queries/people';

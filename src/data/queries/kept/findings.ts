@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { oneForAll } from '../../oneForAll';
 import { keptBy, keptGrounds, keptSums } from '../../schema';
-import type { Transaction, WriteQueue } from '../../writeQueue';
+import type { Transaction, WriteQueue } from '../../database';
 import { writerOf } from '../../writerOf';
 import { seeSession } from '../access';
 import { keepAnew, keepDays, type ChangedDay, type DayToKeep } from './keepDays';

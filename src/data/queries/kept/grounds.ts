@@ -10,7 +10,7 @@ import {
   type RideDirection,
 } from '@/core';
 import { and, eq, inArray } from 'drizzle-orm';
-import type { RoanDatabase } from '../../openDatabase';
+import type { RoanDatabase } from '../../database';
 import { keptGrounds } from '../../schema';
 import { versionsRidden } from '../passes';
 import { questionsById } from '../questions';

@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray, sql } from 'drizzle-orm';
-import type { RoanDatabase } from '../../openDatabase';
+import type { RoanDatabase } from '../../database';
 import { changedDays, keptBy, keptDays, keptSums, passes } from '../../schema';
-import type { Transaction, WriteQueue } from '../../writeQueue';
+import type { Transaction, WriteQueue } from '../../database';
 
 type Reader = Pick<RoanDatabase, 'select'>;
 

@@ -4,7 +4,7 @@ import { eq, sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/libsql';
 import type { RecordEvent } from '@/core';
 import { seedDemo } from '../../demo/seedDemo';
-import type { OpenDatabase, RoanDatabase } from '../../openDatabase';
+import type { OpenDatabase, RoanDatabase } from '../../database';
 import * as schema from '../../schema';
 import { takenBack } from '../../testChanges';
 import { withTestDatabase } from '../../testDatabase';

@@ -1,6 +1,6 @@
 import { dayOfNumber, grouped, type DayPass } from '@/core';
 import { and, asc, eq, gt, inArray } from 'drizzle-orm';
-import type { RoanDatabase } from '../../openDatabase';
+import type { RoanDatabase } from '../../database';
 import { keptDays } from '../../schema';
 import { questionsById } from '../questions';
 import { passesBetween, type ReadPass, type YardClock } from '../reviewPasses';

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import type { DayPass } from '@/core';
 import { seedDemo } from '../../demo/seedDemo';
-import type { OpenDatabase } from '../../openDatabase';
+import type { OpenDatabase } from '../../database';
 import { keptSums } from '../../schema';
 import * as schema from '../../schema';
 import { withTestDatabase } from '../../testDatabase';

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { deserialize, serialize } from 'node:v8';
 import type { DayPass } from '@/core';
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import type { RoanDatabase } from '../../openDatabase';
+import type { RoanDatabase } from '../../database';
 import { changedDays, keptBy, keptDays, keptSums, yards } from '../../schema';
 import { dayPasses } from '../dayPasses';
 import { recordRevision } from '../recordRevision';

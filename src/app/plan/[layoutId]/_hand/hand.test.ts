@@ -1,7 +1,8 @@
 import { dragFigure, EMPTY_PLAN, headingFromFacing, layOutPlaced, placeExercise, SHELF, typeDistance } from '@/core';
 import { planShower } from '../_state/planShower';
 import { ARENA, LINE, MAYFLY, shows } from '../_state/testShown';
-import { madeByHand, type Hand } from './hand';
+import { madeByHand } from './hand';
+import type { Hand } from './handState';
 
 const itemAfter = (hand: Hand, id: string) =>
   madeByHand(hand, shows()(LINE), ARENA, null)?.plan.items.find(item => item.id === id);

@@ -4,7 +4,7 @@ import type { Look, Looks } from '@/components/Sand/paintShapes';
 import { lockThings, type LayoutEdit } from '@/core';
 import { ribbonFrame, alongPx } from '../_components/ribbon/ribbonFrame';
 import { ARENA, LINE, MAYFLY } from '../_state/testShown';
-import type { Hand } from './hand';
+import type { Hand } from './handState';
 import { handPainter } from './handPainter';
 import type { Shown } from '../_state/shown';
 import type { PaintedOn, Said, SaidMade, SandScene, Told } from './told';

@@ -1,7 +1,8 @@
 import { formatReading, type LayOut, type Plan } from '@/core';
 import { planShower } from '../_state/planShower';
 import type { Shown } from '../_state/shown';
-import { shownByHand, type DragShelf, type Hand } from './hand';
+import { shownByHand, type DragShelf } from './hand';
+import type { Hand } from './handState';
 import type { Made } from './liveShown';
 import { movedNames, partsOf, type Parts } from './movedParts';
 import { ribbonPicture } from './ribbonPicture';

@@ -1,7 +1,7 @@
 import type { PointM, SnapGuide } from '@/core';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { Shown } from '../_state/shown';
-import type { Hand } from './hand';
+import type { Hand } from './handState';
 
 /** What the hand is told of what it drags. */
 export type DragView = { guides: SnapGuide[]; words: string | null; item: string | null; at?: PointM };

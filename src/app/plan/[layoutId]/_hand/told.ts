@@ -7,7 +7,7 @@ import type { RibbonFrame } from '../_components/ribbon/ribbonFrame';
 import type { Pointed, Selection } from '../_state/selection';
 import type { EditorGround, Shown } from '../_state/shown';
 import type { FontFaceData } from './fontFaces';
-import type { Hand } from './hand';
+import type { Hand } from './handState';
 
 /** What is painted: what moves on the sand, and the ribbon. */
 export type Part = 'sand' | 'ribbon';

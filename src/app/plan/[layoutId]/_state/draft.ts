@@ -32,7 +32,10 @@ export async function readDraft(
     const left = await drafts.draftLeft(nameOf(layoutId));
     const kept: unknown = left?.value ?? JSON.parse(localStorage.getItem(olderKey(layoutId)) ?? 'null');
     if (typeof kept !== 'object' || kept === null) return null;
-    const { readPlan, writePlan } = await import('@/files/planDocument');
+    const [{ readPlan }, { writePlan }] = await Promise.all([
+      import('@/files/planDocument'),
+      import('@/files/planPaper'),
+    ]);
     const { draft, baseRevision, name, plan } = kept as Record<string, unknown>;
     if ((draft !== 3 && draft !== 2) || typeof baseRevision !== 'number' || typeof name !== 'string') return null;
     // Before names were kept beside ids, an id was the name.

@@ -3,7 +3,7 @@ import type { SandView } from '@/components/Sand/sandView';
 import { useGesture } from '@use-gesture/react';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { flushSync } from 'react-dom';
-import type { Hand } from '../_hand/hand';
+import type { Hand } from '../_hand/handState';
 import { selectThing, type Selection } from './selection';
 import { middleOf, thingOf } from './thingsShown';
 import type { PlanControls } from './usePlanEditor';

@@ -3,7 +3,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { sizeWords } from '@/components/sizeWords';
 import { askedLayout, dayInWords, dayNumber, riddenGround } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { stillsOf } from '@/data/queries/filmStills';
 import { findHorse } from '@/data/queries/horses';
 import { findVersion } from '@/data/queries/layoutVersions';

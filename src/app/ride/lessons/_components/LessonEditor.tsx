@@ -43,7 +43,6 @@ import { useStagesOfLayout } from './useStagesOfLayout';
 import { useTypedLesson } from './useTypedLesson';
 import type { Named, LessonPair } from './lessonPair';
 
-
 type LessonEditorProps = {
   lessonId: string | null;
   /** The layout that a new lesson is made over. */

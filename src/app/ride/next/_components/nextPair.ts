@@ -1,3 +1,1 @@
-
-
 export type NextPair = { id: string; horse: string; rider: string };

@@ -1,3 +1,1 @@
-
-
 export type Walker = { id: string; name: string; stepLengthM: number; stepShare: number };

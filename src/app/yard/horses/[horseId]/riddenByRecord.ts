@@ -1,6 +1,6 @@
 import 'server-only';
 import { legReviews, profileStride, reinReview, type LegReview, type ReinReview, type StrideReview } from '@/core';
-import type { RoanDatabase } from '@/data/openDatabase';
+import type { RoanDatabase } from '@/data/database';
 import { listPairs } from '@/data/queries/pairs';
 import { dayPasses } from '@/data/queries/dayPasses';
 import { sumsOf } from '@/data/queries/kept/sums';

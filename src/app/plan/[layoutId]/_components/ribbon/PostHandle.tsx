@@ -1,7 +1,7 @@
 import { slideStop } from '@/core';
 import { useDrag } from '@use-gesture/react';
 import { memo, type KeyboardEvent, type RefObject } from 'react';
-import type { Hand } from '../../_hand/hand';
+import type { Hand } from '../../_hand/handState';
 import { nudgeM } from '../../_state/planKeys';
 import type { Shown } from '../../_state/shown';
 import classes from './Ribbon.module.css';

@@ -14,7 +14,8 @@ import {
 import { may } from '../../../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
 import { listHorses } from '@/data/queries/horses';
-import { findLayout, type Layout as YardLayout } from '@/data/queries/layouts';
+import { findLayout } from '@/data/queries/layouts';
+import type { Layout as YardLayout } from '@/data/queries/layout';
 import { asToday, layoutOffers } from '@/data/queries/layoutStages';
 import { keepVersion, versionAsItStands } from '@/data/queries/layoutVersions';
 import type { Lesson } from '@/data/queries/lessons';

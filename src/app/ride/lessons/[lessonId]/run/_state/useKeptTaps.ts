@@ -1,17 +1,8 @@
 import { useDraft } from '@/components/sync/useDraft';
 import type { Pad } from '@/app/ride/_components/pad/usePad';
-import type { TapRun } from '@/core';
 import { useState } from 'react';
+import type { KeptTaps } from './keptTaps';
 import type { Run } from './useRun';
-
-/** Strides that are counted and not said yet, with what they are of. */
-export type KeptTaps = {
-  pairId: string;
-  stageId: string;
-  questionId: string;
-  openId: string | null;
-  run: TapRun;
-};
 
 type Kept = { lessonId: string; run: Run; pad: Pad };
 

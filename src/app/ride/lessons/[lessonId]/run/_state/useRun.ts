@@ -22,7 +22,7 @@ import { askedRide } from '@/app/ride/askedRide';
 import { saying } from '@/app/ride/saying';
 import { useLesson, type FirstRecord } from '../../_state/useLesson';
 import { pairsNow } from '../pairsNow';
-import type { KeptTaps } from './useKeptTaps';
+import type { KeptTaps } from './keptTaps';
 import type { RunPair, RunStage } from '../runStage';
 
 type RunSetting = {

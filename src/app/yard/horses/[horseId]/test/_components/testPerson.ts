@@ -1,3 +1,1 @@
-
-
 export type TestPerson = { id: string; name: string; stepLengthM: number | null };

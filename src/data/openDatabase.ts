@@ -2,7 +2,7 @@ import { accessSync, constants, existsSync, mkdirSync, readdirSync, readFileSync
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { createClient, type Client } from '@libsql/client';
-import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { claimFile } from './claimFile';
 import { asSentence, DatabaseRefused } from './databaseRefused';
@@ -12,7 +12,6 @@ import { orFrom, readNear } from './readNear';
 import { takingTurns } from './takingTurns';
 import { upgradeRecords } from './upgrade/upgradeRecords';
 import { createWriteQueue } from './writeQueue';
-import type { WriteQueue } from './database';
 import { writesWith } from './writerOf';
 import type { RoanDatabase, OpenDatabase } from './database';
 

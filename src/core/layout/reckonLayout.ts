@@ -1,10 +1,9 @@
 import { profileStride, type HorseProfile } from '../horse/strideProfile';
 import type { StrideEntryKey } from '../horse/strideEntry';
 import { isRidden, type RiddenItem } from '../items/item';
-import { readDistance, readCount, type DistanceReading, type TestedStride } from '../stride/readDistance';
+import { readDistance, readCount, type TestedStride } from '../stride/readDistance';
 import type { DistanceCase } from '../stride/distanceRule';
 import type { Approach, Setting } from '../stride/school';
-import type { StrideWord } from '../stride/strideWord';
 import { gaitRadiusM } from '../track/gaitRadius';
 import {
   fittingRadiusM,
@@ -12,18 +11,17 @@ import {
   leastTurnM,
   turnShare,
   USUAL_LEAN_RAD,
-  type LegGroundCost,
   type TooTightTurn,
   type TurningHorse,
 } from '../track/turnCost';
 import { ridingDepthM } from '../items/footprint';
-import { legTrack, measureLeg, type LegGround, type LegMeasures, type RiddenEnd } from '../track/leg';
-import { joinChains, type Chain } from '../geometry/chain';
+import { legTrack, measureLeg, type LegGround, type RiddenEnd } from '../track/leg';
+import { joinChains } from '../geometry/chain';
 import { distanceM } from '../geometry/pointM';
 import { measureCourse, type CourseMeasure } from '../course/measureCourse';
 import { measureSession, type SessionMeasure } from '../figures/measureSession';
 import { rideSession, type Session } from '../figures/rideSession';
-import { ownLine, type OwnLine } from './ownLine';
+import { ownLine } from './ownLine';
 import type { FigureTrack, ItemTrack, Layout, LayoutHorse, PlannedLeg } from './layout';
 import type { TrackGait } from './trackGait';
 import type { HorseReading, ReckonedLeg } from './reckonedLeg';

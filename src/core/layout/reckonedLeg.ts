@@ -3,7 +3,7 @@ import type { StrideWord } from '../stride/strideWord';
 import type { LegGroundCost, TooTightTurn } from '../track/turnCost';
 import type { LegMeasures } from '../track/leg';
 import type { Chain } from '../geometry/chain';
-import type { ownLine, OwnLine } from './ownLine';
+import type { OwnLine } from './ownLine';
 
 export type HorseReading = DistanceReading & {
   horseId: string;

@@ -1,15 +1,4 @@
-import {
-  editPlan,
-  soundPlan,
-  turnThings,
-  type Arena,
-  type LayoutEdit,
-  type Plan,
-  type PointM,
-  type dragFigure,
-  type FigureDrag,
-  type typeDistance,
-} from '@/core';
+import { editPlan, soundPlan, turnThings, type Arena, type Plan, type dragFigure, type typeDistance } from '@/core';
 import { itemsOf } from '../_state/thingsShown';
 import type { Shown } from '../_state/shown';
 import { dragThings, snapHeading, type Dragged } from './dragThings';

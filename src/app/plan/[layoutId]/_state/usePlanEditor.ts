@@ -9,9 +9,6 @@ import {
   type LayoutEdit,
   type LayOut,
   type Plan,
-  type PlanGround,
-  type ReckonedTrack,
-  type ResolvedPlan,
 } from '@/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Edited } from './autosaver';

@@ -3,15 +3,12 @@
 import { newId } from '@/components/newId';
 import {
   asRidden,
-  type EarlierWork,
   howMany,
-  type LayoutHorse,
   lessonMinutes,
   type LessonPlan,
   type LessonStage,
   MOST_IN_GROUP,
   overTheHour,
-  type RiddenLately,
   type RiderWork,
   rideTime,
   stageMinutes,
@@ -36,7 +33,7 @@ import classes from './LessonEditor.module.css';
 import { PairColumn } from './PairColumn';
 import { PairPanel } from './PairPanel';
 import { PrintedPlan } from './PrintedPlan';
-import { questionsToday, type Today, type TodayOf } from './questionsToday';
+import { questionsToday, type Today } from './questionsToday';
 import { StageList } from './StageList';
 import { StagePanel } from './StagePanel';
 import { useStagesOfLayout } from './useStagesOfLayout';

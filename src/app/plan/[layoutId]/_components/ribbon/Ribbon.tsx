@@ -3,22 +3,12 @@
 import { useLatest } from '@/components/useLatest';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { drawn } from '@/components/Sand/sandView';
-import {
-  layoutLabels,
-  stopNumbers,
-  stopsAlongM,
-  type ItemTrack,
-  type Labels,
-  type LayoutHorse,
-  type ReckonedItemTrack,
-  type StopNumber,
-} from '@/core';
+import { layoutLabels, stopNumbers, stopsAlongM, type Labels, type StopNumber } from '@/core';
 import { useElementSize, useMergedRef } from '@mantine/hooks';
 import { useMemo } from 'react';
 import { useIsLive, useRested } from '../../_hand/liveShown';
 import { PaintedCanvas } from '../../_hand/PaintedCanvas';
 import type { LegPlace } from '../../_state/selection';
-import type { PlanControls } from '../../_state/usePlanEditor';
 import { HorseNames } from './HorseNames';
 import { LegHandle } from './LegHandle';
 import { PostHandle } from './PostHandle';

@@ -3,7 +3,7 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { askedRide, type AskedRide } from '@/app/ride/askedRide';
-import { hasReins, howMany, type Layout, type Question, questionWords } from '@/core';
+import { hasReins, howMany, type Question, questionWords } from '@/core';
 import { wayWords } from '@/app/ride/wayWords';
 import { Alert, Button, Group, NumberInput, Select } from '@mantine/core';
 import { useState, useTransition } from 'react';

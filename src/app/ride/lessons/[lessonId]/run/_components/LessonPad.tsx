@@ -13,9 +13,9 @@ import { useHand } from '@/app/ride/_components/pad/useHand';
 import { usePad } from '@/app/ride/_components/pad/usePad';
 import { useFootLetters } from '@/app/ride/_components/pad/useFootLetters';
 import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
-import { isOfGaited, type AskedRide } from '@/app/ride/askedRide';
+import { isOfGaited } from '@/app/ride/askedRide';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
-import { tapWords, type RecordNames } from '@/app/ride/recordWords';
+import { tapWords } from '@/app/ride/recordWords';
 import { useWhoSays } from '@/components/who/whoSays';
 import {
   isVoid,
@@ -23,23 +23,18 @@ import {
   stageGate,
   placeWords,
   type Arena,
-  type PassRecord,
   type SpotsTogether,
   type Tap,
   type TappedMark,
-  type WorkCounts,
 } from '@/core';
 import Link from 'next/link';
 import { useState } from 'react';
 import { judgementLines, type JudgementLine as Line } from '../judgementLine';
-import type { Run } from '../_state/useRun';
-import type { useSetup } from '../_state/useSetup';
 import { useKeptTaps } from '../_state/useKeptTaps';
 import { JudgementLine } from './JudgementLine';
 import { LessonSheets, type Opened } from './LessonSheets';
 import { LimitReached } from './LimitReached';
 import { PairStrip } from './PairStrip';
-import type { RunLessonProps } from './runProps';
 import { StageLine } from './StageLine';
 import type { LessonPadProps } from './runProps';
 

@@ -15,25 +15,22 @@ import {
   type LessonTimes,
   type PassRecord,
   type RecordLog,
-  type YardRules,
 } from '@/core';
 import { useEffect, useState } from 'react';
 import { isItsDay } from '@/app/_server/itsDay';
 import { yardTime } from '@/app/_server/yardTime';
 import { newId } from '@/components/newId';
 import { useKeptAt } from '@/components/offline/useKeptAt';
-import type { FirstRecord } from '../../_state/useLesson';
 import type { RecordNames } from '@/app/ride/recordWords';
 import { useRun } from '../_state/useRun';
 import { useSetup } from '../_state/useSetup';
 import { useVersions } from '../_state/useVersions';
 import { askedRide } from '@/app/ride/askedRide';
-import type { RunPair, RunStage } from '../runStage';
+import type { RunPair } from '../runStage';
 import { CautionGate } from './CautionGate';
 import { Ended } from './Ended';
 import { LessonPad } from './LessonPad';
 import { OtherDay } from './OtherDay';
-import type { YardPair } from './PairsToday';
 import type { RunLessonProps } from './runProps';
 
 const TICK_MS = 15_000;

@@ -4,7 +4,6 @@ import type { PassRecord, SpotsTogether, WorkCounts } from '@/core';
 import type { Run } from '../_state/useRun';
 import type { useSetup } from '../_state/useSetup';
 import type { Layout, YardRules } from '@/core';
-import type { isItsDay } from '@/app/_server/itsDay';
 import type { FirstRecord } from '../../_state/useLesson';
 import type { RunPair, RunStage } from '../runStage';
 import type { YardPair } from './PairsToday';

@@ -5,6 +5,7 @@ import { createServer as createDoor } from 'node:net';
 import path from 'node:path';
 import QRCode from 'qrcode';
 import { certificate } from './certificate.mjs';
+import { beginFramework } from './framework.mjs';
 import { logAnswers } from './logLine.mjs';
 import { mindHeaders } from './mindHeaders.mjs';
 import { networkAddresses } from './places.mjs';
@@ -108,14 +109,7 @@ function laterAnswers() {
     return pages.answer(request, response, here) || here();
   };
   const begin = async ({ hostname, port }) => {
-    const { default: next } = await import('next');
-    const app = next({ dev: false, hostname, port });
-    // The framework's own small talk is kept back; what goes wrong is written to standard error.
-    const { log } = console;
-    console.log = () => undefined;
-    await app.prepare();
-    console.log = log;
-    handle = app.getRequestHandler();
+    handle = await beginFramework({ hostname, port });
     pages = pagesBeside({ hostname, port });
   };
   return { answer, begin };

@@ -1,7 +1,6 @@
 /** npm run demo [-- --fresh]: builds, fills a demo database once (again with --fresh), and serves it. */
 import { ensureBuilt, ensureInstalled } from './lib/prepare.mjs';
 import { giveUp, run } from './lib/run.mjs';
-import { serve } from './lib/serve.mjs';
 
 const DEMO_FILE = process.env.ROAN_DEMO_FILE ?? 'data/demo.db';
 
@@ -22,4 +21,6 @@ const seeded = await run(
 );
 if (seeded.code !== 0) giveUp('The demo yard could not be made.', seeded.output);
 await ensureBuilt();
+// What serves has packages of its own, which a fresh clone has from here on.
+const { serve } = await import('./lib/serve.mjs');
 await serve('Roan with its demo yard', []);

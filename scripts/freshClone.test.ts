@@ -5,7 +5,9 @@ import path from 'node:path';
 function packagesOf(file: string, seen = new Set<string>()): string[] {
   if (seen.has(file)) return [];
   seen.add(file);
-  const names = [...readFileSync(file, 'utf8').matchAll(/^import\s[^'"]*?['"]([^'"]+)['"];/gm)].map(([, name]) => name!);
+  const names = [...readFileSync(file, 'utf8').matchAll(/^import\s[^'"]*?['"]([^'"]+)['"];/gm)].map(
+    ([, name]) => name!,
+  );
   return names.flatMap(name => {
     if (name.startsWith('node:')) return [];
     if (!name.startsWith('.')) return [`${path.basename(file)}: ${name}`];

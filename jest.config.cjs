@@ -1,7 +1,10 @@
 /**
  * Projects, so that `npm run test:core` needs neither a database nor a page; the tests of queries are run twice: over a file, and
- * over a libSQL server.
+ * over a libSQL server. What takes minutes there and is the same code is run over a server by `npm run test:all` alone.
  */
+const LONG_OVER_A_SERVER = process.env.ROAN_TEST_ALL
+  ? []
+  : ['/kept/', 'indexes.test', 'officeSums.test', 'review.test'];
 const transform = {
   '^.+\\.m?[tj]sx?$': ['@swc/jest', { jsc: { target: 'es2022', transform: { react: { runtime: 'automatic' } } } }],
 };
@@ -36,6 +39,7 @@ module.exports = {
       ...shared,
       displayName: 'server',
       testMatch: ['<rootDir>/src/data/queries/**/*.test.ts'],
+      testPathIgnorePatterns: LONG_OVER_A_SERVER,
       setupFiles: ['<rootDir>/scripts/lib/onServer.cjs'],
     },
   ],

@@ -1,17 +1,21 @@
-/** How much JavaScript a page asks for before it is there: the scripts that its HTML names, compressed as a server sends them. */
-import { gzipSync } from 'node:zlib';
+/** How much JavaScript a page asks for before it is there: the scripts that its HTML names, as the server sends them. */
+import { get } from 'node:http';
 import { RoanServer } from '../e2e/support/roanServer';
 
 /** Pages that are opened from the way in; those of one layout, horse or lesson are followed from there. */
-const PAGES = ['/yard', '/plan', '/set', '/ride', '/review'];
-/** The first link of these to one thing is opened too. */
+const PAGES = ['/today', '/yard', '/plan', '/set', '/ride', '/review', '/ride/next', '/ride/season', '/yard/rules'];
+/** The first link of these to one thing is opened too, each with its aim. */
 const FOLLOWED = [
   /href="(\/plan\/[0-9a-f-]{36})"/,
   /href="(\/set\/[0-9a-f-]{36})"/,
   /href="(\/review\/[0-9a-f-]{36})"/,
+  /href="(\/yard\/horses\/[0-9a-f-]{36})"/,
+  /href="(\/ride\/lessons\/[0-9a-f-]{36})"/,
 ];
+const AIMS_KB: Record<string, number> = { '/plan/…': 240, '/set/…': 165, '/ride/lessons/…/run': 165 };
+const AIM_KB = 160;
 
-export type PageScripts = { page: string; kB: number };
+export type PageScripts = { page: string; kB: number; aimKB: number };
 
 /** The JavaScript of the main pages, the most first. */
 export async function benchScripts(): Promise<PageScripts[]> {
@@ -20,30 +24,42 @@ export async function benchScripts(): Promise<PageScripts[]> {
     const sizes = new Map<string, number>();
     const html = async (page: string) => (await fetch(`${server.url}${page}`)).text();
     const sizeOf = async (src: string) => {
-      const known = sizes.get(src);
-      if (known !== undefined) return known;
-      const bytes = Buffer.from(await (await fetch(`${server.url}${src}`)).arrayBuffer());
-      sizes.set(src, gzipSync(bytes).length);
-      return sizes.get(src)!;
+      const known = sizes.get(src) ?? (await sentBytes(`${server.url}${src}`));
+      sizes.set(src, known);
+      return known;
     };
     const pages = new Map<string, string>();
     for (const page of PAGES) pages.set(page, await html(page));
     for (const text of [...pages.values()])
       for (const link of FOLLOWED) {
         const page = link.exec(text)?.[1];
-        if (page && ![...pages.keys()].some(known => link.test(`href="${known}"`))) pages.set(page, await html(page));
+        if (!page || [...pages.keys()].some(known => link.test(`href="${known}"`))) continue;
+        pages.set(page, await html(page));
+        if (page.startsWith('/ride/lessons/')) pages.set(`${page}/run`, await html(`${page}/run`));
       }
     const found: PageScripts[] = [];
-    for (const [page, text] of pages) {
+    for (const [address, text] of pages) {
       // Browsers that know modules leave the scripts for old ones alone.
       const tags = text.match(/<script\b[^>]*\bsrc="[^"]+"[^>]*>/g) ?? [];
       const srcs = new Set(tags.filter(tag => !/nomodule/i.test(tag)).map(tag => /src="([^"]+)"/.exec(tag)![1]!));
       let bytes = 0;
       for (const src of srcs) bytes += await sizeOf(src);
-      found.push({ page: page.replace(/[0-9a-f-]{36}/, '…'), kB: bytes / 1000 });
+      const page = address.replace(/[0-9a-f-]{36}/, '…');
+      found.push({ page, kB: bytes / 1000, aimKB: AIMS_KB[page] ?? AIM_KB });
     }
     return found.sort((a, b) => b.kB - a.kB);
   } finally {
     await server.stop();
   }
+}
+
+/** What comes over the wire for an address, as a browser asks for it. */
+function sentBytes(url: string): Promise<number> {
+  return new Promise((resolve, reject) => {
+    get(url, { headers: { 'accept-encoding': 'gzip, deflate, br' } }, answer => {
+      let bytes = 0;
+      answer.on('data', (part: Buffer) => (bytes += part.length));
+      answer.on('end', () => resolve(bytes));
+    }).on('error', reject);
+  });
 }

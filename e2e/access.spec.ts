@@ -65,50 +65,51 @@ const routes = (names: readonly string[]) =>
   });
 const filled = (at: string) => at.replace(/\[\w+\]/g, 'none');
 
-test('every page and route, asked by nobody, a rider, a helper and the office: each comes where the table lets it, and nowhere else', async ({
-  roan,
-  trusting,
-}) => {
-  // Some hundred pages, each four times.
-  test.setTimeout(480_000);
-  const maud = await instructor(trusting, roan);
-  const who = [
-    { role: 'nobody', cookie: '', may: [] as readonly string[] },
-    {
-      role: 'rider',
-      cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
-      may: [...READ, ...CHOOSE],
-    },
-    {
-      ...{ role: 'helper', may: [...READ, ...CHOOSE, ...HELP] },
-      cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
-    },
-    {
-      ...{ role: 'office', may: [...CHOOSE, ...SUM] },
-      cookie: await cookieOf(await joined(maud, roan, await withOffice(roan), await phone(trusting))),
-    },
-  ];
-  const all = [...INSTRUCT, ...HELP, ...READ, ...CHOOSE, ...SUM];
-  const origin = { origin: roan.url, 'content-type': 'application/json' };
-  for (const { role, cookie, may } of who) {
-    for (const at of pages(all)) {
-      const answer = await askSecurely(roan, filled(at), { headers: { cookie } });
-      const told = `${role} at ${at}: ${answer.status} ${String(answer.headers.location ?? '')}`;
-      if (pages(may).includes(at)) expect([200, 307, 404], told).toContain(answer.status);
-      else expect(answer.status, told).toBe(307);
-      const elsewhere = role === 'nobody' ? '/sign-in' : '/mine';
-      if (!pages(may).includes(at)) expect(String(answer.headers.location), told).toContain(elsewhere);
-      else expect(String(answer.headers.location ?? ''), told).not.toContain('/sign-in');
+test(
+  'every page and route, asked by nobody, a rider, a helper and the office: each comes where the table lets it, and nowhere else',
+  { tag: '@full' },
+  async ({ roan, trusting }) => {
+    // Some hundred pages, each four times.
+    test.setTimeout(480_000);
+    const maud = await instructor(trusting, roan);
+    const who = [
+      { role: 'nobody', cookie: '', may: [] as readonly string[] },
+      {
+        role: 'rider',
+        cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
+        may: [...READ, ...CHOOSE],
+      },
+      {
+        ...{ role: 'helper', may: [...READ, ...CHOOSE, ...HELP] },
+        cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
+      },
+      {
+        ...{ role: 'office', may: [...CHOOSE, ...SUM] },
+        cookie: await cookieOf(await joined(maud, roan, await withOffice(roan), await phone(trusting))),
+      },
+    ];
+    const all = [...INSTRUCT, ...HELP, ...READ, ...CHOOSE, ...SUM];
+    const origin = { origin: roan.url, 'content-type': 'application/json' };
+    for (const { role, cookie, may } of who) {
+      for (const at of pages(all)) {
+        const answer = await askSecurely(roan, filled(at), { headers: { cookie } });
+        const told = `${role} at ${at}: ${answer.status} ${String(answer.headers.location ?? '')}`;
+        if (pages(may).includes(at)) expect([200, 307, 404], told).toContain(answer.status);
+        else expect(answer.status, told).toBe(307);
+        const elsewhere = role === 'nobody' ? '/sign-in' : '/mine';
+        if (!pages(may).includes(at)) expect(String(answer.headers.location), told).toContain(elsewhere);
+        else expect(String(answer.headers.location ?? ''), told).not.toContain('/sign-in');
+      }
+      for (const { method, at } of routes(all)) {
+        const answer = await askSecurely(roan, filled(at), { method, headers: { cookie, ...origin } });
+        const told = `${role}: ${method} ${at}: ${answer.status}`;
+        const isLet = routes(may).some(one => one.method === method && one.at === at);
+        if (isLet) expect([401, 403], told).not.toContain(answer.status);
+        else expect(answer.status, told).toBe(role === 'nobody' ? 401 : 403);
+      }
     }
-    for (const { method, at } of routes(all)) {
-      const answer = await askSecurely(roan, filled(at), { method, headers: { cookie, ...origin } });
-      const told = `${role}: ${method} ${at}: ${answer.status}`;
-      const isLet = routes(may).some(one => one.method === method && one.at === at);
-      if (isLet) expect([401, 403], told).not.toContain(answer.status);
-      else expect(answer.status, told).toBe(role === 'nobody' ? 401 : 403);
-    }
-  }
-});
+  },
+);
 
 /** What pages ask the server to do, as it was built: each by the id that pages send. */
 function builtActions(): { id: string; name: string; at: string }[] {
@@ -121,59 +122,60 @@ function builtActions(): { id: string; name: string; at: string }[] {
   });
 }
 
-test('every action of the built server, asked by nobody, a rider and a helper, does nothing for whom it is not', async ({
-  roan,
-  trusting,
-}) => {
-  const maud = await instructor(trusting, roan);
-  const who = [
-    { role: 'nobody', cookie: '', may: [] as readonly string[], told: 'Sign in first' },
-    {
-      ...{ role: 'rider', may: [...READ, ...CHOOSE], told: 'This is not for you to do' },
-      cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
-    },
-    {
-      ...{ role: 'helper', may: [...READ, ...CHOOSE, ...HELP], told: 'This is not for you to do' },
-      cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
-    },
-  ];
-  const named = [...INSTRUCT, ...HELP, ...CHOOSE].map(name => name.replace('_server/', ''));
-  const actions = builtActions().filter(({ name }) => named.includes(name));
-  // Some are only asked by others: most of the table is there.
-  expect(actions.length).toBeGreaterThan(50);
-  // The phones keep the pages of the day by themselves, and a lesson that is opened keeps its layouts as they stand: it is open before.
-  const run = `/ride/lessons/${await firstOf(roan, 'lessons')}/run`;
-  expect((await askSecurely(roan, run, { headers: { cookie: who[2]!.cookie } })).status).toBe(200);
-  const before = await yardRows(roan);
-  for (const { role, cookie, may, told } of who) {
-    for (const { id, name, at } of actions) {
-      if (may.includes(name)) continue;
-      const headers = { cookie, 'next-action': id, origin: roan.url, 'content-type': 'text/plain;charset=UTF-8' };
-      // Four of whatever they take: an action must refuse before it looks at what it was sent.
-      const body = JSON.stringify(['none', 'none', {}, 'none']);
-      const answer = await askSecurely(roan, at, { method: 'POST', headers, body });
-      // What answers nothing but that it is done is refused by throwing: the page is told no more than that.
-      const isRefused = answer.text.includes(told) || /^\d+:E\{"digest"/m.test(answer.text);
-      expect(isRefused, `${role} at ${at}: ${name} ${answer.status} ${answer.text.slice(0, 200)}`).toBe(true);
+test(
+  'every action of the built server, asked by nobody, a rider and a helper, does nothing for whom it is not',
+  { tag: '@full' },
+  async ({ roan, trusting }) => {
+    const maud = await instructor(trusting, roan);
+    const who = [
+      { role: 'nobody', cookie: '', may: [] as readonly string[], told: 'Sign in first' },
+      {
+        ...{ role: 'rider', may: [...READ, ...CHOOSE], told: 'This is not for you to do' },
+        cookie: await cookieOf(await joined(maud, roan, 'Ode Quillan', await phone(trusting))),
+      },
+      {
+        ...{ role: 'helper', may: [...READ, ...CHOOSE, ...HELP], told: 'This is not for you to do' },
+        cookie: await cookieOf(await joined(maud, roan, 'Jory Pell', await phone(trusting))),
+      },
+    ];
+    const named = [...INSTRUCT, ...HELP, ...CHOOSE].map(name => name.replace('_server/', ''));
+    const actions = builtActions().filter(({ name }) => named.includes(name));
+    // Some are only asked by others: most of the table is there.
+    expect(actions.length).toBeGreaterThan(50);
+    // The phones keep the pages of the day by themselves, and a lesson that is opened keeps its layouts as they stand: it is open before.
+    const run = `/ride/lessons/${await firstOf(roan, 'lessons')}/run`;
+    expect((await askSecurely(roan, run, { headers: { cookie: who[2]!.cookie } })).status).toBe(200);
+    const before = await yardRows(roan);
+    for (const { role, cookie, may, told } of who) {
+      for (const { id, name, at } of actions) {
+        if (may.includes(name)) continue;
+        const headers = { cookie, 'next-action': id, origin: roan.url, 'content-type': 'text/plain;charset=UTF-8' };
+        // Four of whatever they take: an action must refuse before it looks at what it was sent.
+        const body = JSON.stringify(['none', 'none', {}, 'none']);
+        const answer = await askSecurely(roan, at, { method: 'POST', headers, body });
+        // What answers nothing but that it is done is refused by throwing: the page is told no more than that.
+        const isRefused = answer.text.includes(told) || /^\d+:E\{"digest"/m.test(answer.text);
+        expect(isRefused, `${role} at ${at}: ${name} ${answer.status} ${answer.text.slice(0, 200)}`).toBe(true);
+      }
     }
-  }
-  expect(await yardRows(roan)).toEqual(before);
-  // What makes sense is refused all the same: a layout that is there, copied; a session, ended.
-  const layoutId = await firstOf(roan, 'layouts');
-  for (const { cookie, told } of who)
-    for (const [name, body] of [
-      ['duplicateLayoutAction', [layoutId]],
-      ['keepVersionAction', [layoutId]],
-      ['addLayoutAction', [{ name: 'Mine now', arenaId: await firstOf(roan, 'arenas') }]],
-      ['endSessionAction', [await firstOf(roan, 'sessions')]],
-    ] as const) {
-      const { id, at } = actions.find(one => one.name === name)!;
-      const headers = { cookie, 'next-action': id, origin: roan.url, 'content-type': 'text/plain;charset=UTF-8' };
-      const answer = await askSecurely(roan, at, { method: 'POST', headers, body: JSON.stringify(body) });
-      expect(answer.text, name).toContain(told);
-    }
-  expect(await yardRows(roan)).toEqual(before);
-});
+    expect(await yardRows(roan)).toEqual(before);
+    // What makes sense is refused all the same: a layout that is there, copied; a session, ended.
+    const layoutId = await firstOf(roan, 'layouts');
+    for (const { cookie, told } of who)
+      for (const [name, body] of [
+        ['duplicateLayoutAction', [layoutId]],
+        ['keepVersionAction', [layoutId]],
+        ['addLayoutAction', [{ name: 'Mine now', arenaId: await firstOf(roan, 'arenas') }]],
+        ['endSessionAction', [await firstOf(roan, 'sessions')]],
+      ] as const) {
+        const { id, at } = actions.find(one => one.name === name)!;
+        const headers = { cookie, 'next-action': id, origin: roan.url, 'content-type': 'text/plain;charset=UTF-8' };
+        const answer = await askSecurely(roan, at, { method: 'POST', headers, body: JSON.stringify(body) });
+        expect(answer.text, name).toContain(told);
+      }
+    expect(await yardRows(roan)).toEqual(before);
+  },
+);
 
 test('a phone joins by the code on the screen; the same link lets nobody else in; its session is ended from the desk', async ({
   roan,
@@ -240,133 +242,139 @@ test('a passphrase is guessed at in vain: one sentence for whatever is wrong, an
   await expect(page.getByText(/Too many tries/)).toBeVisible();
 });
 
-test('a rider reads what is theirs and nobody else’s; a link on a phone shows it without a sign-in until it is taken back', async ({
-  roan,
-  trusting,
-}) => {
-  const maud = await instructor(trusting, roan);
-  const ode = await joined(maud, roan, 'Ode Quillan', await phone(trusting));
-  await expect(ode).toHaveURL(/\/mine$/);
-  await expect(ode.getByRole('navigation', { name: 'Places' }).getByRole('link')).toHaveText(['Mine']);
-  await ode.getByRole('region', { name: 'To come' }).getByRole('link').first().click();
-  await expect(ode.getByRole('heading', { name: /^Ode Quillan with/ })).toBeVisible();
-  const [, lessonId, ownId] = /lessons\/(.+)\/for\/(.+)$/.exec(ode.url())!;
-  // Bas's page of the same lesson, by its address.
-  await maud.goto(`${roan.url}/ride/lessons/${lessonId}`);
-  const others = await maud.evaluate(async id => {
-    const links = [...document.querySelectorAll('a')].map(({ href }) => href);
-    return { links, id };
-  }, lessonId);
-  expect(others.links.length).toBeGreaterThan(0);
-  const review = await maud.request.get(`${roan.url}/review`, { ignoreHTTPSErrors: true });
-  const pairIds = [...new Set([...(await review.text()).matchAll(/\/review\/([0-9a-f-]{36})/g)].map(([, id]) => id!))];
-  const cookie = await cookieOf(ode);
-  const answers = await Promise.all(
-    pairIds.map(async id => [id, (await askSecurely(roan, `/review/${id}`, { headers: { cookie } })).status] as const),
-  );
-  expect(answers.filter(([, status]) => status === 404).length).toBeGreaterThan(0);
-  expect(answers.find(([id]) => id === ownId)?.[1]).toBe(200);
-  for (const [id, status] of answers.filter(([, one]) => one === 404)) {
-    const page = await askSecurely(roan, `/ride/lessons/${lessonId}/for/${id}`, { headers: { cookie } });
-    expect([status, page.status]).toEqual([404, 404]);
-    const sheet = await askSecurely(roan, `/api/lessons/${lessonId}/sheet?pair=${id}`, { headers: { cookie } });
-    expect(sheet.status).toBe(404);
-  }
-  expect((await askSecurely(roan, `/api/lessons/${lessonId}/sheet`, { headers: { cookie } })).status).toBe(404);
+test(
+  'a rider reads what is theirs and nobody else’s; a link on a phone shows it without a sign-in until it is taken back',
+  { tag: '@full' },
+  async ({ roan, trusting }) => {
+    const maud = await instructor(trusting, roan);
+    const ode = await joined(maud, roan, 'Ode Quillan', await phone(trusting));
+    await expect(ode).toHaveURL(/\/mine$/);
+    await expect(ode.getByRole('navigation', { name: 'Places' }).getByRole('link')).toHaveText(['Mine']);
+    await ode.getByRole('region', { name: 'To come' }).getByRole('link').first().click();
+    await expect(ode.getByRole('heading', { name: /^Ode Quillan with/ })).toBeVisible();
+    const [, lessonId, ownId] = /lessons\/(.+)\/for\/(.+)$/.exec(ode.url())!;
+    // Bas's page of the same lesson, by its address.
+    await maud.goto(`${roan.url}/ride/lessons/${lessonId}`);
+    const others = await maud.evaluate(async id => {
+      const links = [...document.querySelectorAll('a')].map(({ href }) => href);
+      return { links, id };
+    }, lessonId);
+    expect(others.links.length).toBeGreaterThan(0);
+    const review = await maud.request.get(`${roan.url}/review`, { ignoreHTTPSErrors: true });
+    const pairIds = [
+      ...new Set([...(await review.text()).matchAll(/\/review\/([0-9a-f-]{36})/g)].map(([, id]) => id!)),
+    ];
+    const cookie = await cookieOf(ode);
+    const answers = await Promise.all(
+      pairIds.map(
+        async id => [id, (await askSecurely(roan, `/review/${id}`, { headers: { cookie } })).status] as const,
+      ),
+    );
+    expect(answers.filter(([, status]) => status === 404).length).toBeGreaterThan(0);
+    expect(answers.find(([id]) => id === ownId)?.[1]).toBe(200);
+    for (const [id, status] of answers.filter(([, one]) => one === 404)) {
+      const page = await askSecurely(roan, `/ride/lessons/${lessonId}/for/${id}`, { headers: { cookie } });
+      expect([status, page.status]).toEqual([404, 404]);
+      const sheet = await askSecurely(roan, `/api/lessons/${lessonId}/sheet?pair=${id}`, { headers: { cookie } });
+      expect(sheet.status).toBe(404);
+    }
+    expect((await askSecurely(roan, `/api/lessons/${lessonId}/sheet`, { headers: { cookie } })).status).toBe(404);
 
-  // A film of a pass of Ode's: hers to see, and not Bas's.
-  const bas = await cookieOf(await joined(maud, roan, 'Bas Tamsin', await phone(trusting)));
-  const passId = await passOf(roan, 'Ode Quillan');
-  const film = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypisom and what is filmed')]).toString(
-    'latin1',
-  );
-  const sent = await askSecurely(roan, `/api/videos?pass=${passId}&name=hers.mp4`, {
-    ...{ method: 'POST', body: film },
-    headers: { cookie: await cookieOf(maud), origin: roan.url, 'content-type': 'video/mp4' },
-  });
-  expect(sent.status, sent.text).toBe(200);
-  const filmId = (JSON.parse(sent.text) as { id: string }).id;
-  const seen = async (who: string) =>
-    (await askSecurely(roan, `/api/videos/${filmId}`, { headers: { cookie: who } })).status;
-  expect([await seen(cookie), await seen(bas), await seen('')]).toEqual([200, 404, 401]);
-  const page2 = await askSecurely(roan, `/api/videos?pass=${passId}&name=page.mp4`, {
-    ...{ method: 'POST', body: '<svg onload="alert(1)"></svg>' },
-    headers: { cookie: await cookieOf(maud), origin: roan.url, 'content-type': 'video/mp4' },
-  });
-  expect(page2.status).toBe(422);
+    // A film of a pass of Ode's: hers to see, and not Bas's.
+    const bas = await cookieOf(await joined(maud, roan, 'Bas Tamsin', await phone(trusting)));
+    const passId = await passOf(roan, 'Ode Quillan');
+    const film = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypisom and what is filmed')]).toString(
+      'latin1',
+    );
+    const sent = await askSecurely(roan, `/api/videos?pass=${passId}&name=hers.mp4`, {
+      ...{ method: 'POST', body: film },
+      headers: { cookie: await cookieOf(maud), origin: roan.url, 'content-type': 'video/mp4' },
+    });
+    expect(sent.status, sent.text).toBe(200);
+    const filmId = (JSON.parse(sent.text) as { id: string }).id;
+    const seen = async (who: string) =>
+      (await askSecurely(roan, `/api/videos/${filmId}`, { headers: { cookie: who } })).status;
+    expect([await seen(cookie), await seen(bas), await seen('')]).toEqual([200, 404, 401]);
+    const page2 = await askSecurely(roan, `/api/videos?pass=${passId}&name=page.mp4`, {
+      ...{ method: 'POST', body: '<svg onload="alert(1)"></svg>' },
+      headers: { cookie: await cookieOf(maud), origin: roan.url, 'content-type': 'video/mp4' },
+    });
+    expect(page2.status).toBe(422);
 
-  // A link for Ode, read on a phone that nobody is signed in on.
-  await maud.goto(`${roan.url}/yard/access`);
-  await maud.getByRole('combobox', { name: 'Which' }).click();
-  await maud.getByRole('option', { name: 'Ode Quillan' }).click();
-  await maud.getByRole('button', { name: 'Make a link' }).click();
-  const href = await scanned(maud, /A link to read by/);
-  await maud.keyboard.press('Escape');
-  const stranger = await (await phone(trusting)).newPage();
-  await stranger.goto(href);
-  await expect(stranger.getByRole('heading', { name: 'Ode Quillan', level: 1 })).toBeVisible();
-  await expect(stranger.getByText(/Bas Tamsin|Neve Arkwell|Barley/)).toHaveCount(0);
-  await stranger
-    .getByRole('link', { name: /The bend/ })
-    .first()
-    .click();
-  await expect(stranger.getByRole('heading', { name: /^Ode Quillan with/ })).toBeVisible();
-  await expect(stranger.getByRole('navigation', { name: 'Places' })).toHaveCount(0);
-  const shared = `/api/feed/${href.split('/').at(-1)}/films/${filmId}`;
-  expect((await askSecurely(roan, shared)).status).toBe(200);
-  await maud.getByRole('button', { name: /^Take back A rider/ }).click();
-  await expect(maud.getByRole('button', { name: /^Take back/ })).toHaveCount(0);
-  await stranger.goto(href);
-  await expect(stranger.getByRole('heading', { name: 'Ode Quillan', level: 1 })).toHaveCount(0);
+    // A link for Ode, read on a phone that nobody is signed in on.
+    await maud.goto(`${roan.url}/yard/access`);
+    await maud.getByRole('combobox', { name: 'Which' }).click();
+    await maud.getByRole('option', { name: 'Ode Quillan' }).click();
+    await maud.getByRole('button', { name: 'Make a link' }).click();
+    const href = await scanned(maud, /A link to read by/);
+    await maud.keyboard.press('Escape');
+    const stranger = await (await phone(trusting)).newPage();
+    await stranger.goto(href);
+    await expect(stranger.getByRole('heading', { name: 'Ode Quillan', level: 1 })).toBeVisible();
+    await expect(stranger.getByText(/Bas Tamsin|Neve Arkwell|Barley/)).toHaveCount(0);
+    await stranger
+      .getByRole('link', { name: /The bend/ })
+      .first()
+      .click();
+    await expect(stranger.getByRole('heading', { name: /^Ode Quillan with/ })).toBeVisible();
+    await expect(stranger.getByRole('navigation', { name: 'Places' })).toHaveCount(0);
+    const shared = `/api/feed/${href.split('/').at(-1)}/films/${filmId}`;
+    expect((await askSecurely(roan, shared)).status).toBe(200);
+    await maud.getByRole('button', { name: /^Take back A rider/ }).click();
+    await expect(maud.getByRole('button', { name: /^Take back/ })).toHaveCount(0);
+    await stranger.goto(href);
+    await expect(stranger.getByRole('heading', { name: 'Ode Quillan', level: 1 })).toHaveCount(0);
 
-  expect((await askSecurely(roan, shared)).status).toBe(404);
+    expect((await askSecurely(roan, shared)).status).toBe(404);
 
-  // The calendar as a feed: when and where, and nobody's name.
-  await maud.getByRole('combobox', { name: 'What it shows' }).click();
-  await maud.getByRole('option', { name: 'The calendar, as a feed' }).click();
-  await maud.getByRole('button', { name: 'Make a link' }).click();
-  const feed = await scanned(maud, /A link to read by/);
-  const calendar = await askSecurely(roan, new URL(feed).pathname);
-  expect([calendar.status, calendar.text.startsWith('BEGIN:VCALENDAR')]).toEqual([200, true]);
-  expect(calendar.text).not.toMatch(/Quillan|Tamsin|Ferrier/);
-  expect((await askSecurely(roan, '/api/feed/aaaaaaaaaaaaaaaaaaaaaaaaaaa')).status).toBe(404);
-});
+    // The calendar as a feed: when and where, and nobody's name.
+    await maud.getByRole('combobox', { name: 'What it shows' }).click();
+    await maud.getByRole('option', { name: 'The calendar, as a feed' }).click();
+    await maud.getByRole('button', { name: 'Make a link' }).click();
+    const feed = await scanned(maud, /A link to read by/);
+    const calendar = await askSecurely(roan, new URL(feed).pathname);
+    expect([calendar.status, calendar.text.startsWith('BEGIN:VCALENDAR')]).toEqual([200, true]);
+    expect(calendar.text).not.toMatch(/Quillan|Tamsin|Ferrier/);
+    expect((await askSecurely(roan, '/api/feed/aaaaaaaaaaaaaaaaaaaaaaaaaaa')).status).toBe(404);
+  },
+);
 
-test('the guards of the browser hold over HTTPS, cookies are kept from scripts and other sites, and plain HTTP leads to HTTPS', async ({
-  roan,
-  trusting,
-}) => {
-  const plain = await new Promise<http.IncomingMessage>((resolve, reject) =>
-    http.get({ hostname: '127.0.0.1', port: roan.port, path: '/yard?x=1' }, resolve).on('error', reject),
-  );
-  expect([plain.statusCode, plain.headers.location]).toEqual([308, `${roan.url}/yard?x=1`]);
-  const door = await askSecurely(roan, '/sign-in');
-  expect(door.headers['content-security-policy']).toContain("frame-ancestors 'none'");
-  expect(door.headers['x-frame-options']).toBe('DENY');
-  // A foreign name, a foreign site, and an address that only looks like one.
-  expect((await askSecurely(roan, '/sign-in', { headers: { host: 'roan.evil.example' } })).status).toBe(421);
-  for (const origin of ['https://evil.example', 'null', `http://127.0.0.1:${roan.port + 1}`])
-    expect((await askSecurely(roan, '/api/record', { method: 'POST', headers: { origin } })).status).toBe(403);
-  // What a sender says of itself is not believed: who asks from where, and for which page.
-  const told = { 'x-forwarded-for': '10.0.0.1', 'x-forwarded-host': 'evil.example', 'x-roan-page': '/evil' };
-  const sent = await askSecurely(roan, '/yard', { headers: told });
-  expect(sent.headers.location).toBe('/sign-in?to=%2Fyard');
-  const maud = await instructor(trusting, roan);
-  const [cookie, ...rest] = (await maud.context().cookies()).filter(({ name }) => name.includes('roan'));
-  expect(rest.filter(({ httpOnly }) => httpOnly)).toEqual([]);
-  expect(cookie).toMatchObject({ name: '__Host-roan', httpOnly: true, secure: true, sameSite: 'Lax' });
-  expect(await maud.evaluate(() => [document.cookie.includes('__Host-roan'), window.isSecureContext])).toEqual([
-    false,
-    true,
-  ]);
-  // Nobody is sent elsewhere after signing in.
-  const page = await (await desk(trusting)).newPage();
-  await page.goto(`${roan.url}/sign-in?to=//evil.example/`);
-  await page.getByLabel('Name').fill('Maud Ferrier');
-  await page.getByRole('textbox', { name: 'Passphrase' }).fill(PASSPHRASE);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL(`${roan.url}/today`);
-});
+test(
+  'the guards of the browser hold over HTTPS, cookies are kept from scripts and other sites, and plain HTTP leads to HTTPS',
+  { tag: '@full' },
+  async ({ roan, trusting }) => {
+    const plain = await new Promise<http.IncomingMessage>((resolve, reject) =>
+      http.get({ hostname: '127.0.0.1', port: roan.port, path: '/yard?x=1' }, resolve).on('error', reject),
+    );
+    expect([plain.statusCode, plain.headers.location]).toEqual([308, `${roan.url}/yard?x=1`]);
+    const door = await askSecurely(roan, '/sign-in');
+    expect(door.headers['content-security-policy']).toContain("frame-ancestors 'none'");
+    expect(door.headers['x-frame-options']).toBe('DENY');
+    // A foreign name, a foreign site, and an address that only looks like one.
+    expect((await askSecurely(roan, '/sign-in', { headers: { host: 'roan.evil.example' } })).status).toBe(421);
+    for (const origin of ['https://evil.example', 'null', `http://127.0.0.1:${roan.port + 1}`])
+      expect((await askSecurely(roan, '/api/record', { method: 'POST', headers: { origin } })).status).toBe(403);
+    // What a sender says of itself is not believed: who asks from where, and for which page.
+    const told = { 'x-forwarded-for': '10.0.0.1', 'x-forwarded-host': 'evil.example', 'x-roan-page': '/evil' };
+    const sent = await askSecurely(roan, '/yard', { headers: told });
+    expect(sent.headers.location).toBe('/sign-in?to=%2Fyard');
+    const maud = await instructor(trusting, roan);
+    const [cookie, ...rest] = (await maud.context().cookies()).filter(({ name }) => name.includes('roan'));
+    expect(rest.filter(({ httpOnly }) => httpOnly)).toEqual([]);
+    expect(cookie).toMatchObject({ name: '__Host-roan', httpOnly: true, secure: true, sameSite: 'Lax' });
+    expect(await maud.evaluate(() => [document.cookie.includes('__Host-roan'), window.isSecureContext])).toEqual([
+      false,
+      true,
+    ]);
+    // Nobody is sent elsewhere after signing in.
+    const page = await (await desk(trusting)).newPage();
+    await page.goto(`${roan.url}/sign-in?to=//evil.example/`);
+    await page.getByLabel('Name').fill('Maud Ferrier');
+    await page.getByRole('textbox', { name: 'Passphrase' }).fill(PASSPHRASE);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.waitForURL(`${roan.url}/today`);
+  },
+);
 
 base(
   'on this machine alone a yard stays open and says so, until somebody sets a passphrase',

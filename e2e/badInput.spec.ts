@@ -60,95 +60,99 @@ test('a horse saved untouched does not drift by rounding', async ({ demoYard, st
   await expect(row).toContainText('1.37 m');
 });
 
-test('every field of the plan says what is wrong and changes nothing', async ({ demoYard, strictPage: page }) => {
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('button', { name: 'New layout' }).click();
-  await page.getByRole('button', { name: 'Make the layout' }).click();
-  await expect(page.getByText('Give the layout a name.')).toBeVisible();
-  await page.getByRole('button', { name: 'Cancel' }).click();
-  await page.getByRole('link', { name: /Three canter poles/ }).click();
-  await page.locator('[data-item$=" p1"]').click();
+test(
+  'every field of the plan says what is wrong and changes nothing',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('button', { name: 'New layout' }).click();
+    await page.getByRole('button', { name: 'Make the layout' }).click();
+    await expect(page.getByText('Give the layout a name.')).toBeVisible();
+    await page.getByRole('button', { name: 'Cancel' }).click();
+    await page.getByRole('link', { name: /Three canter poles/ }).click();
+    await page.locator('[data-item$=" p1"]').click();
 
-  const refuse = async (label: string, typed: string, sentence: string) => {
-    const field = page.getByLabel(label, { exact: true });
-    await field.fill(typed);
-    await field.press('Enter');
-    await expect(page.getByText(sentence)).toBeVisible();
-    await expect(field).toHaveValue(typed);
-    await field.press('Escape');
-  };
-  await refuse('Poles', 'twelve', 'Type a number.');
-  await refuse('Poles', '13', 'Poles is a whole number from 1 to 12.');
-  await refuse('Pole length', '20 m', 'Pole length is 1.00 m to 5.00 m.');
-  await refuse('Spacing, pole to pole', '40 m', 'Spacing, pole to pole is 0.40 m to 5.00 m, or nothing');
-  await refuse('From near short side', '99', 'From near short side is −5.00 m to 65.00 m.');
-  await refuse('Ridden towards, degrees', 'north', 'Type a direction in degrees, such as 90.');
-  await refuse('Height of the blocks', '2 m', 'Height of the blocks is 0.02 m to 0.50 m.');
-  await refuse('Name of the layout', '', 'Give the layout a name.');
-  await page.getByRole('button', { name: 'Break apart', exact: true }).click();
-  await page.getByRole('button', { name: /^From pole 1 to pole 2/ }).click();
-  await refuse('Asked strides', 'a few', 'Type how many strides: a whole number from 0 to 99, or nothing.');
-  await page.locator('[data-item$=" p2"]').click();
-  await refuse('Called', 'a'.repeat(41), 'A name has at most 40 letters.');
-  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
-});
+    const refuse = async (label: string, typed: string, sentence: string) => {
+      const field = page.getByLabel(label, { exact: true });
+      await field.fill(typed);
+      await field.press('Enter');
+      await expect(page.getByText(sentence)).toBeVisible();
+      await expect(field).toHaveValue(typed);
+      await field.press('Escape');
+    };
+    await refuse('Poles', 'twelve', 'Type a number.');
+    await refuse('Poles', '13', 'Poles is a whole number from 1 to 12.');
+    await refuse('Pole length', '20 m', 'Pole length is 1.00 m to 5.00 m.');
+    await refuse('Spacing, pole to pole', '40 m', 'Spacing, pole to pole is 0.40 m to 5.00 m, or nothing');
+    await refuse('From near short side', '99', 'From near short side is −5.00 m to 65.00 m.');
+    await refuse('Ridden towards, degrees', 'north', 'Type a direction in degrees, such as 90.');
+    await refuse('Height of the blocks', '2 m', 'Height of the blocks is 0.02 m to 0.50 m.');
+    await refuse('Name of the layout', '', 'Give the layout a name.');
+    await page.getByRole('button', { name: 'Break apart', exact: true }).click();
+    await page.getByRole('button', { name: /^From pole 1 to pole 2/ }).click();
+    await refuse('Asked strides', 'a few', 'Type how many strides: a whole number from 0 to 99, or nothing.');
+    await page.locator('[data-item$=" p2"]').click();
+    await refuse('Called', 'a'.repeat(41), 'A name has at most 40 letters.');
+    await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  },
+);
 
-test('addresses that lead nowhere and requests that make no sense get a sentence', async ({
-  demoYard,
-  page,
-  request,
-}) => {
-  const nowhere = ['/plan/none', '/set/none', '/ride/none/none', '/review/none', '/nowhere'];
-  const yard = [
-    '/yard/horses/none',
-    '/yard/horses/none/test',
-    '/yard/horses/none/card',
-    '/yard/people/none',
-    '/yard/arenas/none',
-  ];
-  for (const path of [...nowhere, ...yard]) {
-    await page.goto(demoYard.url + path);
-    await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
-  }
-  const notJson = await request.post(`${demoYard.url}/api/record`, {
-    data: 'hello',
-    headers: { 'content-type': 'text/plain' },
-  });
-  expect(notJson.status()).toBe(415);
-  const broken = await request.post(`${demoYard.url}/api/record`, {
-    data: Buffer.from('{"events":['),
-    headers: { 'content-type': 'application/json' },
-  });
-  expect(broken.status()).toBe(400);
-  expect(await broken.json()).toEqual({ problem: 'The request is not JSON.' });
-  const wrong = await request.put(`${demoYard.url}/api/layouts/none`, {
-    data: { baseRevision: 0, name: 'x', plan: {} },
-  });
-  expect(wrong.status()).toBe(400);
-  expect(((await wrong.json()) as { problem: string }).problem).toContain('baseRevision');
-  const refusals = [
-    { path: '/api/stand-in?horseId=none&seed=1', status: 400, words: 'horseId' },
-    { path: '/api/stand-in?horseId=none&seed=soon', status: 400, words: 'seed' },
-    { path: '/api/stand-in/footfalls.csv?horseId=none&seed=1&laneM=0', status: 400, words: 'laneM' },
-    { path: '/api/yard/secrets.csv', status: 404, words: 'secrets' },
-    { path: '/api/horses/none/picture', status: 404, words: 'no picture' },
-  ];
-  for (const { path, status, words } of refusals) {
-    const answer = await request.get(demoYard.url + path);
-    expect(answer.status()).toBe(status);
-    expect(((await answer.json()) as { problem: string }).problem).toContain(words);
-  }
-  const noPicture = await request.put(`${demoYard.url}/api/horses/none/picture`, {
-    data: Buffer.from('<svg/>'),
-    headers: { 'content-type': 'image/svg+xml' },
-  });
-  expect(noPicture.status()).toBe(415);
-  const foreign = await request.post(`${demoYard.url}/api/record`, {
-    data: {},
-    headers: { 'sec-fetch-site': 'cross-site' },
-  });
-  expect(foreign.status()).toBe(403);
-});
+test(
+  'addresses that lead nowhere and requests that make no sense get a sentence',
+  { tag: '@full' },
+  async ({ demoYard, page, request }) => {
+    const nowhere = ['/plan/none', '/set/none', '/ride/none/none', '/review/none', '/nowhere'];
+    const yard = [
+      '/yard/horses/none',
+      '/yard/horses/none/test',
+      '/yard/horses/none/card',
+      '/yard/people/none',
+      '/yard/arenas/none',
+    ];
+    for (const path of [...nowhere, ...yard]) {
+      await page.goto(demoYard.url + path);
+      await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+    }
+    const notJson = await request.post(`${demoYard.url}/api/record`, {
+      data: 'hello',
+      headers: { 'content-type': 'text/plain' },
+    });
+    expect(notJson.status()).toBe(415);
+    const broken = await request.post(`${demoYard.url}/api/record`, {
+      data: Buffer.from('{"events":['),
+      headers: { 'content-type': 'application/json' },
+    });
+    expect(broken.status()).toBe(400);
+    expect(await broken.json()).toEqual({ problem: 'The request is not JSON.' });
+    const wrong = await request.put(`${demoYard.url}/api/layouts/none`, {
+      data: { baseRevision: 0, name: 'x', plan: {} },
+    });
+    expect(wrong.status()).toBe(400);
+    expect(((await wrong.json()) as { problem: string }).problem).toContain('baseRevision');
+    const refusals = [
+      { path: '/api/stand-in?horseId=none&seed=1', status: 400, words: 'horseId' },
+      { path: '/api/stand-in?horseId=none&seed=soon', status: 400, words: 'seed' },
+      { path: '/api/stand-in/footfalls.csv?horseId=none&seed=1&laneM=0', status: 400, words: 'laneM' },
+      { path: '/api/yard/secrets.csv', status: 404, words: 'secrets' },
+      { path: '/api/horses/none/picture', status: 404, words: 'no picture' },
+    ];
+    for (const { path, status, words } of refusals) {
+      const answer = await request.get(demoYard.url + path);
+      expect(answer.status()).toBe(status);
+      expect(((await answer.json()) as { problem: string }).problem).toContain(words);
+    }
+    const noPicture = await request.put(`${demoYard.url}/api/horses/none/picture`, {
+      data: Buffer.from('<svg/>'),
+      headers: { 'content-type': 'image/svg+xml' },
+    });
+    expect(noPicture.status()).toBe(415);
+    const foreign = await request.post(`${demoYard.url}/api/record`, {
+      data: {},
+      headers: { 'sec-fetch-site': 'cross-site' },
+    });
+    expect(foreign.status()).toBe(403);
+  },
+);
 
 test('a footfall that is no share of the gap is refused, and a note that is too long', async ({
   demoYard,

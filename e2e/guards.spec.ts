@@ -97,36 +97,37 @@ test('what is sent wrong is refused with a status and a sentence', async ({ demo
   expect(problemOf(inside)).toMatch(/\w+ \w+/);
 });
 
-test('every page carries its policy, is in no frame, and runs nothing that stands in it', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  const { headers, text } = await ask(demoYard.url, '/yard');
-  const policy = String(headers['content-security-policy']);
-  expect(policy).toContain("frame-ancestors 'none'");
-  expect(policy).not.toMatch(/script-src[^;]*unsafe/);
-  expect(headers).toMatchObject({
-    'x-content-type-options': 'nosniff',
-    'x-frame-options': 'DENY',
-    'referrer-policy': 'same-origin',
-  });
-  const nonce = /'nonce-([^']+)'/.exec(policy)![1]!;
-  for (const script of text.match(/<script[^>]*>/g) ?? []) expect(script).toContain(nonce);
-  // Another answer, another number.
-  expect(String((await ask(demoYard.url, '/yard')).headers['content-security-policy'])).not.toContain(nonce);
-  for (const at of [
-    '/yard',
-    '/plan',
-    '/set',
-    '/ride',
-    '/ride/lessons/new',
-    '/review',
-    '/yard/archive',
-    '/waiting',
-    '/none',
-  ])
-    await page.goto(demoYard.url + at);
-});
+test(
+  'every page carries its policy, is in no frame, and runs nothing that stands in it',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    const { headers, text } = await ask(demoYard.url, '/yard');
+    const policy = String(headers['content-security-policy']);
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+    expect(headers).toMatchObject({
+      'x-content-type-options': 'nosniff',
+      'x-frame-options': 'DENY',
+      'referrer-policy': 'same-origin',
+    });
+    const nonce = /'nonce-([^']+)'/.exec(policy)![1]!;
+    for (const script of text.match(/<script[^>]*>/g) ?? []) expect(script).toContain(nonce);
+    // Another answer, another number.
+    expect(String((await ask(demoYard.url, '/yard')).headers['content-security-policy'])).not.toContain(nonce);
+    for (const at of [
+      '/yard',
+      '/plan',
+      '/set',
+      '/ride',
+      '/ride/lessons/new',
+      '/review',
+      '/yard/archive',
+      '/waiting',
+      '/none',
+    ])
+      await page.goto(demoYard.url + at);
+  },
+);
 
 test('what slips into a page as text runs nothing', async ({ demoYard, page }) => {
   await page.goto(`${demoYard.url}/yard`);

@@ -124,116 +124,126 @@ test('a whole lesson of three pairs, two stages and both reins, tapped on a phon
   await phone.close();
 });
 
-test('with the connection cut for part of a lesson nothing is lost, and it catches up once', async ({
-  demoYard,
-  browser,
-}) => {
-  const { phone, page } = await onPhone(browser, await planned(browser, demoYard));
-  await key(page, 'Begin the lesson').tap();
-  await cleanPass(page, 'left rein');
-  await expect(saved(page)).toBeVisible();
-  await phone.setOffline(true);
-  for (const horse of ['Barley', 'Thimble', 'Larkspur']) {
-    await pair(page, horse).tap();
+test(
+  'with the connection cut for part of a lesson nothing is lost, and it catches up once',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const { phone, page } = await onPhone(browser, await planned(browser, demoYard));
+    await key(page, 'Begin the lesson').tap();
     await cleanPass(page, 'left rein');
+    await expect(saved(page)).toBeVisible();
+    await phone.setOffline(true);
+    for (const horse of ['Barley', 'Thimble', 'Larkspur']) {
+      await pair(page, horse).tap();
+      await cleanPass(page, 'left rein');
+      await cleanPass(page, 'right rein');
+    }
+    await expect(page.locator('[data-delivery=waiting]')).toContainText('not saved yet, kept on this device');
+    await expect(pair(page, 'Barley')).toContainText('2 left, 1 right');
+    await phone.setOffline(false);
+    await expect(saved(page)).toBeVisible();
+    await page.reload();
+    await expect(pair(page, 'Barley')).toContainText('2 left, 1 right');
+    await expect(pair(page, 'Thimble')).toContainText('1 left, 1 right');
+    await expect(pair(page, 'Larkspur')).toContainText('1 left, 1 right');
+    await phone.close();
+  },
+);
+
+test(
+  'with the server killed in the middle, and the tab closed before it is back',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const run = await planned(browser, demoYard);
+    const { phone, page } = await onPhone(browser, run);
+    await key(page, 'Begin the lesson').tap();
+    await cleanPass(page, 'left rein');
+    await expect(saved(page)).toBeVisible();
+    await demoYard.kill();
     await cleanPass(page, 'right rein');
-  }
-  await expect(page.locator('[data-delivery=waiting]')).toContainText('not saved yet, kept on this device');
-  await expect(pair(page, 'Barley')).toContainText('2 left, 1 right');
-  await phone.setOffline(false);
-  await expect(saved(page)).toBeVisible();
-  await page.reload();
-  await expect(pair(page, 'Barley')).toContainText('2 left, 1 right');
-  await expect(pair(page, 'Thimble')).toContainText('1 left, 1 right');
-  await expect(pair(page, 'Larkspur')).toContainText('1 left, 1 right');
-  await phone.close();
-});
+    await quality(page, 3);
+    await expect(page.locator('[data-delivery=waiting]')).toBeVisible();
+    await page.close();
+    await demoYard.start();
+    const again = await phone.newPage();
+    await again.goto(run);
+    await expect(saved(again)).toBeVisible();
+    await expect(pair(again, 'Barley')).toContainText('1 left, 2 right');
+    await again.reload();
+    await expect(pair(again, 'Barley')).toContainText('1 left, 2 right');
+    expect((await riddenHere(again))[2]).toContain('quality 3 of 5');
+    await phone.close();
+  },
+);
 
-test('with the server killed in the middle, and the tab closed before it is back', async ({ demoYard, browser }) => {
-  const run = await planned(browser, demoYard);
-  const { phone, page } = await onPhone(browser, run);
-  await key(page, 'Begin the lesson').tap();
-  await cleanPass(page, 'left rein');
-  await expect(saved(page)).toBeVisible();
-  await demoYard.kill();
-  await cleanPass(page, 'right rein');
-  await quality(page, 3);
-  await expect(page.locator('[data-delivery=waiting]')).toBeVisible();
-  await page.close();
-  await demoYard.start();
-  const again = await phone.newPage();
-  await again.goto(run);
-  await expect(saved(again)).toBeVisible();
-  await expect(pair(again, 'Barley')).toContainText('1 left, 2 right');
-  await again.reload();
-  await expect(pair(again, 'Barley')).toContainText('1 left, 2 right');
-  expect((await riddenHere(again))[2]).toContain('quality 3 of 5');
-  await phone.close();
-});
+test(
+  'two people record the same lesson, and each sees what the other tapped',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const run = await planned(browser, demoYard);
+    const one = await onPhone(browser, run);
+    await key(one.page, 'Begin the lesson').tap();
+    await expect(saved(one.page)).toBeVisible();
+    const two = await onPhone(browser, run);
+    await pair(two.page, 'Thimble').tap();
+    for (let pass = 0; pass < 3; pass += 1) {
+      await cleanPass(one.page, 'left rein');
+      await cleanPass(two.page, 'right rein');
+    }
+    await expect(pair(one.page, 'Thimble')).toContainText('0 left, 3 right');
+    await expect(pair(two.page, 'Barley')).toContainText('3 left, 0 right');
+    // What one takes back is gone for both.
+    await key(one.page, /^Undo/).tap();
+    await expect(pair(two.page, 'Barley')).toContainText('2 left, 0 right');
+    await expect(pair(one.page, 'Thimble')).toContainText('0 left, 3 right');
+    await one.phone.close();
+    await two.phone.close();
+  },
+);
 
-test('two people record the same lesson, and each sees what the other tapped', async ({ demoYard, browser }) => {
-  const run = await planned(browser, demoYard);
-  const one = await onPhone(browser, run);
-  await key(one.page, 'Begin the lesson').tap();
-  await expect(saved(one.page)).toBeVisible();
-  const two = await onPhone(browser, run);
-  await pair(two.page, 'Thimble').tap();
-  for (let pass = 0; pass < 3; pass += 1) {
-    await cleanPass(one.page, 'left rein');
-    await cleanPass(two.page, 'right rein');
-  }
-  await expect(pair(one.page, 'Thimble')).toContainText('0 left, 3 right');
-  await expect(pair(two.page, 'Barley')).toContainText('3 left, 0 right');
-  // What one takes back is gone for both.
-  await key(one.page, /^Undo/).tap();
-  await expect(pair(two.page, 'Barley')).toContainText('2 left, 0 right');
-  await expect(pair(one.page, 'Thimble')).toContainText('0 left, 3 right');
-  await one.phone.close();
-  await two.phone.close();
-});
+test(
+  'a distance is changed between passes and is a new setting from then on; the lesson again in a week',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const run = await planned(browser, demoYard);
+    const { phone, page } = await onPhone(browser, run);
+    await key(page, 'Begin the lesson').tap();
+    await openDay(page, 'Distances');
+    const gap = page.getByRole('group', { name: 'pole 1 to pole 2 for the next pass' });
+    const before = Number(/([\d.]+) m/.exec((await gap.textContent()) ?? '')?.[1]);
+    await gap.getByRole('button', { name: 'pole 1 to pole 2 wider by 5 cm' }).tap();
+    await expect(gap).toContainText(`${(before + 0.05).toFixed(2)} m`);
+    // Each change of the day has its way back.
+    await key(page, /^Put back/).tap();
+    await expect(gap).toContainText(`${before.toFixed(2)} m`);
+    await gap.getByRole('button', { name: 'pole 1 to pole 2 wider by 5 cm' }).tap();
+    await expect(gap).toContainText(`${(before + 0.05).toFixed(2)} m`);
+    await closeSheet(page);
+    await cleanPass(page, 'left rein');
+    await expect(saved(page)).toBeVisible();
 
-test('a distance is changed between passes and is a new setting from then on; the lesson again in a week', async ({
-  demoYard,
-  browser,
-}) => {
-  const run = await planned(browser, demoYard);
-  const { phone, page } = await onPhone(browser, run);
-  await key(page, 'Begin the lesson').tap();
-  await openDay(page, 'Distances');
-  const gap = page.getByRole('group', { name: 'pole 1 to pole 2 for the next pass' });
-  const before = Number(/([\d.]+) m/.exec((await gap.textContent()) ?? '')?.[1]);
-  await gap.getByRole('button', { name: 'pole 1 to pole 2 wider by 5 cm' }).tap();
-  await expect(gap).toContainText(`${(before + 0.05).toFixed(2)} m`);
-  // Each change of the day has its way back.
-  await key(page, /^Put back/).tap();
-  await expect(gap).toContainText(`${before.toFixed(2)} m`);
-  await gap.getByRole('button', { name: 'pole 1 to pole 2 wider by 5 cm' }).tap();
-  await expect(gap).toContainText(`${(before + 0.05).toFixed(2)} m`);
-  await closeSheet(page);
-  await cleanPass(page, 'left rein');
-  await expect(saved(page)).toBeVisible();
-
-  await page.goto(run.replace('/run', ''));
-  const calendar = await page.request.get(`${run.replace('/ride/', '/api/').replace('/run', '')}/calendar`);
-  const text = await calendar.text();
-  // RFC 5545: the file begins and ends with its calendar, and an event has a start in UTC.
-  expect(text.startsWith('BEGIN:VCALENDAR')).toBe(true);
-  expect(text).toMatch(/DTSTART:\d{8}T\d{6}Z/);
-  expect(text).toContain('SUMMARY:Thursday group');
-  const sheet = `${run.replace('/ride/', '/api/').replace('/run', '')}/sheet`;
-  const pdf = await page.request.get(sheet);
-  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
-  await key(page, 'On paper and out').tap();
-  const own = await page.getByRole('menuitem', { name: 'For Barley with Bas Tamsin (PDF)' }).getAttribute('href');
-  expect((await page.request.get(`${demoYard.url}${own}`)).headers()['content-type']).toBe('application/pdf');
-  expect((await page.request.get(`${sheet}?pair=nobody`)).status()).toBe(404);
-  await page.keyboard.press('Escape');
-  await key(page, 'Again in a week').tap();
-  await expect(page).not.toHaveURL(run.replace('/run', ''));
-  await page.goto(`${demoYard.url}/ride`);
-  await expect(page.getByRole('link', { name: 'Thursday group', exact: true })).toHaveCount(2);
-  await phone.close();
-});
+    await page.goto(run.replace('/run', ''));
+    const calendar = await page.request.get(`${run.replace('/ride/', '/api/').replace('/run', '')}/calendar`);
+    const text = await calendar.text();
+    // RFC 5545: the file begins and ends with its calendar, and an event has a start in UTC.
+    expect(text.startsWith('BEGIN:VCALENDAR')).toBe(true);
+    expect(text).toMatch(/DTSTART:\d{8}T\d{6}Z/);
+    expect(text).toContain('SUMMARY:Thursday group');
+    const sheet = `${run.replace('/ride/', '/api/').replace('/run', '')}/sheet`;
+    const pdf = await page.request.get(sheet);
+    expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+    await key(page, 'On paper and out').tap();
+    const own = await page.getByRole('menuitem', { name: 'For Barley with Bas Tamsin (PDF)' }).getAttribute('href');
+    expect((await page.request.get(`${demoYard.url}${own}`)).headers()['content-type']).toBe('application/pdf');
+    expect((await page.request.get(`${sheet}?pair=nobody`)).status()).toBe(404);
+    await page.keyboard.press('Escape');
+    await key(page, 'Again in a week').tap();
+    await expect(page).not.toHaveURL(run.replace('/run', ''));
+    await page.goto(`${demoYard.url}/ride`);
+    await expect(page.getByRole('link', { name: 'Thursday group', exact: true })).toHaveCount(2);
+    await phone.close();
+  },
+);
 
 test('what comes stands first, what was lies in a calendar by month, and every lesson is found by words', async ({
   seasonYard,

@@ -38,67 +38,66 @@ const test = base.extend<Store>({
   },
 });
 
-test('two Roans on one store: signed in to one is signed in to both, a drag and a tap on one are seen on the other, and each of them may die, and the copy', async ({
-  one,
-  two,
-  copy,
-  browser,
-}) => {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  const here = await context.newPage();
-  await signInMaud(here, one);
-  // The cookie is sealed with what both know.
-  const there = await context.newPage();
-  await there.goto(`${two.url}/plan`);
-  await there.getByRole('link', { name: /Course of eight/ }).click();
-  await expect(item(there, 'heron')).toBeVisible();
-  await here.goto(there.url().replace(two.url, one.url));
-  await expect(item(here, 'heron')).toBeVisible();
-  const kept = here.waitForResponse(answer => answer.request().method() === 'PUT' && answer.ok());
-  await here.bringToFront();
-  await here.keyboard.down('Alt');
-  await drag(here, { xM: 8.75, yM: 34.5 }, { xM: 9.1, yM: 34.5 });
-  await here.keyboard.up('Alt');
-  await kept;
-  await there.bringToFront();
-  await there.reload();
-  await expect(item(there, 'heron')).toBeVisible();
-  expect((await drawnAt(drawing(there, 'willow'))).xM).toBeCloseTo(9.1, 1);
+test(
+  'two Roans on one store: signed in to one is signed in to both, a drag and a tap on one are seen on the other, and each of them may die, and the copy',
+  { tag: '@full' },
+  async ({ one, two, copy, browser }) => {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const here = await context.newPage();
+    await signInMaud(here, one);
+    // The cookie is sealed with what both know.
+    const there = await context.newPage();
+    await there.goto(`${two.url}/plan`);
+    await there.getByRole('link', { name: /Course of eight/ }).click();
+    await expect(item(there, 'heron')).toBeVisible();
+    await here.goto(there.url().replace(two.url, one.url));
+    await expect(item(here, 'heron')).toBeVisible();
+    const kept = here.waitForResponse(answer => answer.request().method() === 'PUT' && answer.ok());
+    await here.bringToFront();
+    await here.keyboard.down('Alt');
+    await drag(here, { xM: 8.75, yM: 34.5 }, { xM: 9.1, yM: 34.5 });
+    await here.keyboard.up('Alt');
+    await kept;
+    await there.bringToFront();
+    await there.reload();
+    await expect(item(there, 'heron')).toBeVisible();
+    expect((await drawnAt(drawing(there, 'willow'))).xM).toBeCloseTo(9.1, 1);
 
-  await here.goto(`${one.url}/today`);
-  await here.getByRole('link', { name: 'Ride it' }).first().click();
-  await here.getByRole('button', { name: 'Ride it today instead' }).click();
-  await key(here, 'Begin the lesson').click();
-  await there.goto(here.url().replace(one.url, two.url));
-  await cleanPass(here, 'left rein');
-  const ridden = async (page: Page, times: number) => {
-    await openDay(page, 'Ridden');
-    const passes = page.getByRole('region', { name: 'Ridden at this stage' }).getByRole('listitem');
-    await expect(passes).toHaveCount(times, { timeout: 20_000 });
-    await page.keyboard.press('Escape');
-  };
-  await ridden(there, 1);
-  // One of them dies with a tap that waits; the other goes on, and has it when the first is back.
-  await one.kill();
-  await cleanPass(here, 'right rein');
-  await expect(here.getByText(/not saved yet, kept on this device/)).toBeVisible();
-  await cleanPass(there, 'right rein');
-  await expect(there.locator('[data-delivery=saved]')).toBeVisible();
-  await one.start();
-  await expect(here.locator('[data-delivery=saved]')).toBeVisible({ timeout: 40_000 });
-  await ridden(there, 3);
-  // The copy dies, and then the Roan that read from it: what it is asked for comes from the store.
-  await copy.kill();
-  await there.reload();
-  await ridden(there, 3);
-  await two.kill();
-  await cleanPass(there, 'left rein');
-  await expect(there.getByText(/not saved yet, kept on this device/)).toBeVisible();
-  await two.start();
-  await expect(there.locator('[data-delivery=saved]')).toBeVisible({ timeout: 40_000 });
-  await ridden(here, 4);
-  await context.close();
-});
+    await here.goto(`${one.url}/today`);
+    await here.getByRole('link', { name: 'Ride it' }).first().click();
+    await here.getByRole('button', { name: 'Ride it today instead' }).click();
+    await key(here, 'Begin the lesson').click();
+    await there.goto(here.url().replace(one.url, two.url));
+    await cleanPass(here, 'left rein');
+    const ridden = async (page: Page, times: number) => {
+      await openDay(page, 'Ridden');
+      const passes = page.getByRole('region', { name: 'Ridden at this stage' }).getByRole('listitem');
+      await expect(passes).toHaveCount(times, { timeout: 20_000 });
+      await page.keyboard.press('Escape');
+    };
+    await ridden(there, 1);
+    // One of them dies with a tap that waits; the other goes on, and has it when the first is back.
+    await one.kill();
+    await cleanPass(here, 'right rein');
+    await expect(here.getByText(/not saved yet, kept on this device/)).toBeVisible();
+    await cleanPass(there, 'right rein');
+    await expect(there.locator('[data-delivery=saved]')).toBeVisible();
+    await one.start();
+    await expect(here.locator('[data-delivery=saved]')).toBeVisible({ timeout: 40_000 });
+    await ridden(there, 3);
+    // The copy dies, and then the Roan that read from it: what it is asked for comes from the store.
+    await copy.kill();
+    await there.reload();
+    await ridden(there, 3);
+    await two.kill();
+    await cleanPass(there, 'left rein');
+    await expect(there.getByText(/not saved yet, kept on this device/)).toBeVisible();
+    await two.start();
+    await expect(there.locator('[data-delivery=saved]')).toBeVisible({ timeout: 40_000 });
+    await ridden(here, 4);
+    await context.close();
+  },
+);
 
 test('a person of two yards chooses: nothing of the one is seen in the other, and the office has sums', async ({
   one,

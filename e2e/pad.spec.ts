@@ -224,25 +224,30 @@ async function phonePage(browser: Browser, width: number, height: number): Promi
   return (await browser.newContext({ viewport: { width, height }, hasTouch: true })).newPage();
 }
 
-test('every kind of question is ridden on a phone without a scroll, each pad without a finding of axe', async ({
-  demoYard,
-  browser,
-}) => {
-  const page = await phonePage(browser, 390, 844);
-  await rideAll(page, demoYard, true, () => isReadable(page));
-});
+test(
+  'every kind of question is ridden on a phone without a scroll, each pad without a finding of axe',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const page = await phonePage(browser, 390, 844);
+    await rideAll(page, demoYard, true, () => isReadable(page));
+  },
+);
 
-test('the same on a small phone, and with the phone laid on its side', async ({ demoYard, browser }) => {
-  await rideAll(await phonePage(browser, 360, 640), demoYard, true);
-  await rideAll(await phonePage(browser, 640, 360), demoYard, true);
-});
+test(
+  'the same on a small phone, and with the phone laid on its side',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    await rideAll(await phonePage(browser, 360, 640), demoYard, true);
+    await rideAll(await phonePage(browser, 640, 360), demoYard, true);
+  },
+);
 
-test('the same on a tablet or a desk', async ({ demoYard, browser }) => {
+test('the same on a tablet or a desk', { tag: '@full' }, async ({ demoYard, browser }) => {
   const page = await (await browser.newContext({ viewport: { width: 1024, height: 768 } })).newPage();
   await rideAll(page, demoYard, false);
 });
 
-test('the same with keys only', async ({ demoYard, browser }) => {
+test('the same with keys only', { tag: '@full' }, async ({ demoYard, browser }) => {
   const page = await (await browser.newContext({ viewport: { width: 1024, height: 768 } })).newPage();
   for (const kind of KINDS)
     await test.step(kind.name, async () => {
@@ -325,37 +330,41 @@ test('a change of pair is one tap, a count goes with the pair it is of, and a re
   await context.close();
 });
 
-test('a count that cannot be asks; a tap from before the page is alive is kept', async ({ demoYard, browser }) => {
-  const run = await plannedLesson(browser, demoYard);
-  const page = await phonePage(browser, 390, 844);
-  await page.goto(run);
-  await key(page, 'Begin the lesson').tap();
-  await key(page, /Tap each stride/).tap();
-  await onSand(page, 'vertical 2').tap();
-  const doubt = page.getByRole('status', { name: 'A count that cannot be' });
-  await expect(doubt).toContainText(/1 from fence 1 to fence 2\? That is 19\.\d+ m/);
-  await doubt.getByRole('button', { name: '5' }).tap();
-  await expect(doubt).toHaveCount(0);
-  await key(page, /^Pass done/).tap();
-  expect((await riddenHere(page))[0]).toMatch(/5 from vertical 1/);
-  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+test(
+  'a count that cannot be asks; a tap from before the page is alive is kept',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const run = await plannedLesson(browser, demoYard);
+    const page = await phonePage(browser, 390, 844);
+    await page.goto(run);
+    await key(page, 'Begin the lesson').tap();
+    await key(page, /Tap each stride/).tap();
+    await onSand(page, 'vertical 2').tap();
+    const doubt = page.getByRole('status', { name: 'A count that cannot be' });
+    await expect(doubt).toContainText(/1 from fence 1 to fence 2\? That is 19\.\d+ m/);
+    await doubt.getByRole('button', { name: '5' }).tap();
+    await expect(doubt).toHaveCount(0);
+    await key(page, /^Pass done/).tap();
+    expect((await riddenHere(page))[0]).toMatch(/5 from vertical 1/);
+    await expect(page.locator('[data-delivery=saved]')).toBeVisible();
 
-  // The scripts of the page are held back: what is tapped meanwhile is done once it is alive.
-  let hold = true;
-  const held: (() => void)[] = [];
-  await page.route(/\/_next\/static\/.*\.js/, async route => {
-    if (hold) await new Promise<void>(resolve => held.push(resolve));
-    await route.continue();
-  });
-  await page.goto(run, { waitUntil: 'commit' });
-  await expect(done(page)).toBeVisible();
-  await done(page).tap();
-  hold = false;
-  held.forEach(go => go());
-  await expect(page.getByRole('region', { name: 'Pairs' }).getByRole('button').first()).toContainText(
-    /2 left, 0 right/,
-  );
-});
+    // The scripts of the page are held back: what is tapped meanwhile is done once it is alive.
+    let hold = true;
+    const held: (() => void)[] = [];
+    await page.route(/\/_next\/static\/.*\.js/, async route => {
+      if (hold) await new Promise<void>(resolve => held.push(resolve));
+      await route.continue();
+    });
+    await page.goto(run, { waitUntil: 'commit' });
+    await expect(done(page)).toBeVisible();
+    await done(page).tap();
+    hold = false;
+    held.forEach(go => go());
+    await expect(page.getByRole('region', { name: 'Pairs' }).getByRole('button').first()).toContainText(
+      /2 left, 0 right/,
+    );
+  },
+);
 
 test('a stride test is counted on one screen, and what is counted is never relabelled', async ({
   demoYard,

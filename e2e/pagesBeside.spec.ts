@@ -20,49 +20,54 @@ const urgencyOfThreads = (pid: number) =>
     Number(readFileSync(`/proc/${pid}/task/${id}/stat`, 'utf8').split(') ')[1]!.split(' ')[16]),
   );
 
-test('pages that a thread beside the taps makes are the same, and show at once what was changed', async ({
-  strictPage: page,
-  seasonYard,
-}) => {
-  const roan = await besidePages();
-  try {
-    expect(urgencyOfThreads(roan.pid)).toContain(10);
-    expect(urgencyOfThreads(seasonYard.pid)).not.toContain(10);
-    const told = async (server: RoanServer, address: string) => {
-      await page.goto(`${server.url}${address}`);
-      return page.locator('main').innerText();
-    };
-    const db = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
-    const id = async (table: string) => String((await db.execute(`select id from ${table} limit 1`)).rows[0]!.id);
-    const pairId = await id('pairs');
-    const places = ['/today', '/plan', '/review', `/review/${pairId}`, `/yard/horses`, `/set/${await id('layouts')}`];
-    for (const place of places) expect(await told(roan, place)).toBe(await told(seasonYard, place));
+test(
+  'pages that a thread beside the taps makes are the same, and show at once what was changed',
+  { tag: '@full' },
+  async ({ strictPage: page, seasonYard }) => {
+    const roan = await besidePages();
+    try {
+      expect(urgencyOfThreads(roan.pid)).toContain(10);
+      expect(urgencyOfThreads(seasonYard.pid)).not.toContain(10);
+      const told = async (server: RoanServer, address: string) => {
+        await page.goto(`${server.url}${address}`);
+        return page.locator('main').innerText();
+      };
+      const db = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+      const id = async (table: string) => String((await db.execute(`select id from ${table} limit 1`)).rows[0]!.id);
+      const pairId = await id('pairs');
+      const places = ['/today', '/plan', '/review', `/review/${pairId}`, `/yard/horses`, `/set/${await id('layouts')}`];
+      for (const place of places) expect(await told(roan, place)).toBe(await told(seasonYard, place));
 
-    // What is changed by the one is read by the other.
-    await shelfOfNewLayout(page, roan, 'Made beside pages', 'Osprey');
-    await page.goto(`${roan.url}/plan`);
-    await expect(page.getByText('Made beside pages').first()).toBeVisible();
-    const passes = async () => /(\d+) passes/.exec(await told(roan, `/review/${pairId}`))?.[1];
-    const before = Number(await passes());
-    expect(before).toBeGreaterThan(0);
-    const ridden = await db.execute({
-      sql: 'select p.layout_version_id as version, q.document as question from passes p join questions q on q.id = p.question_id where p.pair_id = ?',
-      args: [pairId],
-    });
-    const { version, question } = ridden.rows[0] as unknown as Record<'version' | 'question', string>;
-    const pass = {
-      ...{ id: randomUUID(), pairId, layoutVersionId: version, lessonId: null, stageId: null, stage: 'Beside' },
-      ...{ question: JSON.parse(question) as unknown, rein: null, direction: 'as-drawn', riddenAtMs: Date.now() },
-    };
-    const sent = { lessonId: null, events: [{ type: 'pass', id: randomUUID(), by: null, pass }], sentAtMs: Date.now() };
-    const answer = await page.request.post(`${roan.url}/api/record`, { headers: { origin: roan.url }, data: sent });
-    expect(await answer.text()).toContain('"taken":1');
-    await expect.poll(passes).toBe(String(before + 1));
-    // And what a page found out on its way is kept: no day waits to be read.
-    const changed = async () => Number((await db.execute('select count(*) as n from changed_days')).rows[0]!.n);
-    await expect.poll(changed).toBe(0);
-    db.close();
-  } finally {
-    await roan.stop();
-  }
-});
+      // What is changed by the one is read by the other.
+      await shelfOfNewLayout(page, roan, 'Made beside pages', 'Osprey');
+      await page.goto(`${roan.url}/plan`);
+      await expect(page.getByText('Made beside pages').first()).toBeVisible();
+      const passes = async () => /(\d+) passes/.exec(await told(roan, `/review/${pairId}`))?.[1];
+      const before = Number(await passes());
+      expect(before).toBeGreaterThan(0);
+      const ridden = await db.execute({
+        sql: 'select p.layout_version_id as version, q.document as question from passes p join questions q on q.id = p.question_id where p.pair_id = ?',
+        args: [pairId],
+      });
+      const { version, question } = ridden.rows[0] as unknown as Record<'version' | 'question', string>;
+      const pass = {
+        ...{ id: randomUUID(), pairId, layoutVersionId: version, lessonId: null, stageId: null, stage: 'Beside' },
+        ...{ question: JSON.parse(question) as unknown, rein: null, direction: 'as-drawn', riddenAtMs: Date.now() },
+      };
+      const sent = {
+        lessonId: null,
+        events: [{ type: 'pass', id: randomUUID(), by: null, pass }],
+        sentAtMs: Date.now(),
+      };
+      const answer = await page.request.post(`${roan.url}/api/record`, { headers: { origin: roan.url }, data: sent });
+      expect(await answer.text()).toContain('"taken":1');
+      await expect.poll(passes).toBe(String(before + 1));
+      // And what a page found out on its way is kept: no day waits to be read.
+      const changed = async () => Number((await db.execute('select count(*) as n from changed_days')).rows[0]!.n);
+      await expect.poll(changed).toBe(0);
+      db.close();
+    } finally {
+      await roan.stop();
+    }
+  },
+);

@@ -166,169 +166,184 @@ test('a course of eight by hand, one fence ridden from behind', async ({ demoYar
   expect(walker).toEqual({ xM: near(willow.xM), yM: near(willow.yM) });
 });
 
-test('a flat session: a serpentine of three loops, then a spiral', async ({ demoYard, strictPage: page }) => {
-  await newLayout(page, demoYard.url, 'Suppling', 'Lower school', ['Quill']);
-  await fromShelf(page, 'A serpentine');
-  await fromShelf(page, 'A spiral in and out');
-  await panel(page, 'Track');
-  await expect(page.getByRole('region', { name: 'Track flat work' })).toContainText(
-    'a serpentine, then a spiral in and out',
-  );
-  await panel(page, 'Numbers');
-  await page.getByRole('button', { name: 'Back to the whole layout' }).click();
-  await expect(page.getByRole('button', { name: 'A serpentine', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'A serpentine', exact: true }).click();
-  await expect(page.getByLabel('Loops', { exact: true })).toHaveValue('3');
-  await page.getByRole('button', { name: 'Back to the whole layout' }).click();
-  // Facts of the trade (common practice, no source): three loops change the rein twice.
-  await expect(page.getByRole('region', { name: 'The layout' })).toContainText('2 changes of rein');
-  // Prints a normal trot stride apart along the track: on the straight wall as far as on paper.
-  const prints = await hoofsAt(page);
-  expect(prints.length).toBeGreaterThan(100);
-  await expect(saved(page)).toBeVisible();
-  await page.reload();
-  await expect(page.getByRole('button', { name: 'A spiral in and out', exact: true })).toBeVisible();
-  expect((await hoofsAt(page)).length).toBe(prints.length);
+test(
+  'a flat session: a serpentine of three loops, then a spiral',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await newLayout(page, demoYard.url, 'Suppling', 'Lower school', ['Quill']);
+    await fromShelf(page, 'A serpentine');
+    await fromShelf(page, 'A spiral in and out');
+    await panel(page, 'Track');
+    await expect(page.getByRole('region', { name: 'Track flat work' })).toContainText(
+      'a serpentine, then a spiral in and out',
+    );
+    await panel(page, 'Numbers');
+    await page.getByRole('button', { name: 'Back to the whole layout' }).click();
+    await expect(page.getByRole('button', { name: 'A serpentine', exact: true })).toBeVisible();
+    await page.getByRole('button', { name: 'A serpentine', exact: true }).click();
+    await expect(page.getByLabel('Loops', { exact: true })).toHaveValue('3');
+    await page.getByRole('button', { name: 'Back to the whole layout' }).click();
+    // Facts of the trade (common practice, no source): three loops change the rein twice.
+    await expect(page.getByRole('region', { name: 'The layout' })).toContainText('2 changes of rein');
+    // Prints a normal trot stride apart along the track: on the straight wall as far as on paper.
+    const prints = await hoofsAt(page);
+    expect(prints.length).toBeGreaterThan(100);
+    await expect(saved(page)).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'A spiral in and out', exact: true })).toBeVisible();
+    expect((await hoofsAt(page)).length).toBe(prints.length);
 
-  // A figure that leaves the sand says so, and undo brings it back.
-  await page.getByRole('button', { name: 'A spiral in and out', exact: true }).click();
-  await page.getByLabel('From A short side').fill('30');
-  await page.getByLabel('From A short side').press('Enter');
-  await panel(page, 'Cautions');
-  await expect(page.getByRole('region', { name: 'Cautions' })).toContainText('Flat work leaves the sand.');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('region', { name: 'Cautions' })).not.toContainText('leaves the sand');
-  expect((await hoofsAt(page)).length).toBe(prints.length);
-});
+    // A figure that leaves the sand says so, and undo brings it back.
+    await page.getByRole('button', { name: 'A spiral in and out', exact: true }).click();
+    await page.getByLabel('From A short side').fill('30');
+    await page.getByLabel('From A short side').press('Enter');
+    await panel(page, 'Cautions');
+    await expect(page.getByRole('region', { name: 'Cautions' })).toContainText('Flat work leaves the sand.');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.getByRole('region', { name: 'Cautions' })).not.toContainText('leaves the sand');
+    expect((await hoofsAt(page)).length).toBe(prints.length);
+  },
+);
 
-test('two windows on one layout: the second save is refused and both versions are kept', async ({
-  demoYard,
-  strictPage: page,
-  context,
-}) => {
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('link', { name: /Course of eight/ }).click();
-  await expect(item(page, 'heron')).toBeVisible();
-  const other = await context.newPage();
-  await other.goto(page.url());
-  const move = async (window: typeof page, yM: string) => {
-    await window.bringToFront();
-    await item(window, 'heron').click();
-    await window.getByLabel('From near short side').fill(yM);
-    await window.getByLabel('From near short side').press('Enter');
-  };
-  await move(other, '15');
-  await expect(saved(other)).toBeVisible();
-  await move(page, '14');
-  await expect(page.getByText('This layout was changed in another window')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
-  await expect(page.getByLabel('Name of the layout')).toHaveValue('Course of eight, low (mine)');
-  expect((await drawnAt(drawing(page, 'heron'))).yM).toBeCloseTo(14, 3);
-  await other.bringToFront();
-  await other.reload();
-  expect((await drawnAt(drawing(other, 'heron'))).yM).toBeCloseTo(15, 3);
-});
+test(
+  'two windows on one layout: the second save is refused and both versions are kept',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page, context }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('link', { name: /Course of eight/ }).click();
+    await expect(item(page, 'heron')).toBeVisible();
+    const other = await context.newPage();
+    await other.goto(page.url());
+    const move = async (window: typeof page, yM: string) => {
+      await window.bringToFront();
+      await item(window, 'heron').click();
+      await window.getByLabel('From near short side').fill(yM);
+      await window.getByLabel('From near short side').press('Enter');
+    };
+    await move(other, '15');
+    await expect(saved(other)).toBeVisible();
+    await move(page, '14');
+    await expect(page.getByText('This layout was changed in another window')).toBeVisible();
+    await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+    await expect(page.getByLabel('Name of the layout')).toHaveValue('Course of eight, low (mine)');
+    expect((await drawnAt(drawing(page, 'heron'))).yM).toBeCloseTo(14, 3);
+    await other.bringToFront();
+    await other.reload();
+    expect((await drawnAt(drawing(other, 'heron'))).yM).toBeCloseTo(15, 3);
+  },
+);
 
-test('undo goes back over everything, to the empty sand and the first name', async ({ demoYard, strictPage: page }) => {
-  await newLayout(page, demoYard.url, 'First', 'Lower school', ['Quill']);
-  await page.getByLabel('Name of the layout').fill('Second');
-  await page.getByLabel('Name of the layout').press('Enter');
-  await fromShelf(page, 'A row of trot poles');
-  await type(page, 'Poles', '5');
-  await page.getByRole('button', { name: 'Break apart', exact: true }).click();
-  await expect(page.getByRole('heading', { name: '5 things' })).toBeVisible();
-  await page.getByRole('button', { name: 'Space evenly' }).click();
-  await type(page, 'From one to the next, centre to centre', '1.5');
-  await page.getByRole('button', { name: 'Other rein' }).click();
-  await page.getByRole('button', { name: 'Copy' }).click();
-  await expect(page.locator('[data-kind="pole"]')).toHaveCount(10);
-  await page.getByRole('button', { name: 'Lock' }).click();
-  await page.getByRole('button', { name: 'Unlock' }).click();
-  await page.getByRole('button', { name: 'Take off the sand' }).click();
-  await expect(page.locator('[data-kind="pole"]')).toHaveCount(5);
-  const undo = page.getByRole('button', { name: 'Undo' });
-  while (await undo.isEnabled()) await undo.click();
-  await expect(page.locator('[data-kind="pole"]')).toHaveCount(0);
-  await expect(page.getByLabel('Name of the layout')).toHaveValue('First');
-  const redo = page.getByRole('button', { name: 'Redo' });
-  while (await redo.isEnabled()) await redo.click();
-  await expect(page.locator('[data-kind="pole"]')).toHaveCount(5);
-  await expect(page.getByLabel('Name of the layout')).toHaveValue('Second');
-  await expect(saved(page)).toBeVisible();
-});
+test(
+  'undo goes back over everything, to the empty sand and the first name',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await newLayout(page, demoYard.url, 'First', 'Lower school', ['Quill']);
+    await page.getByLabel('Name of the layout').fill('Second');
+    await page.getByLabel('Name of the layout').press('Enter');
+    await fromShelf(page, 'A row of trot poles');
+    await type(page, 'Poles', '5');
+    await page.getByRole('button', { name: 'Break apart', exact: true }).click();
+    await expect(page.getByRole('heading', { name: '5 things' })).toBeVisible();
+    await page.getByRole('button', { name: 'Space evenly' }).click();
+    await type(page, 'From one to the next, centre to centre', '1.5');
+    await page.getByRole('button', { name: 'Other rein' }).click();
+    await page.getByRole('button', { name: 'Copy' }).click();
+    await expect(page.locator('[data-kind="pole"]')).toHaveCount(10);
+    await page.getByRole('button', { name: 'Lock' }).click();
+    await page.getByRole('button', { name: 'Unlock' }).click();
+    await page.getByRole('button', { name: 'Take off the sand' }).click();
+    await expect(page.locator('[data-kind="pole"]')).toHaveCount(5);
+    const undo = page.getByRole('button', { name: 'Undo' });
+    while (await undo.isEnabled()) await undo.click();
+    await expect(page.locator('[data-kind="pole"]')).toHaveCount(0);
+    await expect(page.getByLabel('Name of the layout')).toHaveValue('First');
+    const redo = page.getByRole('button', { name: 'Redo' });
+    while (await redo.isEnabled()) await redo.click();
+    await expect(page.locator('[data-kind="pole"]')).toHaveCount(5);
+    await expect(page.getByLabel('Name of the layout')).toHaveValue('Second');
+    await expect(saved(page)).toBeVisible();
+  },
+);
 
-test('by keys alone: a pole is laid, moved, turned, copied, ridden and taken away', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await newLayout(page, demoYard.url, 'Keys', 'Lower school', ['Quill', 'Osprey']);
-  await expect(page.getByText('Empty sand.')).toBeVisible();
-  await page.keyboard.press('Escape');
-  await page.locator('body').focus();
-  await page.keyboard.press('l');
-  const first = page.getByRole('menuitem', { name: 'Pole', exact: true });
-  await expect(first).toBeVisible();
-  // The menu takes the keys a moment after it is seen.
-  await expect(async () => {
-    await page.keyboard.press('ArrowDown');
-    await expect(first).toBeFocused({ timeout: 1000 });
-  }).toPass();
-  await page.keyboard.press('Enter');
-  await expect(item(page, 'pole A')).toHaveCount(1);
-  await item(page, 'pole A').focus();
-  // Up on the page is towards the E long side.
-  await page.keyboard.press('ArrowUp');
-  expect(await drawnAt(drawing(page, 'pole A'))).toEqual({ xM: near(9.75), yM: near(20) });
-  await page.keyboard.press('Shift+ArrowLeft');
-  await page.keyboard.press('Alt+ArrowLeft');
-  expect(await drawnAt(drawing(page, 'pole A'))).toEqual({ xM: near(9.75), yM: near(18.99) });
-  await page.keyboard.press('.');
-  await expect(page.getByLabel('Ridden towards, degrees')).toHaveValue('5');
-  await page.keyboard.press('m');
-  expect((await drawnAt(drawing(page, 'pole A'))).xM).toBeCloseTo(10.25, 3);
-  await expect(page.getByLabel('Ridden towards, degrees')).toHaveValue('355');
-  await page.keyboard.press('c');
-  await expect(item(page, 'pole B')).toHaveCount(1);
-  await page.keyboard.press('k');
-  await page.keyboard.press('Delete');
-  await expect(item(page, 'pole B')).toHaveCount(1);
-  await page.keyboard.press('k');
+test(
+  'by keys alone: a pole is laid, moved, turned, copied, ridden and taken away',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await newLayout(page, demoYard.url, 'Keys', 'Lower school', ['Quill', 'Osprey']);
+    await expect(page.getByText('Empty sand.')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.locator('body').focus();
+    await page.keyboard.press('l');
+    const first = page.getByRole('menuitem', { name: 'Pole', exact: true });
+    await expect(first).toBeVisible();
+    // The menu takes the keys a moment after it is seen.
+    await expect(async () => {
+      await page.keyboard.press('ArrowDown');
+      await expect(first).toBeFocused({ timeout: 1000 });
+    }).toPass();
+    await page.keyboard.press('Enter');
+    await expect(item(page, 'pole A')).toHaveCount(1);
+    await item(page, 'pole A').focus();
+    // Up on the page is towards the E long side.
+    await page.keyboard.press('ArrowUp');
+    expect(await drawnAt(drawing(page, 'pole A'))).toEqual({ xM: near(9.75), yM: near(20) });
+    await page.keyboard.press('Shift+ArrowLeft');
+    await page.keyboard.press('Alt+ArrowLeft');
+    expect(await drawnAt(drawing(page, 'pole A'))).toEqual({ xM: near(9.75), yM: near(18.99) });
+    await page.keyboard.press('.');
+    await expect(page.getByLabel('Ridden towards, degrees')).toHaveValue('5');
+    await page.keyboard.press('m');
+    expect((await drawnAt(drawing(page, 'pole A'))).xM).toBeCloseTo(10.25, 3);
+    await expect(page.getByLabel('Ridden towards, degrees')).toHaveValue('355');
+    await page.keyboard.press('c');
+    await expect(item(page, 'pole B')).toHaveCount(1);
+    await page.keyboard.press('k');
+    await page.keyboard.press('Delete');
+    await expect(item(page, 'pole B')).toHaveCount(1);
+    await page.keyboard.press('k');
 
-  // A track over both, the second from behind; the next horse's strides; then the last stop goes again.
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('r');
-  await item(page, 'pole A').focus();
-  await page.keyboard.press('Enter');
-  // The first has its number now, so the other is the first that has none.
-  await item(page, 'pole A').focus();
-  await page.keyboard.press('Shift+Enter');
-  await panel(page, 'Track');
-  await expect(page.getByRole('region', { name: /^Track/ }).getByRole('listitem')).toHaveText([
-    '1 pole',
-    '2 pole, from behind',
-  ]);
-  await expect(page.getByRole('button', { name: 'Show the strides of Quill' })).toHaveAttribute('aria-pressed', 'true');
-  await page.keyboard.press('h');
-  await expect(page.getByRole('button', { name: 'Show the strides of Osprey' })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
-  // A horse is chosen by a press on its name, too.
-  await page.getByRole('button', { name: 'Show the strides of Quill' }).click();
-  await expect(page.getByRole('button', { name: 'Show the strides of Quill' })).toHaveAttribute('aria-pressed', 'true');
-  await item(page, 'pole 2').focus();
-  await page.keyboard.press('Backspace');
-  await expect(page.getByRole('region', { name: /^Track/ }).getByRole('listitem')).toHaveCount(1);
-  await page.keyboard.press('Escape');
+    // A track over both, the second from behind; the next horse's strides; then the last stop goes again.
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('r');
+    await item(page, 'pole A').focus();
+    await page.keyboard.press('Enter');
+    // The first has its number now, so the other is the first that has none.
+    await item(page, 'pole A').focus();
+    await page.keyboard.press('Shift+Enter');
+    await panel(page, 'Track');
+    await expect(page.getByRole('region', { name: /^Track/ }).getByRole('listitem')).toHaveText([
+      '1 pole',
+      '2 pole, from behind',
+    ]);
+    await expect(page.getByRole('button', { name: 'Show the strides of Quill' })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await page.keyboard.press('h');
+    await expect(page.getByRole('button', { name: 'Show the strides of Osprey' })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    // A horse is chosen by a press on its name, too.
+    await page.getByRole('button', { name: 'Show the strides of Quill' }).click();
+    await expect(page.getByRole('button', { name: 'Show the strides of Quill' })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    await item(page, 'pole 2').focus();
+    await page.keyboard.press('Backspace');
+    await expect(page.getByRole('region', { name: /^Track/ }).getByRole('listitem')).toHaveCount(1);
+    await page.keyboard.press('Escape');
 
-  // All of it selected and taken off, brought back and saved.
-  await page.keyboard.press('a');
-  await page.keyboard.press('Delete');
-  await expect(page.locator('[data-kind="pole"]')).toHaveCount(0);
-  await page.keyboard.press('Control+z');
-  await expect(page.locator('[data-kind="pole"]')).toHaveCount(2);
-  await expect(saved(page)).toBeVisible();
-});
+    // All of it selected and taken off, brought back and saved.
+    await page.keyboard.press('a');
+    await page.keyboard.press('Delete');
+    await expect(page.locator('[data-kind="pole"]')).toHaveCount(0);
+    await page.keyboard.press('Control+z');
+    await expect(page.locator('[data-kind="pole"]')).toHaveCount(2);
+    await expect(saved(page)).toBeVisible();
+  },
+);
 
 for (const place of ['worker', 'page'] as const)
   test(`dragged, a fence is drawn to lines and to a whole count, painted in the ${place}`, async ({
@@ -373,177 +388,184 @@ test('a painter beside the page that does not come, or breaks, is done without',
   expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
 });
 
-test('an exercise is laid out and painted under the hand; what is undone meanwhile stays undone', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('link', { name: /Four on the bend/ }).click();
-  await paintedIn(page, 'worker');
-  const places = async () =>
-    Promise.all(['alder b1', 'alder b2', 'alder b3', 'alder b4'].map(id => drawnAt(drawing(page, id))));
-  const before = await places();
-  // Held by its second fence, it goes 2 m along and 1 m across, all four with it; Alt keeps lines from drawing it.
-  const held = before[1]!;
-  const to = { xM: held.xM - 1, yM: held.yM - 2 };
-  await page.keyboard.down('Alt');
-  await hold(page, held, to);
-  const fourth = await onScreen(page, { xM: before[3]!.xM - 1, yM: before[3]!.yM - 2 });
-  await expect.poll(() => inkAt(page, fourth)).toBe(true);
-  await expect(drawing(page, 'alder b4')).toHaveCount(0);
-  await page.mouse.up();
-  await page.keyboard.up('Alt');
-  const after = await places();
-  after.forEach((at, index) => {
-    expect(at.xM - before[index]!.xM).toBeCloseTo(-1, 1);
-    expect(at.yM - before[index]!.yM).toBeCloseTo(-2, 1);
-  });
+test(
+  'an exercise is laid out and painted under the hand; what is undone meanwhile stays undone',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('link', { name: /Four on the bend/ }).click();
+    await paintedIn(page, 'worker');
+    const places = async () =>
+      Promise.all(['alder b1', 'alder b2', 'alder b3', 'alder b4'].map(id => drawnAt(drawing(page, id))));
+    const before = await places();
+    // Held by its second fence, it goes 2 m along and 1 m across, all four with it; Alt keeps lines from drawing it.
+    const held = before[1]!;
+    const to = { xM: held.xM - 1, yM: held.yM - 2 };
+    await page.keyboard.down('Alt');
+    await hold(page, held, to);
+    const fourth = await onScreen(page, { xM: before[3]!.xM - 1, yM: before[3]!.yM - 2 });
+    await expect.poll(() => inkAt(page, fourth)).toBe(true);
+    await expect(drawing(page, 'alder b4')).toHaveCount(0);
+    await page.mouse.up();
+    await page.keyboard.up('Alt');
+    const after = await places();
+    after.forEach((at, index) => {
+      expect(at.xM - before[index]!.xM).toBeCloseTo(-1, 1);
+      expect(at.yM - before[index]!.yM).toBeCloseTo(-2, 1);
+    });
 
-  // Taken up again, undone while it is held, and let go half a metre on: it goes on from where it stands then.
-  const further = { xM: after[1]!.xM - 0.5, yM: after[1]!.yM };
-  const onWards = await onScreen(page, further);
-  await page.keyboard.down('Alt');
-  await hold(page, after[1]!, further);
-  await page.keyboard.press('Control+z');
-  await page.mouse.move(onWards.x, onWards.y + 1);
-  await page.mouse.move(onWards.x, onWards.y);
-  await page.mouse.up();
-  await page.keyboard.up('Alt');
-  const last = await places();
-  last.forEach((at, index) => {
-    expect(at.xM - before[index]!.xM).toBeCloseTo(-0.5, 1);
-    expect(at.yM - before[index]!.yM).toBeCloseTo(0, 1);
-  });
-});
+    // Taken up again, undone while it is held, and let go half a metre on: it goes on from where it stands then.
+    const further = { xM: after[1]!.xM - 0.5, yM: after[1]!.yM };
+    const onWards = await onScreen(page, further);
+    await page.keyboard.down('Alt');
+    await hold(page, after[1]!, further);
+    await page.keyboard.press('Control+z');
+    await page.mouse.move(onWards.x, onWards.y + 1);
+    await page.mouse.move(onWards.x, onWards.y);
+    await page.mouse.up();
+    await page.keyboard.up('Alt');
+    const last = await places();
+    last.forEach((at, index) => {
+      expect(at.xM - before[index]!.xM).toBeCloseTo(-0.5, 1);
+      expect(at.yM - before[index]!.yM).toBeCloseTo(0, 1);
+    });
+  },
+);
 
-test('a fence goes where the hand lets it, and the ribbon slides it along its track', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('link', { name: /Course of eight/ }).click();
-  await expect(item(page, 'heron')).toBeVisible();
-  // Alt lets it go where the hand goes; a click selects; the knob turns it.
-  await page.keyboard.down('Alt');
-  await drag(page, { xM: 8.75, yM: 34.5 }, { xM: 9.1, yM: 34.5 });
-  await page.keyboard.up('Alt');
-  expect((await drawnAt(drawing(page, 'willow'))).xM).toBeCloseTo(9.1, 1);
-  await page.getByRole('button', { name: 'Undo' }).click();
+test(
+  'a fence goes where the hand lets it, and the ribbon slides it along its track',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('link', { name: /Course of eight/ }).click();
+    await expect(item(page, 'heron')).toBeVisible();
+    // Alt lets it go where the hand goes; a click selects; the knob turns it.
+    await page.keyboard.down('Alt');
+    await drag(page, { xM: 8.75, yM: 34.5 }, { xM: 9.1, yM: 34.5 });
+    await page.keyboard.up('Alt');
+    expect((await drawnAt(drawing(page, 'willow'))).xM).toBeCloseTo(9.1, 1);
+    await page.getByRole('button', { name: 'Undo' }).click();
 
-  // On the ribbon the second post slides by keys: 10 cm along a straight track.
-  await page.locator('[data-post="1"]').focus();
-  await page.keyboard.press('ArrowRight');
-  expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.6, 3);
-  const post = (await page.locator('[data-post="1"]').boundingBox())!;
-  await page.mouse.move(post.x + post.width / 2, post.y + 12);
-  await page.mouse.down();
-  await page.mouse.move(post.x + post.width / 2 + 60, post.y + 12, { steps: 5 });
-  await page.mouse.up();
-  expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
+    // On the ribbon the second post slides by keys: 10 cm along a straight track.
+    await page.locator('[data-post="1"]').focus();
+    await page.keyboard.press('ArrowRight');
+    expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.6, 3);
+    const post = (await page.locator('[data-post="1"]').boundingBox())!;
+    await page.mouse.move(post.x + post.width / 2, post.y + 12);
+    await page.mouse.down();
+    await page.mouse.move(post.x + post.width / 2 + 60, post.y + 12, { steps: 5 });
+    await page.mouse.up();
+    expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
 
-  // What is pointed at on the ribbon is marked on the sand.
-  await page.locator('[data-post="3"]').hover();
-  await expect(page.locator('[data-outline="marked"]')).toHaveCount(1);
-});
+    // What is pointed at on the ribbon is marked on the sand.
+    await page.locator('[data-post="3"]').hover();
+    await expect(page.locator('[data-outline="marked"]')).toHaveCount(1);
+  },
+);
 
-test('layouts are found, tagged, copied, put away, kept as versions, saved as files and taken in', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/plan`);
-  // By what is inside them, too: a figure, a gait, a month.
-  for (const words of ['spiral in', 'running walk', 'supple quill']) {
-    await page.getByLabel('Search the layouts').fill(words);
-    await expect(page.getByRole('listitem').first()).toBeVisible();
-    await expect(page.getByRole('listitem').filter({ hasText: 'Five trot poles' })).toHaveCount(0);
-  }
-  await expect(page.getByText(/^Changed \d+ [A-Z][a-z]+ 20\d\d/).first()).toBeVisible();
-  await page.getByLabel('Search the layouts').fill('bend larkspur');
-  await expect(page.getByRole('listitem')).toHaveCount(1);
-  await page.getByRole('button', { name: /What to do with Four on the bend/ }).click();
-  await page.getByRole('menuitem', { name: 'Tags' }).click();
-  await page.getByLabel('Tags', { exact: true }).fill('Thursday,  suppleness');
-  await page.getByRole('button', { name: 'Keep the tags' }).click();
-  await page.getByLabel('Search the layouts').fill('');
-  await page.getByRole('button', { name: 'thursday' }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(1);
-  await page.getByRole('button', { name: /What to do with Four on the bend/ }).click();
-  await page.getByRole('menuitem', { name: 'Copy it' }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(2);
-  await page.getByRole('button', { name: /What to do with Four on the bend for three \(copy\)/ }).click();
-  await page.getByRole('menuitem', { name: 'Put it away' }).click();
-  await expect(page.getByRole('listitem')).toHaveCount(1);
-  await page.getByRole('switch', { name: 'Those put away too' }).check();
-  await expect(page.getByRole('listitem')).toHaveCount(2);
+test(
+  'layouts are found, tagged, copied, put away, kept as versions, saved as files and taken in',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    // By what is inside them, too: a figure, a gait, a month.
+    for (const words of ['spiral in', 'running walk', 'supple quill']) {
+      await page.getByLabel('Search the layouts').fill(words);
+      await expect(page.getByRole('listitem').first()).toBeVisible();
+      await expect(page.getByRole('listitem').filter({ hasText: 'Five trot poles' })).toHaveCount(0);
+    }
+    await expect(page.getByText(/^Changed \d+ [A-Z][a-z]+ 20\d\d/).first()).toBeVisible();
+    await page.getByLabel('Search the layouts').fill('bend larkspur');
+    await expect(page.getByRole('listitem')).toHaveCount(1);
+    await page.getByRole('button', { name: /What to do with Four on the bend/ }).click();
+    await page.getByRole('menuitem', { name: 'Tags' }).click();
+    await page.getByLabel('Tags', { exact: true }).fill('Thursday,  suppleness');
+    await page.getByRole('button', { name: 'Keep the tags' }).click();
+    await page.getByLabel('Search the layouts').fill('');
+    await page.getByRole('button', { name: 'thursday' }).click();
+    await expect(page.getByRole('listitem')).toHaveCount(1);
+    await page.getByRole('button', { name: /What to do with Four on the bend/ }).click();
+    await page.getByRole('menuitem', { name: 'Copy' }).click();
+    await expect(page.getByRole('listitem')).toHaveCount(2);
+    await page.getByRole('button', { name: /What to do with Four on the bend for three \(copy\)/ }).click();
+    await page.getByRole('menuitem', { name: 'Archive' }).click();
+    await expect(page.getByRole('listitem')).toHaveCount(1);
+    await page.getByRole('switch', { name: 'Archived ones too' }).check();
+    await expect(page.getByRole('listitem')).toHaveCount(2);
 
-  // A version is kept, something changes, and it is told and brought back.
-  await page.getByRole('link', { name: /Course of eight/ }).count();
-  await page.getByRole('button', { name: 'thursday' }).click();
-  await page.getByRole('link', { name: /Course of eight/ }).click();
-  await expect(item(page, 'heron')).toBeVisible();
-  const plan = page.url();
-  await page.goto(`${plan}/versions`);
-  await page.getByRole('button', { name: 'Keep it as it stands now' }).click();
-  await expect(page.getByText('Nothing was changed after it.')).toBeVisible();
-  await page.goto(plan);
-  await item(page, 'heron').click();
-  await type(page, 'From near short side', '17');
-  await expect(saved(page)).toBeVisible();
-  await page.goto(`${plan}/versions`);
-  await expect(page.getByText('fence 1 moved 1.00 m')).toBeVisible();
-  await page.getByRole('button', { name: 'Bring it back' }).last().click();
-  await expect(item(page, 'heron')).toBeVisible();
-  await expect.poll(async () => (await drawnAt(drawing(page, 'heron'))).yM).toBeCloseTo(16, 3);
+    // A version is kept, something changes, and it is told and brought back.
+    await page.getByRole('link', { name: /Course of eight/ }).count();
+    await page.getByRole('button', { name: 'thursday' }).click();
+    await page.getByRole('link', { name: /Course of eight/ }).click();
+    await expect(item(page, 'heron')).toBeVisible();
+    const plan = page.url();
+    await page.goto(`${plan}/versions`);
+    await page.getByRole('button', { name: 'Keep it as it stands now' }).click();
+    await expect(page.getByText('Nothing was changed after it.')).toBeVisible();
+    await page.goto(plan);
+    await item(page, 'heron').click();
+    await type(page, 'From near short side', '17');
+    await expect(saved(page)).toBeVisible();
+    await page.goto(`${plan}/versions`);
+    await expect(page.getByText('fence 1 moved 1.00 m')).toBeVisible();
+    await page.getByRole('button', { name: 'Restore' }).last().click();
+    await expect(item(page, 'heron')).toBeVisible();
+    await expect.poll(async () => (await drawnAt(drawing(page, 'heron'))).yM).toBeCloseTo(16, 3);
 
-  // The layout file goes out and comes in again as the same layout.
-  const fetched = await page.request.get(plan.replace('/plan/', '/api/layouts/') + '/file');
-  expect(fetched.headers()['content-disposition']).toContain('course-of-eight-low.roan.json');
-  const file = await fetched.body();
-  const svg = await page.request.get(plan.replace('/plan/', '/api/layouts/') + '/drawing');
-  expect(await svg.text()).toContain('<title>Course of eight, low</title>');
-  await page.goto(`${demoYard.url}/plan`);
-  const takeIn = async (name: string, buffer: Buffer) => {
-    const chooser = page.waitForEvent('filechooser');
-    await page.getByRole('button', { name: 'Take a layout file in' }).click();
-    await (await chooser).setFiles({ name, mimeType: 'application/json', buffer });
-  };
-  await takeIn('broken.json', Buffer.from('{"format":"roan-layout","version":7}'));
-  await expect(
-    page.getByText(/not taken in, and nothing was changed\. version: this Roan reads versions 1 and 2/),
-  ).toBeVisible();
-  await takeIn('course.roan.json', file);
-  await expect(page.getByLabel('Name of the layout')).toHaveValue('Course of eight, low');
-  expect(page.url()).not.toBe(plan);
-  expect((await drawnAt(drawing(page, 'hazel'))).yM).toBeCloseTo(31.79, 3);
-  // Two of one name are told apart by when they were changed.
-  await page.goto(`${demoYard.url}/plan`);
-  await expect(page.getByRole('link', { name: /Course of eight, low \(of \d+ .*\d\d:\d\d\)/ })).toHaveCount(2);
-});
+    // The layout file goes out and comes in again as the same layout.
+    const fetched = await page.request.get(plan.replace('/plan/', '/api/layouts/') + '/file');
+    expect(fetched.headers()['content-disposition']).toContain('course-of-eight-low.roan.json');
+    const file = await fetched.body();
+    const svg = await page.request.get(plan.replace('/plan/', '/api/layouts/') + '/drawing');
+    expect(await svg.text()).toContain('<title>Course of eight, low</title>');
+    await page.goto(`${demoYard.url}/plan`);
+    const takeIn = async (name: string, buffer: Buffer) => {
+      const chooser = page.waitForEvent('filechooser');
+      await page.getByRole('button', { name: 'Take a layout file in' }).click();
+      await (await chooser).setFiles({ name, mimeType: 'application/json', buffer });
+    };
+    await takeIn('broken.json', Buffer.from('{"format":"roan-layout","version":7}'));
+    await expect(
+      page.getByText(/not taken in, and nothing was changed\. version: this Roan reads versions 1 and 2/),
+    ).toBeVisible();
+    await takeIn('course.roan.json', file);
+    await expect(page.getByLabel('Name of the layout')).toHaveValue('Course of eight, low');
+    expect(page.url()).not.toBe(plan);
+    expect((await drawnAt(drawing(page, 'hazel'))).yM).toBeCloseTo(31.79, 3);
+    // Two of one name are told apart by when they were changed.
+    await page.goto(`${demoYard.url}/plan`);
+    await expect(page.getByRole('link', { name: /Course of eight, low \(of \d+ .*\d\d:\d\d\)/ })).toHaveCount(2);
+  },
+);
 
-test('an arrangement of one’s own goes onto the shelf and comes from it', async ({ demoYard, strictPage: page }) => {
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('link', { name: /Course of eight/ }).click();
-  await item(page, 'linnet').click();
-  await item(page, 'hazel').click({ modifiers: ['Shift'] });
-  await page.getByRole('button', { name: 'Keep on the shelf' }).click();
-  await page.getByLabel('Called', { exact: true }).fill('Diagonal of two');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('Say what it is for.')).toBeVisible();
-  await page.getByRole('combobox', { name: 'For' }).click();
-  await page.getByRole('option', { name: 'straightness' }).click();
-  await page.getByLabel('Called', { exact: true }).click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
+test(
+  'an arrangement of one’s own goes onto the shelf and comes from it',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('link', { name: /Course of eight/ }).click();
+    await item(page, 'linnet').click();
+    await item(page, 'hazel').click({ modifiers: ['Shift'] });
+    await page.getByRole('button', { name: 'Keep on the shelf' }).click();
+    await page.getByLabel('Called', { exact: true }).fill('Diagonal of two');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('Say what it is for.')).toBeVisible();
+    await page.getByRole('combobox', { name: 'For' }).click();
+    await page.getByRole('option', { name: 'straightness' }).click();
+    await page.getByLabel('Called', { exact: true }).click();
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
 
-  await newLayout(page, demoYard.url, 'Again', 'Field arena', []);
-  await page.getByRole('button', { name: 'Shelf' }).click();
-  await page.getByLabel('Search the shelf').fill('diagonal of two');
-  await page.getByRole('button', { name: /^Diagonal of two/ }).click();
-  const [linnet, hazel] = [await drawnAt(drawing(page, 'A')), await drawnAt(drawing(page, 'B'))];
-  // As far apart as they were kept: (5.65, 9.79) m.
-  expect(hazel.xM - linnet.xM).toBeCloseTo(5.65, 3);
-  expect(hazel.yM - linnet.yM).toBeCloseTo(9.79, 3);
-});
+    await newLayout(page, demoYard.url, 'Again', 'Field arena', []);
+    await page.getByRole('button', { name: 'Shelf' }).click();
+    await page.getByLabel('Search the shelf').fill('diagonal of two');
+    await page.getByRole('button', { name: /^Diagonal of two/ }).click();
+    const [linnet, hazel] = [await drawnAt(drawing(page, 'A')), await drawnAt(drawing(page, 'B'))];
+    // As far apart as they were kept: (5.65, 9.79) m.
+    expect(hazel.xM - linnet.xM).toBeCloseTo(5.65, 3);
+    expect(hazel.yM - linnet.yM).toBeCloseTo(9.79, 3);
+  },
+);
 
 test('on a phone the layout is shown with all that can be done with it, and Roan says where it is easier', async ({
   demoYard,

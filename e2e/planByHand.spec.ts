@@ -132,107 +132,116 @@ test('on a tablet by touch: a bend at 18 ft along its track, its distance dragge
   await page.context().close();
 });
 
-test('on a tablet by touch: a line for three horses in six, five and seven, with each horse’s words', async ({
-  demoYard,
-  browser,
-}) => {
-  const page = await touched(browser, 1180, 820);
-  await begin(page, demoYard.url, 'Six, five, seven', 'Field arena', ['Quill', 'Larkspur', 'Osprey']);
-  await shelf(page, 'A related line');
-  await typed(page, 'Strides', '6');
-  for (const flag of ['Also one stride more', 'Also one stride fewer'])
-    await page.getByRole('switch', { name: flag }).check();
-  await page.getByRole('button', { name: /read fence 1 to fence 2$/ }).tap();
-  const table = page.getByRole('table', { name: 'What each horse makes of it' });
-  await expect(table.getByRole('columnheader')).toHaveText(['Horse', 'five', 'sixasked', 'seven']);
-  const words = /too tight|short|quiet|easy|forward|long|too far/;
-  for (const horse of ['Quill', 'Larkspur', 'Osprey']) {
-    const cells = table.locator(`[data-reads="${horse}"]`).getByRole('cell');
-    await expect(cells).toHaveCount(3);
-    for (const cell of await cells.all()) await expect(cell).toHaveText(words);
-  }
-  // A distance typed that is even for one horse in six is judged anew for all, and counts out of reach are cautions.
-  await typed(page, 'Distance', '20 m');
-  await expect(table.getByLabel('out of reach').first()).toBeVisible();
-  await page.getByRole('button', { name: /^\d+ cautions?$/ }).tap();
-  await expect(page.getByRole('region', { name: 'Cautions' })).toContainText(
-    /In seven, from fence 1 to fence 2 is too tight for/,
-  );
-  // The mark on the sand leads to it, too.
-  await panel(page, 'Numbers');
-  await page.locator('[data-caution]').first().tap();
-  await expect(page.getByRole('region', { name: 'Cautions' })).toBeVisible();
-  await page.context().close();
-});
-
-test('on a phone: fences, a track by tapping, numbers; then it is ridden', async ({ demoYard, browser }) => {
-  const page = await touched(browser, 390, 844);
-  await begin(page, demoYard.url, 'Two on the phone', 'Field arena', ['Quill']);
-  const add = async (kind: string, xM: string, yM: string) => {
-    await page.getByRole('button', { name: 'Add a piece' }).tap();
-    await page.getByRole('menuitem', { name: kind, exact: true }).tap();
-    await typed(page, 'From left long side', xM);
-    await typed(page, 'From near short side', yM);
-  };
-  await add('Vertical', '17.5', '18');
-  await add('Vertical', '17.5', '36');
-  await expect(item(page, 'vertical B')).toBeVisible();
-  await page.getByRole('button', { name: 'Add a track' }).tap();
-  for (const yM of [17.8, 35.8]) {
-    // Up on a phone: A is at the bottom.
-    const { x, y } = await page.locator('[data-layer="still"]').evaluate(
-      (node, at) => {
-        const svg = node as unknown as SVGSVGElement;
-        const place = new DOMPoint(at.xM, at.lengthM - at.yM).matrixTransform(svg.getScreenCTM()!);
-        return { x: place.x, y: place.y };
-      },
-      { xM: 17.5, yM, lengthM: 60 },
+test(
+  'on a tablet by touch: a line for three horses in six, five and seven, with each horse’s words',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const page = await touched(browser, 1180, 820);
+    await begin(page, demoYard.url, 'Six, five, seven', 'Field arena', ['Quill', 'Larkspur', 'Osprey']);
+    await shelf(page, 'A related line');
+    await typed(page, 'Strides', '6');
+    for (const flag of ['Also one stride more', 'Also one stride fewer'])
+      await page.getByRole('switch', { name: flag }).check();
+    await page.getByRole('button', { name: /read fence 1 to fence 2$/ }).tap();
+    const table = page.getByRole('table', { name: 'What each horse makes of it' });
+    await expect(table.getByRole('columnheader')).toHaveText(['Horse', 'five', 'sixasked', 'seven']);
+    const words = /too tight|short|quiet|easy|forward|long|too far/;
+    for (const horse of ['Quill', 'Larkspur', 'Osprey']) {
+      const cells = table.locator(`[data-reads="${horse}"]`).getByRole('cell');
+      await expect(cells).toHaveCount(3);
+      for (const cell of await cells.all()) await expect(cell).toHaveText(words);
+    }
+    // A distance typed that is even for one horse in six is judged anew for all, and counts out of reach are cautions.
+    await typed(page, 'Distance', '20 m');
+    await expect(table.getByLabel('out of reach').first()).toBeVisible();
+    await page.getByRole('button', { name: /^\d+ cautions?$/ }).tap();
+    await expect(page.getByRole('region', { name: 'Cautions' })).toContainText(
+      /In seven, from fence 1 to fence 2 is too tight for/,
     );
-    await page.touchscreen.tap(x, y);
-  }
-  await page.getByRole('button', { name: 'End the track' }).tap();
-  await page.getByRole('button', { name: /read fence 1 to fence 2$/ }).tap();
-  await typed(page, 'Distance', '18.3 m');
-  await expect(page.getByLabel('Distance', { exact: true })).toHaveValue('18.30 m');
-  await expect(saved(page)).toBeVisible();
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    // The mark on the sand leads to it, too.
+    await panel(page, 'Numbers');
+    await page.locator('[data-caution]').first().tap();
+    await expect(page.getByRole('region', { name: 'Cautions' })).toBeVisible();
+    await page.context().close();
+  },
+);
 
-  // Taught there and then: the pair of the horse it is for is ticked, one more is made on the spot.
-  await page.getByRole('button', { name: 'Teach this now' }).tap();
-  await expect(page.getByRole('checkbox', { name: /^Quill with/ }).first()).toBeChecked();
-  await page.getByRole('button', { name: 'Another pair' }).tap();
-  await page.getByLabel('Rider').fill('Wren Aster');
-  await page.getByRole('combobox', { name: 'Horse' }).tap();
-  await page.getByRole('option', { name: 'Osprey' }).tap();
-  await page.getByRole('button', { name: 'Add this pair' }).tap();
-  await expect(page.getByRole('checkbox', { name: 'Osprey with Wren Aster' })).toBeChecked();
-  await page.getByRole('button', { name: 'Begin with 2 pairs' }).tap();
-  await key(page, 'Begin the lesson').tap();
-  await openDay(page, 'Stage');
-  await page.getByRole('region', { name: 'Stages' }).getByRole('button').nth(1).tap();
-  await closeSheet(page);
-  for (let stride = 0; stride < 4; stride += 1) await key(page, /Tap each stride/).tap();
-  await onSand(page, 'vertical 2').tap();
-  await expect(onSand(page, 'vertical 1')).toBeVisible();
-  await page.context().close();
-});
+test(
+  'on a phone: fences, a track by tapping, numbers; then it is ridden',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const page = await touched(browser, 390, 844);
+    await begin(page, demoYard.url, 'Two on the phone', 'Field arena', ['Quill']);
+    const add = async (kind: string, xM: string, yM: string) => {
+      await page.getByRole('button', { name: 'Add a piece' }).tap();
+      await page.getByRole('menuitem', { name: kind, exact: true }).tap();
+      await typed(page, 'From left long side', xM);
+      await typed(page, 'From near short side', yM);
+    };
+    await add('Vertical', '17.5', '18');
+    await add('Vertical', '17.5', '36');
+    await expect(item(page, 'vertical B')).toBeVisible();
+    await page.getByRole('button', { name: 'Add a track' }).tap();
+    for (const yM of [17.8, 35.8]) {
+      // Up on a phone: A is at the bottom.
+      const { x, y } = await page.locator('[data-layer="still"]').evaluate(
+        (node, at) => {
+          const svg = node as unknown as SVGSVGElement;
+          const place = new DOMPoint(at.xM, at.lengthM - at.yM).matrixTransform(svg.getScreenCTM()!);
+          return { x: place.x, y: place.y };
+        },
+        { xM: 17.5, yM, lengthM: 60 },
+      );
+      await page.touchscreen.tap(x, y);
+    }
+    await page.getByRole('button', { name: 'End the track' }).tap();
+    await page.getByRole('button', { name: /read fence 1 to fence 2$/ }).tap();
+    await typed(page, 'Distance', '18.3 m');
+    await expect(page.getByLabel('Distance', { exact: true })).toHaveValue('18.30 m');
+    await expect(saved(page)).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 
-test('a layout for any horse says so where it matters, and asks who rides', async ({ demoYard, browser }) => {
-  const page = await touched(browser, 1180, 820);
-  await begin(page, demoYard.url, 'For whoever comes', 'Lower school', []);
-  await shelf(page, 'A row of trot poles');
-  await expect(page.getByRole('note')).toContainText('For any horse.');
-  // The handbook's step of a horse of 160 cm.
-  await expect(page.getByLabel('Distance from pole 1 to pole 2')).toHaveValue('1.37 m');
-  await expect(saved(page)).toBeVisible();
-  const plan = page.url();
-  await page.getByRole('link', { name: 'Set it out' }).tap();
-  await expect(page.getByRole('note')).toContainText('Before it is set: who rides it?');
-  await page.getByRole('link', { name: 'Choose who rides' }).tap();
-  await page.waitForURL(plan);
-  await page.getByRole('note').getByRole('button', { name: 'Choose who rides' }).tap();
-  await page.getByRole('checkbox', { name: 'Thimble' }).tap();
-  await expect(page.getByRole('note')).toHaveCount(0);
-  await expect(page.getByRole('button', { name: 'Horses (1)' })).toBeVisible();
-  await page.context().close();
-});
+    // Taught there and then: the pair of the horse it is for is ticked, one more is made on the spot.
+    await page.getByRole('button', { name: 'Teach this now' }).tap();
+    await expect(page.getByRole('checkbox', { name: /^Quill with/ }).first()).toBeChecked();
+    await page.getByRole('button', { name: 'Another pair' }).tap();
+    await page.getByLabel('Rider').fill('Wren Aster');
+    await page.getByRole('combobox', { name: 'Horse' }).tap();
+    await page.getByRole('option', { name: 'Osprey' }).tap();
+    await page.getByRole('button', { name: 'Add this pair' }).tap();
+    await expect(page.getByRole('checkbox', { name: 'Osprey with Wren Aster' })).toBeChecked();
+    await page.getByRole('button', { name: 'Begin with 2 pairs' }).tap();
+    await key(page, 'Begin the lesson').tap();
+    await openDay(page, 'Stage');
+    await page.getByRole('region', { name: 'Stages' }).getByRole('button').nth(1).tap();
+    await closeSheet(page);
+    for (let stride = 0; stride < 4; stride += 1) await key(page, /Tap each stride/).tap();
+    await onSand(page, 'vertical 2').tap();
+    await expect(onSand(page, 'vertical 1')).toBeVisible();
+    await page.context().close();
+  },
+);
+
+test(
+  'a layout for any horse says so where it matters, and asks who rides',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const page = await touched(browser, 1180, 820);
+    await begin(page, demoYard.url, 'For whoever comes', 'Lower school', []);
+    await shelf(page, 'A row of trot poles');
+    await expect(page.getByRole('note')).toContainText('For any horse.');
+    // The handbook's step of a horse of 160 cm.
+    await expect(page.getByLabel('Distance from pole 1 to pole 2')).toHaveValue('1.37 m');
+    await expect(saved(page)).toBeVisible();
+    const plan = page.url();
+    await page.getByRole('link', { name: 'Set it out' }).tap();
+    await expect(page.getByRole('note')).toContainText('Before it is set: who rides it?');
+    await page.getByRole('link', { name: 'Choose who rides' }).tap();
+    await page.waitForURL(plan);
+    await page.getByRole('note').getByRole('button', { name: 'Choose who rides' }).tap();
+    await page.getByRole('checkbox', { name: 'Thimble' }).tap();
+    await expect(page.getByRole('note')).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Horses (1)' })).toBeVisible();
+    await page.context().close();
+  },
+);

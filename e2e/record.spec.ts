@@ -37,118 +37,123 @@ type Answer = { log: { passes: { pass: { layoutVersionId: string; pairId: string
 const recordOf = async (page: Page, lesson: string) =>
   (await (await page.request.get(`${lesson.replace('/ride/', '/api/')}/record`)).json()) as Answer;
 
-test('a pair is added and a horse swapped in the middle, while the layout is moved at the desk', async ({
-  demoYard,
-  browser,
-}) => {
-  const desk = await (await browser.newContext()).newPage();
-  const lesson = await planned(desk, demoYard, 'Friday group');
-  const page = await onPhone(browser, `${lesson}/run`);
-  await key(page, 'Begin the lesson').tap();
-  await cleanPass(page, 'left rein');
+test(
+  'a pair is added and a horse swapped in the middle, while the layout is moved at the desk',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const desk = await (await browser.newContext()).newPage();
+    const lesson = await planned(desk, demoYard, 'Friday group');
+    const page = await onPhone(browser, `${lesson}/run`);
+    await key(page, 'Begin the lesson').tap();
+    await cleanPass(page, 'left rein');
 
-  // Somebody whom nobody planned: a name and a horse are enough.
-  await openDay(page, 'Who rides');
-  await page.getByLabel('Its name').fill('Sorrel');
-  await page.getByLabel('Their name').fill('Ada Wren');
-  await key(page, 'small pony').tap();
-  await key(page, 'Add the pair').tap();
-  // The order is as it is said.
-  await key(page, 'Sorrel rides earlier').tap();
-  await expect(page.getByRole('region', { name: 'Order of pairs' })).toContainText(/Sorrel.*Thimble/);
-  await closeSheet(page);
-  await expect(page.getByRole('region', { name: 'Pairs' }).getByRole('button').nth(1)).toContainText('Sorrel');
-  await pairKey(page, 'Sorrel').tap();
-  await cleanPass(page, 'left rein');
-  await expect(pairKey(page, 'Sorrel')).toContainText('1 left, 0 right');
+    // Somebody whom nobody planned: a name and a horse are enough.
+    await openDay(page, 'Who rides');
+    await page.getByLabel('Its name').fill('Sorrel');
+    await page.getByLabel('Their name').fill('Ada Wren');
+    await key(page, 'small pony').tap();
+    await key(page, 'Add the pair').tap();
+    // The order is as it is said.
+    await key(page, 'Sorrel rides earlier').tap();
+    await expect(page.getByRole('region', { name: 'Order of pairs' })).toContainText(/Sorrel.*Thimble/);
+    await closeSheet(page);
+    await expect(page.getByRole('region', { name: 'Pairs' }).getByRole('button').nth(1)).toContainText('Sorrel');
+    await pairKey(page, 'Sorrel').tap();
+    await cleanPass(page, 'left rein');
+    await expect(pairKey(page, 'Sorrel')).toContainText('1 left, 0 right');
 
-  // Thimble is lame today: its rider takes another horse.
-  await pairKey(page, 'Thimble').tap();
-  await cleanPass(page, 'right rein');
-  await openDay(page, 'Who rides');
-  await key(page, 'Neve Arkwell rides Larkspur instead of Thimble').tap();
-  await closeSheet(page);
-  await expect(pairKey(page, 'Larkspur')).toContainText('Neve Arkwell');
-  await expect(pairKey(page, 'Thimble')).toHaveCount(0);
-  await expect(saved(page)).toBeVisible();
+    // Thimble is lame today: its rider takes another horse.
+    await pairKey(page, 'Thimble').tap();
+    await cleanPass(page, 'right rein');
+    await openDay(page, 'Who rides');
+    await key(page, 'Neve Arkwell rides Larkspur instead of Thimble').tap();
+    await closeSheet(page);
+    await expect(pairKey(page, 'Larkspur')).toContainText('Neve Arkwell');
+    await expect(pairKey(page, 'Thimble')).toHaveCount(0);
+    await expect(saved(page)).toBeVisible();
 
-  // Meanwhile the desk moves the layout; the phone sees it within seconds, and what was ridden stays where it was.
-  await desk.goto(`${demoYard.url}/plan`);
-  await desk
-    .getByRole('link', { name: /Four on the bend for three/ })
-    .first()
-    .click();
-  await expect(desk.getByText(/What you change here is ridden in .*“Friday group”/)).toBeVisible();
-  await desk.locator('[data-item]').first().click();
-  await desk.keyboard.press('ArrowRight');
-  await desk.keyboard.press('ArrowRight');
-  await expect(desk.getByText('Saved', { exact: true })).toBeVisible();
-  await expect(page.getByText(/“Four on the bend for three” was changed just now/)).toBeVisible({ timeout: 15_000 });
-  await pairKey(page, 'Larkspur').tap();
-  await cleanPass(page, 'left rein');
-  await expect(saved(page)).toBeVisible();
-  const { log } = await recordOf(page, lesson);
-  expect(log.passes).toHaveLength(4);
-  expect(new Set(log.passes.slice(0, 3).map(({ pass }) => pass.layoutVersionId)).size).toBe(1);
-  expect(log.passes[3]!.pass.layoutVersionId).not.toBe(log.passes[0]!.pass.layoutVersionId);
+    // Meanwhile the desk moves the layout; the phone sees it within seconds, and what was ridden stays where it was.
+    await desk.goto(`${demoYard.url}/plan`);
+    await desk
+      .getByRole('link', { name: /Four on the bend for three/ })
+      .first()
+      .click();
+    await expect(desk.getByText(/What you change here is ridden in .*“Friday group”/)).toBeVisible();
+    await desk.locator('[data-item]').first().click();
+    await desk.keyboard.press('ArrowRight');
+    await desk.keyboard.press('ArrowRight');
+    await expect(desk.getByText('Saved', { exact: true })).toBeVisible();
+    await expect(page.getByText(/“Four on the bend for three” was changed just now/)).toBeVisible({ timeout: 15_000 });
+    await pairKey(page, 'Larkspur').tap();
+    await cleanPass(page, 'left rein');
+    await expect(saved(page)).toBeVisible();
+    const { log } = await recordOf(page, lesson);
+    expect(log.passes).toHaveLength(4);
+    expect(new Set(log.passes.slice(0, 3).map(({ pass }) => pass.layoutVersionId)).size).toBe(1);
+    expect(log.passes[3]!.pass.layoutVersionId).not.toBe(log.passes[0]!.pass.layoutVersionId);
 
-  // After a reload all of it is there, and an undo reaches what is shown and no farther.
-  await page.reload();
-  await expect(pairKey(page, 'Sorrel')).toContainText('1 left, 0 right');
-  await expect(pairKey(page, 'Larkspur')).toContainText('1 left, 0 right');
-  await pairKey(page, 'Sorrel').tap();
-  await expect(key(page, /^Undo/)).toContainText('the pass');
-  await key(page, /^Undo/).tap();
-  await expect(pairKey(page, 'Sorrel')).toContainText('0 left, 0 right');
-  await expect(key(page, /^Undo/)).toBeDisabled();
-  await expect(pairKey(page, 'Larkspur')).toContainText('1 left, 0 right');
-  await key(page, /^Redo/).tap();
-  await expect(pairKey(page, 'Sorrel')).toContainText('1 left, 0 right');
-  await expect(saved(page)).toBeVisible();
+    // After a reload all of it is there, and an undo reaches what is shown and no farther.
+    await page.reload();
+    await expect(pairKey(page, 'Sorrel')).toContainText('1 left, 0 right');
+    await expect(pairKey(page, 'Larkspur')).toContainText('1 left, 0 right');
+    await pairKey(page, 'Sorrel').tap();
+    await expect(key(page, /^Undo/)).toContainText('the pass');
+    await key(page, /^Undo/).tap();
+    await expect(pairKey(page, 'Sorrel')).toContainText('0 left, 0 right');
+    await expect(key(page, /^Undo/)).toBeDisabled();
+    await expect(pairKey(page, 'Larkspur')).toContainText('1 left, 0 right');
+    await key(page, /^Redo/).tap();
+    await expect(pairKey(page, 'Sorrel')).toContainText('1 left, 0 right');
+    await expect(saved(page)).toBeVisible();
 
-  // The desk has them too, and changing the plan there loses nobody.
-  await desk.goto(lesson);
-  await expect(region(desk, 'Who rides').getByRole('button', { name: /^Sorrel with Ada Wren/ })).toBeVisible();
-  await expect(desk.getByText(/its record stays/)).toBeVisible();
-  await desk.getByRole('button', { name: 'Take this stage out' }).click();
-  await desk.getByRole('button', { name: 'Keep these changes' }).click();
-  await expect(desk.getByText(/stays: 4 passes were ridden in it/)).toBeVisible();
-});
+    // The desk has them too, and changing the plan there loses nobody.
+    await desk.goto(lesson);
+    await expect(region(desk, 'Who rides').getByRole('button', { name: /^Sorrel with Ada Wren/ })).toBeVisible();
+    await expect(desk.getByText(/its record stays/)).toBeVisible();
+    await desk.getByRole('button', { name: 'Take this stage out' }).click();
+    await desk.getByRole('button', { name: 'Keep these changes' }).click();
+    await expect(desk.getByText(/stays: 4 passes were ridden in it/)).toBeVisible();
+  },
+);
 
-test('a lesson is ended, read, opened again, put away and taken out', async ({ demoYard, browser }) => {
-  const desk = await (await browser.newContext()).newPage();
-  const lesson = await planned(desk, demoYard, 'Short one');
-  const page = await onPhone(browser, `${lesson}/run`);
-  await key(page, 'Begin the lesson').tap();
-  await cleanPass(page, 'left rein');
-  await openDay(page, 'Lesson');
-  await page.getByLabel('Who records on this device').fill('Mira');
-  await key(page, 'Save').tap();
-  await key(page, 'End the lesson').tap();
-  await expect(page.getByRole('heading', { name: 'The lesson is over' })).toBeVisible();
-  await expect(saved(page)).toBeVisible();
-  // Nothing is added to it by mistake: every way to it leads to its record.
-  await page.goto(`${lesson}/run`);
-  await expect(page).toHaveURL(/\/record$/);
-  await expect(page.getByText(/It is over/)).toBeVisible();
-  await expect(page.getByText('1 pass counts')).toBeVisible();
-  await key(page, 'Open it again').tap();
-  await expect(saved(page)).toBeVisible();
-  await page.goto(`${lesson}/run`);
-  await cleanPass(page, 'right rein');
-  await expect(saved(page)).toBeVisible();
-  await page.goto(`${lesson}/record`);
-  await expect(page.getByText('2 passes count')).toBeVisible();
-  await expect(region(page, 'What was changed afterwards')).toContainText(/by Mira/);
-  await key(page, 'Archive it').tap();
-  await expect(page.getByText(/It is archived/)).toBeVisible();
-  await page.goto(`${demoYard.url}/ride`);
-  await page.getByText('Archived (1)').tap();
-  await page.getByRole('link', { name: 'Short one', exact: true }).tap();
-  await key(page, 'Restore it').tap();
-  await expect(page.getByText(/It runs/)).toBeVisible();
-  await expect(page.getByText('2 passes count')).toBeVisible();
-});
+test(
+  'a lesson is ended, read, opened again, put away and taken out',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const desk = await (await browser.newContext()).newPage();
+    const lesson = await planned(desk, demoYard, 'Short one');
+    const page = await onPhone(browser, `${lesson}/run`);
+    await key(page, 'Begin the lesson').tap();
+    await cleanPass(page, 'left rein');
+    await openDay(page, 'Lesson');
+    await page.getByLabel('Who records on this device').fill('Mira');
+    await key(page, 'Save').tap();
+    await key(page, 'End the lesson').tap();
+    await expect(page.getByRole('heading', { name: 'The lesson is over' })).toBeVisible();
+    await expect(saved(page)).toBeVisible();
+    // Nothing is added to it by mistake: every way to it leads to its record.
+    await page.goto(`${lesson}/run`);
+    await expect(page).toHaveURL(/\/record$/);
+    await expect(page.getByText(/It is over/)).toBeVisible();
+    await expect(page.getByText('1 pass counts')).toBeVisible();
+    await key(page, 'Open it again').tap();
+    await expect(saved(page)).toBeVisible();
+    await page.goto(`${lesson}/run`);
+    await cleanPass(page, 'right rein');
+    await expect(saved(page)).toBeVisible();
+    await page.goto(`${lesson}/record`);
+    await expect(page.getByText('2 passes count')).toBeVisible();
+    await expect(region(page, 'What was changed afterwards')).toContainText(/by Mira/);
+    await key(page, 'Archive it').tap();
+    await expect(page.getByText(/It is archived/)).toBeVisible();
+    await page.goto(`${demoYard.url}/ride`);
+    await page.getByText('Archived (1)').tap();
+    await page.getByRole('link', { name: 'Short one', exact: true }).tap();
+    await key(page, 'Restore it').tap();
+    await expect(page.getByText(/It runs/)).toBeVisible();
+    await expect(page.getByText('2 passes count')).toBeVisible();
+  },
+);
 
 /** A day of the yard's clock so many days back, as a field takes it, and as a heading shows it. */
 function daysAgo(days: number): { field: string; day: string } {
@@ -160,39 +165,43 @@ function daysAgo(days: number): { field: string; day: string } {
   };
 }
 
-test('a lesson is entered from paper: what is tapped has its day and its times', async ({ demoYard, browser }) => {
-  const desk = await (await browser.newContext()).newPage();
-  const { field, day } = daysAgo(20);
-  const lesson = await planned(desk, demoYard, 'From paper', `${field}T17:30`);
-  const page = await onPhone(browser, `${lesson}/run`);
-  await expect(page.getByRole('heading', { name: new RegExp(`Planned for .*${day}`) })).toBeVisible();
-  await page.getByRole('link', { name: 'Write it down' }).tap();
-  await expect(page.getByText(new RegExp(`Written down afterwards: ridden on .*${day}`))).toBeVisible();
-  await cleanPass(page, 'left rein');
-  await pairKey(page, 'Thimble').tap();
-  await cleanPass(page, 'right rein');
-  await expect(saved(page)).toBeVisible();
-  const { log } = await recordOf(page, lesson);
-  for (const { pass } of log.passes)
-    expect(new Date(pass.riddenAtMs).toLocaleDateString('sv-SE', { timeZone: 'Europe/London' })).toBe(field);
-  await page.goto(`${lesson}/record`);
-  await expect(page.getByText('2 passes count')).toBeVisible();
-  await expect(region(page, 'All poles').getByRole('listitem').first()).toContainText(
-    /Barley with Bas Tamsin, 17:3\d.*written down/,
-  );
-  // Its day is moved, and its passes with it.
-  const moved = daysAgo(19);
-  await page.goto(lesson);
-  // A page that is not alive yet is told again.
-  await expect(async () => {
-    await page.getByLabel('Day and time').fill(`${moved.field}T09:00`);
-    await key(page, 'Keep these changes').tap();
-    await expect(page.getByText('Its 2 passes were moved with it.')).toBeVisible({ timeout: 15_000 });
-  }).toPass({ timeout: 60_000 });
-  await page.goto(`${lesson}/record`);
-  await expect(region(page, 'All poles').getByRole('listitem').first()).toContainText('Barley with Bas Tamsin, 09:0');
-  await expect(region(page, 'What was changed afterwards')).toContainText('the day of the lesson');
-});
+test(
+  'a lesson is entered from paper: what is tapped has its day and its times',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const desk = await (await browser.newContext()).newPage();
+    const { field, day } = daysAgo(20);
+    const lesson = await planned(desk, demoYard, 'From paper', `${field}T17:30`);
+    const page = await onPhone(browser, `${lesson}/run`);
+    await expect(page.getByRole('heading', { name: new RegExp(`Planned for .*${day}`) })).toBeVisible();
+    await page.getByRole('link', { name: 'Write it down' }).tap();
+    await expect(page.getByText(new RegExp(`Written down afterwards: ridden on .*${day}`))).toBeVisible();
+    await cleanPass(page, 'left rein');
+    await pairKey(page, 'Thimble').tap();
+    await cleanPass(page, 'right rein');
+    await expect(saved(page)).toBeVisible();
+    const { log } = await recordOf(page, lesson);
+    for (const { pass } of log.passes)
+      expect(new Date(pass.riddenAtMs).toLocaleDateString('sv-SE', { timeZone: 'Europe/London' })).toBe(field);
+    await page.goto(`${lesson}/record`);
+    await expect(page.getByText('2 passes count')).toBeVisible();
+    await expect(region(page, 'All poles').getByRole('listitem').first()).toContainText(
+      /Barley with Bas Tamsin, 17:3\d.*written down/,
+    );
+    // Its day is moved, and its passes with it.
+    const moved = daysAgo(19);
+    await page.goto(lesson);
+    // A page that is not alive yet is told again.
+    await expect(async () => {
+      await page.getByLabel('Day and time').fill(`${moved.field}T09:00`);
+      await key(page, 'Keep these changes').tap();
+      await expect(page.getByText('Its 2 passes were moved with it.')).toBeVisible({ timeout: 15_000 });
+    }).toPass({ timeout: 60_000 });
+    await page.goto(`${lesson}/record`);
+    await expect(region(page, 'All poles').getByRole('listitem').first()).toContainText('Barley with Bas Tamsin, 09:0');
+    await expect(region(page, 'What was changed afterwards')).toContainText('the day of the lesson');
+  },
+);
 
 /** How many passes the review says that a pair rode. */
 async function passesInReview(page: Page, yard: RoanServer, horse: string): Promise<number> {
@@ -203,75 +212,77 @@ async function passesInReview(page: Page, yard: RoanServer, horse: string): Prom
   return Number(/(\d+) passes/.exec(text)?.[1]);
 }
 
-test('a pass of a past day is moved to another pair and a mark of it changed; review, CSV and archive say so', async ({
-  seasonYard,
-  browser,
-}) => {
-  const page = await onPhone(browser, `${seasonYard.url}/ride`);
-  const before = [await passesInReview(page, seasonYard, 'Quill'), await passesInReview(page, seasonYard, 'Osprey')];
-  await page.goto(`${seasonYard.url}/ride`);
-  await page.getByRole('link', { name: 'Read it: Saturday, the course', exact: true }).first().tap();
-  await expect(page).toHaveURL(/\/record$/);
-  const lesson = page.url().replace('/record', '');
-  await page
-    .getByRole('listitem')
-    .filter({ hasText: 'Quill with' })
-    .first()
-    .getByRole('button', { name: 'Put right' })
-    .tap();
-  const pass = region(page, 'A pass put right');
-  await pass.getByLabel('Who rode').selectOption({ label: 'Osprey with Maud Ferrier' });
-  await pass.getByText('Mark it otherwise, or add a mark').tap();
-  await pass.getByRole('group', { name: 'Quality, 1 to 5' }).getByRole('button', { name: '1' }).tap();
-  await expect(pass.getByRole('list', { name: 'What was marked' })).toContainText('quality 1 of 5');
-  const changes = region(page, 'What was changed afterwards');
-  await expect(changes).toContainText('who rode: Osprey with Maud Ferrier, before Quill with Ode Quillan');
-  await expect(changes).toContainText(/a mark: quality 1 of 5, before quality [2-5] of 5/);
-  await expect(saved(page)).toBeVisible();
+test(
+  'a pass of a past day is moved to another pair and a mark of it changed; review, CSV and archive say so',
+  { tag: '@full' },
+  async ({ seasonYard, browser }) => {
+    const page = await onPhone(browser, `${seasonYard.url}/ride`);
+    const before = [await passesInReview(page, seasonYard, 'Quill'), await passesInReview(page, seasonYard, 'Osprey')];
+    await page.goto(`${seasonYard.url}/ride`);
+    await page.getByRole('link', { name: 'Read it: Saturday, the course', exact: true }).first().tap();
+    await expect(page).toHaveURL(/\/record$/);
+    const lesson = page.url().replace('/record', '');
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'Quill with' })
+      .first()
+      .getByRole('button', { name: 'Put right' })
+      .tap();
+    const pass = region(page, 'A pass put right');
+    await pass.getByLabel('Who rode').selectOption({ label: 'Osprey with Maud Ferrier' });
+    await pass.getByText('Mark it otherwise, or add a mark').tap();
+    await pass.getByRole('group', { name: 'Quality, 1 to 5' }).getByRole('button', { name: '1' }).tap();
+    await expect(pass.getByRole('list', { name: 'What was marked' })).toContainText('quality 1 of 5');
+    const changes = region(page, 'What was changed afterwards');
+    await expect(changes).toContainText('who rode: Osprey with Maud Ferrier, before Quill with Ode Quillan');
+    await expect(changes).toContainText(/a mark: quality 1 of 5, before quality [2-5] of 5/);
+    await expect(saved(page)).toBeVisible();
 
-  const after = [await passesInReview(page, seasonYard, 'Quill'), await passesInReview(page, seasonYard, 'Osprey')];
-  expect(after).toEqual([before[0]! - 1, before[1]! + 1]);
-  const csv = await (await page.request.get(`${lesson.replace('/ride/', '/api/')}/changes`)).text();
-  expect(csv.split(/\r?\n/)[0]).toBe('when,by,pair,ridden,what,before,after,afterwards');
-  expect(csv).toMatch(/who rode,Quill with Ode Quillan,Osprey with Maud Ferrier,yes/);
-  const zip = await JSZip.loadAsync(await (await page.request.get(`${seasonYard.url}/api/archive`)).body());
-  expect(await zip.file('csv/record_changes.csv')!.async('string')).toMatch(/,pass,.*,pair,/);
+    const after = [await passesInReview(page, seasonYard, 'Quill'), await passesInReview(page, seasonYard, 'Osprey')];
+    expect(after).toEqual([before[0]! - 1, before[1]! + 1]);
+    const csv = await (await page.request.get(`${lesson.replace('/ride/', '/api/')}/changes`)).text();
+    expect(csv.split(/\r?\n/)[0]).toBe('when,by,pair,ridden,what,before,after,afterwards');
+    expect(csv).toMatch(/who rode,Quill with Ode Quillan,Osprey with Maud Ferrier,yes/);
+    const zip = await JSZip.loadAsync(await (await page.request.get(`${seasonYard.url}/api/archive`)).body());
+    expect(await zip.file('csv/record_changes.csv')!.async('string')).toMatch(/,pass,.*,pair,/);
 
-  // Put back with an undo, and the review is what it was.
-  await page.goto(`${lesson}/record`);
-  await page.getByRole('button', { name: /^Undo: a mark/ }).tap();
-  await page.getByRole('button', { name: /^Undo: who rode/ }).tap();
-  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
-  await expect(saved(page)).toBeVisible();
-  expect(await passesInReview(page, seasonYard, 'Quill')).toBe(before[0]);
-});
+    // Put back with an undo, and the review is what it was.
+    await page.goto(`${lesson}/record`);
+    await page.getByRole('button', { name: /^Undo: a mark/ }).tap();
+    await page.getByRole('button', { name: /^Undo: who rode/ }).tap();
+    await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+    await expect(saved(page)).toBeVisible();
+    expect(await passesInReview(page, seasonYard, 'Quill')).toBe(before[0]);
+  },
+);
 
-test('an arena is given another size after a season: what was ridden keeps its own, and the review is unchanged', async ({
-  seasonYard,
-  strictPage: page,
-}) => {
-  const sandOf = async () => {
-    await page.goto(`${seasonYard.url}/review`);
-    await page.getByRole('link', { name: /^Field arena/ }).click();
-    await expect(page.getByRole('heading', { name: /Field arena/ })).toBeVisible();
-    const map = region(page, 'Where things went wrong');
-    await map.getByText('Numbers and files').click();
-    return map.getByRole('table').textContent();
-  };
-  const before = await sandOf();
-  await page.goto(`${seasonYard.url}/yard`);
-  await page.getByRole('button', { name: 'Change Field arena' }).click();
-  await page.getByLabel('Long side').fill('30 m');
-  await page.getByRole('button', { name: 'Save the arena' }).click();
-  const touches = page.getByText('This touches more').locator('..');
-  await expect(page.getByText(/\d+ passes were ridden on it: they keep/)).toBeVisible();
-  await expect(page.getByText(/Outside of it then, in “/).first()).toBeVisible();
-  await expect(touches).toBeVisible();
-  await page.getByRole('button', { name: 'Save it all the same' }).click();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-  expect(await sandOf()).toBe(before);
-  await expect(page.getByText(/in the arena as it was then/)).toBeVisible();
-});
+test(
+  'an arena is given another size after a season: what was ridden keeps its own, and the review is unchanged',
+  { tag: '@full' },
+  async ({ seasonYard, strictPage: page }) => {
+    const sandOf = async () => {
+      await page.goto(`${seasonYard.url}/review`);
+      await page.getByRole('link', { name: /^Field arena/ }).click();
+      await expect(page.getByRole('heading', { name: /Field arena/ })).toBeVisible();
+      const map = region(page, 'Where things went wrong');
+      await map.getByText('Numbers and files').click();
+      return map.getByRole('table').textContent();
+    };
+    const before = await sandOf();
+    await page.goto(`${seasonYard.url}/yard`);
+    await page.getByRole('button', { name: 'Change Field arena' }).click();
+    await page.getByLabel('Long side').fill('30 m');
+    await page.getByRole('button', { name: 'Save the arena' }).click();
+    const touches = page.getByText('This touches more').locator('..');
+    await expect(page.getByText(/\d+ passes were ridden on it: they keep/)).toBeVisible();
+    await expect(page.getByText(/Outside of it then, in “/).first()).toBeVisible();
+    await expect(touches).toBeVisible();
+    await page.getByRole('button', { name: 'Save it all the same' }).click();
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+    expect(await sandOf()).toBe(before);
+    await expect(page.getByText(/in the arena as it was then/)).toBeVisible();
+  },
+);
 
 test('two who put the same pass right without knowing of each other: one word stands, both are kept and told', async ({
   demoYard,

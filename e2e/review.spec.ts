@@ -6,50 +6,51 @@ import { recordedFilm } from './support/film';
 const said = (page: Page) => page.getByRole('region', { name: 'What the record says' });
 const card = (page: Page, name: string) => page.getByRole('region', { name });
 
-test('the season of a pair: sentences that say what they rest on, pictures with numbers and CSV, a stride on offer', async ({
-  seasonYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${seasonYard.url}/review`);
-  // The yard in three sentences, each with its picture and what can be done about it.
-  const story = page.getByRole('region', { name: 'The yard' }).getByRole('article');
-  await expect(story).toHaveCount(3);
-  for (const [at, words] of [/Quill’s .* has grown/, /Quill .* on the right rein/, /More goes wrong/].entries()) {
-    await expect(story.nth(at)).toContainText(words);
-    await expect(story.nth(at).locator('svg').first()).toBeVisible();
-    await expect(story.nth(at).getByRole('link').first()).toBeVisible();
-  }
-  await page.getByRole('link', { name: /^Quill with/ }).click();
-  const strip = card(page, 'The season, lesson by lesson').getByRole('list', { name: /^Lessons/ });
-  await expect(strip.getByRole('listitem').first()).toContainText(/\d+ of \d+ clean/);
-  await strip.getByRole('link').first().click();
-  await expect(page).toHaveURL(/\/record$/);
-  await page.goBack();
-  // What was planted in the season: her canter grows from 3.42 to 3.62 m.
-  const canter = card(page, 'Canter between fences');
-  const grown = canter.getByText(/canter stride between fences has grown over the season by about \d+ cm/);
-  await expect(grown).toBeVisible();
-  await grown.click();
-  await expect(canter).toContainText(/A line through \d months, weighted by how sure each is/);
-  await expect(canter.getByRole('img')).toBeVisible();
-  await canter.getByText('Numbers and files').click();
-  await expect(canter.getByRole('row').last()).toContainText('rein');
-  const download = page.waitForEvent('download');
-  await canter.getByRole('button', { name: 'As CSV' }).click();
-  const csv = readFileSync((await (await download).path())!, 'utf8')
-    .trim()
-    .split(/\r?\n/);
-  expect(csv[0]).toBe('month,stride m,low m,high m,from');
-  expect(csv.length).toBe(await canter.getByRole('row').count());
+test(
+  'the season of a pair: sentences that say what they rest on, pictures with numbers and CSV, a stride on offer',
+  { tag: '@full' },
+  async ({ seasonYard, strictPage: page }) => {
+    await page.goto(`${seasonYard.url}/review`);
+    // The yard in three sentences, each with its picture and what can be done about it.
+    const story = page.getByRole('region', { name: 'The yard' }).getByRole('article');
+    await expect(story).toHaveCount(3);
+    for (const [at, words] of [/Quill’s .* has grown/, /Quill .* on the right rein/, /More goes wrong/].entries()) {
+      await expect(story.nth(at)).toContainText(words);
+      await expect(story.nth(at).locator('svg').first()).toBeVisible();
+      await expect(story.nth(at).getByRole('link').first()).toBeVisible();
+    }
+    await page.getByRole('link', { name: /^Quill with/ }).click();
+    const strip = card(page, 'The season, lesson by lesson').getByRole('list', { name: /^Lessons/ });
+    await expect(strip.getByRole('listitem').first()).toContainText(/\d+ of \d+ clean/);
+    await strip.getByRole('link').first().click();
+    await expect(page).toHaveURL(/\/record$/);
+    await page.goBack();
+    // What was planted in the season: her canter grows from 3.42 to 3.62 m.
+    const canter = card(page, 'Canter between fences');
+    const grown = canter.getByText(/canter stride between fences has grown over the season by about \d+ cm/);
+    await expect(grown).toBeVisible();
+    await grown.click();
+    await expect(canter).toContainText(/A line through \d months, weighted by how sure each is/);
+    await expect(canter.getByRole('img')).toBeVisible();
+    await canter.getByText('Numbers and files').click();
+    await expect(canter.getByRole('row').last()).toContainText('rein');
+    const download = page.waitForEvent('download');
+    await canter.getByRole('button', { name: 'As CSV' }).click();
+    const csv = readFileSync((await (await download).path())!, 'utf8')
+      .trim()
+      .split(/\r?\n/);
+    expect(csv[0]).toBe('month,stride m,low m,high m,from');
+    expect(csv.length).toBe(await canter.getByRole('row').count());
 
-  await canter.getByRole('button', { name: 'Give it to the profile' }).click();
-  await expect(canter.getByRole('button', { name: 'Take it out of the profile again' })).toBeVisible();
-  await expect(canter.getByText(/canter stride between fences looks shorter than the profile/)).toHaveCount(0);
-  await canter.getByRole('button', { name: 'Take it out of the profile again' }).click();
-  await expect(canter.getByRole('button', { name: 'Give it to the profile' })).toBeVisible();
-  for (const name of ['Left and right', 'Strides ridden, leg by leg', 'How good the passes were', 'Work, day by day'])
-    await expect(card(page, name).getByRole('img')).toBeVisible();
-});
+    await canter.getByRole('button', { name: 'Give it to the profile' }).click();
+    await expect(canter.getByRole('button', { name: 'Take it out of the profile again' })).toBeVisible();
+    await expect(canter.getByText(/canter stride between fences looks shorter than the profile/)).toHaveCount(0);
+    await canter.getByRole('button', { name: 'Take it out of the profile again' }).click();
+    await expect(canter.getByRole('button', { name: 'Give it to the profile' })).toBeVisible();
+    for (const name of ['Left and right', 'Strides ridden, leg by leg', 'How good the passes were', 'Work, day by day'])
+      await expect(card(page, name).getByRole('img')).toBeVisible();
+  },
+);
 
 test('the sand names the place that was planted, a layout is compared, and the group is looked at', async ({
   seasonYard,
@@ -95,28 +96,28 @@ test('the sand names the place that was planted, a layout is compared, and the g
   await expect(card(page, 'Of what, how much, in four weeks').getByRole('img')).toBeVisible();
 });
 
-test('everything goes out as one archive and into an empty Roan; a damaged one is refused', async ({
-  demoYard,
-  emptyYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/yard`);
-  await page.getByRole('link', { name: 'All data' }).click();
-  await expect(page.getByRole('button', { name: 'Restore an archive' })).toBeDisabled();
-  const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Keep an archive' }).click();
-  const archive = readFileSync((await (await download).path())!);
+test(
+  'everything goes out as one archive and into an empty Roan; a damaged one is refused',
+  { tag: '@full' },
+  async ({ demoYard, emptyYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/yard`);
+    await page.getByRole('link', { name: 'All data' }).click();
+    await expect(page.getByRole('button', { name: 'Restore an archive' })).toBeDisabled();
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'Keep an archive' }).click();
+    const archive = readFileSync((await (await download).path())!);
 
-  await page.goto(`${emptyYard.url}/yard/archive`);
-  const file = page.locator('input[type=file]');
-  const zip = (buffer: Buffer) => ({ name: 'roan-archive.zip', mimeType: 'application/zip', buffer });
-  await file.setInputFiles(zip(archive.subarray(0, archive.length - 1000)));
-  await expect(page.getByRole('alert').filter({ hasText: 'Nothing was changed' })).toBeVisible();
-  await file.setInputFiles(zip(archive));
-  await expect(page.getByText('“Teasel Bank” is restored, row by row.')).toBeVisible();
-  await page.goto(`${emptyYard.url}/review`);
-  await expect(page.getByRole('link', { name: /^Quill with Ode Quillan.*16 passes/ })).toBeVisible();
-});
+    await page.goto(`${emptyYard.url}/yard/archive`);
+    const file = page.locator('input[type=file]');
+    const zip = (buffer: Buffer) => ({ name: 'roan-archive.zip', mimeType: 'application/zip', buffer });
+    await file.setInputFiles(zip(archive.subarray(0, archive.length - 1000)));
+    await expect(page.getByRole('alert').filter({ hasText: 'Nothing was changed' })).toBeVisible();
+    await file.setInputFiles(zip(archive));
+    await expect(page.getByText('“Teasel Bank” is restored, row by row.')).toBeVisible();
+    await page.goto(`${emptyYard.url}/review`);
+    await expect(page.getByRole('link', { name: /^Quill with Ode Quillan.*16 passes/ })).toBeVisible();
+  },
+);
 
 test('a film beside a pass: played picture by picture, strides counted by tapping, given to the pass, removed', async ({
   demoYard,

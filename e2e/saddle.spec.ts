@@ -45,7 +45,7 @@ test('a course is looked at from the saddle: walked, on each fence, with a mark 
   await expect(saddle(page)).toHaveCount(0);
 });
 
-test('a rider at home rides the course through on a phone', async ({ demoYard, browser }) => {
+test('a rider at home rides the course through on a phone', { tag: '@full' }, async ({ demoYard, browser }) => {
   const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   const page = await phone.newPage();
   await page.goto(`${demoYard.url}/ride`);

@@ -2,26 +2,30 @@ import { expect, test } from './support/fixtures';
 
 /** Where numbers could hurt: what a turn costs, what cannot be ridden, and lengths that can be meant in two ways. */
 
-test('what a turn costs is said, and the yard may take it to cost nothing', async ({ demoYard, strictPage: page }) => {
-  const openLeg = async () => {
-    await page.goto(`${demoYard.url}/plan`);
-    await page.getByRole('link', { name: /^Course of eight/ }).click();
-    await page.getByRole('button', { name: /^2 to 3/ }).click();
-    await expect(page.getByRole('region', { name: 'From fence 2 to fence 3' })).toBeVisible();
-  };
-  await openLeg();
-  const cost = page.getByText(/its turns shorten the stride to \d\d %: for strides it counts as/);
-  await expect(cost).toBeVisible();
-  // The tape stays what it is: back to front, and centre to centre named so.
-  await expect(page.getByRole('region', { name: 'From fence 2 to fence 3' })).toContainText('centre to centre');
+test(
+  'what a turn costs is said, and the yard may take it to cost nothing',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    const openLeg = async () => {
+      await page.goto(`${demoYard.url}/plan`);
+      await page.getByRole('link', { name: /^Course of eight/ }).click();
+      await page.getByRole('button', { name: /^2 to 3/ }).click();
+      await expect(page.getByRole('region', { name: 'From fence 2 to fence 3' })).toBeVisible();
+    };
+    await openLeg();
+    const cost = page.getByText(/its turns shorten the stride to \d\d %: for strides it counts as/);
+    await expect(cost).toBeVisible();
+    // The tape stays what it is: back to front, and centre to centre named so.
+    await expect(page.getByRole('region', { name: 'From fence 2 to fence 3' })).toContainText('centre to centre');
 
-  await page.goto(`${demoYard.url}/yard/rules`);
-  await page.getByRole('switch', { name: /A tight turn at speed/ }).press('Space');
-  await page.getByRole('button', { name: 'Keep these rules' }).click();
-  await expect(page.getByText('Kept. They hold from the next lesson')).toBeVisible();
-  await openLeg();
-  await expect(cost).toHaveCount(0);
-});
+    await page.goto(`${demoYard.url}/yard/rules`);
+    await page.getByRole('switch', { name: /A tight turn at speed/ }).press('Space');
+    await page.getByRole('button', { name: 'Keep these rules' }).click();
+    await expect(page.getByText('Kept. They hold from the next lesson')).toBeVisible();
+    await openLeg();
+    await expect(cost).toHaveCount(0);
+  },
+);
 
 test('a spacing far from practice is asked about, and believed once it has its unit', async ({
   demoYard,

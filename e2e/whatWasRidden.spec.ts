@@ -100,125 +100,131 @@ const FIVE = {
   horses: [],
 };
 
-test('four pairs of different size over five fences: five questions, one made on the spot, counts and heights by pair', async ({
-  demoYard,
-  strictPage: desk,
-  browser,
-}) => {
-  const run = await planned(desk, demoYard.url, {
-    ...{ file: FIVE, arena: 'Field arena', first: 'course of five' },
-    others: ['first line', 'second line', 'the single'],
-    pairs: [
-      'Thimble with Neve Arkwell',
-      'Barley with Bas Tamsin',
-      'Quill with Ode Quillan',
-      'Osprey with Maud Ferrier',
-    ],
-  });
-  // Every pair is read against everything while it is planned.
-  await key(desk, /^Change stage 1/).click();
-  await expect(desk.getByText(/Out of reach\. Thimble, from fence 1 to fence 2: five asked: too far\./)).toBeVisible();
-  const { phone, page } = await onPhone(browser, run);
-  await expect(page.getByText(/first line: Thimble with Neve Arkwell, from fence 1 to fence 2/)).toBeVisible();
-  await key(page, 'Begin the lesson').tap();
+test(
+  'four pairs of different size over five fences: five questions, one made on the spot, counts and heights by pair',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: desk, browser }) => {
+    const run = await planned(desk, demoYard.url, {
+      ...{ file: FIVE, arena: 'Field arena', first: 'course of five' },
+      others: ['first line', 'second line', 'the single'],
+      pairs: [
+        'Thimble with Neve Arkwell',
+        'Barley with Bas Tamsin',
+        'Quill with Ode Quillan',
+        'Osprey with Maud Ferrier',
+      ],
+    });
+    // Every pair is read against everything while it is planned.
+    await key(desk, /^Change stage 1/).click();
+    await expect(
+      desk.getByText(/Out of reach\. Thimble, from fence 1 to fence 2: five asked: too far\./),
+    ).toBeVisible();
+    const { phone, page } = await onPhone(browser, run);
+    await expect(page.getByText(/first line: Thimble with Neve Arkwell, from fence 1 to fence 2/)).toBeVisible();
+    await key(page, 'Begin the lesson').tap();
 
-  const clean = async () => key(page, /^Clean pass/).tap();
-  // The first line on both reins: seven for the pony, its second fence a hole lower; Barley stops at the second.
-  for (const horse of ['Thimble', 'Barley', 'Quill', 'Osprey']) {
-    await pair(page, horse).tap();
-    await open(page, 'first line');
-    if (horse === 'Thimble') {
-      const strides = page.getByRole('group', { name: 'Strides asked from fence 1 to fence 2' });
-      for (let more = 0; more < 2; more += 1) await strides.getByRole('button', { name: 'One stride more' }).tap();
-      await expect(strides).toContainText('seven asked');
-      await key(page, 'vertical 2 a hole down').tap();
-      await expect(page.getByRole('group', { name: 'vertical 2', exact: true })).toContainText('0.55 m high');
-    }
-    await closeSheet(page);
-    await onRein(page, 'left rein');
-    await clean();
-    await onRein(page, 'right rein');
-    if (horse === 'Barley') {
-      await onSand(page, 'vertical 2').tap();
-      await key(page, /^refusal/).tap();
-      await key(page, /^Pass done/).tap();
-    } else await clean();
-    // Efforts are there at once: two fences twice, and one less for the refusal.
-    await expect(pair(page, horse)).toContainText(horse === 'Barley' ? '3 efforts' : '4 efforts');
-  }
-  // What was asked of the pony alone was asked of nobody else.
-  await openDay(page, 'What is asked');
-  await expect(key(page, 'Of Osprey only')).toBeVisible();
-  await expect(page.getByRole('group', { name: 'Strides asked from fence 1 to fence 2' })).toContainText('five asked');
-
-  // A hole up for all: the pony's fence is still a hole lower than the others', and its count is still its own.
-  await key(page, 'Of all').tap();
-  await key(page, 'vertical 2 a hole up').tap();
-  await expect(page.getByRole('group', { name: 'vertical 2', exact: true })).toContainText('0.65 m high');
-  await closeSheet(page);
-  await pair(page, 'Thimble').tap();
-  await open(page, 'first line');
-  await expect(page.getByRole('group', { name: 'vertical 2', exact: true })).toContainText('0.60 m high');
-  await expect(page.getByRole('group', { name: 'Strides asked from fence 1 to fence 2' })).toContainText('seven asked');
-
-  // A question made on the spot, of all: up the line and round the bend to the third.
-  await closeSheet(page);
-  await openDay(page, 'Another question');
-  for (const number of [1, 2, 3]) await page.getByRole('button', { name: `Ride fence ${number} next` }).tap();
-  await expect(page.getByRole('list', { name: 'What it is for each pair' })).toContainText('Thimble');
-  await key(page, 'Ask this').tap();
-  await page.getByRole('tab', { name: 'What is asked' }).tap();
-  await expect(asked(page, '1, 2, 3')).toHaveAttribute('aria-pressed', 'true');
-  await closeSheet(page);
-
-  for (const horse of ['Thimble', 'Barley', 'Quill', 'Osprey']) {
-    await pair(page, horse).tap();
-    await ask(page, '1, 2, 3');
-    await clean();
-    await ask(page, 'second line');
-    await clean();
-    await ask(page, 'the single');
-    await clean();
-    await ask(page, 'course of five');
-    // It goes to the right and then to the left: it is asked on no rein.
-    await expect(key(page, /^(left|right) rein$/)).toHaveCount(0);
-    if (horse === 'Quill') {
-      await openDay(page, 'What is asked');
-      await page
-        .getByRole('group', { name: 'vertical 3', exact: true })
-        .getByRole('button', { name: 'leave out' })
-        .tap();
-      await expect(asked(page, '1, 2, 4, 5')).toHaveAttribute('aria-pressed', 'true');
+    const clean = async () => key(page, /^Clean pass/).tap();
+    // The first line on both reins: seven for the pony, its second fence a hole lower; Barley stops at the second.
+    for (const horse of ['Thimble', 'Barley', 'Quill', 'Osprey']) {
+      await pair(page, horse).tap();
+      await open(page, 'first line');
+      if (horse === 'Thimble') {
+        const strides = page.getByRole('group', { name: 'Strides asked from fence 1 to fence 2' });
+        for (let more = 0; more < 2; more += 1) await strides.getByRole('button', { name: 'One stride more' }).tap();
+        await expect(strides).toContainText('seven asked');
+        await key(page, 'vertical 2 a hole down').tap();
+        await expect(page.getByRole('group', { name: 'vertical 2', exact: true })).toContainText('0.55 m high');
+      }
       await closeSheet(page);
+      await onRein(page, 'left rein');
+      await clean();
+      await onRein(page, 'right rein');
+      if (horse === 'Barley') {
+        await onSand(page, 'vertical 2').tap();
+        await key(page, /^refusal/).tap();
+        await key(page, /^Pass done/).tap();
+      } else await clean();
+      // Efforts are there at once: two fences twice, and one less for the refusal.
+      await expect(pair(page, horse)).toContainText(horse === 'Barley' ? '3 efforts' : '4 efforts');
     }
-    await clean();
-  }
-  // By hand: 4 of the first line (3 for Barley), 3 of the bend, 2 of the second line, 1, and 5 of the course (4 for Quill).
-  const EFFORTS = { Thimble: 15, Barley: 14, Quill: 14, Osprey: 15 };
-  const sums = async () => {
-    for (const [horse, efforts] of Object.entries(EFFORTS))
-      await expect(pair(page, horse)).toContainText(`${efforts} efforts`);
-  };
-  await sums();
-  // One is left out of the first line for all: what was ridden before keeps its names.
-  await pair(page, 'Barley').tap();
-  await open(page, 'first line');
-  await key(page, 'Of all').tap();
-  await page.getByRole('group', { name: 'vertical 1', exact: true }).getByRole('button', { name: 'leave out' }).tap();
-  await expect(asked(page, '2')).toHaveAttribute('aria-pressed', 'true');
-  await closeSheet(page);
-  expect(await riddenHere(page)).toContain('first line, right rein: refusal at vertical 2');
-  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
-  await page.reload();
-  await sums();
-  await pair(page, 'Barley').tap();
-  expect(await riddenHere(page)).toContain('first line, right rein: refusal at vertical 2');
+    // What was asked of the pony alone was asked of nobody else.
+    await openDay(page, 'What is asked');
+    await expect(key(page, 'Of Osprey only')).toBeVisible();
+    await expect(page.getByRole('group', { name: 'Strides asked from fence 1 to fence 2' })).toContainText(
+      'five asked',
+    );
 
-  // The lesson's sheet tells it in the same words.
-  const sheet = await page.request.get(`${run.replace('/ride/', '/api/').replace('/run', '')}/sheet`);
-  expect((await sheet.body()).subarray(0, 5).toString()).toBe('%PDF-');
-  await phone.close();
-});
+    // A hole up for all: the pony's fence is still a hole lower than the others', and its count is still its own.
+    await key(page, 'Of all').tap();
+    await key(page, 'vertical 2 a hole up').tap();
+    await expect(page.getByRole('group', { name: 'vertical 2', exact: true })).toContainText('0.65 m high');
+    await closeSheet(page);
+    await pair(page, 'Thimble').tap();
+    await open(page, 'first line');
+    await expect(page.getByRole('group', { name: 'vertical 2', exact: true })).toContainText('0.60 m high');
+    await expect(page.getByRole('group', { name: 'Strides asked from fence 1 to fence 2' })).toContainText(
+      'seven asked',
+    );
+
+    // A question made on the spot, of all: up the line and round the bend to the third.
+    await closeSheet(page);
+    await openDay(page, 'Another question');
+    for (const number of [1, 2, 3]) await page.getByRole('button', { name: `Ride fence ${number} next` }).tap();
+    await expect(page.getByRole('list', { name: 'What it is for each pair' })).toContainText('Thimble');
+    await key(page, 'Ask this').tap();
+    await page.getByRole('tab', { name: 'What is asked' }).tap();
+    await expect(asked(page, '1, 2, 3')).toHaveAttribute('aria-pressed', 'true');
+    await closeSheet(page);
+
+    for (const horse of ['Thimble', 'Barley', 'Quill', 'Osprey']) {
+      await pair(page, horse).tap();
+      await ask(page, '1, 2, 3');
+      await clean();
+      await ask(page, 'second line');
+      await clean();
+      await ask(page, 'the single');
+      await clean();
+      await ask(page, 'course of five');
+      // It goes to the right and then to the left: it is asked on no rein.
+      await expect(key(page, /^(left|right) rein$/)).toHaveCount(0);
+      if (horse === 'Quill') {
+        await openDay(page, 'What is asked');
+        await page
+          .getByRole('group', { name: 'vertical 3', exact: true })
+          .getByRole('button', { name: 'leave out' })
+          .tap();
+        await expect(asked(page, '1, 2, 4, 5')).toHaveAttribute('aria-pressed', 'true');
+        await closeSheet(page);
+      }
+      await clean();
+    }
+    // By hand: 4 of the first line (3 for Barley), 3 of the bend, 2 of the second line, 1, and 5 of the course (4 for Quill).
+    const EFFORTS = { Thimble: 15, Barley: 14, Quill: 14, Osprey: 15 };
+    const sums = async () => {
+      for (const [horse, efforts] of Object.entries(EFFORTS))
+        await expect(pair(page, horse)).toContainText(`${efforts} efforts`);
+    };
+    await sums();
+    // One is left out of the first line for all: what was ridden before keeps its names.
+    await pair(page, 'Barley').tap();
+    await open(page, 'first line');
+    await key(page, 'Of all').tap();
+    await page.getByRole('group', { name: 'vertical 1', exact: true }).getByRole('button', { name: 'leave out' }).tap();
+    await expect(asked(page, '2')).toHaveAttribute('aria-pressed', 'true');
+    await closeSheet(page);
+    expect(await riddenHere(page)).toContain('first line, right rein: refusal at vertical 2');
+    await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+    await page.reload();
+    await sums();
+    await pair(page, 'Barley').tap();
+    expect(await riddenHere(page)).toContain('first line, right rein: refusal at vertical 2');
+
+    // The lesson's sheet tells it in the same words.
+    const sheet = await page.request.get(`${run.replace('/ride/', '/api/').replace('/run', '')}/sheet`);
+    expect((await sheet.body()).subarray(0, 5).toString()).toBe('%PDF-');
+    await phone.close();
+  },
+);
 
 const SIX = {
   ...{ format: 'roan-layout', version: 2, name: 'Six figures', arena: { widthM: 20, lengthM: 40, letters: '20x40' } },

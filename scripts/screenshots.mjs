@@ -146,7 +146,8 @@ const strideTest = async page => {
     await page.getByRole('button', { name: 'Keep this pass' }).click();
   }
   await page.getByText('Short', { exact: true }).click();
-  for (let tap = 0; tap < 7; tap += 1) await page.getByRole('button', { name: 'The foot landed' }).click();
+  for (let tap = 0; tap < 7; tap += 1)
+    await page.getByRole('button', { name: /: tap, or press the space bar/ }).click();
 };
 const openPlan = async (page, name) => {
   await open('/plan', name)(page);

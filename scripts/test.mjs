@@ -1,10 +1,15 @@
-/** npm test: types, lint with layers, unit tests, and the browser journeys against a production build. */
+/**
+ * npm test: types, lint with layers, unit tests, and the browser journeys that each change has to pass, against a production build.
+ * npm run test:all: every journey, and every test of queries over a server too; it takes three times as long.
+ */
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { ensureChromium } from './lib/chromium.mjs';
 import { ensureBuilt, ensureInstalled } from './lib/prepare.mjs';
 import { run } from './lib/run.mjs';
 
 const OUTPUT = '.test-output';
+const isAll = process.argv.includes('--all');
+if (isAll) process.env.ROAN_TEST_ALL = '1';
 const node = (...args) => run(process.execPath, args, { env: { NEXT_TELEMETRY_DISABLED: '1' } });
 
 let passed = 0;
@@ -39,6 +44,7 @@ await Promise.all([
   check('lint and layers', [
     ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
     ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn'],
+    ['node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src', '--config', '.dependency-cruiser.cjs'],
   ]),
 ]);
 
@@ -47,7 +53,8 @@ count('unit tests', ...jestCounts());
 
 await ensureBuilt();
 await node('node_modules/@playwright/test/cli.js', 'test');
-count('journeys', ...playwrightCounts());
+count(isAll ? 'every journey' : 'journeys', ...playwrightCounts());
+if (!isAll) console.log('        the others are asked by npm run test:all');
 for (const title of flakyJourneys()) console.log(`        went through only when tried again: ${title}`);
 
 console.log(`${passed} passed, ${failed} failed`);

@@ -8,7 +8,15 @@ const INSTALL_STAMP = 'node_modules/.roan-installed';
 const BUILD_STAMP = '.next/roan-build';
 /** What a build is made from; tests are not. */
 const BUILD_INPUTS = [
-  ...['src', 'public', 'next.config.mjs', 'scripts/lib/answerHeaders.mjs', 'postcss.config.cjs', 'tsconfig.json'],
+  ...[
+    'src',
+    'public',
+    'next.config.mjs',
+    'scripts/lib/answerHeaders.mjs',
+    'scripts/lib/statics.mjs',
+    'postcss.config.cjs',
+    'tsconfig.json',
+  ],
   'package-lock.json',
 ];
 
@@ -36,6 +44,9 @@ export async function ensureBuilt() {
     quiet: true,
   });
   if (code !== 0) giveUp('Roan could not be built: see above.', output);
+  // Loaded once packages are there.
+  const { packStatics } = await import('./statics.mjs');
+  await packStatics();
   writeStamp(BUILD_STAMP, wanted);
 }
 

@@ -11,6 +11,7 @@ import { mindHeaders } from './mindHeaders.mjs';
 import { networkAddresses } from './places.mjs';
 import { pagesBeside } from './pagesBeside.mjs';
 import { giveUp } from './run.mjs';
+import { staticsFrom } from './statics.mjs';
 import { answerTap, isTap } from './taps.mjs';
 
 const DEFAULT_PORT = 4747;
@@ -94,6 +95,7 @@ function networkArguments(args) {
 function laterAnswers() {
   let handle = null;
   let pages = null;
+  let statics = null;
   const answer = (request, response) => {
     if (!canBeRead(request.url))
       return void refuse(response, 404, 'There is nothing at this address: it cannot be read.');
@@ -106,10 +108,12 @@ function laterAnswers() {
   const answerOne = (request, response) => {
     if (isTap(request)) return answerTap(request, response);
     const here = () => handle(request, response);
+    if (statics(request, response, here)) return;
     return pages.answer(request, response, here) || here();
   };
   const begin = async ({ hostname, port }) => {
     handle = await beginFramework({ hostname, port });
+    statics = staticsFrom();
     pages = pagesBeside({ hostname, port });
   };
   return { answer, begin };

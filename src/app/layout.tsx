@@ -1,6 +1,7 @@
 import '@mantine/core/styles.css';
 import '@mantine/notifications/styles.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/besley/wght.css';
 import './globals.css';
 import { LengthsProvider } from '@/components/Lengths/LengthsProvider';
 import { nowMs } from '@/components/nowMs';

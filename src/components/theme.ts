@@ -28,6 +28,8 @@ const slate: MantineColorsTuple = [
   '#232a34',
 ];
 
+const CLOSE = { 'aria-label': 'Close' };
+
 export const theme = createTheme({
   primaryColor: 'chestnut',
   primaryShade: 7,
@@ -35,13 +37,19 @@ export const theme = createTheme({
   black: '#20262e',
   white: '#fffdf8',
   fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",
-  headings: { fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif", fontWeight: '650' },
+  headings: { fontFamily: 'var(--roan-display)', fontWeight: '700' },
   defaultRadius: 'sm',
   cursorType: 'pointer',
   focusRing: 'auto',
   components: {
     TextInput: { defaultProps: { inputWrapperOrder: ['label', 'input', 'description', 'error'] } },
     Select: { defaultProps: { allowDeselect: false, comboboxProps: { shadow: 'sm' } } },
-    Modal: { defaultProps: { overlayProps: { backgroundOpacity: 0.35 }, centered: false } },
+    // What scrolls sideways can be scrolled by keys.
+    TableScrollContainer: { defaultProps: { scrollAreaProps: { viewportProps: { tabIndex: 0 } } } },
+    Modal: { defaultProps: { overlayProps: { backgroundOpacity: 0.35 }, centered: false, closeButtonProps: CLOSE } },
+    Drawer: { defaultProps: { closeButtonProps: CLOSE } },
+    // Not a head of the page beside its own.
+    ModalHeader: { defaultProps: { role: 'presentation' } },
+    DrawerHeader: { defaultProps: { role: 'presentation' } },
   },
 });

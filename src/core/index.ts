@@ -263,16 +263,14 @@ export { gaitWord, TRACK_GAITS, type TrackGait } from './layout/trackGait';
 export {
   countedGroundM,
   distanceCaseOf,
-  laneStride,
   layoutReckoner,
-  layoutStride,
   reckonItemTrack,
   reckonLayout,
-  settingAt,
   type ReckonedItemTrack,
   type ReckonedFigureTrack,
   type ReckonedTrack,
 } from './layout/reckonLayout';
+export { laneStride, layoutStride, settingAt } from './layout/layoutStrides';
 export type { HorseReading, ReckonedLeg } from './layout/reckonedLeg';
 export { sessionStrides, type HorseStrides } from './layout/sessionStrides';
 export type { Caution, CautionCode, CautionLevel, CautionPlace } from './cautions/caution';
@@ -630,7 +628,13 @@ export { piecesOf, type FitMove, type FitPiece } from './fit/pieces';
 export { fittedPlan } from './plan/fittedPlan';
 export { isKept, refitLayout, type Refit, type RefitHow, type RefitLeg } from './fit/refitLayout';
 export { refittedPlan } from './plan/refittedPlan';
-export { composeSteps, type ComposeStep, type ComposeWish, type Proposal } from './compose/composeCourse';
+export {
+  composeCourses,
+  composeSteps,
+  type ComposeStep,
+  type ComposeWish,
+  type Proposal,
+} from './compose/composeCourse';
 export type { Stroke, StrokeKind } from './compose/courseDraft';
 export { composedPlan } from './plan/composedPlan';
 

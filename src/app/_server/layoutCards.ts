@@ -1,4 +1,5 @@
 import 'server-only';
+import { createHash } from 'node:crypto';
 import type { LayoutCard } from '@/components/LayoutCards/LayoutCards';
 import {
   exerciseLabel,
@@ -8,6 +9,7 @@ import {
   reckonLayout,
   resolvePlan,
   type Layout as CoreLayout,
+  type ReckonedTrack,
   type ResolvedPlan,
 } from '@/core';
 import type { Horse } from '@/data/queries/horses';
@@ -30,22 +32,49 @@ export function layoutCards(
   { place, timeZone, lastRidden }: CardsOf,
 ): LayoutCard[] {
   const at = (ms: number, format: string) => yardTime(ms, timeZone, format);
+  const drawn = drawnWith(horses);
   const names = toldApart(layouts, ({ updatedAt }) => at(updatedAt.getTime(), 'D MMM YYYY, HH:mm'));
   return layouts.map(layout => {
-    const { id, arena, plan, tags, archived, updatedAt } = layout;
+    const { id, arena, tags, archived, updatedAt } = layout;
     const name = names.get(id)!;
-    const resolved = resolvePlan(plan, planGround(layout.name, arena, horses, null));
+    const { resolved, tracks } = drawn(layout);
     const riddenMs = lastRidden?.get(id);
     const changed = `Changed ${at(updatedAt.getTime(), 'D MMM YYYY')}`;
     const dates = riddenMs === undefined ? changed : `${changed}, ridden ${at(riddenMs, 'D MMM YYYY')}`;
     const months = [updatedAt.getTime(), riddenMs].flatMap(ms => (ms === undefined ? [] : at(ms, 'MMMM YYYY')));
     return {
       ...{ id, href: `/${place}/${id}`, name, arena, tags, archived, dates },
-      ...{ items: resolved.layout.items, tracks: reckonLayout(resolved.layout) },
+      ...{ items: resolved.layout.items, tracks },
       line: `${contents(resolved.layout)} · ${arena.name}`,
       text: plainWords([name, arena.name, ...tags, ...months, ...insideWords(resolved)].join(' ')),
     };
   });
+}
+
+type Drawn = { resolved: ResolvedPlan; tracks: ReckonedTrack[] };
+
+/** What was reckoned for a list before, by layout, with what it was reckoned from. The one shown longest ago goes first. */
+const drawnBefore = new Map<string, { from: string; drawn: Drawn }>();
+const MOST_DRAWN = 500;
+
+/** Reckons layouts for these horses, each once for as long as it, its arena and the horses stay as they are. */
+function drawnWith(horses: Horse[]): (layout: Layout) => Drawn {
+  const horsesNow = createHash('sha256').update(JSON.stringify(horses)).digest('base64');
+  return layout => {
+    const { id, revision, updatedAt, name, arena } = layout;
+    const from = JSON.stringify([revision, updatedAt, name, arena, horsesNow]);
+    const before = drawnBefore.get(id);
+    const drawn = before?.from === from ? before.drawn : draw(layout, horses);
+    drawnBefore.delete(id);
+    drawnBefore.set(id, { from, drawn });
+    if (drawnBefore.size > MOST_DRAWN) drawnBefore.delete(drawnBefore.keys().next().value!);
+    return drawn;
+  };
+}
+
+function draw({ name, plan, arena }: Layout, horses: Horse[]): Drawn {
+  const resolved = resolvePlan(plan, planGround(name, arena, horses, null));
+  return { resolved, tracks: reckonLayout(resolved.layout) };
 }
 
 /** What a layout has inside, for whoever looks for it: its exercises, figures and gaits, what was named, and every horse. */

@@ -1,11 +1,11 @@
 'use server';
 
-import { EMPTY_PLAN, findRecipe, placeExercise, type Arena } from '@/core';
-import { findArena, listArenas, saveArena } from '@/data/queries/arenas';
-import { findHorse, listHorses, saveHorse } from '@/data/queries/horses';
+import { layoutHorse, type Arena, type PlanHorse } from '@/core';
+import { DatabaseRefused } from '@/data/databaseRefused';
+import { arenaOf, listArenas, saveArena } from '@/data/queries/arenas';
+import { listHorses, saveHorse } from '@/data/queries/horses';
 import { addLayout } from '@/data/queries/layouts';
-import { planGround } from '@/data/queries/planGround';
-import { once } from '@/data/queries/saves';
+import { isSaved, once } from '@/data/queries/saves';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { saveIdOf } from '@/files/saveId';
 import { revalidatePath } from 'next/cache';
@@ -13,16 +13,19 @@ import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { may } from '../_server/access/rules';
 import { yardContext, yardSay } from '../_server/yardContext';
-import { FIRST_EXERCISES, FIRST_HORSES, FIRST_SANDS } from './firstChoices';
+import { FIRST_HORSES, FIRST_LAYOUTS, FIRST_SANDS } from './firstChoices';
+import { firstPlan } from './firstPlan';
 
 const Chosen = z.object({
-  horse: z.enum(FIRST_HORSES.map(({ key }) => key)),
+  horses: z.array(z.enum(FIRST_HORSES.map(({ key }) => key))).min(1),
   sand: z.enum(FIRST_SANDS.map(({ key }) => key)),
-  exercise: z.enum(FIRST_EXERCISES.map(({ kind }) => kind)),
+  layout: z.enum(FIRST_LAYOUTS.map(({ key }) => key)),
 });
 
+const IS_THERE = 'There is a horse in the yard already: plan a layout for it.';
+
 /**
- * The first layout of an empty yard: its first horse by size, its first sand, and an exercise on it.
+ * The first layout of an empty yard: its first horses by size, its first sand, and an exercise or a course on it.
  * @param saving - names the save: sent again after a lost answer, it is made once
  */
 export async function firstLayoutAction(sent: unknown, saving: unknown): Promise<FormOutcome<{ layoutId: string }>> {
@@ -31,30 +34,32 @@ export async function firstLayoutAction(sent: unknown, saving: unknown): Promise
     const say = await yardSay(yard.id);
     const form = Chosen.safeParse(sent);
     if (!form.success) return formFaults(form.error);
-    const horse = FIRST_HORSES.find(({ key }) => key === form.data.horse)!;
+    const wanted = FIRST_HORSES.filter(({ key }) => form.data.horses.includes(key));
     const sand = FIRST_SANDS.find(({ key }) => key === form.data.sand)!;
-    const first = FIRST_EXERCISES.find(({ kind }) => kind === form.data.exercise)!;
-    if ((await listHorses(db, yard.id)).length > 0)
-      return { ok: false, fields: {}, problem: 'There is a horse in the yard already: plan a layout for it.' };
+    const first = FIRST_LAYOUTS.find(({ key }) => key === form.data.layout)!;
+    const saveId = saveIdOf(saving);
+    const isThere = (await listHorses(db, yard.id)).length > 0;
+    if (isThere && !(saveId && (await isSaved(db, yard.id, saveId))))
+      return { ok: false, fields: {}, problem: IS_THERE };
+    const before = (await listArenas(db, yard.id)).find(isLike(sand.arena));
+    const ground = { name: first.name, arena: before ? arenaOf(before) : sand.arena, fall: null, kit: null };
+    // Composed before anything is written: it takes its time, and where nothing goes nothing is made.
+    const plan = await firstPlan(first, { ...ground, horses: wanted.map(unmade) });
+    if (!plan) return { ok: false, fields: {}, problem: noSuchCourse(first.name, sand.label, wanted.length) };
     const layoutId = await write(tx =>
-      once(tx, yard.id, saveIdOf(saving), async () => {
-        const horseId = await saveHorse(tx, yard.id, {
-          ...{ name: horse.name, heightM: horse.heightM, type: horse.type, bornYear: null, level: 'novice' },
-          ...{ stiffSide: null, notes: '', normalStridesM: {} },
-        });
+      once(tx, yard.id, saveId, async () => {
+        // Another window may have answered while this one was composed.
+        if ((await listHorses(tx, yard.id)).length > 0) throw new DatabaseRefused(IS_THERE);
+        const groupIds: string[] = [];
+        for (const { name, heightM, type } of wanted)
+          groupIds.push(
+            await saveHorse(tx, yard.id, {
+              ...{ name, heightM, type, bornYear: null, level: 'novice' },
+              ...{ stiffSide: null, notes: '', normalStridesM: {} },
+            }),
+          );
         const arenaId = await arenaFor(tx, yard.id, sand.name, sand.arena);
-        const arena = (await findArena(tx, yard.id, arenaId))!;
-        const known = (await findHorse(tx, yard.id, horseId))!;
-        const ground = planGround(first.name, arena, [known], null);
-        const wanted = {
-          id: 'first',
-          recipe: findRecipe(first.kind)!,
-          rein: 'left' as const,
-          horseIds: null,
-          session: null,
-        };
-        const { plan } = placeExercise({ ...EMPTY_PLAN, groupIds: [horseId] }, ground, wanted);
-        return addLayout(tx, yard.id, { name: say(first.name), arenaId, plan });
+        return addLayout(tx, yard.id, { name: say(first.name), arenaId, plan: { ...plan, groupIds } });
       }),
     );
     revalidatePath('/', 'layout');
@@ -62,13 +67,24 @@ export async function firstLayoutAction(sent: unknown, saving: unknown): Promise
   });
 }
 
+/** A first horse as layouts have it, before it is in the yard. */
+const unmade = ({ key, name, heightM, type }: (typeof FIRST_HORSES)[number]): PlanHorse =>
+  layoutHorse({ id: key, name, heightM, type, level: 'novice', strides: {} });
+
+const isLike = (arena: Arena) => (one: Arena) => one.widthM === arena.widthM && one.lengthM === arena.lengthM;
+
+/** Nothing was made, and what would help. */
+function noSuchCourse(name: string, sand: string, horses: number): string {
+  const orFewer = horses > 1 ? ', or horses nearer in size' : '';
+  return `${name} does not go on ${sand} without a caution: take a larger sand${orFewer}. Nothing was made.`;
+}
+
 type Tx = Parameters<typeof saveArena>[0];
 
 /** The sand of that size that is there already, or a new one. */
 async function arenaFor(tx: Tx, yardId: string, name: string, arena: Arena): Promise<string> {
-  const like = (one: Arena) => one.widthM === arena.widthM && one.lengthM === arena.lengthM;
-  const before = (await listArenas(tx, yardId)).find(like);
+  const before = (await listArenas(tx, yardId)).find(isLike(arena));
   if (before) return before.id;
   await saveArena(tx, yardId, { ...arena, name, boundary: 'walls' });
-  return (await listArenas(tx, yardId)).find(like)!.id;
+  return (await listArenas(tx, yardId)).find(isLike(arena))!.id;
 }

@@ -11,7 +11,8 @@ import {
   type Layout,
   type ReckonedItemTrack,
 } from '@/core';
-import { Button, Group, Modal } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Group } from '@mantine/core';
 import { useState } from 'react';
 import classes from './CallSheet.module.css';
 

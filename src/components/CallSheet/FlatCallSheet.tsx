@@ -2,7 +2,8 @@
 
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { flatCalls, gaitWord, layoutLabels, type FigureTrack, type Layout } from '@/core';
-import { Button, Group, Modal } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Group } from '@mantine/core';
 import classes from './CallSheet.module.css';
 
 type FlatCallSheetProps = { layout: Layout; track: FigureTrack; onClose: () => void };

@@ -2,6 +2,7 @@
 
 import { SegmentedControl, type SegmentedControlProps } from '@mantine/core';
 import { useEffect, useRef } from 'react';
+import classes from './Choice.module.css';
 
 /**
  * One of a few, all of them in sight. What was chosen before the page was alive (a slow phone, a page that was kept) is taken as
@@ -16,5 +17,12 @@ export function Choice<Value extends string = string>(props: SegmentedControlPro
     // As it comes alive, and never again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);
-  return <SegmentedControl ref={root} {...props} />;
+  return (
+    <SegmentedControl
+      ref={root}
+      withItemsBorders={false}
+      classNames={{ root: classes.track, indicator: classes.pole, label: classes.word }}
+      {...props}
+    />
+  );
 }

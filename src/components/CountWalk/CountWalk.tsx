@@ -2,7 +2,8 @@
 
 import { useCountedSteps } from '@/components/motion/useCountedSteps';
 import { formatLength } from '@/core';
-import { Button, Modal } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import classes from './CountWalk.module.css';
 

@@ -1,25 +1,21 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
+import type { FormOutcome } from '@/files/formOutcome';
 import { Alert, Button } from '@mantine/core';
-import { useState, useTransition } from 'react';
 
 type ClockNoticeProps = {
   /** What the clock of Roan's machine says, in words. */
   says: string;
   /** What it said before, in words. */
   before: string;
-  onTrust: () => Promise<{ ok: boolean; problem?: string | null }>;
+  onTrust: () => Promise<FormOutcome>;
 };
 
 /** The clock of Roan's machine went back: what is recorded now would stand under a day that was. */
 export function ClockNotice({ says, before, onTrust }: ClockNoticeProps) {
-  const [busy, begin] = useTransition();
-  const [problem, setProblem] = useState<string | null>(null);
-  const trust = () =>
-    begin(async () => {
-      const answer = await onTrust().catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: try again.'));
-    });
+  const { act, busy, problem } = useAct('The server does not answer: try again.');
+  const trust = () => act(onTrust);
   return (
     <Alert color="ochre" role="alert" title="The clock of Roan’s machine went back">
       It says {says}, and it has said {before} before. What is recorded now is kept under the day that it says: set the

@@ -1,34 +1,25 @@
 'use client';
 
-import {
-  IconBuildingWarehouse,
-  IconChartDots2,
-  IconClipboardCheck,
-  IconHorseshoe,
-  IconRuler2,
-  IconShoe,
-  IconSum,
-  IconSun,
-} from '@tabler/icons-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { PlaceIcon, type PlaceDrawn } from './PlaceIcon';
 import classes from './Rail.module.css';
 import { useThread } from './thread';
 import type { Thread } from './threadCookie';
 
-const PLACES = [
-  { path: '/today', name: 'Today', Icon: IconSun, to: () => '/today' },
-  { path: '/yard', name: 'Yard', Icon: IconBuildingWarehouse, to: () => '/yard' },
+const PLACES: { path: string; name: string; of: PlaceDrawn; to: (thread: Thread) => string }[] = [
+  { path: '/today', name: 'Today', of: 'today', to: () => '/today' },
+  { path: '/yard', name: 'Yard', of: 'yard', to: () => '/yard' },
   // The list first: the layout one works on is named at the top of every page, one tap away.
-  { path: '/plan', name: 'Plan', Icon: IconRuler2, to: () => '/plan' },
-  { path: '/set', name: 'Set', Icon: IconShoe, to: ({ layout }: Thread) => (layout ? `/set/${layout.id}` : '/set') },
-  { path: '/mine', name: 'Mine', Icon: IconHorseshoe, to: () => '/mine' },
-  { path: '/office', name: 'Sums', Icon: IconSum, to: () => '/office' },
-  { path: '/ride', name: 'Ride', Icon: IconClipboardCheck, to: () => '/ride' },
+  { path: '/plan', name: 'Plan', of: 'plan', to: () => '/plan' },
+  { path: '/set', name: 'Set', of: 'set', to: ({ layout }: Thread) => (layout ? `/set/${layout.id}` : '/set') },
+  { path: '/mine', name: 'Mine', of: 'mine', to: () => '/mine' },
+  { path: '/office', name: 'Sums', of: 'office', to: () => '/office' },
+  { path: '/ride', name: 'Ride', of: 'ride', to: () => '/ride' },
   {
     path: '/review',
     name: 'Review',
-    Icon: IconChartDots2,
+    of: 'review',
     to: ({ pair }: Thread) => (pair ? `/review/${pair.id}` : '/review'),
   },
 ];
@@ -43,7 +34,7 @@ const PLACES_OF: Record<Role, readonly string[]> = {
   office: ['/office'],
 };
 
-/** The six places, in the order of the work: at the left on a desk, at the bottom on a phone. */
+/** The places in the order of the work, along a track: at the left on a desk, at the bottom on a phone. An arch is over where one is. */
 export function Rail({ role }: { role: Role }) {
   const pathname = usePathname();
   const { thread } = useThread();
@@ -52,14 +43,14 @@ export function Rail({ role }: { role: Role }) {
       <span className={classes.brand} aria-hidden="true">
         Roan
       </span>
-      {PLACES.filter(({ path }) => PLACES_OF[role].includes(path)).map(({ path, name, Icon, to }) => (
+      {PLACES.filter(({ path }) => PLACES_OF[role].includes(path)).map(({ path, name, of, to }) => (
         <Link
           key={path}
           href={pathname === to(thread) ? path : to(thread)}
           className={classes.place}
           aria-current={pathname.startsWith(path) ? 'page' : undefined}
         >
-          <Icon size={24} stroke={1.6} aria-hidden="true" />
+          <PlaceIcon of={of} />
           {name}
         </Link>
       ))}

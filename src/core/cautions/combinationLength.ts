@@ -1,5 +1,5 @@
 import { totalTurnRad } from '../geometry/chain';
-import { settingAt } from '../layout/reckonLayout';
+import { settingAt } from '../layout/layoutStrides';
 import {
   allLegs,
   fromTo,

@@ -1,6 +1,7 @@
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { moveForGround, type GroundWish } from '../layout/moveForGround';
-import { distanceCaseOf, layoutStride, settingAt } from '../layout/reckonLayout';
+import { distanceCaseOf } from '../layout/reckonLayout';
+import { layoutStride, settingAt } from '../layout/layoutStrides';
 import { offEven } from '../stride/offEven';
 import { groupGround } from '../stride/groupGround';
 import type { CautionContext, LegInTrack } from './cautionRule';

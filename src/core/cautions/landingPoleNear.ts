@@ -1,5 +1,5 @@
 import type { LayoutEdit } from '../layout/layoutEdit';
-import { layoutStride } from '../layout/reckonLayout';
+import { layoutStride } from '../layout/layoutStrides';
 import type { Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
 import {

@@ -2,7 +2,7 @@ import { pointAlong } from '../geometry/pointM';
 import { ridingDepthM, ridingPose } from '../items/footprint';
 import type { Fence } from '../items/item';
 import type { Layout } from '../layout/layout';
-import { layoutStride } from '../layout/reckonLayout';
+import { layoutStride } from '../layout/layoutStrides';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { ROUNDING } from './cautionLimits';
 import { groundForGroup } from './distanceMends';

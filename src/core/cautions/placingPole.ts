@@ -1,7 +1,7 @@
 import { distanceCaseOf } from '../layout/reckonLayout';
 import { distanceRule } from '../stride/distanceRule';
 import { readCount } from '../stride/readDistance';
-import { layoutStride } from '../layout/reckonLayout';
+import { layoutStride } from '../layout/layoutStrides';
 import { groundForGroup, groundMends } from './distanceMends';
 import {
   allLegs,

@@ -1,6 +1,6 @@
 import { isGaitedGait } from '../horse/strideEntry';
 import { moveForGround } from '../layout/moveForGround';
-import { layoutStride } from '../layout/reckonLayout';
+import { layoutStride } from '../layout/layoutStrides';
 import { gaitWord } from '../layout/trackGait';
 import type { Caution } from './caution';
 import {

@@ -3,7 +3,7 @@ import type { Fall } from '../arena/fall';
 import { distanceM, pointAlong } from '../geometry/pointM';
 import type { Fence, FenceForm } from '../items/item';
 import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse, type PlannedLeg } from '../layout/layout';
-import { layoutStride } from '../layout/reckonLayout';
+import { layoutStride } from '../layout/layoutStrides';
 import { newItem } from '../plan/newItem';
 import type { School } from '../stride/school';
 import { groupGround } from '../stride/groupGround';

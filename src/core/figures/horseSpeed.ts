@@ -1,6 +1,6 @@
 import { defaultStride } from '../horse/defaultStrides';
 import type { LayoutHorse } from '../layout/layout';
-import { laneStride } from '../layout/reckonLayout';
+import { laneStride } from '../layout/layoutStrides';
 import type { TrackGait } from '../layout/trackGait';
 import { gaitSpeedMPerMin } from './gaitSpeed';
 

@@ -1,15 +1,8 @@
 import type { RiddenItem } from '../items/item';
 import { ridingDepthM } from '../items/footprint';
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
-import {
-  distanceCaseOf,
-  fittingTurnM,
-  hasPoledGap,
-  layoutStride,
-  legGroundOf,
-  settingAt,
-  turningHorse,
-} from '../layout/reckonLayout';
+import { distanceCaseOf, fittingTurnM, hasPoledGap, legGroundOf, turningHorse } from '../layout/reckonLayout';
+import { layoutStride, settingAt } from '../layout/layoutStrides';
 import type { DistanceCase } from '../stride/distanceRule';
 import type { TestedStride } from '../stride/readDistance';
 import { legTrack, measureLeg, type LegGround } from '../track/leg';

@@ -1,7 +1,8 @@
 import { readCount } from '../stride/readDistance';
 import type { StrideWord } from '../stride/strideWord';
 import type { ItemTrack, Layout } from './layout';
-import { countedGroundM, distanceCaseOf, layoutStride, settingAt } from './reckonLayout';
+import { countedGroundM, distanceCaseOf } from './reckonLayout';
+import { layoutStride, settingAt } from './layoutStrides';
 import type { ReckonedLeg } from './reckonedLeg';
 
 /** One count of a leg for one horse; null where the horse cannot ride it so at all, or the count is not rated there. */

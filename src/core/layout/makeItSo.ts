@@ -4,7 +4,8 @@ import { groupGround } from '../stride/groupGround';
 import type { ItemTrack, Layout, LayoutHorse } from './layout';
 import { applyEdits, type LayoutEdit } from './layoutEdit';
 import { moveForGround } from './moveForGround';
-import { distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from './reckonLayout';
+import { distanceCaseOf, reckonItemTrack } from './reckonLayout';
+import { layoutStride, settingAt } from './layoutStrides';
 
 export type MadeSo =
   { ok: true; edits: LayoutEdit[]; groundM: number; moved: string[] } | { ok: false; reason: string };

@@ -1,7 +1,7 @@
 import { strideMarks, type StrideMark } from '../figures/strideMarks';
 import type { RidePiece } from '../figures/stretch';
 import type { Layout } from './layout';
-import { laneStride } from './reckonLayout';
+import { laneStride } from './layoutStrides';
 
 export type HorseStrides = { horse: string; marks: StrideMark[] };
 

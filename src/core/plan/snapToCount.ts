@@ -4,7 +4,8 @@ import { groundForCountM } from '../stride/readDistance';
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { moveForGround } from '../layout/moveForGround';
-import { distanceCaseOf, hasPoledGap, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
+import { distanceCaseOf, hasPoledGap, reckonItemTrack } from '../layout/reckonLayout';
+import { layoutStride, settingAt } from '../layout/layoutStrides';
 
 export type CountSnap = { edits: LayoutEdit[]; words: string };
 

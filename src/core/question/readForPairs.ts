@@ -1,5 +1,6 @@
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
-import { reckonItemTrack, settingAt, distanceCaseOf, layoutStride } from '../layout/reckonLayout';
+import { reckonItemTrack, distanceCaseOf } from '../layout/reckonLayout';
+import { settingAt, layoutStride } from '../layout/layoutStrides';
 import type { HorseReading } from '../layout/reckonedLeg';
 import { groundForCountM } from '../stride/readDistance';
 import { countName } from '../stride/callInWords';

@@ -4,7 +4,8 @@ import { standInMarks, USUAL_MANNER, type StandInManner } from './standInMarks';
 import { standInRide, USUAL_MISTAKES } from './standInRide';
 import { DEFAULT_LEG } from '../layout/layout';
 import { readDistance } from '../stride/readDistance';
-import { distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
+import { distanceCaseOf, reckonItemTrack } from '../layout/reckonLayout';
+import { layoutStride, settingAt } from '../layout/layoutStrides';
 import { course, JUNIPER } from './testCourse';
 import type { Rein } from '../track/rein';
 

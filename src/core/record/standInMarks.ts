@@ -1,6 +1,7 @@
 import { isRaised } from '../items/pole';
 import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
-import { countedGroundM, distanceCaseOf, layoutStride, reckonItemTrack, settingAt } from '../layout/reckonLayout';
+import { countedGroundM, distanceCaseOf, reckonItemTrack } from '../layout/reckonLayout';
+import { layoutStride, settingAt } from '../layout/layoutStrides';
 import { readCount } from '../stride/readDistance';
 import { seededNormal } from '../statistics/seededRandom';
 import type { Rein } from '../track/rein';

@@ -32,16 +32,16 @@ import { arenas, horses, kit, marks, pairs, passes, people, strideRanges, yards 
 import type { Transaction } from '../database';
 import { versionQuestion } from '../upgrade/versionQuestion';
 import { seedSeason } from './seedSeason';
+import { DEMO_LAYOUTS } from './demoLayouts';
+import { DEMO_TESTS } from './demoTests';
 import {
   DEMO_ARENAS,
   DEMO_HORSES,
   DEMO_KIT,
-  DEMO_LAYOUTS,
   DEMO_LESSON,
   DEMO_PAIRS,
   DEMO_PEOPLE,
   DEMO_RIDES,
-  DEMO_TESTS,
   DEMO_WALKS,
   DEMO_YARD,
 } from './demoYard';

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { arenas, horses, kit, layouts, ownExercises, pairs, people } from '../schema';
 import type { Transaction } from '../database';
 
-/** What can be put away and taken back. Records stay with it; nothing is ever deleted. */
+/** What can be archived and restored. Records stay with it; nothing is ever deleted. */
 const TABLES = {
   horse: horses,
   person: people,

@@ -50,7 +50,7 @@ export async function arenaOfLayout(db: Reader, yardId: string, layoutId: string
   return row ? findArena(db, yardId, row.arenaId) : null;
 }
 
-/** Whether a yard has a layout, put away or not. */
+/** Whether a yard has a layout, archived or not. */
 export async function isLayout(db: Reader, yardId: string, layoutId: string): Promise<boolean> {
   const rows = await db
     .select({ id: layouts.id })

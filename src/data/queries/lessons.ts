@@ -37,7 +37,7 @@ export async function listLessons(db: Reader, yardId: string): Promise<Lesson[]>
   return rows.map(lessonOf);
 }
 
-/** The lessons that begin between two instants, the earliest first; without those that were put away. */
+/** The lessons that begin between two instants, the earliest first; without those that are archived. */
 export async function lessonsBetween(db: Reader, yardId: string, fromMs: number, untilMs: number): Promise<Lesson[]> {
   const rows = await db
     .select()

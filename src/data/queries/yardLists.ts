@@ -161,7 +161,7 @@ async function planTests(db: Reader, yardId: string, rows: readonly CsvTest[]): 
   return plan;
 }
 
-/** A list of the yard, to be written: what was put away is left out. */
+/** A list of the yard, to be written: what is archived is left out. */
 export async function exportList(db: Pick<RoanDatabase, 'select'>, yardId: string, list: CsvList): Promise<CsvContent> {
   switch (list) {
     case 'horses':

@@ -3,7 +3,15 @@ import { archiveTexts, type ArchiveTexts } from '@/data/archive/writeArchive';
 import { openReader } from '@/data/openReader';
 import { lessonPdf, riderPdf, type LessonSheet, type SheetPair } from '@/files/pdf/lessonPdf';
 import type { PaperSize } from '@/files/pdf/pdfPaper';
-import { itemsAsSet, settingSheet, stepRounding, type GroundTruth, type SettingWish } from '@/core';
+import {
+  composeCourses,
+  itemsAsSet,
+  settingSheet,
+  stepRounding,
+  type ComposeWish,
+  type GroundTruth,
+  type SettingWish,
+} from '@/core';
 import type { Settable } from './effortOf';
 import { readList, type ListRead, type ListToRead } from './readList';
 import { reckonSetting, type SettingToReckon } from './reckonSetting';
@@ -21,6 +29,7 @@ export const TASKS = {
     stepRounding(layout, settingSheet(layout, { measureBy, from }), stepM),
   asSet: ({ layout, from, measureBy, truth }: Measured & { truth: GroundTruth }) =>
     itemsAsSet(layout, settingSheet(layout, { measureBy, from }), truth),
+  compose: (wish: ComposeWish) => composeCourses(wish),
   settingPaper: (wish: SettingPaperWish) => settingPaper(wish),
   lessonPaper: ({ sheet, pair, paper }: { sheet: LessonSheet; pair: SheetPair | null; paper: PaperSize }) =>
     pair === null ? lessonPdf(sheet, paper) : riderPdf(sheet, pair, paper),

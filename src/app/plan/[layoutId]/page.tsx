@@ -18,6 +18,7 @@ import { riddenStrides } from '../../_server/yardStrides';
 import { yardTime } from '../../_server/yardTime';
 import { nowMs } from '@/components/nowMs';
 import { layoutTouches } from '@/data/queries/touches';
+import { teachPairs } from '../_teach/teachPairs';
 import { PlanEditor } from './_components/PlanEditor';
 
 export const metadata: Metadata = { title: 'Plan' };
@@ -48,7 +49,7 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
     listOwnExercises(db, yard.id),
     yardRules(db, yard.id),
   ]);
-  // A horse that was put away stays in the layouts that are made for it.
+  // A horse that was archived stays in the layouts that are made for it.
   const { groupIds, exercises } = layout.plan;
   const named = new Set([...groupIds, ...exercises.flatMap(({ horseIds }) => horseIds ?? [])]);
   const horses = all.filter(({ id, archived }) => !archived || named.has(id));
@@ -69,10 +70,7 @@ export default async function PlanPage({ params }: { params: Promise<{ layoutId:
         .filter(({ id }) => id !== layout.arena.id)
         .map(one => ({ id: one.id, name: one.name, arena: arenaOf(one) }))}
       horses={horses}
-      pairs={present(await listPairs(db, yard.id)).map(({ id, horseId, horseName, riderName }) => ({
-        ...{ id, horseId },
-        name: `${horseName} with ${riderName}`,
-      }))}
+      pairs={teachPairs(present(await listPairs(db, yard.id)))}
       ground={ground}
       own={own}
       lately={await riddenStrides(db, yard)}

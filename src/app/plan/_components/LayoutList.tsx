@@ -13,7 +13,7 @@ import { duplicateLayoutAction } from '../actions';
 
 const TagForm = dynamic(() => import('./TagForm'), { ssr: false });
 
-/** The layouts of the yard: found by words and tags, copied, put away and taken back. */
+/** The layouts of the yard: found by words and tags, copied, archived and restored. */
 export function LayoutList({ cards }: { cards: LayoutCard[] }) {
   const say = useSay();
   const [words, setWords] = useState('');
@@ -51,7 +51,7 @@ export function LayoutList({ cards }: { cards: LayoutCard[] }) {
         ))}
         {anyArchived && (
           <Switch
-            label="Those put away too"
+            label="Archived ones too"
             checked={withArchived}
             onChange={event => setWithArchived(event.currentTarget.checked)}
           />
@@ -82,7 +82,7 @@ function CardMenu({ card, onTag }: { card: LayoutCard; onTag: () => void }) {
   const archive = () =>
     run(
       () => archiveAction({ kind: 'layout', id, archived: !archived }),
-      archived ? `${name} is back.` : `${name} is put away. All records stay.`,
+      archived ? `${name} is restored.` : `${name} is archived. All records stay.`,
     );
   return (
     <Menu position="bottom-start">
@@ -98,7 +98,7 @@ function CardMenu({ card, onTag }: { card: LayoutCard; onTag: () => void }) {
       </Menu.Target>
       <Menu.Dropdown>
         <Menu.Item onClick={() => run(() => duplicateLayoutAction(id), `There are two of ${name} now.`)}>
-          Copy it
+          Copy
         </Menu.Item>
         <Menu.Item onClick={onTag}>Tags</Menu.Item>
         <Menu.Item onClick={() => router.push(`/plan/${id}/versions`)}>Versions</Menu.Item>
@@ -108,7 +108,7 @@ function CardMenu({ card, onTag }: { card: LayoutCard; onTag: () => void }) {
         <Menu.Item component="a" href={`/api/layouts/${id}/drawing`}>
           Save as a drawing (SVG)
         </Menu.Item>
-        <Menu.Item onClick={archive}>{archived ? 'Take it back' : 'Put it away'}</Menu.Item>
+        <Menu.Item onClick={archive}>{archived ? 'Restore' : 'Archive'}</Menu.Item>
       </Menu.Dropdown>
     </Menu>
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
+import { FormModal } from '@/components/form/FormModal';
 import { layoutForm } from '@/files/yardForms';
 import { MultiSelect, Select, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';

@@ -1,6 +1,6 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
+import { FormModal } from '@/components/form/FormModal';
 import type { LayoutCard } from '@/components/LayoutCards/LayoutCards';
 import { tagsForm } from '@/files/yardForms';
 import { TextInput } from '@mantine/core';

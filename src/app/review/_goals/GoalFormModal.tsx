@@ -1,7 +1,7 @@
 'use client';
 
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { FormModal } from '@/components/FormModal/FormModal';
+import { FormModal } from '@/components/form/FormModal';
 import { PURPOSES, REIN_MEASURES, REINS, TRACK_GAITS } from '@/core';
 import { goalForm, type GoalTyped } from '@/files/goalForm';
 import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';

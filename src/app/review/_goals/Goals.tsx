@@ -1,11 +1,12 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { GoalProgress } from '@/core';
 import { NO_GOAL, type GoalTyped } from '@/files/goalForm';
 import { Button } from '@mantine/core';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { changeGoalAction } from './actions';
 import { GoalBar } from './GoalBar';
 import { GoalFormModal, type ExerciseChoice } from './GoalFormModal';
@@ -51,14 +52,12 @@ export function Goals({ pairId, goals, exercises, arenas, startsAt, maySet }: Go
   const [unrolled, setUnrolled] = useState<ShownGoal | null>(null);
   const [form, setForm] = useState<Open | null>(null);
   const [removed, setRemoved] = useState<{ id: string; words: string } | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct('The server does not answer: the goal is as it was.');
   const change = (goal: ShownGoal | { id: string; words: string }, to: string) =>
-    begin(async () => {
-      const answer = await changeGoalAction({ goalId: goal.id, to }).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the goal is as it was.'));
-      if (answer?.ok) setRemoved(to === 'taken away' ? { id: goal.id, words: goal.words } : null);
-    });
+    act(
+      () => changeGoalAction({ goalId: goal.id, to }),
+      () => setRemoved(to === 'taken away' ? { id: goal.id, words: goal.words } : null),
+    );
   if (!maySet && goals.length === 0) return null;
   return (
     <section aria-label="Goals" className={classes.goals}>
@@ -117,7 +116,7 @@ export function Goals({ pairId, goals, exercises, arenas, startsAt, maySet }: Go
         <p role="status">
           “{removed.words}” is taken away.{' '}
           <Button size="compact-sm" variant="default" disabled={busy} onClick={() => change(removed, 'there')}>
-            Bring it back
+            Restore
           </Button>
         </p>
       )}

@@ -2,7 +2,8 @@
 
 import { useSaveId } from '@/components/sync/useSaveId';
 import { planGoalWeeksAction } from '@/app/ride/season/actions';
-import { Button, Modal, Select, Stack, TextInput } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Select, Stack, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 

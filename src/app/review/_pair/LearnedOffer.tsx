@@ -1,10 +1,10 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { LearnedStride, StrideEntryKey, StrideSource } from '@/core';
 import { Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
 import { learnedStrideAction } from '../actions';
 import classes from '../_components/Pictures.module.css';
 
@@ -21,14 +21,12 @@ type LearnedOfferProps = {
 export function LearnedOffer({ pairId, entry, learned, isLatest, profile }: LearnedOfferProps) {
   const { format } = useLengths();
   const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct('The server does not answer: the profile is as it was.');
   const send = (take: boolean) =>
-    begin(async () => {
-      const answer = await learnedStrideAction(pairId, entry, take).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the profile is as it was.'));
-      if (answer?.ok) router.refresh();
-    });
+    act(
+      () => learnedStrideAction(pairId, entry, take),
+      () => router.refresh(),
+    );
   const taken = profile?.source === 'learned';
   return (
     <div className={classes.offer}>

@@ -7,10 +7,16 @@ import { changedLegs, outOfPlace } from '@/core';
 import { contents } from '@/app/_server/layoutCards';
 import { heavyWork } from '@/app/_server/heavy/heavyWork';
 import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup';
+import type { RoanDatabase } from '@/data/database';
+import { present } from '@/data/present';
+import { listHorses } from '@/data/queries/horses';
+import { listPairs } from '@/data/queries/pairs';
 import { listTicks } from '@/data/queries/settingTicks';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { teachPairs } from '../../plan/_teach/teachPairs';
 import { yardCautionLimits } from '../../_server/yardCautionLimits';
+import { isInstructor } from '../../_server/access/isInstructor';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import { SettingSheet } from './_components/SettingSheet';
@@ -25,7 +31,7 @@ type SetPageProps = {
 export default async function SetPage({ params, searchParams }: SetPageProps) {
   const { layoutId } = await params;
   const { steps, by, stage } = await searchParams;
-  const { db, yard, unit } = await yardContext(may.help);
+  const { db, yard, unit, who } = await yardContext(may.help);
   const setup = await settingSetup(db, yard.id, layoutId, stage);
   if (!setup) notFound();
   const { layout, yardLayout, standing } = setup;
@@ -67,6 +73,7 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
           tracks={tracks}
           cautions={cautions}
           horseIds={yardLayout.plan.groupIds}
+          teach={isInstructor(who) ? await teachChoices(db, yard.id) : null}
           walkers={walkers}
           walkerId={walker?.id ?? null}
           measureBy={measureBy}
@@ -93,4 +100,13 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
       )}
     </>
   );
+}
+
+/** Who may be taught over what was set: for an instructor alone. */
+async function teachChoices(db: RoanDatabase, yardId: string) {
+  const [pairs, horses] = await Promise.all([listPairs(db, yardId), listHorses(db, yardId)]);
+  return {
+    pairs: teachPairs(present(pairs)),
+    horses: present(horses).map(({ id, name }) => ({ id, name })),
+  };
 }

@@ -1,47 +1,27 @@
 'use client';
 
 import { anew } from '@/components/anew';
-import { Alert, Button, PasswordInput, Stack, TextInput } from '@mantine/core';
-import { useState, type FormEvent } from 'react';
+import { Problem } from '@/components/form/Problem';
+import { useSentForm } from '@/components/form/useSentForm';
+import { Button, PasswordInput, Stack, TextInput } from '@mantine/core';
 import { signInAction } from '../actions';
 
 /** Name and passphrase; one sentence where they do not go together. */
 export function SignInForm({ to }: { to: string }) {
-  const [name, setName] = useState('');
-  const [passphrase, setPassphrase] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const [sending, setSending] = useState(false);
-  const send = async (event: FormEvent) => {
-    event.preventDefault();
-    setSending(true);
-    setProblem(null);
-    const outcome = await signInAction({ name, passphrase }).catch(() => null);
+  const { form, onSubmit, problem, sending } = useSentForm({
+    initialValues: { name: '', passphrase: '' },
+    send: signInAction,
     // The whole page anew: everything that was kept of it was for nobody.
-    if (outcome?.ok) return anew(to);
-    setSending(false);
-    setPassphrase('');
-    setProblem(outcome?.problem ?? 'The server did not answer: try again.');
-  };
+    onSent: () => anew(to),
+    clears: 'passphrase',
+  });
+  const { name, passphrase } = form.getValues();
   return (
-    <form onSubmit={send} aria-label="Sign in">
+    <form onSubmit={onSubmit} aria-label="Sign in">
       <Stack gap="sm">
-        <TextInput
-          label="Name"
-          autoComplete="username"
-          value={name}
-          onChange={event => setName(event.currentTarget.value)}
-        />
-        <PasswordInput
-          label="Passphrase"
-          autoComplete="current-password"
-          value={passphrase}
-          onChange={event => setPassphrase(event.currentTarget.value)}
-        />
-        {problem && (
-          <Alert color="chestnut" role="alert">
-            {problem}
-          </Alert>
-        )}
+        <TextInput label="Name" autoComplete="username" {...form.getInputProps('name')} />
+        <PasswordInput label="Passphrase" autoComplete="current-password" {...form.getInputProps('passphrase')} />
+        <Problem>{problem}</Problem>
         <Button type="submit" loading={sending} disabled={name.trim() === '' || passphrase === ''}>
           Sign in
         </Button>

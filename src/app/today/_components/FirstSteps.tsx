@@ -5,7 +5,7 @@ import { useSaveId } from '@/components/sync/useSaveId';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { firstLayoutAction } from '../actions';
-import { FIRST_EXERCISES, FIRST_HORSES, FIRST_SANDS } from '../firstChoices';
+import { FIRST_HORSES, FIRST_LAYOUTS, FIRST_SANDS } from '../firstChoices';
 import classes from './Today.module.css';
 
 const NO_ANSWER = 'The server does not answer: nothing was made. Try again.';
@@ -13,14 +13,15 @@ const NO_ANSWER = 'The server does not answer: nothing was made. Try again.';
 /** An empty yard's three questions: the last answer lays poles out, ready to be set. */
 export function FirstSteps() {
   const router = useRouter();
-  const [horse, setHorse] = useState<string | null>(null);
+  const [horses, setHorses] = useState<readonly string[]>([]);
   const [sand, setSand] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const nameSave = useSaveId();
-  const make = (exercise: string) =>
+  const make = (layout: string) =>
     begin(async () => {
-      const sent = { horse, sand, exercise };
+      setProblem(null);
+      const sent = { horses, sand, layout };
       const answer = await firstLayoutAction(sent, nameSave(sent)).catch(() => null);
       if (answer?.ok) return router.push(`/set/${answer.layoutId}`);
       setProblem(answer?.problem ?? NO_ANSWER);
@@ -29,26 +30,27 @@ export function FirstSteps() {
     <div className={classes.first}>
       <Question
         number={1}
-        words="Which horse?"
-        options={FIRST_HORSES.map(({ key, label }) => ({ key, label }))}
-        chosen={horse}
-        onChoose={setHorse}
+        words="Which horses?"
+        options={FIRST_HORSES}
+        chosen={horses}
+        onChoose={key => setHorses(horses.includes(key) ? horses.filter(one => one !== key) : [...horses, key])}
       />
       <Question
         number={2}
         words="Which sand?"
-        options={FIRST_SANDS.map(({ key, label }) => ({ key, label }))}
-        chosen={sand}
+        options={FIRST_SANDS}
+        chosen={sand === null ? [] : [sand]}
         onChoose={setSand}
       />
       <Question
         number={3}
         words="What first?"
-        options={FIRST_EXERCISES.map(({ kind, label }) => ({ key: kind, label }))}
-        chosen={null}
+        options={FIRST_LAYOUTS}
+        chosen={[]}
         onChoose={make}
-        disabled={busy || horse === null || sand === null}
+        disabled={busy || horses.length === 0 || sand === null}
       />
+      {busy && <p role="status">It is laid out for these horses …</p>}
       {problem && <p role="alert">{problem}</p>}
       <p>Names, sizes and strides are put right in the yard whenever you like.</p>
     </div>
@@ -59,7 +61,7 @@ type QuestionProps = {
   number: number;
   words: string;
   options: readonly { key: string; label: string }[];
-  chosen: string | null;
+  chosen: readonly string[];
   onChoose: (key: string) => void;
   disabled?: boolean;
 };
@@ -77,7 +79,7 @@ function Question({ number, words, options, chosen, onChoose, disabled = false }
             key={key}
             type="button"
             className={classes.key}
-            aria-pressed={chosen === key}
+            aria-pressed={chosen.includes(key)}
             disabled={disabled}
             onClick={() => onChoose(key)}
           >

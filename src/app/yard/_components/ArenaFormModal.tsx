@@ -1,6 +1,6 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
+import { FormModal } from '@/components/form/FormModal';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { ArenaLetters } from '@/core';
 import type { ArenaBoundary, NamedArena } from '@/data/queries/arenas';

@@ -1,6 +1,6 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
+import { FormModal } from '@/components/form/FormModal';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { defaultStride, HORSE_TYPES, isGaitedGait, type HorseLevel, type HorseType, type StrideEntryKey } from '@/core';
 import { heightText } from '@/files/heightText';

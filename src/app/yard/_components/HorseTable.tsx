@@ -41,7 +41,9 @@ export function HorseTable({ horses, filtered, onOpen }: HorseTableProps) {
                 <Table.Th>{say('Trot step')}</Table.Th>
                 <Table.Th>{say('Canter, poles')}</Table.Th>
                 <Table.Th>{say('Canter, fences')}</Table.Th>
-                <Table.Th />
+                <Table.Th>
+                  <span className="roan-visually-hidden">What to do</span>
+                </Table.Th>
               </Table.Tr>
             </Table.Thead>
             <Table.Tbody>

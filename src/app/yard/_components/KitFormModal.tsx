@@ -1,6 +1,6 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
+import { FormModal } from '@/components/form/FormModal';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { KitPiece } from '@/data/queries/kit';
 import { KIT_KINDS, KIT_SIZES, kitForm, type KitKind } from '@/files/yardForms';

@@ -1,6 +1,6 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
+import { FormModal } from '@/components/form/FormModal';
 import { pairForm } from '@/files/yardForms';
 import { Select } from '@mantine/core';
 import { useForm } from '@mantine/form';

@@ -5,6 +5,7 @@ import { Button, Group } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { useTransition } from 'react';
 import { archiveAction } from '../actions';
+import classes from './YardBoard.module.css';
 
 type RowActionsProps = {
   kind: Archivable;
@@ -16,20 +17,20 @@ type RowActionsProps = {
   onChange?: () => void;
 };
 
-/** What can be done with a row: change it, put it away, take it back. Nothing is ever deleted. */
+/** What can be done with a row: change it, archive it, restore it. Nothing is ever deleted. */
 export function RowActions({ kind, id, name, archived, onChange }: RowActionsProps) {
   const [pending, startTransition] = useTransition();
   const archive = () =>
     startTransition(async () => {
       const outcome = await archiveAction({ kind, id, archived: !archived }).catch(() => null);
-      const done = archived ? `${name} is back.` : `${name} is put away. All records stay.`;
+      const done = archived ? `${name} is restored.` : `${name} is archived. All records stay.`;
       notifications.show({
         message: outcome?.ok ? done : (outcome?.problem ?? 'The server did not answer; nothing was changed.'),
         color: outcome?.ok ? undefined : 'chestnut',
       });
     });
   return (
-    <Group gap={2} wrap="nowrap" justify="flex-end">
+    <Group gap={2} wrap="nowrap" justify="flex-end" className={classes.actions}>
       {onChange && !archived && (
         <Button size="compact-sm" variant="subtle" onClick={onChange} aria-label={`Change ${name}`}>
           Change
@@ -41,9 +42,9 @@ export function RowActions({ kind, id, name, archived, onChange }: RowActionsPro
         color="slate"
         loading={pending}
         onClick={archive}
-        aria-label={archived ? `Take ${name} back` : `Put ${name} away`}
+        aria-label={archived ? `Restore ${name}` : `Archive ${name}`}
       >
-        {archived ? 'Take back' : 'Put away'}
+        {archived ? 'Restore' : 'Archive'}
       </Button>
     </Group>
   );

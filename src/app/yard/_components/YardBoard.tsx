@@ -35,7 +35,7 @@ type OpenForm =
   | { kind: 'kit'; piece?: KitPiece }
   | null;
 
-/** Who, where and with what: the yard at one look, searched by name, with what was put away on demand. */
+/** Who, where and with what: the yard at one look, searched by name, with what is archived on demand. */
 export function YardBoard({ horses, people, pairs, arenas, kit }: YardBoardProps) {
   const [form, setForm] = useState<OpenForm>(null);
   const [search, setSearch] = useState('');
@@ -56,7 +56,7 @@ export function YardBoard({ horses, people, pairs, arenas, kit }: YardBoardProps
           onChange={event => setSearch(event.currentTarget.value)}
         />
         <Switch
-          label="Show what was put away"
+          label="Show what is archived"
           checked={showArchived}
           onChange={event => setShowArchived(event.currentTarget.checked)}
         />

@@ -1,38 +1,28 @@
 'use client';
 
+import { Problem } from '@/components/form/Problem';
+import { useSentForm } from '@/components/form/useSentForm';
 import { anewWithout } from '@/components/offline/forgetKept';
-import { Alert, Button, Group, TextInput } from '@mantine/core';
-import { useState, type FormEvent } from 'react';
+import { Button, Group, TextInput } from '@mantine/core';
 import { beginAnotherYardAction } from '../actions';
 
 /** Begins a yard beside this one, with nothing in it but whoever begins it. */
 export function AnotherYard() {
-  const [name, setName] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const [sending, setSending] = useState(false);
-  const begin = async (event: FormEvent) => {
-    event.preventDefault();
-    setSending(true);
-    setProblem(null);
-    const outcome = await beginAnotherYardAction(name).catch(() => null);
-    if (outcome?.ok) return anewWithout('/');
-    setSending(false);
-    setProblem(outcome?.problem ?? 'The server did not answer: try again.');
-  };
+  const { form, onSubmit, problem, sending } = useSentForm({
+    initialValues: { name: '' },
+    send: ({ name }) => beginAnotherYardAction(name),
+    onSent: () => void anewWithout('/'),
+  });
   return (
-    <form onSubmit={begin}>
+    <form onSubmit={onSubmit}>
       <p>You are its instructor, with the passphrase that you have here. Nothing of this yard is seen there.</p>
       <Group align="end">
-        <TextInput label="Name of the new yard" value={name} onChange={event => setName(event.currentTarget.value)} />
-        <Button type="submit" variant="default" loading={sending} disabled={name.trim() === ''}>
+        <TextInput label="Name of the new yard" {...form.getInputProps('name')} />
+        <Button type="submit" variant="default" loading={sending} disabled={form.getValues().name.trim() === ''}>
           Begin it
         </Button>
       </Group>
-      {problem && (
-        <Alert color="chestnut" role="alert">
-          {problem}
-        </Alert>
-      )}
+      <Problem>{problem}</Problem>
     </form>
   );
 }

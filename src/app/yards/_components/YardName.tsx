@@ -1,37 +1,32 @@
 'use client';
 
-import { Alert, Button, Group, TextInput } from '@mantine/core';
+import { Problem } from '@/components/form/Problem';
+import { useSentForm } from '@/components/form/useSentForm';
+import { Button, Group, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState, type FormEvent } from 'react';
 import { renameYardAction } from '../actions';
 
 /** What the yard is called. */
 export function YardName({ name: now }: { name: string }) {
   const router = useRouter();
-  const [name, setName] = useState(now);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [saving, setSaving] = useState(false);
-  const save = async (event: FormEvent) => {
-    event.preventDefault();
-    setSaving(true);
-    const outcome = await renameYardAction(name).catch(() => null);
-    setSaving(false);
-    setProblem(outcome?.ok ? null : (outcome?.problem ?? 'The server did not answer: try again.'));
-    if (outcome?.ok) router.refresh();
-  };
+  const { form, onSubmit, problem, sending, sent } = useSentForm({
+    initialValues: { name: now },
+    send: ({ name }) => renameYardAction(name),
+    onSent: () => {
+      sent();
+      router.refresh();
+    },
+  });
+  const { name } = form.getValues();
   return (
-    <form onSubmit={save}>
+    <form onSubmit={onSubmit}>
       <Group align="end">
-        <TextInput label="Its name" value={name} onChange={event => setName(event.currentTarget.value)} />
-        <Button type="submit" loading={saving} disabled={name.trim() === '' || name === now}>
+        <TextInput label="Its name" {...form.getInputProps('name')} />
+        <Button type="submit" loading={sending} disabled={name.trim() === '' || name === now}>
           Save
         </Button>
       </Group>
-      {problem && (
-        <Alert color="chestnut" role="alert">
-          {problem}
-        </Alert>
-      )}
+      <Problem>{problem}</Problem>
     </form>
   );
 }

@@ -1,6 +1,6 @@
 import type { ExerciseGround, Guidance, Recipe } from '../exercise';
 import { middleStrideM, onCircle, poleAt, POLE_LENGTH_M, stage, stridesOf, trackThrough } from './parts';
-import { layoutStride } from '../../layout/reckonLayout';
+import { layoutStride } from '../../layout/layoutStrides';
 
 /** The fan's middle radius is where the middle horse of the group rides. */
 /** `spacingM`: from pole to pole at the middle radius where it is typed; 0 for the horses' own. */

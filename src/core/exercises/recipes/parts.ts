@@ -7,7 +7,7 @@ import type { Fence, FenceForm } from '../../items/item';
 import type { Pole } from '../../items/pole';
 import { DEFAULT_LEG, type FigureTrack, type ItemTrack, type PlannedLeg } from '../../layout/layout';
 import type { TrackGait } from '../../layout/trackGait';
-import { layoutStride } from '../../layout/reckonLayout';
+import { layoutStride } from '../../layout/layoutStrides';
 import type { Approach, Setting } from '../../stride/school';
 import { groundForCountM, type TestedStride } from '../../stride/readDistance';
 import { groupGround } from '../../stride/groupGround';

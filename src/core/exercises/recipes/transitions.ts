@@ -1,7 +1,7 @@
 import { wallPose } from '../../figures/figurePlaces';
 import type { FigurePart } from '../../figures/figure';
 import type { TrackGait } from '../../layout/trackGait';
-import { laneStride } from '../../layout/reckonLayout';
+import { laneStride } from '../../layout/layoutStrides';
 import type { ExerciseGround } from '../exercise';
 import { flatGuidance, flatRecipe } from './flatRecipe';
 import { stage } from './parts';

@@ -22,7 +22,7 @@ export default function GroupChoice({ controls, horses }: GroupChoiceProps) {
       {horses.map(({ id, name, archived }) => (
         <Checkbox
           key={id}
-          label={archived ? `${name}, put away` : name}
+          label={archived ? `${name}, archived` : name}
           checked={groupIds.includes(id)}
           onChange={event => toggle(id, event.currentTarget.checked)}
         />

@@ -1,6 +1,6 @@
 'use client';
 
-import { FormModal } from '@/components/FormModal/FormModal';
+import { FormModal } from '@/components/form/FormModal';
 import { arrangementOf, HORSE_LEVELS, PURPOSES, type Item, type PlannedTrack } from '@/core';
 import { writeLayout } from '@/files/layoutPaper';
 import { MultiSelect, Select, TextInput } from '@mantine/core';

@@ -35,10 +35,10 @@ export function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; ar
         onClick={async () => {
           const outcome = await removeOwnExerciseAction(exercise.id);
           if (outcome.ok) setGone(true);
-          else notifications.show({ color: 'chestnut', message: outcome.problem ?? 'It could not be put away.' });
+          else notifications.show({ color: 'chestnut', message: outcome.problem ?? 'It could not be archived.' });
         }}
       >
-        Put {say(exercise.title)} away
+        Archive {say(exercise.title)}
       </Button>
     </li>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import { useFocusGivenBack } from '@/components/Modal/useFocusGivenBack';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { CroppedSand } from '@/components/Sand/CroppedSand';
 import {
@@ -76,6 +77,7 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
     onPlaced({ ids: placed.ids, leg: null }, null);
     onClose();
   };
+  useFocusGivenBack();
   return (
     <Drawer opened onClose={onClose} title="The shelf" size={560} overlayProps={{ backgroundOpacity: 0.2 }}>
       {taken ? (

@@ -7,7 +7,8 @@ import { LayoutDrawing } from '@/components/Sand/LayoutDrawing';
 import { Sand, sandTextM } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
 import { composedPlan, reckonLayout, USUAL_HORSE, type ComposeWish, type Layout, type Proposal } from '@/core';
-import { Button, Group, Modal, NumberInput, Progress, Stack, Text } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Group, NumberInput, Progress, Stack, Text } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './ComposeModal.module.css';
@@ -37,7 +38,7 @@ export default function ComposeModal({ controls, onClose }: ComposeModalProps) {
   };
   const said = answer.kind === 'done' || answer.kind === 'running' ? answer.said : null;
   return (
-    <Modal opened onClose={onClose} title="Compose a course" size="70rem" closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Modal opened onClose={onClose} title="Compose a course" size="70rem">
       <Stack gap="sm">
         <Text size="sm">
           For {layout.horses.length === 0 ? 'a horse of 160 cm' : layout.horses.map(({ name }) => name).join(', ')} on

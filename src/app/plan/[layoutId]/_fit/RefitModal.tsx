@@ -18,7 +18,8 @@ import {
   type RefitHow,
 } from '@/core';
 import { writePlan } from '@/files/planPaper';
-import { Button, Group, Modal, Select, Stack, Text, TextInput } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Group, Select, Stack, Text, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { PlanControls } from '../_state/usePlanEditor';
@@ -67,13 +68,7 @@ export default function RefitModal({ controls, arenas, onClose }: RefitModalProp
     router.push(`/plan/${posted.body.id}`);
   };
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title="Take it to another arena"
-      size="lg"
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <Modal opened onClose={onClose} title="Take it to another arena" size="lg">
       <Stack gap="sm">
         <Text size="sm">
           A copy of this layout on other sand. It keeps its distances where there is room for them; this layout stays as

@@ -20,10 +20,12 @@ type PadFootProps = {
   marked: number | null;
   canRide: boolean;
   onDone: () => void;
+  /** Who rides next where pairs ride in turn: one key ends the pass and has that pair ride. Null where nobody else is there. */
+  then: { horse: string; onDone: () => void } | null;
 };
 
 /** Always under the thumb: undo with what it undoes, redo, a walk break, and the end of the pass. */
-export function PadFoot({ ready, waits, run, undo, redo, marked, canRide, ...on }: PadFootProps) {
+export function PadFoot({ ready, waits, run, undo, redo, marked, canRide, then, ...on }: PadFootProps) {
   const isBegun = marked !== null || run !== null;
   return (
     <footer className={classes.foot}>
@@ -47,6 +49,18 @@ export function PadFoot({ ready, waits, run, undo, redo, marked, canRide, ...on 
         {on.onBreak && (
           <button type="button" className={classes.key} data-early="walk" onClick={() => ready && on.onBreak?.()}>
             Walk break
+          </button>
+        )}
+        {/* A redo takes its room: five keys are too narrow for a glove. The end of the pass stays at the thumb’s edge. */}
+        {then && redo === null && (
+          <button
+            type="button"
+            className={classes.main}
+            disabled={!canRide}
+            data-early="done, next"
+            onClick={() => ready && then.onDone()}
+          >
+            {isBegun ? 'Done,' : 'Clean,'} next {then.horse}
           </button>
         )}
         <button

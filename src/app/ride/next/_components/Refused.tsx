@@ -1,8 +1,8 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Button } from '@mantine/core';
-import { useState, useTransition } from 'react';
 import { undoRefusalAction } from '../actions';
 import classes from './WhatNext.module.css';
 
@@ -11,15 +11,13 @@ type RefusedProps = { refused: readonly { id: string; words: string }[]; onBack:
 /** What was refused and is not suggested for a while; each may be brought back. */
 export function Refused({ refused, onBack }: RefusedProps) {
   const say = useSay();
-  const [busy, begin] = useTransition();
-  const [problem, setProblem] = useState<string | null>(null);
+  const { act, busy, problem } = useAct('The server does not answer: it stays refused.');
   if (refused.length === 0) return null;
   const bringBack = (id: string) =>
-    begin(async () => {
-      const answer = await undoRefusalAction(id).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: it stays refused.'));
-      if (answer?.ok) onBack(id);
-    });
+    act(
+      () => undoRefusalAction(id),
+      () => onBack(id),
+    );
   return (
     <details className={classes.out}>
       <summary>{refused.length} refused, and not suggested for four weeks</summary>
@@ -29,7 +27,7 @@ export function Refused({ refused, onBack }: RefusedProps) {
           <li key={id}>
             {say(words)}{' '}
             <Button size="compact-sm" variant="default" disabled={busy} onClick={() => bringBack(id)}>
-              Bring it back
+              Restore
             </Button>
           </li>
         ))}

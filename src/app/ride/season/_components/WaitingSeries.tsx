@@ -1,9 +1,9 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
 import { bringGoalWeeksAction } from '../actions';
 import type { Waiting } from '../waitingSeries';
 
@@ -11,15 +11,13 @@ import type { Waiting } from '../waitingSeries';
 export function WaitingSeries({ series }: { series: readonly Waiting[] }) {
   const say = useSay();
   const router = useRouter();
-  const [busy, begin] = useTransition();
-  const [problem, setProblem] = useState<string | null>(null);
+  const { act, busy, problem } = useAct('The server does not answer: the lessons are as they were.');
   if (series.length === 0) return null;
   const bring = (goalId: string) =>
-    begin(async () => {
-      const answer = await bringGoalWeeksAction(goalId).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the lessons are as they were.'));
-      if (answer?.ok) router.refresh();
-    });
+    act(
+      () => bringGoalWeeksAction(goalId),
+      () => router.refresh(),
+    );
   return (
     <section aria-label="Series that wait">
       {problem && <p role="alert">{problem}</p>}

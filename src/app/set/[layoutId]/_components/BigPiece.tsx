@@ -1,6 +1,7 @@
 'use client';
 
-import { Button, Modal } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import type { Ticks } from '../_state/useTicks';
 import { Measures } from './Measures';

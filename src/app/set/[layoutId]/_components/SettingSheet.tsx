@@ -35,6 +35,7 @@ import { SheetDrawing } from './SheetDrawing';
 import { SheetWords } from './SheetWords';
 import { StandingBanner, type StandingNow } from './StandingBanner';
 import type { SetStep } from './setStep';
+import { TeachHere, type TeachHereProps } from './TeachHere';
 import classes from './SettingSheet.module.css';
 import type { Walker } from './walker';
 
@@ -60,6 +61,8 @@ type SettingSheetProps = {
   cautions: Caution[];
   tolerances: Tolerance[];
   horseIds: readonly string[];
+  /** Who may be taught over it; null for a helper. */
+  teach: Pick<TeachHereProps, 'pairs' | 'horses'> | null;
   /** People whose own step is known. */
   walkers: Walker[];
   walkerId: string | null;
@@ -135,6 +138,9 @@ export function SettingSheet(props: SettingSheetProps) {
         sub={`${arenaName}. ${contents}${row?.spacingM ? `, ${format(row.spacingM)} apart` : ''}.`}
         actions={
           <div className={classes.paper}>
+            {props.teach && tracks.length > 0 && (
+              <TeachHere layoutId={layoutId} groupIds={props.horseIds} {...props.teach} />
+            )}
             <PaperMenu
               layoutId={layoutId}
               measureBy={measureBy}

@@ -1,10 +1,10 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { LegChange, OutOfPlace } from '@/core';
 import { Alert, Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
 import { putBackAction } from '../../actions';
 import { ChangedLegs } from './ChangedLegs';
 import type { SetStep } from './setStep';
@@ -24,14 +24,12 @@ type StandingBannerProps = {
 export function StandingBanner({ layoutId, standing, steps, onPiece }: StandingBannerProps) {
   const { formatChange } = useLengths();
   const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct('The server does not answer: nothing was changed.');
   const putBack = () =>
-    begin(async () => {
-      const answer = await putBackAction(layoutId).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was changed.'));
-      if (answer?.ok) router.refresh();
-    });
+    act(
+      () => putBackAction(layoutId),
+      () => router.refresh(),
+    );
   const { away, changes } = standing;
   return (
     <section className={classes.banner} aria-label="As set">

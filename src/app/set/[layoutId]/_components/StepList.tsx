@@ -23,6 +23,7 @@ export function StepList({ steps, ticks, onPiece }: StepListProps) {
             <div className={classes.head}>
               <Checkbox
                 size="lg"
+                classNames={{ root: classes.tick }}
                 aria-label={`${step.label} stands`}
                 checked={isTicked}
                 disabled={!ticks.ready}

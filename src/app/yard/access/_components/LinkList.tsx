@@ -73,7 +73,9 @@ export function LinkList({ yardId, links, subjects }: LinkListProps) {
               <Table.Th>Shows</Table.Th>
               <Table.Th>Until</Table.Th>
               <Table.Th>Last read</Table.Th>
-              <Table.Th />
+              <Table.Th>
+                <span className="roan-visually-hidden">What to do</span>
+              </Table.Th>
             </Table.Tr>
           </Table.Thead>
           <Table.Tbody>

@@ -1,6 +1,7 @@
 'use client';
 
-import { Button, CopyButton, Modal, Stack, Text } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, CopyButton, Stack, Text } from '@mantine/core';
 import type { ShownLink } from '../actions';
 
 type OneLinkProps = { title: string; says: string; link: ShownLink | null; onClose: () => void };
@@ -8,7 +9,7 @@ type OneLinkProps = { title: string; says: string; link: ShownLink | null; onClo
 /** A link that is shown this once: to scan, and to copy. */
 export function OneLink({ title, says, link, onClose }: OneLinkProps) {
   return (
-    <Modal opened={link !== null} onClose={onClose} title={title} closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Modal opened={link !== null} onClose={onClose} title={title}>
       {link && (
         <Stack gap="sm" align="center">
           <div

@@ -1,7 +1,10 @@
 'use client';
 
 import { Card } from '@/components/Card/Card';
-import { Alert, Button, Group, Modal, PasswordInput, Stack, Table } from '@mantine/core';
+import { Problem } from '@/components/form/Problem';
+import { useSentForm } from '@/components/form/useSentForm';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Group, PasswordInput, Stack, Table } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { deviceLinkAction, setPassphraseAction, type ShownLink } from '../actions';
@@ -28,7 +31,9 @@ export function PeopleWhoMay({ people, meId }: { people: PersonWhoMay[]; meId: s
             <Table.Th>Name</Table.Th>
             <Table.Th>Role</Table.Th>
             <Table.Th>Comes in by</Table.Th>
-            <Table.Th />
+            <Table.Th>
+              <span className="roan-visually-hidden">What to do</span>
+            </Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>
@@ -54,11 +59,7 @@ export function PeopleWhoMay({ people, meId }: { people: PersonWhoMay[]; meId: s
           ))}
         </Table.Tbody>
       </Table>
-      {problem && (
-        <Alert color="chestnut" role="alert">
-          {problem}
-        </Alert>
-      )}
+      <Problem>{problem}</Problem>
       <OneLink
         title={`A device for ${link?.of ?? ''}`}
         says="Scan it with the device that is to come in. It works once, within ten minutes."
@@ -72,37 +73,28 @@ export function PeopleWhoMay({ people, meId }: { people: PersonWhoMay[]; meId: s
 
 function PassphraseForm({ person, onClose }: { person: PersonWhoMay; onClose: () => void }) {
   const router = useRouter();
-  const [passphrase, setPassphrase] = useState('');
-  const [problem, setProblem] = useState<string | null>(null);
-  const send = async () => {
-    const outcome = await setPassphraseAction(person.id, passphrase).catch(() => null);
-    if (!outcome?.ok) return setProblem(outcome?.problem ?? 'The server did not answer: nothing was changed.');
-    router.refresh();
-    onClose();
-  };
+  const { form, onSubmit, problem, sending } = useSentForm({
+    initialValues: { passphrase: '' },
+    send: ({ passphrase }) => setPassphraseAction(person.id, passphrase),
+    onSent: () => {
+      router.refresh();
+      onClose();
+    },
+  });
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title={`A passphrase for ${person.name}`}
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
-      <form
-        onSubmit={event => {
-          event.preventDefault();
-          void send();
-        }}
-      >
+    <Modal opened onClose={onClose} title={`A passphrase for ${person.name}`}>
+      <form onSubmit={onSubmit}>
         <Stack gap="sm">
           <PasswordInput
             label="Passphrase"
             description="A few words that nobody would guess, ten letters or more. Other devices of this person sign in again."
             autoComplete="new-password"
-            value={passphrase}
-            error={problem}
-            onChange={event => setPassphrase(event.currentTarget.value)}
+            {...form.getInputProps('passphrase')}
+            error={form.errors.passphrase ?? problem}
           />
-          <Button type="submit">Set the passphrase</Button>
+          <Button type="submit" loading={sending}>
+            Set the passphrase
+          </Button>
         </Stack>
       </form>
     </Modal>

@@ -24,7 +24,9 @@ export function SessionList({ sessions }: SessionListProps) {
             <Table.Th>Who</Table.Th>
             <Table.Th>Device</Table.Th>
             <Table.Th>Last seen</Table.Th>
-            <Table.Th />
+            <Table.Th>
+              <span className="roan-visually-hidden">What to do</span>
+            </Table.Th>
           </Table.Tr>
         </Table.Thead>
         <Table.Tbody>

@@ -94,7 +94,7 @@ function aboutHorse(about: Horse, year: number): string {
     age,
     about.level,
     about.stiffSide && `stiff to the ${about.stiffSide}`,
-    about.archived && 'put away',
+    about.archived && 'archived',
   ]
     .filter(Boolean)
     .join(' · ');

@@ -76,7 +76,7 @@ export function VersionList({ layoutId, rows }: { layoutId: string; rows: Versio
                   )
                 }
               >
-                Bring it back
+                Restore
               </Button>
             </div>
           </li>

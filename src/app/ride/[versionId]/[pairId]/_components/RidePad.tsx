@@ -128,6 +128,7 @@ export function RidePad(props: RidePadProps) {
         listens={opened === null}
       />
       <PadFoot
+        then={null}
         {...{ ready: ride.ready, waits: ride.waits, run: pad.run, canRide: true, onBreak: null }}
         undo={undo ? words(undo) : null}
         redo={redo ? words(redo) : null}

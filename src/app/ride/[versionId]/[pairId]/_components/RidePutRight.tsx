@@ -1,4 +1,5 @@
-import { PassEditor, type PassEditorProps } from '@/app/ride/_components/record/PassEditor';
+import { PassEditor } from '@/app/ride/_components/record/PassEditor';
+import type { PassEditorProps } from '@/app/ride/_components/record/passEditorProps';
 import { askedRide } from '@/app/ride/askedRide';
 import { yardTime } from '@/app/_server/yardTime';
 import type { Pair } from '@/data/queries/pairs';

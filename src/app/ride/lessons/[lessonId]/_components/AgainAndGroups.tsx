@@ -2,7 +2,8 @@
 
 import { useSaveId } from '@/components/sync/useSaveId';
 import { groupsFor, groupsOf, type PairToGroup } from '@/core';
-import { Button, Group, Modal, NumberInput, Select, Stack, Text, Title } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Group, NumberInput, Select, Stack, Text, Title } from '@mantine/core';
 import type { FormOutcome } from '@/files/formOutcome';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';

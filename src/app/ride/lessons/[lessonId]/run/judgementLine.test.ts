@@ -8,7 +8,7 @@ import {
   type Rein,
   type TappedMark,
 } from '@/core';
-import { judgementLines } from './judgementLine';
+import { isRiddenByAll, judgementLines } from './judgementLine';
 import type { RunStage } from './runStage';
 
 const pole = (id: string, yM: number): Layout['items'][number] => ({
@@ -86,4 +86,13 @@ test('the next stage is offered with its reason once it was earned', () => {
   ]);
   // Without it, that it is enough.
   expect(lines(clean)[0]).toMatchObject({ reason: 'Enough of this stage?', answer: null });
+});
+
+test('a lesson is over once everybody has ridden its last stage', () => {
+  const noPass = pass('left', { kind: 'void' } as TappedMark);
+  expect(isRiddenByAll({ isLast: true, ridden: [[pass('left')], [pass('right')]] })).toBe(true);
+  expect(isRiddenByAll({ isLast: true, ridden: [[pass('left')], []] })).toBe(false);
+  expect(isRiddenByAll({ isLast: true, ridden: [[pass('left')], [noPass]] })).toBe(false);
+  expect(isRiddenByAll({ isLast: false, ridden: [[pass('left')]] })).toBe(false);
+  expect(isRiddenByAll({ isLast: true, ridden: [] })).toBe(false);
 });

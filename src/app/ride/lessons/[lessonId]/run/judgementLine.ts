@@ -2,6 +2,7 @@ import {
   afterFailure,
   faultGround,
   hasReins,
+  isVoid,
   repeatedFaults,
   stopHere,
   type FaultAnswer,
@@ -12,7 +13,29 @@ import { placeName, type AskedRide } from '@/app/ride/askedRide';
 import type { RunStage } from './runStage';
 
 /** What should happen now, in one line, with what can be done about it. */
-export type JudgementLine = { words: string; reason: string; answer: FaultAnswer | { kind: 'next stage' } | null };
+export type JudgementLine = {
+  words: string;
+  reason: string;
+  answer: FaultAnswer | { kind: 'next stage' } | { kind: 'end' } | null;
+};
+
+/** After the last stage: nothing but the end is left. */
+export const ALL_RODE: JudgementLine = {
+  words: 'Everybody has ridden.',
+  reason: 'Enough for today?',
+  answer: { kind: 'end' },
+};
+
+/** Whether a stage is the last one, and each pair has a pass there that counts. */
+export function isRiddenByAll({
+  isLast,
+  ridden,
+}: {
+  isLast: boolean;
+  ridden: readonly (readonly PassRecord[])[];
+}): boolean {
+  return isLast && ridden.length > 0 && ridden.every(passes => passes.some(pass => !isVoid(pass)));
+}
 
 type Judged = {
   stage: RunStage;

@@ -2,7 +2,8 @@
 
 import { useUnit, useLengths } from '@/components/Lengths/LengthsProvider';
 import { walkedOutline, type PointM } from '@/core';
-import { Button, Group, Modal, Text, Textarea } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Group, Text, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { readWalls } from './readWalls';
 
@@ -33,12 +34,7 @@ export function WalkTheWalls({ onWalked }: { onWalked: (corners: PointM[]) => st
       <Button size="compact-sm" variant="default" onClick={() => setOpened(true)}>
         Walk the walls
       </Button>
-      <Modal
-        opened={opened}
-        onClose={() => setOpened(false)}
-        title="Walk the walls"
-        closeButtonProps={{ 'aria-label': 'Close' }}
-      >
+      <Modal opened={opened} onClose={() => setOpened(false)} title="Walk the walls">
         <Text size="sm">
           Begin at the corner left of A and walk round with the sand on your left. A line for each wall: its length, and
           how the next wall turns: left, right, or degrees to the left.

@@ -30,7 +30,7 @@ export function CardTables({ card, stride, poles }: CardTablesProps) {
         <Table>
           <Table.Thead>
             <Table.Tr>
-              <Table.Th />
+              <Table.Th>Strides</Table.Th>
               <Table.Th>too tight under</Table.Th>
               <Table.Th>easy from</Table.Th>
               <Table.Th>even</Table.Th>

@@ -71,7 +71,9 @@ export function OwnStepBoard({ person, days }: OwnStepBoardProps) {
                 <Table.Th>Length</Table.Th>
                 <Table.Th>Steps</Table.Th>
                 <Table.Th>A step</Table.Th>
-                <Table.Th />
+                <Table.Th>
+                  <span className="roan-visually-hidden">What to do</span>
+                </Table.Th>
               </Table.Tr>
             </Table.Thead>
             <Table.Tbody>

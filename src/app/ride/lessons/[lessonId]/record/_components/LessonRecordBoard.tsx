@@ -6,56 +6,29 @@ import {
   aboutMinutes,
   amend,
   changedAfterwards,
-  doubledPasses,
   type Layout,
-  type LayoutHorse,
-  type LessonState,
   type LoggedPass,
   minutesRidden,
   offeredQuestions,
   type Question,
-  recordConflicts,
-  standingPasses,
   tapHistory,
   trackKey,
-  type YardRules,
 } from '@/core';
 import { ChangeList } from '@/app/ride/_components/record/ChangeList';
 import { PassEditor } from '@/app/ride/_components/record/PassEditor';
 import classes from '@/app/ride/_components/record/Record.module.css';
 import { UndoRedo } from '@/app/ride/_components/record/UndoRedo';
 import { askedRide } from '@/app/ride/askedRide';
-import { changeWords, marksInWords, passOf, passWords, type RecordNames } from '@/app/ride/recordWords';
+import { type RecordNames } from '@/app/ride/recordWords';
 import { saying } from '@/app/ride/saying';
 import { yardTime } from '@/app/_server/yardTime';
-import Link from 'next/link';
 import { useState } from 'react';
-import { ArchiveLesson } from '../../_components/ArchiveLesson';
-import { useLesson, type FirstRecord } from '../../_state/useLesson';
+import { useLesson } from '../../_state/useLesson';
 import { useVersions } from '../../run/_state/useVersions';
-
-type BoardProps = {
-  lessonId: string;
-  state: LessonState;
-  /** When the lesson was over, on the yard's clock; null where it is not. */
-  over: string | null;
-  /** What is said since then puts it right, and is what an undo here takes back; null while it is ridden. */
-  sinceMs: number | null;
-  /** Whether its day lies back. */
-  isPast: boolean;
-  /** Whether it may run: on another day than its own it is written down instead. */
-  isItsDay: boolean;
-  first: FirstRecord;
-  /** The pass that is put right when the page opens. */
-  openPassId: string | null;
-  layouts: Record<string, Layout>;
-  /** The pairs of the lesson, then the others of the yard, with the strides of that day. */
-  pairs: { id: string; name: string; strides: LayoutHorse }[];
-  stages: { id: string; name: string; questions: Question[] }[];
-  rules: YardRules;
-  homeFacingDeg: number | null;
-  timeZone: string;
-};
+import { LessonLife } from './LessonLife';
+import { Conflicts, Doubled } from './Conflicts';
+import { PassRow } from './PassRow';
+import { type BoardProps } from './boardProps';
 
 /** A lesson's record to be read, and to be put right: pass by pass, mark by mark, with everything that was changed. */
 export function LessonRecordBoard(props: BoardProps) {
@@ -194,147 +167,3 @@ function couldBe(
   byTrack.delete(trackKey(pass.question));
   return [...byTrack.values()];
 }
-
-type PassRowProps = { logged: LoggedPass; names: RecordNames; timeZone: string; onOpen: () => void };
-
-function PassRow({ logged, names, timeZone, onOpen }: PassRowProps) {
-  const say = useSay();
-  const { pass, counts, by, saidAtMs } = logged;
-  const ride = names.rideOf(pass);
-  const marked = marksInWords(logged, ride);
-  const isLate = saidAtMs - pass.riddenAtMs > LATE_MS;
-  return (
-    <li data-gone={!counts || undefined}>
-      <span>
-        <strong>{names.pairOf(pass.pairId)}</strong>, {yardTime(pass.riddenAtMs, timeZone, 'HH:mm')}:{' '}
-        {say(passWords(pass, ride))}: {marked.length === 0 ? 'nothing to mark' : say(marked.join(', '))}
-        <small>
-          {[
-            by === null ? '' : `by ${by}`,
-            isLate ? `written down ${yardTime(saidAtMs, timeZone, 'D MMM YYYY, HH:mm')}` : '',
-          ]
-            .filter(Boolean)
-            .join(', ')}
-        </small>
-      </span>
-      <button type="button" className={classes.key} onClick={onOpen}>
-        Put right
-      </button>
-    </li>
-  );
-}
-
-/** What is recorded so much later than it was ridden was written down afterwards. */
-const LATE_MS = 60 * 60 * 1000;
-
-function Conflicts({ names, onOpen }: { names: RecordNames; onOpen: (passId: string) => void }) {
-  const { log } = names;
-  return recordConflicts(log).map(({ passId, on, what, of, standing, others }) => {
-    const words = (value: unknown) => changeWords(names, { on, what, of, was: value, to: value } as never).after;
-    const pass = passOf(log, { on, of });
-    return (
-      <div key={`${on} ${of} ${what}`} className={classes.notice} role="status">
-        <p>
-          <strong>
-            Two said different things{pass ? ` of ${passWords(pass.pass, names.rideOf(pass.pass))}` : ''}.
-          </strong>{' '}
-          {words(standing.value)} stands{standing.by === null ? '' : `, said by ${standing.by}`};{' '}
-          {others.map(one => `${words(one.value)}${one.by === null ? '' : ` was said by ${one.by}`}`).join('; ')}. Both
-          are kept.
-        </p>
-        {passId !== null && (
-          <button type="button" className={classes.key} onClick={() => onOpen(passId)}>
-            Look at the pass
-          </button>
-        )}
-      </div>
-    );
-  });
-}
-
-type DoubledProps = { names: RecordNames; ready: boolean; onTakeBack: (logged: LoggedPass) => void };
-
-/** One pass that two people recorded: both count until somebody says which. */
-function Doubled({ names, ready, onTakeBack }: DoubledProps) {
-  return doubledPasses(names.log).map(([one, twin]) => (
-    <div key={`${one.pass.id} ${twin.pass.id}`} className={classes.notice} role="status">
-      <p>
-        <strong>Recorded twice?</strong> {names.pairOf(one.pass.pairId)}, {passWords(one.pass, names.rideOf(one.pass))},
-        by {one.by ?? 'one device'} and by {twin.by ?? 'another'} within half a minute. Both count.
-      </p>
-      <div className={classes.row}>
-        {[one, twin].map(logged => (
-          <button
-            key={logged.pass.id}
-            type="button"
-            className={classes.key}
-            disabled={!ready}
-            onClick={() => onTakeBack(logged)}
-          >
-            Take back the one by {logged.by ?? 'a device without a name'}
-          </button>
-        ))}
-      </div>
-    </div>
-  ));
-}
-
-/** In which state the lesson is, and what can be done about that. */
-function LessonLife({
-  lessonId,
-  state,
-  over,
-  isPast,
-  isItsDay,
-  lesson,
-}: BoardProps & { lesson: ReturnType<typeof useLesson> }) {
-  const { log, ready } = lesson;
-  const setEnded = (endedAtMs: number | null) => {
-    lesson.tap([
-      amend(log, lessonId, { on: 'lesson', of: lessonId, what: 'ended', was: log.endedAtMs, to: endedAtMs }, saying()),
-    ]);
-  };
-  const isOpen = state === 'running' ? log.endedAtMs === null : log.reopenedAtMs !== null && log.endedAtMs === null;
-  const n = standingPasses(log).length;
-  return (
-    <section aria-label="The lesson">
-      <p>
-        {STATE_WORDS[state === 'running' && !isOpen ? 'ended' : state]}
-        {state === 'ended' && over !== null ? `, ${over}` : ''}. {n} {n === 1 ? 'pass counts' : 'passes count'}.
-      </p>
-      <div className={classes.row}>
-        {state === 'running' && (
-          <Link href={`/ride/lessons/${lessonId}/run`} className={classes.key}>
-            Go on teaching
-          </Link>
-        )}
-        {isOpen && (
-          <button type="button" className={classes.key} disabled={!ready} onClick={() => setEnded(Date.now())}>
-            End the lesson
-          </button>
-        )}
-        {state === 'ended' && log.endedAtMs !== null && isItsDay && (
-          <button type="button" className={classes.key} disabled={!ready} onClick={() => setEnded(null)}>
-            Open it again
-          </button>
-        )}
-        {state !== 'running' && isPast && (
-          <Link href={`/ride/lessons/${lessonId}/run?write=1`} className={classes.key}>
-            Add passes afterwards
-          </Link>
-        )}
-        <Link href={`/ride/lessons/${lessonId}`} className={classes.key}>
-          Plan, day and pairs
-        </Link>
-        <ArchiveLesson lessonId={lessonId} archived={state === 'archived'} />
-      </div>
-    </section>
-  );
-}
-
-const STATE_WORDS: Record<LessonState, string> = {
-  planned: 'Planned',
-  running: 'It runs',
-  ended: 'It is over',
-  archived: 'It is archived',
-};

@@ -15,6 +15,7 @@ type JudgementLineProps = {
   onStageDown: (() => void) | null;
   onNextStage: () => void;
   onLine: (from: number, to: number) => void;
+  onEnd: () => void;
   onClose: () => void;
 };
 
@@ -45,6 +46,8 @@ export function JudgementLine({ line, stage, ride, onClose, ...on }: JudgementLi
         };
       case 'next stage':
         return { label: 'Next stage', onTap: on.onNextStage };
+      case 'end':
+        return { label: 'End the lesson', onTap: on.onEnd };
       default:
         return null;
     }

@@ -29,7 +29,8 @@ import {
 } from '@/core';
 import Link from 'next/link';
 import { useState } from 'react';
-import { judgementLines, type JudgementLine as Line } from '../judgementLine';
+import { endLesson } from '../endLesson';
+import { ALL_RODE, isRiddenByAll, judgementLines, type JudgementLine as Line } from '../judgementLine';
 import { useKeptTaps } from '../_state/useKeptTaps';
 import { JudgementLine } from './JudgementLine';
 import { LessonSheets, type Opened } from './LessonSheets';
@@ -71,7 +72,10 @@ export function LessonPad(props: LessonPadProps) {
         ...{ stage, ride, passes: earlier, nowMs: props.nowMs, gate, nextStage: next?.name ?? null },
       })
     : [];
-  const told = [...(layout ? placeLines(props.places, layout.arena) : []), ...judged];
+  const isOver =
+    props.writtenDownFor === null &&
+    isRiddenByAll({ isLast: next === undefined, ridden: pairs.map(({ id }) => props.atStage(id)) });
+  const told = [...(layout ? placeLines(props.places, layout.arena) : []), ...judged, ...(isOver ? [ALL_RODE] : [])];
   const line = told.find(({ words, reason }) => !closed.has(`${passKeyOf(pair?.id, stage.id)} ${words} ${reason}`));
   const doubt = ride?.track ? doubtfulCount(ride.track, marks, sure) : null;
   /** What was counted is said before anything else begins. */
@@ -89,10 +93,21 @@ export function LessonPad(props: LessonPadProps) {
   };
   const [undo, redo] = [run.history.undo, run.history.redo].map(taps => taps[taps.length - 1]);
   const undoLast = () => (pad.run ? pad.untap() : undo && lesson.reverse(undo));
-  const nextPair = (by: 1 | -1) => {
+  const pairBeside = (by: 1 | -1) => {
     const at = pairs.findIndex(({ id }) => id === pair?.id);
-    const other = pairs[(at + by + pairs.length) % pairs.length];
-    if (other && pairs.length > 1) first(run.choosePair)(other.id);
+    return pairs.length > 1 ? (pairs[(at + by + pairs.length) % pairs.length] ?? null) : null;
+  };
+  const nextPair = (by: 1 | -1) => {
+    const other = pairBeside(by);
+    if (other) first(run.choosePair)(other.id);
+  };
+  const following = pairBeside(1);
+  const then = following && {
+    horse: following.horse,
+    onDone: () => {
+      done();
+      run.choosePair(following.id);
+    },
   };
   useFootLetters(opened === null, {
     onDone: done,
@@ -129,6 +144,7 @@ export function LessonPad(props: LessonPadProps) {
               onStageDown={index > 0 ? () => first(run.chooseStage)(index - 1) : null}
               onNextStage={() => first(run.chooseStage)(index + 1)}
               onLine={first(run.startLine)}
+              onEnd={() => endLesson(lesson, lessonId)}
               onClose={() =>
                 setClosed(new Set([...closed, `${passKeyOf(pair?.id, stage.id)} ${line.words} ${line.reason}`]))
               }
@@ -179,6 +195,7 @@ export function LessonPad(props: LessonPadProps) {
         onBreak={run.walkBreak}
         marked={open ? open.marks.length : null}
         onDone={done}
+        then={then}
       />
       <LessonSheets {...props} {...{ pad, saidFirst: first, opened, ride }} onOpen={setOpened} />
     </div>

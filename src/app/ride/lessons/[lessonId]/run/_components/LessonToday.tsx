@@ -1,10 +1,9 @@
 'use client';
 
 import { chooseWho, useWho } from '@/components/who/whoSays';
-import { amend } from '@/core';
 import Link from 'next/link';
 import { useState } from 'react';
-import { saying } from '@/app/ride/saying';
+import { endLesson } from '../endLesson';
 import { type LessonRecordState } from '../../_state/useLesson';
 import classes from './RunLesson.module.css';
 
@@ -14,11 +13,6 @@ type LessonTodayProps = { lessonId: string; lesson: LessonRecordState; isWritten
 export function LessonToday({ lessonId, lesson, isWrittenDown }: LessonTodayProps) {
   const who = useWho();
   const [name, setName] = useState<string | null>(null);
-  const end = () => {
-    const own = saying();
-    const value = { on: 'lesson', of: lessonId, what: 'ended', was: lesson.log.endedAtMs, to: own.atMs } as const;
-    lesson.tap([amend(lesson.log, lessonId, value, own)]);
-  };
   return (
     <section className={classes.part} aria-label="This lesson">
       <h2>This lesson</h2>
@@ -46,7 +40,12 @@ export function LessonToday({ lessonId, lesson, isWrittenDown }: LessonTodayProp
           The record
         </Link>
         {!isWrittenDown && (
-          <button type="button" className={classes.key} disabled={!lesson.ready} onClick={end}>
+          <button
+            type="button"
+            className={classes.key}
+            disabled={!lesson.ready}
+            onClick={() => endLesson(lesson, lessonId)}
+          >
             End the lesson
           </button>
         )}

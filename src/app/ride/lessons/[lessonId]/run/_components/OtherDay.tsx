@@ -1,9 +1,9 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { ForInstructors } from '@/components/who/mayPlan';
 import { useRouter } from 'next/navigation';
 import Link from 'next/link';
-import { useState, useTransition } from 'react';
 import { moveLessonToNowAction } from '../../../actions';
 import classes from './RunLesson.module.css';
 
@@ -12,14 +12,12 @@ type OtherDayProps = { lessonId: string; name: string; day: string; isPast: bool
 /** A lesson of another day: written down as it was ridden then, or ridden today instead. */
 export function OtherDay({ lessonId, name, day, isPast }: OtherDayProps) {
   const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct('The server does not answer: the lesson is as it was.');
   const ride = () =>
-    begin(async () => {
-      const answer = await moveLessonToNowAction(lessonId).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the lesson is as it was.'));
-      if (answer?.ok) router.refresh();
-    });
+    act(
+      () => moveLessonToNowAction(lessonId),
+      () => router.refresh(),
+    );
   return (
     <section className={classes.run} aria-label="Another day">
       <header className={classes.head}>

@@ -36,12 +36,7 @@ export function CountPad({ draft, change }: CountPadProps) {
         onChange={pace => change({ kind: 'pace', pace: pace as TestPace })}
         data={TEST_PACES.map(value => ({ value, label: value[0]!.toUpperCase() + value.slice(1) }))}
       />
-      <button
-        type="button"
-        className={classes.pad}
-        onClick={() => change({ kind: 'tap' })}
-        aria-label="The foot landed"
-      >
+      <button type="button" className={classes.pad} onClick={() => change({ kind: 'tap' })}>
         <strong aria-live="polite">{draft.count}</strong>
         <span>
           {say(ENTRY_LABELS[draft.entry]).toLowerCase()}, {draft.pace}: tap, or press the space bar, each time the{' '}

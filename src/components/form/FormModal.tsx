@@ -3,9 +3,11 @@
 import { useSaveId } from '@/components/sync/useSaveId';
 import type { FormSent } from '@/files/formOutcome';
 import type { FormOutcome } from '@/files/formOutcome';
-import { Alert, Button, Group, Modal, Stack } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Alert, Button, Group, Stack } from '@mantine/core';
 import type { UseFormReturnType } from '@mantine/form';
 import { useState, type ReactNode } from 'react';
+import { Problem } from './Problem';
 
 type FormModalProps<Values extends Record<string, unknown>> = {
   title: string;
@@ -55,11 +57,7 @@ export function FormModal<Values extends Record<string, unknown>>(props: FormMod
       <form noValidate onSubmit={form.onSubmit(() => send(form.getValues()))}>
         <Stack gap="sm">
           {children}
-          {problem && (
-            <Alert color="chestnut" role="alert">
-              {problem}
-            </Alert>
-          )}
+          <Problem>{problem}</Problem>
           {touched && (
             <Alert color="slate" role="status" title="This touches more">
               <ul>

@@ -1,13 +1,13 @@
 'use client';
 
 import { useSaveId } from '@/components/sync/useSaveId';
-import { Button, Checkbox, Group, Modal, Select, Stack, Text, TextInput } from '@mantine/core';
+import { Modal } from '@/components/Modal/Modal';
+import { Button, Checkbox, Group, Select, Stack, Text, TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { newPairAction, teachNowAction } from '../../teachActions';
-
-export type TeachPair = { id: string; horseId: string; name: string };
+import { newPairAction, teachNowAction } from './teachActions';
+import type { TeachPair } from './teachPairs';
 
 type TeachNowProps = {
   layoutId: string;
@@ -24,12 +24,15 @@ const NO_ANSWER = 'The server does not answer: nothing was begun. Try again.';
 export default function TeachNow({ layoutId, pairs, horses, groupIds, onClose }: TeachNowProps) {
   const router = useRouter();
   const [ticked, setTicked] = useState(() => firstOfEach(pairs, groupIds));
+  const unridden = groupIds.flatMap(id => (pairs.some(({ horseId }) => horseId === id) ? [] : [id]));
+  const [unnamed, setUnnamed] = useState(unridden);
+  const riding = ticked.length + unnamed.length;
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const nameSave = useSaveId();
   const start = () =>
     begin(async () => {
-      const sent = { layoutId, pairIds: ticked };
+      const sent = { layoutId, pairIds: ticked, horseIds: unnamed };
       const answer = await teachNowAction(sent, nameSave(sent)).catch(() => null);
       if (answer?.ok) return router.push(`/ride/lessons/${answer.lessonId}/run`);
       setProblem(answer === null ? NO_ANSWER : answer.problem);
@@ -39,17 +42,14 @@ export default function TeachNow({ layoutId, pairs, horses, groupIds, onClose }:
     <Modal opened onClose={onClose} title="Teach this now">
       <Stack gap="xs">
         <Text size="sm">Who is there? The stages of the layout come with it, and a warm-up before them.</Text>
-        {sorted.map(({ id, name }) => (
-          <Checkbox
-            key={id}
-            size="md"
-            label={name}
-            checked={ticked.includes(id)}
-            onChange={event =>
-              setTicked(event.currentTarget.checked ? [...ticked, id] : ticked.filter(other => other !== id))
-            }
-          />
-        ))}
+        <Ticks of={sorted} ticked={ticked} onTick={setTicked} />
+        <Ticks
+          of={horses.flatMap(({ id, name }) =>
+            unridden.includes(id) ? [{ id, name: `${name}, the rider has no name yet` }] : [],
+          )}
+          ticked={unnamed}
+          onTick={setUnnamed}
+        />
         <NewPair
           horses={horses}
           onMade={id => {
@@ -62,8 +62,8 @@ export default function TeachNow({ layoutId, pairs, horses, groupIds, onClose }:
             {problem}
           </Text>
         )}
-        <Button size="md" loading={busy} disabled={ticked.length === 0} onClick={start}>
-          Begin with {ticked.length} {ticked.length === 1 ? 'pair' : 'pairs'}
+        <Button size="md" loading={busy} disabled={riding === 0} onClick={start}>
+          Begin with {riding} {riding === 1 ? 'pair' : 'pairs'}
         </Button>
         <Button size="md" variant="default" component={Link} href={planHref(layoutId, ticked)}>
           Plan it for another day
@@ -71,6 +71,24 @@ export default function TeachNow({ layoutId, pairs, horses, groupIds, onClose }:
       </Stack>
     </Modal>
   );
+}
+
+type TicksProps = {
+  of: readonly { id: string; name: string }[];
+  ticked: readonly string[];
+  onTick: (ids: string[]) => void;
+};
+
+function Ticks({ of, ticked, onTick }: TicksProps) {
+  return of.map(({ id, name }) => (
+    <Checkbox
+      key={id}
+      size="md"
+      label={name}
+      checked={ticked.includes(id)}
+      onChange={event => onTick(event.currentTarget.checked ? [...ticked, id] : ticked.filter(other => other !== id))}
+    />
+  ));
 }
 
 /** The plan of a lesson over a layout, for those who are ticked. */

@@ -1,6 +1,7 @@
 'use server';
 
 import { warmUpStage } from '@/core';
+import type { Transaction } from '@/data/database';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { present } from '@/data/present';
 import { listHorses } from '@/data/queries/horses';
@@ -15,14 +16,16 @@ import { newPairForm } from '@/files/yardForms';
 import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { attempt } from '../_server/attempt';
-import { may } from '../_server/access/rules';
-import { fittedStages } from '../_server/fittedStages';
-import { yardContext } from '../_server/yardContext';
+import { attempt } from '../../_server/attempt';
+import { may } from '../../_server/access/rules';
+import { fittedStages } from '../../_server/fittedStages';
+import { yardContext } from '../../_server/yardContext';
 
 const Teach = z.strictObject({
   layoutId: z.string().min(1).max(60),
   pairIds: z.array(z.string().min(1).max(60)).max(60),
+  /** Horses whose rider has no name yet. */
+  horseIds: z.array(z.string().min(1).max(60)).max(60).default([]),
 });
 const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
@@ -38,18 +41,27 @@ export async function teachNowAction(sent: unknown, saving: unknown): Promise<Fo
     const layout = await findLayout(db, yard.id, wish.data.layoutId);
     if (!layout) return refuse('This layout is not in the yard any more.');
     const there = present(await listPairs(db, yard.id));
-    const riding = wish.data.pairIds.flatMap(id => there.find(pair => pair.id === id) ?? []);
+    const horses = present(await listHorses(db, yard.id));
+    const known = wish.data.pairIds.flatMap(id => there.find(pair => pair.id === id) ?? []);
+    const unnamed = wish.data.horseIds.flatMap(id => horses.find(horse => horse.id === id) ?? []);
+    const riding = [...known, ...unnamed.map(({ id }) => ({ id: `rider of ${id}`, horseId: id }))];
     if (riding.length === 0) return refuse('Choose at least one pair.');
-    const { stages, breakEveryMin } = await fittedStages(db, yard.id, layout, await listHorses(db, yard.id), riding);
+    const { stages, breakEveryMin } = await fittedStages(db, yard.id, layout, horses, riding);
     if (stages.length === 0) return refuse('Nothing is ridden on this layout yet: put an exercise or a track on it.');
-    const plan = {
-      ...{ pairIds: riding.map(({ id }) => id), breakEveryMin },
-      stages: [warmUpStage(randomUUID()), ...stages.map(({ stage }) => stage)],
-    };
-    const lesson = { name: layout.name, arenaId: layout.arena.id, startsAtMs: Date.now(), plan };
     const saveId = SaveId.optional().catch(undefined).parse(saving);
-    const lessonId = await write(tx => once(tx, yard.id, saveId, () => saveLesson(tx, yard.id, lesson)));
-    revalidatePath('/ride');
+    const lessonId = await write(tx =>
+      once(tx, yard.id, saveId, async () => {
+        const pairIds = known.map(({ id }) => id);
+        for (const { id, name } of unnamed) pairIds.push(await pairOf(tx, yard.id, `${name}’s rider`, id));
+        const plan = {
+          ...{ pairIds, breakEveryMin },
+          stages: [warmUpStage(randomUUID()), ...stages.map(({ stage }) => stage)],
+        };
+        const lesson = { name: layout.name, arenaId: layout.arena.id, startsAtMs: Date.now(), plan };
+        return saveLesson(tx, yard.id, lesson);
+      }),
+    );
+    revalidatePath('/', 'layout');
     return { ok: true, lessonId };
   });
 }
@@ -62,19 +74,20 @@ export async function newPairAction(typed: unknown, saving: unknown): Promise<Fo
     const { write, yard } = await yardContext();
     const { rider, horseId } = form.data;
     const saveId = SaveId.optional().catch(undefined).parse(saving);
-    const pairId = await write(tx =>
-      once(tx, yard.id, saveId, async () => {
-        const alike = (name: string) => name.trim().toLowerCase() === rider.toLowerCase();
-        const known = present(await listPeople(tx, yard.id)).find(({ name }) => alike(name));
-        const person = { name: rider, role: 'rider' as const, stepLengthM: null };
-        const riderId = known?.id ?? (await savePerson(tx, yard.id, person));
-        if (!(await listHorses(tx, yard.id)).some(({ id }) => id === horseId))
-          throw new DatabaseRefused('This horse is not in the yard any more.');
-        await addPair(tx, yard.id, riderId, horseId);
-        return (await listPairs(tx, yard.id)).find(pair => pair.riderId === riderId && pair.horseId === horseId)!.id;
-      }),
-    );
+    const pairId = await write(tx => once(tx, yard.id, saveId, () => pairOf(tx, yard.id, rider, horseId)));
     revalidatePath('/', 'layout');
     return { ok: true, pairId };
   });
+}
+
+/** The pair of a rider of this name on a horse, by its id: the rider and the pair are made where they are not there. */
+async function pairOf(tx: Transaction, yardId: string, rider: string, horseId: string): Promise<string> {
+  const alike = (name: string) => name.trim().toLowerCase() === rider.toLowerCase();
+  const known = present(await listPeople(tx, yardId)).find(({ name }) => alike(name));
+  const person = { name: rider, role: 'rider' as const, stepLengthM: null };
+  const riderId = known?.id ?? (await savePerson(tx, yardId, person));
+  if (!(await listHorses(tx, yardId)).some(({ id }) => id === horseId))
+    throw new DatabaseRefused('This horse is not in the yard any more.');
+  await addPair(tx, yardId, riderId, horseId);
+  return (await listPairs(tx, yardId)).find(pair => pair.riderId === riderId && pair.horseId === horseId)!.id;
 }

@@ -1,0 +1,93 @@
+/**
+ * npm run mutate: changes the code at places that chance chose, one at a time, and asks the tests beside it whether they notice
+ * (StrykerJS). `MUTATE_SEED` for other places, `MUTATE_PLACES` for more of them. Writes docs/measured/mutations.json.
+ */
+import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { Stryker } from '@stryker-mutator/core';
+import { seededRandom } from '@/core';
+import { keepMeasured } from '../bench/measured';
+import { sourceFiles, type SourceFile } from './quality/sourceSizes';
+
+const SEED = Number(process.env.MUTATE_SEED ?? 1);
+/** How many places of each folder: the core is the largest. */
+const PLACES = { 'src/core': 40, 'src/files': 10, 'src/data': 10 } as const;
+const FACTOR = Number(process.env.MUTATE_PLACES ?? 1);
+const LINES = 8;
+const WORKS = '.test-output/mutate';
+
+type Place = { file: string; from: number; to: number };
+
+/** Files with tests beside them or in their folder: others are tested through whoever uses them, and not by this. */
+function isTestedHere({ file, isTest }: SourceFile): boolean {
+  const beside = readdirSync(path.dirname(file)).some(name => /\.test\.tsx?$/.test(name));
+  return !isTest && beside && !/index\.ts$|\/demo\/|\/schema\/|migrations/.test(file);
+}
+
+/** Places by chance, each as likely as it is long. */
+function places(): Place[] {
+  const random = seededRandom(SEED);
+  const files = sourceFiles().filter(isTestedHere);
+  return Object.entries(PLACES).flatMap(([folder, count]) => {
+    const own = files.filter(one => one.folder === folder);
+    const total = own.reduce((sum, { lines }) => sum + lines, 0);
+    return Array.from({ length: Math.round(count * FACTOR) }, (): Place => {
+      let at = random() * total;
+      const found = own.find(({ lines }) => (at -= lines) < 0) ?? own[own.length - 1]!;
+      const from = 1 + Math.floor(random() * Math.max(1, found.lines - LINES));
+      return { file: found.file, from, to: Math.min(found.lines, from + LINES - 1) };
+    });
+  });
+}
+
+const chosen = places();
+const folders = [...new Set(chosen.map(({ file }) => path.dirname(file)))];
+mkdirSync(WORKS, { recursive: true });
+// The tests of the folders that are changed, over files only: a server for each would take hours.
+writeFileSync(
+  `${WORKS}/jest.config.cjs`,
+  `const { projects } = require('../../jest.config.cjs');
+const [core, app] = projects;
+module.exports = { ...app, rootDir: '../..', testPathIgnorePatterns: ['/kept/', 'indexes.test', 'upgradeRecords'], testMatch: ${JSON.stringify(folders.map(folder => `<rootDir>/${folder}/*.test.{ts,tsx}`))} };
+`,
+);
+
+const results = await new Stryker({
+  mutate: chosen.map(({ file, from, to }) => `${file}:${from}-${to}`),
+  testRunner: 'jest',
+  plugins: ['@stryker-mutator/jest-runner'],
+  jest: { projectType: 'custom', configFile: `${WORKS}/jest.config.cjs`, enableFindRelatedTests: false },
+  coverageAnalysis: 'perTest',
+  concurrency: 2,
+  ignoreStatic: true,
+  timeoutMS: 20_000,
+  tempDirName: '.test-output/stryker',
+  ignorePatterns: ['/.next', '/e2e', '/docs', '/data', '/public', '/test-results'],
+  reporters: ['progress'],
+  mutator: { excludedMutations: ['StringLiteral', 'BlockStatement'] },
+  warnings: { slow: false },
+}).runMutationTest();
+
+const lineOf = ({ fileName, location, mutatorName, replacement }: (typeof results)[number]) =>
+  `${path.relative(process.cwd(), fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replace(/\s+/g, ' ').slice(0, 60)}`;
+const rows = Object.keys(PLACES).map(folder => {
+  const own = results.filter(({ fileName }) => path.relative(process.cwd(), fileName).startsWith(folder));
+  const killed = own.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;
+  const survived = own.filter(({ status }) => status === 'Survived' || status === 'NoCoverage').length;
+  return [
+    folder,
+    killed + survived,
+    killed,
+    survived,
+    `${Math.round((100 * killed) / Math.max(1, killed + survived))} %`,
+  ];
+});
+const survivors = results
+  .filter(({ status }) => status === 'Survived' || status === 'NoCoverage')
+  .map(lineOf)
+  .sort();
+const words = `${chosen.length} places of ${LINES} lines, seed ${SEED}. Words are not changed. Not noticed by the tests of their own folder:\n\n${survivors.map(one => `- \`${one}\``).join('\n')}`;
+keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], rows, words);
+console.table(rows);
+console.log(survivors.join('\n'));
+rmSync(WORKS, { recursive: true, force: true });

@@ -26,31 +26,33 @@ export function TopBar({ yardName, hasMoreYards, unit, who, onSignOut, onChooseU
   const { thread } = useThread();
   const [pending, startTransition] = useTransition();
   return (
-    <header className={`${classes.bar} roan-no-print`}>
-      {hasMoreYards ? (
-        <Link href="/yards" className={classes.named}>
-          <small>Yard</small> {yardName}
-        </Link>
-      ) : (
-        <span className={classes.yard}>{yardName}</span>
-      )}
-      {thread.layout && (
-        <Link href={`/plan/${thread.layout.id}`} className={classes.named}>
-          <small>Layout</small> {thread.layout.name}
-        </Link>
-      )}
-      {thread.lesson && (
-        <Link href={`/ride/lessons/${thread.lesson.id}`} className={classes.named}>
-          <small>Lesson</small> {thread.lesson.name}
-        </Link>
-      )}
-      {thread.pair && (
-        <Link href={`/review/${thread.pair.id}`} className={classes.named}>
-          <small>Pair</small> {thread.pair.name}
-        </Link>
-      )}
+    <header className={`${classes.bar} roan-no-print`} data-signed-in={who ? true : undefined}>
+      <div className={classes.thread}>
+        {hasMoreYards ? (
+          <Link href="/yards" className={classes.named}>
+            <small>Yard</small> {yardName}
+          </Link>
+        ) : (
+          <span className={classes.yard}>{yardName}</span>
+        )}
+        {thread.layout && (
+          <Link href={`/plan/${thread.layout.id}`} className={classes.named}>
+            <small>Layout</small> {thread.layout.name}
+          </Link>
+        )}
+        {thread.lesson && (
+          <Link href={`/ride/lessons/${thread.lesson.id}`} className={classes.named}>
+            <small>Lesson</small> {thread.lesson.name}
+          </Link>
+        )}
+        {thread.pair && (
+          <Link href={`/review/${thread.pair.id}`} className={classes.named}>
+            <small>Pair</small> {thread.pair.name}
+          </Link>
+        )}
+        <SyncStarter />
+      </div>
       {who && <SignOut name={who.name} onLeave={onSignOut} />}
-      <SyncStarter />
       <Choice
         className={classes.unit}
         size="xs"

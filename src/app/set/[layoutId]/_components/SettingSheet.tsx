@@ -232,10 +232,12 @@ export function SettingSheet(props: SettingSheetProps) {
             { value: 'ground', label: 'As measured' },
           ]}
         />
-        <span role="status">
-          {standing} of {steps.length} stand
-        </span>
-        <Delivery ready={ticks.ready} waits={ticks.waits} quiet />
+        <div className={classes.told}>
+          <span role="status">
+            {standing} of {steps.length} stand
+          </span>
+          <Delivery className={classes.delivery} ready={ticks.ready} waits={ticks.waits} quiet />
+        </div>
       </div>
       {view === 'one' && <OneAtATime steps={steps} ticks={ticks} truth={truth} walker={walker} />}
       {view === 'ground' && (

@@ -49,7 +49,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en-GB" data-yard={opened?.yard.id} {...mantineHtmlProps}>
       <head>
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: EARLY_TAPS }} />
-        <ColorSchemeScript forceColorScheme="light" nonce={nonce} />
+        <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
       </head>
       <body>
         <Styled nonce={nonce}>

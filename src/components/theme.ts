@@ -28,12 +28,40 @@ const slate: MantineColorsTuple = [
   '#232a34',
 ];
 
+/** Sand that is wet: what is to be heeded. */
+const ochre: MantineColorsTuple = [
+  '#fbf4e6',
+  '#f3e5c8',
+  '#e7cd98',
+  '#d9b266',
+  '#cd9c42',
+  '#bd882d',
+  '#a37122',
+  '#8a5d1a',
+  '#6f4a14',
+  '#54370d',
+];
+
+/** Night in the yard: from what is written to what lies behind it. */
+const dark: MantineColorsTuple = [
+  '#f1ece0',
+  '#d8dde3',
+  '#b0b8c2',
+  '#97a2af',
+  '#566274',
+  '#414a55',
+  '#2a323b',
+  '#1e242b',
+  '#191e24',
+  '#14181d',
+];
+
 const CLOSE = { 'aria-label': 'Close' };
 
 export const theme = createTheme({
   primaryColor: 'chestnut',
   primaryShade: 7,
-  colors: { chestnut, slate, gray: slate },
+  colors: { chestnut, slate, gray: slate, ochre, dark },
   black: '#20262e',
   white: '#fffdf8',
   fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif",

@@ -48,6 +48,7 @@ export function Sand({ arena, view, label, children, ref, className, box, textM:
     <svg
       ref={ref}
       role="group"
+      data-lit=""
       aria-label={label}
       className={`${classes.sand} ${className ?? ''}`}
       style={{ '--text-m': textM } as CSSProperties}

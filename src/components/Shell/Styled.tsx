@@ -3,7 +3,8 @@
 import { theme } from '@/components/theme';
 import { MantineProvider } from '@mantine/core';
 import { setNonce } from 'get-nonce';
-import { useState, type ReactNode } from 'react';
+import { printedLight } from '@/components/colours/lightColours';
+import { useEffect, useState, type ReactNode } from 'react';
 
 /**
  * The look of all pages.
@@ -15,8 +16,9 @@ export function Styled({ nonce, children }: { nonce: string | undefined; childre
     if (nonce !== undefined && typeof document !== 'undefined') setNonce(nonce);
     return nonce ?? '';
   });
+  useEffect(printedLight, []);
   return (
-    <MantineProvider theme={theme} forceColorScheme="light" getStyleNonce={() => first}>
+    <MantineProvider theme={theme} defaultColorScheme="auto" getStyleNonce={() => first}>
       {children}
     </MantineProvider>
   );

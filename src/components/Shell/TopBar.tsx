@@ -2,6 +2,7 @@
 
 import { SignOut, type SignOutProps } from './SignOut';
 import { Choice } from '@/components/Choice';
+import { ColoursKey } from '@/components/colours/ColoursKey';
 import { SyncStarter } from '@/components/sync/SyncStarter';
 import type { LengthUnit } from '@/core';
 import Link from 'next/link';
@@ -53,6 +54,7 @@ export function TopBar({ yardName, hasMoreYards, unit, who, onSignOut, onChooseU
         <SyncStarter />
       </div>
       {who && <SignOut name={who.name} onLeave={onSignOut} />}
+      <ColoursKey />
       <Choice
         className={classes.unit}
         size="xs"

@@ -1,3 +1,4 @@
+import { inLightColours } from '@/components/colours/lightColours';
 import { drawnAsSvg } from './drawnAsSvg';
 import { ownFont } from './ownFont';
 
@@ -6,8 +7,10 @@ const FINER = 2;
 
 /** A picture of the page as an SVG file. */
 export async function pictureAsSvg(box: Element, title: string): Promise<Blob> {
-  const { backgroundColor, fontFamily } = getComputedStyle(box.closest('section') ?? box);
-  const svg = drawnAsSvg(box, title, backgroundColor);
+  const { svg, fontFamily } = inLightColours(() => {
+    const { backgroundColor, fontFamily: family } = getComputedStyle(box.closest('section') ?? box);
+    return { svg: drawnAsSvg(box, title, backgroundColor), fontFamily: family };
+  });
   const font = await ownFont(fontFamily);
   if (font !== '') {
     const style = document.createElementNS('http://www.w3.org/2000/svg', 'style');

@@ -54,7 +54,7 @@ const VIEW = sandView({ widthM: SAND_M, lengthM: SAND_M, letters: 'none' }, 'alo
 function PiecePicture({ choice }: { choice: ItemChoice }) {
   const item = newItem(choice, choice, { xM: SAND_M / 2, yM: SAND_M / 2 }, Math.PI / 2);
   return (
-    <svg viewBox={`0 0 ${SAND_M} ${SAND_M}`} className={classes.picture} aria-hidden="true">
+    <svg viewBox={`0 0 ${SAND_M} ${SAND_M}`} className={classes.picture} data-lit="" aria-hidden="true">
       <Shapes shapes={itemShapes(item, VIEW)} />
     </svg>
   );

@@ -107,6 +107,7 @@ export function PlanSand(props: PlanSandProps) {
       role="group"
       aria-label="The sand"
       className={classes.ground}
+      data-lit=""
       data-riding={riding || undefined}
       onPointerOver={pointed}
       onPointerLeave={() => onPoint(null)}

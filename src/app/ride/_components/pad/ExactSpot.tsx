@@ -21,7 +21,7 @@ export function ExactSpot({ fraction, onTap, disabled }: ExactSpotProps) {
     if (!disabled) onTap(Math.round(inGap / FINEST) * FINEST);
   };
   return (
-    <div className={classes.exact}>
+    <div className={classes.exact} data-lit="">
       <svg
         viewBox={`0 0 ${width} ${height}`}
         className={classes.strip}

@@ -74,7 +74,7 @@ export function PadSand({ sand, pad, onMark, onSwipe }: PadSandProps) {
   const isRow = !pad.counted && steps[0]?.kind === 'pole';
   const chosenChain = pad.step?.kind === 'figure' ? pad.step.chain : null;
   return (
-    <div ref={ref} className={classes.sand} {...touch}>
+    <div ref={ref} className={classes.sand} data-lit="" {...touch}>
       <Sand arena={arena} view={view} box={box} label="The sand" className={classes.drawing} textM={sandTextM(arena)}>
         <LayoutDrawing layout={asked} tracks={tracks} view={view} textM={sandTextM(arena)} />
         {chosenChain && <path d={chainPath(view, chosenChain)} className={classes.chosenWay} />}

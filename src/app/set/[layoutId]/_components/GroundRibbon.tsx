@@ -29,7 +29,7 @@ export function GroundRibbon({ label, planned, standing, numberOf, format }: Gro
   const height = TOP + Math.max(1, horses.length) * ROW + 6;
   const stops = [planned.legs[0]!.from, ...planned.legs.map(({ to }) => to)];
   return (
-    <div className={classes.roll} tabIndex={0} role="group" aria-label={label}>
+    <div className={classes.roll} data-lit="" tabIndex={0} role="group" aria-label={label}>
       <svg
         viewBox={`0 0 ${width} ${height}`}
         style={{ width: `max(100%, ${Math.round(width * 0.62)}px)` }}

@@ -7,6 +7,7 @@ export function StepPicture({ picture: { box, shapes } }: { picture: Picture }) 
     <svg
       viewBox={`${box.x} ${box.y} ${box.widthM} ${box.heightM}`}
       className={classes.picture}
+      data-lit=""
       aria-hidden="true"
       focusable="false"
     >

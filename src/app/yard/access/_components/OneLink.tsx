@@ -15,6 +15,7 @@ export function OneLink({ title, says, link, onClose }: OneLinkProps) {
           <div
             role="img"
             aria-label={`A code to scan for ${title}`}
+            data-lit=""
             style={{ width: 240, height: 240 }}
             // Made by the server from an address of its own.
             dangerouslySetInnerHTML={{ __html: link.qr }}

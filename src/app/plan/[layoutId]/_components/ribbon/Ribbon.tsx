@@ -53,6 +53,7 @@ export function Ribbon(props: RibbonProps) {
     <div
       ref={useMergedRef(measured, rolled)}
       className={classes.ribbon}
+      data-lit=""
       style={{ maxHeight: SEEN_PX }}
       data-testid="ribbon"
     >

@@ -56,7 +56,7 @@ export function SessionRibbon(props: SessionRibbonProps) {
   const { session } = reckoned;
   if (!session.ok)
     return (
-      <div ref={ref} className={classes.ribbon} role="alert">
+      <div ref={ref} className={classes.ribbon} data-lit="" role="alert">
         <p className={classes.session}>
           Figure {session.figure + 1} cannot be ridden here: {session.reason}
         </p>
@@ -72,7 +72,7 @@ export function SessionRibbon(props: SessionRibbonProps) {
   };
   const edges = stopsPx(frame, lengthsM).map(drawn);
   return (
-    <div ref={ref} className={classes.ribbon} style={{ maxHeight: SEEN_PX }} data-testid="ribbon">
+    <div ref={ref} className={classes.ribbon} data-lit="" style={{ maxHeight: SEEN_PX }} data-testid="ribbon">
       <div
         className={classes.strip}
         style={{ height: heightPx, width: contentPx(frame, lengthsM) }}

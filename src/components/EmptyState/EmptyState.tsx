@@ -23,7 +23,7 @@ export function EmptyState({ title, children, action }: EmptyStateProps) {
       <Title order={2} size="h3">
         {title}
       </Title>
-      <Text c="slate.7" maw={460} ta="center">
+      <Text c="dimmed" maw={460} ta="center">
         {children}
       </Text>
       {action}

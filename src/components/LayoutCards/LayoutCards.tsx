@@ -40,10 +40,10 @@ export function LayoutCards({ cards, actions }: LayoutCardsProps) {
                 <CroppedSand arena={arena} items={items} tracks={tracks} />
               </div>
               <strong>{name}</strong>
-              <Text size="sm" c="slate.7">
+              <Text size="sm" c="dimmed">
                 {line}
               </Text>
-              <Text size="xs" c="slate.7">
+              <Text size="xs" c="dimmed">
                 {dates}
               </Text>
               {tags.length > 0 && (

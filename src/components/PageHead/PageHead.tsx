@@ -19,7 +19,7 @@ export function PageHead({ title, sub, actions }: PageHeadProps) {
           {title}
         </Title>
         {sub && (
-          <Text c="slate.7" size="sm">
+          <Text c="dimmed" size="sm">
             {sub}
           </Text>
         )}

@@ -58,7 +58,7 @@ export function LayoutList({ cards }: { cards: LayoutCard[] }) {
         )}
       </Group>
       {shown.length === 0 && (
-        <Text c="slate.7" role="status">
+        <Text c="dimmed" role="status">
           No layout is like that. Take a word or a tag away.
         </Text>
       )}

@@ -58,7 +58,7 @@ export default function TeachNow({ layoutId, pairs, horses, groupIds, onClose }:
           }}
         />
         {problem && (
-          <Text size="sm" c="chestnut.8" role="alert">
+          <Text size="sm" c="var(--roan-main-ink)" role="alert">
             {problem}
           </Text>
         )}

@@ -36,7 +36,7 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
       <Title order={2} size="h4">
         {review.layoutName}: {say(review.questionWords)}
       </Title>
-      <Text size="sm" c="slate.7">
+      <Text size="sm" c="dimmed">
         {spacingM === null
           ? review.poles === 0
             ? 'On the flat'
@@ -70,7 +70,7 @@ export function RowReviewCard({ pairId, horseName, review }: RowReviewCardProps)
             passes={passes.slice(-SHOWN_PASSES)}
             label={`Where ${horseName}’s foot fell, pass by pass: the table below has the numbers`}
           />
-          <Text size="sm" c="slate.7">
+          <Text size="sm" c="dimmed">
             A point to the left: left rein; to the right: right rein; both at the mean of the pass. Rings: one gap each.
           </Text>
         </>

@@ -103,7 +103,7 @@ export function HorseFormModal({ horse, opened, onClose }: HorseFormModalProps) 
         <Select label="Stiff side" data={STIFF_SIDES} {...form.getInputProps('stiffSide')} />
       </SimpleGrid>
       <Textarea label="Notes" autosize minRows={2} maxRows={6} {...form.getInputProps('notes')} />
-      <Text size="sm" c="slate.7">
+      <Text size="sm" c="dimmed">
         Normal strides, where you know them. Left empty, a stride is reckoned from a test, or else from height and type.
       </Text>
       <SimpleGrid cols={{ base: 1, xs: 2 }} spacing="sm" verticalSpacing="xs">

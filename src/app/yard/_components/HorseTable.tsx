@@ -27,7 +27,7 @@ export function HorseTable({ horses, filtered, onOpen }: HorseTableProps) {
         </EmptyState>
       )}
       {horses.length === 0 && filtered && (
-        <Text size="sm" c="slate.7">
+        <Text size="sm" c="dimmed">
           No horse is called that.
         </Text>
       )}
@@ -52,7 +52,7 @@ export function HorseTable({ horses, filtered, onOpen }: HorseTableProps) {
               ))}
             </Table.Tbody>
           </Table>
-          <Text size="xs" c="slate.7" mt={4}>
+          <Text size="xs" c="dimmed" mt={4}>
             <span className={classes.own}>Bold</span>: this horse’s own. Plain: what practice expects of its height and
             type.
           </Text>
@@ -70,7 +70,7 @@ function HorseRow({ horse, onOpen }: { horse: HorseFigures; onOpen: (horse: Hors
         <Link href={`/yard/horses/${horse.id}`} className={classes.name}>
           {horse.name}
         </Link>
-        <Text size="sm" c="slate.7">
+        <Text size="sm" c="dimmed">
           {horse.heightText} · {Math.round(horse.heightM * 100)} cm · {TYPE_LABELS[horse.type]}
         </Text>
       </Table.Td>

@@ -15,7 +15,7 @@ import classes from './YardBoard.module.css';
 
 function Hint({ children }: { children: ReactNode }) {
   return (
-    <Text size="sm" c="slate.7">
+    <Text size="sm" c="dimmed">
       {children}
     </Text>
   );
@@ -63,7 +63,7 @@ export function PeopleList({ people, onOpen }: PeopleListProps) {
               <Link href={`/yard/people/${person.id}`} className={classes.name}>
                 {person.name}
               </Link>
-              <Text size="sm" c="slate.7">
+              <Text size="sm" c="dimmed">
                 {person.role}
                 {person.stepLengthM !== null && ` · step ${format(person.stepLengthM)}`}
               </Text>
@@ -97,7 +97,7 @@ export function ArenaList({ arenas, onOpen }: ArenaListProps) {
               <Link href={`/yard/arenas/${arena.id}`} className={classes.name}>
                 {arena.name}
               </Link>
-              <Text size="sm" c="slate.7">
+              <Text size="sm" c="dimmed">
                 {format(arena.widthM)} × {format(arena.lengthM)}, {arena.letters === 'none' ? 'no letters' : 'letters'}
               </Text>
             </span>

@@ -19,7 +19,7 @@ function words(status: SaveStatus): string {
 export function SaveNote({ status }: { status: SaveStatus }) {
   const calm = status.kind === 'saved' || status.kind === 'saving';
   return (
-    <Text size="sm" c={calm ? 'slate.7' : 'chestnut.8'} fw={calm ? 400 : 600} role="status" miw={64} maw={320}>
+    <Text size="sm" c={calm ? 'dimmed' : 'var(--roan-main-ink)'} fw={calm ? 400 : 600} role="status" miw={64} maw={320}>
       {words(status)}
     </Text>
   );

@@ -110,7 +110,7 @@ export default function ShelfDrawer({ controls, ground, horses, own, onClose, on
             />
           </Group>
           {recipes.length + mine.length === 0 && (
-            <Text c="slate.7">Nothing on the shelf is like that. Take a word or a choice away.</Text>
+            <Text c="dimmed">Nothing on the shelf is like that. Take a word or a choice away.</Text>
           )}
           {mine.length > 0 && (
             <>

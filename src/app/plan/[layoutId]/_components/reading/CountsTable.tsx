@@ -64,7 +64,7 @@ export function CountsTable({ layout, track, leg, ridden }: CountsTableProps) {
         <Text size="xs">Where a turn cannot be ridden at this gait there is no count.</Text>
       )}
       {counts.length > 1 && asked === null && (
-        <Text size="xs" c="slate.7">
+        <Text size="xs" c="dimmed">
           No count is asked: {countName(middle!, zeroIs)} is what most do by themselves.
         </Text>
       )}

@@ -53,7 +53,7 @@ export function LayoutReading({ controls, trackId, horse, onHorse, onSelectLeg, 
       ))}
       {work.length > 1 && <Sum work={work} />}
       {work.length === 0 && (
-        <Text size="sm" c="slate.7">
+        <Text size="sm" c="dimmed">
           No track yet. Take an exercise from the shelf, or add fences and choose “Add a track”: then tap them in the
           order they are ridden, each from the side one comes from.
         </Text>
@@ -85,7 +85,7 @@ function Work({ work, called }: { work: TrackWork; called: string }) {
         {passes > 1 && `; planned ${passes} times`}
       </Text>
       {gaits.length > 1 && (
-        <Text size="xs" c="slate.7">
+        <Text size="xs" c="dimmed">
           {gaits.join(', ')}
         </Text>
       )}

@@ -109,7 +109,7 @@ function RiddenHorse({ controls, track, leg, horse, now, of, profileM }: RiddenH
         </Button>
       )}
       {problem && (
-        <Text size="sm" c="chestnut.8" role="alert">
+        <Text size="sm" c="var(--roan-main-ink)" role="alert">
           {problem}
         </Text>
       )}

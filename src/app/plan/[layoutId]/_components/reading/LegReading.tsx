@@ -166,7 +166,7 @@ function WayFields({ planned, change, ridden }: FieldsProps & { ridden: Reckoned
         onChange={next => change({ track: next === 'via' ? { via: middle } : (next as 'natural' | 'direct' | 'wide') })}
       />
       {typeof planned.track === 'object' && (
-        <Text size="sm" c="slate.7">
+        <Text size="sm" c="dimmed">
           Through {formatSigned(planned.track.via.xM)}, {formatSigned(planned.track.via.yM)}: drag the point on the
           sand.
         </Text>
@@ -251,7 +251,7 @@ function Asked({ controls, track, leg, horse, typing }: AskedProps) {
         </Group>
       )}
       {problem && (
-        <Text size="sm" c="chestnut.8" role="alert">
+        <Text size="sm" c="var(--roan-main-ink)" role="alert">
           {problem}
         </Text>
       )}

@@ -27,7 +27,7 @@ export function ManyReading({ onKeep, ...props }: ManyReadingProps) {
       <Title order={2} size="h4">
         {ids.length} things
       </Title>
-      <Text size="sm" c="slate.7">
+      <Text size="sm" c="dimmed">
         In line with, and turned like, the first of them{firstCalled && `: ${firstCalled}`}.
       </Text>
       <Group gap={6}>

@@ -115,7 +115,7 @@ function OfExercise({ controls, track, called, children }: OfExerciseProps) {
       <Title order={3} size="h5">
         {called}
       </Title>
-      <Text size="sm" c="slate.7">
+      <Text size="sm" c="dimmed">
         Ridden in {say(gaitWord(track.gait))}, as{' '}
         {say(owners.map(({ guidance }) => guidance.title.toLowerCase()).join(', then '))}{' '}
         {owners.length === 1 ? 'has' : 'have'} it.

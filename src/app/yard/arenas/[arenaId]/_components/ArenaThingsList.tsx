@@ -130,7 +130,7 @@ export function OwnLettersList({ marks, onChange }: ListProps) {
           </Group>
         ))}
         {free && ownLetters.length > 0 && (
-          <Text size="sm" c="slate.7">
+          <Text size="sm" c="dimmed">
             The next letter you tap is {free}; type another in its place.
           </Text>
         )}

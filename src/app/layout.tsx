@@ -12,6 +12,7 @@ import { ThreadProvider } from '@/components/Shell/thread';
 import { signOutAction } from './sign-in/actions';
 import { readThread } from '@/components/Shell/threadCookie';
 import { THREAD_COOKIE } from '@/components/Shell/threadName';
+import { SampleBar } from '@/components/Shell/SampleBar';
 import { TopBar } from '@/components/Shell/TopBar';
 import { Styled } from '@/components/Shell/Styled';
 import { MayPlanProvider } from '@/components/who/mayPlan';
@@ -22,13 +23,16 @@ import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { yardGaitWords, yardOf } from './_server/yardContext';
 import { chooseUnit } from './_server/chooseUnit';
+import { isSample } from '@/data/queries/sampleYard';
 import { roan } from '@/data/roan';
 import { clockBehindMs } from './_server/serverClock';
 import { trustClockAction } from './_server/trustClockAction';
 import { isInstructor } from './_server/access/isInstructor';
+import { sampleSteps } from './_server/sampleSteps';
 import { whoIsThere, yardsHere } from './_server/access/whoIsThere';
 import { yardTime } from './_server/yardTime';
 import { EARLY_TAPS } from './ride/_components/pad/earlyTaps';
+import { keepSampleAction, throwSampleAwayAction } from './yards/sampleActions';
 import { nonceOf } from './_server/guards/contentPolicy';
 import classes from './layout.module.css';
 
@@ -43,6 +47,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const yards = who === null || who.open ? [] : await yardsHere();
   const nowAtMs = nowMs();
   const behindMs = opened ? await clockBehindMs(await roan(), nowAtMs) : 0;
+  const steps =
+    opened && isInstructor(who) && (await isSample(opened.db, opened.yard.id))
+      ? await sampleSteps(opened.db, opened.yard.id, nowAtMs)
+      : [];
   const day = (atMs: number) => yardTime(atMs, opened?.yard.timeZone ?? 'UTC', 'D MMM YYYY, HH:mm');
   const thread = who === null ? {} : readThread((await cookies()).get(THREAD_COOKIE)?.value);
   return (
@@ -71,6 +79,14 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
                       onSignOut={signOutAction}
                       who={who.open ? null : { name: who.name, role: who.role }}
                     />
+                    {steps.length > 0 && (
+                      <SampleBar
+                        yardId={opened.yard.id}
+                        steps={steps}
+                        onThrow={throwSampleAwayAction}
+                        onKeep={keepSampleAction}
+                      />
+                    )}
                     {behindMs > 0 && (
                       <ClockNotice says={day(nowAtMs)} before={day(nowAtMs + behindMs)} onTrust={trustClockAction} />
                     )}

@@ -11,6 +11,7 @@ import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { yardTime } from '../_server/yardTime';
 import { WaitingSeries } from '../ride/season/_components/WaitingSeries';
+import { BeginSample } from '../yards/_components/BeginSample';
 import { FirstSteps } from './_components/FirstSteps';
 import { NextForEach } from './_components/NextForEach';
 import classes from './_components/Today.module.css';
@@ -27,6 +28,10 @@ export default async function TodayPage() {
       <>
         <PageHead title="Three questions" sub="Then there are poles on paper." />
         <FirstSteps />
+        <section aria-label="Or look first" className={classes.lookFirst}>
+          <h2>Or look first</h2>
+          <BeginSample />
+        </section>
       </>
     );
   const atMs = nowMs();

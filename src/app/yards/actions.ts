@@ -1,20 +1,15 @@
 'use server';
 
-import { beginSession, passphraseHash, setPassphrase } from '@/data/queries/access';
 import { tellOffice } from '@/data/queries/officeSums';
-import { savePerson } from '@/data/queries/people';
 import { addYard, listYards, renameYard } from '@/data/queries/yards';
 import type { FormOutcome } from '@/files/formOutcome';
 import { revalidatePath } from 'next/cache';
-import { headers } from 'next/headers';
 import { z } from 'zod';
-import { deviceWords } from '../_server/access/deviceWords';
 import { may } from '../_server/access/rules';
-import { carrySessions } from '../_server/access/sessionCookie';
 import { yardsHere } from '../_server/access/whoIsThere';
-import { chooseYard } from '../_server/access/yardCookie';
 import { attempt } from '../_server/attempt';
 import { yardContext } from '../_server/yardContext';
+import { begunBy, showYard } from './begunBy';
 
 const Id = z.string().min(1).max(60);
 const Name = z.string().trim().min(1).max(80);
@@ -29,12 +24,12 @@ export async function chooseYardAction(yardId: unknown): Promise<FormOutcome> {
     if (!id.success) return refuse(gone);
     if (who.open) {
       if (!(await listYards(db)).some(one => one.id === id.data)) return refuse(gone);
-      await chooseYard(id.data);
+      await showYard(id.data, null);
       return { ok: true };
     }
     const there = (await yardsHere()).find(one => one.yardId === id.data);
     if (!there) return refuse(gone);
-    await carrySessions([there.sessionId]);
+    await showYard(there.yardId, there.sessionId);
     return { ok: true };
   });
 }
@@ -45,17 +40,12 @@ export async function beginAnotherYardAction(named: unknown): Promise<FormOutcom
     const { db, write, yard, who } = await yardContext(may.instruct);
     const name = Name.safeParse(named);
     if (!name.success) return refuse('A yard has a name of at most 80 letters.');
-    const hash = who.open ? null : await passphraseHash(db, yard.id, who.id);
-    const said = deviceWords((await headers()).get('user-agent'));
+    const { letIn, show } = await begunBy(db, who);
     const begun = await write(async tx => {
       const { id } = await addYard(tx, name.data, yard.timeZone);
-      if (who.open) return { id, sessionId: null };
-      const personId = await savePerson(tx, id, { name: who.name, role: 'instructor', stepLengthM: null });
-      if (hash !== null) await setPassphrase(tx, id, personId, hash);
-      return { id, sessionId: await beginSession(tx, id, personId, said, Date.now()) };
+      return { id, sessionId: await letIn(tx, id) };
     });
-    if (begun.sessionId === null) await chooseYard(begun.id);
-    else await carrySessions([begun.sessionId]);
+    await show(begun.id, begun.sessionId);
     return { ok: true };
   });
 }

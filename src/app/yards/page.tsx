@@ -10,6 +10,7 @@ import { may } from '../_server/access/rules';
 import { yardsHere } from '../_server/access/whoIsThere';
 import { yardContext } from '../_server/yardContext';
 import { AnotherYard } from './_components/AnotherYard';
+import { BeginSample } from './_components/BeginSample';
 import { TellsOffice } from './_components/TellsOffice';
 import { YardChoice, type YardHere } from './_components/YardChoice';
 import { YardName } from './_components/YardName';
@@ -64,6 +65,9 @@ export default async function YardsPage() {
             </Card>
             <Card label="Begin another yard" title="Begin another yard">
               <AnotherYard />
+            </Card>
+            <Card label="A sample" title="A sample">
+              <BeginSample />
             </Card>
           </>
         )}

@@ -10,7 +10,8 @@ import { listYards, type Yard } from '../queries/yards';
 import { passphrases, people, sessions } from '../schema';
 import { upgradeRecords } from '../upgrade/upgradeRecords';
 import type { Transaction } from '../database';
-import { ARCHIVE_TABLES, archiveColumns, tableName } from './archiveTables';
+import { ARCHIVE_TABLES, tableName } from './archiveTables';
+import { insertRows } from './insertRows';
 import { refuseArchive, type ReadArchive, type ReadFilm } from './readArchive';
 import { readEverything } from './readEverything';
 import { ofYard } from './writeArchive';
@@ -32,7 +33,6 @@ export async function isEmptyYard({ db }: Pick<OpenDatabase, 'db'>, into?: Resto
 
 /** What is left free beside what is restored, bytes. */
 const SPARE_BYTES = 64 * 1024 ** 2;
-const ROWS = 200;
 
 /**
  * Restores an archive into a Roan that is empty, all of it or nothing. Films are written first, each looked at on its way, and
@@ -164,22 +164,7 @@ async function insertAll(tx: Transaction, { tables }: ReadArchive, yardId?: stri
   await tx.run(sql.raw('pragma defer_foreign_keys = on'));
   for (const { table } of [...tables].reverse())
     await tx.run(sql`${sql.raw(`delete from "${tableName(table)}"`)} ${ofYard(table, yardId)}`);
-  for (const { table, rows } of tables) {
-    const columns = archiveColumns(table);
-    const into = sql.raw(
-      `insert into "${tableName(table)}" (${columns.map(({ name }) => `"${name}"`).join(', ')}) values `,
-    );
-    for (let first = 0; first < rows.length; first += ROWS) {
-      const values = rows.slice(first, first + ROWS).map(row => {
-        const cells = columns.map(({ name, type }) => {
-          const value = row[name] ?? null;
-          return sql`${type === 'bytes' && value !== null ? Buffer.from(String(value), 'base64') : value}`;
-        });
-        return sql`(${sql.join(cells, sql`, `)})`;
-      });
-      await tx.run(sql`${into}${sql.join(values, sql`, `)}`);
-    }
-  }
+  await insertRows(tx, tables);
   const [broken] = await tx.all<{ table: string }>(sql.raw('pragma foreign_key_check'));
   if (broken) refuseArchive(`A row of ${broken.table} names another that is not in the archive.`);
 }

@@ -1,5 +1,6 @@
 import { backUpIfDue, type BackupFolders } from '@/data/archive/backups';
 import { archiveTexts, type ArchiveTexts } from '@/data/archive/writeArchive';
+import { sampleRows } from '@/data/demo/sampleRows';
 import { openReader } from '@/data/openReader';
 import { lessonPdf, riderPdf, type LessonSheet, type SheetPair } from '@/files/pdf/lessonPdf';
 import type { PaperSize } from '@/files/pdf/pdfPaper';
@@ -35,6 +36,7 @@ export const TASKS = {
     pair === null ? lessonPdf(sheet, paper) : riderPdf(sheet, pair, paper),
   archive: ({ yardId }: { yardId: string }): Promise<ArchiveTexts> =>
     openReader().then(reader => archiveTexts(reader.db, yardId).finally(() => reader.close())),
+  sample: (at: { nowMs: number; timeZone: string }) => sampleRows(at),
   list: (input: ListToRead): Promise<ListRead> => readList(input),
   backup: ({ folders, nowMs }: { folders: BackupFolders; nowMs: number }): Promise<string | null> =>
     openReader().then(reader => backUpIfDue(reader, folders, nowMs).finally(() => reader.close())),

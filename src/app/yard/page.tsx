@@ -32,9 +32,6 @@ export default async function YardPage() {
             <LinkButton href="/yard/rules" variant="default">
               How we teach
             </LinkButton>
-            <LinkButton href="/yard/stand-in" variant="default">
-              Stand-in for a sensor
-            </LinkButton>
             <LinkButton href="/yard/access" variant="default">
               Who may come in
             </LinkButton>

@@ -3,6 +3,7 @@ import { PageHead } from '@/components/PageHead/PageHead';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { ListBoard } from './_components/ListBoard';
 
 export const metadata: Metadata = { title: 'Lists in and out' };
@@ -21,6 +22,10 @@ export default async function FilesPage() {
         }
       />
       <ListBoard />
+      <p>
+        No stride sensor at hand? <Link href="/yard/stand-in">A simulated one</Link> rides a horse of yours, to try tests
+        and records with.
+      </p>
     </>
   );
 }

@@ -29,7 +29,7 @@ export default async function RecordingsPage({ params }: { params: Promise<{ les
     <>
       <PageHead
         title={`Recordings: ${lesson.name}`}
-        sub="A pass from a watch, a phone or hoof sensors; or the stand-in, which rides it for you."
+        sub="A pass from a watch, a phone or hoof sensors."
         actions={
           <LinkButton href={`/ride/lessons/${lessonId}`} variant="default">
             To the lesson

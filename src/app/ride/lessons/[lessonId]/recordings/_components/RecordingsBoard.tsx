@@ -1,20 +1,18 @@
 'use client';
 
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { Card } from '@/components/Card/Card';
-import { askedRide, type AskedRide } from '@/app/ride/askedRide';
-import { hasReins, howMany, type Question, questionWords } from '@/core';
-import { wayWords } from '@/app/ride/wayWords';
-import { Alert, Button, Group, NumberInput, Select } from '@mantine/core';
-import { useState, useTransition } from 'react';
-import { standInRidesAction } from '../actions';
+import { askedRide } from '@/app/ride/askedRide';
+import { type Question, questionWords } from '@/core';
+import { Group, Select } from '@mantine/core';
+import { useState } from 'react';
+import { StandInRides } from './StandInRides';
 import { ReadFiles } from './ReadFiles';
 import classes from './RecordingsBoard.module.css';
-import type { Named, RecordedStage, RiddenAsk } from './recordedStage';
+import type { Named, RecordedStage } from './recordedStage';
 
 type RecordingsBoardProps = { lessonId: string; pairs: Named[]; stages: RecordedStage[] };
 
-/** Who rode what; a recording of it read in, or the stand-in riding it. */
+/** Who rode what; a recording of it read in, or a simulated rider riding it. */
 export function RecordingsBoard({ lessonId, pairs, stages }: RecordingsBoardProps) {
   const say = useSay();
   const [pairId, setPairId] = useState(pairs[0]!.id);
@@ -47,7 +45,7 @@ export function RecordingsBoard({ lessonId, pairs, stages }: RecordingsBoardProp
       {ride && asked ? (
         <>
           <ReadFiles key={`${pairId} ${chosen.value}`} asked={asked} layout={chosen.stage.layout} ride={ride} />
-          <StandIn asked={asked} ride={ride} />
+          <StandInRides asked={asked} ride={ride} />
         </>
       ) : (
         <p>This is not on the layout any more: choose something else.</p>
@@ -59,67 +57,4 @@ export function RecordingsBoard({ lessonId, pairs, stages }: RecordingsBoardProp
 function askWords({ name, layout }: RecordedStage, question: Question): string {
   const words = questionWords(layout, question);
   return words === name ? name : `${name}: ${words}`;
-}
-
-type StandInProps = { asked: RiddenAsk; ride: AskedRide };
-
-/** The stand-in rides it as this pair: passes for the record, or the files of one ride. */
-function StandIn({ asked, ride }: StandInProps) {
-  const say = useSay();
-  const [eachRein, setEachRein] = useState<number | string>(3);
-  const [seed, setSeed] = useState<number | string>(1);
-  const [said, setSaid] = useState<{ ok: boolean; words: string } | null>(null);
-  const [busy, begin] = useTransition();
-  const letRide = () =>
-    begin(async () => {
-      const wish = { ...asked, eachRein: Number(eachRein), seed: Number(seed) };
-      const answer = await standInRidesAction(wish).catch(() => null);
-      setSaid(
-        answer?.ok
-          ? { ok: true, words: `${howMany(answer.passes, 'pass is', 'passes are')} in the record of this lesson.` }
-          : { ok: false, words: answer?.problem ?? 'The server does not answer: nothing was recorded.' },
-      );
-    });
-  const { lessonId, pairId, stageId, questionId } = asked;
-  const file = (way: number, kind: string) =>
-    `/api/lessons/${lessonId}/stand-in?${new URLSearchParams({ pair: pairId, stage: stageId, question: questionId, way: String(way + 1), seed: String(seed || 0), file: kind })}`;
-  const onEachRein = hasReins(ride.ways);
-  return (
-    <Card label="The stand-in" title="The stand-in">
-      <p>
-        A made-up ride with this horse’s own strides, a mistake now and then, more on its stiff side. It is marked as
-        any other pass: use it to try Roan, and keep it out of the record of a real lesson.
-      </p>
-      <Group align="flex-end">
-        <NumberInput
-          label={onEachRein ? 'Passes on each rein' : 'Passes'}
-          w={150}
-          min={1}
-          max={20}
-          value={eachRein}
-          onChange={setEachRein}
-        />
-        <NumberInput label="Seed" w={110} min={0} max={999999999} value={seed} onChange={setSeed} />
-        <Button loading={busy} onClick={letRide}>
-          Let it ride
-        </Button>
-        {ride.track &&
-          ride.ways.map((way, index) => (
-            <Group key={wayWords(way)} gap="xs">
-              <Button component="a" variant="default" href={file(index, 'gpx')} download>
-                {wayWords(way)}: track (GPX)
-              </Button>
-              <Button component="a" variant="default" href={file(index, 'csv')} download>
-                Footfalls (CSV)
-              </Button>
-            </Group>
-          ))}
-      </Group>
-      {said && (
-        <Alert mt="sm" color={said.ok ? 'slate' : 'chestnut'} role={said.ok ? 'status' : 'alert'}>
-          {say(said.words)}
-        </Alert>
-      )}
-    </Card>
-  );
 }

@@ -133,7 +133,7 @@ test(
     await dialog.getByRole('button', { name: 'It stands again' }).click();
     await expect(page.getByRole('checkbox', { name: '1 stands', exact: true })).toBeChecked();
 
-    await choose(page, 'Whose steps', 'Steps of Maud Ferrier');
+    await page.getByRole('combobox', { name: 'Whose steps' }).selectOption('Steps of Maud Ferrier');
     await expect(page.locator('[data-step]').first()).toContainText('steps');
     await page.getByRole('button', { name: /Round to half steps/ }).click();
     const halves = page.getByRole('region', { name: 'In half steps' });

@@ -110,7 +110,7 @@ test('walks over a taped length become the steps of the setting sheet', async ({
   // The sheet of the five trot poles: the line is 5 m in, its poles 3 m long: 3.5 m is 4½ steps less 10 cm.
   await page.goto(`${demoYard.url}/set`);
   await page.getByRole('link', { name: /Five trot poles/ }).click();
-  await choose(page, 'Whose steps', 'Steps of Bas Tamsin');
+  await page.getByRole('combobox', { name: 'Whose steps' }).selectOption('Steps of Bas Tamsin');
   // To what matters, with the exact measure a tap away.
   const first = page.locator('[data-step]').first();
   await first.getByRole('button', { name: 'Exactly' }).click();

@@ -7,6 +7,7 @@ import { LengthsProvider } from '@/components/Lengths/LengthsProvider';
 import { nowMs } from '@/components/nowMs';
 import { KeepsPages } from '@/components/offline/KeepsPages';
 import { ClockNotice } from '@/components/Shell/ClockNotice';
+import { Notes } from '@/components/Shell/Notes';
 import { Rail } from '@/components/Shell/Rail';
 import { ThreadProvider } from '@/components/Shell/thread';
 import { signOutAction } from './sign-in/actions';
@@ -17,7 +18,6 @@ import { TopBar } from '@/components/Shell/TopBar';
 import { Styled } from '@/components/Shell/Styled';
 import { MayPlanProvider } from '@/components/who/mayPlan';
 import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
@@ -61,7 +61,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       </head>
       <body>
         <Styled nonce={nonce}>
-          <Notifications position="bottom-right" />
+          <Notes />
           <LengthsProvider unit={opened?.unit ?? 'm'} gaitWords={gaitWords}>
             <ThreadProvider initial={thread}>
               {who === null || opened === null ? (

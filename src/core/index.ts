@@ -548,10 +548,10 @@ export {
   MOST_RIDER_MARKS,
   MOST_RIDER_WORK,
   riderWorkOf,
-  shelfRiderWork,
   withRiderWork,
   type RiderWork,
 } from './lesson/riderWork';
+export { offeredRiderWork } from './lesson/offeredRiderWork';
 export { riderWorkDone, type RiderWorkDone } from './review/riderWork';
 export { aboutMinutes, minutesRidden } from './lesson/minutesRidden';
 export { riderClaims, riderReview, type RiderMark } from './review/riderReview';

@@ -1,5 +1,6 @@
 import { dayNumber, type Goal, type GoalMeasure } from '@/core';
-import { goalForm, NO_GOAL, typedGoal } from './goalForm';
+import { goalForm } from './goalForm';
+import { NO_GOAL, typedGoal } from './goalTyped';
 import { goalFromPaper } from './goalPaper';
 
 const kept = { id: 'g', pairId: 'p', sinceDay: '2026-10-01', reachedDay: null };

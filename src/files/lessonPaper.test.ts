@@ -1,5 +1,6 @@
 import { lessonCalendar } from './lessonCalendar';
-import { lessonFromPaper, LessonForm, LessonOnPaper, writeLesson } from './lessonPaper';
+import { lessonFromPaper, LessonForm, LessonOnPaper } from './lessonPaper';
+import { writeLesson } from './writeLesson';
 import type { LessonStage } from '@/core';
 
 const stage = (name: string): LessonStage => ({

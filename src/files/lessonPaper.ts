@@ -74,14 +74,6 @@ export const LessonForm = z.strictObject({
 });
 export type LessonForm = z.infer<typeof LessonForm>;
 
-export function writeLesson({ pairIds, stages, breakEveryMin }: LessonPlan): LessonOnPaper {
-  return {
-    ...{ format: 'roan-lesson', version: 2, pairs: pairIds, breakEveryMin },
-    // As the schema has it, whose lists may be written to.
-    stages: structuredClone(stages) as LessonOnPaper['stages'],
-  };
-}
-
 export function lessonFromPaper({ pairs, stages, breakEveryMin }: LessonOnPaper): LessonPlan {
   return { pairIds: pairs, stages, breakEveryMin };
 }

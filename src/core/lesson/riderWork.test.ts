@@ -1,5 +1,6 @@
 import { warmUpStage } from './lesson';
-import { keepRiderWork, riderWorkOf, shelfRiderWork, withRiderWork, type RiderWork } from './riderWork';
+import { keepRiderWork, riderWorkOf, withRiderWork, type RiderWork } from './riderWork';
+import { offeredRiderWork } from './offeredRiderWork';
 
 const SEAT: RiderWork = {
   ...{ name: 'Stirrups crossed', focus: 'Long leg, soft knee', seat: 'sitting', minutes: 5 },
@@ -33,8 +34,10 @@ it('is kept once under a name, in order', () => {
   ]);
 });
 
-it('has all that the shelf has for the rider, each with minutes and four marks', () => {
-  const work = shelfRiderWork();
+it('offers all that the shelf has for the rider, each with minutes and four marks, under a name of the yard’s the yard’s own', () => {
+  const work = offeredRiderWork([]);
+  const own: RiderWork = { ...work[2]!, focus: 'as we ride it' };
+  expect(offeredRiderWork([own])).toEqual([own, ...work.filter((_, index) => index !== 2)]);
   expect(work).toHaveLength(7);
   for (const { name, focus, minutes, marks } of work)
     expect([name.length > 0, focus.length > 0, minutes > 0, marks.length]).toEqual([true, true, true, 4]);

@@ -1,5 +1,4 @@
 import type { Seat } from '../exercises/exercise';
-import { isForRider, SHELF } from '../exercises/shelf';
 import type { LessonStage } from './lesson';
 
 /** Work of the rider's own: one thing to think of, in which seat, for how long, and what is tapped of the rider. */
@@ -15,14 +14,6 @@ export type RiderWork = {
 /** A yard keeps so much work of its own, and so many marks have room under a thumb. */
 export const MOST_RIDER_WORK = 30;
 export const MOST_RIDER_MARKS = 4;
-
-/** What the shelf has for the rider, to be ridden over anything. */
-export function shelfRiderWork(): RiderWork[] {
-  return SHELF.filter(isForRider).map(({ guidance: { title, watchRider, repetitions, riderMarks } }) => ({
-    ...{ name: title, focus: watchRider[0] ?? '', seat: null, marks: [...riderMarks!] },
-    minutes: repetitions.stop.when === 'minutes' ? repetitions.stop.minutes : 6,
-  }));
-}
 
 /** A stage with work of the rider's own: what it goes over stays. */
 export function withRiderWork(stage: LessonStage, { name, focus, seat, minutes, marks }: RiderWork): LessonStage {

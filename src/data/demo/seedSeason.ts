@@ -14,7 +14,7 @@ import {
   type RideWay,
   type StandInManner,
 } from '@/core';
-import { writeLesson } from '@/files/lessonPaper';
+import { writeLesson } from '@/files/writeLesson';
 import { eq } from 'drizzle-orm';
 import { listHorses } from '../queries/horses';
 import { findLayout } from '../queries/layouts';

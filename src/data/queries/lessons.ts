@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { lessonMinutes, type LessonPlan, type LessonRecord, type LessonTimes } from '@/core';
-import { lessonFromPaper, LessonOnPaper, writeLesson } from '@/files/lessonPaper';
+import { lessonFromPaper, LessonOnPaper } from '@/files/lessonPaper';
+import { writeLesson } from '@/files/writeLesson';
 import { and, asc, between, desc, eq, isNull, max, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../database';

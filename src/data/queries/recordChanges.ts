@@ -1,5 +1,6 @@
 import { changedThing, ridesNow, standingChange, type PassMark, type RecordChange } from '@/core';
-import { lessonFromPaper, LessonOnPaper, writeLesson } from '@/files/lessonPaper';
+import { lessonFromPaper, LessonOnPaper } from '@/files/lessonPaper';
+import { writeLesson } from '@/files/writeLesson';
 import { ChangeOnPaper } from '@/files/recordEvent';
 import { and, asc, eq, sql } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';

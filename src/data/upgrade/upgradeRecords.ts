@@ -9,7 +9,8 @@ import {
   type Rein,
   type RideDirection,
 } from '@/core';
-import { OldLessonOnPaper, writeLesson } from '@/files/lessonPaper';
+import { OldLessonOnPaper } from '@/files/lessonPaper';
+import { writeLesson } from '@/files/writeLesson';
 import { listHorses } from '../queries/horses';
 import { findLayout } from '../queries/layouts';
 import { findVersion } from '../queries/layoutVersions';

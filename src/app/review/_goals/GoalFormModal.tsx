@@ -3,7 +3,8 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { FormModal } from '@/components/form/FormModal';
 import { PURPOSES, REIN_MEASURES, REINS, TRACK_GAITS } from '@/core';
-import { goalForm, type GoalTyped } from '@/files/goalForm';
+import { goalForm } from '@/files/goalForm';
+import type { GoalTyped } from '@/files/goalTyped';
 import { MultiSelect, NumberInput, Select, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { zod4Resolver } from 'mantine-form-zod-resolver';

@@ -4,14 +4,17 @@ import { useAct } from '@/components/form/useAct';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { GoalProgress } from '@/core';
-import { NO_GOAL, type GoalTyped } from '@/files/goalForm';
+import { NO_GOAL, type GoalTyped } from '@/files/goalTyped';
 import { Button } from '@mantine/core';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { changeGoalAction } from './actions';
 import { GoalBar } from './GoalBar';
-import { GoalFormModal, type ExerciseChoice } from './GoalFormModal';
+import type { ExerciseChoice } from './GoalFormModal';
 import classes from './Goals.module.css';
 import { PlanWeeks } from './PlanWeeks';
+
+const GoalFormModal = dynamic(() => import('./GoalFormModal').then(({ GoalFormModal: Form }) => Form), { ssr: false });
 
 /** A goal as a page shows it. */
 export type ShownGoal = {

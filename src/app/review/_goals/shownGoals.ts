@@ -15,7 +15,7 @@ import type { RoanDatabase } from '@/data/database';
 import { listGoals } from '@/data/queries/goals';
 import { horseOverTime, type Horse } from '@/data/queries/horses';
 import { yardRules } from '@/data/queries/settings';
-import { typedGoal } from '@/files/goalForm';
+import { typedGoal } from '@/files/goalTyped';
 import type { ShownGoal } from './Goals';
 
 type Pair = { id: string; horse: Horse; passes: readonly DayPass[] };

@@ -1,6 +1,14 @@
 import 'server-only';
 import { asToday, layoutOffers, type QuestionToday } from '@/data/queries/layoutStages';
-import { AS_LAID_OUT, NO_EARLIER_WORK, questionWords, type Layout, type LessonPlan, type LessonStage } from '@/core';
+import {
+  AS_LAID_OUT,
+  NO_EARLIER_WORK,
+  offeredRiderWork,
+  questionWords,
+  type Layout,
+  type LessonPlan,
+  type LessonStage,
+} from '@/core';
 import { nowMs } from '@/components/nowMs';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '@/app/_server/yardContext';
@@ -77,7 +85,7 @@ export async function lessonChoices(planned: { id: string | null; startsAtMs: nu
   const { limits, riderMarks, riderWork } = await yardRules(db, yard.id);
   return {
     arenas: present(await listArenas(db, yard.id)).map(({ id, name }) => ({ id, name })),
-    ...{ limits, riderMarks, riderWork },
+    ...{ limits, riderMarks, riderWork: offeredRiderWork(riderWork) },
     pairs: pairs.map(({ id, riderName, horseName, horseId }) => ({
       ...{ id, horseId, name: `${horseName} with ${riderName}` },
       ...{ horse: horseName, rider: riderName },

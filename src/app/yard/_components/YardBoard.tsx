@@ -7,17 +7,20 @@ import type { Pair } from '@/data/queries/pairs';
 import type { Person } from '@/data/queries/people';
 import { Group, Switch, TextInput } from '@mantine/core';
 import { IconSearch } from '@tabler/icons-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { HorseFigures } from '../yardFigures';
-import { ArenaFormModal } from './ArenaFormModal';
-import { HorseFormModal } from './HorseFormModal';
 import { HorseTable } from './HorseTable';
-import { KitFormModal } from './KitFormModal';
-import { PairFormModal } from './PairFormModal';
-import { PersonFormModal } from './PersonFormModal';
 import { ArenaList, KitList, PairList, PeopleList } from './YardLists';
 import { kitWords } from '../kitWords';
 import classes from './YardBoard.module.css';
+
+// Forms come with the first of them that is opened.
+const ArenaFormModal = dynamic(() => import('./ArenaFormModal').then(form => form.ArenaFormModal), { ssr: false });
+const HorseFormModal = dynamic(() => import('./HorseFormModal').then(form => form.HorseFormModal), { ssr: false });
+const KitFormModal = dynamic(() => import('./KitFormModal').then(form => form.KitFormModal), { ssr: false });
+const PairFormModal = dynamic(() => import('./PairFormModal').then(form => form.PairFormModal), { ssr: false });
+const PersonFormModal = dynamic(() => import('./PersonFormModal').then(form => form.PersonFormModal), { ssr: false });
 
 type YardBoardProps = {
   horses: HorseFigures[];

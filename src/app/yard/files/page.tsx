@@ -23,8 +23,8 @@ export default async function FilesPage() {
       />
       <ListBoard />
       <p>
-        No stride sensor at hand? <Link href="/yard/stand-in">A simulated one</Link> rides a horse of yours, to try tests
-        and records with.
+        No stride sensor at hand? <Link href="/yard/stand-in">A simulated one</Link> rides a horse of yours, to try
+        tests and records with.
       </p>
     </>
   );

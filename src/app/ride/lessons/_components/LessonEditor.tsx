@@ -18,7 +18,7 @@ import {
   type WorkLimits,
 } from '@/core';
 import { whoSays } from '@/components/who/whoSays';
-import { writeLesson } from '@/files/lessonPaper';
+import { writeLesson } from '@/files/writeLesson';
 import { Alert, Button, Drawer, NumberInput, Select, TextInput, Title } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';

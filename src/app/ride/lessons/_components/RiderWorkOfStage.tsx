@@ -1,14 +1,14 @@
 'use client';
 
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { keepRiderWork, riderWorkOf, shelfRiderWork, withRiderWork, type LessonStage, type RiderWork } from '@/core';
+import { keepRiderWork, riderWorkOf, withRiderWork, type LessonStage, type RiderWork } from '@/core';
 import { Button, Select } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { keepRiderWorkAction } from '../actions';
 
 type RiderWorkOfStageProps = {
   stage: LessonStage;
-  /** The yard’s own. */
+  /** The yard’s own, and the shelf’s. */
   riderWork: readonly RiderWork[];
   onChange: (stage: LessonStage) => void;
 };
@@ -16,17 +16,16 @@ type RiderWorkOfStageProps = {
 /** What the rider works on in a stage: taken from the shelf or from what the yard kept, and kept for the yard. */
 export function RiderWorkOfStage({ stage, riderWork, onChange }: RiderWorkOfStageProps) {
   const say = useSay();
-  const [kept, setKept] = useState(riderWork);
+  const [offered, setOffered] = useState(riderWork);
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const own = riderWorkOf(stage);
-  const offered = [...kept, ...shelfRiderWork().filter(({ name }) => !kept.some(one => one.name === name))];
   const keep = (work: RiderWork) =>
     begin(async () => {
       const answer = await keepRiderWorkAction(work).catch(() => null);
       if (answer === null) return setSaid('The server does not answer: it is not kept.');
       if (!answer.ok) return setSaid(answer.problem ?? Object.values(answer.fields)[0] ?? 'It is not kept.');
-      setKept(keepRiderWork(kept, work));
+      setOffered(keepRiderWork(offered, work));
       setSaid(`“${work.name}” is the yard’s own now.`);
     });
   return (

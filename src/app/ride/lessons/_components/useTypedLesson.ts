@@ -1,6 +1,6 @@
 import { draftLeft, dropDraft, keepDraft, tabId } from '@/components/sync/drafts';
 import type { LessonPlan } from '@/core';
-import { writeLesson } from '@/files/lessonPaper';
+import { writeLesson } from '@/files/writeLesson';
 import { useEffect, useRef, useState } from 'react';
 
 export type TypedLesson = { name: string; arenaId: string; startsAt: string; plan: LessonPlan };

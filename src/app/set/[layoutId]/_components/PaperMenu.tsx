@@ -1,99 +1,17 @@
 'use client';
 
-import {
-  layoutLabels,
-  type ItemTrack,
-  type Layout,
-  type ReckonedItemTrack,
-  type ReckonedTrack,
-  type SettingWish,
-} from '@/core';
-import { made } from '@/components/MadeFile/made';
-import { useMayPlan } from '@/components/who/mayPlan';
-import { Button, Menu } from '@mantine/core';
-import { IconPrinter } from '@tabler/icons-react';
 import dynamic from 'next/dynamic';
-import { Fragment, useState } from 'react';
+import { useState } from 'react';
+import type { PaperMenuProps } from './PaperChoices';
+import { PaperKey } from './PaperKey';
 
-const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
+const PaperChoices = dynamic(() => import('./PaperChoices').then(({ PaperChoices: Choices }) => Choices), {
+  ssr: false,
+  loading: () => <PaperKey loading />,
+});
 
-/** Sizes of paper, and what they are called. */
-const PAPERS = [
-  ['a4', 'PDF, A4'],
-  ['letter', 'PDF, Letter'],
-] as const;
-
-type PaperMenuProps = {
-  layoutId: string;
-  measureBy: SettingWish['measureBy'];
-  walkerId: string | null;
-  stage: string | null;
-  layout: Layout;
-  tracks: readonly ReckonedTrack[];
-  /** The group's horses, in the order of the layout's. */
-  horseIds: readonly string[];
-};
-
-type Called = { track: ItemTrack; reckoned: ReckonedItemTrack };
-
-/** The sheet on paper and as files. */
-export function PaperMenu({ layoutId, measureBy, walkerId, stage, layout, tracks, horseIds }: PaperMenuProps) {
-  const mayPlan = useMayPlan();
-  const [called, setCalled] = useState<Called | null>(null);
-  const file = (as: string, more: Record<string, string> = {}) =>
-    `/api/layouts/${layoutId}/sheet?${new URLSearchParams({ as, by: measureBy, ...(walkerId ? { steps: walkerId } : {}), ...(stage ? { stage } : {}), ...more })}`;
-  const courses = layout.tracks.flatMap(track => {
-    const reckoned = tracks.find((one): one is ReckonedItemTrack => one.id === track.id && one.kind === 'items');
-    return track.kind === 'items' && reckoned && track.through.length > 1 ? [{ track, reckoned }] : [];
-  });
-  return (
-    <>
-      <Menu position="bottom-end">
-        <Menu.Target>
-          <Button leftSection={<IconPrinter size={16} />}>On paper</Button>
-        </Menu.Target>
-        <Menu.Dropdown>
-          <Menu.Item onClick={() => window.print()}>Print this page</Menu.Item>
-          {PAPERS.map(([paper, called]) => (
-            <Fragment key={paper}>
-              <Menu.Divider />
-              <Menu.Label>{called}</Menu.Label>
-              <Menu.Item {...made(file('pdf', { paper }), 'The sheet')}>The sheet</Menu.Item>
-              <Menu.Item {...made(file('pdf', { paper, parts: 'all' }), 'The sheet with its pictures')}>
-                With pictures, call sheet and cards
-              </Menu.Item>
-              <Menu.Item {...made(file('numbers', { paper }), 'Numbers to cut out')}>Numbers to cut out</Menu.Item>
-              {layout.horses.length > 0 && (
-                <Menu.Item {...made(file('cards', { paper }), 'Distances to cut out')}>
-                  Distances for each horse, to cut out
-                </Menu.Item>
-              )}
-            </Fragment>
-          ))}
-          <Menu.Divider />
-          <Menu.Item component="a" href={`/api/layouts/${layoutId}/drawing`} download>
-            Drawing (SVG)
-          </Menu.Item>
-          <Menu.Item {...made(file('csv'), 'Placings')}>Placings (CSV)</Menu.Item>
-          {courses.map(course => (
-            <Menu.Item key={course.track.id} onClick={() => setCalled(course)}>
-              Called out: {layoutLabels(layout).track(course.track.id)}
-            </Menu.Item>
-          ))}
-          {layout.horses.map(({ name }, index) => {
-            const id = horseIds[index];
-            return (
-              mayPlan &&
-              id && (
-                <Menu.Item key={id} component="a" href={`/yard/horses/${id}/card`}>
-                  Distances for {name}
-                </Menu.Item>
-              )
-            );
-          })}
-        </Menu.Dropdown>
-      </Menu>
-      {called && <CallSheet layout={layout} {...called} onClose={() => setCalled(null)} />}
-    </>
-  );
+/** The sheet on paper and as files: on the ground one looks at the sheet, and what the menu needs comes when it is asked for. */
+export function PaperMenu(props: PaperMenuProps) {
+  const [asked, setAsked] = useState(false);
+  return asked ? <PaperChoices {...props} /> : <PaperKey aria-haspopup="menu" onClick={() => setAsked(true)} />;
 }

@@ -20,7 +20,7 @@ import type { ArenaMarks } from '@/files/arenaMarks';
 import type { PrintedLine, PrintedSheet } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
 import { stepPicture } from '@/files/stepPicture';
-import { Select } from '@mantine/core';
+import { NativeSelect } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useGroundTruth } from '../_state/useGroundTruth';
@@ -176,27 +176,25 @@ export function SettingSheet(props: SettingSheetProps) {
       </div>
       <div className={`${classes.choices} roan-no-print`} data-choices="">
         {stages.length > 0 && (
-          <Select
+          <NativeSelect
             aria-label="Built for"
-            allowDeselect={false}
             value={stage ?? AS_DRAWN}
             data={[
               { value: AS_DRAWN, label: 'As drawn' },
               ...stages.map(({ key, name }, index) => ({ value: key, label: say(`${index + 1}. ${name}`) })),
             ]}
-            onChange={at => at && go({ stage: at })}
+            onChange={event => go({ stage: event.currentTarget.value })}
           />
         )}
         {walkers.length > 0 && (
-          <Select
+          <NativeSelect
             aria-label="Whose steps"
-            allowDeselect={false}
             value={walker?.id ?? 'none'}
             data={[
               ...walkers.map(({ id, name: person }) => ({ value: id, label: `Steps of ${person}` })),
               { value: 'none', label: 'With a tape only' },
             ]}
-            onChange={id => go({ steps: id })}
+            onChange={event => go({ steps: event.currentTarget.value })}
           />
         )}
         <Choice

@@ -5,10 +5,8 @@ import { Choice } from '@/components/Choice/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { useSaveId } from '@/components/sync/useSaveId';
 import { USUAL_RULES, type GaitWords, type YardRules } from '@/core';
-import { YardRulesOnPaper } from '@/files/yardRules';
 import { Alert, Button, Group, NumberInput, Switch, TagsInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
-import { zod4Resolver } from 'mantine-form-zod-resolver';
 import { useState, useTransition } from 'react';
 import { saveRulesAction } from '../../actions';
 import classes from './RulesForm.module.css';
@@ -31,7 +29,7 @@ type State = { kind: 'kept' } | { kind: 'refused'; problem: string } | null;
 /** The yard's own rules: everything holds from the next time a lesson is opened. */
 export function RulesForm({ first }: { first: YardRules }) {
   const { say } = useLengths();
-  const form = useForm<YardRules>({ initialValues: first, validate: zod4Resolver(YardRulesOnPaper) });
+  const form = useForm<YardRules>({ initialValues: first });
   const [state, setState] = useState<State>(null);
   /** What they were when they were last seen here. */
   const [opened, setOpened] = useState(() => JSON.stringify(first));

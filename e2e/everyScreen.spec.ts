@@ -56,6 +56,7 @@ const SCREENS: { name: string; like: Look }[] = [
   { name: 'on a phone', like: { viewport: { width: 360, height: 740 }, hasTouch: true, isMobile: true } },
   { name: 'in the dark, without motion', like: { colorScheme: 'dark', reducedMotion: 'reduce' } },
   { name: 'in forced colours', like: { forcedColors: 'active' } },
+  { name: 'at 200 %', like: { viewport: { width: 640, height: 400 }, deviceScaleFactor: 2 } },
 ];
 
 for (const { name, like } of SCREENS)
@@ -70,6 +71,31 @@ for (const { name, like } of SCREENS)
       expect([...found.keys()].sort()).toEqual(kindsOfPage().filter(kind => !OTHERS.includes(kind)));
     },
   );
+
+test(
+  'every page of a yard with nothing in it says what it is for',
+  { tag: '@full' },
+  async ({ emptyYard, browser }) => {
+    test.setTimeout(480_000);
+    const found = await walk(browser, emptyYard.url, { viewport: { width: 390, height: 844 }, hasTouch: true });
+    keepFindings('every page of an empty yard', found.size, Object.values(nothing(found)).flat().length);
+    expect(nothing(found)).toEqual({});
+  },
+);
+
+test('a page that is slow in coming is seen to be on its way', { tag: '@full' }, async ({ demoYard, page }) => {
+  await page.goto(`${demoYard.url}/today`);
+  await page.waitForLoadState('networkidle');
+  await page.route(/\/plan\b.*_rsc/, async route => {
+    await new Promise(resolve => setTimeout(resolve, 3000));
+    await route.continue();
+  });
+  const plan = page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Plan' });
+  await plan.click();
+  await expect(plan.locator('[data-going]')).toHaveCSS('opacity', '1', { timeout: 2500 });
+  await expect(page.getByRole('heading', { level: 1, name: 'Plan' })).toBeVisible();
+  await expect(plan.locator('[data-going]')).toHaveCount(0);
+});
 
 /** Where a dialog is opened, by which keys one after the other. */
 const DIALOGS: { at: string; opens: readonly (string | RegExp)[] }[] = [

@@ -1,5 +1,6 @@
 'use client';
 
+import { Going } from '@/components/Going/Going';
 import { Button, type ButtonProps } from '@mantine/core';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
@@ -12,6 +13,7 @@ export function LinkButton({ href, children, ...props }: LinkButtonProps) {
   return (
     <Button component={Link} href={href} {...props}>
       {children}
+      <Going />
     </Button>
   );
 }

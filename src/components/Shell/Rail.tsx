@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import { Going } from '@/components/Going/Going';
 import { PlaceIcon, type PlaceDrawn } from './PlaceIcon';
 import classes from './Rail.module.css';
 import { useThread } from './thread';
@@ -52,6 +53,7 @@ export function Rail({ role }: { role: Role }) {
         >
           <PlaceIcon of={of} />
           {name}
+          <Going />
         </Link>
       ))}
     </nav>

@@ -1,10 +1,14 @@
 'use client';
 
-import { Modal as MantineModal, type ModalProps } from '@mantine/core';
+import type { ModalProps } from '@mantine/core';
+import dynamic from 'next/dynamic';
 import { useFocusGivenBack } from './useFocusGivenBack';
+
+/** What lies over a page comes when the first of it is opened: pages are sooner there without. */
+const OverPage = dynamic(() => import('./OverPage'), { ssr: false });
 
 /** Something that lies over the page until it is closed; then the focus is where it was. */
 export function Modal(props: ModalProps) {
   useFocusGivenBack();
-  return <MantineModal {...props} />;
+  return <OverPage {...props} />;
 }

@@ -1,15 +1,18 @@
 'use client';
 
-import { Drawer } from '@mantine/core';
+import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import classes from './Pad.module.css';
+
+/** It comes after the pad, which is there sooner without it, and before a thumb asks for it. */
+const FromBelow = dynamic(() => import('./FromBelow'), { ssr: false });
 
 type SheetProps = { title: string; opened: boolean; onClose: () => void; children: ReactNode };
 
 /** A sheet over the pad, from below where the thumb is. */
 export function Sheet({ title, opened, onClose, children }: SheetProps) {
   return (
-    <Drawer
+    <FromBelow
       opened={opened}
       onClose={onClose}
       title={title}
@@ -20,6 +23,6 @@ export function Sheet({ title, opened, onClose, children }: SheetProps) {
       classNames={{ content: classes.sheet, title: classes.sheetTitle, header: classes.sheetHead }}
     >
       {children}
-    </Drawer>
+    </FromBelow>
   );
 }

@@ -1,0 +1,3 @@
+import { Drawer } from '@mantine/core';
+
+export default Drawer;

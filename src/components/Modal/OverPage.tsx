@@ -1,0 +1,3 @@
+import { Modal } from '@mantine/core';
+
+export default Modal;

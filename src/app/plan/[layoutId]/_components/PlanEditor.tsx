@@ -6,24 +6,15 @@ import { newId } from '@/components/newId';
 import {
   appendStop,
   comesFromBehind,
-  dropLastStop,
   headingFromFacing,
   isRidden,
   itemsOutside,
-  lockThings,
-  mirrorThings,
-  moveThings,
   newItem,
-  pointAlong,
-  removeThings,
-  spaceThings,
   thingIds,
-  turnThings,
   type ItemChoice,
   type Plan,
   type PointM,
   type RiddenLately,
-  layoutLabels,
 } from '@/core';
 import type { NamedArena } from '@/data/queries/arenas';
 import type { Horse } from '@/data/queries/horses';
@@ -32,17 +23,20 @@ import { Button } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
-import { useCallback, useState } from 'react';
-import { dropDraft } from '../_state/draft';
-import { nudgeM } from '../_state/planKeys';
+import { useCallback, useMemo, useReducer, useState } from 'react';
 import type { OtherArena } from '../_fit/RefitModal';
-import { NOTHING_SELECTED, standing, type LegPlace, type Selection, type Pointed } from '../_state/selection';
-import { itemsOf, middleOf } from '../_state/thingsShown';
-import { useAutosave } from '../_state/useAutosave';
-import { usePlanDraft } from '../_state/usePlanDraft';
-import { useFreshHorses } from '../_state/useFreshHorses';
-import { usePlanEditor, type MadeOnServer } from '../_state/usePlanEditor';
+import type { CautionSpot } from '../_state/cautionSpots';
+import { BARE_DESK, deskAfter, NOWHERE, type DeskAct } from '../_state/desk';
+import { dropDraft } from '../_state/draft';
+import { nextPlace } from '../_state/nextPlace';
+import type { OfferedChange, OfferedMend } from '../_state/offeredMend';
+import { planDeeds, toggleRiding } from '../_state/planDeeds';
+import { standing, type LegPlace, type Selection } from '../_state/selection';
 import type { EditorGround } from '../_state/shown';
+import { useAutosave } from '../_state/useAutosave';
+import { useFreshHorses } from '../_state/useFreshHorses';
+import { usePlanDraft } from '../_state/usePlanDraft';
+import { usePlanEditor, type MadeOnServer } from '../_state/usePlanEditor';
 import { usePlanKeys } from '../_state/usePlanKeys';
 import { useSameGround } from '../_state/useSameGround';
 import { useSandView } from '../_state/useSandView';
@@ -50,26 +44,18 @@ import { useTyping } from '../_state/useTyping';
 import type { TeachPair } from '../../_teach/teachPairs';
 import { PlanBar } from './PlanBar';
 import classes from './PlanEditor.module.css';
-import type { CautionSpot } from '../_state/cautionSpots';
-import type { OfferedChange, OfferedMend } from '../_state/offeredMend';
 import { PlanSand } from './PlanSand';
-import { placeOfCaution, ReadingPanel, type PanelPart } from './ReadingPanel';
-import { copySelected } from './reading/ThingActions';
-import { Ribbon } from './ribbon/Ribbon';
-import { SandZoom } from './SandZoom';
+import { PlanSheets } from './PlanSheets';
+import { placeOfCaution, ReadingPanel } from './ReadingPanel';
 import type { RiddenLegOfHorse } from './reading/LegCountsHere';
+import { Ribbon } from './ribbon/Ribbon';
+import { RidingHint } from './RidingHint';
+import { SandZoom } from './SandZoom';
 
 const SessionRibbon = dynamic(() => import('./ribbon/SessionRibbon').then(m => m.SessionRibbon));
-const ShelfDrawer = dynamic(() => import('./ShelfDrawer'), { ssr: false });
 const StaleNotice = dynamic(() => import('./StaleNotice').then(m => m.StaleNotice), { ssr: false });
 const SaddleView = dynamic(() => import('./SaddleView'), { ssr: false });
 const WalkBar = dynamic(() => import('./WalkBar'), { ssr: false });
-const FlatCallSheet = dynamic(() => import('@/components/CallSheet/FlatCallSheet'), { ssr: false });
-const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
-const TeachNow = dynamic(() => import('../../_teach/TeachNow'), { ssr: false });
-const ComposeModal = dynamic(() => import('../_fit/ComposeModal'), { ssr: false });
-const RefitModal = dynamic(() => import('../_fit/RefitModal'), { ssr: false });
-const KeepOnShelf = dynamic(() => import('./KeepOnShelf'), { ssr: false });
 
 type PlanEditorProps = {
   layoutId: string;
@@ -93,9 +79,6 @@ type PlanEditorProps = {
   touches: string | null;
 };
 
-const TURN_RAD = (5 * Math.PI) / 180;
-const FINE_TURN_RAD = Math.PI / 180;
-
 /** The plan of a layout: the sand, the ribbon under it, and the reading beside it. */
 export function PlanEditor(props: PlanEditorProps) {
   const { layoutId, name, revision, plan, arena, horses, own, made } = props;
@@ -114,18 +97,8 @@ export function PlanEditor(props: PlanEditorProps) {
   );
   const sand = useSandView(ground.arena, isPhone ? 'up' : 'along', outside);
 
-  const [selected, setSelectedOnly] = useState<Selection>(NOTHING_SELECTED);
-  const [riding, setRiding] = useState<string | null>(null);
-  const [trackWish, setTrackWish] = useState<string | null>(null);
-  const [horseWish, setHorseWish] = useState<string | null>(null);
-  const [pointed, setPointed] = useState<Pointed>(NOWHERE);
-  const [walkedM, setWalkedM] = useState<number | null>(null);
-  const [playing, setPlaying] = useState(false);
-  const [saddle, setSaddle] = useState(false);
-  const [open, setOpen] = useState<'shelf' | 'call' | 'keep' | 'teach' | 'refit' | 'compose' | null>(null);
-  const [adding, setAdding] = useState(false);
-  const [choosing, setChoosing] = useState(false);
-  const [part, setPart] = useState<PanelPart>('numbers');
+  const [desk, act] = useReducer(deskAfter, BARE_DESK);
+  const { riding, walkedM, playing, saddle, pointed } = desk;
   const typing = useTyping(controls);
   const [offered, setOffered] = useState<OfferedMend | null>(null);
   // Whatever changes, a mend that was made for what stood before is none any more.
@@ -135,43 +108,27 @@ export function PlanEditor(props: PlanEditorProps) {
   const { resolved, tracks } = controls.shown;
   const { layout } = resolved;
   const things = thingIds(controls.shown.plan);
-  const selection = standing(selected, id => things.includes(id));
-  const trackAt = wishedTrack(layout.tracks, resolved.ownerOf, trackWish);
+  const selection = standing(desk.selected, id => things.includes(id));
+  const trackAt = wishedTrack(layout.tracks, resolved.ownerOf, desk.track);
   const trackId = layout.tracks[trackAt]?.id ?? null;
   const track = layout.tracks[trackAt] ?? null;
   const reckoned = tracks[trackAt] ?? null;
-  const horse = layout.horses.find(one => one.id === horseWish) ?? layout.horses[0] ?? null;
+  const horse = layout.horses.find(one => one.id === desk.horse) ?? layout.horses[0] ?? null;
 
-  /** What is selected is read beside the sand. */
-  const setSelected = useCallback((next: Selection) => {
-    setSelectedOnly(next);
-    if (next.ids.length > 0 || next.leg) setPart('numbers');
-  }, []);
-  const pointAtItem = useCallback(
-    (item: string | null) => setPointed(item === null ? NOWHERE : { items: [item], leg: null }),
-    [],
-  );
-  const pointAtLeg = useCallback((leg: LegPlace | null) => setPointed(leg === null ? NOWHERE : { items: [], leg }), []);
-  const selectLeg = useCallback(
-    (leg: LegPlace) => {
-      setSelected({ ids: [], leg });
-      setTrackWish(leg.track);
-    },
-    [setSelected],
-  );
+  const { onSelect, onPoint, onPointLeg, onSelectLeg, onHorse } = useDeskHands(act);
   const grow = async (id: string) => {
     const reason = await typing.grow(id);
     if (reason !== null) notifications.show({ message: reason });
   };
   const showCaution = ({ cautions }: CautionSpot) => {
-    setPart('cautions');
+    act({ do: 'read', part: 'cautions' });
     const caution = controls.cautions[cautions[0]!];
-    if (caution) setPointed(placeOfCaution(caution));
+    if (caution) act({ do: 'point', pointed: placeOfCaution(caution) });
   };
   const addPiece = (choice: ItemChoice) => {
     const item = newItem(choice, newId(), nextPlace(controls.shown, selection, ground.arena), headingFromFacing(0));
     controls.change(before => ({ ...before, items: [...before.items, item] }));
-    setSelected({ ids: [item.id], leg: null });
+    onSelect({ ids: [item.id], leg: null });
   };
   const ride = useCallback(
     (id: string, from: PointM | null, behind: boolean) => {
@@ -180,72 +137,11 @@ export function PlanEditor(props: PlanEditorProps) {
       const reversed = from ? comesFromBehind(item, from) : behind;
       const gait = item.kind === 'fence' ? 'course-canter' : 'trot';
       controls.change(current => appendStop(current, riding, gait, { item: id, reversed }));
-      setTrackWish(riding);
+      act({ do: 'rode over' });
     },
     [controls, layout.items, riding],
   );
-  const toggleRiding = () => {
-    if (riding !== null) return setRiding(null);
-    setRiding(newId());
-    setSelected(NOTHING_SELECTED);
-  };
-  const walk = () => {
-    setWalkedM(current => current ?? 0);
-    setPlaying(current => !current || walkedM === null);
-  };
-  const dropLast = () => riding !== null && controls.change(current => dropLastStop(current, riding));
-  const selectedIds = selection.ids;
-  usePlanKeys({
-    undo: controls.undo,
-    redo: controls.redo,
-    move: (way, event) => {
-      const ids = selectedIds.length > 0 ? selectedIds : focusedThing(resolved.ownerOf);
-      const origin = sand.view.toSand({ x: 0, y: 0 });
-      const there = sand.view.toSand({ x: way.x * nudgeM(event), y: way.y * nudgeM(event) });
-      if (ids.length > 0)
-        controls.change(current => moveThings(current, ids, { xM: there.xM - origin.xM, yM: there.yM - origin.yM }));
-    },
-    pan: way => sand.pan(-way.x * sand.box.width * 0.1, -way.y * sand.box.height * 0.1),
-    turn: (leftwards, event) => {
-      const about = middleOf(controls.shown, selectedIds);
-      const byRad = (event.altKey ? FINE_TURN_RAD : TURN_RAD) * (leftwards ? 1 : -1);
-      if (about) controls.change(current => turnThings(current, selectedIds, byRad, about));
-    },
-    letGo: () => {
-      setRiding(null);
-      setSelected(NOTHING_SELECTED);
-    },
-    remove: () => {
-      if (riding !== null) return dropLast();
-      controls.change(current => removeThings(current, selectedIds, resolved.ownerOf));
-    },
-    letters: {
-      a: () => setSelected({ ids: things, leg: null }),
-      i: () => sand.zoom(1.4),
-      o: () => sand.zoom(1 / 1.4),
-      w: sand.fit,
-      m: () => controls.change(current => mirrorThings(current, selectedIds, ground.arena.widthM)),
-      c: () => selectedIds.length > 0 && copySelected({ controls, ids: selectedIds, onSelect: setSelected }),
-      e: () => controls.change(current => spaceThings(current, selectedIds, null)),
-      k: () => {
-        const locked = selectedIds.every(id => controls.present.plan.lockedIds.includes(id));
-        controls.change(current => lockThings(current, selectedIds, !locked));
-      },
-      r: toggleRiding,
-      h: () => {
-        const at = layout.horses.findIndex(one => one.id === horse?.id);
-        setHorseWish(layout.horses[(at + 1) % Math.max(1, layout.horses.length)]?.id ?? null);
-      },
-      p: walk,
-      f: () => {
-        setWalkedM(current => current ?? 0);
-        setSaddle(current => walkedM === null || !current);
-      },
-      s: () => setOpen('shelf'),
-      l: () => setAdding(true),
-      v: () => track?.kind === 'items' && setOpen('call'),
-    },
-  });
+  usePlanKeys(planDeeds({ controls, desk, act, sand, ground, selection, track, horse }));
 
   const dropMine = () => dropDraft(layoutId);
   if (outdated) return <StaleNotice arenaId={arena.id} mine={outdated} onDropMine={dropMine} />;
@@ -259,41 +155,33 @@ export function PlanEditor(props: PlanEditorProps) {
         touches={props.touches}
         riding={riding !== null}
         canCall={track !== undefined && track !== null}
-        opened={{ add: adding, onAdd: setAdding, horses: choosing, onHorses: setChoosing }}
-        onShelf={() => setOpen('shelf')}
+        opened={{
+          add: desk.menu === 'add',
+          onAdd: opened => act({ do: 'menu', menu: opened ? 'add' : null }),
+          horses: desk.menu === 'horses',
+          onHorses: opened => act({ do: 'menu', menu: opened ? 'horses' : null }),
+        }}
+        onShelf={() => act({ do: 'open', over: 'shelf' })}
         onAdd={addPiece}
-        onCautions={() => setPart('cautions')}
-        onTeach={() => setOpen('teach')}
-        onSelectAll={() => setSelected({ ids: things, leg: null })}
-        onRefit={() => setOpen('refit')}
-        onCompose={() => setOpen('compose')}
-        onRide={toggleRiding}
-        onWalk={walk}
-        onCall={() => setOpen('call')}
+        onCautions={() => act({ do: 'read', part: 'cautions' })}
+        onTeach={() => act({ do: 'open', over: 'teach' })}
+        onSelectAll={() => onSelect({ ids: things, leg: null })}
+        onRefit={() => act({ do: 'open', over: 'refit' })}
+        onCompose={() => act({ do: 'open', over: 'compose' })}
+        onRide={() => toggleRiding(desk, act)}
+        onWalk={() => act({ do: 'walk' })}
+        onCall={() => act({ do: 'open', over: 'call' })}
       />
       {layout.horses.length === 0 && resolved.exercises.some(({ placed }) => placed.horseIds === null) && (
         <AnyHorse matters=": distances follow once you choose who rides.">
-          <Button size="compact-sm" variant="default" onClick={() => setChoosing(true)}>
+          <Button size="compact-sm" variant="default" onClick={() => act({ do: 'menu', menu: 'horses' })}>
             Choose who rides
           </Button>
         </AnyHorse>
       )}
       {status.kind === 'stale' && <StaleNotice arenaId={arena.id} mine={controls.present} onDropMine={dropMine} />}
       <p className={classes.phoneHint}>Drawing is easier on a tablet or at a desk; everything is here too.</p>
-      {riding !== null && (
-        <div className={classes.ridingHint} role="status">
-          <span>
-            {ridingWords(controls.shown, riding)}: tap fences and poles in their order, each from the side one comes
-            from.
-          </span>
-          <Button size="xs" variant="default" disabled={!isLaid(controls.shown, riding)} onClick={dropLast}>
-            Take the last away
-          </Button>
-          <Button size="xs" onClick={toggleRiding}>
-            End the track
-          </Button>
-        </div>
-      )}
+      {riding !== null && <RidingHint {...{ controls, act }} trackId={riding} />}
       <div className={classes.desk}>
         <div className={classes.drawing}>
           <div className={classes.seen} data-saddle={showsSaddle || undefined}>
@@ -304,13 +192,13 @@ export function PlanEditor(props: PlanEditorProps) {
                 controls={controls}
                 window={sand}
                 selection={selection}
-                onSelect={setSelected}
+                onSelect={onSelect}
                 chosenTrack={trackId}
                 horse={horse}
                 riding={riding !== null}
                 onRide={ride}
                 marked={pointed}
-                onPoint={pointAtItem}
+                onPoint={onPoint}
                 walkedM={walkedM}
                 mend={mend ?? (fitted?.of === controls.shown ? fitted : null)}
                 onGrow={grow}
@@ -330,89 +218,59 @@ export function PlanEditor(props: PlanEditorProps) {
           {walkedM !== null && track && reckoned && (
             <WalkBar
               {...{ layout, track, reckoned, horse, walkedM, playing, saddle }}
-              onSaddle={setSaddle}
-              onWalk={setWalkedM}
-              onPlay={setPlaying}
+              onSaddle={seated => act({ do: 'sit', saddle: seated })}
+              onWalk={toM => act({ do: 'walk to', walkedM: toM })}
+              onPlay={plays => act({ do: 'play', playing: plays })}
             />
           )}
           {track?.kind === 'items' && reckoned?.kind === 'items' && reckoned.legs.length > 0 && (
             <Ribbon
               {...{ controls, track, reckoned, horse, walkedM }}
               horses={layout.horses}
-              onHorse={setHorseWish}
+              onHorse={onHorse}
               marked={pointed}
               selectedLeg={selection.leg}
-              onPoint={pointAtItem}
-              onPointLeg={pointAtLeg}
-              onSelectLeg={selectLeg}
+              onPoint={onPoint}
+              onPointLeg={onPointLeg}
+              onSelectLeg={onSelectLeg}
             />
           )}
           {track?.kind === 'figures' && reckoned?.kind === 'figures' && (
             <SessionRibbon
               {...{ controls, track, reckoned, horse, walkedM }}
               horses={layout.horses}
-              onHorse={setHorseWish}
+              onHorse={onHorse}
             />
           )}
         </div>
         <ReadingPanel
-          {...{ controls, selection, trackId, horse, horses, mend, part }}
+          {...{ controls, selection, trackId, horse, horses, mend }}
+          part={desk.part}
           lately={props.lately}
           riddenLegs={props.riddenLegs}
           onFitted={setFitted}
-          onPart={setPart}
-          onHorse={setHorseWish}
+          onPart={part => act({ do: 'read', part })}
+          onHorse={onHorse}
           onMend={setOffered}
           arena={ground.arena}
-          onSelect={setSelected}
-          onTrack={setTrackWish}
-          onSelectLeg={selectLeg}
-          onPoint={setPointed}
-          onKeep={() => setOpen('keep')}
-          onRideOn={id => {
-            setRiding(id);
-            setSelected(NOTHING_SELECTED);
-          }}
+          onSelect={onSelect}
+          onTrack={id => act({ do: 'look at track', track: id })}
+          onSelectLeg={onSelectLeg}
+          onPoint={at => act({ do: 'point', pointed: at })}
+          onKeep={() => act({ do: 'open', over: 'keep' })}
+          onRideOn={id => act({ do: 'ride', track: id })}
         />
       </div>
-      {open === 'shelf' && (
-        <ShelfDrawer
-          {...{ controls, ground, horses, own }}
-          onClose={() => setOpen(null)}
-          onPlaced={(placed, session) => {
-            setSelected(placed);
-            setTrackWish(session ?? placed.ids[0] ?? null);
-          }}
-        />
-      )}
-      {open === 'call' && track?.kind === 'items' && reckoned?.kind === 'items' && (
-        <CallSheet {...{ layout, track, reckoned }} onClose={() => setOpen(null)} />
-      )}
-      {open === 'call' && track?.kind === 'figures' && (
-        <FlatCallSheet {...{ layout, track }} onClose={() => setOpen(null)} />
-      )}
-      {open === 'teach' && (
-        <TeachNow
-          {...{ layoutId, horses }}
-          pairs={props.pairs}
-          groupIds={controls.present.plan.groupIds}
-          onClose={() => setOpen(null)}
-        />
-      )}
-      {open === 'refit' && <RefitModal {...{ controls }} arenas={props.arenas} onClose={() => setOpen(null)} />}
-      {open === 'compose' && <ComposeModal {...{ controls }} onClose={() => setOpen(null)} />}
-      {open === 'keep' && (
-        <KeepOnShelf items={itemsOf(resolved, selectedIds)} tracks={layout.tracks} onClose={() => setOpen(null)} />
-      )}
+      <PlanSheets
+        {...{ layoutId, controls, ground, horses, own, track, reckoned, act }}
+        over={desk.over}
+        pairs={props.pairs}
+        arenas={props.arenas}
+        selectedIds={selection.ids}
+      />
     </div>
   );
 }
-
-/** Whether the track that is laid has a stop yet. */
-const isLaid = ({ resolved }: ReturnType<typeof usePlanEditor>['shown'], trackId: string) =>
-  resolved.layout.tracks.some(({ id }) => id === trackId);
-
-const NOWHERE: Pointed = { items: [], leg: null };
 
 /** The track that is looked at: by its own name, or by the exercise it belongs to; the first where neither is there. */
 function wishedTrack(
@@ -426,31 +284,17 @@ function wishedTrack(
   );
 }
 
-/** A new item lies a good stride ahead of what is selected, or in the middle of the sand beside what is there. */
-function nextPlace(
-  { resolved, plan }: ReturnType<typeof usePlanEditor>['shown'],
-  selection: Selection,
-  { widthM, lengthM }: { widthM: number; lengthM: number },
-): PointM {
-  const last = itemsOf(resolved, selection.ids).at(-1);
-  const from = last ?? { at: { xM: widthM / 2, yM: lengthM / 2 }, headingRad: Math.PI / 2 };
-  const headingRad = 'headingRad' in from ? from.headingRad : Math.PI / 2;
-  let at = last ? pointAlong(from.at, headingRad, AHEAD_M) : from.at;
-  const isTaken = () => plan.items.some(item => Math.hypot(item.at.xM - at.xM, item.at.yM - at.yM) < 0.5);
-  for (let tries = 0; isTaken() && tries < 20; tries += 1) at = pointAlong(at, headingRad, AHEAD_M);
-  return { xM: Math.min(widthM, Math.max(0, at.xM)), yM: Math.min(lengthM, Math.max(0, at.yM)) };
-}
-
-const AHEAD_M = 3;
-
-/** The thing in focus on the sand, where nothing is selected. */
-function focusedThing(ownerOf: ReadonlyMap<string, string>): string[] {
-  const item = document.activeElement?.closest<SVGElement>('[data-item]')?.dataset.item;
-  return item === undefined ? [] : [ownerOf.get(item) ?? item];
-}
-
-/** The track that is being laid, by what it is called; before its first stop it is not there yet. */
-function ridingWords({ resolved }: ReturnType<typeof usePlanEditor>['shown'], trackId: string): string {
-  const { layout } = resolved;
-  return layout.tracks.some(({ id }) => id === trackId) ? layoutLabels(layout).track(trackId) : 'A new track';
+/** What parts of the page tell the desk: the same functions for as long as the page is open. */
+function useDeskHands(act: (act: DeskAct) => void) {
+  return useMemo(
+    () => ({
+      onSelect: (selected: Selection) => act({ do: 'select', selected }),
+      onPoint: (item: string | null) =>
+        act({ do: 'point', pointed: item === null ? NOWHERE : { items: [item], leg: null } }),
+      onPointLeg: (leg: LegPlace | null) => act({ do: 'point', pointed: leg === null ? NOWHERE : { items: [], leg } }),
+      onSelectLeg: (leg: LegPlace) => act({ do: 'select leg', leg }),
+      onHorse: (id: string | null) => act({ do: 'look at horse', horse: id }),
+    }),
+    [act],
+  );
 }

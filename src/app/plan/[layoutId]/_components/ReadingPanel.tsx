@@ -17,6 +17,7 @@ import { notifications } from '@mantine/notifications';
 import dynamic from 'next/dynamic';
 import { NOTHING_SELECTED, type LegPlace, type Selection, type Pointed } from '../_state/selection';
 import type { OfferedChange, OfferedMend } from '../_state/offeredMend';
+import type { PanelPart } from '../_state/desk';
 import type { PlanControls } from '../_state/usePlanEditor';
 import classes from './PlanEditor.module.css';
 import readingClasses from './reading/Reading.module.css';
@@ -32,10 +33,6 @@ const CautionList = dynamic(() => import('@/components/Caution/CautionList').the
 const FitPanel = dynamic(() => import('../_fit/FitPanel'), { ssr: false });
 const MendWords = dynamic(() => import('./MendWords').then(m => m.MendWords), { ssr: false });
 const LayoutReading = dynamic(() => import('./reading/LayoutReading').then(m => m.LayoutReading), { ssr: false });
-
-/** What the panel shows: the layout or what is selected in numbers, the track that is looked at, what to take care of, or
- * where the fences suit the group. */
-export type PanelPart = 'numbers' | 'track' | 'cautions' | 'fit';
 
 type ReadingPanelProps = {
   controls: PlanControls;

@@ -1,7 +1,8 @@
-/** Every key of the plan, in one place: the editor listens to them, and the page of keys lists them. */
-export type PlanKey = { keys: string; does: string };
-
-export const PLAN_KEYS: { title: string; keys: PlanKey[] }[] = [
+/**
+ * Every key of the plan, in one place: the page of keys lists them, and for each single letter of them the editor has to say what it
+ * does, and for no other.
+ */
+export const PLAN_KEYS = [
   {
     title: 'Finding one’s way',
     keys: [
@@ -9,7 +10,8 @@ export const PLAN_KEYS: { title: string; keys: PlanKey[] }[] = [
       { keys: 'Enter or Space', does: 'selects what is in focus; with Shift, together with what is selected already' },
       { keys: 'Escape', does: 'lets go of the selection, or ends the track that is laid' },
       { keys: 'a', does: 'selects everything on the sand' },
-      { keys: 'i, o', does: 'closer in, further out' },
+      { keys: 'i', does: 'closer in' },
+      { keys: 'o', does: 'further out' },
       { keys: 'w', does: 'the whole sand' },
       { keys: 'Ctrl with an arrow', does: 'pushes the sand about' },
     ],
@@ -50,7 +52,16 @@ export const PLAN_KEYS: { title: string; keys: PlanKey[] }[] = [
       { keys: 'v', does: 'the call sheet' },
     ],
   },
-];
+] as const;
+
+type Single<Keys extends string> = Keys extends `${infer First}${infer Rest}`
+  ? Rest extends ''
+    ? First
+    : never
+  : never;
+
+/** The letters that do something by themselves. */
+export type PlanLetter = Single<(typeof PLAN_KEYS)[number]['keys'][number]['keys']>;
 
 export const NUDGE_M = 0.25;
 export const BIG_NUDGE_M = 1;

@@ -1,6 +1,6 @@
 import { useLatest } from '@/components/useLatest';
 import { useEffect } from 'react';
-import { arrowWay } from './planKeys';
+import { arrowWay, type PlanLetter } from './planKeys';
 
 export type KeyDeeds = {
   undo: () => void;
@@ -11,8 +11,7 @@ export type KeyDeeds = {
   turn: (leftwards: boolean, event: KeyboardEvent) => void;
   letGo: () => void;
   remove: () => void;
-  /** Single letters. */
-  letters: Record<string, () => void>;
+  letters: Record<PlanLetter, () => void>;
 };
 
 /** Keys belong to what is typed into, and to what lies over the page; a switch or a choice takes arrows and the space bar alone. */
@@ -51,7 +50,8 @@ function perform(deeds: KeyDeeds, event: KeyboardEvent): boolean {
     return done(() => deeds.turn(key === ',' || key === '≤', event));
   if (key === 'Escape') return done(deeds.letGo);
   if (key === 'Delete' || key === 'Backspace') return done(deeds.remove);
-  const letter = event.altKey || shiftKey ? undefined : deeds.letters[key];
+  const letters: Partial<Record<string, () => void>> = deeds.letters;
+  const letter = event.altKey || shiftKey ? undefined : letters[key];
   return letter ? done(letter) : false;
 }
 

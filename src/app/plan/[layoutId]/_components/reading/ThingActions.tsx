@@ -1,8 +1,8 @@
 'use client';
 
-import { newId } from '@/components/newId';
-import { copyThings, lockThings, mirrorThings, removeThings, type Arena } from '@/core';
+import { lockThings, mirrorThings, removeThings, type Arena } from '@/core';
 import { Button, Group } from '@mantine/core';
+import { copySelected } from '../../_state/copySelected';
 import type { Selection } from '../../_state/selection';
 import type { PlanControls } from '../../_state/usePlanEditor';
 
@@ -12,16 +12,6 @@ export type ThingProps = {
   ids: readonly string[];
   onSelect: (selection: Selection) => void;
 };
-
-/** A copy lies so far beside what it was made of. */
-const BESIDE = { xM: 1, yM: 1 };
-
-/** Copies what is selected and selects the copies. */
-export function copySelected({ controls, ids, onSelect }: Omit<ThingProps, 'arena'>): void {
-  const copied = copyThings(controls.present.plan, ids, BESIDE, newId);
-  controls.change(() => copied.plan);
-  onSelect({ ids: copied.ids, leg: null });
-}
 
 /** What can be done with anything that is selected. */
 export function ThingActions({ controls, arena, ids, onSelect }: ThingProps) {

@@ -17,25 +17,21 @@ import {
   warmUpStage,
   type WorkLimits,
 } from '@/core';
-import { whoSays } from '@/components/who/whoSays';
-import { writeLesson } from '@/files/writeLesson';
-import { Alert, Button, Drawer, NumberInput, Select, TextInput, Title } from '@mantine/core';
+import { Button, Drawer, Select, TextInput, Title } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
-import { useRouter } from 'next/navigation';
-import { useMemo, useState, useTransition } from 'react';
-import { saveLessonAction } from '../actions';
+import { useMemo, useState } from 'react';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
-import { useSaveId } from '@/components/sync/useSaveId';
 import { asksOfPair, dayOfHorses } from './asksOfPair';
+import { ChosenPanel } from './ChosenPanel';
 import { clockAfter } from './clock';
 import { HourStrip } from './HourStrip';
 import classes from './LessonEditor.module.css';
+import { LessonNotes, type Clash } from './LessonNotes';
 import { PairColumn } from './PairColumn';
-import { PairPanel } from './PairPanel';
 import { PrintedPlan } from './PrintedPlan';
 import { questionsToday, type Today } from './questionsToday';
 import { StageList } from './StageList';
-import { StagePanel } from './StagePanel';
+import { useLessonSave } from './useLessonSave';
 import { useStagesOfLayout } from './useStagesOfLayout';
 import { useTypedLesson } from './useTypedLesson';
 import type { Named, LessonPair } from './lessonPair';
@@ -61,26 +57,16 @@ type LessonEditorProps = {
   today: Record<string, Today>;
   /** Why stages are planned as they are, by their id, where the plan was made for those who ride. */
   why?: Record<string, string[]>;
-  /** What another lesson wants at the same time. */
-  clashes: { what: string; name: string; lessonId: string; lesson: string }[];
+  clashes: Clash[];
 };
 
 /** Plans a lesson: when, where and who; its stages along the clock; and whatever is chosen beside them. */
 export function LessonEditor(props: LessonEditorProps) {
   const { lessonId, first, arenas, pairs, layouts, limits, clashes } = props;
-  const router = useRouter();
   const [name, setName] = useState(first.name);
   const [arenaId, setArenaId] = useState(first.arenaId);
   const [startsAt, setStartsAt] = useState(first.startsAt);
   const [plan, setPlan] = useState(first.plan);
-  const [made, setMade] = useState({ revision: first.revision, plan: first.plan });
-  const [said, setSaid] = useState<string[]>([]);
-  const [faults, setFaults] = useState<Record<string, string>>({});
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
-  const nameSave = useSaveId();
-  // What a new lesson is called from its first save on, whether or not that was answered.
-  const [ownId] = useState(newId);
   const typed = { name, arenaId, startsAt, plan };
   const kept = useTypedLesson(
     lessonId ?? `new${props.over ? ` over ${props.over}` : ''}`,
@@ -93,6 +79,7 @@ export function LessonEditor(props: LessonEditorProps) {
       setPlan(back.plan);
     },
   );
+  const { save, busy, said, faults, problem } = useLessonSave({ lessonId, first, typed, kept, onSaved: setPlan });
   const [offered, setOffered] = useState<Record<string, Today>>({});
   const [why, setWhy] = useState(props.why ?? {});
   const [chosen, setChosen] = useState<string | null>(null);
@@ -143,66 +130,23 @@ export function LessonEditor(props: LessonEditorProps) {
     });
     return rides.length === 0 || riding.length === 0 ? null : stageMinutes(rides, stage.eachRein, riding.length);
   };
-  const save = () =>
-    begin(async () => {
-      const sent = { name, arenaId, startsAt, plan: writeLesson(plan) };
-      const base = made.revision === null ? null : { revision: made.revision, plan: writeLesson(made.plan) };
-      const answer = await saveLessonAction(lessonId, sent, base, whoSays(), nameSave({ sent, base }), ownId).catch(
-        () => null,
-      );
-      setFaults(answer && !answer.ok ? answer.fields : {});
-      const firstFault = answer && !answer.ok ? Object.values(answer.fields)[0] : undefined;
-      setProblem(
-        answer === null
-          ? `The server does not answer, so nothing was saved. What you typed is ${kept.isKept() ? 'kept on this device' : 'still here'}: try again.`
-          : answer.ok
-            ? null
-            : (answer.problem ?? firstFault ?? null),
-      );
-      if (!answer?.ok) return;
-      kept.drop();
-      setSaid(answer.said);
-      if (answer.saved) {
-        // What somebody else changed meanwhile is here from now on.
-        setMade(answer.saved);
-        setPlan(answer.saved.plan);
-      }
-      router.push(`/ride/lessons/${answer.lessonId}`);
-      router.refresh();
-    });
   const over = overTheHour(plan.stages);
   const choose = (id: string) => setChosen(before => (before === id ? null : id));
   const chosenStage = plan.stages.find(({ id }) => id === chosen) ?? null;
   const chosenPair = riding.find(({ id }) => id === chosen) ?? null;
-  const panel = chosenStage ? (
-    <StagePanel
-      key={chosenStage.id}
+  const panel = (
+    <ChosenPanel
+      {...{ plan, layouts, todayOf, riding, byRecord }}
       stage={chosenStage}
-      layout={layouts.find(({ id }) => id === chosenStage.layoutId) ?? null}
-      {...{ todayOf, pairs: riding, riderMarks: props.riderMarks, riderWork: props.riderWork }}
-      onOffered={(id, one) => keepOffered({ [id]: one })}
-      onChange={changeStage}
-    />
-  ) : chosenPair ? (
-    <PairPanel
       pair={chosenPair}
-      asks={asks.get(chosenPair.id)!}
-      byRecord={byRecord.includes(chosenPair.id)}
-      onByRecord={isSo =>
-        setByRecord(before => [...before.filter(id => id !== chosenPair.id), ...(isSo ? [chosenPair.id] : [])])
-      }
+      asks={chosenPair ? asks.get(chosenPair.id)! : null}
+      riderMarks={props.riderMarks}
+      riderWork={props.riderWork}
+      onOffered={(id, one) => keepOffered({ [id]: one })}
+      onStage={changeStage}
+      onByRecord={setByRecord}
+      onPlan={setPlan}
     />
-  ) : (
-    <section className={classes.panel} aria-label="The lesson as a whole">
-      <p>Choose a stage to change how it is asked, or a pair to see what it will find. Most lessons need neither.</p>
-      <NumberInput
-        label="Minutes between walk breaks"
-        min={1}
-        max={120}
-        value={plan.breakEveryMin}
-        onChange={value => typeof value === 'number' && setPlan({ ...plan, breakEveryMin: value })}
-      />
-    </section>
   );
   return (
     <>
@@ -316,29 +260,7 @@ export function LessonEditor(props: LessonEditorProps) {
             </aside>
           )}
         </div>
-        {clashes.map(({ what, name: wanted, lesson, lessonId: other }) => (
-          <p key={`${what} ${wanted} ${other}`} role="status" className={classes.clash}>
-            <strong>At the same time:</strong> the {what} {wanted} is in “{lesson}” too.
-          </p>
-        ))}
-        {kept.isBack && (
-          <Alert color="slate" role="status">
-            Brought back what was typed here and not saved.{' '}
-            <Button size="compact-sm" variant="default" onClick={kept.startAgain}>
-              Start again from what is saved
-            </Button>
-          </Alert>
-        )}
-        {said.map(sentence => (
-          <p key={sentence} role="status" className={classes.clash}>
-            {sentence}
-          </p>
-        ))}
-        {problem && (
-          <Alert color="chestnut" role="alert">
-            {problem}
-          </Alert>
-        )}
+        <LessonNotes {...{ clashes, kept, said, problem }} />
         <div className={classes.adding}>
           <Button type="submit" loading={busy || stagesOf.busy}>
             {lessonId === null ? 'Plan the lesson' : 'Keep these changes'}

@@ -52,6 +52,9 @@ export function useTypedLesson(
   };
 }
 
+/** What is done with what was typed and is kept on this device. */
+export type KeptTyped = ReturnType<typeof useTypedLesson>;
+
 async function readTyped(name: string, revision: number | null): Promise<TypedLesson | null> {
   try {
     const left = await draftLeft(name);

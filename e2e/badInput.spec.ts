@@ -37,14 +37,18 @@ test('every field of the yard says what is wrong, and keeps what was typed', asy
   await expect(dialog.getByText('Choose a horse.')).toBeVisible();
 });
 
-test('letters on sand of another size are refused by name', async ({ demoYard, strictPage: page }) => {
-  await page.goto(`${demoYard.url}/yard`);
-  await page.getByRole('button', { name: 'Change Field arena' }).click();
-  await page.getByRole('combobox', { name: 'Letters' }).click();
-  await page.getByRole('option', { name: /^20 × 60/ }).click();
-  await page.getByRole('button', { name: 'Save the arena' }).click();
-  await expect(page.getByText('These letters belong to an arena of 20 × 60 m')).toBeVisible();
-});
+test(
+  'letters on sand of another size are refused by name',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/yard`);
+    await page.getByRole('button', { name: 'Change Field arena' }).click();
+    await page.getByRole('combobox', { name: 'Letters' }).click();
+    await page.getByRole('option', { name: /^20 × 60/ }).click();
+    await page.getByRole('button', { name: 'Save the arena' }).click();
+    await expect(page.getByText('These letters belong to an arena of 20 × 60 m')).toBeVisible();
+  },
+);
 
 test('a horse saved untouched does not drift by rounding', async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/yard`);
@@ -154,21 +158,22 @@ test(
   },
 );
 
-test('a footfall that is no share of the gap is refused, and a note that is too long', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/ride`);
-  await page.getByRole('button', { name: 'Ride' }).click();
-  await expect(page.getByText('Choose a pair.')).toBeVisible();
-  await page.getByRole('radio', { name: /^Quill with/ }).click();
-  await page.getByRole('radio', { name: /^Five trot poles/ }).click();
-  await page.getByRole('button', { name: 'Ride' }).click();
-  await openMore(page);
-  await page.getByLabel('Exact share').fill('1.4');
-  await page.getByLabel('Exact share').press('Enter');
-  await expect(page.getByText('Type a share of the gap from 0 to 1')).toBeVisible();
-  await page.getByLabel('A word of note').fill('a'.repeat(501));
-  await expect(page.getByText('A note has at most 500 letters; this has 501.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Note it' })).toBeDisabled();
-});
+test(
+  'a footfall that is no share of the gap is refused, and a note that is too long',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/ride`);
+    await page.getByRole('button', { name: 'Ride' }).click();
+    await expect(page.getByText('Choose a pair.')).toBeVisible();
+    await page.getByRole('radio', { name: /^Quill with/ }).click();
+    await page.getByRole('radio', { name: /^Five trot poles/ }).click();
+    await page.getByRole('button', { name: 'Ride' }).click();
+    await openMore(page);
+    await page.getByLabel('Exact share').fill('1.4');
+    await page.getByLabel('Exact share').press('Enter');
+    await expect(page.getByText('Type a share of the gap from 0 to 1')).toBeVisible();
+    await page.getByLabel('A word of note').fill('a'.repeat(501));
+    await expect(page.getByText('A note has at most 500 letters; this has 501.')).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Note it' })).toBeDisabled();
+  },
+);

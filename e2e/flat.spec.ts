@@ -15,62 +15,63 @@ async function figure(page: Page, title: string, rein: 'Left' | 'Right' = 'Left'
   await page.getByRole('dialog').waitFor({ state: 'hidden' });
 }
 
-test('a warm-up on the flat: figures in order and tones, its balance, what evens it, and called out letter by letter', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('button', { name: 'New layout' }).click();
-  await page.getByLabel('Name').fill('Warm-up on the flat');
-  await choose(page, 'Arena', 'Lower school');
-  await choose(page, 'Horses of the lesson', 'Quill');
-  await page.getByLabel('Name').click();
-  await page.getByRole('button', { name: 'Make the layout' }).click();
-  await page.getByLabel('Name of the layout').waitFor();
-  await figure(page, 'Free walk across the diagonal');
-  await figure(page, 'A circle');
-  await page.getByRole('button', { name: 'Back to the whole layout' }).click();
-  const order = page.getByRole('list', { name: 'Figures in the order ridden' });
-  await expect(order.getByRole('listitem')).toHaveCount(2);
-  await expect(order.getByRole('listitem').nth(1)).toContainText('At A: 20 m circle, twice, trot, left rein');
+test(
+  'a warm-up on the flat: figures in order and tones, its balance, what evens it, and called out letter by letter',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('button', { name: 'New layout' }).click();
+    await page.getByLabel('Name').fill('Warm-up on the flat');
+    await choose(page, 'Arena', 'Lower school');
+    await choose(page, 'Horses of the lesson', 'Quill');
+    await page.getByLabel('Name').click();
+    await page.getByRole('button', { name: 'Make the layout' }).click();
+    await page.getByLabel('Name of the layout').waitFor();
+    await figure(page, 'Free walk across the diagonal');
+    await figure(page, 'A circle');
+    await page.getByRole('button', { name: 'Back to the whole layout' }).click();
+    const order = page.getByRole('list', { name: 'Figures in the order ridden' });
+    await expect(order.getByRole('listitem')).toHaveCount(2);
+    await expect(order.getByRole('listitem').nth(1)).toContainText('At A: 20 m circle, twice, trot, left rein');
 
-  // Two rounds of 20 m: 40π = 125.66 m on the left rein; the way there may add to it, and nothing on the right.
-  const balance = page.getByRole('region', { name: 'The balance' });
-  await expect(balance.getByRole('row', { name: /trot/ })).toContainText('125.66 m');
-  await expect(balance).toContainText(/of it rest/);
-  await expect(balance).not.toContainText(', 0 s of it rest');
-  const missing = page.getByRole('list', { name: 'What is missing' });
-  await expect(missing).toContainText(/The right rein has 100 % less trot/);
-  await missing.getByRole('button', { name: /Add 2 rounds of a 20 m circle on the right rein in trot/ }).click();
-  await expect(order.getByRole('listitem')).toHaveCount(3);
-  await expect(page.getByText(/right rein has \d+ % less trot/)).toHaveCount(0);
+    // Two rounds of 20 m: 40π = 125.66 m on the left rein; the way there may add to it, and nothing on the right.
+    const balance = page.getByRole('region', { name: 'The balance' });
+    await expect(balance.getByRole('row', { name: /trot/ })).toContainText('125.66 m');
+    await expect(balance).toContainText(/of it rest/);
+    await expect(balance).not.toContainText(', 0 s of it rest');
+    const missing = page.getByRole('list', { name: 'What is missing' });
+    await expect(missing).toContainText(/The right rein has 100 % less trot/);
+    await missing.getByRole('button', { name: /Add 2 rounds of a 20 m circle on the right rein in trot/ }).click();
+    await expect(order.getByRole('listitem')).toHaveCount(3);
+    await expect(page.getByText(/right rein has \d+ % less trot/)).toHaveCount(0);
 
-  // Dragged with the keyboard: the walk goes to the end.
-  const grip = order.getByRole('button', { name: 'Move Free walk across the diagonal' });
-  await grip.focus();
-  const said = page.getByText(/Free walk across the diagonal (is|lies)/);
-  await page.keyboard.press('Space');
-  await expect(
-    said
-      .filter({ hasText: 'is picked up' })
-      .or(said.filter({ hasText: 'is over' }))
-      .first(),
-  ).toBeAttached();
-  for (const place of [2, 3]) {
-    await page.keyboard.press('ArrowDown');
-    await expect(said.filter({ hasText: `is over place ${place}` }).first()).toBeAttached();
-  }
-  await page.keyboard.press('Space');
-  await expect(order.getByRole('listitem').last()).toContainText('Free walk');
-  await page.getByRole('button', { name: 'Call sheet' }).click();
-  const calls = page.getByRole('list', { name: 'Figures as they are called out' }).getByRole('listitem');
-  await expect(calls).toHaveCount(3);
-  await expect(calls.first()).toContainText('At A: 20 m circle, twice');
-  await page.keyboard.press('Escape');
-  await expect(page.getByText(/^Saved/)).toBeVisible();
-  await page.reload();
-  await expect(order.getByRole('listitem').last()).toContainText('Free walk');
-});
+    // Dragged with the keyboard: the walk goes to the end.
+    const grip = order.getByRole('button', { name: 'Move Free walk across the diagonal' });
+    await grip.focus();
+    const said = page.getByText(/Free walk across the diagonal (is|lies)/);
+    await page.keyboard.press('Space');
+    await expect(
+      said
+        .filter({ hasText: 'is picked up' })
+        .or(said.filter({ hasText: 'is over' }))
+        .first(),
+    ).toBeAttached();
+    for (const place of [2, 3]) {
+      await page.keyboard.press('ArrowDown');
+      await expect(said.filter({ hasText: `is over place ${place}` }).first()).toBeAttached();
+    }
+    await page.keyboard.press('Space');
+    await expect(order.getByRole('listitem').last()).toContainText('Free walk');
+    await page.getByRole('button', { name: 'Call sheet' }).click();
+    const calls = page.getByRole('list', { name: 'Figures as they are called out' }).getByRole('listitem');
+    await expect(calls).toHaveCount(3);
+    await expect(calls.first()).toContainText('At A: 20 m circle, twice');
+    await page.keyboard.press('Escape');
+    await expect(page.getByText(/^Saved/)).toBeVisible();
+    await page.reload();
+    await expect(order.getByRole('listitem').last()).toContainText('Free walk');
+  },
+);
 
 test(
   'a sheet of stride tests: walk and trot, before and after, nothing relabelled, void and drop taken back',

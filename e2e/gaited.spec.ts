@@ -2,40 +2,41 @@ import { choose, expect, test } from './support/fixtures';
 import { shelfOfNewLayout } from './support/newLayout';
 import { key, onSand } from './support/pad';
 
-test('spread poles are laid by a gaited horse’s own steps; on the phone its gait slips at a pole, and the review says how far', async ({
-  demoYard,
-  browser,
-}) => {
-  const desk = await browser.newPage();
-  await shelfOfNewLayout(desk, demoYard, 'Poles for Tansy', 'Tansy');
-  // What is ridden in her gaits stands first.
-  await expect(desk.getByRole('dialog').getByRole('heading', { level: 3 }).first()).toHaveText('For gaited horses');
-  await desk.getByRole('button', { name: /^Spread poles for a lateral gait/ }).click();
-  await desk.getByRole('button', { name: 'Put it on the sand' }).click();
-  await desk.getByRole('dialog').waitFor({ state: 'hidden' });
-  await expect(desk.getByText(/^Saved/)).toBeVisible();
-  await expect(desk.getByRole('radio', { name: /^Cautions 0/ })).toBeAttached();
-  await desk.close();
+test(
+  'spread poles are laid by a gaited horse’s own steps; on the phone its gait slips at a pole, and the review says how far',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const desk = await browser.newPage();
+    await shelfOfNewLayout(desk, demoYard, 'Poles for Tansy', 'Tansy');
+    // What is ridden in her gaits stands first.
+    await expect(desk.getByRole('dialog').getByRole('heading', { level: 3 }).first()).toHaveText('For gaited horses');
+    await desk.getByRole('button', { name: /^Spread poles for a lateral gait/ }).click();
+    await desk.getByRole('button', { name: 'Put it on the sand' }).click();
+    await desk.getByRole('dialog').waitFor({ state: 'hidden' });
+    await expect(desk.getByText(/^Saved/)).toBeVisible();
+    await expect(desk.getByRole('radio', { name: /^Cautions 0/ })).toBeAttached();
+    await desk.close();
 
-  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
-  await phone.goto(`${demoYard.url}/ride`);
-  await phone.getByRole('radio', { name: /^Poles for Tansy/ }).check();
-  await phone.getByRole('radio', { name: /^Tansy with/ }).check();
-  await key(phone, 'Ride').tap();
-  await key(phone, 'Read').tap();
-  await expect(key(phone, /^Clean pass/)).toBeVisible();
-  await onSand(phone, 'pole 1').tap();
-  await key(phone, /^trot/).tap();
-  await key(phone, /^Pass done/).tap();
-  await key(phone, /^Clean pass/).tap();
-  await expect(phone.locator('[data-delivery=saved]')).toBeVisible();
+    const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
+    await phone.goto(`${demoYard.url}/ride`);
+    await phone.getByRole('radio', { name: /^Poles for Tansy/ }).check();
+    await phone.getByRole('radio', { name: /^Tansy with/ }).check();
+    await key(phone, 'Ride').tap();
+    await key(phone, 'Read').tap();
+    await expect(key(phone, /^Clean pass/)).toBeVisible();
+    await onSand(phone, 'pole 1').tap();
+    await key(phone, /^trot/).tap();
+    await key(phone, /^Pass done/).tap();
+    await key(phone, /^Clean pass/).tap();
+    await expect(phone.locator('[data-delivery=saved]')).toBeVisible();
 
-  await phone.goto(`${demoYard.url}/review`);
-  await phone.locator('a[href^="/review/"]', { hasText: 'Tansy' }).first().click();
-  await expect(phone.getByRole('heading', { name: /^Tansy with/ })).toBeVisible();
-  await expect(phone.getByRole('img', { name: /Gaits of Tansy/ })).toContainText('slipped in 1');
-  await expect(phone.getByRole('img', { name: /Gaits of Tansy/ })).toContainText('running walk 70 %');
-});
+    await phone.goto(`${demoYard.url}/review`);
+    await phone.locator('a[href^="/review/"]', { hasText: 'Tansy' }).first().click();
+    await expect(phone.getByRole('heading', { name: /^Tansy with/ })).toBeVisible();
+    await expect(phone.getByRole('img', { name: /Gaits of Tansy/ })).toContainText('slipped in 1');
+    await expect(phone.getByRole('img', { name: /Gaits of Tansy/ })).toContainText('running walk 70 %');
+  },
+);
 
 test(
   'a lane is ridden in flat walk, running walk and fox trot, and each is a stride of its own',

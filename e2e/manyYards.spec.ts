@@ -99,51 +99,52 @@ test(
   },
 );
 
-test('a person of two yards chooses: nothing of the one is seen in the other, and the office has sums', async ({
-  one,
-  browser,
-}) => {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-  const page = await context.newPage();
-  await signInMaud(page, one);
-  await page.goto(`${one.url}/today`);
-  const theirs = await page.locator('header').first().locator('span').first().innerText();
-  const lesson = (await page.getByRole('link', { name: 'Ride it' }).first().getAttribute('href'))!;
-  await page.goto(`${one.url}/yards`);
-  await page.getByLabel('Tell how many lessons').check();
-  await page.getByLabel('Name of the new yard').fill('The Lower Yard');
-  await page.getByRole('button', { name: 'Begin it' }).click();
-  await page.waitForURL(`${one.url}/today`);
-  await expect(page.getByRole('link', { name: 'Yard The Lower Yard' })).toBeVisible();
+test(
+  'a person of two yards chooses: nothing of the one is seen in the other, and the office has sums',
+  { tag: '@full' },
+  async ({ one, browser }) => {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    await signInMaud(page, one);
+    await page.goto(`${one.url}/today`);
+    const theirs = await page.locator('header').first().locator('span').first().innerText();
+    const lesson = (await page.getByRole('link', { name: 'Ride it' }).first().getAttribute('href'))!;
+    await page.goto(`${one.url}/yards`);
+    await page.getByLabel('Tell how many lessons').check();
+    await page.getByLabel('Name of the new yard').fill('The Lower Yard');
+    await page.getByRole('button', { name: 'Begin it' }).click();
+    await page.waitForURL(`${one.url}/today`);
+    await expect(page.getByRole('link', { name: 'Yard The Lower Yard' })).toBeVisible();
 
-  // An empty yard: no horse, no lesson of the other one, at no address.
-  await page.goto(`${one.url}/yard`);
-  await expect(page.getByText('Barley')).toHaveCount(0);
-  expect((await page.request.get(`${one.url}${lesson}`)).status()).toBe(404);
-  expect((await page.request.get(`${one.url}/api/lessons/${lesson.split('/')[3]}/record`)).status()).toBe(404);
+    // An empty yard: no horse, no lesson of the other one, at no address.
+    await page.goto(`${one.url}/yard`);
+    await expect(page.getByText('Barley')).toHaveCount(0);
+    expect((await page.request.get(`${one.url}${lesson}`)).status()).toBe(404);
+    expect((await page.request.get(`${one.url}/api/lessons/${lesson.split('/')[3]}/record`)).status()).toBe(404);
 
-  // The office of this yard reads how much the other one did, and not who.
-  await page.goto(`${one.url}/office`);
-  const told = page
-    .getByRole('region', { name: /\d{4}$/ })
-    .first()
-    .getByRole('row')
-    .filter({ hasText: theirs });
-  await expect(told).toHaveText(new RegExp(`^${theirs}(\\d+){4}$`));
-  await expect(page.getByText('Barley')).toHaveCount(0);
+    // The office of this yard reads how much the other one did, and not who.
+    await page.goto(`${one.url}/office`);
+    const told = page
+      .getByRole('region', { name: /\d{4}$/ })
+      .first()
+      .getByRole('row')
+      .filter({ hasText: theirs });
+    await expect(told).toHaveText(new RegExp(`^${theirs}(\\d+){4}$`));
+    await expect(page.getByText('Barley')).toHaveCount(0);
 
-  await page.getByRole('link', { name: 'Yard The Lower Yard' }).click();
-  await page.getByRole('button', { name: /^Go to / }).click();
-  await page.waitForURL(`${one.url}/today`);
-  await page.goto(`${one.url}/yard`);
-  await expect(page.getByText('Barley').first()).toBeVisible();
+    await page.getByRole('link', { name: 'Yard The Lower Yard' }).click();
+    await page.getByRole('button', { name: /^Go to / }).click();
+    await page.waitForURL(`${one.url}/today`);
+    await page.goto(`${one.url}/yard`);
+    await expect(page.getByText('Barley').first()).toBeVisible();
 
-  // Elsewhere the same name and passphrase come into both.
-  const other = await browser.newContext();
-  const again = await other.newPage();
-  await signInMaud(again, one);
-  await again.goto(`${one.url}/yards`);
-  await expect(again.getByRole('button', { name: /^Go to / })).toHaveCount(1);
-  await other.close();
-  await context.close();
-});
+    // Elsewhere the same name and passphrase come into both.
+    const other = await browser.newContext();
+    const again = await other.newPage();
+    await signInMaud(again, one);
+    await again.goto(`${one.url}/yards`);
+    await expect(again.getByRole('button', { name: /^Go to / })).toHaveCount(1);
+    await other.close();
+    await context.close();
+  },
+);

@@ -120,49 +120,50 @@ test(
   },
 );
 
-test('any two are compared: the reins of a pair, two pairs, and what cannot be is told', async ({
-  seasonYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${seasonYard.url}/review`);
-  await ofPair(page, 'Quill').click();
-  await card(page, 'Left and right').getByRole('link', { name: 'Compare them' }).click();
-  const said = card(page, 'What differs');
-  // What was planted: her left rein was the worse one.
-  await expect(said).toContainText(
-    /^the left rein against the right rein, beyond chance: .*clean passes, \d+ % against \d+ %/,
-  );
-  await expect(card(page, 'What was marked').getByRole('img')).toBeVisible();
-  const [left, right] = /clean passes, (\d+) % against (\d+) %/
-    .exec((await said.textContent())!)!
-    .slice(1)
-    .map(Number);
-  expect(left!).toBeLessThan(right!);
+test(
+  'any two are compared: the reins of a pair, two pairs, and what cannot be is told',
+  { tag: '@full' },
+  async ({ seasonYard, strictPage: page }) => {
+    await page.goto(`${seasonYard.url}/review`);
+    await ofPair(page, 'Quill').click();
+    await card(page, 'Left and right').getByRole('link', { name: 'Compare them' }).click();
+    const said = card(page, 'What differs');
+    // What was planted: her left rein was the worse one.
+    await expect(said).toContainText(
+      /^the left rein against the right rein, beyond chance: .*clean passes, \d+ % against \d+ %/,
+    );
+    await expect(card(page, 'What was marked').getByRole('img')).toBeVisible();
+    const [left, right] = /clean passes, (\d+) % against (\d+) %/
+      .exec((await said.textContent())!)!
+      .slice(1)
+      .map(Number);
+    expect(left!).toBeLessThan(right!);
 
-  // Two pairs, by the form: a cob’s stride is shorter than hers.
-  const side = (legend: string) => page.getByRole('group', { name: legend, exact: true });
-  for (const legend of ['This', 'against this']) await side(legend).getByLabel('Rein').selectOption('');
-  await side('against this').getByLabel('Pair').selectOption({ label: 'Barley with Bas Tamsin' });
-  await page.getByRole('button', { name: 'Compare', exact: true }).click();
-  await expect(said).toContainText(/Quill against Barley, beyond chance: /);
-  const strides = card(page, 'Canter between fences');
-  await expect(strides.getByRole('img')).toHaveAttribute(
-    'aria-label',
-    /Quill: ridden 3\.\d\d m.*Barley: ridden 3\.\d\d m/,
-  );
+    // Two pairs, by the form: a cob’s stride is shorter than hers.
+    const side = (legend: string) => page.getByRole('group', { name: legend, exact: true });
+    for (const legend of ['This', 'against this']) await side(legend).getByLabel('Rein').selectOption('');
+    await side('against this').getByLabel('Pair').selectOption({ label: 'Barley with Bas Tamsin' });
+    await page.getByRole('button', { name: 'Compare', exact: true }).click();
+    await expect(said).toContainText(/Quill against Barley, beyond chance: /);
+    const strides = card(page, 'Canter between fences');
+    await expect(strides.getByRole('img')).toHaveAttribute(
+      'aria-label',
+      /Quill: ridden 3\.\d\d m.*Barley: ridden 3\.\d\d m/,
+    );
 
-  // The same on both sides, too little, and what is not there.
-  await side('against this').getByLabel('Pair').selectOption({ label: 'Quill with Ode Quillan' });
-  await page.getByRole('button', { name: 'Compare', exact: true }).click();
-  await expect(said).toContainText('Both sides are the same');
-  await side('This').getByLabel('From day').fill('2001-01-01');
-  await side('This').getByLabel('Until day').fill('2001-01-02');
-  await page.getByRole('button', { name: 'Compare', exact: true }).click();
-  await expect(said).toContainText('0 passes against 480: with fewer than 8 on a side nothing is said.');
-  await page.goto(`${seasonYard.url}/review/compare?aPair=nobody&bFrom=2026-02-30`);
-  await expect(page.getByText('That pair is not in this yard')).toBeVisible();
-  await expect(page.getByText('“2026-02-30” is no day')).toBeVisible();
-});
+    // The same on both sides, too little, and what is not there.
+    await side('against this').getByLabel('Pair').selectOption({ label: 'Quill with Ode Quillan' });
+    await page.getByRole('button', { name: 'Compare', exact: true }).click();
+    await expect(said).toContainText('Both sides are the same');
+    await side('This').getByLabel('From day').fill('2001-01-01');
+    await side('This').getByLabel('Until day').fill('2001-01-02');
+    await page.getByRole('button', { name: 'Compare', exact: true }).click();
+    await expect(said).toContainText('0 passes against 480: with fewer than 8 on a side nothing is said.');
+    await page.goto(`${seasonYard.url}/review/compare?aPair=nobody&bFrom=2026-02-30`);
+    await expect(page.getByText('That pair is not in this yard')).toBeVisible();
+    await expect(page.getByText('“2026-02-30” is no day')).toBeVisible();
+  },
+);
 
 test(
   'an empty yard and one of three passes say that there is too little, and break nowhere',

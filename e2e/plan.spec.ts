@@ -372,21 +372,25 @@ for (const place of ['worker', 'page'] as const)
     expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.5, 3);
   });
 
-test('a painter beside the page that does not come, or breaks, is done without', async ({ demoYard, page }) => {
-  await page.addInitScript(`window.Worker = class extends Worker {
+test(
+  'a painter beside the page that does not come, or breaks, is done without',
+  { tag: '@full' },
+  async ({ demoYard, page }) => {
+    await page.addInitScript(`window.Worker = class extends Worker {
     constructor(...parts) { super(...parts); window.painter = this; }
   }`);
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('link', { name: /Course of eight/ }).click();
-  await paintedIn(page, 'worker');
-  await page.evaluate(`window.painter.dispatchEvent(new ErrorEvent('error', { message: 'broken' }))`);
-  await paintedIn(page, 'page');
-  await hold(page, { xM: 8.75, yM: 34.5 }, { xM: 8.85, yM: 38.2 });
-  const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
-  await expect.poll(() => inkAt(page, end)).toBe(true);
-  await page.mouse.up();
-  expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
-});
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('link', { name: /Course of eight/ }).click();
+    await paintedIn(page, 'worker');
+    await page.evaluate(`window.painter.dispatchEvent(new ErrorEvent('error', { message: 'broken' }))`);
+    await paintedIn(page, 'page');
+    await hold(page, { xM: 8.75, yM: 34.5 }, { xM: 8.85, yM: 38.2 });
+    const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
+    await expect.poll(() => inkAt(page, end)).toBe(true);
+    await page.mouse.up();
+    expect((await drawnAt(drawing(page, 'willow'))).yM).toBeGreaterThan(37);
+  },
+);
 
 test(
   'an exercise is laid out and painted under the hand; what is undone meanwhile stays undone',
@@ -619,37 +623,38 @@ test('on a tablet two fingers come closer, and a long press selects together', a
   await context.close();
 });
 
-test('a post of an exercise slid by hand changes its distance, and it stays an exercise', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('link', { name: /Four on the bend/ }).click();
-  await expect(item(page, 'alder b2')).toBeVisible();
-  // The shelf comes behind the page.
-  await page.waitForLoadState('networkidle');
-  const gapM = async () => Number.parseFloat(await page.getByLabel('Distance from fence 1 to fence 2').inputValue());
-  const before = await gapM();
-  const along = (index: number) => page.locator(`[data-post="${index}"]`);
-  const [start, post] = [(await along(0).boundingBox())!, (await along(1).boundingBox())!];
-  const pxPerM = (post.x - start.x) / Number(await along(1).getAttribute('aria-valuenow'));
-  const [x, y] = [post.x + post.width / 2, post.y + 12];
-  const words = page.locator('[data-call]');
-  const standing = await words.allTextContents();
-  await page.mouse.move(x, y);
-  await page.mouse.down();
-  await page.mouse.move(x + 14, y, { steps: 5 });
-  // Once the hand rests, the words of its legs are those it will have.
-  await expect.poll(() => words.allTextContents()).not.toEqual(standing);
-  const held = await words.allTextContents();
-  await page.mouse.up();
-  // Less the few pixels by which a drag is told from a tap.
-  await expect.poll(gapM).toBeGreaterThan(before + 9 / pxPerM);
-  expect(await gapM()).toBeLessThan(before + 15 / pxPerM);
-  expect(await words.allTextContents()).toEqual(held);
-  // Where one stands to watch goes with the exercise: it is there still, and all gaps of the bend are alike.
-  await expect(page.locator('[data-stand]')).toHaveCount(1);
-  await expect(page.getByLabel('Distance from fence 2 to fence 3')).toHaveValue(
-    await page.getByLabel('Distance from fence 1 to fence 2').inputValue(),
-  );
-});
+test(
+  'a post of an exercise slid by hand changes its distance, and it stays an exercise',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('link', { name: /Four on the bend/ }).click();
+    await expect(item(page, 'alder b2')).toBeVisible();
+    // The shelf comes behind the page.
+    await page.waitForLoadState('networkidle');
+    const gapM = async () => Number.parseFloat(await page.getByLabel('Distance from fence 1 to fence 2').inputValue());
+    const before = await gapM();
+    const along = (index: number) => page.locator(`[data-post="${index}"]`);
+    const [start, post] = [(await along(0).boundingBox())!, (await along(1).boundingBox())!];
+    const pxPerM = (post.x - start.x) / Number(await along(1).getAttribute('aria-valuenow'));
+    const [x, y] = [post.x + post.width / 2, post.y + 12];
+    const words = page.locator('[data-call]');
+    const standing = await words.allTextContents();
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 14, y, { steps: 5 });
+    // Once the hand rests, the words of its legs are those it will have.
+    await expect.poll(() => words.allTextContents()).not.toEqual(standing);
+    const held = await words.allTextContents();
+    await page.mouse.up();
+    // Less the few pixels by which a drag is told from a tap.
+    await expect.poll(gapM).toBeGreaterThan(before + 9 / pxPerM);
+    expect(await gapM()).toBeLessThan(before + 15 / pxPerM);
+    expect(await words.allTextContents()).toEqual(held);
+    // Where one stands to watch goes with the exercise: it is there still, and all gaps of the bend are alike.
+    await expect(page.locator('[data-stand]')).toHaveCount(1);
+    await expect(page.getByLabel('Distance from fence 2 to fence 3')).toHaveValue(
+      await page.getByLabel('Distance from fence 1 to fence 2').inputValue(),
+    );
+  },
+);

@@ -89,48 +89,49 @@ test('on a tablet by touch: a grid typed to 3 yd and 3 yd 1 ft, a height for all
   await page.context().close();
 });
 
-test('on a tablet by touch: a bend at 18 ft along its track, its distance dragged, every target as large as a finger', async ({
-  demoYard,
-  browser,
-}) => {
-  const page = await touched(browser, 1180, 820);
-  await begin(page, demoYard.url, 'Bend in feet', 'Field arena', ['Quill', 'Larkspur']);
-  await shelf(page, 'Fences on a bend');
-  await typed(page, 'Distance from fence 2 to fence 3', '18ft');
-  const chordM = async () => {
-    const fences = await Promise.all((await page.locator('[data-kind="fence"]').all()).slice(0, 2).map(drawnAt));
-    // While they are drawn anew there may be none.
-    if (!fences[0] || !fences[1]) return Number.NaN;
-    return Math.hypot(fences[1].xM - fences[0].xM, fences[1].yM - fences[0].yM);
-  };
-  // Geometry: 18 ft round a circle of 10 m radius is a chord of 2·10·sin(18 ft / 20 m).
-  await expect.poll(chordM).toBeCloseTo(20 * Math.sin((18 * FT) / 20), 3);
-  // The distance is taken hold of on the sand, between the fences.
-  const grip = page.locator('[data-gap="1"]');
-  const box = (await grip.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-  const touch = await page.context().newCDPSession(page);
-  const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
-    touch.send('Input.dispatchTouchEvent', { type, touchPoints: points.map((point, id) => ({ ...point, id })) });
-  await finger('touchStart', [{ x, y }]);
-  for (let step = 1; step <= 6; step += 1) await finger('touchMove', [{ x: x - step, y: y - step * 2 }]);
-  await finger('touchEnd', []);
-  await expect.poll(chordM).not.toBeCloseTo(20 * Math.sin((18 * FT) / 20), 1);
-  await page.getByRole('button', { name: 'Undo' }).tap();
-  await expect.poll(chordM).toBeCloseTo(20 * Math.sin((18 * FT) / 20), 3);
-  const small = await page
-    .getByRole('main')
-    .getByRole('button')
-    .evaluateAll(buttons =>
-      buttons.flatMap(button => {
-        const { width, height } = button.getBoundingClientRect();
-        const isSand = button.closest('svg') !== null || button.closest('[data-testid="ribbon"]') !== null;
-        return isSand || width === 0 || (width >= 43.5 && height >= 43.5) ? [] : [button.textContent];
-      }),
-    );
-  expect(small).toEqual([]);
-  await page.context().close();
-});
+test(
+  'on a tablet by touch: a bend at 18 ft along its track, its distance dragged, every target as large as a finger',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const page = await touched(browser, 1180, 820);
+    await begin(page, demoYard.url, 'Bend in feet', 'Field arena', ['Quill', 'Larkspur']);
+    await shelf(page, 'Fences on a bend');
+    await typed(page, 'Distance from fence 2 to fence 3', '18ft');
+    const chordM = async () => {
+      const fences = await Promise.all((await page.locator('[data-kind="fence"]').all()).slice(0, 2).map(drawnAt));
+      // While they are drawn anew there may be none.
+      if (!fences[0] || !fences[1]) return Number.NaN;
+      return Math.hypot(fences[1].xM - fences[0].xM, fences[1].yM - fences[0].yM);
+    };
+    // Geometry: 18 ft round a circle of 10 m radius is a chord of 2·10·sin(18 ft / 20 m).
+    await expect.poll(chordM).toBeCloseTo(20 * Math.sin((18 * FT) / 20), 3);
+    // The distance is taken hold of on the sand, between the fences.
+    const grip = page.locator('[data-gap="1"]');
+    const box = (await grip.boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    const touch = await page.context().newCDPSession(page);
+    const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
+      touch.send('Input.dispatchTouchEvent', { type, touchPoints: points.map((point, id) => ({ ...point, id })) });
+    await finger('touchStart', [{ x, y }]);
+    for (let step = 1; step <= 6; step += 1) await finger('touchMove', [{ x: x - step, y: y - step * 2 }]);
+    await finger('touchEnd', []);
+    await expect.poll(chordM).not.toBeCloseTo(20 * Math.sin((18 * FT) / 20), 1);
+    await page.getByRole('button', { name: 'Undo' }).tap();
+    await expect.poll(chordM).toBeCloseTo(20 * Math.sin((18 * FT) / 20), 3);
+    const small = await page
+      .getByRole('main')
+      .getByRole('button')
+      .evaluateAll(buttons =>
+        buttons.flatMap(button => {
+          const { width, height } = button.getBoundingClientRect();
+          const isSand = button.closest('svg') !== null || button.closest('[data-testid="ribbon"]') !== null;
+          return isSand || width === 0 || (width >= 43.5 && height >= 43.5) ? [] : [button.textContent];
+        }),
+      );
+    expect(small).toEqual([]);
+    await page.context().close();
+  },
+);
 
 test(
   'on a tablet by touch: a line for three horses in six, five and seven, with each horse’s words',

@@ -95,7 +95,7 @@ test('behind a server of one’s own: signed in over its HTTPS, what is kept is 
   }
 });
 
-test('a certificate of one’s own is what a device sees', async () => {
+test('a certificate of one’s own is what a device sees', { tag: '@full' }, async () => {
   const own = await ownCertificate();
   const folder = mkdtempSync(path.join(tmpdir(), 'roan-own-'));
   const [cert, key] = [path.join(folder, 'own.pem'), path.join(folder, 'own.key')];

@@ -322,7 +322,7 @@ test('two who put the same pass right without knowing of each other: one word st
   await expect(region(two, 'All poles').getByRole('listitem').first()).toContainText('Thimble with Neve Arkwell');
 });
 
-test('a ride by itself is found again and put right', async ({ demoYard, browser }) => {
+test('a ride by itself is found again and put right', { tag: '@full' }, async ({ demoYard, browser }) => {
   const page = await onPhone(browser, `${demoYard.url}/ride`);
   await page.getByRole('radio', { name: /^Five trot poles/ }).tap();
   await page.getByRole('radio', { name: /^Barley/ }).tap();

@@ -119,49 +119,50 @@ test(
   },
 );
 
-test('a film beside a pass: played picture by picture, strides counted by tapping, given to the pass, removed', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/review`);
-  await page.getByRole('link', { name: /^Quill with/ }).click();
-  await page.getByRole('link', { name: 'Films' }).click();
-  const first = card(page, 'Passes').getByRole('listitem').first();
-  await first
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no') });
-  await expect(first.getByRole('alert')).toHaveText('This is no film: choose a video file.');
-  await first.locator('input[type=file]').setInputFiles({
-    ...{ name: 'left-rein.webm', mimeType: 'video/webm' },
-    buffer: await recordedFilm(page),
-  });
-  await expect(page.getByRole('heading', { name: 'left-rein.webm' })).toBeVisible();
-  await expect
-    .poll(() => page.locator('video').evaluate((video: HTMLVideoElement) => video.readyState))
-    .toBeGreaterThan(0);
-  await page.getByRole('button', { name: 'One picture on (.)' }).click();
-  await expect
-    .poll(() => page.locator('video').evaluate((video: HTMLVideoElement) => video.currentTime))
-    .toBeCloseTo(1 / 30, 2);
-  for (let stride = 0; stride < 3; stride += 1) await page.getByRole('button', { name: 'a stride (s)' }).click();
-  await page.getByLabel('A word at this time').fill('looks at the cone');
-  await page.getByRole('button', { name: 'Note it' }).click();
-  await expect(page.getByRole('heading', { name: '3 strides counted' })).toBeVisible();
-  await page
-    .getByRole('listitem')
-    .filter({ hasText: 'stride' })
-    .first()
-    .getByRole('button', { name: 'Take back' })
-    .click();
-  await expect(page.getByRole('heading', { name: '2 strides counted' })).toBeVisible();
-  await choose(page, 'Counted from', 'pole 2 to pole 3');
-  await page.getByRole('button', { name: 'Give it to the pass' }).click();
-  await expect(page.getByText('The count is in the record of the pass now.')).toBeVisible();
+test(
+  'a film beside a pass: played picture by picture, strides counted by tapping, given to the pass, removed',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/review`);
+    await page.getByRole('link', { name: /^Quill with/ }).click();
+    await page.getByRole('link', { name: 'Films' }).click();
+    const first = card(page, 'Passes').getByRole('listitem').first();
+    await first
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('no') });
+    await expect(first.getByRole('alert')).toHaveText('This is no film: choose a video file.');
+    await first.locator('input[type=file]').setInputFiles({
+      ...{ name: 'left-rein.webm', mimeType: 'video/webm' },
+      buffer: await recordedFilm(page),
+    });
+    await expect(page.getByRole('heading', { name: 'left-rein.webm' })).toBeVisible();
+    await expect
+      .poll(() => page.locator('video').evaluate((video: HTMLVideoElement) => video.readyState))
+      .toBeGreaterThan(0);
+    await page.getByRole('button', { name: 'One picture on (.)' }).click();
+    await expect
+      .poll(() => page.locator('video').evaluate((video: HTMLVideoElement) => video.currentTime))
+      .toBeCloseTo(1 / 30, 2);
+    for (let stride = 0; stride < 3; stride += 1) await page.getByRole('button', { name: 'a stride (s)' }).click();
+    await page.getByLabel('A word at this time').fill('looks at the cone');
+    await page.getByRole('button', { name: 'Note it' }).click();
+    await expect(page.getByRole('heading', { name: '3 strides counted' })).toBeVisible();
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'stride' })
+      .first()
+      .getByRole('button', { name: 'Take back' })
+      .click();
+    await expect(page.getByRole('heading', { name: '2 strides counted' })).toBeVisible();
+    await choose(page, 'Counted from', 'pole 2 to pole 3');
+    await page.getByRole('button', { name: 'Give it to the pass' }).click();
+    await expect(page.getByText('The count is in the record of the pass now.')).toBeVisible();
 
-  await page.reload();
-  await expect(page.getByRole('heading', { name: '2 strides counted' })).toBeVisible();
-  await page.getByRole('button', { name: 'Remove the film from the data folder' }).click();
-  await expect(page.getByText('Removed; what was seen in it is kept.')).toBeVisible();
-  await page.getByRole('link', { name: 'All films of the pair' }).click();
-  await expect(card(page, 'Passes').getByRole('listitem').first()).toContainText('2 from pole 2');
-});
+    await page.reload();
+    await expect(page.getByRole('heading', { name: '2 strides counted' })).toBeVisible();
+    await page.getByRole('button', { name: 'Remove the film from the data folder' }).click();
+    await expect(page.getByText('Removed; what was seen in it is kept.')).toBeVisible();
+    await page.getByRole('link', { name: 'All films of the pair' }).click();
+    await expect(card(page, 'Passes').getByRole('listitem').first()).toContainText('2 from pole 2');
+  },
+);

@@ -50,45 +50,46 @@ test(
   },
 );
 
-test('a seat lesson without a pole: two-point off the shelf, in minutes, what is seen of the rider under the thumb, and told in the review', async ({
-  demoYard,
-  browser,
-}) => {
-  const desk = await browser.newPage();
-  await shelfOfNewLayout(desk, demoYard, 'A seat for Ode', 'Quill');
-  const work = desk.getByRole('dialog').getByRole('region', { name: 'For the rider' });
-  await work.getByRole('button', { name: /^Two-point, gait by gait/ }).click();
-  await desk.getByRole('button', { name: 'Put it on the sand' }).click();
-  await desk.getByRole('dialog').waitFor({ state: 'hidden' });
-  await expect(desk.getByText(/^Saved/)).toBeVisible();
-  await desk.getByRole('button', { name: 'Teach this now' }).click();
-  await desk.getByRole('button', { name: 'Begin with 1 pair' }).click();
-  await expect(key(desk, 'Begin the lesson')).toBeVisible();
-  const lesson = new URL(desk.url()).pathname;
-  await desk.close();
+test(
+  'a seat lesson without a pole: two-point off the shelf, in minutes, what is seen of the rider under the thumb, and told in the review',
+  { tag: '@full' },
+  async ({ demoYard, browser }) => {
+    const desk = await browser.newPage();
+    await shelfOfNewLayout(desk, demoYard, 'A seat for Ode', 'Quill');
+    const work = desk.getByRole('dialog').getByRole('region', { name: 'For the rider' });
+    await work.getByRole('button', { name: /^Two-point, gait by gait/ }).click();
+    await desk.getByRole('button', { name: 'Put it on the sand' }).click();
+    await desk.getByRole('dialog').waitFor({ state: 'hidden' });
+    await expect(desk.getByText(/^Saved/)).toBeVisible();
+    await desk.getByRole('button', { name: 'Teach this now' }).click();
+    await desk.getByRole('button', { name: 'Begin with 1 pair' }).click();
+    await expect(key(desk, 'Begin the lesson')).toBeVisible();
+    const lesson = new URL(desk.url()).pathname;
+    await desk.close();
 
-  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
-  await phone.goto(`${demoYard.url}${lesson}`);
-  await key(phone, 'Begin the lesson').tap();
-  await key(phone, /^On to “/).tap();
-  for (const mark of ['sat down', 'upper body ahead', 'heel up', 'leaned on the hands'])
-    await expect(key(phone, new RegExp(`^${mark}`))).toBeVisible();
-  await key(phone, /^heel up/).tap();
-  await key(phone, /^Pass done/).tap();
-  await cleanPass(phone, 'right rein');
-  expect((await riddenHere(phone)).join(' ')).toContain('rider: heel up');
-  await expect(phone.locator('[data-delivery=saved]')).toBeVisible();
+    const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
+    await phone.goto(`${demoYard.url}${lesson}`);
+    await key(phone, 'Begin the lesson').tap();
+    await key(phone, /^On to “/).tap();
+    for (const mark of ['sat down', 'upper body ahead', 'heel up', 'leaned on the hands'])
+      await expect(key(phone, new RegExp(`^${mark}`))).toBeVisible();
+    await key(phone, /^heel up/).tap();
+    await key(phone, /^Pass done/).tap();
+    await cleanPass(phone, 'right rein');
+    expect((await riddenHere(phone)).join(' ')).toContain('rider: heel up');
+    await expect(phone.locator('[data-delivery=saved]')).toBeVisible();
 
-  await phone.goto(`${demoYard.url}/review`);
-  await phone
-    .locator('a[href^="/review/"]', { hasText: /^Quill\b/ })
-    .first()
-    .click();
-  await expect(phone.getByRole('img', { name: /seen of the rider of Quill/ })).toContainText('heel up: 1 pass');
-  // How long, in the record and in the review.
-  await expect(phone.getByRole('region', { name: 'The rider', exact: true })).toContainText(
-    /A seat for Ode: about \d+\smin on 1 day/,
-  );
-  await phone.goto(`${demoYard.url}${lesson.replace(/\/run$/, '')}/record`);
-  await expect(phone.getByText(/Quill with Ode Quillan: about \d+\smin/)).toBeVisible();
-});
+    await phone.goto(`${demoYard.url}/review`);
+    await phone
+      .locator('a[href^="/review/"]', { hasText: /^Quill\b/ })
+      .first()
+      .click();
+    await expect(phone.getByRole('img', { name: /seen of the rider of Quill/ })).toContainText('heel up: 1 pass');
+    // How long, in the record and in the review.
+    await expect(phone.getByRole('region', { name: 'The rider', exact: true })).toContainText(
+      /A seat for Ode: about \d+\smin on 1 day/,
+    );
+    await phone.goto(`${demoYard.url}${lesson.replace(/\/run$/, '')}/record`);
+    await expect(phone.getByText(/Quill with Ode Quillan: about \d+\smin/)).toBeVisible();
+  },
+);

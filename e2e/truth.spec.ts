@@ -27,22 +27,23 @@ test(
   },
 );
 
-test('a spacing far from practice is asked about, and believed once it has its unit', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/plan`);
-  await page.getByRole('link', { name: /Five trot poles/ }).click();
-  await page.getByRole('button', { name: 'A row of trot poles' }).last().click();
-  const spacing = page.getByLabel('Spacing, pole to pole');
-  await spacing.fill('4.5');
-  await spacing.press('Enter');
-  await expect(page.getByText('4 ft 6 in, or 4.50 m? Write it with its unit.')).toBeVisible();
-  await spacing.fill('4.5 ft');
-  await spacing.press('Enter');
-  await expect(spacing).toHaveValue('1.37 m');
-  await expect(page.getByText(/Write it with its unit/)).toHaveCount(0);
-});
+test(
+  'a spacing far from practice is asked about, and believed once it has its unit',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/plan`);
+    await page.getByRole('link', { name: /Five trot poles/ }).click();
+    await page.getByRole('button', { name: 'A row of trot poles' }).last().click();
+    const spacing = page.getByLabel('Spacing, pole to pole');
+    await spacing.fill('4.5');
+    await spacing.press('Enter');
+    await expect(page.getByText('4 ft 6 in, or 4.50 m? Write it with its unit.')).toBeVisible();
+    await spacing.fill('4.5 ft');
+    await spacing.press('Enter');
+    await expect(spacing).toHaveValue('1.37 m');
+    await expect(page.getByText(/Write it with its unit/)).toHaveCount(0);
+  },
+);
 
 test('a stride test counts parts where both ends were noted, and says so where only one was', async ({
   demoYard,

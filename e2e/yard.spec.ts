@@ -228,43 +228,44 @@ test('archived and restored; kit, marks on the sand', async ({ demoYard, strictP
   await expect(page.getByLabel('Radius')).toHaveValue('3.50 m');
 });
 
-test('where an arena lies on the earth is three numbers together: two are not kept, and a wrong one is told', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await page.goto(`${demoYard.url}/yard`);
-  await page.getByRole('link', { name: 'Lower school' }).click();
-  const [north, east, runs] = [/^Degrees north/, /^Degrees east/, /^The long side runs/].map(label =>
-    page.getByLabel(label),
-  );
-  const type = async (field: typeof north, text: string) => {
-    await field!.fill(text);
-    await field!.press('Enter');
-  };
-  const takeAway = page.getByRole('region', { name: 'Where it lies' }).getByRole('button', { name: 'Take it away' });
-  if (await takeAway.isVisible()) await takeAway.click();
-  await type(north, '95');
-  await expect(page.getByText('-85 to 85.')).toBeVisible();
-  await type(north, '51,5');
-  await expect(page.getByText('Two more numbers, and it is kept.')).toBeVisible();
-  await type(runs, '20');
-  await expect(page.getByText('One more number, and it is kept.')).toBeVisible();
-  await expect(east!).toHaveValue('');
-  // Half a place is none.
-  await page.reload();
-  await expect(north!).toHaveValue('');
-  await type(north, '51.5');
-  await type(runs, '20');
-  const saved = page.waitForResponse(response => response.request().method() === 'POST');
-  await type(east, '-1.25');
-  await saved;
-  await page.reload();
-  await expect(north!).toHaveValue('51.5');
-  await expect(east!).toHaveValue('-1.25');
-  await expect(runs!).toHaveValue('20');
-});
+test(
+  'where an arena lies on the earth is three numbers together: two are not kept, and a wrong one is told',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await page.goto(`${demoYard.url}/yard`);
+    await page.getByRole('link', { name: 'Lower school' }).click();
+    const [north, east, runs] = [/^Degrees north/, /^Degrees east/, /^The long side runs/].map(label =>
+      page.getByLabel(label),
+    );
+    const type = async (field: typeof north, text: string) => {
+      await field!.fill(text);
+      await field!.press('Enter');
+    };
+    const takeAway = page.getByRole('region', { name: 'Where it lies' }).getByRole('button', { name: 'Take it away' });
+    if (await takeAway.isVisible()) await takeAway.click();
+    await type(north, '95');
+    await expect(page.getByText('-85 to 85.')).toBeVisible();
+    await type(north, '51,5');
+    await expect(page.getByText('Two more numbers, and it is kept.')).toBeVisible();
+    await type(runs, '20');
+    await expect(page.getByText('One more number, and it is kept.')).toBeVisible();
+    await expect(east!).toHaveValue('');
+    // Half a place is none.
+    await page.reload();
+    await expect(north!).toHaveValue('');
+    await type(north, '51.5');
+    await type(runs, '20');
+    const saved = page.waitForResponse(response => response.request().method() === 'POST');
+    await type(east, '-1.25');
+    await saved;
+    await page.reload();
+    await expect(north!).toHaveValue('51.5');
+    await expect(east!).toHaveValue('-1.25');
+    await expect(runs!).toHaveValue('20');
+  },
+);
 
-test('a picture of a horse, and its distance card', async ({ demoYard, strictPage: page }) => {
+test('a picture of a horse, and its distance card', { tag: '@full' }, async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/yard`);
   await page.getByRole('link', { name: 'Quill', exact: true }).click();
   // The smallest PNG there is: one point.

@@ -15,7 +15,8 @@ export function useAct(noAnswer: string) {
   ) =>
     begin(async () => {
       const outcome = await send().catch(() => null);
-      setProblem(outcome?.ok ? null : (outcome?.problem ?? noAnswer));
+      // What is wrong with one field stands for all where the form has none to say it at.
+      setProblem(outcome?.ok ? null : (outcome?.problem ?? Object.values(outcome?.fields ?? {})[0] ?? noAnswer));
       if (outcome?.ok) then(outcome);
     });
   return { act, busy, problem };

@@ -2,12 +2,12 @@ import type { FormOutcome } from '@/files/formOutcome';
 import { useForm } from '@mantine/form';
 import { useState } from 'react';
 
-type SentForm<Values extends Record<string, unknown>> = {
+type SentForm<Values extends Record<string, unknown>, Extra extends object> = {
   initialValues: Values;
   /** Sends what was typed. */
-  send: (values: Values) => Promise<FormOutcome>;
+  send: (values: Values) => Promise<FormOutcome<Extra>>;
   /** After it was taken; the form stays as sending until the page goes on. */
-  onSent: () => void;
+  onSent: (done: { ok: true } & Extra) => void;
   /** What is typed anew after it was refused: a passphrase. */
   clears?: keyof Values & string;
 };
@@ -15,7 +15,9 @@ type SentForm<Values extends Record<string, unknown>> = {
 const NO_ANSWER = 'The server did not answer: try again.';
 
 /** A form that is sent: what is typed, whether it is on its way, and what was wrong with it. What was typed stays until it was taken. */
-export function useSentForm<Values extends Record<string, unknown>>(props: SentForm<Values>) {
+export function useSentForm<Values extends Record<string, unknown>, Extra extends object = object>(
+  props: SentForm<Values, Extra>,
+) {
   const { initialValues, send, onSent, clears } = props;
   const form = useForm<Values>({ initialValues });
   const [problem, setProblem] = useState<string | null>(null);
@@ -24,7 +26,7 @@ export function useSentForm<Values extends Record<string, unknown>>(props: SentF
     setSending(true);
     setProblem(null);
     const outcome = await send(values).catch(() => null);
-    if (outcome?.ok) return onSent();
+    if (outcome?.ok) return onSent(outcome);
     setSending(false);
     if (clears !== undefined) form.resetField(clears);
     if (outcome === null) return setProblem(NO_ANSWER);

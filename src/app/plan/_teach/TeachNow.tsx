@@ -1,11 +1,14 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSaveId } from '@/components/sync/useSaveId';
+import { Problem } from '@/components/form/Problem';
+import { useSentForm } from '@/components/form/useSentForm';
 import { Modal } from '@/components/Modal/Modal';
 import { Button, Checkbox, Group, Select, Stack, Text, TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { newPairAction, teachNowAction } from './teachActions';
 import type { TeachPair } from './teachPairs';
 
@@ -27,16 +30,15 @@ export default function TeachNow({ layoutId, pairs, horses, groupIds, onClose }:
   const unridden = groupIds.flatMap(id => (pairs.some(({ horseId }) => horseId === id) ? [] : [id]));
   const [unnamed, setUnnamed] = useState(unridden);
   const riding = ticked.length + unnamed.length;
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct(NO_ANSWER);
   const nameSave = useSaveId();
-  const start = () =>
-    begin(async () => {
-      const sent = { layoutId, pairIds: ticked, horseIds: unnamed };
-      const answer = await teachNowAction(sent, nameSave(sent)).catch(() => null);
-      if (answer?.ok) return router.push(`/ride/lessons/${answer.lessonId}/run`);
-      setProblem(answer === null ? NO_ANSWER : answer.problem);
-    });
+  const start = () => {
+    const sent = { layoutId, pairIds: ticked, horseIds: unnamed };
+    act(
+      () => teachNowAction(sent, nameSave(sent)),
+      ({ lessonId }) => router.push(`/ride/lessons/${lessonId}/run`),
+    );
+  };
   const sorted = [...pairs].sort((a, b) => Number(groupIds.includes(b.horseId)) - Number(groupIds.includes(a.horseId)));
   return (
     <Modal opened onClose={onClose} title="Teach this now">
@@ -107,46 +109,38 @@ type NewPairProps = { horses: readonly { id: string; name: string }[]; onMade: (
 /** Somebody who was not expected: a rider by name, on one of the horses. */
 function NewPair({ horses, onMade }: NewPairProps) {
   const [opened, setOpened] = useState(false);
-  const [rider, setRider] = useState('');
-  const [horseId, setHorseId] = useState<string | null>(null);
-  const [faults, setFaults] = useState<Record<string, string>>({});
-  const [busy, begin] = useTransition();
   const nameSave = useSaveId();
+  const { form, onSubmit, problem, sending, sent } = useSentForm({
+    initialValues: { rider: '', horseId: '' },
+    send: values => newPairAction(values, nameSave(values)),
+    onSent: ({ pairId }) => {
+      sent();
+      setOpened(false);
+      form.reset();
+      onMade(pairId);
+    },
+  });
   if (!opened)
     return (
       <Button variant="default" onClick={() => setOpened(true)}>
         Another pair
       </Button>
     );
-  const add = () =>
-    begin(async () => {
-      const sent = { rider, horseId: horseId ?? '' };
-      const answer = await newPairAction(sent, nameSave(sent)).catch(() => null);
-      if (!answer?.ok) return setFaults(answer?.fields ?? { rider: NO_ANSWER });
-      setOpened(false);
-      setRider('');
-      setFaults({});
-      onMade(answer.pairId);
-    });
   return (
-    <Group align="flex-start" gap="xs" grow>
-      <TextInput
-        label="Rider"
-        value={rider}
-        error={faults.rider}
-        onChange={event => setRider(event.currentTarget.value)}
-      />
-      <Select
-        label="Horse"
-        searchable
-        value={horseId}
-        error={faults.horseId}
-        data={horses.map(({ id, name }) => ({ value: id, label: name }))}
-        onChange={setHorseId}
-      />
-      <Button mt={25} variant="default" loading={busy} onClick={add}>
-        Add this pair
-      </Button>
-    </Group>
+    <form onSubmit={onSubmit}>
+      <Group align="flex-start" gap="xs" grow>
+        <TextInput label="Rider" {...form.getInputProps('rider')} />
+        <Select
+          label="Horse"
+          searchable
+          data={horses.map(({ id, name }) => ({ value: id, label: name }))}
+          {...form.getInputProps('horseId')}
+        />
+        <Button mt={25} type="submit" variant="default" loading={sending}>
+          Add this pair
+        </Button>
+      </Group>
+      <Problem>{problem}</Problem>
+    </form>
   );
 }

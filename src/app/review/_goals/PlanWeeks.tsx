@@ -1,11 +1,12 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSaveId } from '@/components/sync/useSaveId';
 import { planGoalWeeksAction } from '@/app/ride/season/actions';
 import { Modal } from '@/components/Modal/Modal';
 import { Button, Select, Stack, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 
 type PlanWeeksProps = {
   goalId: string;
@@ -21,15 +22,14 @@ export function PlanWeeks({ goalId, words, arenas, startsAt: first, onClose }: P
   const nameSave = useSaveId();
   const [arenaId, setArenaId] = useState(arenas[0]?.id ?? '');
   const [startsAt, setStartsAt] = useState(first);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
-  const plan = () =>
-    begin(async () => {
-      const start = { goalId, arenaId, startsAt };
-      const answer = await planGoalWeeksAction(start, nameSave(start)).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was planned.'));
-      if (answer?.ok) router.push('/ride/season');
-    });
+  const { act, busy, problem } = useAct('The server does not answer: nothing was planned.');
+  const plan = () => {
+    const start = { goalId, arenaId, startsAt };
+    act(
+      () => planGoalWeeksAction(start, nameSave(start)),
+      () => router.push('/ride/season'),
+    );
+  };
   return (
     <Modal opened onClose={onClose} title={`The weeks to “${words}”`}>
       <Stack gap="sm">

@@ -1,9 +1,10 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { useSaveId } from '@/components/sync/useSaveId';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { firstLayoutAction } from '../actions';
 import { FIRST_HORSES, FIRST_LAYOUTS, FIRST_SANDS } from '../firstChoices';
 import classes from './Today.module.css';
@@ -15,17 +16,15 @@ export function FirstSteps() {
   const router = useRouter();
   const [horses, setHorses] = useState<readonly string[]>([]);
   const [sand, setSand] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct(NO_ANSWER);
   const nameSave = useSaveId();
-  const make = (layout: string) =>
-    begin(async () => {
-      setProblem(null);
-      const sent = { horses, sand, layout };
-      const answer = await firstLayoutAction(sent, nameSave(sent)).catch(() => null);
-      if (answer?.ok) return router.push(`/set/${answer.layoutId}`);
-      setProblem(answer?.problem ?? NO_ANSWER);
-    });
+  const make = (layout: string) => {
+    const sent = { horses, sand, layout };
+    act(
+      () => firstLayoutAction(sent, nameSave(sent)),
+      ({ layoutId }) => router.push(`/set/${layoutId}`),
+    );
+  };
   return (
     <div className={classes.first}>
       <Question
@@ -51,7 +50,7 @@ export function FirstSteps() {
         disabled={busy || horses.length === 0 || sand === null}
       />
       {busy && <p role="status">It is laid out for these horses …</p>}
-      {problem && <p role="alert">{problem}</p>}
+      {problem && !busy && <p role="alert">{problem}</p>}
       <p>Names, sizes and strides are put right in the yard whenever you like.</p>
     </div>
   );

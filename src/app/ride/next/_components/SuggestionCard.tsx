@@ -1,11 +1,11 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { AskedShown } from '@/components/AskedPicture/AskedShown';
 import { useSaveId } from '@/components/sync/useSaveId';
 import { Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
 import type { ShownSuggestion } from '../_state/suggest.worker';
 import { refuseSuggestionAction, takeSuggestionAction } from '../actions';
 import { TermBars } from './TermBars';
@@ -27,26 +27,24 @@ export function SuggestionCard({ suggestion, riding, arenaId, startsAt, onRefuse
   const say = useSay();
   const router = useRouter();
   const nameSave = useSaveId();
-  const [busy, begin] = useTransition();
-  const [problem, setProblem] = useState<string | null>(null);
+  const { act, busy, problem } = useAct(NO_ANSWER);
   const { exercise, title, why, layoutId, layoutName, stages, next, minutes, easier, show, terms } = suggestion;
   const pairIds = riding.map(({ id }) => id);
-  const take = () =>
-    begin(async () => {
-      const series = stages.map(({ stage, eachRein }) => ({ stage, eachRein }));
-      const taken = { pairIds, arenaId, startsAt, exercise, layoutId, series, next };
-      const answer = await takeSuggestionAction(taken, nameSave(taken)).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? NO_ANSWER));
-      if (answer?.ok) router.push(`/ride/lessons/${answer.lessonId}`);
-    });
-  const refuse = () =>
-    begin(async () => {
-      const refused = { pairIds, exercise, stage: Math.max(...next) };
-      const answer = await refuseSuggestionAction(refused).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? NO_ANSWER));
-      const whom = riding.map(({ horse }) => horse).join(', ');
-      if (answer?.ok) onRefused({ id: answer.refusalId, words: `${title}, for ${whom}: refused now` });
-    });
+  const take = () => {
+    const series = stages.map(({ stage, eachRein }) => ({ stage, eachRein }));
+    const taken = { pairIds, arenaId, startsAt, exercise, layoutId, series, next };
+    act(
+      () => takeSuggestionAction(taken, nameSave(taken)),
+      ({ lessonId }) => router.push(`/ride/lessons/${lessonId}`),
+    );
+  };
+  const refuse = () => {
+    const whom = riding.map(({ horse }) => horse).join(', ');
+    act(
+      () => refuseSuggestionAction({ pairIds, exercise, stage: Math.max(...next) }),
+      ({ refusalId }) => onRefused({ id: refusalId, words: `${title}, for ${whom}: refused now` }),
+    );
+  };
   return (
     <article className={classes.card} aria-label={say(title)}>
       <div className={classes.picture}>{show && <AskedShown show={show} isSmall />}</div>

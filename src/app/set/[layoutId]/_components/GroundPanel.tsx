@@ -1,5 +1,6 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { CountWalk } from '@/components/CountWalk/CountWalk';
 import { WalkedField } from '@/components/CountWalk/WalkedField';
@@ -15,7 +16,7 @@ import {
 } from '@/core';
 import { Alert, Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState, useTransition } from 'react';
+import { useMemo, useState } from 'react';
 import { keepStandingAction } from '../../actions';
 import type { GroundTruth, Typed } from '../_state/useGroundTruth';
 import { ChangedLegs } from './ChangedLegs';
@@ -44,21 +45,22 @@ export function GroundPanel(props: GroundPanelProps) {
   const { unit, format } = useLengths();
   const [walking, setWalking] = useState<Walking | null>(null);
   const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct('The server does not answer: what you typed is kept here.');
   const { ground } = truth;
-  const keep = () =>
-    begin(async () => {
-      if (ground.kind !== 'measured') return;
-      const answer = await keepStandingAction({ layoutId, revision, stage, typed: ground.typed }).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: what you typed is kept here.'));
-      if (!answer?.ok) return;
-      truth.forget();
-      onKept();
-      router.refresh();
-      // What is ridden now is said at the top of the sheet.
-      window.scrollTo({ top: 0 });
-    });
+  const keep = () => {
+    if (ground.kind !== 'measured') return;
+    const { typed } = ground;
+    act(
+      () => keepStandingAction({ layoutId, revision, stage, typed }),
+      () => {
+        truth.forget();
+        onKept();
+        router.refresh();
+        // What is ridden now is said at the top of the sheet.
+        window.scrollTo({ top: 0 });
+      },
+    );
+  };
   const legs = tracks.flatMap(track =>
     track.kind === 'items' ? track.legs.map((leg, index) => ({ ...leg, track: track.id, index })) : [],
   );

@@ -1,8 +1,9 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { formatLength } from '@/core';
 import { Alert, Button } from '@mantine/core';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { roundStepsAction, type RoundedSteps } from '../../actions';
 import { ChangedLegs } from './ChangedLegs';
 import type { SetStep } from './setStep';
@@ -20,14 +21,8 @@ type HalfStepsProps = {
 /** Walking in half steps only, without a tape: which way to round each measure, and what that does to the horses. */
 export function HalfSteps({ layoutId, walker, measureBy, stage, steps }: HalfStepsProps) {
   const [rounded, setRounded] = useState<RoundedSteps | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
-  const round = () =>
-    begin(async () => {
-      const answer = await roundStepsAction(layoutId, walker.id, measureBy, stage).catch(() => null);
-      if (answer?.ok) setRounded(answer);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: try again in a moment.'));
-    });
+  const { act, busy, problem } = useAct('The server does not answer: try again in a moment.');
+  const round = () => act(() => roundStepsAction(layoutId, walker.id, measureBy, stage), setRounded);
   if (!rounded)
     return (
       <div className={`${classes.offer} roan-no-print`} data-choices="">

@@ -1,7 +1,9 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
+import { Problem } from '@/components/form/Problem';
 import { Card } from '@/components/Card/Card';
-import { Alert, Button, Group, Select, Table } from '@mantine/core';
+import { Button, Group, Select, Table } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { revokeShareAction, shareAction, type ShownLink } from '../actions';
@@ -27,20 +29,21 @@ export function LinkList({ yardId, links, subjects }: LinkListProps) {
   const [kind, setKind] = useState<Kind>('rider');
   const [subjectId, setSubjectId] = useState<string | null>(null);
   const [link, setLink] = useState<ShownLink | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const { act, busy, problem } = useAct('The server did not answer: the links are as they were.');
   const of = kind === 'calendar' ? yardId : subjectId;
-  const make = async () => {
-    setProblem(null);
-    const outcome = await shareAction({ kind, subjectId: of }).catch(() => null);
-    if (!outcome?.ok) return setProblem(outcome?.problem ?? 'The server did not answer: no link was made.');
-    setLink(outcome.link);
-    router.refresh();
-  };
-  const revoke = async (id: string) => {
-    const outcome = await revokeShareAction(id).catch(() => null);
-    setProblem(outcome?.ok ? null : (outcome?.problem ?? 'The server did not answer: the link still works.'));
-    router.refresh();
-  };
+  const make = () =>
+    act(
+      () => shareAction({ kind, subjectId: of }),
+      made => {
+        setLink(made.link);
+        router.refresh();
+      },
+    );
+  const revoke = (id: string) =>
+    act(
+      () => revokeShareAction(id),
+      () => router.refresh(),
+    );
   return (
     <Card label="Links" title="Links to read by">
       <Group align="flex-end" gap="sm">
@@ -57,15 +60,11 @@ export function LinkList({ yardId, links, subjects }: LinkListProps) {
         {kind !== 'calendar' && (
           <Select label="Which" searchable w={280} data={subjects[kind]} value={subjectId} onChange={setSubjectId} />
         )}
-        <Button disabled={of === null} onClick={make}>
+        <Button disabled={of === null} loading={busy} onClick={make}>
           Make a link
         </Button>
       </Group>
-      {problem && (
-        <Alert color="chestnut" role="alert" mt="sm">
-          {problem}
-        </Alert>
-      )}
+      <Problem>{problem}</Problem>
       {links.length > 0 && (
         <Table mt="sm">
           <Table.Thead>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { Card } from '@/components/Card/Card';
 import { Problem } from '@/components/form/Problem';
 import { useSentForm } from '@/components/form/useSentForm';
@@ -16,13 +17,12 @@ type PersonWhoMay = { id: string; name: string; role: string; hasPassphrase: boo
 export function PeopleWhoMay({ people, meId }: { people: PersonWhoMay[]; meId: string }) {
   const [link, setLink] = useState<{ of: string; link: ShownLink } | null>(null);
   const [typing, setTyping] = useState<PersonWhoMay | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const makeLink = async ({ id, name }: PersonWhoMay) => {
-    setProblem(null);
-    const outcome = await deviceLinkAction(id).catch(() => null);
-    if (outcome?.ok) return setLink({ of: name, link: outcome.link });
-    setProblem(outcome?.problem ?? 'The server did not answer: no link was made.');
-  };
+  const { act, problem } = useAct('The server did not answer: no link was made.');
+  const makeLink = ({ id, name }: PersonWhoMay) =>
+    act(
+      () => deviceLinkAction(id),
+      made => setLink({ of: name, link: made.link }),
+    );
   return (
     <Card label="People" title="People">
       <Table>

@@ -1,12 +1,13 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSaveId } from '@/components/sync/useSaveId';
 import { groupsFor, groupsOf, type PairToGroup } from '@/core';
 import { Modal } from '@/components/Modal/Modal';
 import { Button, Group, NumberInput, Select, Stack, Text, Title } from '@mantine/core';
 import type { FormOutcome } from '@/files/formOutcome';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { repeatLessonAction, rideInGroupsAction } from '../../seriesActions';
 
 type GroupedPair = PairToGroup & { name: string };
@@ -43,19 +44,18 @@ export function AgainAndGroups(props: AgainAndGroupsProps) {
 }
 
 /** Sends what is planned; with an answer the page is as it is now, without one it says so. */
-function useSent<Sent>(act: (sent: Sent, saving: string) => Promise<FormOutcome<object>>, onDone: () => void) {
+function useSent<Sent>(plan: (sent: Sent, saving: string) => Promise<FormOutcome<object>>, onDone: () => void) {
   const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct(NO_ANSWER);
   const nameSave = useSaveId();
   const send = (sent: Sent) =>
-    begin(async () => {
-      const answer = await act(sent, nameSave(sent)).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? NO_ANSWER));
-      if (!answer?.ok) return;
-      router.refresh();
-      onDone();
-    });
+    act(
+      () => plan(sent, nameSave(sent)),
+      () => {
+        router.refresh();
+        onDone();
+      },
+    );
   return { send, busy, problem };
 }
 

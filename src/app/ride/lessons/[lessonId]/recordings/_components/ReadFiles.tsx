@@ -1,5 +1,6 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { Card } from '@/components/Card/Card';
 import { Sand } from '@/components/Sand/Sand';
 import { sandView } from '@/components/Sand/sandView';
@@ -7,7 +8,7 @@ import { placeName, type AskedRide } from '@/app/ride/askedRide';
 import { wayWords } from '@/app/ride/wayWords';
 import { layoutLabels, type Layout, type PointM } from '@/core';
 import { Alert, Button, FileButton, Group, Select } from '@mantine/core';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { readRecordingAction, type ReadRecording } from '../actions';
 import type { RiddenAsk } from './recordedStage';
 import classes from './RecordingsBoard.module.css';
@@ -21,23 +22,23 @@ export function ReadFiles({ asked, layout, ride }: ReadFilesProps) {
   const [feet, setFeet] = useState<Chosen>(null);
   const [wayIndex, setWayIndex] = useState(0);
   const [found, setFound] = useState<ReadRecording | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct('The server does not answer: nothing was kept.');
   const choose = (set: (chosen: Chosen) => void) => async (file: File | null) => {
     if (!file) return;
     setFound(null);
     set({ name: file.name, text: await file.text() });
   };
-  const read = (keep: boolean) =>
-    begin(async () => {
-      const sent = {
-        ...{ ...asked, ...ride.ways[wayIndex]!, keep },
-        ...{ gpx: gpx?.text ?? null, footfalls: feet?.text ?? null },
-      };
-      const answer = await readRecordingAction(sent).catch(() => null);
-      setFound(answer?.ok ? answer.recording : null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was kept.'));
-    });
+  const read = (keep: boolean) => {
+    setFound(null);
+    const sent = {
+      ...{ ...asked, ...ride.ways[wayIndex]!, keep },
+      ...{ gpx: gpx?.text ?? null, footfalls: feet?.text ?? null },
+    };
+    act(
+      () => readRecordingAction(sent),
+      ({ recording }) => setFound(recording),
+    );
+  };
   return (
     <Card label="From a file" title="From a file">
       <Group align="flex-end">

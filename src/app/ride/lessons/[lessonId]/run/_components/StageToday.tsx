@@ -1,10 +1,11 @@
 'use client';
 
+import { useAct } from '@/components/form/useAct';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { FAILURE_POLICIES, SEATS, STOP_RULES, stopRule } from '@/core';
 import { whoSays } from '@/components/who/whoSays';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { changeStageAction } from '../../../actions';
 import type { RunStage } from '../runStage';
 import { Keys } from '@/app/ride/_components/Keys';
@@ -16,16 +17,13 @@ type StageTodayProps = { lessonId: string; stage: RunStage };
 export function StageToday({ lessonId, stage }: StageTodayProps) {
   const say = useSay();
   const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
+  const { act, busy, problem } = useAct('The server does not answer: the stage is as it was.');
   const [focus, setFocus] = useState(() => say(stage.focus));
-  const [busy, begin] = useTransition();
   const change = (changes: Partial<Pick<RunStage, 'focus' | 'seat' | 'policy' | 'stop'>>) =>
-    begin(async () => {
-      const answer = await changeStageAction(lessonId, stage.id, changes, whoSays()).catch(() => null);
-      const first = answer && !answer.ok ? (answer.problem ?? Object.values(answer.fields)[0]) : null;
-      setProblem(answer?.ok ? null : (first ?? 'The server does not answer: the stage is as it was.'));
-      if (answer?.ok) router.refresh();
-    });
+    act(
+      () => changeStageAction(lessonId, stage.id, changes, whoSays()),
+      () => router.refresh(),
+    );
   return (
     <section className={classes.part} aria-label="This stage today">
       <h2>This stage today</h2>

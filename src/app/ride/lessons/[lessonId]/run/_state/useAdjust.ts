@@ -1,6 +1,6 @@
+import { useAct } from '@/components/form/useAct';
 import type { ItemTrack, PlannedLeg } from '@/core';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
 import { adjustDistanceAction } from '../../../actions';
 
 type Stop = ItemTrack['through'][number];
@@ -22,13 +22,11 @@ export const rowEnds = (track: Pick<ItemTrack, 'through' | 'legs'>): LegEnds[] =
 /** Opens or closes distances between passes: from the next pass on it is another setting. */
 export function useAdjust(layoutId: string | null) {
   const router = useRouter();
-  const [problem, setProblem] = useState<string | null>(null);
-  const [busy, begin] = useTransition();
+  const { act, busy, problem } = useAct('The server does not answer: nothing was moved.');
   const adjust = (gaps: readonly LegEnds[], byM: number) =>
-    begin(async () => {
-      const answer = await adjustDistanceAction({ layoutId, gaps, byM }).catch(() => null);
-      setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: nothing was moved.'));
-      if (answer?.ok) router.refresh();
-    });
+    act(
+      () => adjustDistanceAction({ layoutId, gaps, byM }),
+      () => router.refresh(),
+    );
   return { adjust, busy, problem };
 }

@@ -66,7 +66,7 @@ export type WorkSoFar<Pass extends CountedPass> = {
 export function workCounts<Pass extends CountedPass>(soFar: WorkSoFar<Pass>): WorkCounts {
   const { passes, workOf, breaksMs, startMs, nowMs, earlier = NO_EARLIER_WORK } = soFar;
   const work = sumWork([workOfPasses(passes, workOf), earlier]);
-  // It has walked since it was last ridden, or is being ridden still.
+  // From the first pass since it walked last; where none was ridden since, no minute.
   const walkedMs = Math.max(startMs, ...breaksMs);
   const firstMs = Math.min(nowMs, ...passes.filter(({ riddenAtMs }) => riddenAtMs >= walkedMs).map(p => p.riddenAtMs));
   return {
@@ -106,7 +106,10 @@ export function dayWarnings(
   return warnings;
 }
 
-/** What has come to its limit, in words; nothing is ever blocked. */
+/**
+ * What of a day has come to its limit, and what is over it: as many jumping days as the limit may be, and one more is warned of. In words;
+ * nothing is ever blocked.
+ */
 export function workWarnings(
   counts: WorkCounts,
   breakEveryMin: number,

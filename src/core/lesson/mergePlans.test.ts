@@ -36,6 +36,14 @@ test('what both changed is as it was saved last, and what the other one said is 
   expect(mergePlans(BASE, theirs, theirs).both).toEqual([]);
 });
 
+test('minutes between walk breaks that both changed are told as well', () => {
+  const base = plan([], [], 10);
+  const merged = mergePlans(base, plan([], [], 12), plan([], [], 8));
+  expect(merged.plan.breakEveryMin).toBe(12);
+  expect(merged.both).toEqual(['The minutes between walk breaks were changed meanwhile to “8”; yours stand.']);
+  expect(mergePlans(base, plan([], [], 8), plan([], [], 8)).both).toEqual([]);
+});
+
 test('a stage that one took out while the other changed it stays, and is said to', () => {
   const without = plan(['a', 'b'], [stage('poles')]);
   const changed = plan(['a', 'b'], [stage('poles'), stage('fence', { minutes: 20 })]);

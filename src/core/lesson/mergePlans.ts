@@ -25,6 +25,8 @@ const FIELDS: readonly [Field, string][] = [
 export function mergePlans(base: LessonPlan, mine: LessonPlan, theirs: LessonPlan): MergedPlan {
   const both: string[] = [];
   const breakEveryMin = mine.breakEveryMin === base.breakEveryMin ? theirs.breakEveryMin : mine.breakEveryMin;
+  if (theirs.breakEveryMin !== base.breakEveryMin && theirs.breakEveryMin !== breakEveryMin)
+    both.push(`The minutes between walk breaks were changed meanwhile to “${theirs.breakEveryMin}”; yours stand.`);
   return {
     plan: { breakEveryMin, pairIds: mergeIds(base.pairIds, mine.pairIds, theirs.pairIds), stages: mergeStages() },
     both,

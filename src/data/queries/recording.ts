@@ -70,7 +70,7 @@ function numbersOf(tx: Transaction, yardId: string): Recording['numberOf'] {
 
 const FIVE_MINUTES_MS = 5 * 60 * 1000;
 
-/** @throws {RecordRefused} for a time that has not come yet */
+/** @throws {RecordRefused} for a time more than five minutes ahead: clocks differ by some */
 export function refuseFuture(atMs: number, nowMs: number): void {
   if (atMs > nowMs + FIVE_MINUTES_MS)
     throw new RecordRefused('That time has not come yet: what was ridden lies before now.');

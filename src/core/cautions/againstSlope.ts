@@ -10,6 +10,7 @@ import {
   itemTracks,
   legOfCaution,
   metres,
+  metresBy,
   riddenItem,
   sentence,
   type CautionContext,
@@ -81,7 +82,7 @@ function downhill(context: CautionContext): Caution[] {
         level: 'warn' as const,
         items: [item.id],
         place: { track: track.plan.id, part: null },
-        text: `${sentence(called(context, item.id))} is ridden downhill with ${metres(room.roomM)} behind it; downhill, ${metres(wantedM)} is better.`,
+        text: `${sentence(called(context, item.id))} is ridden downhill with ${metresBy(room.roomM, wantedM)} behind it; downhill, ${metres(wantedM)} is better.`,
         mend: 'Move the line back, or ride it uphill.',
       },
     ];

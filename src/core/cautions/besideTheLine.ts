@@ -1,5 +1,5 @@
 import type { Caution } from './caution';
-import { called, metres, sentence, type CautionRule } from './cautionRule';
+import { called, metres, metresBy, sentence, type CautionRule } from './cautionRule';
 import { BESIDE_M, besideTheWays, isInTheLine, wayWords } from './inTheLine';
 import { removeOrMove } from './mendMoves';
 
@@ -15,7 +15,7 @@ export const besideTheLine: CautionRule = {
         items: [item.id],
         place: { track: way.track, part: way.part },
         text: sentence(
-          `A stand of ${called(context, item.id)} is ${metres(offM)} from what is ridden ${wayWords(context, way)}; ${metres(BESIDE_M)} is usual.`,
+          `A stand of ${called(context, item.id)} is ${metresBy(offM, BESIDE_M)} from what is ridden ${wayWords(context, way)}; ${metres(BESIDE_M)} is usual.`,
         ),
         mend: 'Move it away from the line, or ride farther from it.',
       })),

@@ -85,3 +85,10 @@ export function riddenItem(layout: Layout, id: string): RiddenItem | null {
 
 /** Metres in a sentence. */
 export const metres = (lengthM: number) => `${lengthM.toFixed(lengthM < 1 ? 2 : 1)} m`;
+
+/** The same of what is measured by a limit: to the centimetre where both would read alike, on the side of it on which it is. */
+export function metresBy(lengthM: number, limitM: number): string {
+  if (metres(lengthM) !== metres(limitM)) return metres(lengthM);
+  const cm = lengthM < limitM ? Math.floor(lengthM * 100) : Math.ceil(lengthM * 100);
+  return `${(cm / 100).toFixed(2)} m`;
+}

@@ -4,7 +4,7 @@ import {
   allLegs,
   fromTo,
   legOfCaution,
-  metres,
+  metresBy,
   riddenItem,
   sentence,
   type CautionContext,
@@ -44,7 +44,7 @@ export const combinationLength: CautionRule = {
           level: 'note',
           items: [from, to],
           place: { track: leg.plan.id, part: leg.index },
-          text: `${sentence(fromTo(context, leg.leg))} is ${metres(groundM)}: inside a combination, competitions allow ${leastM} to ${mostM} m.`,
+          text: `${sentence(fromTo(context, leg.leg))} is ${metresBy(groundM, groundM < leastM ? leastM : mostM)}: inside a combination, competitions allow ${leastM} to ${mostM} m.`,
           mend: `Set them ${groundM < leastM ? leastM : mostM} m apart, or call it a line of its own.`,
         },
       ];

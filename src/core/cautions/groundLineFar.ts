@@ -2,7 +2,7 @@ import { usualGroundLineM } from '../items/groundLine';
 import type { Fence } from '../items/item';
 import { NOWHERE, type Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
-import { called, metres, sentence, type CautionRule } from './cautionRule';
+import { called, metres, metresBy, sentence, type CautionRule } from './cautionRule';
 
 /** A ground line lies at most so far out, metres (practice): before a vertical 0.2 to 0.4 m, at an oxer close to its front. */
 const FARTHEST_M = 0.6;
@@ -24,7 +24,7 @@ export const groundLineFar: CautionRule = {
           items: [item.id],
           place: NOWHERE,
           text: sentence(
-            `The ground line of ${called(context, item.id)} lies ${metres(item.groundLineBeforeM)} before its front; ${metres(farthestM(item))} is the most${item.form === 'oxer' ? ' at an oxer, and close in is usual' : ''}.`,
+            `The ground line of ${called(context, item.id)} lies ${metresBy(item.groundLineBeforeM, farthestM(item))} before its front; ${metres(farthestM(item))} is the most${item.form === 'oxer' ? ' at an oxer, and close in is usual' : ''}.`,
           ),
           mend: 'Bring it in.',
         },

@@ -7,6 +7,7 @@ import {
   called,
   legOfCaution,
   metres,
+  metresBy,
   riddenItem,
   sentence,
   type CautionContext,
@@ -43,7 +44,7 @@ export const landingPoleNear: CautionRule = {
           items: [leg.leg.to, leg.leg.from],
           place: { track: leg.plan.id, part: leg.index },
           text: sentence(
-            `${called(context, leg.leg.to)} lies ${metres(leg.leg.groundM)} behind ${called(context, leg.leg.from)}: a horse lands on it. ${metres(nearestM)} is the least, about 3 m usual.`,
+            `${called(context, leg.leg.to)} lies ${metresBy(leg.leg.groundM, nearestM)} behind ${called(context, leg.leg.from)}: a horse lands on it. ${metres(nearestM)} is the least, about 3 m usual.`,
           ),
           mend: 'Roll it out, a little each pass, or take it away.',
         },

@@ -1,6 +1,6 @@
 import { NOWHERE, type Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
-import { called, itemTracks, metres, sentence, type CautionContext, type CautionRule } from './cautionRule';
+import { called, itemTracks, metresBy, sentence, type CautionContext, type CautionRule } from './cautionRule';
 import { isRiddenAnywhere } from '../layout/isRiddenAnywhere';
 import { ringMoves } from './mendMoves';
 import { isCantered, landing, roomBeside } from './roomAround';
@@ -28,7 +28,7 @@ function otherLandings(context: CautionContext): Caution[] {
         ...{ code: 'landing-short', level: 'warn', items: [id] },
         place: track === null ? NOWHERE : { track, part: null },
         text: sentence(
-          `${called(context, id)} has ${metres(room.roomM)} to the wall behind it, as it faces; out of a trot ${LEAST_BEHIND_M} m is the least.`,
+          `${called(context, id)} has ${metresBy(room.roomM, LEAST_BEHIND_M)} to the wall behind it, as it faces; out of a trot ${LEAST_BEHIND_M} m is the least.`,
         ),
         mend: 'Move it away from the wall, or turn it along the arena.',
       },

@@ -121,6 +121,11 @@ describe('what a horse may do in a day, by the yard’s own limits', () => {
   });
 });
 
+test.each(CAUTION_CASES)('$code, $name: no length is said to be other than itself', ({ code, raises }) => {
+  const told = layoutCautions(raises, reckonLayout(raises)).filter(one => one.code === code);
+  for (const { text } of told) expect(text).not.toMatch(/([\d.]+ m)\b.*; (about )?\1 (is|are|and)\b/);
+});
+
 describe('kit', () => {
   const alder = fence('alder', 20, 30);
   const missing = (kit: Layout['kit']) => codesOf(line([alder], { layout: { kit } })).includes('kit-short');

@@ -11,6 +11,7 @@ import {
   called,
   itemTracks,
   metres,
+  metresBy,
   riddenItem,
   type CautionContext,
   type CautionRule,
@@ -61,7 +62,7 @@ function judge(context: CautionContext, track: TrackOfItems, index: number): Cau
         level: 'warn',
         items,
         place,
-        text: `Only ${metres(straightM)} straight before ${called(context, id)}; ${context.limits.straightStrides} strides, ${metres(wantedM)}, are usual before a ${item.form} fence.`,
+        text: `Only ${metresBy(straightM, wantedM)} straight before ${called(context, id)}; ${context.limits.straightStrides} strides, ${metres(wantedM)}, are usual before a ${item.form} fence.`,
         mend: 'Move it on along its line, or turn onto it sooner.',
       },
     ];

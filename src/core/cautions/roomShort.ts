@@ -2,7 +2,7 @@ import { pointAlong } from '../geometry/pointM';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import type { Caution } from './caution';
 import { ROUNDING } from './cautionLimits';
-import { called, itemTracks, metres, type CautionContext, type TrackOfItems } from './cautionRule';
+import { called, itemTracks, metresBy, type CautionContext, type TrackOfItems } from './cautionRule';
 import { lineOf, withCompany } from './mendMoves';
 import { shiftItems } from '../layout/shiftItems';
 import type { Room } from './roomAround';
@@ -23,7 +23,7 @@ export function roomShort(
       {
         ...{ code: told.code, mend: told.mend, level: 'warn', items: [room.item] },
         place: { track: track.plan.id, part: null },
-        text: told.text(metres(room.roomM), called(context, room.item)),
+        text: told.text(metresBy(room.roomM, wantedM), called(context, room.item)),
       },
     ];
   });

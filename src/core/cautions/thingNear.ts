@@ -13,7 +13,7 @@ import {
   fromTo,
   itemTracks,
   legOfCaution,
-  metres,
+  metresBy,
   riddenItem,
   sentence,
   type CautionRule,
@@ -96,7 +96,7 @@ function passing(standing: readonly ArenaThing[], chains: readonly Chain[], { wh
     return [
       {
         ...{ code: 'thing-near', level: awayM < BESIDE_LINE_M / 2 ? 'stop' : 'warn', ...about },
-        text: `${what} passes ${metres(Math.max(0, awayM))} from ${thingWords(thing)}; ${BESIDE_LINE_M} m is usual.`,
+        text: `${what} passes ${metresBy(Math.max(0, awayM), BESIDE_LINE_M)} from ${thingWords(thing)}; ${BESIDE_LINE_M} m is usual.`,
       },
     ];
   });

@@ -12,6 +12,7 @@ import {
   fromTo,
   legOfCaution,
   metres,
+  metresBy,
   sentence,
   trackCalled,
   type CautionContext,
@@ -34,7 +35,7 @@ function tightestArcM(segments: readonly Segment[]): number {
 
 function text(where: string, radiusM: number, { radiusM: leastM, horse }: ReturnType<typeof tightestM>): string {
   const who = horse === null ? 'this gait' : horse;
-  return `${where} turns at a radius of ${metres(radiusM)}; ${metres(leastM)} is about what ${who} carries.`;
+  return `${where} turns at a radius of ${metresBy(radiusM, leastM)}; ${metres(leastM)} is about what ${who} carries.`;
 }
 
 /** Legs at walk: what a faster gait cannot carry is said by `cannot-be-ridden`. */

@@ -5,7 +5,7 @@ import type { PointM } from '../geometry/pointM';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import { NOWHERE } from './caution';
 import { ROUNDING } from './cautionLimits';
-import { called, metres, type CautionContext, type CautionRule } from './cautionRule';
+import { called, metresBy, type CautionContext, type CautionRule } from './cautionRule';
 import { lineOf } from './mendMoves';
 import { shiftItems } from '../layout/shiftItems';
 
@@ -29,8 +29,8 @@ function wanting(context: CautionContext, item: Item): Wanting | null {
   if (Math.max(standWantsM, trackWantsM) <= ROUNDING) return null;
   const text =
     standWantsM >= trackWantsM
-      ? `A stand of ${called(context, item.id)} is ${metres(Math.max(0, standM))} from the wall; ${limits.standToWallM} m is usual.`
-      : `The line over ${called(context, item.id)} is ${metres(Math.max(0, trackM))} from the wall; ${limits.trackToWallM} m of free track is usual.`;
+      ? `A stand of ${called(context, item.id)} is ${metresBy(Math.max(0, standM), limits.standToWallM)} from the wall; ${limits.standToWallM} m is usual.`
+      : `The line over ${called(context, item.id)} is ${metresBy(Math.max(0, trackM), limits.trackToWallM)} from the wall; ${limits.trackToWallM} m of free track is usual.`;
   return { wantingM: Math.max(standWantsM, trackWantsM), text };
 }
 

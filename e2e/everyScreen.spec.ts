@@ -21,7 +21,7 @@ const FROM = ['/today', '/yard', '/plan', '/set', '/ride', '/review', '/waiting'
 /** What a lesson is planned, set, taught and read by. */
 const MAIN = [
   ...['/today', '/yard', '/plan', '/plan/[layoutId]', '/set', '/set/[layoutId]', '/ride', '/ride/next'],
-  ...['/ride/lessons/[lessonId]', '/ride/lessons/[lessonId]/run', '/ride/lessons/[lessonId]/record'],
+  ...['/ride/lessons/[lessonId]', '/ride/lessons/[lessonId]/run'],
   ...['/review', '/review/[pairId]'],
 ];
 

@@ -366,6 +366,34 @@ test(
   },
 );
 
+test('a pole that is chosen while the store of the device is still read is chosen, and not left again', async ({
+  demoYard,
+  page,
+}) => {
+  // A store that takes its time: the page is alive before it is read.
+  await page.addInitScript(() => {
+    const open = IDBFactory.prototype.open;
+    const late = Date.now() + 4000;
+    IDBFactory.prototype.open = function (...name: Parameters<typeof open>) {
+      const asked = open.apply(this, name);
+      const add = asked.addEventListener.bind(asked);
+      let told: ((event: Event) => void) | null = null;
+      Object.defineProperty(asked, 'onsuccess', {
+        set: (listener: (event: Event) => void) => (told = listener),
+        get: () => told,
+      });
+      add('success', event => setTimeout(() => told?.call(asked, event), Math.max(0, late - Date.now())));
+      return asked;
+    };
+  });
+  await openRide(page, demoYard, 'Two poles in running walk', 'Tansy with');
+  const pole = onSand(page, 'pole 2');
+  await pole.click();
+  await expect(pole).toHaveAttribute('aria-pressed', 'true', { timeout: 20_000 });
+  await page.waitForTimeout(1000);
+  await expect(pole).toHaveAttribute('aria-pressed', 'true');
+});
+
 test('a stride test is counted on one screen, and what is counted is never relabelled', async ({
   demoYard,
   browser,

@@ -17,6 +17,9 @@ export function tapAtMs(): number {
   return nowOfTap ?? Date.now();
 }
 
+/** Whether what is tapped now was tapped before, and is done now. */
+export const isTappedAgain = (): boolean => nowOfTap !== null;
+
 /** What was tapped before the page was alive, once: from now on nothing is kept. */
 export function takeEarlyTaps(page: EarlyWindow = window): readonly Early[] {
   const early = page.roanEarly ?? [];

@@ -366,34 +366,6 @@ test(
   },
 );
 
-test('a pole that is chosen while the store of the device is still read is chosen, and not left again', async ({
-  demoYard,
-  page,
-}) => {
-  // A store that takes its time: the page is alive before it is read.
-  await page.addInitScript(() => {
-    const open = IDBFactory.prototype.open;
-    IDBFactory.prototype.open = function (...name: Parameters<typeof open>) {
-      const asked = open.apply(this, name);
-      const listen = asked.addEventListener.bind(asked) as (type: string, listener: (event: Event) => void) => void;
-      asked.addEventListener = (type: string, listener: unknown) =>
-        listen(type, event => setTimeout(() => (listener as (told: Event) => void).call(asked, event), 3000));
-      return asked;
-    };
-  });
-  await openRide(page, demoYard, 'Two poles in running walk', 'Tansy with');
-  await page.reload();
-  const pole = onSand(page, 'pole 2');
-  await page.waitForFunction(() => {
-    const key = document.querySelector('[data-early^="step pole"]');
-    return key !== null && Object.keys(key).some(name => name.startsWith('__reactProps'));
-  });
-  await pole.click();
-  // Long after the store was read.
-  await page.waitForTimeout(6000);
-  await expect(pole).toHaveAttribute('aria-pressed', 'true');
-});
-
 test('a stride test is counted on one screen, and what is counted is never relabelled', async ({
   demoYard,
   browser,

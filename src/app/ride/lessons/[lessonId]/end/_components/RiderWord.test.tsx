@@ -1,77 +1,74 @@
 /** @jest-environment jsdom */
+import { keepDraft, allDrafts } from '@/components/sync/drafts';
 import { MantineProvider } from '@mantine/core';
-import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { draftsOf } from '@/components/sync/drafts';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { RiderWord } from './RiderWord';
 
-const kept = jest.fn();
-jest.mock('../../../endActions', () => ({ keepWordAction: (...sent: unknown[]) => kept(...sent) as unknown }));
+const keep = jest.fn();
+jest.mock('../../../endActions', () => ({ keepWordAction: (...sent: unknown[]) => keep(...sent) }));
 
-beforeAll(() => {
-  // Mantine asks the browser what the user prefers; this one has no opinion.
-  window.matchMedia = () => ({ matches: false, addEventListener() {}, removeEventListener() {} }) as never;
-  Object.defineProperty(document, 'fonts', { value: { addEventListener() {}, removeEventListener() {} } });
-});
-beforeEach(() => {
-  jest.useFakeTimers();
-  kept.mockReset();
-  localStorage.clear();
-});
-afterEach(() => {
-  cleanup();
-  jest.useRealTimers();
-});
-
-const PAUSE_MS = 2000;
-
-async function type(words: string) {
-  fireEvent.change(screen.getByLabelText('A word to Wren'), { target: { value: words } });
-  await act(async () => void (await jest.advanceTimersByTimeAsync(PAUSE_MS)));
-}
-
-async function shown(first = { words: '', revision: 0 }) {
+const field = () => screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'A word to Ode' });
+const type = (words: string) => fireEvent.change(field(), { target: { value: words } });
+const word = () =>
   render(
-    <MantineProvider env="test">
-      <RiderWord lessonId="l" pairId="p" rider="Wren" first={first} />
+    <MantineProvider>
+      <RiderWord lessonId="lesson" pairId="pair" rider="Ode" first={{ words: 'Soft hands.', revision: 2 }} />
     </MantineProvider>,
   );
-  await act(async () => void (await jest.advanceTimersByTimeAsync(PAUSE_MS)));
-}
+const drafts = () => allDrafts().map(({ value }) => value);
 
-test('what is typed is kept after a pause, over what was kept before, and leaves this device', async () => {
-  kept.mockResolvedValueOnce({ ok: true, revision: 1 }).mockResolvedValueOnce({ ok: true, revision: 2 });
-  await shown();
-  expect(kept).not.toHaveBeenCalled();
-  await type('Look up.');
-  expect(screen.getByRole('status').textContent).toContain('Kept.');
-  expect(draftsOf('word l p')).toEqual([]);
-  await type('Look up, and breathe.');
-  expect(kept.mock.calls.map(([sent]) => sent as object)).toMatchObject([
-    { words: 'Look up.', revision: 0 },
-    { words: 'Look up, and breathe.', revision: 1 },
-  ]);
-});
+describe('a word to a rider', () => {
+  beforeEach(() => {
+    keep.mockReset();
+    localStorage.clear();
+    sessionStorage.clear();
+  });
 
-test('without an answer it stays on the device, says so, and comes back', async () => {
-  kept.mockRejectedValue(new Error('no answer'));
-  await shown();
-  await type('Look up.');
-  expect(screen.getByRole('status').textContent).toContain('kept on this device');
-  expect(draftsOf('word l p')).toHaveLength(1);
-  cleanup();
-  await shown();
-  expect(screen.getByLabelText<HTMLTextAreaElement>('A word to Wren').value).toBe('Look up.');
-});
+  it('is kept by itself after a pause, over what was read, and the device keeps it until then', async () => {
+    keep.mockResolvedValue({ ok: true, revision: 3 });
+    word();
+    type('Soft hands, and look up.');
+    expect(drafts()).toEqual(['Soft hands, and look up.']);
+    expect(keep).not.toHaveBeenCalled();
+    expect(await screen.findByText('Kept.', undefined, { timeout: 5000 })).toBeTruthy();
+    expect(keep.mock.calls[0]![0]).toEqual({
+      ...{ lessonId: 'lesson', pairId: 'pair', words: 'Soft hands, and look up.', revision: 2 },
+    });
+    expect(drafts()).toEqual([]);
+  });
 
-test('what somebody else wrote meanwhile is told; kept again, it is over that', async () => {
-  kept
-    .mockResolvedValueOnce({ ok: false, fields: {}, problem: 'Somebody else wrote.', now: { words: 'X', revision: 4 } })
-    .mockResolvedValueOnce({ ok: true, revision: 5 });
-  await shown();
-  await type('Mine.');
-  expect(screen.getByRole('status').textContent).toContain('Somebody else wrote.');
-  fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
-  await act(async () => void (await jest.advanceTimersByTimeAsync(PAUSE_MS)));
-  expect(kept.mock.calls[1]![0]).toMatchObject({ words: 'Mine.', revision: 4 });
-  expect(screen.getByRole('status').textContent).toContain('Kept.');
+  it('stays on the device where the server does not answer, and is kept by its key', async () => {
+    keep.mockRejectedValueOnce(new Error('gone')).mockResolvedValue({ ok: true, revision: 3 });
+    word();
+    type('Look up.');
+    expect(await screen.findByText(/kept on this device/, undefined, { timeout: 5000 })).toBeTruthy();
+    expect(drafts()).toEqual(['Look up.']);
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Keep it' }).dataset.loading).toBeUndefined());
+    fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(await screen.findByText('Kept.', undefined, { timeout: 5000 })).toBeTruthy();
+  });
+
+  it('that somebody else wrote meanwhile is said, and goes over theirs only when it is asked for', async () => {
+    keep.mockResolvedValueOnce({
+      ...{ ok: false, fields: {}, problem: 'Somebody else wrote “Sit up.” meanwhile.' },
+      now: { words: 'Sit up.', revision: 5 },
+    });
+    keep.mockResolvedValue({ ok: true, revision: 6 });
+    word();
+    type('Look up.');
+    expect(await screen.findByText(/Somebody else wrote/, undefined, { timeout: 5000 })).toBeTruthy();
+    expect(field().value).toBe('Look up.');
+    await act(() => new Promise(resolve => setTimeout(resolve, 1200)));
+    expect(keep).toHaveBeenCalledTimes(1);
+    fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+    await waitFor(() => expect(keep).toHaveBeenCalledTimes(2));
+    expect(keep.mock.calls[1]![0].revision).toBe(5);
+  });
+
+  it('that was typed here and not kept comes back', async () => {
+    keep.mockResolvedValue({ ok: true, revision: 3 });
+    keepDraft('word lesson pair', 'From before.');
+    word();
+    await waitFor(() => expect(field().value).toBe('From before.'));
+  });
 });

@@ -85,7 +85,7 @@ export function LessonEditor(props: LessonEditorProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   // Pairs whose legs are read with what was ridden lately instead of the profile.
   const [byRecord, setByRecord] = useState<string[]>([]);
-  const isNarrow = useMediaQuery('(max-width: 62em)');
+  const isNarrow = useMediaQuery('(max-width: 78em)');
   const todayOf = useMemo(
     () => questionsToday(layouts, { ...props.today, ...offered }, plan),
     [layouts, props.today, offered, plan],

@@ -60,6 +60,10 @@ type LessonEditorProps = {
   clashes: Clash[];
 };
 
+/** What is read beside the clock; where there is no room beside it, it comes from below. */
+type Chosen = { stage: LessonStage | null; pair: LessonPair | null };
+const NOTHING_CHOSEN: Chosen = { stage: null, pair: null };
+
 /** Plans a lesson: when, where and who; its stages along the clock; and whatever is chosen beside them. */
 export function LessonEditor(props: LessonEditorProps) {
   const { lessonId, first, arenas, pairs, layouts, limits, clashes } = props;
@@ -134,12 +138,12 @@ export function LessonEditor(props: LessonEditorProps) {
   const choose = (id: string) => setChosen(before => (before === id ? null : id));
   const chosenStage = plan.stages.find(({ id }) => id === chosen) ?? null;
   const chosenPair = riding.find(({ id }) => id === chosen) ?? null;
-  const panel = (
+  const isChosen = { stage: chosenStage, pair: chosenPair };
+  const panel = (of: Chosen) => (
     <ChosenPanel
       {...{ plan, layouts, todayOf, riding, byRecord }}
-      stage={chosenStage}
-      pair={chosenPair}
-      asks={chosenPair ? asks.get(chosenPair.id)! : null}
+      {...of}
+      asks={of.pair ? asks.get(of.pair.id)! : null}
       riderMarks={props.riderMarks}
       riderWork={props.riderWork}
       onOffered={(id, one) => keepOffered({ [id]: one })}
@@ -244,7 +248,10 @@ export function LessonEditor(props: LessonEditorProps) {
               </Button>
             </div>
           </section>
-          {isNarrow ? (
+          <aside className={classes.side} aria-label="What is chosen">
+            {panel(isNarrow ? NOTHING_CHOSEN : isChosen)}
+          </aside>
+          {isNarrow && (
             <Drawer
               opened={chosenStage !== null || chosenPair !== null}
               position="bottom"
@@ -252,12 +259,8 @@ export function LessonEditor(props: LessonEditorProps) {
               title={chosenStage?.name ?? chosenPair?.name ?? ''}
               onClose={() => setChosen(null)}
             >
-              {panel}
+              {panel(isChosen)}
             </Drawer>
-          ) : (
-            <aside className={classes.side} aria-label="What is chosen">
-              {panel}
-            </aside>
           )}
         </div>
         <LessonNotes {...{ clashes, kept, said, problem }} />

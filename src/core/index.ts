@@ -260,16 +260,8 @@ export { hasWords, plainWords } from './words/plainWords';
 export { gridWords, withElement, withoutElement } from './exercises/gridElements';
 export { stopNumbers, type StopNumber } from './layout/stopNumbers';
 export { gaitWord, TRACK_GAITS, type TrackGait } from './layout/trackGait';
-export {
-  countedGroundM,
-  distanceCaseOf,
-  layoutReckoner,
-  reckonItemTrack,
-  reckonLayout,
-  type ReckonedItemTrack,
-  type ReckonedFigureTrack,
-  type ReckonedTrack,
-} from './layout/reckonLayout';
+export { countedGroundM, distanceCaseOf, layoutReckoner, reckonItemTrack, reckonLayout } from './layout/reckonLayout';
+export type { ReckonedItemTrack, ReckonedFigureTrack, ReckonedTrack } from './layout/reckonedTrack';
 export { laneStride, layoutStride, settingAt } from './layout/layoutStrides';
 export type { HorseReading, ReckonedLeg } from './layout/reckonedLeg';
 export { sessionStrides, type HorseStrides } from './layout/sessionStrides';

@@ -2,7 +2,7 @@ import type { RiddenItem } from '../items/item';
 import { isRidden } from '../items/item';
 import type { FigureTrack, ItemTrack, Layout } from '../layout/layout';
 import type { LayoutEdit } from '../layout/layoutEdit';
-import type { ReckonedFigureTrack, ReckonedItemTrack, ReckonedTrack } from '../layout/reckonLayout';
+import type { ReckonedFigureTrack, ReckonedItemTrack, ReckonedTrack } from '../layout/reckonedTrack';
 import type { HorseReading, ReckonedLeg } from '../layout/reckonedLeg';
 import { layoutLabels } from '../layout/labels';
 import type { Caution, CautionCode } from './caution';

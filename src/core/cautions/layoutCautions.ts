@@ -1,5 +1,5 @@
 import type { Layout } from '../layout/layout';
-import type { ReckonedTrack } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 import { againstSlope } from './againstSlope';
 import { besideTheLine } from './besideTheLine';
 import { between } from './between';

@@ -6,7 +6,7 @@ import { footprintCorners } from '../items/footprint';
 import { itemsOutside } from '../items/itemsOutside';
 import { chainsOf } from '../layout/alongTrack';
 import type { LayoutEdit } from '../layout/layoutEdit';
-import type { ReckonedFigureTrack } from '../layout/reckonLayout';
+import type { ReckonedFigureTrack } from '../layout/reckonedTrack';
 import type { Figure } from '../figures/figure';
 import { NOWHERE, type Caution } from './caution';
 import { ROUNDING } from './cautionLimits';

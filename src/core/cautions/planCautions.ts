@@ -1,4 +1,4 @@
-import type { ReckonedTrack } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 import type { ResolvedPlan } from '../plan/resolvePlan';
 import type { Caution } from './caution';
 import { USUAL_LIMITS, type CautionLimits } from './cautionLimits';

@@ -1,4 +1,5 @@
-import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import { reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedItemTrack } from '../layout/reckonedTrack';
 import { countsAround, countsOnLeg } from '../layout/countsOnLeg';
 import { resolvePlan } from '../plan/layOutPlaced';
 import { placeExercise } from '../plan/placeExercise';

@@ -1,6 +1,6 @@
 import type { ResolvedPlan } from '../plan/resolvePlan';
 import { countsOnLeg } from '../layout/countsOnLeg';
-import type { ReckonedTrack } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 import { layoutLabels } from '../layout/labels';
 import { countName } from '../stride/callInWords';
 import type { Caution } from './caution';

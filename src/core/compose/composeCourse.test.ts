@@ -1,7 +1,8 @@
 import type { Arena } from '../arena/arena';
 import { layoutCautions } from '../cautions/layoutCautions';
 import { kitOfAll } from '../items/kit';
-import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import { reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedItemTrack } from '../layout/reckonedTrack';
 import { testFence, testHorse } from '../layout/testLayout';
 import { seededRandom } from '../statistics/seededRandom';
 import { composeCourses, composeSteps, courseDifference, LEAST_DIFFERENCE, type ComposeWish } from './composeCourse';

@@ -1,6 +1,7 @@
 import { layoutCautions } from '../cautions/layoutCautions';
 import type { Layout } from '../layout/layout';
-import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import { reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedItemTrack } from '../layout/reckonedTrack';
 import { testFence, testHorse, testLayout } from '../layout/testLayout';
 import { seededRandom } from '../statistics/seededRandom';
 import { fitCost, fitProblem } from './fitCost';

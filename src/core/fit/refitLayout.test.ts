@@ -1,6 +1,7 @@
 import type { Arena } from '../arena/arena';
 import { itemsOutside } from '../items/itemsOutside';
-import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import { reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedItemTrack } from '../layout/reckonedTrack';
 import { testFence, testHorse, testLayout } from '../layout/testLayout';
 import { piecesOf } from './pieces';
 import { isKept, refitLayout } from './refitLayout';

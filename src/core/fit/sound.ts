@@ -1,7 +1,8 @@
 import type { CautionLimits } from '../cautions/cautionLimits';
 import { CAUTION_RULES } from '../cautions/layoutCautions';
 import type { Layout } from '../layout/layout';
-import { layoutReckoner, reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
+import { layoutReckoner, reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 
 /** A caution that must not come about: what it is, what it says of what, and the items it is about. */
 type Alarm = { code: string; key: string; items: readonly string[] };

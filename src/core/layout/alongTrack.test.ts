@@ -9,7 +9,8 @@ import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from './la
 import { layoutWork } from './layoutWork';
 import { leadMarks, legMarks, shownCount } from './legMarks';
 import { makeItSo } from './makeItSo';
-import { distanceCaseOf, reckonItemTrack, reckonLayout, type ReckonedItemTrack } from './reckonLayout';
+import { distanceCaseOf, reckonItemTrack, reckonLayout } from './reckonLayout';
+import type { ReckonedItemTrack } from './reckonedTrack';
 import { riddenRow } from './riddenRow';
 
 const FT = 0.3048;

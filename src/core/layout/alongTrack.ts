@@ -3,7 +3,7 @@ import type { Pose } from '../geometry/pose';
 import type { RidePiece } from '../figures/stretch';
 import type { ItemTrack, Layout } from './layout';
 import type { LayoutEdit } from './layoutEdit';
-import type { ReckonedItemTrack, ReckonedTrack } from './reckonLayout';
+import type { ReckonedItemTrack, ReckonedTrack } from './reckonedTrack';
 
 /** Where the stops of a track lie on it unrolled, metres from its first. */
 export function stopsAlongM({ legs }: ReckonedItemTrack): number[] {

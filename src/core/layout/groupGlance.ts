@@ -1,6 +1,6 @@
 import { nearestToEven } from '../stride/offEven';
 import type { StrideWord } from '../stride/strideWord';
-import type { ReckonedItemTrack } from './reckonLayout';
+import type { ReckonedItemTrack } from './reckonedTrack';
 import type { HorseReading } from './reckonedLeg';
 
 /** How a leg rides for a horse: by the word of the asked count or of the nearest one; `between` and `cannot` are words of their own. */

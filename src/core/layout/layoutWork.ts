@@ -3,7 +3,7 @@ import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
 import { isRaised } from '../items/pole';
 import type { Layout } from './layout';
 import { chainsOf } from './alongTrack';
-import type { ReckonedTrack } from './reckonLayout';
+import type { ReckonedTrack } from './reckonedTrack';
 import type { TrackGait } from './trackGait';
 
 /** What one ride of a track is. Times in minutes at the usual speeds, or at the course's own. */

@@ -6,7 +6,8 @@ import { saidOf } from '../setting/legChanges';
 import { seededRandom } from '../statistics/seededRandom';
 import { legMarks } from './legMarks';
 import type { ItemTrack, LayoutHorse } from './layout';
-import { distanceCaseOf, reckonLayout, type ReckonedItemTrack } from './reckonLayout';
+import { distanceCaseOf, reckonLayout } from './reckonLayout';
+import type { ReckonedItemTrack } from './reckonedTrack';
 
 /** A horse of twelve feet: one stride of a grid is one and a half of 3.66 m (common practice, no source): 5.49 m. */
 const GAP_M = 1.5 * 3.66;

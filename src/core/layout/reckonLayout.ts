@@ -16,35 +16,15 @@ import { ridingDepthM } from '../items/footprint';
 import { legTrack, measureLeg, type LegGround, type RiddenEnd } from '../track/leg';
 import { joinChains } from '../geometry/chain';
 import { distanceM } from '../geometry/pointM';
-import { measureCourse, type CourseMeasure } from '../course/measureCourse';
-import { measureSession, type SessionMeasure } from '../figures/measureSession';
-import { rideSession, type Session } from '../figures/rideSession';
+import { measureCourse } from '../course/measureCourse';
+import { measureSession } from '../figures/measureSession';
+import { rideSession } from '../figures/rideSession';
 import { ownLine } from './ownLine';
 import type { FigureTrack, ItemTrack, Layout, LayoutHorse, PlannedLeg } from './layout';
 import type { TrackGait } from './trackGait';
 import type { HorseReading, ReckonedLeg } from './reckonedLeg';
+import type { ReckonedFigureTrack, ReckonedItemTrack, ReckonedTrack } from './reckonedTrack';
 import { settingAt, layoutStride, laneStride, longestStrideM } from './layoutStrides';
-
-export type ReckonedItemTrack = {
-  kind: 'items';
-  id: string;
-  lengthM: number;
-  smallestRadiusM: number | null;
-  legs: ReckonedLeg[];
-  course: CourseMeasure | null;
-};
-
-/** A session of figures; where one of them cannot be ridden, `session` says which and why, and nothing is measured. */
-export type ReckonedFigureTrack = {
-  kind: 'figures';
-  id: string;
-  lengthM: number;
-  smallestRadiusM: number | null;
-  session: Session;
-  measure: SessionMeasure | null;
-};
-
-export type ReckonedTrack = ReckonedItemTrack | ReckonedFigureTrack;
 
 /**
  * The tracks of a layout with every leg and every horse's reading of it.

@@ -1,7 +1,7 @@
 import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
 import type { Rein } from '../track/rein';
 import type { PlannedTrack } from './layout';
-import type { ReckonedTrack } from './reckonLayout';
+import type { ReckonedTrack } from './reckonedTrack';
 
 /** Common practice, no source: circles of this size and less are hard work. */
 export const SMALL_CIRCLE_M = 10;

@@ -1,7 +1,8 @@
 import { isRidden } from '../items/item';
 import type { Layout, LayoutHorse } from '../layout/layout';
 import type { TrackGait } from '../layout/trackGait';
-import { reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
+import { reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 import { callSheet, turnWords } from '../plan/callSheet';
 import { callWords, flatCalls } from '../plan/flatCall';
 import { askedLayout } from '../question/askedLayout';

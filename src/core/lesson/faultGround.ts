@@ -1,6 +1,6 @@
 import { isRaised } from '../items/pole';
 import type { Layout } from '../layout/layout';
-import type { ReckonedTrack } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 
 /** What stands where a fault happened: what is offered against it must be possible there. Places count from 1, as drawn. */
 export type FaultGround = {

@@ -10,7 +10,7 @@ import { nameWords } from '../items/itemWords';
 import { isRaised } from '../items/pole';
 import type { Layout } from '../layout/layout';
 import type { Labels } from '../layout/labels';
-import type { ReckonedTrack } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 import { gaitWord, type TrackGait } from '../layout/trackGait';
 
 /** Something of what is asked that is marked at its place on the sand. `place` counts from 1, of its own kind. */

@@ -2,7 +2,7 @@ import type { RiddenItem } from '../items/item';
 import type { Chain } from '../geometry/chain';
 import type { ItemTrack, Layout } from '../layout/layout';
 import { stopNumbers } from '../layout/stopNumbers';
-import type { ReckonedItemTrack } from '../layout/reckonLayout';
+import type { ReckonedItemTrack } from '../layout/reckonedTrack';
 import type { ReckonedLeg } from '../layout/reckonedLeg';
 import { countName } from '../stride/callInWords';
 import type { Rein } from '../track/rein';

@@ -1,7 +1,8 @@
 import { isRidden, type RiddenItem } from '../items/item';
 import { ridingDepthM } from '../items/footprint';
 import { distanceM } from '../geometry/pointM';
-import { reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import { reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedItemTrack } from '../layout/reckonedTrack';
 import { DEFAULT_LEG } from '../layout/layout';
 import type { ExerciseParams } from '../exercises/exercise';
 import { newItem } from './newItem';

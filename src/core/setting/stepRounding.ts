@@ -1,5 +1,6 @@
 import type { Layout } from '../layout/layout';
-import { countedGroundM, reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
+import { countedGroundM, reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 import type { HorseReading } from '../layout/reckonedLeg';
 import { readCount } from '../stride/readDistance';
 import { distanceCaseOf } from '../layout/reckonLayout';

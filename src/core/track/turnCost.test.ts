@@ -2,7 +2,8 @@ import { chainOf } from '../geometry/chain';
 import { layoutCautions } from '../cautions/layoutCautions';
 import { fence, line, quarter } from '../cautions/testCases';
 import type { Layout } from '../layout/layout';
-import { CANNOT_CALL, reckonLayout, type ReckonedItemTrack } from '../layout/reckonLayout';
+import { CANNOT_CALL, reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedItemTrack } from '../layout/reckonedTrack';
 import { alongCounted, fittingRadiusM, groundCost, leastTurnM, turnShare, USUAL_LEAN_RAD } from './turnCost';
 
 const UP = { at: { xM: 0, yM: 0 }, headingRad: Math.PI / 2 };

@@ -4,7 +4,7 @@ import { ridingPose } from '../items/footprint';
 import { isRidden, type RiddenItem } from '../items/item';
 import { poseOnTrack, stopsAlongM } from '../layout/alongTrack';
 import type { PlannedTrack } from '../layout/layout';
-import type { ReckonedTrack } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 import type { Scene } from './picture';
 import type { Camera } from './camera';
 import { above } from './spot';

@@ -1,7 +1,8 @@
 import type { Layout, PlannedTrack } from '../layout/layout';
 import type { Item } from '../items/item';
 import { isRaised } from '../items/pole';
-import { reckonLayout, type ReckonedTrack } from '../layout/reckonLayout';
+import { reckonLayout } from '../layout/reckonLayout';
+import type { ReckonedTrack } from '../layout/reckonedTrack';
 import { minutesOnSmallCircles } from '../layout/smallCircles';
 import { gaitSpeedMPerMin } from '../figures/gaitSpeed';
 import type { Rein } from '../track/rein';

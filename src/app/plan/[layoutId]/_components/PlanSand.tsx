@@ -1,7 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { Sand, sandTextM, type PaperBox } from '@/components/Sand/Sand';
+import { sandTextM } from '@/components/Sand/Sand';
 import looks from '@/components/Sand/looks.module.css';
 import type { SandView } from '@/components/Sand/sandView';
 import type { PathShape, Shape } from '@/components/Sand/shape';
@@ -20,7 +20,7 @@ import type { OfferedChange } from '../_state/offeredMend';
 import type { PlanControls } from '../_state/usePlanEditor';
 import { useSandGestures, type Marquee } from '../_state/useSandGestures';
 import type { SandWindow } from '../_state/useSandView';
-import { GroundMarks } from '@/components/Sand/GroundMarks';
+import { GroundLayer } from './GroundLayer';
 import { handShapes } from './handleShapes';
 import classes from './PlanSand.module.css';
 import { itemNaming, type ItemNaming } from './itemNaming';
@@ -272,24 +272,6 @@ function MarqueeBox({ from, to, view }: Marquee & { view: SandView }) {
 }
 
 const viewBox = ({ box }: SandWindow) => `${box.x} ${box.y} ${box.width} ${box.height}`;
-
-type GroundLayerProps = {
-  arena: Arena;
-  marks: ArenaMarks;
-  view: SandView;
-  box: PaperBox;
-  textM: number;
-  svg: RefObject<SVGSVGElement | null>;
-};
-
-/** The sand itself, with its lines and letters and what the yard has marked on it. */
-const GroundLayer = memo(function GroundLayer({ arena, marks, view, box, textM, svg }: GroundLayerProps) {
-  return (
-    <Sand arena={arena} view={view} ref={svg} label="" className={classes.board} box={box} textM={textM}>
-      <GroundMarks marks={marks} view={view} textM={textM} />
-    </Sand>
-  );
-});
 
 /** What is written beside a thing: the same shapes are not drawn anew. */
 const Written = memo(function Written({ shapes }: { shapes: readonly Shape[] }) {

@@ -62,7 +62,7 @@ const results = await new Stryker({
   ignoreStatic: true,
   timeoutMS: 20_000,
   tempDirName: '.test-output/stryker',
-  ignorePatterns: ['/.next', '/e2e', '/docs', '/data', '/public', '/test-results'],
+  ignorePatterns: ['/.next', '/e2e', '/docs/screenshots', '/data', '/public', '/test-results'],
   reporters: ['progress'],
   mutator: { excludedMutations: ['StringLiteral', 'BlockStatement'] },
   warnings: { slow: false },

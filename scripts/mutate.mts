@@ -1,6 +1,7 @@
 /**
  * npm run mutate: changes the code at places that chance chose, one at a time, and asks the tests beside it whether they notice
- * (StrykerJS). `MUTATE_SEED` for other places, `MUTATE_PLACES` for more of them. Writes docs/measured/mutations.json.
+ * (StrykerJS). `MUTATE_SEED` for other places, `MUTATE_PLACES` for more of them, `MUTATE_FOLDERS` for some folders only (tests of
+ * src/data make a store each, and take most of the time). Writes docs/measured/mutations.json.
  */
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -13,6 +14,7 @@ const SEED = Number(process.env.MUTATE_SEED ?? 1);
 /** How many places of each folder: the core is the largest. */
 const PLACES = { 'src/core': 40, 'src/files': 10, 'src/data': 10 } as const;
 const FACTOR = Number(process.env.MUTATE_PLACES ?? 1);
+const FOLDERS = process.env.MUTATE_FOLDERS?.split(',') ?? Object.keys(PLACES);
 const LINES = 8;
 const WORKS = '.test-output/mutate';
 
@@ -28,7 +30,8 @@ function isTestedHere({ file, isTest }: SourceFile): boolean {
 function places(): Place[] {
   const random = seededRandom(SEED);
   const files = sourceFiles().filter(isTestedHere);
-  return Object.entries(PLACES).flatMap(([folder, count]) => {
+  const wanted = Object.entries(PLACES).filter(([folder]) => FOLDERS.includes(folder));
+  return wanted.flatMap(([folder, count]) => {
     const own = files.filter(one => one.folder === folder);
     const total = own.reduce((sum, { lines }) => sum + lines, 0);
     return Array.from({ length: Math.round(count * FACTOR) }, (): Place => {
@@ -70,7 +73,7 @@ const results = await new Stryker({
 
 const lineOf = ({ fileName, location, mutatorName, replacement }: (typeof results)[number]) =>
   `${path.relative(process.cwd(), fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replace(/\s+/g, ' ').slice(0, 60)}`;
-const rows = Object.keys(PLACES).map(folder => {
+const rows = FOLDERS.map(folder => {
   const own = results.filter(({ fileName }) => path.relative(process.cwd(), fileName).startsWith(folder));
   const killed = own.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;
   const survived = own.filter(({ status }) => status === 'Survived' || status === 'NoCoverage').length;

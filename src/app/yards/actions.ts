@@ -40,12 +40,12 @@ export async function beginAnotherYardAction(named: unknown): Promise<FormOutcom
     const { db, write, yard, who } = await yardContext(may.instruct);
     const name = Name.safeParse(named);
     if (!name.success) return refuse('A yard has a name of at most 80 letters.');
-    const { letIn, show } = await begunBy(db, who);
+    const letIn = await begunBy(db, who);
     const begun = await write(async tx => {
       const { id } = await addYard(tx, name.data, yard.timeZone);
       return { id, sessionId: await letIn(tx, id) };
     });
-    await show(begun.id, begun.sessionId);
+    await showYard(begun.id, begun.sessionId);
     return { ok: true };
   });
 }

@@ -34,7 +34,7 @@ export async function beginSampleAction(): Promise<FormOutcome> {
         await showYard(yardId, sessionId);
         return { ok: true };
       }
-    const { letIn, show } = await begunBy(db, who);
+    const letIn = await begunBy(db, who);
     const { yardId, tables } = await heavyWork('sample', { nowMs: Date.now(), timeZone: yard.timeZone });
     const rowsOf = new Map(tables.map(({ name, rows }) => [name, rows]));
     const sessionId = await write(async tx => {
@@ -44,7 +44,7 @@ export async function beginSampleAction(): Promise<FormOutcome> {
       );
       return letIn(tx, yardId);
     });
-    await show(yardId, sessionId);
+    await showYard(yardId, sessionId);
     return { ok: true };
   });
 }

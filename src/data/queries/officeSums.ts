@@ -1,5 +1,6 @@
 import { and, between, countDistinct, count, eq, inArray, isNull } from 'drizzle-orm';
 import type { RoanDatabase } from '../database';
+import { saveSetting, setting } from '../oneSetting';
 import { pairs, passes, settings, yards } from '../schema';
 import type { Transaction } from '../database';
 
@@ -12,18 +13,11 @@ const KEY = 'tellsOffice';
 
 /** Whether a yard lets its sums be told; none does until somebody there says so. */
 export async function tellsOffice(db: Reader, yardId: string): Promise<boolean> {
-  const [row] = await db
-    .select({ value: settings.value })
-    .from(settings)
-    .where(and(eq(settings.yardId, yardId), eq(settings.key, KEY)));
-  return row?.value === true;
+  return (await setting(db, yardId, KEY)) === true;
 }
 
 export async function tellOffice(tx: Transaction, yardId: string, tells: boolean): Promise<void> {
-  await tx
-    .insert(settings)
-    .values({ yardId, key: KEY, value: tells })
-    .onConflictDoUpdate({ target: [settings.yardId, settings.key], set: { value: tells } });
+  await saveSetting(tx, yardId, KEY, tells);
 }
 
 /** The sums of every yard of the store that tells them, by name: of what was ridden between two instants. */

@@ -2,6 +2,7 @@ import { and, asc, desc, eq, getTableColumns, gt, is, isNotNull, isNull, sql } f
 import { SQLiteTable } from 'drizzle-orm/sqlite-core';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase, Transaction } from '../database';
+import { saveSetting, setting } from '../oneSetting';
 import * as schema from '../schema';
 
 const KEY = 'sample';
@@ -10,16 +11,12 @@ const SAMPLE_COURSE = 'Course of eight, low';
 
 /** Whether a yard is a sample: made to try things with, and thrown away when one likes. */
 export async function isSample(db: Pick<RoanDatabase, 'select'>, yardId: string): Promise<boolean> {
-  const [row] = await db
-    .select({ value: schema.settings.value })
-    .from(schema.settings)
-    .where(and(eq(schema.settings.yardId, yardId), eq(schema.settings.key, KEY)));
-  return row?.value === true;
+  return (await setting(db, yardId, KEY)) === true;
 }
 
 /** From now on a yard is a sample. */
 export async function markSample(tx: Transaction, yardId: string): Promise<void> {
-  await tx.insert(schema.settings).values({ yardId, key: KEY, value: true }).onConflictDoNothing();
+  await saveSetting(tx, yardId, KEY, true);
 }
 
 /** A sample is a yard as any other from now on, and cannot be thrown away. */

@@ -1,10 +1,8 @@
 import { LENGTH_UNITS, type LengthUnit, type YardRules } from '@/core';
 import { readYardRules } from '@/files/yardRules';
-import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { onceARequest } from '../onceARequest';
+import { saveSetting, setting } from '../oneSetting';
 import type { RoanDatabase } from '../database';
-import { settings } from '../schema';
 import type { Transaction } from '../database';
 import { formerAt, formerStatesOf, keepFormer } from './formerStates';
 
@@ -42,21 +40,6 @@ export async function rulesSince(db: Reader, yardId: string): Promise<{ untilMs:
   const former = await formerStatesOf(db, yardId, 'rules', yardId);
   const before = former.map(({ was, untilMs }) => ({ untilMs, rules: readYardRules(was) }));
   return [...before, { untilMs: null, rules: await yardRules(db, yardId) }];
-}
-
-const setting = onceARequest(async (db: Reader, yardId: string, key: string): Promise<unknown> => {
-  const [row] = await db
-    .select({ value: settings.value })
-    .from(settings)
-    .where(and(eq(settings.yardId, yardId), eq(settings.key, key)));
-  return row?.value;
-});
-
-async function saveSetting(tx: Transaction, yardId: string, key: string, value: unknown): Promise<void> {
-  await tx
-    .insert(settings)
-    .values({ yardId, key, value })
-    .onConflictDoUpdate({ target: [settings.yardId, settings.key], set: { value } });
 }
 
 const ClockKnown = z.object({ latestMs: z.number().int() }).nullable().catch(null);

@@ -22,5 +22,6 @@ if (typeof window !== 'undefined') {
     unobserve() {}
     disconnect() {}
   };
+  Element.prototype.scrollIntoView ??= () => {};
   globalThis.IS_REACT_ACT_ENVIRONMENT = true;
 }

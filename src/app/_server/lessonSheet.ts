@@ -66,8 +66,10 @@ export async function lessonSheet(
     passWorks(db, yard.id, record.passes),
   ]);
   const rode = record.passes.map(({ pairId }) => pairId);
-  const riding = all
-    .filter(({ id }) => lesson.plan.pairIds.includes(id) || rode.includes(id))
+  // In the order that they ride in; who rode besides comes last.
+  const order = [...new Set([...lesson.plan.pairIds, ...rode])];
+  const riding = order
+    .flatMap(id => all.find(pair => pair.id === id) ?? [])
     .map(pair => ({ ...pair, strides: planHorse(horses.find(({ id }) => id === pair.horseId)!) }));
   const lastMs = Math.max(lesson.startsAtMs, ...record.passes.map(({ riddenAtMs }) => riddenAtMs));
   const nobody: RiderWords = { words: '', revision: 0 };

@@ -1,11 +1,12 @@
 'use client';
 
+import { Problem } from '@/components/form/Problem';
+import { useAct } from '@/components/form/useAct';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { CroppedSand } from '@/components/Sand/CroppedSand';
 import { type Arena } from '@/core';
 import type { OwnExercise } from '@/data/queries/ownExercises';
 import { Button } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
 import { useState } from 'react';
 import { removeOwnExerciseAction } from '../../shelfActions';
 import classes from './ShelfDrawer.module.css';
@@ -14,6 +15,7 @@ import classes from './ShelfDrawer.module.css';
 export function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; arena: Arena; onTake: () => void }) {
   const say = useSay();
   const [gone, setGone] = useState(false);
+  const { act, busy, problem } = useAct('The server does not answer: it stays on the shelf.');
   const middle = { xM: arena.widthM / 2, yM: arena.lengthM / 2 };
   const at = exercise.items.map(item => ({ ...item, at: { xM: item.at.xM + middle.xM, yM: item.at.yM + middle.yM } }));
   if (gone) return null;
@@ -32,14 +34,17 @@ export function OwnCard({ exercise, arena, onTake }: { exercise: OwnExercise; ar
         size="compact-xs"
         variant="subtle"
         color="slate"
-        onClick={async () => {
-          const outcome = await removeOwnExerciseAction(exercise.id);
-          if (outcome.ok) setGone(true);
-          else notifications.show({ color: 'chestnut', message: outcome.problem ?? 'It could not be archived.' });
-        }}
+        loading={busy}
+        onClick={() =>
+          act(
+            () => removeOwnExerciseAction(exercise.id),
+            () => setGone(true),
+          )
+        }
       >
         Archive {say(exercise.title)}
       </Button>
+      <Problem>{problem}</Problem>
     </li>
   );
 }

@@ -3,6 +3,7 @@
 import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
+  countInWords,
   distanceCaseOf,
   gaitSpeedMPerMin,
   layoutLabels,
@@ -174,5 +175,5 @@ function whereWords({ layout, track, reckoned, horse, walkedM }: WalkBarProps): 
   // A bounce has no stride to count, and where none is rated there is nothing to say.
   const strides = marks.length - 1;
   if (strides < 1) return strides === 0 ? `${where}: ${stridesWords(0, reading.zeroIs)} for ${horse.name}` : where;
-  return `${where}: ${done} of ${stridesWords(strides)} for ${horse.name}`;
+  return `${where}: ${done === 0 ? 'none' : countInWords(done)} of ${stridesWords(strides)} for ${horse.name}`;
 }

@@ -1,5 +1,5 @@
 /**
- * npm run mutate: changes the code at places that chance chose, one at a time, and asks the tests beside it whether they notice
+ * npm run mutate: changes the code at places that chance chose, one at a time, and asks the tests about it whether they notice
  * (StrykerJS). `MUTATE_SEED` for other places, `MUTATE_PLACES` for more of them, `MUTATE_FOLDERS` for some folders only (tests of
  * src/data make a store each, and take most of the time). Writes docs/measured/mutations.json.
  */
@@ -46,12 +46,15 @@ function places(): Place[] {
 const chosen = places();
 const folders = [...new Set(chosen.map(({ file }) => path.dirname(file)))];
 mkdirSync(WORKS, { recursive: true });
-// The tests of the folders that are changed, over files only: a server for each would take hours.
+// What the core says is asked of all of the core's tests, since its folders are tested through each other; else the tests of the
+// folders that are changed are asked, over files only: a server for each would take hours.
+const asked = folders.map(folder => `<rootDir>/${folder}/*.test.{ts,tsx}`);
+const ofCore = FOLDERS.includes('src/core') ? ['<rootDir>/src/core/**/*.test.ts'] : [];
 writeFileSync(
   `${WORKS}/jest.config.cjs`,
   `const { projects } = require('../../jest.config.cjs');
 const [core, app] = projects;
-module.exports = { ...app, rootDir: '../..', testPathIgnorePatterns: ['/kept/', 'indexes.test', 'upgradeRecords'], testMatch: ${JSON.stringify(folders.map(folder => `<rootDir>/${folder}/*.test.{ts,tsx}`))} };
+module.exports = { ...app, rootDir: '../..', testPathIgnorePatterns: ['/kept/', 'indexes.test', 'upgradeRecords'], testMatch: ${JSON.stringify([...ofCore, ...asked])} };
 `,
 );
 
@@ -89,7 +92,7 @@ const survivors = results
   .filter(({ status }) => status === 'Survived' || status === 'NoCoverage')
   .map(lineOf)
   .sort();
-const words = `${chosen.length} places of ${LINES} lines, seed ${SEED}. Words are not changed. Not noticed by the tests of their own folder:\n\n${survivors.map(one => `- \`${one}\``).join('\n')}`;
+const words = `${chosen.length} places of ${LINES} lines, seed ${SEED}. Words are not changed. Not noticed by any test of the core, or of their own folder elsewhere:\n\n${survivors.map(one => `- \`${one}\``).join('\n')}`;
 keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], rows, words);
 console.table(rows);
 console.log(survivors.join('\n'));

@@ -9,9 +9,10 @@ const change = jest.fn();
 jest.mock('./actions', () => ({ changeGoalAction: (...sent: unknown[]) => change(...sent) }));
 jest.mock('./GoalBar', () => ({ GoalBar: () => null }));
 jest.mock('./PlanWeeks', () => ({ PlanWeeks: ({ words }: { words: string }) => <p>Weeks to {words}</p> }));
-jest.mock('next/dynamic', () => () => ({ goalId }: { goalId: string | null }) => (
-  <p>Form of {goalId ?? 'a new one'}</p>
-));
+jest.mock('next/dynamic', () => () => {
+  const GoalForm = ({ goalId }: { goalId: string | null }) => <p>Form of {goalId ?? 'a new one'}</p>;
+  return GoalForm;
+});
 jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh: () => {}, push: () => {} }) }));
 
 const goal = (changes: Partial<ShownGoal> = {}): ShownGoal => ({

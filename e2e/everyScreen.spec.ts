@@ -1,9 +1,9 @@
-import type { Browser, Page } from '@playwright/test';
-import { axeFinds, eyeFinds, kindsOfPage, walkPages } from './support/everyPage';
+import type { Browser } from '@playwright/test';
+import { axeFinds, complaints, eyeFinds, kindsOfPage, walkPages } from './support/everyPage';
 import { expect, test } from './support/fixtures';
 import { keepRow } from './support/keepRow';
 
-/** Pages for whoever signs in or has a link, of a film, and the one that leads on: each is looked at where it is journeyed to. */
+/** Pages for whoever signs in or has a link, of a film, and the one that leads on: each is looked at in otherScreens.spec. */
 const OTHERS = [
   '/',
   '/join/[token]',
@@ -31,7 +31,7 @@ type Look = Parameters<Browser['newContext']>[0];
 async function walk(browser: Browser, url: string, like: Look, without: readonly string[] = OTHERS) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, locale: 'en-GB', ...like });
   const page = await context.newPage();
-  const faults = told(page);
+  const faults = complaints(page);
   const isTouch = like?.hasTouch === true;
   const found = await walkPages(page, url, { from: FROM, without }, async () => [
     ...(await eyeFinds(page, { isTouch })),
@@ -40,16 +40,6 @@ async function walk(browser: Browser, url: string, like: Look, without: readonly
   ]);
   await context.close();
   return found;
-}
-
-/** What a page complains of: errors, and what it was sent that it would have drawn otherwise. */
-function told(page: Page): string[] {
-  const faults: string[] = [];
-  page.on('pageerror', error => faults.push(error.message.slice(0, 200)));
-  page.on('console', message => {
-    if (message.type() === 'error') faults.push(message.text().slice(0, 200));
-  });
-  return faults;
 }
 
 const keepFindings = (what: string, looked: number, findings: number) =>

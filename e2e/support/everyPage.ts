@@ -87,3 +87,13 @@ export async function eyeFinds(page: Page, { isTouch }: { isTouch: boolean }): P
     [isTouch, 43.5] as const,
   );
 }
+
+/** What a page complains of from now on: errors, and what it was sent that it would have drawn otherwise. */
+export function complaints(page: Page): string[] {
+  const faults: string[] = [];
+  page.on('pageerror', error => faults.push(error.message.slice(0, 200)));
+  page.on('console', message => {
+    if (message.type() === 'error') faults.push(message.text().slice(0, 200));
+  });
+  return faults;
+}

@@ -1,0 +1,115 @@
+import path from 'node:path';
+import { createClient } from '@libsql/client';
+import type { Page } from '@playwright/test';
+import { axeFinds, complaints, eyeFinds } from './support/everyPage';
+import { recordedFilm } from './support/film';
+import { keepRow } from './support/keepRow';
+import { desk, expect, instructor, joined, phone, test } from './support/onNetwork';
+import type { RoanServer } from './support/roanServer';
+
+const LOOKS = [
+  { name: 'on a desk', widthPx: 1280, heightPx: 800 },
+  { name: 'on a phone', widthPx: 360, heightPx: 740 },
+  { name: 'in the dark', widthPx: 1280, heightPx: 800, colorScheme: 'dark' as const },
+  { name: 'in forced colours', widthPx: 1280, heightPx: 800, forcedColors: 'active' as const },
+];
+
+/** Looks at a page in each way, and says what was found, by the page and the way. */
+async function lookAt(page: Page, name: string, href: string): Promise<Record<string, string[]>> {
+  const faults = complaints(page);
+  const found: Record<string, string[]> = {};
+  for (const { name: like, widthPx, heightPx, colorScheme = 'light', forcedColors = 'none' } of LOOKS) {
+    await page.emulateMedia({ colorScheme, forcedColors });
+    await page.setViewportSize({ width: widthPx, height: heightPx });
+    await page.goto(href);
+    await page.waitForLoadState('networkidle');
+    const isTouch = like === 'on a phone';
+    const findings = [...(await eyeFinds(page, { isTouch })), ...(await axeFinds(page)), ...faults.splice(0)];
+    if (findings.length > 0) found[`${name} ${like}`] = findings;
+  }
+  return found;
+}
+
+/** Somebody of the office. */
+async function withOffice(roan: RoanServer): Promise<string> {
+  const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+  const sql = `insert into people (id, yard_id, name, role) select 'office', id, 'Wyn Ostler', 'office' from yards`;
+  await client.execute(sql);
+  client.close();
+  return 'Wyn Ostler';
+}
+
+/** A link to read by, to the first of what it may show. */
+async function linkTo(maud: Page, roan: RoanServer, what: string): Promise<string> {
+  await maud.goto(`${roan.url}/yard/access`);
+  await maud.getByRole('combobox', { name: 'What it shows' }).click();
+  await maud.getByRole('option', { name: what }).click();
+  await maud.getByRole('combobox', { name: 'Which' }).click();
+  await maud.getByRole('option').first().click();
+  await maud.getByRole('button', { name: 'Make a link' }).click();
+  return (await maud.getByTestId('link').textContent())!;
+}
+
+test(
+  'pages for whoever signs in, has a link, rides or keeps the books: nothing that axe finds, one heading, none too wide',
+  { tag: '@full' },
+  async ({ roan, trusting }) => {
+    test.setTimeout(480_000);
+    const maud = await instructor(trusting, roan);
+    const nobody = await (await phone(trusting)).newPage();
+    const found: Record<string, string[]> = {};
+    let looked = 0;
+    const look = async (page: Page, name: string, href: string) => {
+      Object.assign(found, await lookAt(page, name, href));
+      looked += 1;
+    };
+
+    await look(nobody, 'sign in', `${roan.url}/sign-in`);
+    await maud.goto(`${roan.url}/yard/access`);
+    await maud
+      .getByRole('row', { name: /^Jory Pell/ })
+      .getByRole('button', { name: 'Link for a device' })
+      .click();
+    await look(nobody, 'join', (await maud.getByTestId('link').textContent())!);
+    await look(nobody, 'a link that is none', `${roan.url}/s/none`);
+    for (const what of ['A rider’s page', 'A lesson', 'A layout'])
+      await look(nobody, `link to ${what.toLowerCase()}`, await linkTo(maud, roan, what));
+
+    const bas = await joined(maud, roan, 'Bas Tamsin', await phone(trusting));
+    await look(bas, 'of a rider', `${roan.url}/mine`);
+    await bas.setViewportSize({ width: 390, height: 844 });
+    await bas.goto(`${roan.url}/mine`);
+    const sending = bas.getByRole('region', { name: 'Films' });
+    await sending.getByRole('combobox', { name: 'Who rides' }).click();
+    await bas.getByRole('option', { name: 'Fennel' }).click();
+    await sending.locator('input[type=file]').setInputFiles({
+      ...{ name: 'at-home.webm', mimeType: 'video/webm' },
+      buffer: await recordedFilm(bas, 2),
+    });
+    await expect(bas.getByText('It is with your instructor')).toBeVisible();
+    const film = sending.getByRole('link', { name: /at-home/ });
+    await look(bas, 'film of a rider', new URL((await film.getAttribute('href'))!, roan.url).href);
+
+    await maud.goto(`${roan.url}/today`);
+    const waits = maud.getByRole('region', { name: 'Films that wait for an answer' }).getByRole('link').first();
+    await look(maud, 'film to be judged', new URL((await waits.getAttribute('href'))!, roan.url).href);
+    await look(maud, 'who may come in', `${roan.url}/yard/access`);
+    await look(maud, 'yards', `${roan.url}/yards`);
+
+    const office = await joined(maud, roan, await withOffice(roan), await desk(trusting));
+    await look(office, 'office', `${roan.url}/office`);
+
+    keepRow(
+      'axe',
+      ['what', 'looked at', 'findings'],
+      [
+        ...([
+          'pages for riders, links, films and the office, four ways',
+          looked,
+          Object.values(found).flat().length,
+        ] as const),
+      ],
+    );
+    expect(found).toEqual({});
+  },
+);

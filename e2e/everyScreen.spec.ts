@@ -1,4 +1,4 @@
-import type { Browser } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { axeFinds, complaints, eyeFinds, kindsOfPage, walkPages } from './support/everyPage';
 import { expect, test } from './support/fixtures';
 import { keepRow } from './support/keepRow';

@@ -429,6 +429,7 @@ export {
   HEAD_HEIGHTS,
   LANDINGS,
   LEADS,
+  MOST_NOTE_LETTERS,
   RIDE_FAULTS,
   RIDER_MARKS,
   standingMarks,

@@ -15,6 +15,7 @@ import {
   type RecordChange,
   type RecordEvent,
   type TappedMark,
+  MOST_NOTE_LETTERS,
 } from '@/core';
 import { z } from 'zod';
 import { QuestionOnPaper } from './questionPaper';
@@ -26,7 +27,6 @@ const Rein = z.enum(['left', 'right']);
 const Direction = z.enum(RIDE_DIRECTIONS);
 const AtMs = z.number().int().min(0).max(8.64e15);
 
-export const MAX_NOTE_LENGTH = 500;
 /** A recorded track is kept with at most so many places. */
 export const MOST_PATH_POINTS = 400;
 
@@ -48,7 +48,7 @@ const kind = <Kind extends string, Shape extends z.ZodRawShape>(name: Kind, shap
 export const MarkOnPaper = z.discriminatedUnion('kind', [
   kind('footfall', { place: Place.nullable(), fraction: z.number().min(0).max(1) }),
   kind('hit', { place: Place }),
-  kind('note', { words: z.string().trim().min(1).max(MAX_NOTE_LENGTH) }),
+  kind('note', { words: z.string().trim().min(1).max(MOST_NOTE_LETTERS) }),
   kind('strides', { place: Place, count: z.number().int().min(0).max(99), tapsMs: Taps.optional() }),
   kind('fence', { place: Place, outcome: z.enum(FENCE_OUTCOMES) }),
   kind('take-off', { place: Place, where: z.enum(TAKE_OFFS) }),

@@ -8,7 +8,9 @@ import { SyncStarter } from './SyncStarter';
 import { useBox } from './useBox';
 
 type Tap = { id: string };
-const parse = (kept: unknown) => kept as Tap[];
+/** How what was kept is fetched: a test may keep it from coming. */
+const fetches: { reader: () => Promise<(kept: unknown) => Tap[]> } = { reader: async () => kept => kept as Tap[] };
+const reader = () => fetches.reader();
 const BOX = rideBox('11111111-1111-4111-8111-111111111111', 'version');
 
 jest.setTimeout(60_000);
@@ -18,13 +20,14 @@ configure({ asyncUtilTimeout: 15_000 });
 let next = 0;
 /** A pad with one key: what waits is listed, and it says what is saved. */
 function Pad({ answered = () => undefined, look }: { answered?: () => void; look?: () => void }) {
-  const { ready, unsent, waits, add } = useBox<Tap>({ box: BOX, parse, answered, look });
+  const { ready, unsent, waits, add } = useBox<Tap>({ box: BOX, reader, answered, look });
   return (
     <>
       <button type="button" onClick={() => add([{ id: `tap ${(next += 1)}` }])}>
         tap
       </button>
       <p data-testid="shown">{unsent.length}</p>
+      <p data-testid="ready">{ready ? 'yes' : 'no'}</p>
       <Delivery ready={ready} waits={waits} />
       <SyncStarter />
     </>
@@ -40,6 +43,7 @@ const sentIds = () =>
   );
 
 beforeEach(() => {
+  fetches.reader = async () => kept => kept as Tap[];
   fetched.mockReset();
   globalThis.fetch = fetched as unknown as typeof fetch;
 });
@@ -109,4 +113,45 @@ test('what another tab sent is asked for', async () => {
   await store.remove((await store.all()).map(({ seq }) => seq));
   act(() => deviceSync().look());
   await waitFor(() => expect(look).toHaveBeenCalledTimes(1));
+});
+
+describe('what lay in the store', () => {
+  /** What a page before this one kept, and could not send. */
+  async function keptBefore(id: string) {
+    fetched.mockRejectedValue(new TypeError('no connection'));
+    const { openDeviceStore } = await import('./deviceStore');
+    const store = await openDeviceStore();
+    await store.add([{ box: BOX, key: id, order: Date.now(), event: { id }, refused: null }]);
+    deviceSync().look();
+    await waitFor(() => expect(deviceSync().rowsOf(BOX)).toHaveLength(1));
+  }
+
+  it('is read before the page is ready, by what is fetched for it', async () => {
+    await keptBefore(`kept ${(next += 1)}`);
+    let come: (read: (kept: unknown) => Tap[]) => void = () => {};
+    fetches.reader = () => new Promise(resolve => (come = resolve));
+    render(<Pad />);
+    expect(screen.getByTestId('shown').textContent).toBe('0');
+    expect(screen.getByTestId('ready').textContent).toBe('no');
+    // What is tapped here needs no reading.
+    fireEvent.click(screen.getByText('tap'));
+    expect(screen.getByTestId('shown').textContent).toBe('1');
+    await act(async () => come(kept => kept as Tap[]));
+    expect(screen.getByTestId('shown').textContent).toBe('2');
+    expect(screen.getByTestId('ready').textContent).toBe('yes');
+  });
+
+  it('keeps nobody from tapping where nothing can read it: it waits, and is asked for again', async () => {
+    await keptBefore(`kept ${(next += 1)}`);
+    let times = 0;
+    fetches.reader = async () => {
+      times += 1;
+      if (times === 1) throw new TypeError('no connection');
+      return kept => kept as Tap[];
+    };
+    render(<Pad />);
+    await waitFor(() => expect(screen.getByTestId('ready').textContent).toBe('yes'));
+    await waitFor(() => expect(screen.getByTestId('shown').textContent).toBe('1'));
+    expect(times).toBe(2);
+  });
 });

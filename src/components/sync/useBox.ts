@@ -1,23 +1,30 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { onceStill } from '../onceStill';
 import type { OpenBox } from './boxes';
 import { deviceSync, openBox } from './deviceSync';
 import type { SyncState } from './createSync';
 import type { KeptRow } from './keptRow';
 import type { Waits } from './waits';
 
+/** What was kept, as far as it can be understood. */
+export type ReadKept<Event> = (kept: unknown) => Event[];
+
 type UseBox<Event> = OpenBox & {
   box: string;
-  /** What was kept, as far as it can be understood: one function for all pages of its kind. */
-  parse: (kept: unknown) => Event[];
+  /**
+   * Fetches what reads what was kept, by another page or before this one: what is tapped here is known. It comes when the page is
+   * still, or as soon as there is something to be read. One function for all pages of its kind.
+   */
+  reader: () => Promise<ReadKept<Event>>;
   /** Asks what others did, every so often while the page is looked at, and when another tab sent something. */
   look?: () => void;
   lookAgainMs?: number;
 };
 
 export type BoxState<Event> = {
-  /** Whether the device's store has been read. */
+  /** Whether the device's store has been read, and what lay in it. */
   ready: boolean;
   /** What is not known to be in the database yet, oldest first, without what was refused. */
   unsent: Event[];
@@ -76,28 +83,18 @@ export function useBox<Event>(options: UseBox<Event>): BoxState<Event> {
     before.current = held;
   }, [held]);
 
-  // What was read of an event is read once.
-  const [read] = useState(() => new WeakMap<KeptRow, Event[]>());
-  const parse = options.parse;
-  const unsent = useMemo(
-    () =>
-      own
-        .filter(({ refused }) => refused === null)
-        .flatMap(row => {
-          const events = read.get(row) ?? parse([row.event]);
-          read.set(row, events);
-          return events;
-        }),
-    [own, parse, read],
-  );
-  const add = useMemo(() => (events: readonly Event[]) => deviceSync().add(box, events), [box]);
+  const { unsent, isRead, add } = useUnsent(box, own, options.reader);
+  // What another page keeps later is shown when it can be read; nobody has to wait for that.
+  const [wasReady, setWasReady] = useState(false);
+  const ready = rows !== null && (isRead || wasReady);
+  if (ready && !wasReady) setWasReady(true);
   const waiting = own.filter(({ refused }) => refused === null);
   const keptIn = (where: KeptRow['keptIn']) => waiting.filter(row => row.keptIn === where).length;
   const waits: Waits = {
     ...{ unsent: waiting.length, writing: keptIn('writing'), inPageOnly: keptIn('page') },
     ...{ refused: own.length - waiting.length, problem: waiting.length > 0 ? problem : null },
   };
-  return { ready: rows !== null, unsent, waits, add };
+  return { ready, unsent, waits, add };
 }
 
 /** All that this device keeps and has not sent. */
@@ -107,4 +104,64 @@ export function useSyncState(): SyncState {
     () => deviceSync().state(),
     () => NOTHING,
   );
+}
+
+const FETCH_AGAIN_MS = 3000;
+
+/** What is not sent yet, as events: those that were said here as they were said, the others as they are read. */
+function useUnsent<Event>(box: string, own: readonly KeptRow[], reader: () => Promise<ReadKept<Event>>) {
+  const [said] = useState(() => new Map<string, Event>());
+  // What was read of an event is read once.
+  const [read] = useState(() => new WeakMap<KeptRow, Event[]>());
+  const [fetched, setFetched] = useState<{ parse: ReadKept<Event> | null }>({ parse: null });
+  /** Where nothing reads what was kept it waits, and is sent all the same. */
+  const [isWithout, setIsWithout] = useState(false);
+  const { parse } = fetched;
+  const waiting = own.filter(({ refused }) => refused === null);
+  const isUnread = parse === null && waiting.some(row => !said.has(row.key));
+  useEffect(() => {
+    if (parse !== null) return;
+    let isWanted = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const fetchIt = () =>
+      void reader().then(
+        found => isWanted && setFetched({ parse: found }),
+        () => {
+          if (!isWanted) return;
+          setIsWithout(true);
+          timer = setTimeout(fetchIt, FETCH_AGAIN_MS);
+        },
+      );
+    const forget = isUnread ? void fetchIt() : onceStill(fetchIt);
+    return () => {
+      isWanted = false;
+      clearTimeout(timer);
+      forget?.();
+    };
+  }, [isUnread, parse, reader]);
+  const unsent = useMemo(
+    () =>
+      own
+        .filter(({ refused }) => refused === null)
+        .flatMap(row => {
+          const known = said.get(row.key);
+          if (known !== undefined) return [known];
+          const events = read.get(row) ?? parse?.([row.event]) ?? [];
+          if (parse) read.set(row, events);
+          return events;
+        }),
+    [own, parse, read, said],
+  );
+  useEffect(() => {
+    // What was refused may be put right by hand: then it is read as what was kept.
+    for (const { refused, key } of own) if (refused !== null) said.delete(key);
+  }, [own, said]);
+  const add = useMemo(
+    () => (events: readonly Event[]) => {
+      const keys = deviceSync().add(box, events);
+      keys.forEach((key, at) => said.set(key, events[at]!));
+    },
+    [box, said],
+  );
+  return { unsent, isRead: !isUnread || isWithout, add };
 }

@@ -17,6 +17,9 @@ export const FIGURE_POINTS = ['shape', 'bend', 'rhythm'] as const;
 /** What a horse slips away from in sideways work. */
 export const SLIPS = ['left hand', 'right hand', 'left leg', 'right leg'] as const;
 
+/** So long is a word of note at most, letters. */
+export const MOST_NOTE_LETTERS = 500;
+
 /** What can go wrong between fences or in a figure; a yard may have words of its own beside these. */
 export const RIDE_FAULTS: readonly string[] = ['break of gait', 'drift left', 'drift right', 'rush', 'spooked'];
 

@@ -46,7 +46,7 @@ describe('a request is refused before anything of it is read', () => {
     expect(asked('GET', here)).toBeNull();
   });
 
-  it.each([
+  it.each<{ from: string; headers: Record<string, string>; status: number | null }>([
     { from: 'another site', headers: { origin: 'https://evil.example' }, status: 403 },
     { from: 'a page without an origin', headers: { origin: 'null' }, status: 403 },
     { from: 'another port of this machine', headers: { origin: 'http://localhost:9999' }, status: 403 },
@@ -56,7 +56,7 @@ describe('a request is refused before anything of it is read', () => {
     { from: 'a program', headers: {}, status: null },
     { from: 'an address that was typed', headers: { 'sec-fetch-site': 'none' }, status: null },
   ])('a write from $from: $status', ({ headers, status }) => {
-    expect(asked('POST', { ...here, ...headers } as Record<string, string>)).toBe(status);
+    expect(asked('POST', { ...here, ...headers })).toBe(status);
   });
 
   it('what is only read may be asked for from anywhere', () => {

@@ -21,7 +21,7 @@ import {
   type Tap,
   type TappedMark,
 } from '@/core';
-import { readKeptEvents } from '@/files/recordEvent';
+import { eventReader } from '@/app/ride/eventReader';
 import { useCallback, useMemo, useState } from 'react';
 
 export type RideSetting = {
@@ -42,7 +42,7 @@ export function useRide(setting: RideSetting) {
   const [said, setSaid] = useState<readonly RecordEvent[]>([]);
   const { ready, unsent, add, waits } = useBox<RecordEvent>({
     box: rideBox(pairId, layoutVersionId),
-    parse: readKeptEvents,
+    reader: eventReader,
     answered: () => undefined,
   });
   // What waits from before, or from another tab, is of this ride too; an event counts once.

@@ -1,7 +1,15 @@
 'use client';
 
-import { DEPARTS, HEAD_HEIGHTS, gaitWord, headWanted, type PassMark, type TappedMark, type TrackGait } from '@/core';
-import { MAX_NOTE_LENGTH } from '@/files/recordEvent';
+import {
+  DEPARTS,
+  HEAD_HEIGHTS,
+  MOST_NOTE_LETTERS,
+  gaitWord,
+  headWanted,
+  type PassMark,
+  type TappedMark,
+  type TrackGait,
+} from '@/core';
 import { Keys } from '@/app/ride/_components/Keys';
 import { useState } from 'react';
 import { MarkGroup } from './MarkGroup';
@@ -129,7 +137,7 @@ function Many({ title, values, held, ready, onTap }: ManyProps) {
 function Note({ ready, onNote }: { ready: boolean; onNote: (words: string) => void }) {
   const [note, setNote] = useState('');
   const words = note.trim();
-  const isLong = words.length > MAX_NOTE_LENGTH;
+  const isLong = words.length > MOST_NOTE_LETTERS;
   return (
     <MarkGroup title="A word of note">
       <form
@@ -148,7 +156,7 @@ function Note({ ready, onNote }: { ready: boolean; onNote: (words: string) => vo
       </form>
       {isLong && (
         <p role="alert">
-          A note has at most {MAX_NOTE_LENGTH} letters; this has {words.length}.
+          A note has at most {MOST_NOTE_LETTERS} letters; this has {words.length}.
         </p>
       )}
     </MarkGroup>

@@ -1,11 +1,11 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import { lazily } from '@/components/lazily';
 import type { ReactNode } from 'react';
 import classes from './Pad.module.css';
 
 /** It comes after the pad, which is there sooner without it, and before a thumb asks for it. */
-const FromBelow = dynamic(() => import('./FromBelow'), { ssr: false });
+const FromBelow = lazily(() => import('./FromBelow'));
 
 type SheetProps = { title: string; opened: boolean; onClose: () => void; children: ReactNode };
 

@@ -6,6 +6,8 @@ import { useLatest } from '@/components/useLatest';
 import { keptTicks, type SettingTick, type TicksAnswer } from '@/files/settingTick';
 import { useCallback, useMemo, useState } from 'react';
 
+const ticksReader = async () => keptTicks;
+
 /** Which pieces stand: shown at once, kept on the device until the server has it, and the same on every device. */
 export function useTicks(layoutId: string, first: TicksAnswer) {
   const [known, setKnown] = useState(first);
@@ -13,7 +15,7 @@ export function useTicks(layoutId: string, first: TicksAnswer) {
   const know = useCallback((answer: TicksAnswer) => setKnown(before => withAnswer(before, answer)), []);
   const { ready, unsent, add, waits } = useBox<SettingTick>({
     box: ticksBox(layoutId),
-    parse: keptTicks,
+    reader: ticksReader,
     after: () => number.current,
     answered: body => know(body as TicksAnswer),
     look: () => void ask(layoutId, number.current, know),

@@ -5,7 +5,7 @@ import { useKnown } from '@/components/sync/useKnown';
 import { saying } from '@/app/ride/saying';
 import { applyEvent, reverseTap, standingRecord, withNews, type RecordEvent, type RecordLog, type Tap } from '@/core';
 import { packLog, unpackLog, type PackedLog, type RecordAnswer } from '@/files/packedRecord';
-import { readKeptEvents } from '@/files/recordEvent';
+import { eventReader } from '@/app/ride/eventReader';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 
 /** What others recorded is asked for so often while the page is looked at. */
@@ -33,7 +33,7 @@ export function useLesson(lessonId: string, first: FirstRecord, onSetup?: (setup
   }, []);
   const { ready, unsent, add, waits } = useBox<RecordEvent>({
     box: lessonBox(lessonId),
-    parse: readKeptEvents,
+    reader: eventReader,
     after: () => number.current,
     answered: body => {
       if (body.log && body.number !== undefined) know(body as RecordAnswer);

@@ -1,9 +1,10 @@
+import { Table } from '@/components/Table/Table';
 import { Card } from '@/components/Card/Card';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { nowMs } from '@/components/nowMs';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { officeSums, type YardSums } from '@/data/queries/officeSums';
-import { Stack, Table, TableTbody, TableTd, TableTfoot, TableTh, TableThead, TableTr } from '@mantine/core';
+import { Stack } from '@mantine/core';
 import type { Metadata } from 'next';
 import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
@@ -53,38 +54,38 @@ const COLUMNS = [
 function SumsTable({ sums }: { sums: readonly YardSums[] }) {
   return (
     <Table>
-      <TableThead>
-        <TableTr>
-          <TableTh>Yard</TableTh>
+      <thead>
+        <tr>
+          <th>Yard</th>
           {COLUMNS.map(([key, words]) => (
-            <TableTh key={key} ta="right">
+            <th key={key} style={{ textAlign: 'right' }}>
               {words}
-            </TableTh>
+            </th>
           ))}
-        </TableTr>
-      </TableThead>
-      <TableTbody>
+        </tr>
+      </thead>
+      <tbody>
         {sums.map(one => (
-          <TableTr key={one.yardId}>
-            <TableTh scope="row">{one.yard}</TableTh>
+          <tr key={one.yardId}>
+            <th scope="row">{one.yard}</th>
             {COLUMNS.map(([key]) => (
-              <TableTd key={key} ta="right">
+              <td key={key} style={{ textAlign: 'right' }}>
                 {one[key]}
-              </TableTd>
+              </td>
             ))}
-          </TableTr>
+          </tr>
         ))}
-      </TableTbody>
-      <TableTfoot>
-        <TableTr>
-          <TableTh scope="row">All</TableTh>
+      </tbody>
+      <tfoot>
+        <tr>
+          <th scope="row">All</th>
           {COLUMNS.map(([key]) => (
-            <TableTh key={key} ta="right">
+            <th key={key} style={{ textAlign: 'right' }}>
               {sums.reduce((sum, one) => sum + one[key], 0)}
-            </TableTh>
+            </th>
           ))}
-        </TableTr>
-      </TableTfoot>
+        </tr>
+      </tfoot>
     </Table>
   );
 }

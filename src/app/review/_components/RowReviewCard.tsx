@@ -1,7 +1,8 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { Alert, Button, Table, Text, Title } from '@mantine/core';
+import { Alert, Button, Text, Title } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { trySpacingAction } from '../actions';
@@ -121,41 +122,39 @@ function TryIt({ pairId, review, label }: { pairId: string; review: RowReview; l
 
 function PassTable({ review }: { review: RowReview }) {
   return (
-    <Table.ScrollContainer minWidth={520}>
-      <Table verticalSpacing={4} fz="sm">
-        <Table.Thead>
-          <Table.Tr>
-            <Table.Th>Pass</Table.Th>
-            <Table.Th>When</Table.Th>
-            <Table.Th>Rein</Table.Th>
-            <Table.Th>Mean footfall</Table.Th>
-            <Table.Th>Gap by gap</Table.Th>
-            <Table.Th>Hit</Table.Th>
-            <Table.Th>Note</Table.Th>
-          </Table.Tr>
-        </Table.Thead>
-        <Table.Tbody>
-          {review.passes.map(pass => (
-            <Table.Tr key={pass.id}>
-              <Table.Td>{pass.number}</Table.Td>
-              <Table.Td>{pass.when}</Table.Td>
-              <Table.Td>
-                {pass.rein ?? 'changes'}
-                {pass.otherWay && ', other way'}
-              </Table.Td>
-              <Table.Td>{pass.meanFraction === null ? '' : pass.meanFraction.toFixed(2)}</Table.Td>
-              <Table.Td>
-                {pass.footfalls
-                  .filter(({ gap }) => gap !== null)
-                  .map(({ fraction }) => fraction.toFixed(2))
-                  .join('  ')}
-              </Table.Td>
-              <Table.Td>{pass.hit.join(', ')}</Table.Td>
-              <Table.Td>{pass.notes.join(' · ')}</Table.Td>
-            </Table.Tr>
-          ))}
-        </Table.Tbody>
-      </Table>
-    </Table.ScrollContainer>
+    <Table leastPx={520} isClose>
+      <thead>
+        <tr>
+          <th>Pass</th>
+          <th>When</th>
+          <th>Rein</th>
+          <th>Mean footfall</th>
+          <th>Gap by gap</th>
+          <th>Hit</th>
+          <th>Note</th>
+        </tr>
+      </thead>
+      <tbody>
+        {review.passes.map(pass => (
+          <tr key={pass.id}>
+            <td>{pass.number}</td>
+            <td>{pass.when}</td>
+            <td>
+              {pass.rein ?? 'changes'}
+              {pass.otherWay && ', other way'}
+            </td>
+            <td>{pass.meanFraction === null ? '' : pass.meanFraction.toFixed(2)}</td>
+            <td>
+              {pass.footfalls
+                .filter(({ gap }) => gap !== null)
+                .map(({ fraction }) => fraction.toFixed(2))
+                .join('  ')}
+            </td>
+            <td>{pass.hit.join(', ')}</td>
+            <td>{pass.notes.join(' · ')}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
   );
 }

@@ -1,9 +1,10 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { useLengths, useSay } from '@/components/Lengths/LengthsProvider';
 import { profileStride } from '@/core';
-import { Button, Table, Text } from '@mantine/core';
+import { Button, Text } from '@mantine/core';
 import Link from 'next/link';
 import { TYPE_LABELS } from '../typeLabels';
 import type { HorseFigures } from '../yardFigures';
@@ -32,31 +33,31 @@ export function HorseTable({ horses, filtered, onOpen }: HorseTableProps) {
         </Text>
       )}
       {horses.length > 0 && (
-        <Table.ScrollContainer minWidth={600}>
-          <Table verticalSpacing="xs">
-            <Table.Thead>
-              <Table.Tr>
-                <Table.Th>Horse</Table.Th>
-                <Table.Th>Walk step</Table.Th>
-                <Table.Th>{say('Trot step')}</Table.Th>
-                <Table.Th>{say('Canter, poles')}</Table.Th>
-                <Table.Th>{say('Canter, fences')}</Table.Th>
-                <Table.Th>
+        <>
+          <Table leastPx={600}>
+            <thead>
+              <tr>
+                <th>Horse</th>
+                <th>Walk step</th>
+                <th>{say('Trot step')}</th>
+                <th>{say('Canter, poles')}</th>
+                <th>{say('Canter, fences')}</th>
+                <th>
                   <span className="roan-visually-hidden">What to do</span>
-                </Table.Th>
-              </Table.Tr>
-            </Table.Thead>
-            <Table.Tbody>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
               {horses.map(horse => (
                 <HorseRow key={horse.id} horse={horse} onOpen={onOpen} />
               ))}
-            </Table.Tbody>
+            </tbody>
           </Table>
           <Text size="xs" c="dimmed" mt={4}>
             <span className={classes.own}>Bold</span>: this horse’s own. Plain: what practice expects of its height and
             type.
           </Text>
-        </Table.ScrollContainer>
+        </>
       )}
     </Section>
   );
@@ -65,24 +66,24 @@ export function HorseTable({ horses, filtered, onOpen }: HorseTableProps) {
 function HorseRow({ horse, onOpen }: { horse: HorseFigures; onOpen: (horse: HorseFigures) => void }) {
   const { format } = useLengths();
   return (
-    <Table.Tr className={horse.archived ? classes.archived : undefined}>
-      <Table.Td>
+    <tr className={horse.archived ? classes.archived : undefined}>
+      <td>
         <Link href={`/yard/horses/${horse.id}`} className={classes.name}>
           {horse.name}
         </Link>
         <Text size="sm" c="dimmed">
           {horse.heightText} · {Math.round(horse.heightM * 100)} cm · {TYPE_LABELS[horse.type]}
         </Text>
-      </Table.Td>
+      </td>
       {SHOWN.map(entry => {
         const stride = profileStride(horse, entry);
         return (
-          <Table.Td key={entry} className={stride?.source === 'default' ? classes.usual : classes.own}>
+          <td key={entry} className={stride?.source === 'default' ? classes.usual : classes.own}>
             {stride ? format(stride.normalM) : ''}
-          </Table.Td>
+          </td>
         );
       })}
-      <Table.Td>
+      <td>
         <RowActions
           kind="horse"
           id={horse.id}
@@ -90,7 +91,7 @@ function HorseRow({ horse, onOpen }: { horse: HorseFigures; onOpen: (horse: Hors
           archived={horse.archived}
           onChange={() => onOpen(horse)}
         />
-      </Table.Td>
-    </Table.Tr>
+      </td>
+    </tr>
   );
 }

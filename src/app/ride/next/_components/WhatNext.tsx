@@ -2,7 +2,7 @@
 
 import { howMany } from '@/core';
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { Button, Chip, NumberInput, Select, TextInput } from '@mantine/core';
+import { Button, Chip, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useSuggested, type Suggested } from '../_state/useSuggested';
 import { Refused } from './Refused';
@@ -30,9 +30,10 @@ export function WhatNext({ pairs, arenas, first, refused }: WhatNextProps) {
   const [pairIds, setPairIds] = useState(first.pairIds);
   const [arenaId, setArenaId] = useState(first.arenaId);
   const [startsAt, setStartsAt] = useState(first.startsAt);
-  const [minutes, setMinutes] = useState<number | string>(first.minutes);
+  const [typedMin, setTypedMin] = useState(String(first.minutes));
   const [more, setMore] = useState(refused);
-  const isWhole = typeof minutes === 'number' && minutes >= LEAST_MIN + WARM_UP_MIN && minutes <= MOST_MIN;
+  const minutes = /^\s*\d+\s*$/.test(typedMin) ? Number(typedMin) : Number.NaN;
+  const isWhole = minutes >= LEAST_MIN + WARM_UP_MIN && minutes <= MOST_MIN;
   const isReady = pairIds.length > 0 && isWhole && startsAt !== '';
   const { suggested, again } = useSuggested(
     isReady ? { pairIds, arenaId, startsAt, minutes: minutes - WARM_UP_MIN, each: false } : null,
@@ -60,21 +61,18 @@ export function WhatNext({ pairs, arenas, first, refused }: WhatNextProps) {
             value={startsAt}
             onChange={event => setStartsAt(event.currentTarget.value)}
           />
-          <NumberInput
+          <TextInput
             label="Minutes, with the warm-up"
-            hideControls
-            min={LEAST_MIN + WARM_UP_MIN}
-            max={MOST_MIN}
-            value={minutes}
+            inputMode="numeric"
+            value={typedMin}
             error={isWhole ? null : `From ${LEAST_MIN + WARM_UP_MIN} to ${MOST_MIN}.`}
-            onChange={setMinutes}
+            onChange={event => setTypedMin(event.currentTarget.value)}
           />
-          <Select
+          <NativeSelect
             label="Sand"
-            allowDeselect={false}
             value={arenaId}
             data={arenas.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={id => id && setArenaId(id)}
+            onChange={event => setArenaId(event.currentTarget.value)}
           />
         </div>
       </form>

@@ -3,6 +3,7 @@
 import { CautionList } from '@/components/Caution/CautionList';
 import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { lazily } from '@/components/lazily';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { Delivery } from '@/components/sync/Delivery';
 import {
@@ -25,10 +26,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useGroundTruth } from '../_state/useGroundTruth';
 import { useTicks } from '../_state/useTicks';
-import { BigPiece } from './BigPiece';
-import { GroundPanel } from './GroundPanel';
 import { HalfSteps } from './HalfSteps';
-import { OneAtATime } from './OneAtATime';
 import { PaperMenu } from './PaperMenu';
 import { StepList } from './StepList';
 import { SheetDrawing } from './SheetDrawing';
@@ -38,6 +36,11 @@ import type { SetStep } from './setStep';
 import { TeachHere, type TeachHereProps } from './TeachHere';
 import classes from './SettingSheet.module.css';
 import type { Walker } from './walker';
+
+/** Beside the list, which is what one walks by at first. */
+const GroundPanel = lazily(() => import('./GroundPanel').then(m => ({ default: m.GroundPanel })));
+const OneAtATime = lazily(() => import('./OneAtATime').then(m => ({ default: m.OneAtATime })));
+const BigPiece = lazily(() => import('./BigPiece').then(m => ({ default: m.BigPiece })));
 
 type SettingSheetProps = {
   layoutId: string;

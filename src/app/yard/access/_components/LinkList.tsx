@@ -1,9 +1,10 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { useAct } from '@/components/form/useAct';
 import { Problem } from '@/components/form/Problem';
 import { Card } from '@/components/Card/Card';
-import { Button, Group, Select, Table } from '@mantine/core';
+import { Button, Group, Select } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { revokeShareAction, shareAction, type ShownLink } from '../actions';
@@ -66,26 +67,26 @@ export function LinkList({ yardId, links, subjects }: LinkListProps) {
       </Group>
       <Problem>{problem}</Problem>
       {links.length > 0 && (
-        <Table mt="sm">
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th>Shows</Table.Th>
-              <Table.Th>Until</Table.Th>
-              <Table.Th>Last read</Table.Th>
-              <Table.Th>
+        <Table style={{ marginTop: 12 }}>
+          <thead>
+            <tr>
+              <th>Shows</th>
+              <th>Until</th>
+              <th>Last read</th>
+              <th>
                 <span className="roan-visually-hidden">What to do</span>
-              </Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
             {links.map(one => (
-              <Table.Tr key={one.id}>
-                <Table.Td>
+              <tr key={one.id}>
+                <td>
                   {KINDS[one.kind]}: {one.of}
-                </Table.Td>
-                <Table.Td>{one.until ?? 'it is taken back'}</Table.Td>
-                <Table.Td>{one.lastUsed ?? 'not yet'}</Table.Td>
-                <Table.Td>
+                </td>
+                <td>{one.until ?? 'it is taken back'}</td>
+                <td>{one.lastUsed ?? 'not yet'}</td>
+                <td>
                   <Button
                     size="xs"
                     variant="default"
@@ -94,10 +95,10 @@ export function LinkList({ yardId, links, subjects }: LinkListProps) {
                   >
                     Take back
                   </Button>
-                </Table.Td>
-              </Table.Tr>
+                </td>
+              </tr>
             ))}
-          </Table.Tbody>
+          </tbody>
         </Table>
       )}
       <OneLink

@@ -1,11 +1,12 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { useAct } from '@/components/form/useAct';
 import { Card } from '@/components/Card/Card';
 import { Problem } from '@/components/form/Problem';
 import { useSentForm } from '@/components/form/useSentForm';
 import { Modal } from '@/components/Modal/Modal';
-import { Button, Group, PasswordInput, Stack, Table } from '@mantine/core';
+import { Button, Group, PasswordInput, Stack } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { deviceLinkAction, setPassphraseAction, type ShownLink } from '../actions';
@@ -26,26 +27,26 @@ export function PeopleWhoMay({ people, meId }: { people: PersonWhoMay[]; meId: s
   return (
     <Card label="People" title="People">
       <Table>
-        <Table.Thead>
-          <Table.Tr>
-            <Table.Th>Name</Table.Th>
-            <Table.Th>Role</Table.Th>
-            <Table.Th>Comes in by</Table.Th>
-            <Table.Th>
+        <thead>
+          <tr>
+            <th>Name</th>
+            <th>Role</th>
+            <th>Comes in by</th>
+            <th>
               <span className="roan-visually-hidden">What to do</span>
-            </Table.Th>
-          </Table.Tr>
-        </Table.Thead>
-        <Table.Tbody>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
           {people.map(person => (
-            <Table.Tr key={person.id}>
-              <Table.Td>
+            <tr key={person.id}>
+              <td>
                 {person.name}
                 {person.id === meId && ' (you)'}
-              </Table.Td>
-              <Table.Td>{person.role}</Table.Td>
-              <Table.Td>{person.hasPassphrase ? 'a passphrase, or a device link' : 'a device link'}</Table.Td>
-              <Table.Td>
+              </td>
+              <td>{person.role}</td>
+              <td>{person.hasPassphrase ? 'a passphrase, or a device link' : 'a device link'}</td>
+              <td>
                 <Group gap="xs" justify="flex-end">
                   <Button size="xs" variant="default" onClick={() => makeLink(person)}>
                     Link for a device
@@ -54,10 +55,10 @@ export function PeopleWhoMay({ people, meId }: { people: PersonWhoMay[]; meId: s
                     {person.hasPassphrase ? 'Change the passphrase' : 'Give a passphrase'}
                   </Button>
                 </Group>
-              </Table.Td>
-            </Table.Tr>
+              </td>
+            </tr>
           ))}
-        </Table.Tbody>
+        </tbody>
       </Table>
       <Problem>{problem}</Problem>
       <OneLink

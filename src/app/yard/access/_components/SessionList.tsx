@@ -1,7 +1,8 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { Card } from '@/components/Card/Card';
-import { Button, Table } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { useRouter } from 'next/navigation';
 import { endSessionAction } from '../actions';
@@ -19,33 +20,33 @@ export function SessionList({ sessions }: SessionListProps) {
   return (
     <Card label="Signed in" title="Signed in">
       <Table>
-        <Table.Thead>
-          <Table.Tr>
-            <Table.Th>Who</Table.Th>
-            <Table.Th>Device</Table.Th>
-            <Table.Th>Last seen</Table.Th>
-            <Table.Th>
+        <thead>
+          <tr>
+            <th>Who</th>
+            <th>Device</th>
+            <th>Last seen</th>
+            <th>
               <span className="roan-visually-hidden">What to do</span>
-            </Table.Th>
-          </Table.Tr>
-        </Table.Thead>
-        <Table.Tbody>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
           {sessions.map(({ id, person, device, seen, isThis }) => (
-            <Table.Tr key={id}>
-              <Table.Td>{person}</Table.Td>
-              <Table.Td>
+            <tr key={id}>
+              <td>{person}</td>
+              <td>
                 {device}
                 {isThis && ', this one'}
-              </Table.Td>
-              <Table.Td>{seen}</Table.Td>
-              <Table.Td>
+              </td>
+              <td>{seen}</td>
+              <td>
                 <Button size="xs" variant="default" onClick={() => end(id)} aria-label={`End ${person} on ${device}`}>
                   End
                 </Button>
-              </Table.Td>
-            </Table.Tr>
+              </td>
+            </tr>
           ))}
-        </Table.Tbody>
+        </tbody>
       </Table>
     </Card>
   );

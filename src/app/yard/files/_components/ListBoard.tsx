@@ -1,10 +1,11 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { Choice } from '@/components/Choice';
 import { CSV_COLUMNS, CSV_LISTS, type CsvList } from '@/files/yardCsvColumns';
-import { Alert, Button, FileButton, Group, Table, Textarea } from '@mantine/core';
+import { Alert, Button, FileButton, Group, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { listAction, type ListOutcome } from '../actions';
 import classes from './ListBoard.module.css';
@@ -123,26 +124,25 @@ function Outcome({ outcome }: { outcome: ListOutcome }) {
       return (
         <>
           <p role="status">This would be taken in: {changesText(outcome.changes)}.</p>
-          <Table.ScrollContainer minWidth={300} mah={320}>
-            <Table verticalSpacing={2}>
-              <Table.Thead>
-                <Table.Tr>
-                  {outcome.header.map(name => (
-                    <Table.Th key={name}>{name}</Table.Th>
-                  ))}
-                </Table.Tr>
-              </Table.Thead>
-              <Table.Tbody>
-                {outcome.rows.map((cells, row) => (
-                  <Table.Tr key={row}>
-                    {cells.map((cell, column) => (
-                      <Table.Td key={column}>{cell}</Table.Td>
-                    ))}
-                  </Table.Tr>
+
+          <Table leastPx={300} isClose>
+            <thead>
+              <tr>
+                {outcome.header.map(name => (
+                  <th key={name}>{name}</th>
                 ))}
-              </Table.Tbody>
-            </Table>
-          </Table.ScrollContainer>
+              </tr>
+            </thead>
+            <tbody>
+              {outcome.rows.map((cells, row) => (
+                <tr key={row}>
+                  {cells.map((cell, column) => (
+                    <td key={column}>{cell}</td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </Table>
         </>
       );
   }

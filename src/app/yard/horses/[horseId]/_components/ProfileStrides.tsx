@@ -1,9 +1,10 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import type { StrideEntryKey, StrideSource } from '@/core';
-import { Table } from '@mantine/core';
+
 import { ENTRY_LABELS } from '../../../entryLabels';
 import classes from '../page.module.css';
 
@@ -30,35 +31,33 @@ export function ProfileStrides({ rows }: { rows: ProfileRow[] }) {
   const { format, say } = useLengths();
   return (
     <Card label="Strides" title="Strides">
-      <Table.ScrollContainer minWidth={560}>
-        <Table verticalSpacing={6} className={classes.numbers}>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th>Gait</Table.Th>
-              <Table.Th>Short</Table.Th>
-              <Table.Th>Normal</Table.Th>
-              <Table.Th>Long</Table.Th>
-              <Table.Th>Where from, and how sure</Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {rows.map(({ entry, shortM, normalM, longM, source, lowM, highM, since }) => (
-              <Table.Tr key={entry}>
-                <Table.Td>{say(ENTRY_LABELS[entry])}</Table.Td>
-                <Table.Td>{format(shortM)}</Table.Td>
-                <Table.Td fw={source === 'default' ? 400 : 700}>{format(normalM)}</Table.Td>
-                <Table.Td>{format(longM)}</Table.Td>
-                <Table.Td>
-                  <span className={classes.quiet}>
-                    {SOURCE_WORDS[source]}
-                    {since && ` on ${since}`}; {format(lowM)} to {format(highM)}
-                  </span>
-                </Table.Td>
-              </Table.Tr>
-            ))}
-          </Table.Tbody>
-        </Table>
-      </Table.ScrollContainer>
+      <Table leastPx={560} isClose className={classes.numbers}>
+        <thead>
+          <tr>
+            <th>Gait</th>
+            <th>Short</th>
+            <th>Normal</th>
+            <th>Long</th>
+            <th>Where from, and how sure</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ entry, shortM, normalM, longM, source, lowM, highM, since }) => (
+            <tr key={entry}>
+              <td>{say(ENTRY_LABELS[entry])}</td>
+              <td>{format(shortM)}</td>
+              <td style={{ fontWeight: source === 'default' ? 400 : 700 }}>{format(normalM)}</td>
+              <td>{format(longM)}</td>
+              <td>
+                <span className={classes.quiet}>
+                  {SOURCE_WORDS[source]}
+                  {since && ` on ${since}`}; {format(lowM)} to {format(highM)}
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
     </Card>
   );
 }

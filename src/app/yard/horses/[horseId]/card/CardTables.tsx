@@ -1,8 +1,9 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { isGaitedGait, type DistanceCard, type ProfileStride, type StrideEntryKey } from '@/core';
-import { Table } from '@mantine/core';
+
 import { ENTRY_LABELS } from '../../../entryLabels';
 import classes from './CardTables.module.css';
 
@@ -28,28 +29,28 @@ export function CardTables({ card, stride, poles }: CardTablesProps) {
       <section aria-label="Each count">
         <h2>Each count, from its shortest to its longest</h2>
         <Table>
-          <Table.Thead>
-            <Table.Tr>
-              <Table.Th>Strides</Table.Th>
-              <Table.Th>too tight under</Table.Th>
-              <Table.Th>easy from</Table.Th>
-              <Table.Th>even</Table.Th>
-              <Table.Th>easy to</Table.Th>
-              <Table.Th>too far over</Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
+          <thead>
+            <tr>
+              <th>Strides</th>
+              <th>too tight under</th>
+              <th>easy from</th>
+              <th>even</th>
+              <th>easy to</th>
+              <th>too far over</th>
+            </tr>
+          </thead>
+          <tbody>
             {card.counts.map(({ strides, shortestM, easyFromM, evenM, easyToM, longestM }) => (
-              <Table.Tr key={strides}>
-                <Table.Th scope="row">{COUNT_NAMES[strides]}</Table.Th>
-                <Table.Td>{format(shortestM)}</Table.Td>
-                <Table.Td>{format(easyFromM)}</Table.Td>
-                <Table.Td fw={700}>{format(evenM)}</Table.Td>
-                <Table.Td>{format(easyToM)}</Table.Td>
-                <Table.Td>{format(longestM)}</Table.Td>
-              </Table.Tr>
+              <tr key={strides}>
+                <th scope="row">{COUNT_NAMES[strides]}</th>
+                <td>{format(shortestM)}</td>
+                <td>{format(easyFromM)}</td>
+                <td style={{ fontWeight: 700 }}>{format(evenM)}</td>
+                <td>{format(easyToM)}</td>
+                <td>{format(longestM)}</td>
+              </tr>
             ))}
-          </Table.Tbody>
+          </tbody>
         </Table>
         <p className={classes.quiet}>
           {say('Canter between fences')} {format(stride.normalM)} ({format(stride.shortM)} to {format(stride.longM)}),{' '}

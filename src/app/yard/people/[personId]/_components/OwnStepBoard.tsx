@@ -1,5 +1,6 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { Card } from '@/components/Card/Card';
 import { howMany, stepsText } from '@/core';
 import { newId } from '@/components/newId';
@@ -8,7 +9,7 @@ import { parseLength, walkedError } from '@/core';
 import type { Person } from '@/data/queries/people';
 import type { FormOutcome } from '@/files/formOutcome';
 import { walkForm } from '@/files/yardForms';
-import { Alert, Button, Group, Table, TextInput } from '@mantine/core';
+import { Alert, Button, Group, TextInput } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { zod4Resolver } from 'mantine-form-zod-resolver';
 import { useState } from 'react';
@@ -64,26 +65,26 @@ export function OwnStepBoard({ person, days }: OwnStepBoardProps) {
           </Group>
         </form>
         {person.walks.length > 0 && (
-          <Table mt="sm" verticalSpacing={4}>
-            <Table.Thead>
-              <Table.Tr>
-                <Table.Th>Walked</Table.Th>
-                <Table.Th>Length</Table.Th>
-                <Table.Th>Steps</Table.Th>
-                <Table.Th>A step</Table.Th>
-                <Table.Th>
+          <Table style={{ marginTop: 12 }} isClose>
+            <thead>
+              <tr>
+                <th>Walked</th>
+                <th>Length</th>
+                <th>Steps</th>
+                <th>A step</th>
+                <th>
                   <span className="roan-visually-hidden">What to do</span>
-                </Table.Th>
-              </Table.Tr>
-            </Table.Thead>
-            <Table.Tbody>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
               {[...person.walks].reverse().map(({ id, lengthM, steps }) => (
-                <Table.Tr key={id}>
-                  <Table.Td>{days[id]}</Table.Td>
-                  <Table.Td>{format(lengthM)}</Table.Td>
-                  <Table.Td>{steps}</Table.Td>
-                  <Table.Td>{format(lengthM / steps)}</Table.Td>
-                  <Table.Td ta="right">
+                <tr key={id}>
+                  <td>{days[id]}</td>
+                  <td>{format(lengthM)}</td>
+                  <td>{steps}</td>
+                  <td>{format(lengthM / steps)}</td>
+                  <td style={{ textAlign: 'right' }}>
                     <Button
                       size="compact-sm"
                       variant="subtle"
@@ -92,10 +93,10 @@ export function OwnStepBoard({ person, days }: OwnStepBoardProps) {
                     >
                       Take back
                     </Button>
-                  </Table.Td>
-                </Table.Tr>
+                  </td>
+                </tr>
               ))}
-            </Table.Tbody>
+            </tbody>
           </Table>
         )}
         {undone && (

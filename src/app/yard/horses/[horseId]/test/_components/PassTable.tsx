@@ -1,8 +1,9 @@
 'use client';
 
+import { Table } from '@/components/Table/Table';
 import { TEST_PACES, type StrideTestReading, type TestPass } from '@/core';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { Button, Table } from '@mantine/core';
+import { Button } from '@mantine/core';
 import type { DraftChange, TestDraft } from '../_state/testDraft';
 
 type PassTableProps = { draft: TestDraft; reading: StrideTestReading; change: (step: DraftChange) => void };
@@ -20,21 +21,21 @@ export function PassTable({ draft, reading, change }: PassTableProps) {
   const { format } = useLengths();
   if (draft.passes.length === 0) return null;
   return (
-    <Table verticalSpacing={4} mt="xs">
-      <Table.Thead>
-        <Table.Tr>
-          <Table.Th>Pace</Table.Th>
-          <Table.Th>Passes</Table.Th>
-          <Table.Th>Stride</Table.Th>
-        </Table.Tr>
-      </Table.Thead>
-      <Table.Tbody>
+    <Table isClose style={{ marginTop: 8 }}>
+      <thead>
+        <tr>
+          <th>Pace</th>
+          <th>Passes</th>
+          <th>Stride</th>
+        </tr>
+      </thead>
+      <tbody>
         {TEST_PACES.map(pace => {
           const stride = reading.paces[pace]?.stride;
           return (
-            <Table.Tr key={pace}>
-              <Table.Td>{pace}</Table.Td>
-              <Table.Td>
+            <tr key={pace}>
+              <td>{pace}</td>
+              <td>
                 {draft.passes.map(
                   (pass, index) =>
                     pass.pace === pace && (
@@ -51,14 +52,12 @@ export function PassTable({ draft, reading, change }: PassTableProps) {
                       </Button>
                     ),
                 )}
-              </Table.Td>
-              <Table.Td>
-                {stride ? `${format(stride.strideM)} (${format(stride.lowM)} to ${format(stride.highM)})` : ''}
-              </Table.Td>
-            </Table.Tr>
+              </td>
+              <td>{stride ? `${format(stride.strideM)} (${format(stride.lowM)} to ${format(stride.highM)})` : ''}</td>
+            </tr>
           );
         })}
-      </Table.Tbody>
+      </tbody>
     </Table>
   );
 }

@@ -1,12 +1,14 @@
+import { lazily } from '@/components/lazily';
 import type { LessonPlan, LessonStage, RiderWork } from '@/core';
 import { NumberInput } from '@mantine/core';
 import classes from './LessonEditor.module.css';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
 import type { AsksOfPair } from './asksOfPair';
 import type { LessonPair } from './lessonPair';
-import { PairPanel } from './PairPanel';
 import type { TodayOf } from './questionsToday';
-import { StagePanel } from './StagePanel';
+
+const PairPanel = lazily(() => import('./PairPanel').then(m => ({ default: m.PairPanel })));
+const StagePanel = lazily(() => import('./StagePanel').then(m => ({ default: m.StagePanel })));
 
 type ChosenPanelProps = {
   plan: LessonPlan;

@@ -1,5 +1,6 @@
 'use client';
 
+import { lazily } from '@/components/lazily';
 import { newId } from '@/components/newId';
 import {
   asRidden,
@@ -17,7 +18,7 @@ import {
   warmUpStage,
   type WorkLimits,
 } from '@/core';
-import { Button, Drawer, Select, TextInput, Title } from '@mantine/core';
+import { Button, Select, TextInput, Title } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
@@ -35,6 +36,9 @@ import { useLessonSave } from './useLessonSave';
 import { useStagesOfLayout } from './useStagesOfLayout';
 import { useTypedLesson } from './useTypedLesson';
 import type { Named, LessonPair } from './lessonPair';
+
+/** Where there is no room beside the stages, what is chosen comes from below. */
+const FromBelow = lazily(() => import('../../_components/pad/FromBelow'));
 
 type LessonEditorProps = {
   lessonId: string | null;
@@ -252,7 +256,7 @@ export function LessonEditor(props: LessonEditorProps) {
             {panel(isNarrow ? NOTHING_CHOSEN : isChosen)}
           </aside>
           {isNarrow && (
-            <Drawer
+            <FromBelow
               opened={chosenStage !== null || chosenPair !== null}
               position="bottom"
               size="85%"
@@ -260,7 +264,7 @@ export function LessonEditor(props: LessonEditorProps) {
               onClose={() => setChosen(null)}
             >
               {panel(isChosen)}
-            </Drawer>
+            </FromBelow>
           )}
         </div>
         <LessonNotes {...{ clashes, kept, said, problem }} />

@@ -69,7 +69,7 @@ export function PairColumn({ pairs, riding, asks, days, chosen, most, onChoose, 
       </ul>
       {riding.length === 0 && <p>Nobody rides yet: add a pair, and the plan is read for it.</p>}
       {riding.length > most && (
-        <p role="status">{riding.length} pairs are many at once: ride in groups, under “Again and in groups”.</p>
+        <p role="status">{riding.length} pairs are many at once: ride in groups, under “Series and groups”.</p>
       )}
       <div role="region" aria-label="Work expected" className={classes.days}>
         {days.map(({ horseId, horse, riders, alone: { lowEfforts, highEfforts }, efforts }) => {

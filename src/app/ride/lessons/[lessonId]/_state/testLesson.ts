@@ -23,6 +23,8 @@ export function countedSaying(): () => Saying {
   };
 }
 
+const NOTHING_WAITS = { unsent: 0, writing: 0, inPageOnly: 0, refused: 0, problem: null };
+
 /** For tests: the record of a lesson that this device alone keeps, in its memory. */
 export function testLesson(
   log: RecordLog,
@@ -30,7 +32,7 @@ export function testLesson(
   saying: () => Saying,
 ): LessonRecordState {
   return {
-    ...{ ready: true, log, record: standingRecord(log), tap, waits: { count: 0, state: 'sent' } as never },
+    ...{ ready: true, log, record: standingRecord(log), tap, waits: NOTHING_WAITS },
     reverse: (tapped: Tap) => tap(reverseTap(log, LESSON, tapped, saying())),
   } as LessonRecordState;
 }

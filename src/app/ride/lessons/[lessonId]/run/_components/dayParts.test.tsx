@@ -55,10 +55,7 @@ describe('a lesson that is over', () => {
   const ended = (canOpen: boolean, endedAtMs: number | null = 4000) => {
     const said: RecordEvent[] = [];
     const lesson = testLesson({ ...EMPTY_LOG, endedAtMs }, events => void said.push(...events), countedSaying());
-    const waits = { state: 'sent', count: 0 } as never;
-    renderInRoan(
-      <Ended lessonId="lesson" name="Tuesday" lesson={{ ...lesson, waits }} overAtMs={null} canOpen={canOpen} />,
-    );
+    renderInRoan(<Ended lessonId="lesson" name="Tuesday" lesson={lesson} overAtMs={null} canOpen={canOpen} />);
     return said;
   };
 

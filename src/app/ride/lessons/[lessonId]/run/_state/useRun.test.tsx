@@ -1,68 +1,23 @@
 /** @jest-environment jsdom */
 import { act, renderHook } from '@testing-library/react';
-import {
-  DEFAULT_LEG,
-  EMPTY_LOG,
-  NO_EARLIER_WORK,
-  layoutHorse,
-  newItem,
-  type Layout,
-  type Question,
-  type TappedMark,
-} from '@/core';
+import { EMPTY_LOG, type TappedMark } from '@/core';
 import { packLog } from '@/files/packedRecord';
 import { countedSaying, useTestLesson } from '../../_state/testLesson';
-import type { RunPair, RunStage } from '../runStage';
+import { LINE_LAYOUT, runPair, runStage } from '../testRun';
 import { useRun } from './useRun';
 
 const says: { now: () => ReturnType<ReturnType<typeof countedSaying>> } = { now: countedSaying() };
 jest.mock('@/app/ride/saying', () => ({ saying: () => says.now() }));
 jest.mock('../../_state/useLesson', () => ({ useLesson: () => useTestLesson(says.now) }));
 
-const fence = (id: string, yM: number) => newItem('vertical', id, { xM: 10, yM }, Math.PI / 2);
-const through = ['ash', 'birch'].map(item => ({ item, reversed: false }));
-const LAYOUT: Layout = {
-  ...{ name: 'A line', arena: { widthM: 20, lengthM: 60, letters: 'none' }, fall: null, school: 'whole-stride' },
-  ...{ horses: [], kit: null, items: [fence('ash', 15), fence('birch', 33)] },
-  tracks: [
-    {
-      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, through },
-      legs: [DEFAULT_LEG],
-    },
-  ],
-} as Layout;
-
-const question = (id: string): Question => ({
-  ...{ id, name: null, what: { kind: 'track', trackId: 'line' }, gait: 'course-canter', rein: null, asked: [5] },
-  state: { out: [], asPole: [], raisedM: {}, heightM: {}, form: {} },
-});
-const stage = (id: string, versionId: string | null, ...questions: string[]): RunStage =>
-  ({
-    ...{
-      id,
-      name: id,
-      focus: '',
-      seat: null,
-      minutes: 10,
-      policy: 'same question again',
-      stop: { when: 'repetitions' },
-    },
-    ...{ layoutName: 'A line', versionId, layout: versionId === null ? null : LAYOUT, lacks: 0 },
-    questions: questions.map(one => ({ question: question(one), ofPairs: {} })),
-  }) as unknown as RunStage;
-const pair = (id: string, heightM: number): RunPair => ({
-  ...{ id, horseId: `h-${id}`, horse: id, rider: `r-${id}`, earlier: NO_EARLIER_WORK, planned: true },
-  strides: layoutHorse({ id: `h-${id}`, name: id, heightM, type: 'all-round', level: 'novice', strides: {} }),
-});
-
-const STAGES = [stage('warm', null), stage('line', 'v1', 'five', 'six')];
-const PAIRS = [pair('Juniper', 1.6), pair('Moss', 1.3)];
+const STAGES = [runStage('warm', null), runStage('line', 'v1', 'five', 'six')];
+const PAIRS = [runPair('Juniper', 1.6), runPair('Moss', 1.3)];
 const DOWN: TappedMark = { kind: 'fence', place: 2, outcome: 'down' } as TappedMark;
 
 function open(writtenDownFromMs: number | null = null) {
   const view = renderHook(() =>
     useRun({
-      ...{ lessonId: 'lesson', pairs: PAIRS, stages: STAGES, layouts: { v1: LAYOUT }, writtenDownFromMs },
+      ...{ lessonId: 'lesson', pairs: PAIRS, stages: STAGES, layouts: { v1: LINE_LAYOUT }, writtenDownFromMs },
       ...{ first: { number: 0, log: packLog(EMPTY_LOG) }, onSetup: () => {} },
     }),
   );

@@ -71,3 +71,49 @@ test(
     }
   },
 );
+
+test('what a page has to keep is kept where pages are made beside the taps: a lesson is begun, a link is read', async ({
+  page,
+}) => {
+  const roan = await besidePages();
+  const db = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
+  const rows = async (sql: string) => Number((await db.execute(sql)).rows[0]!.n);
+  try {
+    const put = async (exercise: string) => {
+      await page.getByRole('textbox', { name: 'Search the shelf' }).fill(exercise);
+      const kept = page.waitForResponse(answer => answer.request().method() === 'PUT' && answer.ok());
+      await page.getByRole('dialog').getByRole('listitem').getByRole('button').first().click();
+      await page.getByRole('button', { name: 'Put it on the sand' }).click();
+      await kept;
+    };
+    await shelfOfNewLayout(page, roan, 'Changed at the desk', 'Osprey');
+    await put('four poles');
+    const plan = page.url();
+    await page.getByRole('button', { name: 'Teach this now' }).click();
+    await page.getByRole('button', { name: /^Begin with/ }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Before anybody rides' })).toBeVisible();
+    const lesson = page.url();
+    // It is changed at the desk, and nobody has ridden it so: whoever opens the lesson keeps it as it stands.
+    await page.goto(plan);
+    await page.getByRole('button', { name: 'Shelf' }).click();
+    await put('spiral');
+    const before = await rows('select count(*) as n from layout_versions');
+    await page.goto(lesson);
+    await expect(page.getByRole('heading', { level: 1, name: 'Before anybody rides' })).toBeVisible();
+    expect(await rows('select count(*) as n from layout_versions')).toBe(before + 1);
+
+    await page.goto(`${roan.url}/yard/access`);
+    await page.getByRole('combobox', { name: 'What it shows' }).click();
+    await page.getByRole('option', { name: 'A layout' }).click();
+    await page.getByRole('combobox', { name: 'Which' }).click();
+    await page.getByRole('option', { name: 'Changed at the desk' }).click();
+    await page.getByRole('button', { name: 'Make a link' }).click();
+    const href = (await page.getByTestId('link').textContent())!;
+    await page.goto(`${roan.url}${new URL(href).pathname}`);
+    await expect(page.getByRole('heading', { level: 1, name: 'Changed at the desk' })).toBeVisible();
+    await expect.poll(() => rows('select count(last_used_at) as n from share_links')).toBe(1);
+  } finally {
+    db.close();
+    await roan.stop();
+  }
+});

@@ -147,6 +147,7 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   standingLayout: ({ whole }) => [whole.layout],
   keepVersion: ({ whole }) => [whole.layout, 'kept'],
   versionAsItStands: ({ whole }) => [whole.layout],
+  keptAsItStands: ({ whole }) => [whole.layout],
   findVersion: ({ id }) => [id('layout_versions')],
   listVersions: ({ row }) => [row('layout_versions').layoutId],
   listLayouts: () => [],

@@ -37,7 +37,8 @@ export const whoIsThere = cache(async (): Promise<Who | null> => {
   }
   const { id, name, role, yardId, sessionId } = person;
   if (nowMs - person.lastSeenAtMs > SEEN_EVERY_MS)
-    await keeperOf(database.db)?.({ what: 'session seen', yardId, sessionId, atMs: nowMs });
+    // A page is made all the same where it cannot be noted: on a full disk too.
+    await keeperOf(database.db)?.({ what: 'session seen', yardId, sessionId, atMs: nowMs }).catch(() => undefined);
   return { open: false, yardId, sessionId, id, name, role };
 });
 

@@ -4,6 +4,9 @@ import { keptBy, keptGrounds, keptSums } from '../../schema';
 import type { Transaction, WriteQueue } from '../../database';
 import { writerOf } from '../../writerOf';
 import { seeSession } from '../access';
+import { findLayout } from '../layouts';
+import { keepVersion } from '../layoutVersions';
+import { seeShareLink } from '../shareLinks';
 import { keepAnew, keepDays, type ChangedDay, type DayToKeep } from './keepDays';
 
 /**
@@ -19,6 +22,9 @@ export type Finding = { yardId: string } & (
   | { what: 'unreadable' }
   | { what: 'sums'; name: string; stands: string; document: string }
   | { what: 'session seen'; sessionId: string; atMs: number }
+  | { what: 'link read'; linkId: string; atMs: number }
+  /** A layout that is about to be ridden has no version as it stands. */
+  | { what: 'as it stands'; layoutId: string }
 );
 
 export type Keep = (finding: Finding) => Promise<void>;
@@ -51,7 +57,16 @@ async function keepFinding(write: WriteQueue, finding: Finding): Promise<void> {
       return write(tx => keepSums(tx, finding));
     case 'session seen':
       return write(tx => seeSession(tx, yardId, finding.sessionId, finding.atMs));
+    case 'link read':
+      return write(tx => seeShareLink(tx, yardId, finding.linkId, finding.atMs));
+    case 'as it stands':
+      return write(tx => keepAsRidden(tx, yardId, finding.layoutId));
   }
+}
+
+async function keepAsRidden(tx: Transaction, yardId: string, layoutId: string): Promise<void> {
+  const layout = await findLayout(tx, yardId, layoutId);
+  if (layout) await keepVersion(tx, yardId, layout, 'ridden');
 }
 
 async function keepGrounds(tx: Transaction, { yardId, madeBy, grounds }: Finding & { what: 'grounds' }): Promise<void> {

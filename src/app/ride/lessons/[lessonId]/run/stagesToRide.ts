@@ -17,7 +17,7 @@ import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import type { Layout as YardLayout } from '@/data/queries/layout';
 import { asToday, layoutOffers } from '@/data/queries/layoutStages';
-import { keepVersion, versionAsItStands } from '@/data/queries/layoutVersions';
+import { keptAsItStands } from '@/data/queries/keptAsItStands';
 import type { Lesson } from '@/data/queries/lessons';
 import { versionsRidden } from '@/data/queries/passes';
 import type { RunStage } from './runStage';
@@ -29,15 +29,13 @@ import type { RunStage } from './runStage';
  *   beside them was ridden over the same
  */
 export async function stagesToRide({ plan }: Lesson, riddenIds: readonly string[] = []): Promise<RunStage[]> {
-  const { db, write, yard } = await yardContext(may.help);
+  const { db, yard } = await yardContext(may.help);
   const layoutIds = [...new Set(plan.stages.flatMap(({ layoutId }) => layoutId ?? []))];
   const layouts = (await Promise.all(layoutIds.map(id => findLayout(db, yard.id, id)))).filter(one => one !== null);
   const horses = await listHorses(db, yard.id);
   const kept = new Map<string, string>();
   for (const layout of layouts) {
-    // Nothing is written, and no write is waited for, where a layout stands as it was kept before.
-    const before = await versionAsItStands(db, yard.id, layout);
-    kept.set(layout.id, before ?? (await write(tx => keepVersion(tx, yard.id, layout, 'ridden'))));
+    kept.set(layout.id, await keptAsItStands(db, yard.id, layout));
   }
   const versions = await versionsRidden(db, yard.id, [...kept.values(), ...riddenIds]);
   for (const id of riddenIds) {

@@ -393,7 +393,7 @@ base(
     await expect(page.getByRole('region', { name: 'Signed in' })).toContainText('this one');
     // The same person, not a second of the name.
     await expect(page.getByRole('row', { name: /^Maud Ferrier/ })).toHaveCount(2);
-    await page.getByRole('button', { name: 'Sign Maud Ferrier out' }).click();
+    await page.getByRole('button', { name: 'Maud Ferrier: sign out' }).click();
     await page.waitForURL(/\/sign-in/);
     await page.goto(`${demoYard.url}/yard`);
     await expect(page).toHaveURL(/\/sign-in/);

@@ -74,7 +74,9 @@ async function openRide(page: Page, yard: RoanServer, layout: string, pair: stri
 
 async function passesSoFar(page: Page): Promise<string[]> {
   await page.locator('[data-whole-screen] header button').first().click();
-  const words = await page.getByRole('region', { name: 'Passes' }).getByRole('listitem').allTextContents();
+  const passes = page.getByRole('region', { name: 'Passes' }).getByRole('listitem');
+  await expect(passes.first()).toBeVisible();
+  const words = await passes.allTextContents();
   await page.getByRole('dialog').getByRole('button', { name: 'Close', exact: true }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   return words;

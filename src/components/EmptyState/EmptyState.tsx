@@ -8,10 +8,12 @@ type EmptyStateProps = {
   children: ReactNode;
   /** What takes the reader there. */
   action?: ReactNode;
+  /** Where it is all that the page has: its heading is that of the page. */
+  isPage?: boolean;
 };
 
 /** Nothing here yet: says so, and teaches the next step. */
-export function EmptyState({ title, children, action }: EmptyStateProps) {
+export function EmptyState({ title, children, action, isPage = false }: EmptyStateProps) {
   return (
     <div className={classes.empty}>
       <svg viewBox="0 0 120 40" className={classes.poles} aria-hidden="true">
@@ -20,7 +22,7 @@ export function EmptyState({ title, children, action }: EmptyStateProps) {
         ))}
         <path d="M0 36Q12 -20 24 36Q36 -20 48 36Q60 -20 72 36Q84 -20 96 36Q108 -20 120 36" />
       </svg>
-      <Title order={2} size="h3">
+      <Title order={isPage ? 1 : 2} size="h3">
         {title}
       </Title>
       <Text c="dimmed" maw={460} ta="center">

@@ -18,7 +18,7 @@ export function SignOut({ name, onLeave }: SignOutProps) {
     notifications.show({ message: outcome?.problem ?? 'The server did not answer: you are still signed in.' });
   };
   return (
-    <Button size="compact-sm" variant="subtle" color="slate" onClick={leave} aria-label={`Sign ${name} out`}>
+    <Button size="compact-sm" variant="subtle" color="slate" onClick={leave}>
       {name}: sign out
     </Button>
   );

@@ -67,7 +67,7 @@ export function LinkList({ yardId, links, subjects }: LinkListProps) {
       </Group>
       <Problem>{problem}</Problem>
       {links.length > 0 && (
-        <Table style={{ marginTop: 12 }}>
+        <Table leastPx={560} style={{ marginTop: 12 }}>
           <thead>
             <tr>
               <th>Shows</th>

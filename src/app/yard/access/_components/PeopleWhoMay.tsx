@@ -26,7 +26,7 @@ export function PeopleWhoMay({ people, meId }: { people: PersonWhoMay[]; meId: s
     );
   return (
     <Card label="People" title="People">
-      <Table>
+      <Table leastPx={560}>
         <thead>
           <tr>
             <th>Name</th>

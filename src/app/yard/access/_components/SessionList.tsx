@@ -19,7 +19,7 @@ export function SessionList({ sessions }: SessionListProps) {
   };
   return (
     <Card label="Signed in" title="Signed in">
-      <Table>
+      <Table leastPx={560}>
         <thead>
           <tr>
             <th>Who</th>

@@ -92,6 +92,13 @@ describe('one rein as good as the other', () => {
     expect(worse).toMatchObject({ state: 'on the way', now: 0.5 });
     expect(worse.words).toMatch(/8 of 20 on the left rein, 18 of 20 on the right; .* \d+ % worse and \d+ % worse/);
   });
+  test('each question with itself: what was asked harder on the left says nothing against it', () => {
+    const asked = (key: string, left: [number, number], right: [number, number]) =>
+      rode(left, right).map(one => ({ ...one, key }));
+    // A quarter of the hard ones and three quarters of the easy ones on either rein; the hard ones mostly on the left.
+    const passes = [...asked('hard', [40, 10], [4, 1]), ...asked('easy', [4, 3], [40, 30])];
+    expect(progress(measure, { passes })).toMatchObject({ state: 'looks reached', now: 1 });
+  });
   test('another gait says nothing of it', () =>
     expect(progress({ ...measure, gait: 'trot' }, { passes: rode([40, 36], [40, 37]) }).state).toBe('too little'));
 });

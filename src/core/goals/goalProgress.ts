@@ -9,7 +9,7 @@ import { askedReview } from '../review/countReview';
 import type { StrideEntryKey } from '../horse/strideEntry';
 import { dayInWords, dayNumber } from '../words/calendarDay';
 import { wilsonInterval, type Share } from '../statistics/proportions';
-import { differenceInterval } from '../statistics/differenceInterval';
+import { stratifiedDifference } from '../statistics/stratifiedDifference';
 import { otherRein } from '../track/rein';
 import type { Goal, GoalMeasure } from './goal';
 
@@ -116,8 +116,8 @@ function reinProgress(
       words: `It is told from ${LEAST} on each rein on; lately there were fewer.`,
     };
   const [own, other] = rein === 'left' ? [found.left, found.right] : [found.right, found.left];
-  const { low, high } = differenceInterval(own, other);
-  const difference = own.hits / own.of - other.hits / other.of;
+  const sides = found.strata.map(({ a, b }) => (rein === 'left' ? { a, b } : { a: b, b: a }));
+  const { difference, low, high } = stratifiedDifference(sides)!;
   const asGood = (by: number) => Math.max(0, Math.min(1, 1 + by));
   const state = low > -EVEN_WITHIN ? 'reached' : difference >= -EVEN_WITHIN / 2 ? 'looks reached' : 'on the way';
   const words = `${measure}: ${own.hits} of ${own.of} on the ${rein} rein, ${other.hits} of ${other.of} on the ${otherRein(rein)}; 95 times in 100 it is between ${percent(-low)} worse and ${percent(high)} better.`;

@@ -1,4 +1,5 @@
 import type { Share } from '../statistics/proportions';
+import type { Stratum } from '../statistics/stratifiedExact';
 import type { Rein } from '../track/rein';
 import { daysOf, readDays, type ReviewDay } from './byDay';
 import { comparedByQuestion, differenceByQuestion, type ByQuestion } from './byQuestion';
@@ -15,6 +16,8 @@ export type ReinMeasure = {
   /** By how many the left rein is over what its questions give it. */
   excess: number;
   p: number;
+  /** Question by question, left as `a`. */
+  strata: readonly Stratum[];
 };
 
 export type ReinReview = {
@@ -31,8 +34,8 @@ export function reinReview(passes: readonly DayPass[]): ReinReview {
   const days = daysOf(passes);
   const [left, right] = [sharesOn(days, 'left'), sharesOn(days, 'right')];
   const measures = MEASURES.flatMap(({ measure, does }, index) => {
-    const { a, b, excess, p } = comparedByQuestion(nth(left, index), nth(right, index));
-    return a.of === 0 || b.of === 0 ? [] : [{ measure, does, left: a, right: b, excess, p }];
+    const { a, b, excess, p, strata } = comparedByQuestion(nth(left, index), nth(right, index));
+    return a.of === 0 || b.of === 0 ? [] : [{ measure, does, left: a, right: b, excess, p, strata }];
   });
   return { measures, quality: differenceByQuestion(qualitiesOn(days, 'left'), qualitiesOn(days, 'right')) };
 }

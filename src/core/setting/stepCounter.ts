@@ -3,7 +3,7 @@ export type MotionSample = { timeMs: number; x: number; y: number; z: number };
 
 /** Common practice, no source: a step lifts a phone in a hand or a pocket by more than this, m/s². */
 const RISE_MPS2 = 1.1;
-/** Nobody walks more than four steps a second. */
+/** Nobody walks four steps a second. */
 const LEAST_BETWEEN_MS = 260;
 /** How fast gravity is learnt, and how much of a reading is noise: shares of a reading of 20 ms. */
 const SLOW_SHARE = 0.02;

@@ -5,7 +5,7 @@ export type RoanDatabase = LibSQLDatabase<typeof schema>;
 
 export type OpenDatabase = {
   db: RoanDatabase;
-  /** Every write goes through here: one at a time, each in one transaction. */
+  /** Every write goes through here, in order and whole: each in a transaction, on a server those that wait in one together. */
   write: WriteQueue;
   close: () => Promise<void>;
 };

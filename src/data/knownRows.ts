@@ -1,7 +1,10 @@
 import { oneForAll } from './oneForAll';
 import type { Transaction } from './database';
 
-/** Rows of one database that are there and are never taken away, by their ids. */
+/**
+ * Rows of one database that are there, by their ids. Where one is gone after all, with a sample that was thrown away, the store refuses
+ * what names it, and everything is forgotten.
+ */
 type Known = { rows: Set<string>; made: string[] };
 
 const byTransaction = oneForAll('known rows', () => new WeakMap<Transaction, Known>());

@@ -2,7 +2,7 @@ const TWO_WEEKS_MS = 14 * 24 * 3600 * 1000;
 const FIVE_MINUTES_MS = 5 * 60 * 1000;
 const TWO_MINUTES_MS = 2 * 60 * 1000;
 
-/** A device's clock is believed within reason; a clock that is days off is replaced by the server's. */
+/** A device's clock is believed two weeks back and not quite five minutes ahead; beyond that the server's takes its place. */
 export function trustedTime(atMs: number, nowMs: number): Date {
   return new Date(isBelievable(atMs, nowMs) ? atMs : nowMs);
 }

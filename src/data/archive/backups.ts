@@ -65,7 +65,7 @@ function backupName(sequence: number, nowMs: number): string {
   return `roan-${String(sequence).padStart(6, '0')}-${time}.zip`;
 }
 
-/** Whether another backup is due: a day after the last one, or where the clock has gone back behind it. */
+/** Whether another backup is due: a good part of a day after the last one, or where the clock has gone back behind it. */
 export function isBackupDue(latest: Pick<Backup, 'madeAtMs'> | undefined, nowMs: number): boolean {
   return !latest || nowMs - latest.madeAtMs > DUE_AFTER_MS || nowMs < latest.madeAtMs - CLOCK_SLACK_MS;
 }

@@ -9,5 +9,5 @@ export const createdAt = () =>
     .notNull()
     .default(sql`(unixepoch('subsec') * 1000)`);
 
-/** What is archived is out of the lists and keeps its records; nothing is ever deleted. */
+/** What is archived is out of the lists and keeps its records; but for a sample yard nothing of a record is ever deleted. */
 export const archivedAt = () => instant('archived_at');

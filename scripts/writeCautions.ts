@@ -26,14 +26,13 @@ function pair(raises: Layout, quiet: Layout): string {
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${wide} ${height}">\n${first}\n${second}\n</svg>\n`;
 }
 
-rmSync(FOLDER, { recursive: true, force: true });
-mkdirSync(FOLDER, { recursive: true });
+const drawn = new Map<string, string>();
 const codes = [...new Set(CAUTION_CASES.map(({ code }) => code))].sort();
 const sections = codes.map(code => {
   const cases = CAUTION_CASES.filter(one => one.code === code);
   const rows = cases.map(({ name, raises, quiet }, index) => {
     const file = `${code}${cases.length > 1 ? `-${index + 1}` : ''}.svg`;
-    writeFileSync(`${FOLDER}/${file}`, pair(raises, quiet));
+    drawn.set(file, pair(raises, quiet));
     const caution = layoutCautions(raises, reckonLayout(raises)).find(found => found.code === code)!;
     return `| ${name} | <img src="cautions/${file}" alt="Left: what raises ${code}; right: what does not" width="260"> | **${LEVELS[caution.level]}.** ${caution.text} ${caution.mend} |`;
   });
@@ -46,6 +45,10 @@ const sections = codes.map(code => {
     '',
   ].join('\n');
 });
+// All of it is drawn before anything is thrown away.
+rmSync(FOLDER, { recursive: true, force: true });
+mkdirSync(FOLDER, { recursive: true });
+for (const [file, svg] of drawn) writeFileSync(`${FOLDER}/${file}`, svg);
 writeFileSync(
   'docs/cautions.md',
   [

@@ -3,16 +3,12 @@
 import { Table } from '@/components/Table/Table';
 import { Card } from '@/components/Card/Card';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import type { StrideEntryKey, StrideSource } from '@/core';
-
+import type { StrideEntryKey, StrideRange, StrideSource } from '@/core';
 import { ENTRY_LABELS } from '../../../entryLabels';
 import classes from '../page.module.css';
 
-export type ProfileRow = {
+export type ProfileRow = StrideRange & {
   entry: StrideEntryKey;
-  shortM: number;
-  normalM: number;
-  longM: number;
   source: StrideSource;
   lowM: number;
   highM: number;

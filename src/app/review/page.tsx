@@ -1,4 +1,5 @@
 import { EmptyState } from '@/components/EmptyState/EmptyState';
+import { SureHelp } from '@/components/Help/helps';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { listPairs } from '@/data/queries/pairs';
@@ -50,6 +51,7 @@ export default async function ReviewListPage() {
         </EmptyState>
       )}
       {pairs.length > 0 && <YardStory story={await yardStory(db, yard)} unit={unit} />}
+      {pairs.length > 0 && <SureHelp />}
       <ul className={classes.pairs}>
         {pairs.map(({ id, horseName, riderName }) => {
           const own = ridden.get(id);

@@ -3,6 +3,7 @@
 import { CautionList } from '@/components/Caution/CautionList';
 import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { SettingHelp } from '@/components/Help/helps';
 import { lazily } from '@/components/lazily';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { Delivery } from '@/components/sync/Delivery';
@@ -255,6 +256,7 @@ export function SettingSheet(props: SettingSheetProps) {
           onKept={() => setView('list')}
         />
       )}
+      <SettingHelp />
       {view !== 'ground' && (
         <div className={view === 'one' ? classes.paperOnly : undefined}>
           <StepList steps={steps} ticks={ticks} onPiece={setBigId} />

@@ -1,5 +1,6 @@
 'use client';
 
+import { RibbonHelp } from '@/components/Help/helps';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { type Fence, gaitWord, type LayoutHorse, layoutLabels, layoutWork, type TrackWork } from '@/core';
 import { Stack, Text, Title } from '@mantine/core';
@@ -52,6 +53,7 @@ export function LayoutReading({ controls, trackId, horse, onHorse, onSelectLeg, 
         <Work key={one.id} work={one} called={labels.track(one.id)} />
       ))}
       {work.length > 1 && <Sum work={work} />}
+      {work.length > 0 && <RibbonHelp />}
       {work.length === 0 && (
         <Text size="sm" c="dimmed">
           No track yet. Take an exercise from the shelf, or add fences and choose “Add a track”: then tap them in the

@@ -1,3 +1,4 @@
+import { PadHelp } from '@/components/Help/helps';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
 import { DISCLAIMER } from '@/core';
@@ -25,6 +26,7 @@ export function CautionGate({ name, cautions, ready, onRead }: CautionGateProps)
       <button type="button" className={classes.main} data-early="begin" onClick={() => ready && onRead()}>
         Begin the lesson
       </button>
+      <PadHelp />
     </section>
   );
 }

@@ -52,7 +52,7 @@ test('what is put off until the page is still is done once, or not at all where 
   expect([act1.mock.calls.length, act2.mock.calls.length]).toEqual([1, 0]);
 });
 
-test('a browser that tells when it is idle is believed', () => {
+test('a browser that tells when it is idle is believed, once the page is alive', async () => {
   const asked: (() => void)[] = [];
   const cancelled: number[] = [];
   Object.assign(globalThis, {
@@ -61,10 +61,25 @@ test('a browser that tells when it is idle is believed', () => {
   });
   const done = jest.fn();
   const giveUp = onceStill(done);
+  expect(asked).toEqual([]);
+  await comes();
   asked[0]!();
   expect(done).toHaveBeenCalledTimes(1);
   giveUp();
   expect(cancelled).toEqual([1]);
   Reflect.deleteProperty(globalThis, 'requestIdleCallback');
   Reflect.deleteProperty(globalThis, 'cancelIdleCallback');
+});
+
+test('a page that is still loading is waited for', async () => {
+  const state = jest.spyOn(document, 'readyState', 'get').mockReturnValue('interactive');
+  const [done, not] = [jest.fn(), jest.fn()];
+  onceStill(done);
+  onceStill(not)();
+  await comes();
+  expect(done).not.toHaveBeenCalled();
+  window.dispatchEvent(new Event('load'));
+  await comes();
+  expect([done.mock.calls.length, not.mock.calls.length]).toEqual([1, 0]);
+  state.mockRestore();
 });

@@ -58,7 +58,9 @@ export default async function ReviewListPage() {
           return (
             <li key={id}>
               <Link href={`/review/${id}`}>
-                <strong>{horseName}</strong> with {riderName}
+                <span>
+                  <strong>{horseName}</strong> with {riderName}
+                </span>
                 <span>
                   {own
                     ? `${own.passes} ${own.passes === 1 ? 'pass' : 'passes'}, last on ${yardTime(own.lastMs, yard.timeZone, 'D MMMM')}`

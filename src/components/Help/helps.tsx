@@ -50,8 +50,7 @@ export function SettingHelp() {
       asks="How is this sheet set by?"
       says="Along the line the large number is the gap from the last piece; with two tapes, the two lengths from two known places meet where the piece goes, and a third one only checks."
     >
-      <path d="M30 70H90M120 70H180" className={classes.line} />
-      <path d="M30 60V80M150 60V80" className={classes.thick} />
+      <path d="M30 56V88M150 56V88" className={classes.thick} />
       <path d="M36 46H144M36 46l7 -4M36 46l7 4M144 46l-7 -4M144 46l-7 4" className={classes.accent} />
       <text x="90" y="38">
         18 m, 20 steps

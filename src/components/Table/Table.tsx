@@ -15,7 +15,13 @@ export function Table({ isClose = false, leastPx, className = '', ...props }: Ta
   if (leastPx === undefined) return table;
   return (
     // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what is moved with a finger is moved with arrow keys too
-    <div className={classes.moved} style={least} tabIndex={0} role="group" aria-label="A table that can be moved sideways">
+    <div
+      className={classes.moved}
+      style={least}
+      tabIndex={0}
+      role="group"
+      aria-label="A table that can be moved sideways"
+    >
       {table}
     </div>
   );

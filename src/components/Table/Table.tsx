@@ -14,7 +14,6 @@ export function Table({ isClose = false, leastPx, className = '', ...props }: Ta
   const table = <table className={`${classes.table} ${className}`} data-close={isClose || undefined} {...props} />;
   if (leastPx === undefined) return table;
   return (
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- what is moved with a finger is moved with arrow keys too
     <div
       className={classes.moved}
       style={least}

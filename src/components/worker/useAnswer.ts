@@ -1,4 +1,5 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
+import { useOwnWorker } from './useOwnWorker';
 
 /** What a worker was asked, and how far it is. */
 export type Answer<Said> =
@@ -13,33 +14,21 @@ const isLast = (said: unknown) => !(typeof said === 'object' && said !== null &&
  */
 export function useAnswer<Ask, Said>(start: () => Worker) {
   const [answer, setAnswer] = useState<Answer<Said>>({ kind: 'none' });
-  const worker = useRef<Worker | null>(null);
-  const end = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = null;
-  }, []);
-  useEffect(() => end, [end]);
+  const worker = useOwnWorker();
   const ask = (asked: Ask) => {
-    end();
-    const own = start();
-    worker.current = own;
     setAnswer({ kind: 'running', said: null });
-    own.onmessage = ({ data }: MessageEvent<Said>) => {
-      if (worker.current !== own) return;
-      if (!isLast(data)) return setAnswer({ kind: 'running', said: data });
-      setAnswer({ kind: 'done', said: data });
-      end();
-    };
-    own.onerror = () => {
-      if (worker.current !== own) return;
-      setAnswer({ kind: 'failed' });
-      end();
-    };
-    own.postMessage(asked);
+    worker.ask<Ask, Said>(start, asked, {
+      said: data => {
+        const last = isLast(data);
+        setAnswer({ kind: last ? 'done' : 'running', said: data });
+        return last ? 'last' : 'more';
+      },
+      failed: () => setAnswer({ kind: 'failed' }),
+    });
   };
   /** What was said so far stays; where nothing was, nothing was asked. */
   const stop = () => {
-    end();
+    worker.end();
     setAnswer(before =>
       before.kind === 'running' && before.said !== null ? { kind: 'done', said: before.said } : { kind: 'none' },
     );

@@ -1,5 +1,6 @@
 import { piecesOf, type Fit } from '@/core';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useOwnWorker } from '@/components/worker/useOwnWorker';
+import { useState } from 'react';
 import type { PlanControls } from '../_state/usePlanEditor';
 import type { Shown } from '../_state/shown';
 import type { AskFit, FitSaid } from './fitTold';
@@ -23,34 +24,30 @@ const NONE: FitState = { kind: 'none' };
 /** Fits what is shown, in a worker. What is changed meanwhile ends it: it was for what stood before. */
 export function useFit({ shown, present, limits }: Pick<PlanControls, 'shown' | 'present' | 'limits'>): FitControls {
   const [state, setState] = useState<FitState>(NONE);
-  const worker = useRef<Worker | null>(null);
-  const end = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = null;
-  }, []);
-  useEffect(() => end, [end]);
+  const worker = useOwnWorker();
   const begin = (horseIds: string[]) => {
-    end();
     const { layout, ownerOf } = shown.resolved;
     const pieces = piecesOf(layout, ownerOf, present.plan.lockedIds);
-    const own = new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = own;
     setState({ kind: 'running', of: shown, share: 0, best: null });
-    own.onmessage = ({ data }: MessageEvent<FitSaid>) => {
-      if (worker.current !== own) return;
-      if (data.kind === 'step') return setState({ kind: 'running', of: shown, share: data.share, best: data.best });
-      setState({ kind: 'done', of: shown, fit: data.fit, stopped: false });
-      end();
-    };
-    own.onerror = () => {
-      if (worker.current !== own) return;
-      setState({ kind: 'failed' });
-      end();
-    };
-    own.postMessage({ layout, pieces, horseIds, limits } satisfies AskFit);
+    const start = () => new Worker(new URL('./fit.worker.ts', import.meta.url), { type: 'module' });
+    worker.ask<AskFit, FitSaid>(
+      start,
+      { layout, pieces, horseIds, limits },
+      {
+        said: data => {
+          if (data.kind === 'step') {
+            setState({ kind: 'running', of: shown, share: data.share, best: data.best });
+            return 'more';
+          }
+          setState({ kind: 'done', of: shown, fit: data.fit, stopped: false });
+          return 'last';
+        },
+        failed: () => setState({ kind: 'failed' }),
+      },
+    );
   };
   const stop = () => {
-    end();
+    worker.end();
     setState(before =>
       before.kind === 'running' && before.best
         ? { kind: 'done', of: before.of, fit: before.best, stopped: true }
@@ -58,7 +55,7 @@ export function useFit({ shown, present, limits }: Pick<PlanControls, 'shown' | 
     );
   };
   const forget = () => {
-    end();
+    worker.end();
     setState(NONE);
   };
   const isOld = (state.kind === 'running' || state.kind === 'done') && state.of !== shown;

@@ -1,5 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
+// A server makes its pages beside its taps a minute after its start, and few journeys are as long: where all are asked, they have it.
+if (process.env.ROAN_TEST_ALL) process.env.ROAN_PAGES_AFTER_MS ??= '10000';
+
 /** Debian's Chromium, headless, against a production build; each journey starts a server and a database of its own. */
 export default defineConfig({
   testDir: './e2e',

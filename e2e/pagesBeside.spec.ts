@@ -23,11 +23,12 @@ const urgencyOfThreads = (pid: number) =>
 test(
   'pages that a thread beside the taps makes are the same, and show at once what was changed',
   { tag: '@full' },
-  async ({ strictPage: page, seasonYard }) => {
+  async ({ strictPage: page }) => {
     const roan = await besidePages();
+    const alone = await RoanServer.start('season', undefined, { told: { ROAN_PAGES_AFTER_MS: '3600000' } });
     try {
       expect(urgencyOfThreads(roan.pid)).toContain(10);
-      expect(urgencyOfThreads(seasonYard.pid)).not.toContain(10);
+      expect(urgencyOfThreads(alone.pid)).not.toContain(10);
       const told = async (server: RoanServer, address: string) => {
         await page.goto(`${server.url}${address}`);
         return page.locator('main').innerText();
@@ -36,7 +37,7 @@ test(
       const id = async (table: string) => String((await db.execute(`select id from ${table} limit 1`)).rows[0]!.id);
       const pairId = await id('pairs');
       const places = ['/today', '/plan', '/review', `/review/${pairId}`, `/yard/horses`, `/set/${await id('layouts')}`];
-      for (const place of places) expect(await told(roan, place)).toBe(await told(seasonYard, place));
+      for (const place of places) expect(await told(roan, place)).toBe(await told(alone, place));
 
       // What is changed by the one is read by the other.
       await shelfOfNewLayout(page, roan, 'Made beside pages', 'Osprey');
@@ -67,6 +68,7 @@ test(
       await expect.poll(changed).toBe(0);
       db.close();
     } finally {
+      await alone.stop();
       await roan.stop();
     }
   },

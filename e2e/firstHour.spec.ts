@@ -114,24 +114,28 @@ test('a course that goes nowhere on the small sand is refused with what would he
   await user.close();
 });
 
-test('a sample yard leads round in six steps, and is thrown away without a trace', async ({ emptyYard, browser }) => {
-  const { page, tap, button, close } = await newUser(browser, emptyYard);
-  const sample = page.getByRole('complementary', { name: 'Sample yard' });
-  await tap(button('Look round a sample yard'));
-  await expect(sample).toContainText('Drag a fence', { timeout: 60_000 });
-  await tap(sample.getByRole('link', { name: 'Show me' }));
-  const titles = [/^Course of eight/, /^Course of eight/, /./, /^Record of/, /./, 'What next'];
-  for (const [index, title] of titles.entries()) {
-    await expect(sample.getByRole('listitem').nth(index).getByRole('link')).toHaveAttribute('aria-current', 'step');
-    await expect(page.getByRole('main').getByRole('heading', { level: 1, name: title })).toBeVisible();
-    if (index < titles.length - 1) await tap(sample.getByRole('link', { name: /^Next: / }));
-  }
-  await expect(sample.getByRole('link', { name: /^Next: / })).toHaveCount(0);
-  await tap(button('End the sample'));
-  await tap(button(/^Throw the sample away/));
-  await expect(page.getByRole('heading', { name: 'Three questions' })).toBeVisible({ timeout: 60_000 });
-  await expect(sample).toHaveCount(0);
-  await page.goto(`${emptyYard.url}/yards`);
-  await expect(page.getByText('Teasel Bank')).toHaveCount(0);
-  await close();
-});
+test(
+  'a sample yard leads round in six steps, and is thrown away without a trace',
+  { tag: '@full' },
+  async ({ emptyYard, browser }) => {
+    const { page, tap, button, close } = await newUser(browser, emptyYard);
+    const sample = page.getByRole('complementary', { name: 'Sample yard' });
+    await tap(button('Look round a sample yard'));
+    await expect(sample).toContainText('Drag a fence', { timeout: 60_000 });
+    await tap(sample.getByRole('link', { name: 'Show me' }));
+    const titles = [/^Course of eight/, /^Course of eight/, /./, /^Record of/, /./, 'What next'];
+    for (const [index, title] of titles.entries()) {
+      await expect(sample.getByRole('listitem').nth(index).getByRole('link')).toHaveAttribute('aria-current', 'step');
+      await expect(page.getByRole('main').getByRole('heading', { level: 1, name: title })).toBeVisible();
+      if (index < titles.length - 1) await tap(sample.getByRole('link', { name: /^Next: / }));
+    }
+    await expect(sample.getByRole('link', { name: /^Next: / })).toHaveCount(0);
+    await tap(button('End the sample'));
+    await tap(button(/^Throw the sample away/));
+    await expect(page.getByRole('heading', { name: 'Three questions' })).toBeVisible({ timeout: 60_000 });
+    await expect(sample).toHaveCount(0);
+    await page.goto(`${emptyYard.url}/yards`);
+    await expect(page.getByText('Teasel Bank')).toHaveCount(0);
+    await close();
+  },
+);

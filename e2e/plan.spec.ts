@@ -85,86 +85,90 @@ const COURSE = [
   { name: 'rowan', kind: 'Wall', xM: '20.5', yM: '11', facing: '90' },
 ] as const;
 
-test('a course of eight by hand, one fence ridden from behind', async ({ demoYard, strictPage: page }) => {
-  await newLayout(page, demoYard.url, 'Course', 'Field arena', ['Quill', 'Osprey']);
-  for (const fence of COURSE) await layDown(page, fence.kind, fence);
-  // Drawn where they were typed, to the millimetre.
-  for (const { name, xM, yM } of COURSE)
-    expect(await drawnAt(drawing(page, name))).toEqual({ xM: near(Number(xM)), yM: near(Number(yM)) });
+test(
+  'a course of eight by hand, one fence ridden from behind',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await newLayout(page, demoYard.url, 'Course', 'Field arena', ['Quill', 'Osprey']);
+    for (const fence of COURSE) await layDown(page, fence.kind, fence);
+    // Drawn where they were typed, to the millimetre.
+    for (const { name, xM, yM } of COURSE)
+      expect(await drawnAt(drawing(page, name))).toEqual({ xM: near(Number(xM)), yM: near(Number(yM)) });
 
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Add a track' }).click();
-  // Each is tapped a little on the side one comes from.
-  const comeFrom = (name: string, behind = false) => {
-    const fence = COURSE.find(one => one.name === name)!;
-    const heading = (Number(fence.facing) * Math.PI) / 180;
-    const byM = behind ? 0.35 : -0.35;
-    return { xM: Number(fence.xM) + byM * Math.sin(heading), yM: Number(fence.yM) + byM * Math.cos(heading) };
-  };
-  for (const name of ['heron', 'willow', 'plover', 'alder', 'linnet', 'hazel']) await tap(page, comeFrom(name));
-  await tap(page, comeFrom('willow', true));
-  await tap(page, comeFrom('rowan'));
-  await page.getByRole('button', { name: 'End the track' }).click();
-  await panel(page, 'Track');
-  const stops = page.getByRole('region', { name: /^Track/ }).getByRole('listitem');
-  await expect(stops).toHaveText([
-    '1 heron',
-    '2 willow',
-    '3 plover',
-    '4 alder',
-    '5 linnet',
-    '6 hazel',
-    '7 willow, from behind',
-    '8 rowan',
-  ]);
-  await expect(page.locator('[data-written]').getByText('2·7')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Add a track' }).click();
+    // Each is tapped a little on the side one comes from.
+    const comeFrom = (name: string, behind = false) => {
+      const fence = COURSE.find(one => one.name === name)!;
+      const heading = (Number(fence.facing) * Math.PI) / 180;
+      const byM = behind ? 0.35 : -0.35;
+      return { xM: Number(fence.xM) + byM * Math.sin(heading), yM: Number(fence.yM) + byM * Math.cos(heading) };
+    };
+    for (const name of ['heron', 'willow', 'plover', 'alder', 'linnet', 'hazel']) await tap(page, comeFrom(name));
+    await tap(page, comeFrom('willow', true));
+    await tap(page, comeFrom('rowan'));
+    await page.getByRole('button', { name: 'End the track' }).click();
+    await panel(page, 'Track');
+    const stops = page.getByRole('region', { name: /^Track/ }).getByRole('listitem');
+    await expect(stops).toHaveText([
+      '1 heron',
+      '2 willow',
+      '3 plover',
+      '4 alder',
+      '5 linnet',
+      '6 hazel',
+      '7 willow, from behind',
+      '8 rowan',
+    ]);
+    await expect(page.locator('[data-written]').getByText('2·7')).toBeVisible();
 
-  // In line, centre to centre 18.5 m; from the front of the oxer (0.6 m deep) 0.3 m less.
-  const leg = page.getByRole('button', { name: /^From heron \(fence 1\) to willow/ });
-  await expect(leg).toHaveAccessibleName('From heron (fence 1) to willow (fence 2), 18.20 m');
-  await leg.click();
-  await expect(page.getByText(/18\.50 m centre to centre/)).toBeVisible();
-  await expect(item(page, 'willow')).toHaveAccessibleName(
-    /^oxer 2 willow, .* 18\.20 m from heron \(fence 1\), .* for Quill$/,
-  );
+    // In line, centre to centre 18.5 m; from the front of the oxer (0.6 m deep) 0.3 m less.
+    const leg = page.getByRole('button', { name: /^From heron \(fence 1\) to willow/ });
+    await expect(leg).toHaveAccessibleName('From heron (fence 1) to willow (fence 2), 18.20 m');
+    await leg.click();
+    await expect(page.getByText(/18\.50 m centre to centre/)).toBeVisible();
+    await expect(item(page, 'willow')).toHaveAccessibleName(
+      /^oxer 2 willow, .* 18\.20 m from heron \(fence 1\), .* for Quill$/,
+    );
 
-  // Five are asked for, and the oxer moves: Quill's six strides of ground behind the front of the first.
-  await type(page, 'Asked strides', '5');
-  await page.getByRole('button', { name: 'Move willow (fence 2) for Quill' }).click();
-  await expect(page.getByRole('table', { name: 'What each horse makes of it' })).toContainText('easy');
-  const moved = await drawnAt(drawing(page, 'willow'));
-  expect(moved.xM).toBeCloseTo(8.75, 3);
-  expect(moved.yM).toBeGreaterThan(36);
-  // And the prints between them are a stride apart: landing and take-off half a stride from each fence.
-  const groundM = moved.yM - 0.3 - 16;
-  const strideM = groundM / 6;
-  const prints = (await hoofsAt(page)).slice(0, 6);
-  prints.forEach(({ xM, yM }, index) => {
-    expect(xM).toBeCloseTo(8.75, 3);
-    expect(yM).toBeCloseTo(16 + strideM * (index + 0.5), 3);
-  });
+    // Five are asked for, and the oxer moves: Quill's six strides of ground behind the front of the first.
+    await type(page, 'Asked strides', '5');
+    await page.getByRole('button', { name: 'Move willow (fence 2) for Quill' }).click();
+    await expect(page.getByRole('table', { name: 'What each horse makes of it' })).toContainText('easy');
+    const moved = await drawnAt(drawing(page, 'willow'));
+    expect(moved.xM).toBeCloseTo(8.75, 3);
+    expect(moved.yM).toBeGreaterThan(36);
+    // And the prints between them are a stride apart: landing and take-off half a stride from each fence.
+    const groundM = moved.yM - 0.3 - 16;
+    const strideM = groundM / 6;
+    const prints = (await hoofsAt(page)).slice(0, 6);
+    prints.forEach(({ xM, yM }, index) => {
+      expect(xM).toBeCloseTo(8.75, 3);
+      expect(yM).toBeCloseTo(16 + strideM * (index + 0.5), 3);
+    });
 
-  // A leg is drawn through a point, switched to the shortest, and the whole is called out.
-  await page.getByRole('button', { name: /^From hazel \(fence 6\) to willow/ }).click();
-  await page.getByRole('radiogroup', { name: 'Way' }).getByText('through a point').click();
-  const via = await drawnAt(page.locator('[data-via]'));
-  await drag(page, via, { xM: 16, yM: 48 });
-  const through = await drawnAt(page.locator('[data-via]'));
-  expect(through.xM).toBeCloseTo(16, 1);
-  expect(through.yM).toBeCloseTo(48, 1);
-  await page.getByRole('button', { name: 'Call sheet' }).click();
-  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(8);
-  await expect(page.getByRole('dialog')).toContainText('7. willow oxer, from behind');
-  await page.keyboard.press('Escape');
+    // A leg is drawn through a point, switched to the shortest, and the whole is called out.
+    await page.getByRole('button', { name: /^From hazel \(fence 6\) to willow/ }).click();
+    await page.getByRole('radiogroup', { name: 'Way' }).getByText('through a point').click();
+    const via = await drawnAt(page.locator('[data-via]'));
+    await drag(page, via, { xM: 16, yM: 48 });
+    const through = await drawnAt(page.locator('[data-via]'));
+    expect(through.xM).toBeCloseTo(16, 1);
+    expect(through.yM).toBeCloseTo(48, 1);
+    await page.getByRole('button', { name: 'Call sheet' }).click();
+    await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(8);
+    await expect(page.getByRole('dialog')).toContainText('7. willow oxer, from behind');
+    await page.keyboard.press('Escape');
 
-  // Walked from fence to fence.
-  await page.getByRole('button', { name: 'Walk it' }).click();
-  await page.getByRole('button', { name: 'Wait' }).click();
-  await page.getByRole('button', { name: 'On to the next' }).click();
-  const walker = await originAt(page.locator('[data-walker]'));
-  const willow = await drawnAt(drawing(page, 'willow'));
-  expect(walker).toEqual({ xM: near(willow.xM), yM: near(willow.yM) });
-});
+    // Walked from fence to fence.
+    await page.getByRole('button', { name: 'Walk it' }).click();
+    await page.getByRole('button', { name: 'Wait' }).click();
+    await page.getByRole('button', { name: 'On to the next' }).click();
+    const walker = await originAt(page.locator('[data-walker]'));
+    const willow = await drawnAt(drawing(page, 'willow'));
+    expect(walker).toEqual({ xM: near(willow.xM), yM: near(willow.yM) });
+  },
+);
 
 test(
   'a flat session: a serpentine of three loops, then a spiral',

@@ -15,7 +15,7 @@ test(
   { tag: '@full' },
   async ({ demoYard, strictPage: page }, info) => {
     await openSheet(page, demoYard.url, /Four on the bend/);
-    const stated = /1 : (\d+)/.exec((await page.locator('figcaption').textContent()) ?? '');
+    const stated = /1 : (\d+)/.exec((await page.getByText(/^Printed 1 : /).textContent()) ?? '');
     const mmPerM = 1000 / Number(stated?.[1]);
     for (const format of ['A4', 'Letter']) {
       const file = info.outputPath(`${format}.pdf`);

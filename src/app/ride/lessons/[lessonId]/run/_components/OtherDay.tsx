@@ -4,6 +4,7 @@ import { useAct } from '@/components/form/useAct';
 import { ForInstructors } from '@/components/who/mayPlan';
 import { useRouter } from 'next/navigation';
 import Link from 'next/link';
+import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
 import { moveLessonToNowAction } from '../../../actions';
 import classes from './RunLesson.module.css';
 
@@ -13,6 +14,7 @@ type OtherDayProps = { lessonId: string; name: string; day: string; isPast: bool
 export function OtherDay({ lessonId, name, day, isPast }: OtherDayProps) {
   const router = useRouter();
   const { act, busy, problem } = useAct('The server does not answer: the lesson is as it was.');
+  useEarlyTaps(true);
   const ride = () =>
     act(
       () => moveLessonToNowAction(lessonId),
@@ -36,7 +38,7 @@ export function OtherDay({ lessonId, name, day, isPast }: OtherDayProps) {
           </Link>
         )}
         <ForInstructors>
-          <button type="button" className={classes.key} disabled={busy} onClick={ride}>
+          <button type="button" className={classes.key} data-early="ride today" disabled={busy} onClick={ride}>
             Ride it today instead
           </button>
           <Link href={`/ride/lessons/${lessonId}`} className={classes.key}>

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { renderInRoan } from '@/components/testing/renderInRoan';
 import { NO_EARLIER_WORK, type LayoutHorse, type RecordEvent } from '@/core';
 import { countedSaying, testLesson } from '../../_state/testLesson';
@@ -7,9 +7,14 @@ import { EMPTY_LOG } from '@/core';
 import { CautionGate } from './CautionGate';
 import { Ended } from './Ended';
 import { OrderToday } from './OrderToday';
+import { OtherDay } from './OtherDay';
 
 jest.mock('@/app/ride/saying', () => ({ saying: () => ({ atMs: 5000, by: null, newId: () => 'id' }) }));
 jest.mock('@/components/who/mayPlan', () => ({ ForInstructors: ({ children }: { children: unknown }) => children }));
+
+const [moveToNow, refresh] = [jest.fn(), jest.fn()];
+jest.mock('../../../actions', () => ({ moveLessonToNowAction: (...sent: unknown[]) => moveToNow(...sent) }));
+jest.mock('next/navigation', () => ({ useRouter: () => ({ refresh }) }));
 
 const pair = (horse: string) => ({
   ...{ id: horse, horseId: horse, horse, rider: `of ${horse}`, earlier: NO_EARLIER_WORK, planned: true },
@@ -73,5 +78,34 @@ describe('a lesson that is over', () => {
       '/ride/lessons/lesson/record',
     );
     expect(screen.getByText(/Nobody ended it/)).toBeTruthy();
+  });
+});
+
+describe('a lesson of another day', () => {
+  const another = () =>
+    renderInRoan(<OtherDay lessonId="lesson" name="Tuesday" day="Friday 6 November" isPast={false} />);
+  beforeEach(() => [moveToNow, refresh].forEach(one => one.mockReset()));
+
+  it('is ridden today instead', async () => {
+    moveToNow.mockResolvedValue({ ok: true });
+    another();
+    fireEvent.click(screen.getByRole('button', { name: 'Ride it today instead' }));
+    await waitFor(() => expect(refresh).toHaveBeenCalledTimes(1));
+    expect(moveToNow).toHaveBeenCalledWith('lesson');
+  });
+
+  it('is so too where that was tapped before the page was alive', async () => {
+    moveToNow.mockResolvedValue({ ok: true });
+    Object.assign(window, { roanEarly: [{ name: 'ride today', atMs: 1 }] });
+    another();
+    await waitFor(() => expect(moveToNow).toHaveBeenCalledTimes(1));
+  });
+
+  it('stays as it was where the server does not answer, and says so', async () => {
+    moveToNow.mockRejectedValue(new Error('gone'));
+    another();
+    fireEvent.click(screen.getByRole('button', { name: 'Ride it today instead' }));
+    expect((await screen.findByRole('alert')).textContent).toContain('the lesson is as it was');
+    expect(refresh).not.toHaveBeenCalled();
   });
 });

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import classes from './Pad.module.css';
 
 /** It comes after the pad, which is there sooner without it, and before a thumb asks for it. */
-const FromBelow = lazily(() => import('./FromBelow'));
+const FromBelow = lazily(() => import('./FromBelow'), { atOnce: true });
 
 type SheetProps = { title: string; opened: boolean; onClose: () => void; children: ReactNode };
 

@@ -17,7 +17,7 @@ import { usePad } from '@/app/ride/_components/pad/usePad';
 import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
 import { tapWords } from '@/app/ride/recordWords';
 import type { Tap } from '@/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useRide } from '../useRide';
 import { CARE, type RidePadProps, type RideSheet } from './ridePadProps';
 
@@ -31,6 +31,7 @@ export function RidePad(props: RidePadProps) {
   /** What was opened once stays, and closes by itself. */
   const [wasOpened, setWasOpened] = useState(false);
   if (opened !== null && !wasOpened) setWasOpened(true);
+  useEffect(RideSheets.fetchNow, []);
   const [careRead, setCareRead] = useState(false);
   const [sure, setSure] = useState<ReadonlySet<string>>(new Set());
   const hand = useHand();

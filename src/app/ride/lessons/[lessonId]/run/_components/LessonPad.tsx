@@ -29,7 +29,7 @@ import {
   type TappedMark,
 } from '@/core';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { endLesson } from '../endLesson';
 import { ALL_RODE, isRiddenByAll, judgementLines, type JudgementLine as Line } from '../judgementLine';
 import { useKeptTaps } from '../_state/useKeptTaps';
@@ -54,6 +54,7 @@ export function LessonPad(props: LessonPadProps) {
   /** What was opened once stays, and closes by itself. */
   const [wasOpened, setWasOpened] = useState(false);
   if (opened !== null && !wasOpened) setWasOpened(true);
+  useEffect(LessonSheets.fetchNow, []);
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   const [sure, setSure] = useState<ReadonlySet<string>>(new Set());
   const me = useWhoSays();

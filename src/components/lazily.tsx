@@ -10,22 +10,19 @@ type Part<Props> = { default: ComponentType<Props> };
 
 /**
  * A part of a page that is seen only when it is asked for. It is fetched when the page has nothing else to do, so that it is there before
- * a thumb asks for it; where it cannot be fetched the page stays, and says so in its place. A page that may be without a server a
- * moment later has it fetched as soon as it is alive (`fetchNow`); what only such a part needs is fetched with it (`atOnce`).
+ * a thumb asks for it; where it cannot be fetched the page stays, and says so in its place. What a page may
+ * need when its server is gone a moment later comes with it, or at once (`atOnce`): a pad has its sheets so.
  */
 export function lazily<Props extends object>(
   load: () => Promise<Part<Props>>,
   { atOnce = false } = {},
-): ComponentType<Props> & { fetchNow: () => void } {
+): ComponentType<Props> {
   const fetchNow = () => void load().catch(() => undefined);
   if (typeof window !== 'undefined') {
     if (atOnce) fetchNow();
     else onceStill(fetchNow);
   }
-  return Object.assign(
-    dynamic<Props>(() => fetched(load), { ssr: false }),
-    { fetchNow },
-  );
+  return dynamic<Props>(() => fetched(load), { ssr: false });
 }
 
 /** What was fetched, or what stands in its place. */

@@ -1,6 +1,5 @@
 'use client';
 
-import { lazily } from '@/components/lazily';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { askedRide, isOfGaited } from '@/app/ride/askedRide';
 import { Doubt, doubtfulCount } from '@/app/ride/_components/pad/Doubt';
@@ -17,21 +16,16 @@ import { usePad } from '@/app/ride/_components/pad/usePad';
 import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
 import { tapWords } from '@/app/ride/recordWords';
 import type { Tap } from '@/core';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useRide } from '../useRide';
 import { CARE, type RidePadProps, type RideSheet } from './ridePadProps';
-
-const RideSheets = lazily(() => import('./RideSheets'));
+import RideSheets from './RideSheets';
 
 /** One pair over one thing, on the pad of a lesson: pass by pass, on one screen. */
 export function RidePad(props: RidePadProps) {
   const { pair, versionId, layoutName, stage, question, ways, first, putRight } = props;
   const ride = useRide({ pairId: pair.id, layoutVersionId: versionId, stage, question, ways, first });
   const [opened, setOpened] = useState<RideSheet>(null);
-  /** What was opened once stays, and closes by itself. */
-  const [wasOpened, setWasOpened] = useState(false);
-  if (opened !== null && !wasOpened) setWasOpened(true);
-  useEffect(RideSheets.fetchNow, []);
   const [careRead, setCareRead] = useState(false);
   const [sure, setSure] = useState<ReadonlySet<string>>(new Set());
   const hand = useHand();
@@ -106,7 +100,7 @@ export function RidePad(props: RidePadProps) {
         marked={ride.open ? ride.open.marks.length : null}
         onDone={done}
       />
-      {wasOpened && <RideSheets {...props} {...{ ride, asked, pad, opened }} onClose={() => setOpened(null)} />}
+      <RideSheets {...props} {...{ ride, asked, pad, opened }} onClose={() => setOpened(null)} />
     </div>
   );
 }

@@ -16,7 +16,6 @@ import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
 import { isOfGaited } from '@/app/ride/askedRide';
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import { tapWords } from '@/app/ride/recordWords';
-import { lazily } from '@/components/lazily';
 import { useWhoSays } from '@/components/who/whoSays';
 import {
   isVoid,
@@ -29,18 +28,16 @@ import {
   type TappedMark,
 } from '@/core';
 import Link from 'next/link';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { endLesson } from '../endLesson';
 import { ALL_RODE, isRiddenByAll, judgementLines, type JudgementLine as Line } from '../judgementLine';
 import { useKeptTaps } from '../_state/useKeptTaps';
 import { JudgementLine } from './JudgementLine';
-import type { Opened } from './LessonSheets';
+import LessonSheets, { type Opened } from './LessonSheets';
 import { LimitReached } from './LimitReached';
 import { PairStrip } from './PairStrip';
 import { StageLine } from './StageLine';
 import type { LessonPadProps } from './runProps';
-
-const LessonSheets = lazily(() => import('./LessonSheets'));
 
 /** A course has so many fences that it is called; shorter lines are called from the sheet. */
 const CALLED_STOPS = 5;
@@ -51,10 +48,6 @@ export function LessonPad(props: LessonPadProps) {
   const { run, passes, rules, stages, names, lessonId } = props;
   const { lesson, stage, index, pair, pairs, open, round, ride, question, questions, way } = run;
   const [opened, setOpened] = useState<Opened>(null);
-  /** What was opened once stays, and closes by itself. */
-  const [wasOpened, setWasOpened] = useState(false);
-  if (opened !== null && !wasOpened) setWasOpened(true);
-  useEffect(LessonSheets.fetchNow, []);
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   const [sure, setSure] = useState<ReadonlySet<string>>(new Set());
   const me = useWhoSays();
@@ -204,7 +197,7 @@ export function LessonPad(props: LessonPadProps) {
         onDone={done}
         then={then}
       />
-      {wasOpened && <LessonSheets {...props} {...{ pad, saidFirst: first, opened, ride }} onOpen={setOpened} />}
+      <LessonSheets {...props} {...{ pad, saidFirst: first, opened, ride }} onOpen={setOpened} />
     </div>
   );
 }

@@ -39,9 +39,9 @@ import classes from './SettingSheet.module.css';
 import type { Walker } from './walker';
 
 /** Beside the list, which is what one walks by at first. */
-const GroundPanel = lazily(() => import('./GroundPanel').then(m => ({ default: m.GroundPanel })));
-const OneAtATime = lazily(() => import('./OneAtATime').then(m => ({ default: m.OneAtATime })));
-const BigPiece = lazily(() => import('./BigPiece').then(m => ({ default: m.BigPiece })));
+const GroundPanel = lazily(() => import('./GroundPanel').then(m => ({ default: m.GroundPanel })), { atOnce: true });
+const OneAtATime = lazily(() => import('./OneAtATime').then(m => ({ default: m.OneAtATime })), { atOnce: true });
+const BigPiece = lazily(() => import('./BigPiece').then(m => ({ default: m.BigPiece })), { atOnce: true });
 
 type SettingSheetProps = {
   layoutId: string;

@@ -19,7 +19,7 @@ import type { Tap } from '@/core';
 import { useState } from 'react';
 import { useRide } from '../useRide';
 import { CARE, type RidePadProps, type RideSheet } from './ridePadProps';
-import RideSheets from './RideSheets';
+import { RideSheets } from './RideSheets';
 
 /** One pair over one thing, on the pad of a lesson: pass by pass, on one screen. */
 export function RidePad(props: RidePadProps) {

@@ -25,7 +25,7 @@ type RideSheetsProps = RidePadProps & {
 };
 
 /** What is seldom marked, and what is asked of the ride. */
-export default function RideSheets({ pad, opened, onClose, ...props }: RideSheetsProps) {
+export function RideSheets({ pad, opened, onClose, ...props }: RideSheetsProps) {
   const { ride, asked, question, faults, riderMarks } = props;
   return (
     <>

@@ -33,7 +33,7 @@ import { endLesson } from '../endLesson';
 import { ALL_RODE, isRiddenByAll, judgementLines, type JudgementLine as Line } from '../judgementLine';
 import { useKeptTaps } from '../_state/useKeptTaps';
 import { JudgementLine } from './JudgementLine';
-import LessonSheets, { type Opened } from './LessonSheets';
+import { LessonSheets, type Opened } from './LessonSheets';
 import { LimitReached } from './LimitReached';
 import { PairStrip } from './PairStrip';
 import { StageLine } from './StageLine';

@@ -27,7 +27,7 @@ type LessonSheetsProps = LessonPadProps & {
 };
 
 /** What is seldom marked, all that is changed on the day, and the course read aloud size. */
-export default function LessonSheets({ pad, ride, saidFirst, opened, onOpen, ...props }: LessonSheetsProps) {
+export function LessonSheets({ pad, ride, saidFirst, opened, onOpen, ...props }: LessonSheetsProps) {
   const say = useSay();
   const { run, rules, names } = props;
   const { lesson, question } = run;

@@ -1,9 +1,9 @@
 /**
  * npm run mutate: changes the code at places that chance chose, one at a time, and asks the tests about it whether they notice
  * (StrykerJS). `MUTATE_SEED` for other places, `MUTATE_PLACES` for more of them, `MUTATE_FOLDERS` for some folders only (tests of
- * src/data make a store each, and take most of the time). Writes docs/measured/mutations.json.
+ * src/data make a store each, and take most of the time): what was measured of the others stays. Writes docs/measured/mutations.json.
  */
-import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { Stryker } from '@stryker-mutator/core';
 import { seededRandom } from '@/core';
@@ -43,6 +43,16 @@ function places(): Place[] {
   });
 }
 
+/** What was measured before, of folders that are not asked now. */
+function ofOtherFolders(): { rows: (string | number)[][]; survivors: string[] } {
+  const file = 'docs/measured/mutations.json';
+  if (!existsSync(file)) return { rows: [], survivors: [] };
+  const before = JSON.parse(readFileSync(file, 'utf8')) as { rows: (string | number)[][]; words: string };
+  const isOther = (text: string) => !FOLDERS.some(folder => text.startsWith(folder));
+  const survivors = [...before.words.matchAll(/^- `(.+)`$/gm)].map(([, one]) => one!);
+  return { rows: before.rows.filter(([folder]) => isOther(String(folder))), survivors: survivors.filter(isOther) };
+}
+
 const chosen = places();
 const folders = [...new Set(chosen.map(({ file }) => path.dirname(file)))];
 mkdirSync(WORKS, { recursive: true });
@@ -62,7 +72,7 @@ const results = await new Stryker({
   mutate: chosen.map(({ file, from, to }) => `${file}:${from}-${to}`),
   testRunner: 'jest',
   plugins: ['@stryker-mutator/jest-runner'],
-  jest: { projectType: 'custom', configFile: `${WORKS}/jest.config.cjs`, enableFindRelatedTests: false },
+  jest: { projectType: 'custom', configFile: `${WORKS}/jest.config.cjs`, enableFindRelatedTests: true },
   coverageAnalysis: 'perTest',
   concurrency: 2,
   ignoreStatic: true,
@@ -76,7 +86,7 @@ const results = await new Stryker({
 
 const lineOf = ({ fileName, location, mutatorName, replacement }: (typeof results)[number]) =>
   `${path.relative(process.cwd(), fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replace(/\s+/g, ' ').slice(0, 60)}`;
-const rows = FOLDERS.map(folder => {
+const rows: (string | number)[][] = FOLDERS.map(folder => {
   const own = results.filter(({ fileName }) => path.relative(process.cwd(), fileName).startsWith(folder));
   const killed = own.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;
   const survived = own.filter(({ status }) => status === 'Survived' || status === 'NoCoverage').length;
@@ -92,8 +102,11 @@ const survivors = results
   .filter(({ status }) => status === 'Survived' || status === 'NoCoverage')
   .map(lineOf)
   .sort();
-const words = `${chosen.length} places of ${LINES} lines, seed ${SEED}. Words are not changed. Not noticed by any test of the core, or of their own folder elsewhere:\n\n${survivors.map(one => `- \`${one}\``).join('\n')}`;
-keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], rows, words);
+const kept = ofOtherFolders();
+const allRows = Object.keys(PLACES).flatMap(folder => [...rows, ...kept.rows].filter(([name]) => name === folder));
+const list = [...survivors, ...kept.survivors].sort().map(one => `- \`${one}\``);
+const words = `Places of ${LINES} lines, by chance. Words are not changed. Not noticed by any test of the core, or of their own folder elsewhere:\n\n${list.join('\n')}`;
+keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], allRows, words);
 console.table(rows);
 console.log(survivors.join('\n'));
 rmSync(WORKS, { recursive: true, force: true });

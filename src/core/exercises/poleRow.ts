@@ -6,13 +6,6 @@ export type PoleGait = 'walk' | 'trot' | 'canter';
 
 export const POLE_GAITS: readonly PoleGait[] = ['walk', 'trot', 'canter'];
 
-export const MIN_ROW_POLES = 1;
-export const MAX_ROW_POLES = 12;
-
-/** A spacing set by hand may be anything a pony's walk or a big canter could ask for. */
-export const MIN_SPACING_M = 0.4;
-export const MAX_SPACING_M = 5;
-
 /** Where a row's spacing comes from: the horse's own step or stride, or a number that somebody set. */
 export type RowSpacing = { by: 'horse' } | { by: 'hand'; spacingM: number };
 

@@ -10,8 +10,3 @@ export function distanceM(a: PointM, b: PointM): number {
 export function pointAlong(from: PointM, headingRad: number, alongM: number): PointM {
   return { xM: from.xM + alongM * Math.cos(headingRad), yM: from.yM + alongM * Math.sin(headingRad) };
 }
-
-/** The point halfway between two points. */
-export function midpoint(a: PointM, b: PointM): PointM {
-  return { xM: (a.xM + b.xM) / 2, yM: (a.yM + b.yM) / 2 };
-}

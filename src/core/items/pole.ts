@@ -19,7 +19,6 @@ export const POLE_DIAMETER_M = 0.1;
 
 export const MIN_POLE_LENGTH_M = 1;
 export const MAX_POLE_LENGTH_M = 5;
-export const MAX_RAISED_M = 0.5;
 
 /** Where the two ends of a pole lie on the ground, left and right as ridden. */
 export function poleEnds(pole: Pole): { left: PointM; right: PointM } {

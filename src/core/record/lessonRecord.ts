@@ -16,5 +16,3 @@ export type LessonRecord = {
   /** When the cautions were read; null while they were not. */
   acknowledgedAtMs: number | null;
 };
-
-export const EMPTY_LESSON_RECORD: LessonRecord = { passes: [], breaks: [], asks: [], acknowledgedAtMs: null };

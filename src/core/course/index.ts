@@ -1,0 +1,3 @@
+/** What the rest of Roan uses of this folder; src/core/index.ts hands it on. */
+export type { CourseMeasure } from './measureCourse';
+export { bestDirections } from './bestDirections';

@@ -1,0 +1,23 @@
+/** What the rest of Roan uses of this folder; src/core/index.ts hands it on. */
+export { editsToStand, groundAsMeasured } from './asMeasured';
+export type { CheckMeasure, SetPeg, SetPiece } from './setPiece';
+export { asRead } from './measure';
+export { checkStretches, stretchesOf } from './stretches';
+export { MEASURE_BY, settingSheet, type SettingSheet, type SettingWish } from './settingSheet';
+export { checkWords, sheetLabels, pegLines, pieceLines, pieceNotes } from './settingWords';
+export { buildChanges, type BuildChange } from './buildChanges';
+export { carryPlan, type CarriedLoad, type CarryPlan } from './carryPlan';
+export { CARRIED_AT_ONCE, carryRoute } from './carryRoute';
+export type { CarryRoute } from './loads';
+export { setStages } from './setStages';
+export { settingMinutes } from './settingTime';
+export { settingWalk } from './settingWalk';
+export { changedLegs, saidOf, type LegChange } from './legChanges';
+export { placingTolerance, type Tolerance } from './placingTolerance';
+export { roundedMeasures } from './roundedMeasures';
+export { checkReadsM } from './checkReads';
+export { StepCounter, type MotionSample } from './stepCounter';
+export { walkedSand, type WalkedLine } from './walkedSand';
+export { stepRounding } from './stepRounding';
+export { walkedLengthOffM, walkedOffM } from './walkedOff';
+export { itemsAsSet, outOfPlace, type GroundTruth, type OutOfPlace } from './itemsAsSet';

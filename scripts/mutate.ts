@@ -5,7 +5,6 @@
  */
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { Stryker } from '@stryker-mutator/core';
 import { seededRandom } from '@/core';
 import { keepMeasured } from '../bench/measured';
 import { sourceFiles, type SourceFile } from './quality/sourceSizes';
@@ -53,60 +52,66 @@ function ofOtherFolders(): { rows: (string | number)[][]; survivors: string[] } 
   return { rows: before.rows.filter(([folder]) => isOther(String(folder))), survivors: survivors.filter(isOther) };
 }
 
-const chosen = places();
-const folders = [...new Set(chosen.map(({ file }) => path.dirname(file)))];
-mkdirSync(WORKS, { recursive: true });
-// What the core says is asked of all of the core's tests, since its folders are tested through each other; else the tests of the
-// folders that are changed are asked, over files only: a server for each would take hours.
-const asked = folders.map(folder => `<rootDir>/${folder}/*.test.{ts,tsx}`);
-const ofCore = FOLDERS.includes('src/core') ? ['<rootDir>/src/core/**/*.test.ts'] : [];
-writeFileSync(
-  `${WORKS}/jest.config.cjs`,
-  `const { projects } = require('../../jest.config.cjs');
+async function mutate(): Promise<void> {
+  const chosen = places();
+  const folders = [...new Set(chosen.map(({ file }) => path.dirname(file)))];
+  mkdirSync(WORKS, { recursive: true });
+  // What the core says is asked of all of the core's tests, since its folders are tested through each other; else the tests of the
+  // folders that are changed are asked, over files only: a server for each would take hours.
+  const asked = folders.map(folder => `<rootDir>/${folder}/*.test.{ts,tsx}`);
+  const ofCore = FOLDERS.includes('src/core') ? ['<rootDir>/src/core/**/*.test.ts'] : [];
+  writeFileSync(
+    `${WORKS}/jest.config.cjs`,
+    `const { projects } = require('../../jest.config.cjs');
 const [core, app] = projects;
 module.exports = { ...app, rootDir: '../..', testPathIgnorePatterns: ['/kept/', 'indexes.test', 'upgradeRecords'], testMatch: ${JSON.stringify([...ofCore, ...asked])} };
 `,
-);
+  );
 
-const results = await new Stryker({
-  mutate: chosen.map(({ file, from, to }) => `${file}:${from}-${to}`),
-  testRunner: 'jest',
-  plugins: ['@stryker-mutator/jest-runner'],
-  jest: { projectType: 'custom', configFile: `${WORKS}/jest.config.cjs`, enableFindRelatedTests: true },
-  coverageAnalysis: 'perTest',
-  concurrency: 2,
-  ignoreStatic: true,
-  timeoutMS: 20_000,
-  tempDirName: '.test-output/stryker',
-  ignorePatterns: ['/.next', '/e2e', '/docs/screenshots', '/data', '/public', '/test-results'],
-  reporters: ['progress'],
-  mutator: { excludedMutations: ['StringLiteral', 'BlockStatement'] },
-  warnings: { slow: false },
-}).runMutationTest();
+  // A package of modules alone.
+  const { Stryker } = await import('@stryker-mutator/core');
+  const results = await new Stryker({
+    mutate: chosen.map(({ file, from, to }) => `${file}:${from}-${to}`),
+    testRunner: 'jest',
+    plugins: ['@stryker-mutator/jest-runner'],
+    jest: { projectType: 'custom', configFile: `${WORKS}/jest.config.cjs`, enableFindRelatedTests: true },
+    coverageAnalysis: 'perTest',
+    concurrency: 2,
+    ignoreStatic: true,
+    timeoutMS: 20_000,
+    tempDirName: '.test-output/stryker',
+    ignorePatterns: ['/.next', '/e2e', '/docs/screenshots', '/data', '/public', '/test-results'],
+    reporters: ['progress'],
+    mutator: { excludedMutations: ['StringLiteral', 'BlockStatement'] },
+    warnings: { slow: false, unknownOptions: true, preprocessorErrors: true, unserializableOptions: true },
+  }).runMutationTest();
 
-const lineOf = ({ fileName, location, mutatorName, replacement }: (typeof results)[number]) =>
-  `${path.relative(process.cwd(), fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replace(/\s+/g, ' ').slice(0, 60)}`;
-const rows: (string | number)[][] = FOLDERS.map(folder => {
-  const own = results.filter(({ fileName }) => path.relative(process.cwd(), fileName).startsWith(folder));
-  const killed = own.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;
-  const survived = own.filter(({ status }) => status === 'Survived' || status === 'NoCoverage').length;
-  return [
-    folder,
-    killed + survived,
-    killed,
-    survived,
-    `${Math.round((100 * killed) / Math.max(1, killed + survived))} %`,
-  ];
-});
-const survivors = results
-  .filter(({ status }) => status === 'Survived' || status === 'NoCoverage')
-  .map(lineOf)
-  .sort();
-const kept = ofOtherFolders();
-const allRows = Object.keys(PLACES).flatMap(folder => [...rows, ...kept.rows].filter(([name]) => name === folder));
-const list = [...survivors, ...kept.survivors].sort().map(one => `- \`${one}\``);
-const words = `Places of ${LINES} lines, by chance. Words are not changed. Not noticed by any test of the core, or of their own folder elsewhere:\n\n${list.join('\n')}`;
-keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], allRows, words);
-console.table(rows);
-console.log(survivors.join('\n'));
-rmSync(WORKS, { recursive: true, force: true });
+  const lineOf = ({ fileName, location, mutatorName, replacement }: (typeof results)[number]) =>
+    `${path.relative(process.cwd(), fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replace(/\s+/g, ' ').slice(0, 60)}`;
+  const rows: (string | number)[][] = FOLDERS.map(folder => {
+    const own = results.filter(({ fileName }) => path.relative(process.cwd(), fileName).startsWith(folder));
+    const killed = own.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;
+    const survived = own.filter(({ status }) => status === 'Survived' || status === 'NoCoverage').length;
+    return [
+      folder,
+      killed + survived,
+      killed,
+      survived,
+      `${Math.round((100 * killed) / Math.max(1, killed + survived))} %`,
+    ];
+  });
+  const survivors = results
+    .filter(({ status }) => status === 'Survived' || status === 'NoCoverage')
+    .map(lineOf)
+    .sort();
+  const kept = ofOtherFolders();
+  const allRows = Object.keys(PLACES).flatMap(folder => [...rows, ...kept.rows].filter(([name]) => name === folder));
+  const list = [...survivors, ...kept.survivors].sort().map(one => `- \`${one}\``);
+  const words = `Places of ${LINES} lines, by chance. Words are not changed. Not noticed by any test of the core, or of their own folder elsewhere:\n\n${list.join('\n')}`;
+  keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], allRows, words);
+  console.table(rows);
+  console.log(survivors.join('\n'));
+  rmSync(WORKS, { recursive: true, force: true });
+}
+
+void mutate();

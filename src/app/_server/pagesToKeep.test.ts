@@ -1,6 +1,6 @@
 import { seedDemo } from '@/data/demo/seedDemo';
 import type { OpenDatabase } from '@/data/database';
-import { saveHorse } from '@/data/queries/horses';
+import { saveHorse } from '@/data/queries/saveHorses';
 import { lessonsBetween, listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';

@@ -3,7 +3,8 @@
 import { layoutHorse, type Arena, type PlanHorse } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { arenaOf, listArenas, saveArena } from '@/data/queries/arenas';
-import { listHorses, saveHorse } from '@/data/queries/horses';
+import { listHorses } from '@/data/queries/horses';
+import { saveHorse } from '@/data/queries/saveHorses';
 import { addLayout } from '@/data/queries/layouts';
 import { isSaved, once } from '@/data/queries/saves';
 import { formFaults, type FormOutcome } from '@/files/formOutcome';

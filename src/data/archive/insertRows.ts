@@ -1,10 +1,8 @@
 import { sql } from 'drizzle-orm';
 import type { Transaction } from '../database';
+import { inBatches } from '../manyRows';
 import { archiveColumns, tableName, type ArchiveTable } from './archiveTables';
 import type { ArchiveRow } from './writeArchive';
-
-/** So many rows go into one statement. */
-const ROWS = 200;
 
 /** Writes rows as archives have them into their tables, in the order in which the tables are given. */
 export async function insertRows(
@@ -16,15 +14,15 @@ export async function insertRows(
     const into = sql.raw(
       `insert into "${tableName(table)}" (${columns.map(({ name }) => `"${name}"`).join(', ')}) values `,
     );
-    for (let first = 0; first < rows.length; first += ROWS) {
-      const values = rows.slice(first, first + ROWS).map(row => {
+    await inBatches(rows, some => {
+      const values = some.map(row => {
         const cells = columns.map(({ name, type }) => {
           const value = row[name] ?? null;
           return sql`${type === 'bytes' && value !== null ? Buffer.from(String(value), 'base64') : value}`;
         });
         return sql`(${sql.join(cells, sql`, `)})`;
       });
-      await tx.run(sql`${into}${sql.join(values, sql`, `)}`);
-    }
+      return tx.run(sql`${into}${sql.join(values, sql`, `)}`);
+    });
   }
 }

@@ -1,7 +1,8 @@
 import { USUAL_RULES } from '@/core';
 import { findArena, listArenas, saveArena } from './arenas';
 import { formerAt } from './formerStates';
-import { horseOverTime, horsesAt, listHorses, saveHorse } from './horses';
+import { horseOverTime, horsesAt, listHorses } from './horses';
+import { saveHorse } from './saveHorses';
 import { rulesSince, saveYardRules, yardRules, yardRulesAt } from './settings';
 import { arenaTouches, horseTouches, layoutTouches } from './touches';
 import { testYard } from './testYard';

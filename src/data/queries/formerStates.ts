@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, eq, gt } from 'drizzle-orm';
 import type { RoanDatabase } from '../database';
+import { inBatches } from '../manyRows';
 import { formerStates } from '../schema';
 import type { Transaction } from '../database';
 
@@ -14,7 +15,19 @@ export async function keepFormer(
   subjectId: string,
   was: unknown,
 ): Promise<void> {
-  await tx.insert(formerStates).values({ id: randomUUID(), yardId, subject, subjectId, was, until: new Date() });
+  await keepFormers(tx, yardId, subject, [{ subjectId, was }]);
+}
+
+/** As `keepFormer`, of many. */
+export async function keepFormers(
+  tx: Transaction,
+  yardId: string,
+  subject: Subject,
+  former: readonly { subjectId: string; was: unknown }[],
+): Promise<void> {
+  const until = new Date();
+  const rows = former.map(one => ({ ...one, id: randomUUID(), yardId, subject, until }));
+  await inBatches(rows, some => tx.insert(formerStates).values(some));
 }
 
 /** What things of a kind were at an instant, by their ids; a thing that was not changed since has no entry. */

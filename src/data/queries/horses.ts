@@ -1,6 +1,4 @@
-import { randomUUID } from 'node:crypto';
 import {
-  defaultStride,
   STRIDE_ENTRY_KEYS,
   type HorseLevel,
   type HorseProfile,
@@ -14,8 +12,7 @@ import { z } from 'zod';
 import { onceARequest } from '../onceARequest';
 import type { RoanDatabase } from '../database';
 import { horses, strideRanges } from '../schema';
-import type { Transaction } from '../database';
-import { formerAt, formerStatesOf, keepFormer } from './formerStates';
+import { formerAt, formerStatesOf } from './formerStates';
 
 export type Horse = HorseProfile & {
   id: string;
@@ -180,83 +177,4 @@ export async function findHorse(
   horseId: string,
 ): Promise<Horse | null> {
   return (await listHorses(db, yardId)).find(horse => horse.id === horseId) ?? null;
-}
-
-export type HorseDetails = {
-  id?: string;
-  name: string;
-  heightM: number;
-  type: HorseType;
-  bornYear: number | null;
-  level: HorseLevel;
-  stiffSide: Rein | null;
-  notes: string;
-  /** Normal strides as typed; null for "as practice has it". Entries left out stay as they are. */
-  normalStridesM: Partial<Record<StrideEntryKey, number | null>>;
-};
-
-/** Adds a horse, or changes the one named by its id; typed strides become dated entries of its profile. */
-export async function saveHorse(tx: Transaction, yardId: string, details: HorseDetails): Promise<string> {
-  const { name, heightM, type, bornYear, level, stiffSide, notes } = details;
-  const horse = { name, heightM, type, bornYear, level, stiffSide, notes };
-  const id = details.id ?? randomUUID();
-  if (details.id === undefined) await tx.insert(horses).values({ id, yardId, ...horse });
-  else {
-    const before = await findHorse(tx, yardId, id);
-    if (before && (before.heightM !== heightM || before.type !== type))
-      await keepFormer(tx, yardId, 'horse', id, { heightM: before.heightM, type: before.type });
-    await tx
-      .update(horses)
-      .set(horse)
-      .where(and(eq(horses.yardId, yardId), eq(horses.id, id)));
-  }
-  const current = await findHorse(tx, yardId, id);
-  for (const [entry, normalM] of Object.entries(details.normalStridesM)) {
-    if (normalM === undefined) continue;
-    await saveTypedStride(tx, yardId, { horseId: id, entry: Entry.parse(entry), normalM, heightM, type, current });
-  }
-  return id;
-}
-
-type TypedStride = {
-  horseId: string;
-  entry: StrideEntryKey;
-  normalM: number | null;
-  heightM: number;
-  type: HorseType;
-  current: Horse | null;
-};
-
-async function saveTypedStride(tx: Transaction, yardId: string, stride: TypedStride): Promise<void> {
-  const { horseId, entry, normalM, heightM, type, current } = stride;
-  const known = current?.strides[entry];
-  const typedM = known?.source === 'typed' ? known.normalM : null;
-  if (normalM === typedM) return;
-  if (normalM === null) {
-    await tx
-      .update(strideRanges)
-      .set({ withdrawnAt: new Date() })
-      .where(
-        and(
-          eq(strideRanges.horseId, horseId),
-          eq(strideRanges.entry, entry),
-          eq(strideRanges.source, 'typed'),
-          isNull(strideRanges.withdrawnAt),
-        ),
-      );
-    return;
-  }
-  // How far the stride can be changed is practice's until it is tested: in proportion to the typed normal.
-  const usual = known ?? defaultStride(entry, heightM, type);
-  const share = usual ? { short: usual.shortM / usual.normalM, long: usual.longM / usual.normalM } : null;
-  await tx.insert(strideRanges).values({
-    id: randomUUID(),
-    yardId,
-    horseId,
-    entry,
-    shortM: normalM * (share?.short ?? 1),
-    normalM,
-    longM: normalM * (share?.long ?? 1),
-    source: 'typed',
-  });
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { KIT_KINDS, type KitKind } from '@/files/yardForms';
 import { and, asc, eq } from 'drizzle-orm';
 import type { RoanDatabase } from '../database';
+import { putRows } from '../manyRows';
 import { kit } from '../schema';
 import type { Transaction } from '../database';
 
@@ -31,10 +32,20 @@ export type KitDetails = Omit<KitPiece, 'id' | 'archived'> & { id?: string };
 
 /** Adds some kit, or changes the piece named by its id. */
 export async function saveKit(tx: Transaction, yardId: string, { id, ...piece }: KitDetails): Promise<void> {
-  if (id === undefined) await tx.insert(kit).values({ id: randomUUID(), yardId, ...piece });
+  if (id === undefined) await saveKits(tx, yardId, [{ id: randomUUID(), ...piece }]);
   else
     await tx
       .update(kit)
       .set(piece)
       .where(and(eq(kit.yardId, yardId), eq(kit.id, id)));
+}
+
+/** Adds kit, and changes pieces whose ids are there already: in a few statements however many they are. */
+export async function saveKits(
+  tx: Transaction,
+  yardId: string,
+  pieces: readonly (KitDetails & { id: string })[],
+): Promise<void> {
+  const rows = pieces.map(({ id, kind, name, sizeM, count }) => ({ id, kind, name, sizeM, count }));
+  await putRows(tx, kit, yardId, rows);
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { ownStep, type OwnStep } from '@/core';
 import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { RoanDatabase } from '../database';
+import { putRows } from '../manyRows';
 import { people, stepWalks } from '../schema';
 import type { Transaction } from '../database';
 
@@ -57,13 +58,23 @@ export type PersonDetails = { id?: string; name: string; role: PersonRole; stepL
 /** Adds a person, or changes the one named by their id. */
 export async function savePerson(tx: Transaction, yardId: string, { id, ...person }: PersonDetails): Promise<string> {
   const personId = id ?? randomUUID();
-  if (id === undefined) await tx.insert(people).values({ id: personId, yardId, ...person });
+  if (id === undefined) await savePeople(tx, yardId, [{ id: personId, ...person }]);
   else
     await tx
       .update(people)
       .set(person)
       .where(and(eq(people.yardId, yardId), eq(people.id, id)));
   return personId;
+}
+
+/** Adds people, and changes those whose ids are there already: in a few statements however many they are. */
+export async function savePeople(
+  tx: Transaction,
+  yardId: string,
+  persons: readonly (PersonDetails & { id: string })[],
+): Promise<void> {
+  const rows = persons.map(({ id, name, role, stepLengthM }) => ({ id, name, role, stepLengthM }));
+  await putRows(tx, people, yardId, rows);
 }
 
 /** Keeps a walk; sent again with the same id it counts once. */

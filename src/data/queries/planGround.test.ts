@@ -9,7 +9,8 @@ import {
   settingAt,
 } from '@/core';
 import { setArchived } from './archive';
-import { listHorses, saveHorse } from './horses';
+import { listHorses } from './horses';
+import { saveHorse } from './saveHorses';
 import { findLayout } from './layouts';
 import { planGround, planHorse } from './planGround';
 import { addStrideTest, addTestedStride } from './strideTests';

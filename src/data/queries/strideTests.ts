@@ -12,6 +12,7 @@ import {
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import { z } from 'zod';
 import type { RoanDatabase } from '../database';
+import { inBatches } from '../manyRows';
 import { horses, people, strideRanges, strideTestPasses, strideTests } from '../schema';
 import type { Transaction } from '../database';
 
@@ -99,24 +100,45 @@ export type StrideTestDetails = TestQuality & {
  * Keeps a test with its passes; sent again with the same id it is kept once.
  * @returns whether its horse is of this yard
  */
-export async function addStrideTest(tx: Transaction, yardId: string, details: StrideTestDetails): Promise<boolean> {
-  const { id, lane, passes, testedAtMs, ...test } = details;
+export async function addStrideTest(tx: Transaction, yardId: string, test: StrideTestDetails): Promise<boolean> {
   const [horse] = await tx
     .select({ id: horses.id })
     .from(horses)
     .where(and(eq(horses.yardId, yardId), eq(horses.id, test.horseId)));
   if (!horse) return false;
-  const [already] = await tx.select({ id: strideTests.id }).from(strideTests).where(eq(strideTests.id, id));
-  if (already) return true;
-  await tx.insert(strideTests).values({
-    ...{ ...test, id, yardId, testedAt: new Date(testedAtMs) },
+  const [already] = await tx.select({ id: strideTests.id }).from(strideTests).where(eq(strideTests.id, test.id));
+  if (!already) await addStrideTests(tx, yardId, [test]);
+  return true;
+}
+
+/** Keeps tests that are new, of horses of this yard, with their passes: in a few statements however many they are. */
+export async function addStrideTests(
+  tx: Transaction,
+  yardId: string,
+  tests: readonly StrideTestDetails[],
+): Promise<void> {
+  const rows = tests.map(({ lane, passes: _, testedAtMs, ...test }) => ({
+    ...{ ...test, yardId, testedAt: new Date(testedAtMs) },
     laneM: lane.kind === 'taped' ? lane.lengthM : null,
     laneSteps: lane.kind === 'steps' ? lane.steps : null,
-  });
-  await tx
-    .insert(strideTestPasses)
-    .values(passes.map((pass, position) => ({ ...pass, id: randomUUID(), yardId, testId: id, position })));
-  return true;
+  }));
+  await inBatches(rows, some => tx.insert(strideTests).values(some));
+  const passes = tests.flatMap(test =>
+    test.passes.map((pass, position) => ({ ...pass, id: randomUUID(), yardId, testId: test.id, position })),
+  );
+  await inBatches(passes, some => tx.insert(strideTestPasses).values(some));
+}
+
+/** Which tests are there, of all horses of a yard: whose, of which gait and when. */
+export async function testsThere(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+): Promise<{ horseId: string; entry: string; testedAtMs: number }[]> {
+  const rows = await db
+    .select({ horseId: strideTests.horseId, entry: strideTests.entry, testedAt: strideTests.testedAt })
+    .from(strideTests)
+    .where(and(eq(strideTests.yardId, yardId), isNull(strideTests.archivedAt)));
+  return rows.map(({ horseId, entry, testedAt }) => ({ horseId, entry, testedAtMs: testedAt.getTime() }));
 }
 
 /** Gives the profile what a test, or a suggestion that rests on it, says of an entry. */

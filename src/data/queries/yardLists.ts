@@ -7,10 +7,11 @@ import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../database';
 import { present } from '../present';
 import type { Transaction } from '../database';
-import { listHorses, saveHorse } from './horses';
-import { listKit, saveKit } from './kit';
-import { listPeople, savePerson } from './people';
-import { addStrideTest, listStrideTests } from './strideTests';
+import { listHorses, type Horse } from './horses';
+import { listKit, saveKits } from './kit';
+import { listPeople, savePeople } from './people';
+import { saveHorses, type HorseChange } from './saveHorses';
+import { addStrideTests, listStrideTests, testsThere, type StrideTestDetails } from './strideTests';
 
 /** What a list did to the yard, or would do. */
 export type ListChanges = { added: number; changed: number; left: number };
@@ -22,16 +23,16 @@ export class ListRefused extends DatabaseRefused {
 
 type Reader = Pick<RoanDatabase, 'select'>;
 
-/** What taking a list in comes to, and each step of it. */
-type ListPlan = { changes: ListChanges; steps: ((tx: Transaction) => Promise<unknown>)[] };
+/** What taking a list in comes to, and what does it. */
+type ListPlan = { changes: ListChanges; keep: (tx: Transaction) => Promise<unknown> };
 
 /**
  * Takes a list into the yard, all of it or nothing: the transaction is given up by a throw.
  * @throws {ListRefused} with a sentence
  */
 export async function importList(tx: Transaction, yardId: string, content: CsvContent): Promise<ListChanges> {
-  const { changes, steps } = await planList(tx, yardId, content);
-  for (const step of steps) await step(tx);
+  const { changes, keep } = await planList(tx, yardId, content);
+  await keep(tx);
   return changes;
 }
 
@@ -77,22 +78,15 @@ function refuseTwice(names: readonly string[]): void {
   }
 }
 
-/** A step for each row, that adds it or changes what is there. */
+/** Each row with what is there of it, null where it is new. */
 function planOf<Row, There>(
   rows: readonly Row[],
   thereOf: (row: Row) => There | null,
-  step: (tx: Transaction, row: Row, there: There | null) => Promise<unknown>,
+  keep: (tx: Transaction, planned: { row: Row; there: There | null }[]) => Promise<unknown>,
 ): ListPlan {
   const planned = rows.map(row => ({ row, there: thereOf(row) }));
   const changed = planned.filter(({ there }) => there !== null).length;
-  return {
-    changes: { added: rows.length - changed, changed, left: 0 },
-    steps: planned.map(
-      ({ row, there }) =>
-        tx =>
-          step(tx, row, there),
-    ),
-  };
+  return { changes: { added: rows.length - changed, changed, left: 0 }, keep: tx => keep(tx, planned) };
 }
 
 async function planHorses(db: Reader, yardId: string, rows: readonly CsvHorse[]): Promise<ListPlan> {
@@ -101,12 +95,19 @@ async function planHorses(db: Reader, yardId: string, rows: readonly CsvHorse[])
   return planOf(
     rows,
     ({ name }) => horseOf(name),
-    (tx, { name, heightM, type, bornYear, level, stiffSide, notes, strides: normalStridesM }, horse) => {
-      const details = { name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM };
-      return saveHorse(tx, yardId, horse ? { ...details, id: horse.id } : details);
-    },
+    (tx, planned) => saveHorses(tx, yardId, planned.map(horseChange)),
   );
 }
+
+function horseChange({ row, there }: { row: CsvHorse; there: Horse | null }): HorseChange {
+  const { name, heightM, type, bornYear, level, stiffSide, notes, strides: normalStridesM } = row;
+  return {
+    details: { name, heightM, type, bornYear, level, stiffSide, notes, normalStridesM },
+    before: there,
+  };
+}
+
+const idOf = (there: { id: string } | null) => there?.id ?? randomUUID();
 
 async function planPeople(db: Reader, yardId: string, rows: readonly CsvPerson[]): Promise<ListPlan> {
   refuseTwice(rows.map(({ name }) => name));
@@ -114,8 +115,12 @@ async function planPeople(db: Reader, yardId: string, rows: readonly CsvPerson[]
   return planOf(
     rows,
     ({ name }) => personOf(name),
-    (tx, { name, role, stepLengthM }, person) =>
-      savePerson(tx, yardId, { ...(person ? { id: person.id } : {}), name, role, stepLengthM }),
+    (tx, planned) =>
+      savePeople(
+        tx,
+        yardId,
+        planned.map(({ row: { name, role, stepLengthM }, there }) => ({ id: idOf(there), name, role, stepLengthM })),
+      ),
   );
 }
 
@@ -125,40 +130,38 @@ async function planKit(db: Reader, yardId: string, rows: readonly CsvKit[]): Pro
   return planOf(
     rows,
     row => known.get(keyOf(row))?.[0] ?? null,
-    (tx, { kind, name, sizeM, count }, piece) =>
-      saveKit(tx, yardId, { ...(piece ? { id: piece.id } : {}), kind, name, sizeM, count }),
+    (tx, planned) =>
+      saveKits(
+        tx,
+        yardId,
+        planned.map(({ row: { kind, name, sizeM, count }, there }) => ({ id: idOf(there), kind, name, sizeM, count })),
+      ),
   );
 }
-
-const testKey = ({ entry, testedAtMs }: { entry: string; testedAtMs: number }) => `${entry} ${testedAtMs}`;
 
 /** A test of the same horse, gait and instant is there already, and is left as it is. */
 async function planTests(db: Reader, yardId: string, rows: readonly CsvTest[]): Promise<ListPlan> {
   const horseOf = byName(await listHorses(db, yardId));
-  const plan: ListPlan = { changes: { added: 0, changed: 0, left: 0 }, steps: [] };
-  /** What is there already, by horse: asked for once each, and kept up with what the list adds. */
-  const known = new Map<string, Set<string>>();
+  const keyOf = (horseId: string, entry: string, testedAtMs: number) => `${horseId} ${entry} ${testedAtMs}`;
+  /** What is there already, kept up with what the list adds. */
+  const known = new Set(
+    (await testsThere(db, yardId)).map(({ horseId, entry, testedAtMs }) => keyOf(horseId, entry, testedAtMs)),
+  );
+  const added: StrideTestDetails[] = [];
   for (const { horse: name, entry, testedAtMs, lane, moment, passes } of rows) {
     const horse = horseOf(name);
     if (!horse)
       throw new ListRefused(`The yard has no horse called “${name}”: add it first, or rename it in the list.`);
-    const there = known.get(horse.id) ?? new Set((await listStrideTests(db, yardId, horse.id)).map(testKey));
-    known.set(horse.id, there);
-    const key = testKey({ entry, testedAtMs });
-    if (there.has(key)) {
-      plan.changes.left += 1;
-      continue;
-    }
-    there.add(key);
-    plan.steps.push(tx =>
-      addStrideTest(tx, yardId, {
-        ...{ id: randomUUID(), horseId: horse.id, riderId: null, stepperId: null, note: '' },
-        ...{ rhythm: null, roundness: null, balance: null, entry, testedAtMs, lane, moment, passes },
-      }),
-    );
-    plan.changes.added += 1;
+    const key = keyOf(horse.id, entry, testedAtMs);
+    if (known.has(key)) continue;
+    known.add(key);
+    added.push({
+      ...{ id: randomUUID(), horseId: horse.id, riderId: null, stepperId: null, note: '' },
+      ...{ rhythm: null, roundness: null, balance: null, entry, testedAtMs, lane, moment, passes },
+    });
   }
-  return plan;
+  const changes = { added: added.length, changed: 0, left: rows.length - added.length };
+  return { changes, keep: tx => addStrideTests(tx, yardId, added) };
 }
 
 /** A list of the yard, to be written: what is archived is left out. */
@@ -192,8 +195,6 @@ export async function exportList(db: Pick<RoanDatabase, 'select'>, yardId: strin
     }
   }
 }
-
-type Horse = Awaited<ReturnType<typeof listHorses>>[number];
 
 /** Only what was typed in: a guess or a test must not come back as somebody's word. */
 function toCsvHorse({ name, heightM, type, bornYear, level, stiffSide, notes, strides }: Horse): CsvHorse {

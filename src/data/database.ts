@@ -7,6 +7,8 @@ export type OpenDatabase = {
   db: RoanDatabase;
   /** Every write goes through here, in order and whole: each in a transaction, on a server those that wait in one together. */
   write: WriteQueue;
+  /** Whether it is a file of this process; else on a server. */
+  file?: boolean;
   close: () => Promise<void>;
 };
 

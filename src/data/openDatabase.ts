@@ -47,6 +47,7 @@ export async function openDatabase(url: string, authToken?: string, replicaUrl?:
     return {
       db: read,
       write,
+      file: filePath !== null,
       close: async () => {
         await write.idle();
         near?.close();

@@ -15,7 +15,10 @@ type ReadTable = { table: ArchiveTable; rows: ArchiveRow[] };
 /** A film of an archive; `open` is null where it is neither in the archive nor beside it. */
 export type ReadFilm = { hash: string; sizeBytes: number; open: (() => Promise<Readable>) | null };
 
-export type ReadArchive = { manifest: Manifest; tables: ReadTable[]; films: ReadFilm[]; close: () => void };
+/** An archive whose tables nobody has looked at yet. */
+export type OpenArchive = { file: string; manifest: Manifest; films: ReadFilm[]; close: () => void };
+
+export type ReadArchive = OpenArchive & { tables: ReadTable[] };
 
 export type ArchiveLimits = { tablesBytes: number; manifestBytes: number };
 
@@ -33,27 +36,47 @@ const refuse = refuseArchive;
  * @throws {DatabaseRefused} with a sentence: no archive, a damaged one, one of another version, one that unpacks to more than an
  *   archive has, or rows that do not fit
  */
-export async function readArchive(
+export const readArchive = (
   file: string,
   filmFolders: readonly string[] = [],
   limits: ArchiveLimits = USUAL_LIMITS,
-): Promise<ReadArchive> {
-  const zip = await openZip(file).catch(() => refuse('This file is no archive of Roan, or it is damaged.'));
-  try {
-    const manifest = await readManifest(zip, limits);
-    refuseStrange(manifest);
+): Promise<ReadArchive> =>
+  withZip(file, async zip => {
+    const archive = await opened(zip, file, filmFolders, limits);
     const tables: ReadTable[] = [];
     let left = limits.tablesBytes;
     for (const table of ARCHIVE_TABLES) {
       left -= zip.sizes.get(`tables/${tableName(table)}.json`) ?? 0;
       if (left < 0) refuse('This archive unpacks to more than a yard’s records can be.');
-      tables.push({ table, rows: await readTable(zip, manifest, table) });
+      tables.push({ table, rows: await readTable(zip, archive.manifest, table) });
     }
-    return { manifest, tables, films: filmsOf(zip, manifest, filmFolders), close: zip.close };
+    return { ...archive, tables };
+  });
+
+/** As `readArchive`, without looking at its rows. */
+export const openArchive = (file: string, filmFolders: readonly string[] = []): Promise<OpenArchive> =>
+  withZip(file, zip => opened(zip, file, filmFolders, USUAL_LIMITS));
+
+/** The zip stays open where the archive is one. */
+async function withZip<Archive>(file: string, read: (zip: OpenZip) => Promise<Archive>): Promise<Archive> {
+  const zip = await openZip(file).catch(() => refuse('This file is no archive of Roan, or it is damaged.'));
+  try {
+    return await read(zip);
   } catch (error) {
     zip.close();
     throw error;
   }
+}
+
+async function opened(
+  zip: OpenZip,
+  file: string,
+  filmFolders: readonly string[],
+  limits: ArchiveLimits,
+): Promise<OpenArchive> {
+  const manifest = await readManifest(zip, limits);
+  refuseStrange(manifest);
+  return { file, manifest, films: filmsOf(zip, manifest, filmFolders), close: zip.close };
 }
 
 /**

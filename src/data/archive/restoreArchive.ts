@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { createWriteStream, mkdirSync, renameSync, rmSync, statfsSync } from 'node:fs';
+import { createWriteStream, mkdirSync, mkdtempSync, renameSync, rmSync, statfsSync } from 'node:fs';
+import path from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { and, eq, isNull, sql } from 'drizzle-orm';
@@ -7,14 +8,12 @@ import { DatabaseRefused, StoreFault } from '../databaseRefused';
 import { filmFile } from '../films/filmFile';
 import type { OpenDatabase } from '../database';
 import { listYards, type Yard } from '../queries/yards';
-import { passphrases, people, sessions } from '../schema';
-import { upgradeRecords } from '../upgrade/upgradeRecords';
+import { passphrases, people, sessions, videos } from '../schema';
 import type { Transaction } from '../database';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
-import { insertRows } from './insertRows';
-import { refuseArchive, type ReadArchive, type ReadFilm } from './readArchive';
-import { readEverything } from './readEverything';
-import { ofYard } from './writeArchive';
+import { refuseArchive, type OpenArchive, type ReadFilm } from './readArchive';
+import { stageArchive, takeOver, withStaged, type StagedTables } from './stageArchive';
+import { ofYard, type ArchiveRow } from './writeArchive';
 
 /** Where an archive is restored to: the yard, and who restores it there, null where nobody is known. */
 export type RestoredInto = { yardId: string; personId: string | null };
@@ -34,35 +33,41 @@ export async function isEmptyYard({ db }: Pick<OpenDatabase, 'db'>, into?: Resto
 /** What is left free beside what is restored, bytes. */
 const SPARE_BYTES = 64 * 1024 ** 2;
 
+/** Makes the tables of an archive file ready in a folder: beside the thread that takes taps, where there is one. */
+export type Stage = (file: string, folder: string) => Promise<StagedTables>;
+
 /**
- * Restores an archive into a Roan that is empty, all of it or nothing. Films are written first, each looked at on its way, and
- * taken away again where the rest cannot be restored.
+ * Restores an archive into a Roan that is empty, all of it or nothing. Its tables are made ready in a store of their own, and films are
+ * written, each looked at on its way, and taken away again where the rest cannot be restored; those who write meanwhile wait only for
+ * the rows to be taken over.
  * @param into - the yard that it takes the place of, where others may lie beside it; left out for a store of its own
  * @throws {DatabaseRefused} where something was entered already, a row names another that is not there, a document is not what
  *   this Roan reads, or a film is not what it was
  */
 export async function restoreArchive(
   database: OpenDatabase,
-  archive: ReadArchive,
+  archive: OpenArchive,
   videoFolder: string,
   into?: RestoredInto,
+  stage: Stage = stageArchive,
 ): Promise<void> {
-  if (!(await isEmptyYard(database, into)))
-    refuseArchive(
-      'This Roan has a yard with things in it: an archive is restored into an empty one, so that nothing is mixed.',
-    );
-  const others = (await listYards(database.db)).filter(({ id }) => id !== into?.yardId);
-  const alone = into === undefined || others.length === 0;
-  if (!alone) refuseBeside(archive, others);
+  await refuseMixed(database, into);
   const written: string[] = [];
+  const folder = mkdtempSync(path.join(path.dirname(archive.file), 'restore-'));
   try {
-    await restoreFilms(archive, videoFolder, written);
-    await database.write(async tx => {
-      const person = into?.personId ? await personNamed(tx, into.personId) : null;
-      await insertAll(tx, archive, alone ? undefined : into.yardId);
-      if (person) await keepRestorer(tx, person, yardsOf(archive)[0]!.id);
-      await upgradeRecords(tx);
-      await readEverything(tx);
+    const staged = await stage(archive.file, folder);
+    const others = (await listYards(database.db)).filter(({ id }) => id !== into?.yardId);
+    const alone = into === undefined || others.length === 0;
+    if (!alone) refuseBeside(staged, others);
+    await withStaged(staged, async rows => {
+      await restoreFilms(archive.films, await rows.of(videos), videoFolder, written);
+      await database.write(async tx => {
+        // Somebody may have entered something while it was made ready.
+        await refuseMixed({ db: tx as unknown as OpenDatabase['db'] }, into);
+        const person = into?.personId ? await personNamed(tx, into.personId) : null;
+        await takeOver(tx, database.file ? staged : rows, alone ? undefined : into.yardId);
+        if (person) await keepRestorer(tx, person, staged.yards[0]!.id);
+      });
     });
   } catch (error) {
     for (const file of written) rmSync(file, { force: true });
@@ -73,12 +78,25 @@ export async function restoreArchive(
     )
       throw new DatabaseRefused(`${error.message} Nothing was changed.`, { cause: error });
     throw error;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
   }
 }
 
+async function refuseMixed(database: Pick<OpenDatabase, 'db'>, into?: RestoredInto): Promise<void> {
+  if (!(await isEmptyYard(database, into)))
+    refuseArchive(
+      'This Roan has a yard with things in it: an archive is restored into an empty one, so that nothing is mixed.',
+    );
+}
+
 /** Writes the films that rows name; one that the archive does not have is missing afterwards, as it was when it was made. */
-async function restoreFilms({ films, tables }: ReadArchive, folder: string, written: string[]): Promise<void> {
-  const rows = tables.find(({ table }) => tableName(table) === 'videos')!.rows;
+async function restoreFilms(
+  films: readonly ReadFilm[],
+  rows: readonly ArchiveRow[],
+  folder: string,
+  written: string[],
+): Promise<void> {
   const wanted = rows.flatMap(({ id, sha256: hash, removed_at: removedAt }) => {
     const film = removedAt === null ? films.find(one => one.hash === hash && one.open) : undefined;
     return film ? [{ film, file: filmFile(folder, String(id)) }] : [];
@@ -119,22 +137,12 @@ async function writeFilm({ hash, open }: ReadFilm, file: string): Promise<void> 
     refuseArchive(`The film ${hash} is not what it was when the archive was made: it is damaged.`);
 }
 
-const yardsOf = ({ tables }: ReadArchive) =>
-  (tables.find(({ table }) => tableName(table) === 'yards')?.rows ?? []).map(({ id, name }) => ({
-    ...{ id: String(id), name: String(name) },
-  }));
-
 /** Beside other yards one yard is restored, and one that is not there already. */
-function refuseBeside(archive: ReadArchive, others: readonly Yard[]): void {
-  const own = yardsOf(archive);
-  if (own.length !== 1)
+function refuseBeside({ yards }: StagedTables, others: readonly Yard[]): void {
+  if (yards.length !== 1)
     refuseArchive('This is a backup of a whole store: it is restored into a store that has no other yards.');
-  const there = others.find(({ id }) => id === own[0]!.id);
+  const there = others.find(({ id }) => id === yards[0]!.id);
   if (there) refuseArchive(`The yard of this archive is here already: “${there.name}”.`);
-  // What a row says of whose it is would be believed from then on.
-  for (const { table, rows } of archive.tables)
-    if (tableName(table) !== 'yards' && rows.some(row => row.yard_id !== own[0]!.id))
-      refuseArchive(`A row of ${tableName(table)} is of another yard than the archive.`);
 }
 
 type Restorer = { id: string; name: string };
@@ -157,14 +165,4 @@ async function keepRestorer(tx: Transaction, { id, name }: Restorer, yardId: str
   if (personId !== id) await tx.delete(passphrases).where(eq(passphrases.personId, personId));
   await tx.update(passphrases).set({ personId, yardId }).where(eq(passphrases.personId, id));
   await tx.update(sessions).set({ personId, yardId }).where(eq(sessions.personId, id));
-}
-
-/** @param yardId - the yard whose rows go; left out where all go */
-async function insertAll(tx: Transaction, { tables }: ReadArchive, yardId?: string): Promise<void> {
-  await tx.run(sql.raw('pragma defer_foreign_keys = on'));
-  for (const { table } of [...tables].reverse())
-    await tx.run(sql`${sql.raw(`delete from "${tableName(table)}"`)} ${ofYard(table, yardId)}`);
-  await insertRows(tx, tables);
-  const [broken] = await tx.all<{ table: string }>(sql.raw('pragma foreign_key_check'));
-  if (broken) refuseArchive(`A row of ${broken.table} names another that is not in the archive.`);
 }

@@ -1,5 +1,6 @@
 import { backUpIfDue, type BackupFolders } from '@/data/archive/backups';
 import { archiveTexts, type ArchiveTexts } from '@/data/archive/writeArchive';
+import { stageArchive, type StagedTables } from '@/data/archive/stageArchive';
 import { sampleRows } from '@/data/demo/sampleRows';
 import { openReader } from '@/data/openReader';
 import { lessonPdf, riderPdf, type LessonSheet, type SheetPair } from '@/files/pdf/lessonPdf';
@@ -36,6 +37,8 @@ export const TASKS = {
     pair === null ? lessonPdf(sheet, paper) : riderPdf(sheet, pair, paper),
   archive: ({ yardId }: { yardId: string }): Promise<ArchiveTexts> =>
     openReader().then(reader => archiveTexts(reader.db, yardId).finally(() => reader.close())),
+  stageArchive: ({ file, folder }: { file: string; folder: string }): Promise<StagedTables> =>
+    stageArchive(file, folder),
   sample: (at: { nowMs: number; timeZone: string }) => sampleRows(at),
   list: (input: ListToRead): Promise<ListRead> => readList(input),
   backup: ({ folders, nowMs }: { folders: BackupFolders; nowMs: number }): Promise<string | null> =>

@@ -7,8 +7,8 @@ import { heavyWork } from '@/app/_server/heavy/heavyWork';
 import { receiveFile } from '@/app/_server/receiveFile';
 import { yardContext } from '@/app/_server/yardContext';
 import { backupFilms } from '@/data/archive/backups';
-import { readArchive } from '@/data/archive/readArchive';
-import { restoreArchive } from '@/data/archive/restoreArchive';
+import { openArchive } from '@/data/archive/readArchive';
+import { restoreArchive, type Stage } from '@/data/archive/restoreArchive';
 import { packArchive } from '@/data/archive/writeArchive';
 import { roan } from '@/data/roan';
 import { revalidatePath } from 'next/cache';
@@ -36,11 +36,12 @@ export const POST = answering(may.instruct, async (request: Request) => {
   const folders = dataFolders();
   const received = await receiveFile(request, { folder: folders.incoming, mostBytes: MOST_BYTES, what: 'archive' });
   try {
-    const archive = await readArchive(received.file, [backupFilms(folders.backups)]);
+    const archive = await openArchive(received.file, [backupFilms(folders.backups)]);
     try {
       const { yard, who } = await yardContext();
       const into = { yardId: yard.id, personId: who.open ? null : who.id };
-      await restoreArchive(await roan(), archive, folders.videos, into);
+      const stage: Stage = (file, folder) => heavyWork('stageArchive', { file, folder });
+      await restoreArchive(await roan(), archive, folders.videos, into, stage);
       revalidatePath('/', 'layout');
       const missing = archive.films.filter(({ open }) => open === null).length;
       return Response.json({ yard: archive.manifest.yard, rows: archive.manifest.rows, missingFilms: missing });

@@ -1,8 +1,10 @@
 import { DatabaseRefused } from '@/data/databaseRefused';
+import { tidyIncoming } from '@/data/tidyIncoming';
 import { currentYard } from '@/data/queries/yards';
 import { isPagesThread, roan } from '@/data/roan';
 import { setFirstPassphrase } from './access/firstPassphrase';
 import { answerTaps } from './answerTaps';
+import { dataFolders } from './dataFolders';
 import { keepForPages } from './keepForPages';
 import { keepBackups } from './keepBackups';
 import { keepDaysAtStart } from './keepDaysAtStart';
@@ -20,6 +22,12 @@ export async function openAtStart(): Promise<void> {
     await setFirstPassphrase(database, yard.id);
     // A full disk keeps nobody from reading: the clock is looked at again later.
     await lookAtClock(database, Date.now()).catch(() => undefined);
+    try {
+      tidyIncoming(dataFolders(), Date.now());
+    } catch (error) {
+      // What cannot be taken away is in nobody's way.
+      console.error(error);
+    }
     answerTaps();
     keepForPages(database);
     keepBackups();

@@ -21,7 +21,8 @@ import { withTestDatabase } from '../testDatabase';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
 import { backUpIfDue, backupFilms, isBackupDue, listBackups } from './backups';
 import { readArchive, type ArchiveLimits } from './readArchive';
-import { isEmptyYard, restoreArchive } from './restoreArchive';
+import { isEmptyYard, restoreArchive, type Stage } from './restoreArchive';
+import { stageArchive } from './stageArchive';
 import { withFilms } from './withFilms';
 import { archiveRows, sha256, writeArchive } from './writeArchive';
 
@@ -389,5 +390,25 @@ test('beside other yards one yard is restored in the place of one that is empty,
     await expect(
       restoreArchive(database, archive, path.join(folder, 'beside'), { yardId: third.id, personId: null }),
     ).rejects.toThrow('is here already');
+  });
+});
+
+test('while an archive is made ready others write as before, and what is entered into the yard meanwhile stays', async () => {
+  await withDemo(async demo => {
+    const archive = await readBytes(await archiveOf(demo));
+    await withTestDatabase(async empty => {
+      const { id: yardId } = await currentYard(empty);
+      const target = path.join(folder, 'not-mixed');
+      const meanwhile: Stage = async (file, staging) => {
+        const staged = await stageArchive(file, staging);
+        await empty.write(tx => savePerson(tx, yardId, { name: 'Wyn', role: 'rider', stepLengthM: null }));
+        return staged;
+      };
+      const before = readdirSync(folder);
+      await expect(restoreArchive(empty, archive, target, undefined, meanwhile)).rejects.toThrow('into an empty one');
+      expect((await listPeople(empty.db, yardId)).map(({ name }) => name)).toEqual(['Wyn']);
+      expect(existsSync(target) ? readdirSync(target) : []).toEqual([]);
+      expect(readdirSync(folder).filter(name => name !== 'not-mixed')).toEqual(before);
+    });
   });
 });

@@ -12,13 +12,23 @@ type Answer = Pick<Response, 'ok'> &
   Partial<{ blob: () => Promise<Blob>; json: () => Promise<unknown>; headers: Headers }>;
 let answer: (value: Answer) => void;
 let asked: AbortSignal | undefined;
+/** How many the server says that it makes first. */
+let before: number;
 
 beforeEach(() => {
   jest.useFakeTimers();
   saved.mockReset();
+  before = 0;
+  const names: unknown[] = [];
   globalThis.fetch = jest.fn(
-    (_: string, { signal }: RequestInit) =>
+    (href: string, { signal, headers }: RequestInit) =>
       new Promise((resolve, reject) => {
+        names.push(Object.values(headers as object)[0]);
+        // Its place is asked for by the name that the file was asked for with.
+        if (href === '/api/line') {
+          expect(names.every(name => name === names[0])).toBe(true);
+          return resolve({ ok: true, json: () => Promise.resolve({ before }) } as Response);
+        }
         asked = signal ?? undefined;
         answer = resolve as unknown as typeof answer;
         signal?.addEventListener('abort', () => reject(new Error('aborted')));
@@ -52,6 +62,21 @@ test('what takes long says that it is being made, for how long, and is kept unde
   await pass(1000);
   await waitFor(() => expect(screen.queryByText(/is being made/)).toBeNull());
   expect(saved).toHaveBeenCalledWith(expect.any(Blob), 'the-sheet.pdf');
+});
+
+test('whoever waits in a line hears how many are before it, and when it is begun', async () => {
+  before = 2;
+  fireEvent.click(screen.getByRole('link'));
+  await pass(1500);
+  expect(screen.getByText(/The sheet waits: 2 others are made first/)).toBeTruthy();
+  before = 1;
+  await pass(3000);
+  expect(screen.getByText(/The sheet waits: one other is made first/)).toBeTruthy();
+  before = 0;
+  await pass(3000);
+  expect(screen.getByText(/The sheet is being made/)).toBeTruthy();
+  answer(file());
+  await pass(1000);
 });
 
 test('stopped, nothing is kept, nobody is scolded, and the server hears of it', async () => {

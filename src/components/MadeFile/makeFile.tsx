@@ -1,10 +1,14 @@
+import { newId } from '@/components/newId';
 import { saveFile } from '@/components/saveFile';
+import { ASKED_BY } from '@/files/askedBy';
 import { Button, Group, Text } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import type { MouseEvent } from 'react';
 
 /** What is there at once needs no word. */
 const SOON_MS = 400;
+/** So often whoever waits asks how many are before it. */
+const PLACE_EVERY_S = 2;
 const NO_ANSWER = 'The server does not answer: try again in a moment.';
 
 let made = 0;
@@ -17,11 +21,14 @@ let made = 0;
 export async function makeFile(href: string, name: string): Promise<void> {
   const id = `made-${(made += 1)}`;
   const stop = new AbortController();
+  const asked = { [ASKED_BY]: newId() };
   const beganMs = Date.now();
+  let before = 0;
   const tell = () => {
     const seconds = Math.round((Date.now() - beganMs) / 1000);
+    if (seconds % PLACE_EVERY_S === 0) void placeOf(asked).then(place => (before = place));
     const shown = { id, loading: true, autoClose: false as const, withCloseButton: false };
-    const message = <Making name={name} seconds={seconds} onStop={() => stop.abort()} />;
+    const message = <Making {...{ name, seconds, before }} onStop={() => stop.abort()} />;
     if (seconds === 0) notifications.show({ ...shown, message });
     else notifications.update({ ...shown, message });
   };
@@ -30,7 +37,7 @@ export async function makeFile(href: string, name: string): Promise<void> {
     tell();
     ticking = setInterval(tell, 1000);
   }, SOON_MS);
-  const problem = await fetched(href, stop.signal).catch(() => (stop.signal.aborted ? null : NO_ANSWER));
+  const problem = await fetched(href, asked, stop.signal).catch(() => (stop.signal.aborted ? null : NO_ANSWER));
   clearTimeout(soon);
   clearInterval(ticking);
   notifications.hide(id);
@@ -46,8 +53,8 @@ export function followMade(event: MouseEvent<HTMLAnchorElement>, name: string): 
 }
 
 /** Keeps the file; or says what is wrong. */
-async function fetched(href: string, signal: AbortSignal): Promise<string | null> {
-  const answer = await fetch(href, { signal });
+async function fetched(href: string, headers: Record<string, string>, signal: AbortSignal): Promise<string | null> {
+  const answer = await fetch(href, { headers, signal });
   if (!answer.ok) {
     const said = (await answer.json().catch(() => null)) as { problem?: unknown } | null;
     return typeof said?.problem === 'string' ? said.problem : NO_ANSWER;
@@ -56,16 +63,29 @@ async function fetched(href: string, signal: AbortSignal): Promise<string | null
   return null;
 }
 
+/** How many others the server makes first; none where it does not say. */
+async function placeOf(headers: Record<string, string>): Promise<number> {
+  const said = (await fetch('/api/line', { headers })
+    .then(answer => answer.json())
+    .catch(() => null)) as { before?: unknown } | null;
+  return typeof said?.before === 'number' ? said.before : 0;
+}
+
 /** The name that the server gives it. */
 export function fileName(disposition: string | null): string {
   return /filename="([^"]+)"/.exec(disposition ?? '')?.[1] ?? 'roan';
 }
 
-function Making({ name, seconds, onStop }: { name: string; seconds: number; onStop: () => void }) {
+type MakingProps = { name: string; seconds: number; before: number; onStop: () => void };
+
+function Making({ name, seconds, before, onStop }: MakingProps) {
   return (
     <Group justify="space-between" wrap="nowrap">
       <Text size="sm">
-        {name} is being made{seconds > 0 && `: ${seconds} s`}
+        {before > 0
+          ? `${name} waits: ${before === 1 ? 'one other is' : `${before} others are`} made first`
+          : `${name} is being made`}
+        {seconds > 0 && `: ${seconds} s`}
       </Text>
       <Button size="xs" variant="default" onClick={onStop}>
         Stop

@@ -75,6 +75,7 @@ export const READ = [
   ...['waiting/page', 'mine/films/[videoId]/page', 'review/[pairId]/page', 'ride/lessons/[lessonId]/for/[pairId]/page'],
   ...[
     'GET api/keep',
+    'GET api/line',
     'GET api/lessons/[lessonId]/sheet',
     'POST api/videos',
     'GET api/videos/[videoId]',

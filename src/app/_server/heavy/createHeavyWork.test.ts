@@ -52,8 +52,8 @@ test('what nobody waits for is given up: in the line it is never begun, begun it
   const { all, start } = hands();
   const work = createHeavyWork(start, { hands: 1, mostWaiting: 9 });
   const [first, second] = [new AbortController(), new AbortController()];
-  const begun = work(task(1), first.signal);
-  const waits = work(task(2), second.signal);
+  const begun = work(task(1), first);
+  const waits = work(task(2), second);
   const last = work(task(3));
   second.abort();
   first.abort();
@@ -88,4 +88,14 @@ test('a worker that dies while it waits is not asked again', async () => {
   const second = work(task(2));
   all[1]!.answer(told(20));
   expect(await second).toEqual(told(20));
+});
+
+test('whoever waits hears how many are before it; whoever is not in the line waits for nobody', async () => {
+  const { all, start } = hands();
+  const work = createHeavyWork(start, { hands: 1, mostWaiting: 9 });
+  const asked = ['first', 'second', 'third'].map((name, at) => work(task(at), { name }));
+  expect(['first', 'second', 'third', 'nobody'].map(work.before)).toEqual([0, 1, 2, 0]);
+  all[0]!.answer(told(1));
+  await asked[0];
+  expect(['second', 'third'].map(work.before)).toEqual([0, 1]);
 });

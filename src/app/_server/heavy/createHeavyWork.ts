@@ -12,7 +12,10 @@ export type Hand = {
 /** A worker, and who hears what it says now. */
 type Heard = Hand & { hear: ((said: Told | Error) => void) | null };
 
-type Waiting = { asked: Asked; signal?: AbortSignal; done: (told: Told) => void; failed: (error: Error) => void };
+/** Who asked: whose signal says that nobody waits any more, and by which name it asks for its place in the line. */
+export type Asker = { signal?: AbortSignal; name?: string | null };
+
+type Waiting = Asker & { asked: Asked; done: (told: Told) => void; failed: (error: Error) => void };
 
 /** More is asked for than can be done soon. */
 export class TooMuchAsked extends Error {}
@@ -69,10 +72,16 @@ export function createHeavyWork(start: () => Hand, { hands, mostWaiting }: { han
     return hand;
   };
   /** Has a task done. @throws {TooMuchAsked} where the line is full; {GivenUp} where the signal says that nobody waits */
-  return (asked: Asked, signal?: AbortSignal): Promise<Told> =>
+  const work = (asked: Asked, { signal, name }: Asker = {}): Promise<Told> =>
     new Promise((done, failed) => {
       if (line.length >= mostWaiting) return failed(new TooMuchAsked());
-      line.push({ asked, signal, done, failed });
+      line.push({ signal, name, asked, done, failed });
       next();
     });
+  /** How many are done before what was asked for by a name is begun; none where it is begun, or nobody asked by that name. */
+  const before = (name: string): number => {
+    const place = line.findIndex(one => one.name === name);
+    return place < 0 ? 0 : place + busy;
+  };
+  return Object.assign(work, { before });
 }

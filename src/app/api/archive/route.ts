@@ -3,7 +3,7 @@ import { Readable } from 'node:stream';
 import { answering } from '@/app/_server/answering';
 import { may } from '../../_server/access/rules';
 import { dataFolders } from '@/app/_server/dataFolders';
-import { heavyWork } from '@/app/_server/heavy/heavyWork';
+import { askerOf, heavyWork } from '@/app/_server/heavy/heavyWork';
 import { receiveFile } from '@/app/_server/receiveFile';
 import { yardContext } from '@/app/_server/yardContext';
 import { backupFilms } from '@/data/archive/backups';
@@ -18,7 +18,7 @@ export const GET = answering(may.instruct, async (request: Request) => {
   const { yard } = await yardContext();
   const madeAt = new Date().toISOString();
   const films = new URL(request.url).searchParams.get('films') === 'no' ? 'beside' : 'inside';
-  const texts = await heavyWork('archive', { yardId: yard.id }, request.signal);
+  const texts = await heavyWork('archive', { yardId: yard.id }, askerOf(request));
   const { zip } = packArchive(texts, dataFolders().videos, madeAt, films);
   return new Response(Readable.toWeb(zip) as ReadableStream, {
     headers: {

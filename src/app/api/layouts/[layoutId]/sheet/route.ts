@@ -1,7 +1,7 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { may } from '../../../../_server/access/rules';
 import { download } from '@/app/_server/download';
-import { heavyWork } from '@/app/_server/heavy/heavyWork';
+import { askerOf, heavyWork } from '@/app/_server/heavy/heavyWork';
 import { SETTING_PAPERS } from '@/app/_server/heavy/settingPaper';
 import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup';
 import { yardContext, yardGaitWords } from '@/app/_server/yardContext';
@@ -35,7 +35,7 @@ export const GET = answering(
         walker: walker && { name: walker.name, stepM: walker.stepLengthM },
         parts: wish.get('parts') === 'all' ? 'all' : 'sheet',
       },
-      request.signal,
+      askerOf(request),
     );
     if (made === null) return problemAnswer(422, 'No horse rides this layout yet.');
     if (typeof made === 'string') return download(made, layout.name, '.csv', 'text/csv');

@@ -1,7 +1,7 @@
 import { answering, problemAnswer } from '@/app/_server/answering';
 import { may } from '../../../../_server/access/rules';
 import { download } from '@/app/_server/download';
-import { heavyWork } from '@/app/_server/heavy/heavyWork';
+import { askerOf, heavyWork } from '@/app/_server/heavy/heavyWork';
 import { lessonSheet } from '@/app/_server/lessonSheet';
 import { yardContext } from '@/app/_server/yardContext';
 import { mayReadPair } from '@/app/_server/access/ownPair';
@@ -27,7 +27,7 @@ export const GET = answering(
     const sheet = await lessonSheet(db, yard, lesson);
     const pair = pairId === null ? null : sheet.pairs.find(({ id }) => id === pairId);
     if (pair === undefined) return problemAnswer(404, 'This pair does not ride in this lesson.');
-    const bytes = await heavyWork('lessonPaper', { sheet, pair, paper }, request.signal);
+    const bytes = await heavyWork('lessonPaper', { sheet, pair, paper }, askerOf(request));
     const name = pair === null ? lesson.name : `${pair.rider} ${pair.horse}`;
     return download(new Uint8Array(bytes), name, '.pdf', 'application/pdf');
   },

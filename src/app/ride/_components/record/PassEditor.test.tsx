@@ -2,20 +2,9 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { useState } from 'react';
 import { renderInRoan } from '@/components/testing/renderInRoan';
+import { lineLayout, lineQuestion, testHorse } from '@/components/testing/testLine';
 import { askedRide } from '@/app/ride/askedRide';
-import {
-  applyEvent,
-  DEFAULT_LEG,
-  EMPTY_LOG,
-  layoutHorse,
-  newItem,
-  passRecord,
-  type Layout,
-  type PassMark,
-  type Question,
-  type RecordEvent,
-  type RecordLog,
-} from '@/core';
+import { applyEvent, EMPTY_LOG, passRecord, type PassMark, type RecordEvent, type RecordLog } from '@/core';
 import { PassEditor } from './PassEditor';
 
 const DAY_MS = Date.UTC(2026, 10, 3, 16, 30);
@@ -24,30 +13,13 @@ jest.mock('@/app/ride/saying', () => ({
   saying: () => ({ atMs: DAY_MS + 60_000 + (said += 10), by: 'Ines', newId: () => `n${(said += 1)}` }),
 }));
 
-const HORSE = layoutHorse({
-  ...{ id: 'h', name: 'Quill', heightM: 1.6, type: 'all-round', level: 'novice' },
-  strides: {},
-});
-const fence = (id: string, yM: number) => newItem('vertical', id, { xM: 10, yM }, Math.PI / 2);
-const LAYOUT = {
-  ...{ name: 'A line', arena: { widthM: 20, lengthM: 60, letters: 'none' }, fall: null, school: 'whole-stride' },
-  ...{ horses: [HORSE], kit: null, items: [fence('ash', 15), fence('birch', 33)] },
-  tracks: [
-    {
-      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, legs: [DEFAULT_LEG] },
-      through: ['ash', 'birch'].map(item => ({ item, reversed: false })),
-    },
-  ],
-} as unknown as Layout;
-const question = (id: string, asked: (number | null)[]): Question => ({
-  ...{ id, name: null, what: { kind: 'track', trackId: 'line' }, gait: 'course-canter', rein: null, asked },
-  state: { out: [], asPole: [], raisedM: {}, heightM: {}, form: {} },
-});
+const HORSE = testHorse('Quill');
+const LAYOUT = lineLayout({ horses: [HORSE] });
 const pass = (id: string, atMs: number): RecordEvent => ({
   ...{ type: 'pass', id: `e-${id}`, by: 'Bas' },
   pass: {
     ...{ id, pairId: 'quill', layoutVersionId: 'v', lessonId: 'lesson', stageId: 'line', stage: 'The line' },
-    ...{ question: question('q', [4]), rein: null, direction: 'as-drawn', riddenAtMs: atMs },
+    ...{ question: lineQuestion('q', 4), rein: null, direction: 'as-drawn', riddenAtMs: atMs },
   },
 });
 const mark = (passId: string, id: string, own: object): RecordEvent => ({
@@ -74,7 +46,7 @@ function edit({ ready = true } = {}) {
           { id: 'warm', name: 'Warm up' },
           { id: 'line', name: 'The line' },
         ]}
-        questions={[question('q', [4]), { ...question('q5', [5]), name: 'In five' }]}
+        questions={[lineQuestion('q', 4), { ...lineQuestion('q5', 5), name: 'In five' }]}
         rules={{ faults: [], riderMarks: [] }}
         names={{
           log,

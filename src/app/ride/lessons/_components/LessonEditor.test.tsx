@@ -1,16 +1,8 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { renderInRoan } from '@/components/testing/renderInRoan';
-import {
-  DEFAULT_LEG,
-  layoutHorse,
-  newItem,
-  NO_EARLIER_WORK,
-  USUAL_RULES,
-  type Layout,
-  type LessonPlan,
-  type LessonStage,
-} from '@/core';
+import { lineLayout, testHorse } from '@/components/testing/testLine';
+import { NO_EARLIER_WORK, USUAL_RULES, type LessonPlan, type LessonStage } from '@/core';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
 import { LessonEditor } from './LessonEditor';
 import type { LessonPair } from './lessonPair';
@@ -28,18 +20,7 @@ jest.mock('./useTypedLesson', () => ({ useTypedLesson: () => ({ isBack: false, i
 jest.mock('./LessonNotes', () => ({ LessonNotes: () => null }));
 jest.mock('./PrintedPlan', () => ({ PrintedPlan: () => null }));
 
-const through = ['ash', 'birch'].map(item => ({ item, reversed: false }));
-const LAYOUT = {
-  ...{ name: 'A line', arena: { widthM: 20, lengthM: 60, letters: 'none' }, fall: null, school: 'whole-stride' },
-  ...{ horses: [], kit: null },
-  items: [15, 33].map((yM, at) => newItem('vertical', ['ash', 'birch'][at]!, { xM: 10, yM }, Math.PI / 2)),
-  tracks: [
-    {
-      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, through },
-      legs: [DEFAULT_LEG],
-    },
-  ],
-} as unknown as Layout;
+const LAYOUT = lineLayout();
 const ASKS = {
   ...{ name: null, what: { kind: 'track', trackId: 'line' }, gait: 'course-canter', rein: null, asked: [] },
   state: { out: [], asPole: [], raisedM: {}, heightM: {}, form: {} },
@@ -68,7 +49,7 @@ const pair = (horse: string, heightM: number): LessonPair => ({
     lately: [],
     earlier: NO_EARLIER_WORK,
   },
-  strides: layoutHorse({ id: horse, name: horse, heightM, type: 'all-round', level: 'novice', strides: {} }),
+  strides: testHorse(horse, heightM, horse),
 });
 const PAIRS = [pair('Juniper', 1.65), pair('Moss', 1.2)];
 

@@ -1,7 +1,8 @@
 /** @jest-environment jsdom */
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { renderInRoan } from '@/components/testing/renderInRoan';
-import { DEFAULT_LEG, newItem, reckonLayout, settingSheet, type Layout } from '@/core';
+import { lineLayout } from '@/components/testing/testLine';
+import { reckonLayout, settingSheet } from '@/core';
 import { useGroundTruth } from '../_state/useGroundTruth';
 import { GroundPanel } from './GroundPanel';
 
@@ -14,17 +15,7 @@ jest.mock('./ChangedLegs', () => ({
   ChangedLegs: ({ changes }: { changes: readonly unknown[] }) => <p>{changes.length} changed</p>,
 }));
 
-const fence = (id: string, yM: number) => newItem('vertical', id, { xM: 10, yM }, Math.PI / 2);
-const LAYOUT: Layout = {
-  ...{ name: 'A line', arena: { widthM: 20, lengthM: 60, letters: 'none' }, horses: [] },
-  ...{ school: 'whole-stride', fall: null, kit: null, items: [fence('ash', 15), fence('birch', 33)] },
-  tracks: [
-    {
-      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, legs: [DEFAULT_LEG] },
-      through: ['ash', 'birch'].map(item => ({ item, reversed: false })),
-    },
-  ],
-};
+const LAYOUT = lineLayout();
 const SHEET = settingSheet(LAYOUT, { measureBy: 'line', from: { xM: 0, yM: 0 } });
 
 function panel({ stepM = null as number | null } = {}) {

@@ -1,21 +1,11 @@
 /** @jest-environment jsdom */
+import { lineLayout } from '@/components/testing/testLine';
 import { allDrafts } from '@/components/sync/drafts';
-import { DEFAULT_LEG, newItem, settingSheet, type Layout } from '@/core';
+import { settingSheet } from '@/core';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { useGroundTruth } from './useGroundTruth';
 
-const fence = (id: string, yM: number) => newItem('vertical', id, { xM: 10, yM }, Math.PI / 2);
-const LAYOUT: Layout = {
-  ...{ name: 'A line', arena: { widthM: 20, lengthM: 60, letters: 'none' }, horses: [] },
-  ...{ school: 'whole-stride', fall: null, kit: null },
-  items: [fence('ash', 15), fence('birch', 33)],
-  tracks: [
-    {
-      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, legs: [DEFAULT_LEG] },
-      through: ['ash', 'birch'].map(item => ({ item, reversed: false })),
-    },
-  ],
-};
+const LAYOUT = lineLayout();
 const SHEET = settingSheet(LAYOUT, { measureBy: 'line', from: { xM: 0, yM: 0 } });
 
 const truth = (stepM: number | null = null) =>

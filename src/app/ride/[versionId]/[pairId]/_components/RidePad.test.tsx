@@ -3,7 +3,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { renderInRoan } from '@/components/testing/renderInRoan';
 import { EMPTY_LOG, layoutHorse, type RecordEvent, type RideWay } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
-import { LINE_LAYOUT, lineQuestion } from '../../../lessons/[lessonId]/run/testRun';
+import { lineLayout, lineQuestion } from '@/components/testing/testLine';
 import { RidePad } from './RidePad';
 import type { RidePadProps } from './ridePadProps';
 
@@ -32,10 +32,16 @@ function pad(changes: Partial<RidePadProps> = {}) {
   renderInRoan(
     <RidePad
       {...{ versionId: 'v', layoutName: 'A line', gait: 'course-canter', poles: 0, spacingM: null, fit: null }}
-      {...{ stage: 'A line', question: lineQuestion('q'), asks: ['The line', 'The bend'], askedIndex: 0, ways: WAYS }}
+      {...{
+        stage: 'A line',
+        question: lineQuestion('q', 5),
+        asks: ['The line', 'The bend'],
+        askedIndex: 0,
+        ways: WAYS,
+      }}
       {...{ planChanged: false, faults: ['rush'], riderMarks: ['hands'], first: EMPTY_LOG }}
       pair={{ id: 'quill', horseName: 'Quill', riderName: 'Ode' } as Pair}
-      putRight={{ layout: LINE_LAYOUT, horse: HORSE } as RidePadProps['putRight']}
+      putRight={{ layout: lineLayout(), horse: HORSE } as RidePadProps['putRight']}
       {...changes}
     />,
   );

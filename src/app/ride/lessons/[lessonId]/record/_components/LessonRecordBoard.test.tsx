@@ -1,19 +1,8 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, within } from '@testing-library/react';
 import { renderInRoan } from '@/components/testing/renderInRoan';
-import {
-  applyEvent,
-  DEFAULT_LEG,
-  EMPTY_LOG,
-  layoutHorse,
-  newItem,
-  type Layout,
-  type LessonState,
-  type PassMark,
-  type Question,
-  type RecordEvent,
-  type RecordLog,
-} from '@/core';
+import { lineLayout, lineQuestion, testHorse } from '@/components/testing/testLine';
+import { applyEvent, EMPTY_LOG, type LessonState, type PassMark, type RecordEvent, type RecordLog } from '@/core';
 import { countedSaying, useTestLesson } from '../../_state/testLesson';
 import type { BoardProps } from './boardProps';
 import { LessonRecordBoard } from './LessonRecordBoard';
@@ -28,25 +17,9 @@ jest.mock('../../run/_state/useVersions', () => ({ useVersions: (layouts: unknow
 jest.mock('@/components/sync/Delivery', () => ({ Delivery: () => null }));
 jest.mock('../../_components/ArchiveLesson', () => ({ ArchiveLesson: () => null }));
 
-const HORSE = layoutHorse({
-  ...{ id: 'h', name: 'Quill', heightM: 1.6, type: 'all-round', level: 'novice' },
-  strides: {},
-});
-const fence = (id: string, yM: number) => newItem('vertical', id, { xM: 10, yM }, Math.PI / 2);
-const LAYOUT = {
-  ...{ name: 'A line', arena: { widthM: 20, lengthM: 60, letters: 'none' }, fall: null, school: 'whole-stride' },
-  ...{ horses: [HORSE], kit: null, items: [fence('ash', 15), fence('birch', 33)] },
-  tracks: [
-    {
-      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1, legs: [DEFAULT_LEG] },
-      through: ['ash', 'birch'].map(item => ({ item, reversed: false })),
-    },
-  ],
-} as unknown as Layout;
-const QUESTION: Question = {
-  ...{ id: 'q', name: null, what: { kind: 'track', trackId: 'line' }, gait: 'course-canter', rein: null, asked: [4] },
-  state: { out: [], asPole: [], raisedM: {}, heightM: {}, form: {} },
-};
+const HORSE = testHorse('Quill');
+const LAYOUT = lineLayout({ horses: [HORSE] });
+const QUESTION = lineQuestion('q', 4);
 const pass = (id: string, pairId: string, afterMin: number, stageId: string | null = 'line'): RecordEvent => ({
   ...{ type: 'pass', id: `e-${id}`, by: null },
   pass: {

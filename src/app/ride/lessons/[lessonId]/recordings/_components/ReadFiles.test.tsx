@@ -2,17 +2,14 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { renderInRoan } from '@/components/testing/renderInRoan';
 import { askedRide } from '@/app/ride/askedRide';
-import { layoutHorse } from '@/core';
-import { LINE_LAYOUT, lineQuestion } from '../../run/testRun';
+import { lineLayout, lineQuestion, testHorse } from '@/components/testing/testLine';
 import { ReadFiles } from './ReadFiles';
 
 const read = jest.fn();
 jest.mock('../actions', () => ({ readRecordingAction: (...sent: unknown[]) => read(...sent) }));
 
-const HORSE = layoutHorse({
-  ...{ id: 'h', name: 'Quill', heightM: 1.6, type: 'all-round', level: 'novice' },
-  strides: {},
-});
+const HORSE = testHorse('Quill');
+const LAYOUT = lineLayout();
 const ASKED = { lessonId: 'lesson', pairId: 'quill', stageId: 'line', questionId: 'q' };
 const FOUND = {
   ...{ ridden: ['ash', 'birch'], missed: [], extra: [], feet: 12, kept: false },
@@ -24,8 +21,8 @@ const FOUND = {
 };
 
 function files() {
-  const ride = askedRide(LINE_LAYOUT, lineQuestion('q'), HORSE)!;
-  return renderInRoan(<ReadFiles asked={ASKED} layout={LINE_LAYOUT} ride={ride} />);
+  const ride = askedRide(LAYOUT, lineQuestion('q', 5), HORSE)!;
+  return renderInRoan(<ReadFiles asked={ASKED} layout={LAYOUT} ride={ride} />);
 }
 const choose = async (container: HTMLElement, which: number, name: string, text: string) => {
   const file = Object.assign(new File([text], name), { text: async () => text });

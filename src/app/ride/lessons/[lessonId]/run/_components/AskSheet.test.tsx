@@ -1,30 +1,14 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, within } from '@testing-library/react';
 import { renderInRoan } from '@/components/testing/renderInRoan';
+import { lineLayout, lineQuestion, testHorse } from '@/components/testing/testLine';
 import { askedRide } from '@/app/ride/askedRide';
-import { askedLayout, DEFAULT_LEG, layoutHorse, newItem, type Layout, type Question } from '@/core';
+import { askedLayout, type Question } from '@/core';
 import { AskSheet } from './AskSheet';
 
-const HORSE = layoutHorse({
-  ...{ id: 'h', name: 'Juniper', heightM: 1.6, type: 'all-round', level: 'novice' },
-  strides: {},
-});
-const fence = (id: string, yM: number) => newItem('vertical', id, { xM: 10, yM }, Math.PI / 2);
-const LAYOUT = {
-  ...{ name: 'A line', arena: { widthM: 20, lengthM: 60, letters: 'none' }, fall: null, school: 'whole-stride' },
-  ...{ horses: [HORSE], kit: null, items: [fence('ash', 10), fence('birch', 28), fence('elm', 46)] },
-  tracks: [
-    {
-      ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
-      through: ['ash', 'birch', 'elm'].map(item => ({ item, reversed: false })),
-      legs: [DEFAULT_LEG, DEFAULT_LEG],
-    },
-  ],
-} as unknown as Layout;
-const QUESTION: Question = {
-  ...{ id: 'q', name: null, what: { kind: 'track', trackId: 'line' }, gait: 'course-canter', rein: null, asked: [] },
-  state: { out: [], asPole: [], raisedM: {}, heightM: {}, form: {} },
-};
+const HORSE = testHorse('Juniper');
+const LAYOUT = lineLayout({ yM: [10, 28, 46], horses: [HORSE] });
+const QUESTION = lineQuestion('q');
 
 function sheet(question = QUESTION) {
   const ride = askedRide(LAYOUT, question, HORSE)!;

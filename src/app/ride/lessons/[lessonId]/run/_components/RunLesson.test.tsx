@@ -4,7 +4,8 @@ import { renderInRoan } from '@/components/testing/renderInRoan';
 import { EMPTY_LOG, USUAL_RULES, type RecordEvent, type RecordLog } from '@/core';
 import { packLog } from '@/files/packedRecord';
 import { countedSaying, useTestLesson } from '../../_state/testLesson';
-import { LINE_LAYOUT, runPair, runStage } from '../testRun';
+import { lineLayout } from '@/components/testing/testLine';
+import { runPair, runStage } from '../testRun';
 import { RunLesson } from './RunLesson';
 import type { RunLessonProps } from './runProps';
 
@@ -48,7 +49,7 @@ function run(changes: Partial<RunLessonProps> = {}, log: Partial<RecordLog> = { 
   renderInRoan(
     <RunLesson
       {...{ lessonId: 'lesson', name: 'Tuesday', startsAtMs: DAY_MS, breakEveryMin: 15, rules: USUAL_RULES }}
-      {...{ layouts: { v1: LINE_LAYOUT }, homeFacingDeg: null, cautions: ['Check the cups.'], yardPairs: [] }}
+      {...{ layouts: { v1: lineLayout() }, homeFacingDeg: null, cautions: ['Check the cups.'], yardPairs: [] }}
       {...{ first: { number: 0, log: packLog(EMPTY_LOG) }, setup: 'one', timeZone: 'UTC', isItsDay: true }}
       pairs={[runPair('Juniper', 1.6), runPair('Moss', 1.3)]}
       stages={[runStage('Warm up', null), runStage('The line', 'v1', 'five')]}

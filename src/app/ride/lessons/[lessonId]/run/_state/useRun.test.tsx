@@ -3,8 +3,11 @@ import { act, renderHook } from '@testing-library/react';
 import { EMPTY_LOG, type TappedMark } from '@/core';
 import { packLog } from '@/files/packedRecord';
 import { countedSaying, useTestLesson } from '../../_state/testLesson';
-import { LINE_LAYOUT, runPair, runStage } from '../testRun';
+import { lineLayout } from '@/components/testing/testLine';
+import { runPair, runStage } from '../testRun';
 import { useRun } from './useRun';
+
+const LAYOUT = lineLayout();
 
 const says: { now: () => ReturnType<ReturnType<typeof countedSaying>> } = { now: countedSaying() };
 jest.mock('@/app/ride/saying', () => ({ saying: () => says.now() }));
@@ -17,7 +20,7 @@ const DOWN: TappedMark = { kind: 'fence', place: 2, outcome: 'down' } as TappedM
 function open(writtenDownFromMs: number | null = null) {
   const view = renderHook(() =>
     useRun({
-      ...{ lessonId: 'lesson', pairs: PAIRS, stages: STAGES, layouts: { v1: LINE_LAYOUT }, writtenDownFromMs },
+      ...{ lessonId: 'lesson', pairs: PAIRS, stages: STAGES, layouts: { v1: LAYOUT }, writtenDownFromMs },
       ...{ first: { number: 0, log: packLog(EMPTY_LOG) }, onSetup: () => {} },
     }),
   );

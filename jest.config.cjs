@@ -25,18 +25,27 @@ const shared = {
   },
   modulePathIgnorePatterns: ['<rootDir>/.next/'],
 };
+const IN_ONE_FILE = {
+  '^@/core$': '<rootDir>/node_modules/.cache/roan/core.cjs',
+  '^@mantine/core$': '<rootDir>/node_modules/.cache/roan/mantine.cjs',
+};
+const usesCore = {
+  ...shared,
+  globalSetup: '<rootDir>/scripts/lib/inOneFile.cjs',
+  moduleNameMapper: { ...IN_ONE_FILE, ...shared.moduleNameMapper },
+};
 module.exports = {
   projects: [
     { ...shared, displayName: 'core', testMatch: ['<rootDir>/src/core/**/*.test.ts'] },
     {
-      ...shared,
+      ...usesCore,
       displayName: 'app',
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/scripts/**/*.test.ts'],
       setupFiles: ['<rootDir>/scripts/lib/jsdomSetup.cjs'],
       testPathIgnorePatterns: ['<rootDir>/src/core/'],
     },
     {
-      ...shared,
+      ...usesCore,
       displayName: 'server',
       testMatch: ['<rootDir>/src/data/queries/**/*.test.ts'],
       testPathIgnorePatterns: LONG_OVER_A_SERVER,

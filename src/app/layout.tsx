@@ -31,7 +31,7 @@ import { isInstructor } from './_server/access/isInstructor';
 import { sampleSteps } from './_server/sampleSteps';
 import { whoIsThere, yardsHere } from './_server/access/whoIsThere';
 import { yardTime } from './_server/yardTime';
-import { EARLY_TAPS } from './ride/_components/pad/earlyTaps';
+import { EARLY_TAPS } from './ride/_state/pad/earlyTaps';
 import { keepSampleAction, throwSampleAwayAction } from './yards/sampleActions';
 import { nonceOf } from './_server/guards/contentPolicy';
 import classes from './layout.module.css';

@@ -5,7 +5,7 @@ import type { Metadata } from 'next';
 import { present } from '@/data/present';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
-import { StandInForm } from './StandInForm';
+import { StandInForm } from './_components/StandInForm';
 
 export const metadata: Metadata = { title: 'Stand-in for a sensor' };
 

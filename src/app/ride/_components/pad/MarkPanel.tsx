@@ -7,7 +7,7 @@ import { MoreMarks } from './MoreMarks';
 import { PadKeys } from './PadKeys';
 import { PadSand } from './PadSand';
 import type { RideSand } from './rideSand';
-import { usePad } from './usePad';
+import { usePad } from '../../_state/pad/usePad';
 import classes from './Pad.module.css';
 
 type MarkPanelProps = {

@@ -5,7 +5,7 @@ import { Keys } from '@/app/ride/_components/Keys';
 import { ExactSpot } from './ExactSpot';
 import { MarkGroup } from './MarkGroup';
 import { legNumber } from './padLegs';
-import type { Pad } from './usePad';
+import type { Pad } from '../../_state/pad/usePad';
 
 type OfStepProps = { pad: Pad; ready: boolean; onMark: (mark: TappedMark) => void };
 

@@ -15,7 +15,7 @@ import { useState } from 'react';
 import { MarkGroup } from './MarkGroup';
 import { ExactFoot, MarksOfStep } from './MarksOfStep';
 import { gaitsAbout } from './padKeys';
-import type { Pad } from './usePad';
+import type { Pad } from '../../_state/pad/usePad';
 import classes from './Pad.module.css';
 
 type MoreMarksProps = {

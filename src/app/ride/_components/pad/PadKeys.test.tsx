@@ -6,7 +6,7 @@ import type { RunTrack } from '@/app/ride/askedRide';
 import { RIDE_FAULTS, type PadStep, type PassMark, type TappedMark, type TrackGait } from '@/core';
 import { MoreMarks } from './MoreMarks';
 import { PadKeys } from './PadKeys';
-import { usePad } from './usePad';
+import { usePad } from '../../_state/pad/usePad';
 
 const AT = { xM: 0, yM: 0 };
 const fence = (place: number): PadStep => ({

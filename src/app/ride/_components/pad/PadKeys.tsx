@@ -5,8 +5,8 @@ import { countName, type PadStep, type PassMark, type TrackGait } from '@/core';
 import { useMemo, type ReactNode } from 'react';
 import { isSaid, padKeys, type PadKey } from './padKeys';
 import type { PadLeg } from './padLegs';
-import type { Pad } from './usePad';
-import { usePadLetters } from './usePadLetters';
+import type { Pad } from '../../_state/pad/usePad';
+import { usePadLetters } from '../../_state/pad/usePadLetters';
 import classes from './Pad.module.css';
 
 type PadKeysProps = {

@@ -22,8 +22,8 @@ import {
 import { marksAtStep } from './marksAtStep';
 import type { RideSand } from './rideSand';
 import { shake } from './shake';
-import type { Pad } from './usePad';
-import { useSandTouch } from './useSandTouch';
+import type { Pad } from '../../_state/pad/usePad';
+import { useSandTouch } from '../../_state/pad/useSandTouch';
 import classes from './Pad.module.css';
 
 type PadSandProps = {

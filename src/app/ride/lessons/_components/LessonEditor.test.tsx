@@ -10,13 +10,13 @@ import type { LessonPair } from './lessonPair';
 const fitted = jest.fn();
 jest.mock('../actions', () => ({ fittedStagesAction: (...sent: unknown[]) => fitted(...sent) }));
 const saves = { typed: null as { plan: LessonPlan; name: string } | null, saved: 0 };
-jest.mock('./useLessonSave', () => ({
+jest.mock('../_state/useLessonSave', () => ({
   useLessonSave: ({ typed }: { typed: { plan: LessonPlan; name: string } }) => {
     saves.typed = typed;
     return { save: () => (saves.saved += 1), busy: false, said: null, faults: {}, problem: null };
   },
 }));
-jest.mock('./useTypedLesson', () => ({ useTypedLesson: () => ({ isBack: false, isKept: () => true }) }));
+jest.mock('../_state/useTypedLesson', () => ({ useTypedLesson: () => ({ isBack: false, isKept: () => true }) }));
 jest.mock('./LessonNotes', () => ({ LessonNotes: () => null }));
 jest.mock('./PrintedPlan', () => ({ PrintedPlan: () => null }));
 

@@ -32,9 +32,9 @@ import { PairColumn } from './PairColumn';
 import { PrintedPlan } from './PrintedPlan';
 import { questionsToday, type Today } from './questionsToday';
 import { StageList } from './StageList';
-import { useLessonSave } from './useLessonSave';
-import { useStagesOfLayout } from './useStagesOfLayout';
-import { useTypedLesson } from './useTypedLesson';
+import { useLessonSave } from '../_state/useLessonSave';
+import { useStagesOfLayout } from '../_state/useStagesOfLayout';
+import { useTypedLesson } from '../_state/useTypedLesson';
 import type { Named, LessonPair } from './lessonPair';
 
 /** Where there is no room beside the stages, what is chosen comes from below. */

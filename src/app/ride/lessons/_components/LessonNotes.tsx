@@ -1,7 +1,7 @@
 import { Problem } from '@/components/form/Problem';
 import { Alert, Button } from '@mantine/core';
 import classes from './LessonEditor.module.css';
-import type { KeptTyped } from './useTypedLesson';
+import type { KeptTyped } from '../_state/useTypedLesson';
 
 /** What another lesson wants at the same time. */
 export type Clash = { what: string; name: string; lessonId: string; lesson: string };

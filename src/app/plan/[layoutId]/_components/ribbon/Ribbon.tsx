@@ -15,7 +15,7 @@ import { PostHandle } from './PostHandle';
 import classes from './Ribbon.module.css';
 import { alongPx, contentPx, legPx, ribbonFrame, SEEN_PX, stopsPx, type RibbonFrame } from './ribbonFrame';
 import { isQuietLeg } from './quietLegs';
-import { useRibbonScene } from './useRibbonScene';
+import { useRibbonScene } from '../../_state/useRibbonScene';
 import type { RibbonProps } from './ribbonProps';
 
 /**

@@ -13,8 +13,8 @@ import { CountOfFilm, type CountedFilm } from './CountOfFilm';
 import { FilmAnswer } from './FilmAnswer';
 import { FilmKeys } from './FilmKeys';
 import { MarkList } from './MarkList';
-import { useFilmMarks } from './useFilmMarks';
-import { useStills, type Still } from './useStills';
+import { useFilmMarks } from '../_state/useFilmMarks';
+import { useStills, type Still } from '../_state/useStills';
 import classes from './FilmBoard.module.css';
 
 type FilmBoardProps = {

@@ -3,7 +3,7 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { filmMarkWords, filmTime, type TimedFilmMark } from '@/core';
 import { Button } from '@mantine/core';
-import type { Still } from './useStills';
+import type { Still } from '../_state/useStills';
 import classes from './FilmBoard.module.css';
 
 type MarkListProps = {

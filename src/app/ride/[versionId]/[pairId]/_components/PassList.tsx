@@ -4,7 +4,7 @@ import { useSay } from '@/components/Lengths/LengthsProvider';
 import { standingMarks, type PassRecord } from '@/core';
 import type { AskedRide } from '@/app/ride/askedRide';
 import { markOfPassWords } from '@/app/ride/recordWords';
-import type { Ride } from '../useRide';
+import type { Ride } from '../_state/useRide';
 import classes from './RidePad.module.css';
 
 type PassListProps = { ride: Ride; asked: AskedRide | null; onPutRight: (passId: string) => void };

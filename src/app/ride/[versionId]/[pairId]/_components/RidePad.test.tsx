@@ -16,7 +16,7 @@ jest.mock('@/components/sync/useBox', () => ({
 }));
 jest.mock('@/components/sync/Delivery', () => ({ Delivery: () => null }));
 jest.mock('@/components/sync/SyncStarter', () => ({ SyncStarter: () => null }));
-jest.mock('@/app/ride/_components/pad/useWakeLock', () => ({ useWakeLock: () => {} }));
+jest.mock('@/app/ride/_state/pad/useWakeLock', () => ({ useWakeLock: () => {} }));
 jest.mock('@/app/ride/_components/pad/shake', () => ({ shake: () => {} }));
 
 const HORSE = layoutHorse({

@@ -3,7 +3,7 @@ import type { PassEditorProps } from '@/app/ride/_components/record/passEditorPr
 import { askedRide } from '@/app/ride/askedRide';
 import { yardTime } from '@/app/_server/yardTime';
 import type { Pair } from '@/data/queries/pairs';
-import type { Ride } from '../useRide';
+import type { Ride } from '../_state/useRide';
 
 /** What a pass of a ride by itself is put right with. */
 export type PutRight = Pick<PassEditorProps, 'layout' | 'questions' | 'timeZone' | 'rules' | 'pairs'> & {

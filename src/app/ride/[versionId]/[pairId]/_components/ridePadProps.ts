@@ -1,6 +1,6 @@
 import type { Question, RideWay, RowFit, TrackGait } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
-import type { RideSetting } from '../useRide';
+import type { RideSetting } from '../_state/useRide';
 import type { PutRight } from './RidePutRight';
 
 export type RidePadProps = {

@@ -6,7 +6,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { may } from '../../../../_server/access/rules';
 import { yardContext } from '../../../../_server/yardContext';
-import { CardTables } from './CardTables';
+import { CardTables } from './_components/CardTables';
 import { PrintButton } from '@/components/PrintButton/PrintButton';
 
 export const metadata: Metadata = { title: 'Distance card' };

@@ -1,6 +1,6 @@
 import { PadHelp } from '@/components/Help/helps';
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
+import { useEarlyTaps } from '@/app/ride/_state/pad/useEarlyTaps';
 import { DISCLAIMER } from '@/core';
 import classes from './RunLesson.module.css';
 

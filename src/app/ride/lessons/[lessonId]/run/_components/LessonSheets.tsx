@@ -3,7 +3,7 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
 import { Sheet } from '@/app/ride/_components/pad/Sheet';
-import type { Pad } from '@/app/ride/_components/pad/usePad';
+import type { Pad } from '@/app/ride/_state/pad/usePad';
 import { isOfGaited, type AskedRide } from '@/app/ride/askedRide';
 import { tapWords } from '@/app/ride/recordWords';
 import { tapHistory } from '@/core';

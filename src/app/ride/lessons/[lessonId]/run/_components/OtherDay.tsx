@@ -4,7 +4,7 @@ import { useAct } from '@/components/form/useAct';
 import { ForInstructors } from '@/components/who/mayPlan';
 import { useRouter } from 'next/navigation';
 import Link from 'next/link';
-import { useEarlyTaps } from '@/app/ride/_components/pad/useEarlyTaps';
+import { useEarlyTaps } from '@/app/ride/_state/pad/useEarlyTaps';
 import { moveLessonToNowAction } from '../../../actions';
 import classes from './RunLesson.module.css';
 

@@ -27,7 +27,7 @@ jest.mock('@/components/sync/Delivery', () => ({ Delivery: () => null }));
 jest.mock('@/components/sync/SyncStarter', () => ({ SyncStarter: () => null }));
 jest.mock('@/components/who/mayPlan', () => ({ ForInstructors: ({ children }: { children: unknown }) => children }));
 jest.mock('@/components/offline/useKeptAt', () => ({ useKeptAt: () => null }));
-jest.mock('@/app/ride/_components/pad/useWakeLock', () => ({ useWakeLock: () => {} }));
+jest.mock('@/app/ride/_state/pad/useWakeLock', () => ({ useWakeLock: () => {} }));
 jest.mock('@/app/ride/_components/pad/shake', () => ({ shake: () => {} }));
 jest.mock('@/components/sync/useDraft', () => {
   const react = jest.requireActual<typeof import('react')>('react');

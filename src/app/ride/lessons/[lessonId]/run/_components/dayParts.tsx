@@ -1,5 +1,5 @@
 import { Keys } from '@/app/ride/_components/Keys';
-import { chooseHand, useHand } from '@/app/ride/_components/pad/useHand';
+import { chooseHand, useHand } from '@/app/ride/_state/pad/useHand';
 import { Steering } from '@/app/ride/_components/Steering';
 import { ForInstructors } from '@/components/who/mayPlan';
 import { questionWords } from '@/core';

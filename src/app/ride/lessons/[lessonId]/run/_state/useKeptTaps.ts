@@ -1,5 +1,5 @@
 import { useDraft } from '@/components/sync/useDraft';
-import type { Pad } from '@/app/ride/_components/pad/usePad';
+import type { Pad } from '@/app/ride/_state/pad/usePad';
 import { useState } from 'react';
 import type { KeptTaps } from './keptTaps';
 import type { Run } from './useRun';

@@ -6,7 +6,7 @@ import { changeDraft, newDraft, type DraftChange, type TestDraft } from '../_sta
 import { TestPad } from './TestPad';
 
 jest.mock('@/app/ride/_components/pad/shake', () => ({ shake: () => {} }));
-jest.mock('@/app/ride/_components/pad/useWakeLock', () => ({ useWakeLock: () => {} }));
+jest.mock('@/app/ride/_state/pad/useWakeLock', () => ({ useWakeLock: () => {} }));
 
 function pad({
   turns = [{ horseId: null as string | null, name: 'Quill' }],

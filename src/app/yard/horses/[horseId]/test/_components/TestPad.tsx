@@ -3,8 +3,8 @@
 import pads from '@/app/ride/_components/pad/Pad.module.css';
 import { shake } from '@/app/ride/_components/pad/shake';
 import { Sheet } from '@/app/ride/_components/pad/Sheet';
-import { useHand } from '@/app/ride/_components/pad/useHand';
-import { useWakeLock } from '@/app/ride/_components/pad/useWakeLock';
+import { useHand } from '@/app/ride/_state/pad/useHand';
+import { useWakeLock } from '@/app/ride/_state/pad/useWakeLock';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { TEST_PACES, TEST_QUALITIES, type TestLane } from '@/core';
 import { useState, type ReactNode } from 'react';

@@ -1,4 +1,4 @@
-import { shake } from './shake';
+import { shake } from '../../_components/pad/shake';
 import { tapAtMs } from './earlyTaps';
 import {
   countsThatCanBe,
@@ -12,8 +12,8 @@ import {
 } from '@/core';
 import type { RunTrack } from '@/app/ride/askedRide';
 import { useState } from 'react';
-import { saysSame } from './padKeys';
-import { countsStrides, legAfter, legNumber, stepsOfLine, type PadLeg } from './padLegs';
+import { saysSame } from '../../_components/pad/padKeys';
+import { countsStrides, legAfter, legNumber, stepsOfLine, type PadLeg } from '../../_components/pad/padLegs';
 
 export type PadSetting = {
   /** In the order ridden. */

@@ -1,7 +1,7 @@
 import { useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
-import type { Painting } from '../../_hand/useHandPainter';
-import type { RibbonLook } from './paintColumn';
-import type { RibbonFrame } from './ribbonFrame';
+import type { Painting } from '../_hand/useHandPainter';
+import type { RibbonLook } from '../_components/ribbon/paintColumn';
+import type { RibbonFrame } from '../_components/ribbon/ribbonFrame';
 
 type RibbonLookedAt = { painting: Painting; trackId: string; frame: RibbonFrame; chosen: string | null };
 

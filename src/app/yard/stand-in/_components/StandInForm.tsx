@@ -7,7 +7,7 @@ import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { TEST_PACES, type FootLanding } from '@/core';
 import { Alert, Button, Group, NumberInput, Select } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
-import classes from './StandInForm.module.css';
+import classes from '../StandInForm.module.css';
 
 type Choice = { id: string; name: string };
 

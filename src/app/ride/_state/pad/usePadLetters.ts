@@ -1,4 +1,4 @@
-import type { PadKey } from './padKeys';
+import type { PadKey } from '../../_components/pad/padKeys';
 import { useLetters } from './useLetters';
 
 type Letters = {

@@ -4,8 +4,8 @@ import { Table } from '@/components/Table/Table';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { isGaitedGait, type DistanceCard, type ProfileStride, type StrideEntryKey } from '@/core';
 
-import { ENTRY_LABELS } from '../../../entryLabels';
-import classes from './CardTables.module.css';
+import { ENTRY_LABELS } from '../../../../entryLabels';
+import classes from '../CardTables.module.css';
 
 type CardTablesProps = {
   card: DistanceCard;

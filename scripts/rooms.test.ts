@@ -1,0 +1,19 @@
+import { readdirSync } from 'node:fs';
+import path from 'node:path';
+
+/** A screen's folder: its page, its parts in `_components`, what they hold in `_state`, and rooms of its own for what is large. */
+const APP = 'src/app';
+const files = readdirSync(APP, { recursive: true, encoding: 'utf8' });
+
+test('what the parts of a screen hold lies beside them, not among them', () => {
+  const among = files.filter(
+    file => /^use[A-Z].*\.tsx?$/.test(path.basename(file)) && !/(^|\/)_(state|fit|hand)\//.test(file),
+  );
+  expect(among).toEqual([]);
+});
+
+test('parts lie in the folder of parts', () => {
+  const own = /(^|\/)(page|layout|error|global-error|not-found)\.tsx$/;
+  const outside = files.filter(file => file.endsWith('.tsx') && !own.test(file) && !/(^|\/)_\w+\//.test(file));
+  expect(outside).toEqual([]);
+});

@@ -1,14 +1,16 @@
 'use server';
 
-import { ARCHIVE_TABLES, tableName } from '@/data/archive/archiveTables';
-import { insertRows } from '@/data/archive/insertRows';
+import { takeOver, withStaged, type StagedRows } from '@/data/archive/stagedStore';
 import type { RoanDatabase } from '@/data/database';
 import { filmFile } from '@/data/films/filmFile';
 import { isSample, keepSample, removeSample } from '@/data/queries/sampleYard';
 import { listYards } from '@/data/queries/yards';
 import type { FormOutcome } from '@/files/formOutcome';
+import { roan } from '@/data/roan';
 import { revalidatePath } from 'next/cache';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { rm } from 'node:fs/promises';
+import path from 'node:path';
 import { may } from '../_server/access/rules';
 import { carryNone } from '../_server/access/sessionCookie';
 import { yardsHere, type Who } from '../_server/access/whoIsThere';
@@ -25,6 +27,14 @@ async function reachable(db: RoanDatabase, who: Who): Promise<{ yardId: string; 
     : (await yardsHere()).map(({ yardId, sessionId }) => ({ yardId, sessionId }));
 }
 
+/** A folder for something that is made ready, gone afterwards. */
+async function withFolder<Result>(work: (folder: string) => Promise<Result>): Promise<Result> {
+  const { incoming } = dataFolders();
+  mkdirSync(incoming, { recursive: true });
+  const folder = mkdtempSync(path.join(incoming, 'sample-'));
+  return work(folder).finally(() => rmSync(folder, { recursive: true, force: true }));
+}
+
 /** Shows a sample yard: that which this device has, or one that is made with a season behind it. */
 export async function beginSampleAction(): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
@@ -35,14 +45,15 @@ export async function beginSampleAction(): Promise<FormOutcome> {
         return { ok: true };
       }
     const letIn = await begunBy(db, who);
-    const { yardId, tables } = await heavyWork('sample', { nowMs: Date.now(), timeZone: yard.timeZone });
-    const rowsOf = new Map(tables.map(({ name, rows }) => [name, rows]));
-    const sessionId = await write(async tx => {
-      await insertRows(
-        tx,
-        ARCHIVE_TABLES.map(table => ({ table, rows: rowsOf.get(tableName(table)) ?? [] })),
-      );
-      return letIn(tx, yardId);
+    const [yardId, sessionId] = await withFolder(async folder => {
+      const staged = await heavyWork('sample', { nowMs: Date.now(), timeZone: yard.timeZone, folder });
+      const own = staged.yards[0]!.id;
+      const put = (rows: StagedRows) =>
+        write(async tx => {
+          await takeOver(tx, rows, own);
+          return letIn(tx, own);
+        });
+      return [own, await withStaged(staged, await roan(), put)] as const;
     });
     await showYard(yardId, sessionId);
     return { ok: true };

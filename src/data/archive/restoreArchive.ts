@@ -12,7 +12,8 @@ import { passphrases, people, sessions, videos } from '../schema';
 import type { Transaction } from '../database';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
 import { refuseArchive, type OpenArchive, type ReadFilm } from './readArchive';
-import { stageArchive, takeOver, withStaged, type StagedTables } from './stageArchive';
+import { stageArchive } from './stageArchive';
+import { takeOver, withStaged, type StagedStore } from './stagedStore';
 import { ofYard, type ArchiveRow } from './writeArchive';
 
 /** Where an archive is restored to: the yard, and who restores it there, null where nobody is known. */
@@ -34,7 +35,7 @@ export async function isEmptyYard({ db }: Pick<OpenDatabase, 'db'>, into?: Resto
 const SPARE_BYTES = 64 * 1024 ** 2;
 
 /** Makes the tables of an archive file ready in a folder: beside the thread that takes taps, where there is one. */
-export type Stage = (file: string, folder: string) => Promise<StagedTables>;
+export type Stage = (file: string, folder: string) => Promise<StagedStore>;
 
 /**
  * Restores an archive into a Roan that is empty, all of it or nothing. Its tables are made ready in a store of their own, and films are
@@ -59,13 +60,13 @@ export async function restoreArchive(
     const others = (await listYards(database.db)).filter(({ id }) => id !== into?.yardId);
     const alone = into === undefined || others.length === 0;
     if (!alone) refuseBeside(staged, others);
-    await withStaged(staged, async rows => {
+    await withStaged(staged, database, async rows => {
       await restoreFilms(archive.films, await rows.of(videos), videoFolder, written);
       await database.write(async tx => {
         // Somebody may have entered something while it was made ready.
         await refuseMixed({ db: tx as unknown as OpenDatabase['db'] }, into);
         const person = into?.personId ? await personNamed(tx, into.personId) : null;
-        await takeOver(tx, database.file ? staged : rows, alone ? undefined : into.yardId);
+        await takeOver(tx, rows, alone ? undefined : into.yardId);
         if (person) await keepRestorer(tx, person, staged.yards[0]!.id);
       });
     });
@@ -138,7 +139,7 @@ async function writeFilm({ hash, open }: ReadFilm, file: string): Promise<void> 
 }
 
 /** Beside other yards one yard is restored, and one that is not there already. */
-function refuseBeside({ yards }: StagedTables, others: readonly Yard[]): void {
+function refuseBeside({ yards }: StagedStore, others: readonly Yard[]): void {
   if (yards.length !== 1)
     refuseArchive('This is a backup of a whole store: it is restored into a store that has no other yards.');
   const there = others.find(({ id }) => id === yards[0]!.id);

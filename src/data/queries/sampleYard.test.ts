@@ -1,9 +1,11 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import { eq, getTableColumns, getTableName, is } from 'drizzle-orm';
 import { SQLiteTable } from 'drizzle-orm/sqlite-core';
-import { insertRows } from '../archive/insertRows';
-import { ARCHIVE_TABLES, tableName } from '../archive/archiveTables';
+import { takeOver, withStaged } from '../archive/stagedStore';
 import { DatabaseRefused } from '../databaseRefused';
-import { sampleRows } from '../demo/sampleRows';
+import { sampleStore } from '../demo/sampleStore';
 import * as schema from '../schema';
 import { withTestDatabase } from '../testDatabase';
 import type { OpenDatabase } from '../database';
@@ -24,15 +26,15 @@ async function counts({ db }: OpenDatabase): Promise<Record<string, number>> {
 }
 
 async function withSample(database: OpenDatabase): Promise<string> {
-  const { yardId, tables } = await sampleRows({ nowMs: NOW_MS, timeZone: 'America/Denver' });
-  await database.write(tx =>
-    insertRows(
-      tx,
-      ARCHIVE_TABLES.map((table, index) => ({ table, rows: tables[index]!.rows })),
-    ),
-  );
-  expect(tables.map(({ name }) => name)).toEqual(ARCHIVE_TABLES.map(tableName));
-  return yardId;
+  const folder = mkdtempSync(path.join(tmpdir(), 'roan-sample-'));
+  try {
+    const staged = await sampleStore({ nowMs: NOW_MS, timeZone: 'America/Denver', folder });
+    const yardId = staged.yards[0]!.id;
+    await withStaged(staged, database, rows => database.write(tx => takeOver(tx, rows, yardId)));
+    return yardId;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
 }
 
 test('a sample lies beside a yard, with a season in it, and is gone without a trace when it is thrown away', async () => {

@@ -1,7 +1,8 @@
 import { backUpIfDue, type BackupFolders } from '@/data/archive/backups';
 import { archiveTexts, type ArchiveTexts } from '@/data/archive/writeArchive';
-import { stageArchive, type StagedTables } from '@/data/archive/stageArchive';
-import { sampleRows } from '@/data/demo/sampleRows';
+import { stageArchive } from '@/data/archive/stageArchive';
+import type { StagedStore } from '@/data/archive/stagedStore';
+import { sampleStore } from '@/data/demo/sampleStore';
 import { openReader } from '@/data/openReader';
 import { lessonPdf, riderPdf, type LessonSheet, type SheetPair } from '@/files/pdf/lessonPdf';
 import type { PaperSize } from '@/files/pdf/pdfPaper';
@@ -37,9 +38,9 @@ export const TASKS = {
     pair === null ? lessonPdf(sheet, paper) : riderPdf(sheet, pair, paper),
   archive: ({ yardId }: { yardId: string }): Promise<ArchiveTexts> =>
     openReader().then(reader => archiveTexts(reader.db, yardId).finally(() => reader.close())),
-  stageArchive: ({ file, folder }: { file: string; folder: string }): Promise<StagedTables> =>
+  stageArchive: ({ file, folder }: { file: string; folder: string }): Promise<StagedStore> =>
     stageArchive(file, folder),
-  sample: (at: { nowMs: number; timeZone: string }) => sampleRows(at),
+  sample: (at: { nowMs: number; timeZone: string; folder: string }): Promise<StagedStore> => sampleStore(at),
   list: (input: ListToRead): Promise<ListRead> => readList(input),
   backup: ({ folders, nowMs }: { folders: BackupFolders; nowMs: number }): Promise<string | null> =>
     openReader().then(reader => backUpIfDue(reader, folders, nowMs).finally(() => reader.close())),

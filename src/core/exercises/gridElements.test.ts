@@ -1,5 +1,7 @@
 import { gridWords, withElement, withoutElement } from './gridElements';
+import { layOutExercise } from './layOutExercise';
 import { GRID_ELEMENTS } from './recipes/grid';
+import { findRecipe } from './shelf';
 
 const PARAMS = {
   elements: ['place', 'cross', 'bounce cross', 'one vertical'],
@@ -33,4 +35,33 @@ test('one element less, and its distance and height go with it', () => {
     heightsM: [0, 0.8],
   });
   expect(withoutElement(withElement(PARAMS, 1, 'one oxer'), 1)).toEqual(PARAMS);
+});
+
+describe('what keeps a horse straight through a grid', () => {
+  const horse = { id: 'h', name: 'h', heightM: 1.6, type: 'all-round', level: 'novice', strides: {} } as const;
+  const arena = { widthM: 20, lengthM: 60, letters: '20x60' } as const;
+  const elements = ['cross', 'one vertical', 'two oxer'];
+  const laid = (drift: string) =>
+    layOutExercise(
+      findRecipe('grid')!,
+      { arena, school: 'whole-stride', horses: [horse] },
+      { rein: 'left', params: { elements, drift } },
+    ).exercise.items;
+  const guidesOf = (drift: string) => {
+    const items = laid(drift);
+    const fences = items.filter(item => item.kind === 'fence');
+    const perFence = fences.map(
+      ({ id }) => items.filter(one => one.kind === 'guide' && one.id.startsWith(`${id}-`)).length,
+    );
+    return Object.fromEntries(fences.map((one, at) => [one.kind === 'fence' && one.form, perFence[at]]));
+  };
+
+  test('rails lean on a vertical and an oxer, two each, and never on a cross', () => {
+    expect(guidesOf('rails')).toEqual({ 'cross-rail': 0, vertical: 2, oxer: 2 });
+  });
+
+  test('or poles lie where it lands; or there is nothing', () => {
+    expect(guidesOf('tunnel')).toMatchObject({ oxer: 2 });
+    expect(guidesOf('none')).toEqual({ 'cross-rail': 0, vertical: 0, oxer: 0 });
+  });
 });

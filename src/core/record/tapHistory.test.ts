@@ -41,6 +41,11 @@ function phone() {
       const change = changeOver(log, { on: 'pass', of: passId, what: 'pair', was, to }, null, own());
       say([{ type: 'change', id: change.id, lessonId: 'l', change }]);
     },
+    moveStage: (passId: string, was: string | null, to: string) => {
+      const stages = { was: { stageId: was, stage: was ?? 'Before' }, to: { stageId: to, stage: to } };
+      const change = changeOver(log, { on: 'pass', of: passId, what: 'stage', ...stages } as never, null, own());
+      say([{ type: 'change', id: change.id, lessonId: 'l', change }]);
+    },
     join: (pairId: string, insteadOf: string | null) =>
       say([
         {
@@ -119,6 +124,35 @@ test('a pass that was moved can be moved back from where it was and from where i
     expect(undo({ pairId, stageId: 'grid' })).toBe('change');
     expect(marks()).toEqual([['juniper', [5]]]);
   }
+});
+
+test('a pass that was moved to another stage is shown at both, and at no other', () => {
+  const { mark, moveStage, log } = phone();
+  mark('p', 'juniper', 'grid', strides(5));
+  mark('q', 'juniper', 'bend', strides(5));
+  moveStage('p', 'grid', 'line');
+  const changesAt = (stageId: string) =>
+    tapHistory(log(), { pairId: 'juniper', stageId }).undo.filter(({ acts }) =>
+      acts.some(({ said }) => said.kind === 'change'),
+    ).length;
+  expect(['grid', 'line', 'bend'].map(changesAt)).toEqual([1, 1, 0]);
+  expect(tapHistory(log(), { pairId: 'alder', stageId: 'grid' }).undo).toEqual([]);
+});
+
+test('a pass that belonged to no stage is shown where it was put, and another change of it is shown with it', () => {
+  const { mark, moveStage, move, log } = phone();
+  mark('p', 'juniper', 'grid', strides(5));
+  moveStage('p', null, 'line');
+  move('p', 'juniper', 'alder');
+  const changes = (pairId: string, stageId: string) =>
+    tapHistory(log(), { pairId, stageId }).undo.flatMap(({ acts }) =>
+      acts.flatMap(({ said }) => (said.kind === 'change' ? [said.change.what] : [])),
+    );
+  // Of where it is now both are shown; of the pair that it was of, both too: that pair was moved from there.
+  expect(changes('alder', 'line')).toEqual(['stage', 'pair']);
+  expect(changes('juniper', 'line')).toEqual(['pair']);
+  expect(tapHistory(log(), { passId: 'p' }).undo).toHaveLength(3);
+  expect(tapHistory(log(), { passId: 'q' }).undo).toEqual([]);
 });
 
 test('a pair that came instead of another goes again, and the other one is back', () => {

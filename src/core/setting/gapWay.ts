@@ -64,10 +64,6 @@ const isAhead = ({ at, headingRad }: RiddenItem, { at: to }: RiddenItem): boolea
 /** A wall says where on its swing a tape ends, unless the tape runs straight at it. */
 const FLATTEST_TO_WALL = Math.cos((50 * Math.PI) / 180);
 
-/**
- * On a line at an angle to the walls: a tape from like end to like end, swung until each end lies so far in from the wall that
- * runs most along the line. Null where the two do not stand square to one line.
- */
 /** The nearest of some walls that stands beside all these places; null where none does. */
 function wallBeside(
   arena: Arena,
@@ -81,6 +77,10 @@ function wallBeside(
   return [...candidates].sort((a, b) => inOf(a) - inOf(b))[0] ?? null;
 }
 
+/**
+ * On a line at an angle to the walls: a tape from like end to like end, swung until each end lies so far in from the wall that
+ * runs most along the line. Null where the two do not stand square to one line.
+ */
 function swingWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way | null {
   const turnedRad = item.headingRad - before.headingRad;
   if (Math.abs(Math.sin(turnedRad)) > SAME_RAD || Math.cos(turnedRad) < 0) return null;
@@ -95,14 +95,14 @@ function swingWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way | nul
   const inOf = (wall: Wall) => ends.map(({ at }) => fromWall(arena, wall, at).inM);
   const wall = wallBeside(arena, WALLS_OF[axis], ends, one => Math.max(...inOf(one)));
   if (!wall) return null;
-  if (Math.max(...inOf(wall!)) > LONGEST_TAPE_M || Math.min(...inOf(wall!)) < 0) return null;
+  if (Math.max(...inOf(wall)) > LONGEST_TAPE_M || Math.min(...inOf(wall)) < 0) return null;
   const gapM = distanceM(ends[0]!.at, bases[0]!.at) - pastM;
   if (gapM < SAME_M) return null;
-  const [from, to] = [fromWall(arena, wall!, before.at).alongM, fromWall(arena, wall!, item.at).alongM];
-  const points = pointsOnWall(arena, wall!);
+  const [from, to] = [fromWall(arena, wall, before.at).alongM, fromWall(arena, wall, item.at).alongM];
+  const points = pointsOnWall(arena, wall);
   const towards = (to > from ? points[points.length - 1] : points[0])!.point;
   const gap = freeMeasure(`${item.id}|gap`, gapM);
-  const inwards = sharedMeasures(item.id, 'in', ends, inOf(wall!));
+  const inwards = sharedMeasures(item.id, 'in', ends, inOf(wall));
   return {
     points: ends.map(({ end, at }, index) => ({
       point: { kind: 'end', item: item.id, end },
@@ -110,7 +110,7 @@ function swingWay(arena: Arena, item: RiddenItem, before: RiddenItem): Way | nul
       placing: {
         ...{ how: 'swing', from: { kind: 'end', item: before.id, end } },
         ...{ other: { kind: 'end', item: before.id, end: ends[1 - index]!.end }, pastM },
-        ...{ gap: gap.id, wall: wall!, towards, inwards: inwards.ids[index]! },
+        ...{ gap: gap.id, wall, towards, inwards: inwards.ids[index]! },
       },
     })),
     measures: [gap, ...following(inwards.measures)],

@@ -3,7 +3,7 @@ import type { Fence, Item } from '../items/item';
 import { newItem } from '../plan/newItem';
 import { arenaPoints, atWall, fromWall, knownPointName } from './knownPoint';
 import { pieceAtEnds, pieceEnds } from './pieceEnds';
-import { angleBetween, isGoodPull, tapesMeet, tellingWall } from './placing';
+import { angleBetween, isGoodPull, measuresOf, tapesMeet, tellingWall, type Placing } from './placing';
 import type { PlannedTrack } from '../layout/layout';
 import { settingSheet, type MeasureBy } from './settingSheet';
 import { checkWords, pegLines, pieceLines, pieceNotes, sheetLabels } from './settingWords';
@@ -216,4 +216,35 @@ test('pieces are called by their numbers in the course; a number that is there t
   const two = sheetLabels({ items, tracks: [over('first', 'a', 'b'), over('second', 'x')] });
   expect(two('b')).toBe('2');
   expect(two('a')).not.toBe(two('x'));
+});
+
+test('in a line at an angle to the walls a fence is walked on from the one before, from its back rail where it has one', () => {
+  const rad = (70 * Math.PI) / 180;
+  const along = (id: string, onM: number, changes: Partial<Fence> = {}): Item => ({
+    ...(newItem('vertical', id, { xM: 8 + onM * Math.cos(rad), yM: 20 + onM * Math.sin(rad) }, rad) as Fence),
+    ...changes,
+  });
+  const wordsOf = (first: Item) =>
+    said(LONG, [first, along('b', 9)], 'line', [over('line', 'a', 'b')]).pieces[1]!.lines;
+  expect(wordsOf(along('a', 0))).toEqual([
+    expect.stringMatching(/^On from 1 towards the M corner, end to like end$/),
+    expect.stringMatching(/^Left end: square in from the B long side$/),
+    expect.stringMatching(/^Right end: square in from the B long side$/),
+  ]);
+  expect(wordsOf(along('a', 0, { form: 'oxer', spreadM: 1 }))[0]).toBe(
+    'On from the back rail of 1 towards the M corner, end to like end',
+  );
+});
+
+test('every way of placing says which measures it needs', () => {
+  const at = { kind: 'corner', wall: 'left', end: 'near' } as never;
+  const measured = (placing: object) => measuresOf(placing as Placing);
+  expect(measured({ how: 'wall', along: 'a', inwards: 'b' })).toEqual(['a', 'b']);
+  expect(measured({ how: 'swing', gap: 'a', inwards: 'b' })).toEqual(['a', 'b']);
+  expect(measured({ how: 'line', along: 'a', off: null })).toEqual(['a']);
+  expect(measured({ how: 'line', along: 'a', off: { measure: 'b', side: 'left' } })).toEqual(['a', 'b']);
+  expect(measured({ how: 'pulls', first: { from: at, measure: 'a' }, second: { from: at, measure: 'b' } })).toEqual([
+    'a',
+    'b',
+  ]);
 });

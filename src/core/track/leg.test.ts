@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Arena } from '../arena/arena';
-import { poseAt, smallestRadiusM } from '../geometry/chain';
+import { chainOf, poseAt, smallestRadiusM, type Chain } from '../geometry/chain';
 import type { Fence } from '../items/item';
 import { DEFAULT_LEG } from '../layout/layout';
 import { directLeg, legTrack, measureLeg, naturalLeg, wideLeg, type LegGround, type RiddenEnd } from './leg';
@@ -152,4 +152,20 @@ test('a fence dragged by 5 cm moves the natural track by no more than 0.6 m wher
     }),
     { numRuns: 500, seed: 20261124, endOnFailure: true },
   );
+});
+
+test('how far one goes straight is told by itself for the way out of the first and the way into the next', () => {
+  // A quarter of a circle of 10 m between 6 m straight and 15 m straight.
+  const corner: Chain = chainOf({ at: { xM: 10, yM: 10 }, headingRad: Math.PI / 2 }, [
+    { kind: 'straight', lengthM: 6 },
+    { kind: 'turn', radiusM: 10, sweepRad: -Math.PI / 2 },
+    { kind: 'straight', lengthM: 15 },
+  ]);
+  const first = fence('a', 10, 10, 90);
+  const next = fence('b', 35, 26, 0);
+  expect(measureLeg(first.item, next.item, corner)).toMatchObject({
+    trackM: expect.closeTo(6 + 5 * Math.PI + 15, 9),
+    straightOutM: expect.closeTo(6, 9),
+    straightInM: expect.closeTo(15, 9),
+  });
 });

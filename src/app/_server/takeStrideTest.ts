@@ -12,6 +12,7 @@ import { findHorse, type Horse } from '@/data/queries/horses';
 import { addStrideTest, addTestedStride, withdrawTestedStrides } from '@/data/queries/strideTests';
 import type { Transaction } from '@/data/database';
 import type { StrideTestOnPaper, StrideTestSave } from '@/files/strideTestForm';
+import { gone } from '@/app/_server/refusal';
 
 /**
  * Keeps a test, and gives the profile the entries that were accepted; sent again it is kept once.
@@ -26,7 +27,7 @@ export async function takeStrideTest(
 ): Promise<void> {
   const test = { ...sent, testedAtMs: testedAt.getTime() };
   const horse = await findHorse(tx, yardId, test.horseId);
-  if (!horse) throw new DatabaseRefused('This horse is not in the yard any more.');
+  if (!horse) throw new DatabaseRefused(gone('horse'));
   await addStrideTest(tx, yardId, test);
   await withdrawTestedStrides(tx, yardId, test.id);
   for (const { entry, stride } of acceptedStrides(test, horse, accepted))

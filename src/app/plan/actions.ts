@@ -11,14 +11,10 @@ import { formFaults, type FormOutcome } from '@/files/formOutcome';
 import { readLayoutText } from '@/files/layoutFile';
 import { layoutForm, tagsForm } from '@/files/yardForms';
 import { revalidatePath } from 'next/cache';
-import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
-
-const Id = z.string().min(1).max(60);
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
-const GONE = 'This layout is not in the yard any more.';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
 /** A new layout: empty sand for a group. */
 export async function addLayoutAction(typed: unknown): Promise<FormOutcome<{ layoutId: string }>> {
@@ -28,7 +24,7 @@ export async function addLayoutAction(typed: unknown): Promise<FormOutcome<{ lay
     const { db, write, yard } = await yardContext();
     const { name, arenaId, horseIds } = form.data;
     if (!(await findArena(db, yard.id, arenaId)))
-      return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
+      return { ok: false, fields: { arenaId: gone('arena') }, problem: null };
     const there = new Set((await listHorses(db, yard.id)).map(({ id }) => id));
     const plan: Plan = { ...EMPTY_PLAN, groupIds: horseIds.filter(id => there.has(id)) };
     const layoutId = await write(tx => addLayout(tx, yard.id, { name, arenaId, plan }));
@@ -44,7 +40,7 @@ export async function duplicateLayoutAction(id: unknown): Promise<FormOutcome<{ 
     const layoutId = Id.safeParse(id);
     const { db, write, yard } = await yardContext();
     const layout = layoutId.success ? await findLayout(db, yard.id, layoutId.data) : null;
-    if (!layout) return refuse(GONE);
+    if (!layout) return refuse(gone('layout'));
     const name = `${layout.name.slice(0, MOST_LETTERS - 7)} (copy)`;
     const copy = { name, arenaId: layout.arena.id, plan: layout.plan, tags: layout.tags };
     const copied = await write(tx => addLayout(tx, yard.id, copy));
@@ -59,7 +55,7 @@ export async function tagLayoutAction(id: unknown, typed: unknown): Promise<Form
     const layoutId = Id.safeParse(id);
     const form = tagsForm.safeParse(typed);
     if (!form.success) return formFaults(form.error);
-    if (!layoutId.success) return refuse(GONE);
+    if (!layoutId.success) return refuse(gone('layout'));
     const { write, yard } = await yardContext();
     await write(tx => tagLayout(tx, yard.id, layoutId.data, form.data.tags));
     revalidatePath('/plan');
@@ -71,10 +67,10 @@ export async function tagLayoutAction(id: unknown, typed: unknown): Promise<Form
 export async function keepVersionAction(id: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
     const layoutId = Id.safeParse(id);
-    if (!layoutId.success) return refuse(GONE);
+    if (!layoutId.success) return refuse(gone('layout'));
     const { write, yard } = await yardContext();
     const kept = await write(tx => freezeLayout(tx, yard.id, layoutId.data, 'kept'));
-    if (kept === null) throw new DatabaseRefused(GONE);
+    if (kept === null) throw new DatabaseRefused(gone('layout'));
     revalidatePath(`/plan/${layoutId.data}/versions`);
     return { ok: true };
   });
@@ -87,7 +83,7 @@ export async function restoreVersionAction(id: unknown): Promise<FormOutcome<{ l
     const { db, write, yard } = await yardContext();
     const version = versionId.success ? await findVersion(db, yard.id, versionId.data) : null;
     const layout = version && (await findLayout(db, yard.id, version.layoutId));
-    if (!version || !layout) return refuse('This version is not in the yard any more.');
+    if (!version || !layout) return refuse(gone('version'));
     await write(async tx => {
       await freezeLayout(tx, yard.id, layout.id, 'before-change');
       const change = { layoutId: layout.id, baseRevision: layout.revision, name: version.name, plan: version.plan };

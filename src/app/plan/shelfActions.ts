@@ -9,6 +9,7 @@ import { z } from 'zod';
 import { attempt } from '../_server/attempt';
 import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
+import { Id, refuse } from '@/app/_server/refusal';
 
 const OwnForm = z.object({
   title: z.string().trim().min(1, 'Give it a name.').max(60, 'A name has at most 60 letters.'),
@@ -22,9 +23,9 @@ export async function keepOwnExerciseAction(typed: unknown, document: unknown): 
     const form = OwnForm.safeParse(typed);
     if (!form.success) return formFaults(form.error);
     const read = readArrangement(document);
-    if (!read.ok) return { ok: false, fields: {}, problem: read.reason };
+    if (!read.ok) return refuse(read.reason);
     if (read.arrangement.items.length === 0)
-      return { ok: false, fields: {}, problem: 'There is nothing to keep: select what belongs to it first.' };
+      return refuse('There is nothing to keep: select what belongs to it first.');
     const { write, yard } = await yardContext();
     await write(tx => addOwnExercise(tx, yard.id, { ...form.data, ...read.arrangement }));
     return { ok: true };
@@ -34,8 +35,8 @@ export async function keepOwnExerciseAction(typed: unknown, document: unknown): 
 /** Puts an arrangement of the yard's own away. Layouts that it lies on keep it. */
 export async function removeOwnExerciseAction(id: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
-    const exerciseId = z.string().min(1).max(60).safeParse(id);
-    if (!exerciseId.success) return { ok: false, fields: {}, problem: 'This is not on the shelf.' };
+    const exerciseId = Id.safeParse(id);
+    if (!exerciseId.success) return refuse('This is not on the shelf.');
     const { write, yard } = await yardContext();
     await write(tx => setArchived(tx, yard.id, 'exercise', exerciseId.data, true));
     return { ok: true };

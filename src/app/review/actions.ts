@@ -16,6 +16,7 @@ import { planFault } from '../_server/planFault';
 import { yardContext } from '../_server/yardContext';
 import { pairReview } from './pairReview';
 import { riddenRows, rowReview } from './reviewFigures';
+import { gone, refuse } from '@/app/_server/refusal';
 
 /** Exercises that are a row of poles. */
 const ROWS = ['walk-poles', 'trot-poles', 'canter-poles'];
@@ -29,7 +30,6 @@ export async function trySpacingAction(
   key: unknown,
 ): Promise<FormOutcome<{ href: string }>> {
   return attempt<{ href: string }>(may.instruct, async () => {
-    const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
     if (typeof pairId !== 'string' || typeof versionId !== 'string') return refuse(GONE);
     const { db, write, yard } = await yardContext();
     const passes = await listPasses(db, yard.id, pairId, versionId);
@@ -40,7 +40,7 @@ export async function trySpacingAction(
     const review = rowReview(ridden, own, yard.timeZone);
     if (review.suggestion.kind === 'nothing-noted') return refuse(GONE);
     const layout = await findLayout(db, yard.id, review.layoutId);
-    if (!layout) return refuse('This layout is not in the yard any more.');
+    if (!layout) return refuse(gone('layout'));
     const { ownerOf } = resolvePlan(layout.plan, planGround(layout.name, layout.arena, [], null));
     const owner = ownerOf.get(review.trackId ?? '');
     const row = layout.plan.exercises.find(({ id, kind }) => id === owner && ROWS.includes(kind));
@@ -62,11 +62,10 @@ const Entry = z.enum(STRIDE_ENTRY_KEYS);
 /** Gives the profile the stride that the record of a pair points to, reckoned anew; or takes it back. */
 export async function learnedStrideAction(pairId: unknown, entry: unknown, take: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
-    const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
     const asked = Entry.safeParse(entry);
     const { db, write, yard } = await yardContext();
     const pair = typeof pairId === 'string' ? await findPair(db, yard.id, pairId) : null;
-    if (!pair || !asked.success) return refuse('This pair is not in the yard any more.');
+    if (!pair || !asked.success) return refuse(gone('pair'));
     const own = { horseId: pair.horseId, entry: asked.data, knownAtMs: Date.now() };
     if (take !== true)
       return attempt(may.instruct, async () => {

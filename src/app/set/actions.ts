@@ -26,10 +26,7 @@ import { may } from '../_server/access/rules';
 import { heavyWork } from '../_server/heavy/heavyWork';
 import { measureByOf, settingSetup, walkersOf } from '../_server/settingSetup';
 import { yardContext } from '../_server/yardContext';
-
-const Id = z.string().min(1).max(60);
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
-const GONE = 'This layout is not in the yard any more.';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
 export type RoundedSteps = {
   steps: [string, number][];
@@ -49,7 +46,7 @@ export async function roundStepsAction(
     const layoutId = Id.safeParse(id);
     const { db, yard } = await yardContext();
     const setup = layoutId.success ? await settingSetup(db, yard.id, layoutId.data, stage) : null;
-    if (!setup) return refuse(GONE);
+    if (!setup) return refuse(gone('layout'));
     const walker = (await walkersOf(db, yard.id)).find(({ id: one }) => one === walkerId);
     if (!walker) return refuse('Nobody with this step is in the yard any more.');
     const { layout, from } = setup;
@@ -75,7 +72,7 @@ export async function keepStandingAction(sent: unknown): Promise<FormOutcome> {
     const { layoutId, revision, stage, typed } = kept.data;
     const { db, write, yard } = await yardContext();
     const setup = await settingSetup(db, yard.id, layoutId, stage);
-    if (!setup) return refuse(GONE);
+    if (!setup) return refuse(gone('layout'));
     if (setup.yardLayout.revision !== revision)
       return refuse('The plan was changed in the meantime: load this page again, and measure by the new sheet.');
     const { layout } = setup;
@@ -116,7 +113,7 @@ function standingFault(stands: Parameters<typeof writeLayout>[0]): string | null
 export async function putBackAction(id: unknown): Promise<FormOutcome> {
   return attempt<object>(may.help, async () => {
     const layoutId = Id.safeParse(id);
-    if (!layoutId.success) return refuse(GONE);
+    if (!layoutId.success) return refuse(gone('layout'));
     const { write, yard } = await yardContext();
     await write(tx => putBack(tx, yard.id, layoutId.data, Date.now()));
     revalidatePath(`/set/${layoutId.data}`);
@@ -132,7 +129,7 @@ export async function sandLayoutAction(sent: unknown): Promise<FormOutcome<{ lay
     const { name, arenaId, horseIds, ...line } = form.data;
     const { db, write, yard } = await yardContext();
     const arena = await findArena(db, yard.id, arenaId);
-    if (!arena) return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
+    if (!arena) return { ok: false, fields: { arenaId: gone('arena') }, problem: null };
     const walked = walkedSand(arena, line, () => randomUUID());
     if (!walked.ok)
       return refuse(`${walked.piece === null ? '' : `Piece ${walked.piece + 1}: `}${walked.reason} Nothing was made.`);

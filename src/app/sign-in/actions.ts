@@ -24,6 +24,7 @@ import { carriedSessions, carryNone, carrySessions } from '../_server/access/ses
 import { isSetupCode } from '../_server/access/setupCode';
 import { cameRight, tryAgainInMin } from '../_server/access/tries';
 import { whoIsThere } from '../_server/access/whoIsThere';
+import { refuse } from '@/app/_server/refusal';
 
 const SignIn = z.strictObject({ name: z.string().max(200), passphrase: z.string().max(1000) });
 const Begin = z.strictObject({
@@ -32,7 +33,6 @@ const Begin = z.strictObject({
   passphrase: z.string().max(1000),
 });
 
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 /** One sentence for whatever was wrong: which part it was helps only whoever guesses. */
 const NOT_TOGETHER = 'That name and passphrase do not go together.';
 

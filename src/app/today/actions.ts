@@ -16,6 +16,7 @@ import { may } from '../_server/access/rules';
 import { yardContext, yardSay } from '../_server/yardContext';
 import { FIRST_HORSES, FIRST_LAYOUTS, FIRST_SANDS } from './firstChoices';
 import { firstPlan } from './firstPlan';
+import { refuse } from '@/app/_server/refusal';
 
 const Chosen = z.object({
   horses: z.array(z.enum(FIRST_HORSES.map(({ key }) => key))).min(1),
@@ -40,13 +41,12 @@ export async function firstLayoutAction(sent: unknown, saving: unknown): Promise
     const first = FIRST_LAYOUTS.find(({ key }) => key === form.data.layout)!;
     const saveId = saveIdOf(saving);
     const isThere = (await listHorses(db, yard.id)).length > 0;
-    if (isThere && !(saveId && (await isSaved(db, yard.id, saveId))))
-      return { ok: false, fields: {}, problem: IS_THERE };
+    if (isThere && !(saveId && (await isSaved(db, yard.id, saveId)))) return refuse(IS_THERE);
     const before = (await listArenas(db, yard.id)).find(isLike(sand.arena));
     const ground = { name: first.name, arena: before ? arenaOf(before) : sand.arena, fall: null, kit: null };
     // Composed before anything is written: it takes its time, and where nothing goes nothing is made.
     const plan = await firstPlan(first, { ...ground, horses: wanted.map(unmade) });
-    if (!plan) return { ok: false, fields: {}, problem: noSuchCourse(first.name, sand.label, wanted.length) };
+    if (!plan) return refuse(noSuchCourse(first.name, sand.label, wanted.length));
     const layoutId = await write(tx =>
       once(tx, yard.id, saveId, async () => {
         // Another window may have answered while this one was composed.

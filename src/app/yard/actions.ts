@@ -22,6 +22,7 @@ import { may } from '../_server/access/rules';
 import { yardContext } from '../_server/yardContext';
 import { refuseChanged } from './refuseChanged';
 import { horseFigures, typedStrideM, unlessUntouched } from './yardFigures';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
 /** Adds a horse or changes one; its typed strides move every row that is spaced by them. */
 export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unknown): Promise<FormOutcome> {
@@ -31,8 +32,7 @@ export async function saveHorseAction(typed: unknown, seen: unknown, sent?: unkn
     if (!form.success) return formFaults(form.error);
     const { id, name, type, bornYear, level, stiffSide, notes } = form.data;
     const stored = id === undefined ? null : await findHorse(db, yard.id, id);
-    if (id !== undefined && !stored)
-      return { ok: false, fields: {}, problem: 'This horse is not in the yard any more.' };
+    if (id !== undefined && !stored) return refuse(gone('horse'));
     const saveId = await refuseChanged(db, yard.id, sent, stored && horseFigures(stored), name);
     // The form was good, so what was typed has its shape.
     const texts = typed as z.input<ReturnType<typeof horseForm>>;
@@ -140,7 +140,7 @@ export async function saveKitAction(typed: unknown, sent?: unknown): Promise<For
   });
 }
 
-const Archiving = z.object({ kind: z.enum(ARCHIVABLE), id: z.string().min(1).max(60), archived: z.boolean() });
+const Archiving = z.object({ kind: z.enum(ARCHIVABLE), id: Id, archived: z.boolean() });
 
 /** Puts something away, or takes it back; its records stay either way. */
 export async function archiveAction(sent: unknown): Promise<FormOutcome> {
@@ -155,7 +155,7 @@ export async function archiveAction(sent: unknown): Promise<FormOutcome> {
   });
 }
 
-const Marking = z.object({ arenaId: z.string().min(1).max(60), marks: ArenaMarks });
+const Marking = z.object({ arenaId: Id, marks: ArenaMarks });
 
 /** Keeps what is marked on an arena's sand. */
 export async function saveArenaMarksAction(sent: unknown): Promise<FormOutcome> {

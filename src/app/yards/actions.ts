@@ -10,10 +10,9 @@ import { yardsHere } from '../_server/access/whoIsThere';
 import { attempt } from '../_server/attempt';
 import { yardContext } from '../_server/yardContext';
 import { begunBy, showYard } from './begunBy';
+import { Id, refuse } from '@/app/_server/refusal';
 
-const Id = z.string().min(1).max(60);
 const Name = z.string().trim().min(1).max(80);
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
 /** Shows another of the yards that this device is in. */
 export async function chooseYardAction(yardId: unknown): Promise<FormOutcome> {

@@ -8,6 +8,7 @@ import { addLayout } from '@/data/queries/layouts';
 import { once } from '@/data/queries/saves';
 import { LayoutCopy } from '@/files/layoutSave';
 import { readPlan } from '@/files/planDocument';
+import { gone } from '@/app/_server/refusal';
 
 /** Keeps a layout as a new one: what a window does with its own version when another window saved first. */
 export const POST = answering(may.instruct, async (request: Request) => {
@@ -15,7 +16,7 @@ export const POST = answering(may.instruct, async (request: Request) => {
   if (!sent.ok) return problemAnswer(sent.status, sent.problem);
   const { db, write, yard } = await yardContext();
   const arena = await findArena(db, yard.id, sent.body.arenaId);
-  if (!arena) return problemAnswer(404, 'This arena is not in the yard any more.');
+  if (!arena) return problemAnswer(404, gone('arena'));
   const read = readPlan(sent.body.plan, arena);
   if (!read.ok) return problemAnswer(400, read.reason);
   const fault = await planFault(db, yard.id, arena, read.plan);

@@ -6,8 +6,8 @@ import { present } from '@/data/present';
 import { listPairs } from '@/data/queries/pairs';
 import { z } from 'zod';
 import { may } from '../../_server/access/rules';
+import { gone, Id } from '@/app/_server/refusal';
 
-const Id = z.string().min(1).max(60);
 const Asked = z.object({
   arena: Id,
   /** By the yard's own clock. */
@@ -37,5 +37,5 @@ export const GET = answering(may.instruct, async (request: Request) => {
   if (riding.length === 0) return problemAnswer(404, 'None of these pairs is in the yard any more.');
   const wishes = each ? riding.map(id => ({ pairIds: [id], most: 1 })) : [{ pairIds: riding, most: TOGETHER }];
   const material = await suggestMaterial(db, yard, { arenaId, startsAtMs, minutes, wishes }, Date.now());
-  return material ? Response.json(material) : problemAnswer(404, 'This arena is not in the yard any more.');
+  return material ? Response.json(material) : problemAnswer(404, gone('arena'));
 });

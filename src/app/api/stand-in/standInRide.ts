@@ -17,6 +17,7 @@ import { findLayout } from '@/data/queries/layouts';
 import { madeLayout } from '@/data/queries/layoutVersions';
 import { z } from 'zod';
 import { yardContext } from '../../_server/yardContext';
+import { Id } from '@/app/_server/refusal';
 
 /** How much one stride differs from the next within a pass, as a share (common practice, no source). */
 const STRIDE_SPREAD = 0.015;
@@ -30,7 +31,7 @@ const numberText = (min: number, max: number) =>
     .pipe(z.number().min(min).max(max));
 
 const Wish = z.object({
-  horseId: z.string().min(1).max(60),
+  horseId: Id,
   gait: z.enum(['walk', 'trot', 'canter']).default('trot'),
   pace: z.enum(TEST_PACES).default('normal'),
   seed: numberText(0, 1e9),

@@ -12,6 +12,7 @@ import { filmFile, isFilmType } from '@/data/films/filmFile';
 import { findPair } from '@/data/queries/pairs';
 import { addFilm, filmsToAnswer } from '@/data/queries/videos';
 import { z } from 'zod';
+import { Id } from '@/app/_server/refusal';
 
 const MOST_BYTES = 8 * 1024 ** 3;
 /** What a phone records in ten minutes and more. */
@@ -19,9 +20,9 @@ const MOST_OF_RIDER_BYTES = 1024 ** 3;
 
 const Wish = z
   .object({
-    pass: z.string().min(1).max(60).optional(),
-    test: z.string().min(1).max(60).optional(),
-    pair: z.string().min(1).max(60).optional(),
+    pass: Id.optional(),
+    test: Id.optional(),
+    pair: Id.optional(),
     /** The day that a film of a pair was ridden. */
     day: z.iso.date('Say on which day it was ridden.').optional(),
     /** What is asked about it. */

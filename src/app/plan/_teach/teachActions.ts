@@ -20,14 +20,14 @@ import { attempt } from '../../_server/attempt';
 import { may } from '../../_server/access/rules';
 import { fittedStages } from '../../_server/fittedStages';
 import { yardContext } from '../../_server/yardContext';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
 const Teach = z.strictObject({
-  layoutId: z.string().min(1).max(60),
-  pairIds: z.array(z.string().min(1).max(60)).max(60),
+  layoutId: Id,
+  pairIds: z.array(Id).max(60),
   /** Horses whose rider has no name yet. */
-  horseIds: z.array(z.string().min(1).max(60)).max(60).default([]),
+  horseIds: z.array(Id).max(60).default([]),
 });
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
 /**
  * A lesson over one layout, now: its stages as they are usual, a warm-up before them, for the pairs that are there.
@@ -39,7 +39,7 @@ export async function teachNowAction(sent: unknown, saving: unknown): Promise<Fo
     if (!wish.success) return refuse('Choose at least one pair.');
     const { db, write, yard } = await yardContext();
     const layout = await findLayout(db, yard.id, wish.data.layoutId);
-    if (!layout) return refuse('This layout is not in the yard any more.');
+    if (!layout) return refuse(gone('layout'));
     const there = present(await listPairs(db, yard.id));
     const horses = present(await listHorses(db, yard.id));
     const known = wish.data.pairIds.flatMap(id => there.find(pair => pair.id === id) ?? []);
@@ -86,8 +86,7 @@ async function pairOf(tx: Transaction, yardId: string, rider: string, horseId: s
   const known = present(await listPeople(tx, yardId)).find(({ name }) => alike(name));
   const person = { name: rider, role: 'rider' as const, stepLengthM: null };
   const riderId = known?.id ?? (await savePerson(tx, yardId, person));
-  if (!(await listHorses(tx, yardId)).some(({ id }) => id === horseId))
-    throw new DatabaseRefused('This horse is not in the yard any more.');
+  if (!(await listHorses(tx, yardId)).some(({ id }) => id === horseId)) throw new DatabaseRefused(gone('horse'));
   await addPair(tx, yardId, riderId, horseId);
   return (await listPairs(tx, yardId)).find(pair => pair.riderId === riderId && pair.horseId === horseId)!.id;
 }

@@ -12,10 +12,9 @@ import { saveIdOf } from '@/files/saveId';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { may } from '../../_server/access/rules';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
-const Id = z.string().min(1).max(60);
 const Whose = z.object({ pairId: Id, goalId: Id.nullable() });
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
 /**
  * Sets a goal for a pair, or changes one.
@@ -26,7 +25,7 @@ export async function saveGoalAction(whose: unknown, typed: unknown, saving: unk
     const { db, write, yard } = await yardContext();
     const of = Whose.safeParse(whose);
     const pair = of.success ? await findPair(db, yard.id, of.data.pairId) : null;
-    if (!of.success || !pair) return refuse('This pair is not in the yard any more.');
+    if (!of.success || !pair) return refuse(gone('pair'));
     const form = goalForm.safeParse(typed);
     if (!form.success) return formFaults(form.error);
     const today = yardTime(Date.now(), yard.timeZone, 'YYYY-MM-DD');

@@ -37,9 +37,9 @@ import { fittedStages, type Fitted } from '../../_server/fittedStages';
 import { settingSetup } from '../../_server/settingSetup';
 import { daysLater, instantOf, yardTime } from '../../_server/yardTime';
 import { yardContext } from '../../_server/yardContext';
+import { gone, refuse } from '@/app/_server/refusal';
 
 const Id = z.string().min(1).max(60).nullable();
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
 const NewId = z.uuid();
 
@@ -69,12 +69,12 @@ export async function saveLessonAction(
     const base = Base.safeParse(made);
     const saveId = SaveId.optional().catch(undefined).parse(saving);
     if (!form.success) return formFaults(form.error);
-    if (!lessonId.success || !base.success) return refuse('This lesson is not in the yard any more.');
+    if (!lessonId.success || !base.success) return refuse(gone('lesson'));
     const named = NewId.optional().catch(undefined).parse(newId);
     const { db, write, yard } = await yardContext();
     const { name, arenaId, startsAt, plan } = form.data;
     const arena = await findArena(db, yard.id, arenaId);
-    if (!arena) return { ok: false, fields: { arenaId: 'This arena is not in the yard any more.' }, problem: null };
+    if (!arena) return { ok: false, fields: { arenaId: gone('arena') }, problem: null };
     for (const { layoutId } of plan.stages) {
       const layout = layoutId === null ? null : await findLayout(db, yard.id, layoutId);
       if (layoutId !== null && layout?.arena.id !== arenaId)
@@ -122,7 +122,7 @@ export async function fittedStagesAction(layoutId: unknown, pairIds: unknown): P
     const wish = ToFit.safeParse({ layoutId, pairIds });
     const { db, yard } = await yardContext();
     const layout = wish.success ? await findLayout(db, yard.id, wish.data.layoutId) : null;
-    if (!wish.success || !layout) return refuse('This layout is not in the yard any more.');
+    if (!wish.success || !layout) return refuse(gone('layout'));
     const riding = (await listPairs(db, yard.id)).filter(({ id }) => wish.data.pairIds.includes(id));
     return { ok: true, ...(await fittedStages(db, yard.id, layout, await listHorses(db, yard.id), riding)) };
   });
@@ -133,7 +133,7 @@ export async function moveLessonToNowAction(id: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
     const { db, write, yard } = await yardContext();
     const lesson = await lessonOfId(id);
-    if (!lesson) return refuse('This lesson is not in the yard any more.');
+    if (!lesson) return refuse(gone('lesson'));
     return attempt(may.instruct, async () => {
       const nowMs = Date.now();
       const startsAtMs = instantOf(yardTime(nowMs, yard.timeZone, 'YYYY-MM-DDTHH:mm'), yard.timeZone) ?? nowMs;
@@ -156,8 +156,7 @@ export async function archiveLessonAction(id: unknown, archived: unknown, who: u
   return attempt<object>(may.instruct, async () => {
     const lessonId = Id.safeParse(id);
     const wish = z.boolean().safeParse(archived);
-    if (!lessonId.success || lessonId.data === null || !wish.success)
-      return refuse('This lesson is not in the yard any more.');
+    if (!lessonId.success || lessonId.data === null || !wish.success) return refuse(gone('lesson'));
     const { write, yard } = await yardContext();
     const known = lessonId.data;
     await write(tx => archiveLesson(tx, yard.id, known, wish.data, { by: By.parse(who), nowMs: Date.now() }));
@@ -203,7 +202,7 @@ export async function copyLessonAction(id: unknown): Promise<FormOutcome<{ lesso
     const lessonId = Id.safeParse(id);
     const { db, write, yard } = await yardContext();
     const lesson = lessonId.success && lessonId.data ? await findLesson(db, yard.id, lessonId.data) : null;
-    if (!lesson) return refuse('This lesson is not in the yard any more.');
+    if (!lesson) return refuse(gone('lesson'));
     const { name, arenaId, plan } = lesson;
     const startsAtMs = daysLater(lesson.startsAtMs, WEEK_DAYS, yard.timeZone);
     const copied = await write(tx => saveLesson(tx, yard.id, { name, arenaId, startsAtMs, plan }));
@@ -237,7 +236,7 @@ export async function adjustDistanceAction(sent: unknown): Promise<FormOutcome> 
     const { layoutId, gaps, byM } = asked.data;
     const { db, write, yard } = await yardContext();
     const setup = await settingSetup(db, yard.id, layoutId);
-    if (!setup) return refuse('This layout is not in the yard any more.');
+    if (!setup) return refuse(gone('layout'));
     const { layout: planned, standing: kept } = setup;
     const { revision } = setup.yardLayout;
     const stands = kept?.layout ?? planned;

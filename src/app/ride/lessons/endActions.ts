@@ -18,13 +18,12 @@ import { saveIdOf } from '@/files/saveId';
 import { randomUUID } from 'node:crypto';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
-const Id = z.string().min(1).max(60);
 const Word = z.strictObject({
   ...{ lessonId: Id, pairId: Id, revision: z.number().int().min(0) },
   words: z.string().trim().max(1000, 'At most a thousand letters.'),
 });
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 type Kept = FormOutcome<{ revision: number }> & { now?: RiderWords };
 
 /**
@@ -63,7 +62,7 @@ export async function planNextAction(id: unknown, saving: unknown): Promise<Form
     const lessonId = Id.safeParse(id);
     const { db, write, yard } = await yardContext();
     const lesson = lessonId.success ? await findLesson(db, yard.id, lessonId.data) : null;
-    if (!lesson) return refuse('This lesson is not in the yard any more.');
+    if (!lesson) return refuse(gone('lesson'));
     const record = await lessonRecord(db, yard.id, lesson);
     const plan = nextLesson(lesson.plan, await stagesGot(db, yard.id, lesson, record), randomUUID);
     const { name, arenaId } = lesson;

@@ -11,9 +11,8 @@ import type { FormOutcome } from '@/files/formOutcome';
 import { saveIdOf } from '@/files/saveId';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
-const Id = z.string().min(1).max(60);
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 const WEEK_DAYS = 7;
 
 const Weeks = z.strictObject({ lessonId: Id, weeks: z.number().int().min(2).max(52) });
@@ -25,7 +24,7 @@ export async function repeatLessonAction(sent: unknown, saving: unknown): Promis
     if (!wish.success) return refuse('A series has two weeks to fifty-two.');
     const { db, write, yard } = await yardContext();
     const lesson = await findLesson(db, yard.id, wish.data.lessonId);
-    if (!lesson) return refuse('This lesson is not in the yard any more.');
+    if (!lesson) return refuse(gone('lesson'));
     const atMs = Array.from({ length: wish.data.weeks - 1 }, (_, week) =>
       daysLater(lesson.startsAtMs, (week + 1) * WEEK_DAYS, yard.timeZone),
     );
@@ -41,7 +40,7 @@ export async function repeatLessonAction(sent: unknown, saving: unknown): Promis
 export async function bringToSeriesAction(id: unknown, who: unknown): Promise<FormOutcome<{ brought: number }>> {
   return attempt<{ brought: number }>(may.instruct, async () => {
     const lessonId = Id.safeParse(id);
-    if (!lessonId.success) return refuse('This lesson is not in the yard any more.');
+    if (!lessonId.success) return refuse(gone('lesson'));
     const by = z.string().trim().min(1).max(60).nullable().catch(null).parse(who);
     const { write, yard } = await yardContext();
     const brought = await write(tx => bringToSeries(tx, yard.id, lessonId.data, { by, nowMs: Date.now() }));

@@ -13,12 +13,11 @@ import { saveIdOf } from '@/files/saveId';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { may } from '../../_server/access/rules';
+import { Id, refuse } from '@/app/_server/refusal';
 
-const Id = z.string().min(1).max(60);
 const Pairs = z.array(Id).min(1).max(12);
 const Exercise = z.string().min(1).max(140);
 const Stage = z.number().int().min(0).max(50);
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 const UNREADABLE = 'This suggestion cannot be read: ask anew.';
 
 const Taken = z.strictObject({

@@ -13,9 +13,9 @@ import { saveIdOf } from '@/files/saveId';
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { may } from '../../_server/access/rules';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
-const Move = z.strictObject({ lessonId: z.string().min(1).max(60), toDay: z.string().regex(/^\d{4}-\d{2}-\d{2}$/) });
+const Move = z.strictObject({ lessonId: Id, toDay: z.string().regex(/^\d{4}-\d{2}-\d{2}$/) });
 
 /** Moves a lesson that was not begun to another day, at the same time by the yard's clock. */
 export async function moveLessonAction(sent: unknown): Promise<FormOutcome> {
@@ -23,7 +23,7 @@ export async function moveLessonAction(sent: unknown): Promise<FormOutcome> {
     const { db, write, yard } = await yardContext();
     const move = Move.safeParse(sent);
     const lesson = move.success ? await findLesson(db, yard.id, move.data.lessonId) : null;
-    if (!move.success || !lesson) return refuse('This lesson is not in the yard any more.');
+    if (!move.success || !lesson) return refuse(gone('lesson'));
     const nowMs = Date.now();
     if (lessonState(await lessonTimes(db, yard.id, lesson), nowMs) !== 'planned')
       return refuse('This lesson has begun: it stays on its day.');
@@ -41,8 +41,8 @@ export async function moveLessonAction(sent: unknown): Promise<FormOutcome> {
 }
 
 const Start = z.strictObject({
-  goalId: z.string().min(1).max(60),
-  arenaId: z.string().min(1).max(60),
+  goalId: Id,
+  arenaId: Id,
   startsAt: z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/, 'Say the day and the time.'),
 });
 
@@ -70,7 +70,7 @@ export async function planGoalWeeksAction(sent: unknown, saving: unknown): Promi
 export async function bringGoalWeeksAction(id: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
     const { db, write, yard } = await yardContext();
-    const goalId = z.string().min(1).max(60).safeParse(id);
+    const goalId = Id.safeParse(id);
     if (!goalId.success) return refuse('This goal is not there any more.');
     await bringGoalWeeks(db, write, yard, goalId.data, Date.now());
     revalidatePath('/', 'layout');

@@ -14,9 +14,7 @@ import { z } from 'zod';
 import { may } from '../../_server/access/rules';
 import { attempt } from '../../_server/attempt';
 import { yardContext } from '../../_server/yardContext';
-
-const Id = z.string().min(1).max(60);
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
 /** A link as it is shown once: to read, to copy, and to scan. */
 export type ShownLink = { href: string; qr: string };
@@ -36,7 +34,7 @@ export async function setPassphraseAction(personId: unknown, passphrase: unknown
     const fault = passphraseFault(sent.data.passphrase);
     if (fault) return refuse(fault);
     const { db, write, yard, who } = await yardContext();
-    if (!(await findPerson(db, yard.id, sent.data.personId))) return refuse('This person is not in the yard any more.');
+    if (!(await findPerson(db, yard.id, sent.data.personId))) return refuse(gone('person'));
     const hash = await hashPassphrase(sent.data.passphrase);
     await write(async tx => {
       await setPassphrase(tx, yard.id, sent.data.personId, hash);
@@ -55,7 +53,7 @@ export async function deviceLinkAction(personId: unknown): Promise<FormOutcome<{
     const id = Id.safeParse(personId);
     const { write, yard } = await yardContext();
     const made = id.success ? await write(tx => addDeviceLink(tx, yard.id, id.data, Date.now())) : null;
-    if (!made) return refuse('This person is not in the yard any more.');
+    if (!made) return refuse(gone('person'));
     return { ok: true, link: await shownLink(`/join/${made.token}`) };
   });
 }

@@ -8,6 +8,7 @@ import { arenaOfLayout, saveLayout } from '@/data/queries/layouts';
 import { once } from '@/data/queries/saves';
 import { LayoutSave, type LayoutSaveAnswer } from '@/files/layoutSave';
 import { readPlan } from '@/files/planDocument';
+import { gone } from '@/app/_server/refusal';
 
 const answer = (status: number, body: LayoutSaveAnswer) => Response.json(body, { status });
 
@@ -21,7 +22,7 @@ export const PUT = answering(
     // A desk saves again and again while it draws: only what the save needs is asked for.
     const [{ yardId }, { db, write }] = [await entered(), await roan()];
     const arena = await arenaOfLayout(db, yardId, layoutId);
-    if (!arena) return problemAnswer(404, 'This layout is not in the yard any more.');
+    if (!arena) return problemAnswer(404, gone('layout'));
     const read = readPlan(sent.body.plan, arena);
     if (!read.ok) return problemAnswer(400, read.reason);
     const fault = await planFault(db, yardId, arena, read.plan);
@@ -32,7 +33,7 @@ export const PUT = answering(
         saveLayout(tx, yardId, { layoutId, baseRevision, name, plan: read.plan }, Date.now()),
       ),
     );
-    if (outcome.kind === 'missing') return problemAnswer(404, 'This layout is not in the yard any more.');
+    if (outcome.kind === 'missing') return problemAnswer(404, gone('layout'));
     if (outcome.kind === 'stale') return answer(409, { kind: 'stale', theirRevision: outcome.theirs.revision });
     return answer(200, outcome);
   },

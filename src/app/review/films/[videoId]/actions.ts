@@ -23,16 +23,14 @@ import { attempt } from '../../../_server/attempt';
 import { may } from '../../../_server/access/rules';
 import { dataFolders } from '../../../_server/dataFolders';
 import { yardContext } from '../../../_server/yardContext';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
-const Id = z.string().min(1).max(60);
 const Timed = z.strictObject({ id: z.uuid(), atS: z.number().min(0).max(36_000), mark: FilmMarkOnPaper });
 const Count = z.strictObject({
   count: z.number().int().min(0).max(99),
   place: z.number().int().min(1).max(2000).nullable(),
   pace: z.enum(TEST_PACES).nullable(),
 });
-
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
 export async function addFilmMarkAction(videoId: unknown, sent: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
@@ -83,7 +81,7 @@ type Answered = FormOutcome & {
 export async function answerFilmAction(videoId: unknown, typed: unknown, was: unknown): Promise<Answered> {
   const { db, write, yard } = await yardContext(may.instruct);
   const [id, answer, before] = [Id.safeParse(videoId), Answer.safeParse(typed), z.string().nullable().safeParse(was)];
-  if (!id.success || !before.success) return refuse('This film is not in the yard any more.');
+  if (!id.success || !before.success) return refuse(gone('film'));
   if (!answer.success) return refuse(answer.error.issues[0]!.message);
   const given = { answer: answer.data, was: before.data, atMs: Date.now() };
   const kept = await attempt<object>(may.instruct, async () => {
@@ -101,7 +99,7 @@ export async function removeFilmAction(videoId: unknown): Promise<FormOutcome> {
     const id = Id.safeParse(videoId);
     const { db, write, yard } = await yardContext();
     const film = id.success ? await findFilm(db, yard.id, id.data) : null;
-    if (!film) return refuse('This film is not in the yard any more.');
+    if (!film) return refuse(gone('film'));
     await write(tx => removeFilm(tx, yard.id, film.id));
     rmSync(filmFile(dataFolders().videos, film.id), { force: true });
     return { ok: true };
@@ -117,7 +115,7 @@ export async function countFromFilmAction(videoId: unknown, sent: unknown): Prom
     const { write, yard } = await yardContext();
     await write(async tx => {
       const film = await findFilm(tx, yard.id, id.data);
-      if (!film) throw new DatabaseRefused('This film is not in the yard any more.');
+      if (!film) throw new DatabaseRefused(gone('film'));
       if (film.testId !== null) {
         if (pace === null) throw new DatabaseRefused('Say at which pace it was ridden.');
         return countIntoTest(tx, yard.id, film, { pace, count });

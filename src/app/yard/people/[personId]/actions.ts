@@ -8,8 +8,7 @@ import { z } from 'zod';
 import { attempt } from '../../../_server/attempt';
 import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
-
-const Id = z.string().min(1).max(60);
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
 /** Keeps a walk over a taped length. */
 export async function addWalkAction(personId: string, walkId: string, typed: unknown): Promise<FormOutcome> {
@@ -18,8 +17,7 @@ export async function addWalkAction(personId: string, walkId: string, typed: unk
     const ids = z.object({ personId: Id, walkId: z.uuid() }).safeParse({ personId, walkId });
     const form = walkForm(unit).safeParse(typed);
     if (!form.success) return formFaults(form.error);
-    if (!ids.success || !(await findPerson(db, yard.id, personId)))
-      return { ok: false, fields: {}, problem: 'This person is not in the yard any more.' };
+    if (!ids.success || !(await findPerson(db, yard.id, personId))) return refuse(gone('person'));
     const { length: lengthM, steps } = form.data;
     await write(tx => addStepWalk(tx, yard.id, personId, { id: walkId, lengthM, steps, walkedAtMs: Date.now() }));
     revalidatePath('/', 'layout');

@@ -7,6 +7,7 @@ import { bytesUpTo } from '@/app/_server/requestBody';
 import { yardContext } from '@/app/_server/yardContext';
 import { findHorse } from '@/data/queries/horses';
 import { findPicture, removePicture, savePicture, type PictureMime } from '@/data/queries/horsePictures';
+import { gone } from '@/app/_server/refusal';
 
 type Context = { params: Promise<{ horseId: string }> };
 
@@ -52,8 +53,7 @@ type YardContext = Awaited<ReturnType<typeof yardContext>>;
 
 async function changing(horseId: string, change: (context: YardContext) => Promise<void>): Promise<Response> {
   const context = await yardContext();
-  if (!(await findHorse(context.db, context.yard.id, horseId)))
-    return problemAnswer(404, 'This horse is not in the yard any more.');
+  if (!(await findHorse(context.db, context.yard.id, horseId))) return problemAnswer(404, gone('horse'));
   await change(context);
   return Response.json({ kept: true });
 }

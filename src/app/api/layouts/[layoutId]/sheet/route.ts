@@ -5,6 +5,7 @@ import { askerOf, heavyWork } from '@/app/_server/heavy/heavyWork';
 import { SETTING_PAPERS } from '@/app/_server/heavy/settingPaper';
 import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup';
 import { yardContext, yardGaitWords } from '@/app/_server/yardContext';
+import { gone } from '@/app/_server/refusal';
 
 /**
  * The setting sheet as a file: ?as=pdf (with &parts=all for pictures and cards too), csv, numbers or cards (to cut out); &paper=a4 or
@@ -21,7 +22,7 @@ export const GET = answering(
     if (paper !== 'a4' && paper !== 'letter') return problemAnswer(400, 'The paper is a4 or letter.');
     const { db, yard, unit } = await yardContext();
     const setup = await settingSetup(db, yard.id, layoutId, wish.get('stage'));
-    if (!setup) return problemAnswer(404, 'This layout is not in the yard any more.');
+    if (!setup) return problemAnswer(404, gone('layout'));
     const { layout, whole, from, yardLayout } = setup;
     if (layout.items.length === 0) return problemAnswer(422, 'There is nothing to set in this layout.');
     const walker = (await walkersOf(db, yard.id)).find(({ id }) => id === wish.get('steps')) ?? null;

@@ -7,17 +7,18 @@ import { isLayout } from '@/data/queries/layouts';
 import { addTicks, listTicks } from '@/data/queries/settingTicks';
 import type { TicksAnswer } from '@/files/settingTick';
 import { SettingTicks } from '@/files/settingTicksSent';
+import { gone } from '@/app/_server/refusal';
 
 type Params = { params: Promise<{ layoutId: string }> };
 
-const gone = () => problemAnswer(404, 'This layout is not in the yard any more.');
+const noLayout = () => problemAnswer(404, gone('layout'));
 const answer = (body: TicksAnswer) => Response.json(body);
 
 /** Which pieces stand: what other devices ticked too, or, after the number of an earlier answer, what changed since. */
 export const GET = answering(may.help, async (request: Request, { params }: Params) => {
   const { layoutId } = await params;
   const { db, yard } = await yardContext();
-  if (!(await isLayout(db, yard.id, layoutId))) return gone();
+  if (!(await isLayout(db, yard.id, layoutId))) return noLayout();
   return answer(await listTicks(db, yard.id, layoutId, askedAfter(request)));
 });
 
@@ -27,7 +28,7 @@ export const POST = answering(may.help, async (request: Request, { params }: Par
   const sent = await requestBody(request, SettingTicks);
   if (!sent.ok) return problemAnswer(sent.status, sent.problem);
   const { db, write, yard } = await yardContext();
-  if (!(await isLayout(db, yard.id, layoutId))) return gone();
+  if (!(await isLayout(db, yard.id, layoutId))) return noLayout();
   await write(tx =>
     addTicks(tx, yard.id, layoutId, sent.body.ticks, { nowMs: Date.now(), sentAtMs: sent.body.sentAtMs }),
   );

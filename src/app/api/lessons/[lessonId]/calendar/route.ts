@@ -7,13 +7,14 @@ import { findArena } from '@/data/queries/arenas';
 import { findLesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { lessonCalendar } from '@/files/lessonCalendar';
+import { gone } from '@/app/_server/refusal';
 
 /** A lesson as an iCalendar file. */
 export const GET = answering(may.help, async (_: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
   const { lessonId } = await params;
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);
-  if (!lesson) return problemAnswer(404, 'This lesson is not in the yard any more.');
+  if (!lesson) return problemAnswer(404, gone('lesson'));
   const { id, name, startsAtMs, plan } = lesson;
   const arena = await findArena(db, yard.id, lesson.arenaId);
   const pairs = (await listPairs(db, yard.id)).filter(pair => plan.pairIds.includes(pair.id));

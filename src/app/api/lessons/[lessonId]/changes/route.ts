@@ -11,6 +11,7 @@ import { listPairs } from '@/data/queries/pairs';
 import { versionsRidden } from '@/data/queries/passes';
 import { lessonLog } from '@/data/queries/recordLog';
 import { writeChangesCsv } from '@/files/changesCsv';
+import { gone } from '@/app/_server/refusal';
 
 /** What was changed in a lesson's record: who, when, what it was before and what it is after. */
 export const GET = answering(may.help, async (_: Request, { params }: { params: Promise<{ lessonId: string }> }) => {
@@ -18,7 +19,7 @@ export const GET = answering(may.help, async (_: Request, { params }: { params: 
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);
   const answer = lesson && (await lessonLog(db, yard.id, lessonId));
-  if (!lesson || !answer) return problemAnswer(404, 'This lesson is not in the yard any more.');
+  if (!lesson || !answer) return problemAnswer(404, gone('lesson'));
   const { log } = answer;
   const pairs = await listPairs(db, yard.id);
   const versions = await versionsRidden(

@@ -7,6 +7,7 @@ import { yardContext } from '@/app/_server/yardContext';
 import { mayReadPair } from '@/app/_server/access/ownPair';
 import { findLesson } from '@/data/queries/lessons';
 import { findPair } from '@/data/queries/pairs';
+import { gone } from '@/app/_server/refusal';
 
 /** The sheet of a lesson as a PDF; ?pair=somebody's id for a rider's own, &paper=a4 or letter. */
 export const GET = answering(
@@ -23,7 +24,7 @@ export const GET = answering(
     if (!who.open && who.role === 'rider' && !(known && mayReadPair(who, known)))
       return problemAnswer(404, 'This pair does not ride in this lesson.');
     const lesson = await findLesson(db, yard.id, lessonId);
-    if (!lesson) return problemAnswer(404, 'This lesson is not in the yard any more.');
+    if (!lesson) return problemAnswer(404, gone('lesson'));
     const sheet = await lessonSheet(db, yard, lesson);
     const pair = pairId === null ? null : sheet.pairs.find(({ id }) => id === pairId);
     if (pair === undefined) return problemAnswer(404, 'This pair does not ride in this lesson.');

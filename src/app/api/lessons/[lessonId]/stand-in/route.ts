@@ -7,10 +7,11 @@ import { seededRandom, standInRide, USUAL_MISTAKES } from '@/core';
 import { writeFootfalls } from '@/files/footfallCsv';
 import { writeGpx } from '@/files/gpx';
 import { z } from 'zod';
+import { Id } from '@/app/_server/refusal';
 
 const Wish = z.object({
-  pair: z.string().min(1).max(60),
-  stage: z.string().min(1).max(60),
+  pair: Id,
+  stage: Id,
   question: z.string().min(1).max(80),
   /** Which of the ways of riding it, from 1. */
   way: z

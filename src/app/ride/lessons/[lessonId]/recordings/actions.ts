@@ -28,8 +28,9 @@ import { attempt } from '../../../../_server/attempt';
 import { may } from '../../../../_server/access/rules';
 import { yardContext } from '../../../../_server/yardContext';
 import { stageRider, type StageRider } from './stageRider';
+import { Id, refuse } from '@/app/_server/refusal';
 
-const RowId = z.string().min(1).max(60);
+const RowId = Id;
 const Asked = { lessonId: RowId, pairId: RowId, stageId: RowId, questionId: z.string().min(1).max(80) };
 const Rides = z.strictObject({
   ...Asked,
@@ -45,8 +46,6 @@ const Recording = z.strictObject({
   footfalls: z.string().max(MOST_TEXT, 'These footfalls are more than Roan takes.').nullable(),
   keep: z.boolean(),
 });
-
-const refuse = (problem: string) => ({ ok: false as const, fields: {}, problem });
 
 /** Common practice, no source: from one pass to the next. */
 const PASS_MS = 90_000;

@@ -22,6 +22,7 @@ import type { ArenaMarks } from '@/files/arenaMarks';
 import { NOWHERE } from '@/files/gpx';
 import { stagesToRide } from '../run/stagesToRide';
 import type { RunStage } from '../run/runStage';
+import { gone } from '@/app/_server/refusal';
 
 /** A pair at a question of a stage of a lesson, with all that a recording of it needs. */
 export type StageRider = {
@@ -50,7 +51,7 @@ export async function stageRider(wish: RiderWish): Promise<StageRider | string> 
   const { lessonId, pairId, stageId, questionId } = wish;
   const { db, yard } = await yardContext();
   const lesson = await findLesson(db, yard.id, lessonId);
-  if (!lesson) return 'This lesson is not in the yard any more.';
+  if (!lesson) return gone('lesson');
   const pair = (await listPairs(db, yard.id)).find(({ id }) => id === pairId);
   if (!pair || !lesson.plan.pairIds.includes(pairId)) return 'This pair does not ride in this lesson.';
   // Of a lesson that lies back: over what was ridden then, with the strides of then.

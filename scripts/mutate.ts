@@ -1,7 +1,8 @@
 /**
  * npm run mutate: changes the code at places that chance chose, one at a time, and asks the tests about it whether they notice
  * (StrykerJS). `MUTATE_SEED` for other places, `MUTATE_PLACES` for more of them, `MUTATE_FOLDERS` for some folders only (tests of
- * src/data make a store each, and take most of the time): what was measured of the others stays. Writes docs/measured/mutations.json.
+ * src/data make a store each, and take most of the time): what was measured of the others stays. `MUTATE_AGAIN=1` asks only what was
+ * not noticed the last time, after tests were written for it. Writes docs/measured/mutations.json.
  */
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -14,7 +15,9 @@ const SEED = Number(process.env.MUTATE_SEED ?? 1);
 const PLACES = { 'src/core': 40, 'src/files': 10, 'src/data': 10 } as const;
 const FACTOR = Number(process.env.MUTATE_PLACES ?? 1);
 const FOLDERS = process.env.MUTATE_FOLDERS?.split(',') ?? Object.keys(PLACES);
+const IS_AGAIN = process.env.MUTATE_AGAIN === '1';
 const LINES = 8;
+const MEASURED = 'docs/measured/mutations.json';
 const WORKS = '.test-output/mutate';
 
 type Place = { file: string; from: number; to: number };
@@ -42,18 +45,51 @@ function places(): Place[] {
   });
 }
 
-/** What was measured before, of folders that are not asked now. */
-function ofOtherFolders(): { rows: (string | number)[][]; survivors: string[] } {
-  const file = 'docs/measured/mutations.json';
-  if (!existsSync(file)) return { rows: [], survivors: [] };
-  const before = JSON.parse(readFileSync(file, 'utf8')) as { rows: (string | number)[][]; words: string };
-  const isOther = (text: string) => !FOLDERS.some(folder => text.startsWith(folder));
-  const survivors = [...before.words.matchAll(/^- `(.+)`$/gm)].map(([, one]) => one!);
-  return { rows: before.rows.filter(([folder]) => isOther(String(folder))), survivors: survivors.filter(isOther) };
+type Row = (string | number)[];
+type Measured = { rows: Row[]; survivors: string[] };
+
+/** What was measured before. */
+function measuredBefore(): Measured {
+  if (!existsSync(MEASURED)) return { rows: [], survivors: [] };
+  const { rows, words } = JSON.parse(readFileSync(MEASURED, 'utf8')) as { rows: Row[]; words: string };
+  return { rows, survivors: [...words.matchAll(/^- `(.+)`$/gm)].map(([, one]) => one!) };
+}
+
+/** The lines of what was not noticed before. */
+function linesAgain({ survivors }: Measured): Place[] {
+  const lines = new Set(survivors.flatMap(one => /^\S+:\d+(?= )/.exec(one)?.[0] ?? []));
+  return [...lines]
+    .map(one => ({ file: one.split(':')[0]!, from: Number(one.split(':')[1]), to: Number(one.split(':')[1]) }))
+    .filter(({ file }) => FOLDERS.some(folder => file.startsWith(folder)));
+}
+
+const rowOf = (folder: string, changes: number, missed: number): Row => [
+  ...[folder, changes, changes - missed, missed],
+  `${Math.round((100 * (changes - missed)) / Math.max(1, changes))} %`,
+];
+
+/**
+ * What stays of what was measured before, with what is known now: of a folder that was asked anew the new, of one that was asked again
+ * what was not noticed this time either, of the others all.
+ */
+function together(before: Measured, now: { asked: string[]; survivors: string[] }): Measured {
+  const isHere = (folder: string) => (one: string) => one.startsWith(`${folder}/`);
+  const found = Object.keys(PLACES).map((folder): Measured => {
+    const earlier = before.rows.find(([name]) => name === folder);
+    const known = before.survivors.filter(isHere(folder));
+    if (!FOLDERS.includes(folder)) return { rows: earlier ? [earlier] : [], survivors: known };
+    const own = now.survivors.filter(isHere(folder));
+    if (!IS_AGAIN)
+      return { rows: [rowOf(folder, now.asked.filter(isHere(folder)).length, own.length)], survivors: own };
+    const still = known.filter(one => own.includes(one));
+    return { rows: earlier ? [rowOf(folder, Number(earlier[1]), still.length)] : [], survivors: still };
+  });
+  return { rows: found.flatMap(one => one.rows), survivors: found.flatMap(one => one.survivors).sort() };
 }
 
 async function mutate(): Promise<void> {
-  const chosen = places();
+  const before = measuredBefore();
+  const chosen = IS_AGAIN ? linesAgain(before) : places();
   const folders = [...new Set(chosen.map(({ file }) => path.dirname(file)))];
   mkdirSync(WORKS, { recursive: true });
   // What the core says is asked of all of the core's tests, since its folders are tested through each other; else the tests of the
@@ -88,27 +124,12 @@ module.exports = { ...app, rootDir: '../..', testPathIgnorePatterns: ['/kept/', 
 
   const lineOf = ({ fileName, location, mutatorName, replacement }: (typeof results)[number]) =>
     `${path.relative(process.cwd(), fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replace(/\s+/g, ' ').slice(0, 60)}`;
-  const rows: (string | number)[][] = FOLDERS.map(folder => {
-    const own = results.filter(({ fileName }) => path.relative(process.cwd(), fileName).startsWith(folder));
-    const killed = own.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;
-    const survived = own.filter(({ status }) => status === 'Survived' || status === 'NoCoverage').length;
-    return [
-      folder,
-      killed + survived,
-      killed,
-      survived,
-      `${Math.round((100 * killed) / Math.max(1, killed + survived))} %`,
-    ];
-  });
-  const survivors = results
-    .filter(({ status }) => status === 'Survived' || status === 'NoCoverage')
-    .map(lineOf)
-    .sort();
-  const kept = ofOtherFolders();
-  const allRows = Object.keys(PLACES).flatMap(folder => [...rows, ...kept.rows].filter(([name]) => name === folder));
-  const list = [...survivors, ...kept.survivors].sort().map(one => `- \`${one}\``);
-  const words = `Places of ${LINES} lines, by chance. Words are not changed. Not noticed by any test of the core, or of their own folder elsewhere:\n\n${list.join('\n')}`;
-  keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], allRows, words);
+  const told = results.filter(({ status }) => ['Killed', 'Timeout', 'Survived', 'NoCoverage'].includes(status));
+  const missed = told.filter(({ status }) => status === 'Survived' || status === 'NoCoverage');
+  const { rows, survivors } = together(before, { asked: told.map(lineOf), survivors: missed.map(lineOf) });
+  const list = survivors.map(one => `- \`${one}\``);
+  const words = `Places of ${LINES} lines, by chance. Words are not changed. Not noticed by any test of the core that knows the file, or of their own folder elsewhere:\n\n${list.join('\n')}`;
+  keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], rows, words);
   console.table(rows);
   console.log(survivors.join('\n'));
   rmSync(WORKS, { recursive: true, force: true });

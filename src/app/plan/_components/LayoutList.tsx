@@ -10,6 +10,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { archiveAction } from '../../yard/actions';
 import { duplicateLayoutAction } from '../actions';
+import { FileItems } from './FileItems';
 
 const TagForm = dynamic(() => import('./TagForm'), { ssr: false });
 
@@ -102,12 +103,7 @@ function CardMenu({ card, onTag }: { card: LayoutCard; onTag: () => void }) {
         </Menu.Item>
         <Menu.Item onClick={onTag}>Tags</Menu.Item>
         <Menu.Item onClick={() => router.push(`/plan/${id}/versions`)}>Versions</Menu.Item>
-        <Menu.Item component="a" href={`/api/layouts/${id}/file`}>
-          Save as a layout file
-        </Menu.Item>
-        <Menu.Item component="a" href={`/api/layouts/${id}/drawing`}>
-          Save as a drawing (SVG)
-        </Menu.Item>
+        <FileItems layoutId={id} />
         <Menu.Item onClick={archive}>{archived ? 'Restore' : 'Archive'}</Menu.Item>
       </Menu.Dropdown>
     </Menu>

@@ -55,6 +55,17 @@ export const middleOfCircle = ({ arena }: ExerciseGround, diameterM: number): Po
   yM: diameterM / 2,
 });
 
+/** A halt in the middle of the arena, watched from beside it. */
+export const haltInMiddle = {
+  standAt: ({ arena }: ExerciseGround): PointM => ({ xM: arena.widthM / 2 + 2, yM: arena.lengthM / 2 + 1 }),
+  figures: ({ arena }: ExerciseGround, { seconds }: { seconds: number }): Figure[] => [
+    {
+      ...{ kind: 'station', start: { at: { xM: arena.widthM / 2, yM: arena.lengthM / 2 }, headingRad: Math.PI / 2 } },
+      ...{ rein: 'left', deed: { kind: 'halt', seconds } },
+    },
+  ],
+};
+
 /** The gait that was chosen, where that is one of those it may be ridden in. */
 function gaitAsked<P extends ExerciseParams>({ kind, gait }: Flat<P>, params: ExerciseParams): TrackGait {
   return FIGURE_GAITS[kind]?.find(one => one === params.gait) ?? gait;

@@ -3,7 +3,7 @@ import type { Figure, Rest } from '../../figures/figure';
 import { figureLengthM } from '../../figures/figureLength';
 import type { ExerciseGround } from '../exercise';
 import { changeAsked } from './changesOfRein';
-import { flatGuidance, flatRecipe } from './flatRecipe';
+import { flatGuidance, flatRecipe, haltInMiddle } from './flatRecipe';
 import { stage, type AskedFigure } from './parts';
 
 /** A whole figure ridden as a rest, in walk. */
@@ -65,12 +65,6 @@ export const haltAndPat = flatRecipe({
   ),
   gait: 'walk',
   wishes: () => [{ seconds: 15 }],
-  standAt: ({ arena }) => ({ xM: arena.widthM / 2 + 2, yM: arena.lengthM / 2 + 1 }),
-  figures: ({ arena }, { seconds }) => [
-    {
-      ...{ kind: 'station', start: { at: { xM: arena.widthM / 2, yM: arena.lengthM / 2 }, headingRad: Math.PI / 2 } },
-      ...{ rein: 'left', deed: { kind: 'halt', seconds } },
-    },
-  ],
+  ...haltInMiddle,
   stages: () => [stage('A pause', 'Praise, and let it look', 'sitting')],
 });

@@ -1,7 +1,7 @@
 import { wallPose } from '../../figures/figurePlaces';
 import type { Figure } from '../../figures/figure';
 import type { ExerciseGround, Guidance, Recipe, Seat } from '../exercise';
-import { flatGuidance, flatRecipe, middleOfCircle } from './flatRecipe';
+import { flatGuidance, flatRecipe, haltInMiddle, middleOfCircle } from './flatRecipe';
 import { middleOfShortSide, stage } from './parts';
 
 type RiderWork = Pick<Guidance, 'title' | 'level' | 'knowFirst' | 'watchHorse' | 'watchRider' | 'faults'> &
@@ -27,9 +27,16 @@ const roundArena = ({ arena }: ExerciseGround, rounds: number): Figure => ({
   ...{ cornerRadiusM: 8, rounds },
 });
 
-const circleAtA = (ground: ExerciseGround, diameterM: number, rounds: number): Figure => ({
-  ...{ kind: 'circle', start: middleOfShortSide(ground), rein: 'left', diameterM, rounds },
-});
+type Rounds = { diameterM: number; rounds: number };
+
+/** Three rounds of the largest circle at A, watched from its middle. */
+const threeRounds = {
+  wishes: ({ arena }: ExerciseGround) => [{ diameterM: Math.min(20, arena.widthM), rounds: 3 }],
+  standAt: (ground: ExerciseGround, { diameterM }: Rounds) => middleOfCircle(ground, diameterM),
+  figures: (ground: ExerciseGround, { diameterM, rounds }: Rounds): Figure[] => [
+    { kind: 'circle', start: middleOfShortSide(ground), rein: 'left', diameterM, rounds },
+  ],
+};
 
 /** The same round the arena in each gait, one thing to think of in each. */
 const gaitByGait = (focus: readonly [string, string, string], seat: Seat) => () => [
@@ -73,9 +80,7 @@ const halfSeat = flatRecipe({
     marks: ['sat down', 'upper body ahead', 'eyes late', 'hands up'],
   }),
   gait: 'canter',
-  wishes: ({ arena }) => [{ diameterM: Math.min(20, arena.widthM), rounds: 3 }],
-  standAt: (ground, { diameterM }) => middleOfCircle(ground, diameterM),
-  figures: (ground, { diameterM, rounds }) => [circleAtA(ground, diameterM, rounds)],
+  ...threeRounds,
   stages: gaitByGait(
     ['Light, and looking round', 'Up for a half, down for a half', 'Up for the whole round'],
     'half-seat',
@@ -114,9 +119,7 @@ const hands = flatRecipe({
     marks: ['hands too near', 'hands too wide', 'one hand higher', 'hands moved'],
   }),
   gait: 'trot',
-  wishes: ({ arena }) => [{ diameterM: Math.min(20, arena.widthM), rounds: 3 }],
-  standAt: (ground, { diameterM }) => middleOfCircle(ground, diameterM),
-  figures: (ground, { diameterM, rounds }) => [circleAtA(ground, diameterM, rounds)],
+  ...threeRounds,
   stages: gaitByGait(['A level whip', 'Rise without the hands rising', 'Let the elbow follow the head'], 'rising'),
 });
 
@@ -136,9 +139,7 @@ const outerRein = flatRecipe({
     marks: ['inside rein too strong', 'outer rein dropped', 'fell out', 'fell in'],
   }),
   gait: 'trot',
-  wishes: ({ arena }) => [{ diameterM: Math.min(20, arena.widthM), rounds: 3 }],
-  standAt: (ground, { diameterM }) => middleOfCircle(ground, diameterM),
-  figures: (ground, { diameterM, rounds }) => [circleAtA(ground, diameterM, rounds)],
+  ...threeRounds,
   stages: () => [
     stage('In walk', 'Open, hold, close', 'sitting', { gait: 'walk' }),
     stage('In trot', 'At each quarter of the circle', 'rising', { gait: 'trot' }),
@@ -182,13 +183,7 @@ const atHalt = flatRecipe({
   }),
   gait: 'walk',
   wishes: () => [{ seconds: 90 }],
-  standAt: ({ arena }) => ({ xM: arena.widthM / 2 + 2, yM: arena.lengthM / 2 + 1 }),
-  figures: ({ arena }, { seconds }) => [
-    {
-      ...{ kind: 'station', start: { at: { xM: arena.widthM / 2, yM: arena.lengthM / 2 }, headingRad: Math.PI / 2 } },
-      ...{ rein: 'left', deed: { kind: 'halt', seconds } },
-    },
-  ],
+  ...haltInMiddle,
   stages: () => [stage('Standing still', 'Find the middle', 'sitting')],
 });
 

@@ -3,6 +3,7 @@
 import { ActionIcon, Menu } from '@mantine/core';
 import { IconDots } from '@tabler/icons-react';
 import Link from 'next/link';
+import { FileItems } from '../../_components/FileItems';
 
 type MoreMenuProps = { layoutId: string; onSelectAll: () => void; onRefit: () => void; onCompose: () => void };
 
@@ -19,12 +20,7 @@ export default function MoreMenu({ layoutId, onSelectAll, onRefit, onCompose }: 
         <Menu.Item component={Link} href={`/plan/${layoutId}/versions`}>
           Versions
         </Menu.Item>
-        <Menu.Item component="a" href={`/api/layouts/${layoutId}/file`}>
-          Save as a layout file
-        </Menu.Item>
-        <Menu.Item component="a" href={`/api/layouts/${layoutId}/drawing`}>
-          Save as a drawing (SVG)
-        </Menu.Item>
+        <FileItems layoutId={layoutId} />
         <Menu.Item onClick={onSelectAll}>Select everything</Menu.Item>
         <Menu.Item onClick={onCompose}>Compose a course</Menu.Item>
         <Menu.Item onClick={onRefit}>Take it to another arena</Menu.Item>

@@ -412,3 +412,24 @@ test('while an archive is made ready others write as before, and what is entered
     });
   });
 });
+
+test('a yard that is begun while an archive is made ready is left as it is', async () => {
+  await withDemo(async demo => {
+    const archive = await readBytes(await archiveOf(demo));
+    await withTestDatabase(async database => {
+      const { db, write } = database;
+      const { id: yardId } = await currentYard(database);
+      const meanwhile: Stage = async (file, staging) => {
+        const staged = await stageArchive(file, staging);
+        const other = await write(tx => addYard(tx, 'Begun meanwhile', 'UTC'));
+        await write(tx => savePerson(tx, other.id, { name: 'Wyn', role: 'rider', stepLengthM: null }));
+        return staged;
+      };
+      await restoreArchive(database, archive, path.join(folder, 'beside'), { yardId, personId: null }, meanwhile);
+      const yards = await listYards(db);
+      expect(yards).toHaveLength(2);
+      const begun = yards.find(({ name }) => name === 'Begun meanwhile')!;
+      expect((await listPeople(db, begun.id)).map(({ name }) => name)).toEqual(['Wyn']);
+    });
+  });
+});

@@ -57,16 +57,17 @@ export async function restoreArchive(
   const folder = mkdtempSync(path.join(path.dirname(archive.file), 'restore-'));
   try {
     const staged = await stage(archive.file, folder);
-    const others = (await listYards(database.db)).filter(({ id }) => id !== into?.yardId);
-    const alone = into === undefined || others.length === 0;
-    if (!alone) refuseBeside(staged, others);
+    refuseBeside(staged, await othersThan(database.db, into));
     await withStaged(staged, database, async rows => {
       await restoreFilms(archive.films, await rows.of(videos), videoFolder, written);
       await database.write(async tx => {
-        // Somebody may have entered something while it was made ready.
-        await refuseMixed({ db: tx as unknown as OpenDatabase['db'] }, into);
+        // Somebody may have entered something, or begun another yard, while it was made ready.
+        const db = tx as unknown as OpenDatabase['db'];
+        await refuseMixed({ db }, into);
+        const others = await othersThan(db, into);
+        refuseBeside(staged, others);
         const person = into?.personId ? await personNamed(tx, into.personId) : null;
-        await takeOver(tx, rows, alone ? undefined : into.yardId);
+        await takeOver(tx, rows, others.length === 0 ? undefined : into?.yardId);
         if (person) await keepRestorer(tx, person, staged.yards[0]!.id);
       });
     });
@@ -138,8 +139,13 @@ async function writeFilm({ hash, open }: ReadFilm, file: string): Promise<void> 
     refuseArchive(`The film ${hash} is not what it was when the archive was made: it is damaged.`);
 }
 
+/** The yards that lie beside the one that an archive takes the place of; none where it takes the place of all. */
+const othersThan = async (db: OpenDatabase['db'], into?: RestoredInto): Promise<Yard[]> =>
+  into === undefined ? [] : (await listYards(db)).filter(({ id }) => id !== into.yardId);
+
 /** Beside other yards one yard is restored, and one that is not there already. */
 function refuseBeside({ yards }: StagedStore, others: readonly Yard[]): void {
+  if (others.length === 0) return;
   if (yards.length !== 1)
     refuseArchive('This is a backup of a whole store: it is restored into a store that has no other yards.');
   const there = others.find(({ id }) => id === yards[0]!.id);

@@ -89,8 +89,12 @@ function measured(name: string, how: string): string {
 
 /** What was not noticed, and why nobody could where that is so. */
 function mutations(): string {
-  return measured('mutations', '`npm run mutate`').replace(/^- `(\S+:\d+) .*`$/gm, (line, place: string) =>
-    place in EQUIVALENTS ? `${line}: nobody could, ${EQUIVALENTS[place]}` : line,
+  return measured('mutations', '`npm run mutate`').replace(
+    /^- `((\S+:\d+) .*)`$/gm,
+    (line, whole: string, place: string) => {
+      const why = EQUIVALENTS[whole] ?? EQUIVALENTS[place];
+      return why === undefined ? line : `${line}: nobody could, ${why}`;
+    },
   );
 }
 

@@ -1,12 +1,15 @@
 /**
- * Changes of the code that nobody could notice, looked at by hand: by file and line, and why. They stay in what `npm run mutate` lists,
- * and are told apart in docs/quality.md.
+ * Changes of the code that nobody could notice, looked at by hand: by file and line, or by all that is told of them, and why. They stay in
+ * what `npm run mutate` lists, and are told apart in docs/quality.md.
  */
 export const EQUIVALENTS: Readonly<Record<string, string>> = {
   'src/core/exercises/recipes/parts.ts:25': 'raised by nothing is flat',
-  'src/core/plan/resolvePlan.ts:83': 'what is remembered of a group is what would be made anew',
-  'src/core/record/tapHistory.ts:170': 'only a pass has a pair that is changed',
-  'src/core/record/tapHistory.ts:171': 'only a pass has a stage that is changed, and no stage is shown as none',
+  'src/core/plan/resolvePlan.ts:83 ConditionalExpression → true': 'what is made anew of a group is what was remembered',
+  'src/core/record/tapHistory.ts:170 ConditionalExpression → true': 'only a pass has a pair that is changed',
+  'src/core/record/tapHistory.ts:171 ConditionalExpression → true':
+    'only a pass has a stage that is changed, and none is shown as no stage',
+  "src/core/record/tapHistory.ts:171 LogicalOperator → change.on === 'pass' || change.what === 'stage'":
+    'what has no stage adds none',
   'src/core/review/nextSetting.ts:50': 'a share that is exactly the limit does not come out of counting',
   'src/core/review/strideReview.ts:171': 'days are added up twice, and two minuses are a plus',
   'src/core/setting/gapWay.ts:100': 'a gap of exactly a millimetre',

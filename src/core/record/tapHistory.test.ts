@@ -46,6 +46,10 @@ function phone() {
       const change = changeOver(log, { on: 'pass', of: passId, what: 'stage', ...stages } as never, null, own());
       say([{ type: 'change', id: change.id, lessonId: 'l', change }]);
     },
+    end: () => {
+      const change = changeOver(log, { on: 'lesson', of: 'l', what: 'ended', was: null, to: nowMs }, null, own());
+      say([{ type: 'change', id: change.id, lessonId: 'l', change }]);
+    },
     join: (pairId: string, insteadOf: string | null) =>
       say([
         {
@@ -153,6 +157,14 @@ test('a pass that belonged to no stage is shown where it was put, and another ch
   expect(changes('juniper', 'line')).toEqual(['pair']);
   expect(tapHistory(log(), { passId: 'p' }).undo).toHaveLength(3);
   expect(tapHistory(log(), { passId: 'q' }).undo).toEqual([]);
+});
+
+test('that a lesson was ended is shown for all of it, and at no pair', () => {
+  const { mark, end, log } = phone();
+  mark('p', 'juniper', 'grid', strides(5));
+  end();
+  const taps = (shown: Shown) => tapHistory(log(), shown).undo.length;
+  expect([taps('all'), taps(GRID)]).toEqual([2, 1]);
 });
 
 test('a pair that came instead of another goes again, and the other one is back', () => {

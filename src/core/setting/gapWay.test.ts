@@ -43,6 +43,37 @@ describe('in a line at an angle to the walls', () => {
     ]);
   });
 
+  test('of two long sides it is the one that its farther end is nearer to', () => {
+    // Its ends lie 7.8 and 10.6 m from the left side, 9.4 and 12.2 m from the right one.
+    const middle = fence('first', 9.2 - 9 * Math.cos(rad(70)), 20, 70);
+    const way = gapWay(SAND, onFrom(middle, 9), middle)!;
+    expect(way.points.map(({ placing }) => placing.how === 'swing' && placing.wall)).toEqual(['left', 'left']);
+  });
+
+  test('in a field with an outline it is only from a wall that stands beside it', () => {
+    // Wide for its first 20 m, then ten metres wide in its middle: no long side stands beside that.
+    const field: Arena = {
+      ...{ widthM: 20, lengthM: 60, letters: 'none' },
+      outline: [
+        { xM: 0, yM: 0 },
+        { xM: 20, yM: 0 },
+        { xM: 20, yM: 20 },
+        { xM: 15, yM: 20 },
+        { xM: 15, yM: 60 },
+        { xM: 5, yM: 60 },
+        { xM: 5, yM: 20 },
+        { xM: 0, yM: 20 },
+      ],
+    };
+    const wide = fence('first', 5, 6, 70);
+    const walls = gapWay(field, onFrom(wide, 6), wide)?.points.map(
+      ({ placing }) => placing.how === 'swing' && placing.wall,
+    );
+    expect(walls).toEqual(['left', 'left']);
+    const narrow = fence('first', 9, 40, 70);
+    expect(gapWay(field, onFrom(narrow, 6), narrow)).toBeNull();
+  });
+
   test('it goes on towards the end of the wall that lies ahead', () => {
     const towards = (way: ReturnType<typeof gapWay>) =>
       way?.points.map(({ placing }) => (placing.how === 'swing' ? placing.towards : null));

@@ -1,4 +1,5 @@
-import { exerciseLabel, groupOf } from './resolvePlan';
+import { layOutPlaced } from './layOutPlaced';
+import { exerciseLabel, groupOf, planResolver, type PlanGround } from './resolvePlan';
 import { EMPTY_PLAN, type PlacedRecipe, type Plan, type PlanHorse } from './plan';
 import { moveThings } from './things';
 
@@ -40,4 +41,18 @@ test('an exercise that is moved lies so far on, and its place with it', () => {
 test('the group is ridden in its own order, by those that the yard still has', () => {
   const plan = { ...EMPTY_PLAN, groupIds: ['moss', 'sold', 'fen'] };
   expect(groupOf(plan, [horse('fen'), horse('moss'), horse('another')]).map(({ id }) => id)).toEqual(['moss', 'fen']);
+});
+
+test('the same plan for horses that were changed is for them as they are now', () => {
+  const resolve = planResolver(layOutPlaced);
+  const plan: Plan = { ...EMPTY_PLAN, groupIds: ['fen'] };
+  const ground = (heightM: number): PlanGround => ({
+    ...{ name: 'plan', arena: { widthM: 20, lengthM: 60, letters: '20x60' }, fall: null, kit: null },
+    horses: [{ ...horse('fen'), heightM }],
+  });
+  const [before, after] = [resolve(plan, ground(1.3)), resolve(plan, ground(1.7))];
+  expect([before, after].map(({ layout }) => layout.horses.map(one => one.heightM))).toEqual([[1.3], [1.7]]);
+  // And another group of the same horses is another group.
+  const both = { ...ground(1.7), horses: [...ground(1.7).horses, horse('moss')] };
+  expect(resolve({ ...plan, groupIds: ['moss'] }, both).layout.horses.map(({ id }) => id)).toEqual(['moss']);
 });

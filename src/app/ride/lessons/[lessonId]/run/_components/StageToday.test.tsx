@@ -35,6 +35,8 @@ describe('a stage on the day', () => {
     fireEvent.click(key('a stage down'));
     await waitFor(() => expect(refresh).toHaveBeenCalledTimes(1));
     expect(change.mock.calls[0]!.slice(0, 3)).toEqual(['lesson', 'stage', { policy: 'a stage down' }]);
+    // One change at a time: the keys wait until the page was asked anew.
+    await waitFor(() => expect(key('minutes').disabled).toBe(false));
     fireEvent.click(key('minutes'));
     await waitFor(() => expect(change).toHaveBeenCalledTimes(2));
     // As long as the stage was planned.

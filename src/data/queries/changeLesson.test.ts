@@ -144,3 +144,15 @@ test('a lesson is archived and restored, and both are told once', async () => {
     );
   });
 });
+
+test('a lesson that nobody rode in yet is changed without a word in its record', async () => {
+  await testYard('Four on the bend', async ({ database, yardId }) => {
+    const { db, write } = database;
+    const lesson = (await listLessons(db, yardId)).find(({ name }) => name === 'The bend, built up')!;
+    const plan = { ...lesson.plan, pairIds: lesson.plan.pairIds.slice(1) };
+    await write(tx => changeLesson(tx, yardId, lesson.id, editOf(lesson, { plan })));
+    expect((await findLesson(db, yardId, lesson.id))!.plan.pairIds).toEqual(plan.pairIds);
+    const { log } = (await lessonLog(db, yardId, lesson.id))!;
+    expect([log.changes, log.rides]).toEqual([[], {}]);
+  });
+});

@@ -276,3 +276,37 @@ test('a pair that joins is in the yard and in the lesson, once, and its passes a
     expect(log.rides).toMatchObject({ [pairId]: true, [second]: false });
   });
 });
+
+test('what a pass was asked is put right, and read so by the lesson and by the review', async () => {
+  await inLesson(async ({ database: { db, write }, yardId, lessonId, pairIds, stageIds, versionId, question }) => {
+    const passId = randomUUID();
+    const pass: RecordEvent = {
+      ...{ type: 'pass', id: randomUUID(), by: null },
+      pass: {
+        ...{
+          id: passId,
+          pairId: pairIds[0]!,
+          layoutVersionId: versionId,
+          lessonId,
+          stageId: stageIds[3]!,
+          stage: 'Built up',
+        },
+        ...{ question, rein: 'left', direction: 'as-drawn', riddenAtMs: NOW_MS - 60_000 },
+      },
+    };
+    const send = (event: RecordEvent) =>
+      write(tx => recordBatch(tx, yardId, { events: [event], lessonId: null }, NOW_MS));
+    await send(pass);
+    const asked: Question = { ...question, id: 'put right', asked: question.asked.map(() => 6) };
+    const { log } = (await lessonLog(db, yardId, lessonId))!;
+    const change = changeOver(log, { on: 'pass', of: passId, what: 'question', was: question, to: asked }, null, {
+      ...{ newId: randomUUID, atMs: NOW_MS - 30_000, by: null },
+    });
+    await send({ type: 'change', id: change.id, lessonId, change });
+    const lesson = (await findLesson(db, yardId, lessonId))!;
+    expect((await lessonRecord(db, yardId, lesson)).passes.map(one => one.question)).toEqual([asked]);
+    // A word that comes once more counts once.
+    await send({ type: 'change', id: change.id, lessonId, change });
+    expect((await lessonRecord(db, yardId, lesson)).passes).toHaveLength(1);
+  });
+});

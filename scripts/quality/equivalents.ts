@@ -16,5 +16,9 @@ export const EQUIVALENTS: Readonly<Record<string, string>> = {
   'src/core/setting/gapWay.ts:94': 'an angle of exactly 50 degrees to both walls',
   'src/core/setting/settingWords.ts:130': 'a tape is swung from the end of a piece only',
   'src/core/statistics/stratifiedExact.ts:19': 'a stratum that says nothing adds one table that is sure',
+  'src/data/queries/recording.ts:100': 'what is remembered of a row is what would be asked for again',
+  'src/data/queries/riddenOver.ts:21': 'what is remembered of a version is what would be asked for again',
+  'src/files/recordEvent.ts:248': 'a word that is no event is left out',
+  'src/files/standing.ts:38': 'no piece has that name',
   'src/core/view/solidOf.ts:80': 'a fence is the same from its left and its right',
 };

@@ -37,9 +37,9 @@ import { fittedStages, type Fitted } from '../../_server/fittedStages';
 import { settingSetup } from '../../_server/settingSetup';
 import { daysLater, instantOf, yardTime } from '../../_server/yardTime';
 import { yardContext } from '../../_server/yardContext';
-import { gone, refuse } from '@/app/_server/refusal';
+import { gone, Id, refuse } from '@/app/_server/refusal';
 
-const Id = z.string().min(1).max(60).nullable();
+const IdOrNone = Id.nullable();
 
 const NewId = z.uuid();
 
@@ -64,7 +64,7 @@ export async function saveLessonAction(
   newId?: unknown,
 ): Promise<FormOutcome<Saved>> {
   return attempt<Saved>(may.instruct, async () => {
-    const lessonId = Id.safeParse(id);
+    const lessonId = IdOrNone.safeParse(id);
     const form = LessonForm.safeParse(typed);
     const base = Base.safeParse(made);
     const saveId = SaveId.optional().catch(undefined).parse(saving);
@@ -114,7 +114,7 @@ async function planOnce(tx: Transaction, yardId: string, details: LessonDetails,
   return there.id;
 }
 
-const ToFit = z.strictObject({ layoutId: z.string().min(1).max(60), pairIds: z.array(z.string().max(60)).max(60) });
+const ToFit = z.strictObject({ layoutId: Id, pairIds: z.array(z.string().max(60)).max(60) });
 
 /** The stages of a layout as they suit the pairs that ride. */
 export async function fittedStagesAction(layoutId: unknown, pairIds: unknown): Promise<FormOutcome<Fitted>> {
@@ -145,7 +145,7 @@ export async function moveLessonToNowAction(id: unknown): Promise<FormOutcome> {
     });
 
     async function lessonOfId(wished: unknown) {
-      const known = Id.safeParse(wished);
+      const known = IdOrNone.safeParse(wished);
       return known.success && known.data ? findLesson(db, yard.id, known.data) : null;
     }
   });
@@ -154,7 +154,7 @@ export async function moveLessonToNowAction(id: unknown): Promise<FormOutcome> {
 /** Archives a lesson, or restores it. */
 export async function archiveLessonAction(id: unknown, archived: unknown, who: unknown): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
-    const lessonId = Id.safeParse(id);
+    const lessonId = IdOrNone.safeParse(id);
     const wish = z.boolean().safeParse(archived);
     if (!lessonId.success || lessonId.data === null || !wish.success) return refuse(gone('lesson'));
     const { write, yard } = await yardContext();
@@ -175,7 +175,7 @@ export async function changeStageAction(
   who: unknown,
 ): Promise<FormOutcome> {
   return attempt<object>(may.instruct, async () => {
-    const lessonId = Id.safeParse(id);
+    const lessonId = IdOrNone.safeParse(id);
     const changes = StageToday.safeParse(sent);
     if (!changes.success) return formFaults(changes.error);
     const { write, yard } = await yardContext();
@@ -199,7 +199,7 @@ const WEEK_DAYS = 7;
 /** The same lesson once more, a week later by the yard's clock; what was recorded stays with the first. */
 export async function copyLessonAction(id: unknown): Promise<FormOutcome<{ lessonId: string }>> {
   return attempt<{ lessonId: string }>(may.instruct, async () => {
-    const lessonId = Id.safeParse(id);
+    const lessonId = IdOrNone.safeParse(id);
     const { db, write, yard } = await yardContext();
     const lesson = lessonId.success && lessonId.data ? await findLesson(db, yard.id, lessonId.data) : null;
     if (!lesson) return refuse(gone('lesson'));
@@ -222,7 +222,7 @@ const Gap = z.strictObject({
 });
 type Gap = z.infer<typeof Gap>;
 const Adjust = z.strictObject({
-  layoutId: z.string().min(1).max(60),
+  layoutId: Id,
   /** One, or all of a row: each by as much. */
   gaps: z.array(Gap).min(1).max(60),
   byM: z.number().min(-0.5).max(0.5),

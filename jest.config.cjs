@@ -22,6 +22,7 @@ const shared = {
     '\\.module\\.css$': 'identity-obj-proxy',
     '^@/(.*)$': '<rootDir>/src/$1',
     '^server-only$': '<rootDir>/scripts/lib/empty.cjs',
+    '^fast-check$': '<rootDir>/scripts/lib/dice.cjs',
   },
   modulePathIgnorePatterns: ['<rootDir>/.next/'],
 };

@@ -1,6 +1,15 @@
-import fc from 'fast-check';
+import type { Arena } from '../arena/arena';
+import type { ExerciseParams } from './exercise';
 import { figureTrackOf, leavesPose } from './testFigures';
-import { aheadOnWallM, BY_LENGTH, FIGURE_LETTERS, placeOptions, placePose, USUAL_PLACE } from './figureLetters';
+import {
+  aheadOnWallM,
+  BY_LENGTH,
+  FIGURE_LETTERS,
+  placeOptions,
+  USUAL_PLACE,
+  withEndsAhead,
+  type PlaceKey,
+} from './figureLetters';
 import { findRecipe } from './shelf';
 import { paramSpecs } from './exerciseParams';
 
@@ -106,34 +115,67 @@ describe.each(['20x60', '20x40'] as const)('in an arena of %s m', letters => {
   });
 });
 
-test('ridden on the other rein every figure is the mirror image, to a micrometre', () => {
-  const kind = fc.constantFrom(...Object.keys(FIGURE_LETTERS));
-  const arena = fc.constantFrom(ARENAS['20x60'], ARENAS['20x40'], FIELD);
-  const share = fc.double({ min: 0, max: 0.999, noNaN: true });
-  fc.assert(
-    fc.property(kind, arena, share, (one, on, at) => {
-      const spec = paramSpecs(one, findRecipe(one)!.wishes(groundLike(on))[0]!).find(({ key }) => key === 'from');
-      const options = spec?.kind === 'choice' ? spec.options : [USUAL_PLACE];
-      const from = options[Math.floor(at * options.length)]!;
-      let left, right;
-      try {
-        left = figureTrackOf(on, one, { from }, 'left');
-        right = figureTrackOf(on, one, { from }, 'right');
-      } catch (error) {
-        expect(error).toBeInstanceOf(RangeError);
-        return;
-      }
-      left.figures.forEach((_, index) => {
-        const [a, b] = [leavesPose(on, left, index), leavesPose(on, right, index)];
-        expect(Math.abs(a.at.xM + b.at.xM - on.widthM)).toBeLessThan(1e-6);
+const EVERY_ARENA = [ARENAS['20x60'], ARENAS['20x40'], FIELD, { widthM: 15, lengthM: 30, letters: 'none' }] as const;
+
+/** Each exercise as it is once a beginning was chosen, and then each end, of those that are offered on the left rein. */
+function* everyChoice(kind: string, arena: Arena): Generator<ExerciseParams> {
+  const wish = findRecipe(kind)!.wishes(groundLike(arena))[0]!;
+  const specs = paramSpecs(kind, wish);
+  const offered = (key: PlaceKey, from: string) => {
+    const spec = specs.find(one => one.key === key);
+    const options = spec?.kind === 'choice' ? spec.options : [];
+    return placeOptions(kind, key, options, { arena, rein: 'left', from }).map(({ value }) => value);
+  };
+  for (const from of offered('from', USUAL_PLACE)) {
+    yield withEndsAhead(kind, { ...wish, from }, { arena, rein: 'left' });
+    for (const to of offered('to', from)) yield { ...wish, from, to };
+    for (const arrives of offered('arrives', from)) yield { ...wish, from, arrives };
+  }
+}
+
+describe.each(Object.keys(FIGURE_LETTERS))('%s', kind => {
+  test.each(EVERY_ARENA)('between all places that are offered it is ridden: $widthM × $lengthM', arena => {
+    for (const params of everyChoice(kind, arena)) {
+      const track = figureTrackOf(arena, kind, params);
+      track.figures.forEach((_, index) => expect(leavesPose(arena, track, index)).toBeDefined());
+    }
+  });
+
+  test.each(EVERY_ARENA)('on the other rein it is the mirror image, to a micrometre: $widthM × $lengthM', arena => {
+    for (const params of everyChoice(kind, arena)) {
+      const [left, right] = (['left', 'right'] as const).map(rein => figureTrackOf(arena, kind, params, rein));
+      left!.figures.forEach((_, index) => {
+        const [a, b] = [leavesPose(arena, left!, index), leavesPose(arena, right!, index)];
+        expect(Math.abs(a.at.xM + b.at.xM - arena.widthM)).toBeLessThan(1e-6);
         expect(Math.abs(a.at.yM - b.at.yM)).toBeLessThan(1e-6);
       });
-    }),
-    { numRuns: 200 },
-  );
+    }
+  });
 });
 
-const groundLike = (arena: Parameters<typeof placePose>[0]) => ({
+describe('an end that was chosen, once another beginning is', () => {
+  const at = (kind: string, params: ExerciseParams) =>
+    withEndsAhead(kind, params, { arena: ARENAS['20x60'], rein: 'left' });
+
+  test('stays where it lies ahead still', () => {
+    expect(at('leg-yield', { from: 'D', arrives: 'B or E' })).toEqual({ from: 'D', arrives: 'B or E' });
+    expect(at('shoulder-in', { from: 'P', to: 'R' })).toEqual({ from: 'P', to: 'R' });
+    expect(at('change-rein', { from: 'F', to: 'E' }).to).toBe('E');
+  });
+
+  test('becomes the next ahead, where sideways work comes to one', () => {
+    expect(at('leg-yield', { from: 'X', arrives: 'B or E' }).arrives).toBe('R or S');
+    expect(at('leg-yield', { from: 'G', arrives: 'B or E' }).arrives).toBe('where it comes');
+  });
+
+  test('becomes as far as it says, where it lies behind', () => {
+    expect(at('shoulder-in', { from: 'R', to: 'B' }).to).toBe(BY_LENGTH);
+    expect(at('half-pass', { from: 'R', to: 'X' }).to).toBe(BY_LENGTH);
+    expect(at('change-rein', { from: 'M', to: 'E' }).to).toBe(BY_LENGTH);
+  });
+});
+
+const groundLike = (arena: Arena) => ({
   ...{ arena, school: 'whole-stride' as const },
   horses: [{ id: 'h', name: 'h', heightM: 1.6, type: 'all-round' as const, level: 'novice' as const, strides: {} }],
 });

@@ -5,6 +5,7 @@ import { letterPose, wallPose } from '../figures/figurePlaces';
 import { distanceM } from '../geometry/pointM';
 import type { Pose } from '../geometry/pose';
 import type { Rein } from '../track/rein';
+import type { ExerciseParams } from './exercise';
 
 /** A figure that nobody gave a letter lies where it usually does, and is as long as it says. */
 export const USUAL_PLACE = 'its usual place';
@@ -28,6 +29,8 @@ const MIDDLES = { 'near middle': 'near', 'right middle': 'right', 'far middle': 
 
 const ON_WALL: readonly string[] = [...WALL_LETTERS, ...Object.keys(MIDDLES)];
 const ANYWHERE: readonly string[] = [...ON_WALL, ...CENTRE_LETTERS];
+/** Beside them a wide corner has begun already. */
+const IN_CORNERS: readonly string[] = ['F', 'M', 'H', 'K'];
 const SHORT_SIDES: readonly string[] = ['A', 'C', 'near middle', 'far middle'];
 
 /** Letters of the two long sides, row by row: each is the other's mirror image. */
@@ -73,7 +76,7 @@ export const FIGURE_LETTERS: Readonly<Record<string, FigureLetters>> = {
   'counter-bend': wall,
   corners: wall,
   'loose-rein': wall,
-  'transitions-ladder': wall,
+  'transitions-ladder': { from: ON_WALL.filter(place => !IN_CORNERS.includes(place)) },
   'half-circle-return': wall,
   'rail-turnback': wall,
   serpentine: { from: SHORT_SIDES },
@@ -127,14 +130,23 @@ export function aheadOnWallM(arena: Arena, from: string, to: string): number | n
   return isOnWay && aheadM > 0 ? aheadM : null;
 }
 
-/** Whether a place lies ahead of another and on another line; where nobody chose the first, any does. */
-function isAcrossAhead(arena: Arena, from: string, to: string): boolean {
+/** What the two turns of a change of rein take of the way ahead, metres. */
+const TWO_TURNS_M = 12;
+
+/**
+ * Whether a place lies ahead of another and on another line; where nobody chose the first, any does. Ahead is as one rides
+ * along the wall there, or up the arena for sideways work, wherever it begins.
+ */
+function isAcrossAhead(arena: Arena, from: string, to: string, goesUp: boolean): boolean {
   const [a, b] = [placePose(arena, from), placePose(arena, to)];
   if (!a || !b) return b !== null;
+  const headingRad = goesUp ? Math.PI / 2 : a.headingRad;
   const [dx, dy] = [b.at.xM - a.at.xM, b.at.yM - a.at.yM];
-  const aheadM = dx * Math.cos(a.headingRad) + dy * Math.sin(a.headingRad);
-  const asideM = dy * Math.cos(a.headingRad) - dx * Math.sin(a.headingRad);
-  return aheadM > 1 && Math.abs(asideM) > 1;
+  const aheadM = dx * Math.cos(headingRad) + dy * Math.sin(headingRad);
+  const asideM = dy * Math.cos(headingRad) - dx * Math.sin(headingRad);
+  // Onto the wall round the next corner it turns twice, one way and back.
+  const isRoundCorner = !goesUp && Math.abs(Math.cos(a.headingRad - b.headingRad)) < 0.5;
+  return aheadM > (isRoundCorner ? TWO_TURNS_M : 1) && Math.abs(asideM) > 1;
 }
 
 export type PlaceOption = { value: string; label: string };
@@ -157,7 +169,7 @@ export function placeOptions(
     if (name in MIDDLES) return !lettered;
     if (!placePose(arena, letter)) return false;
     if (key === 'from') return true;
-    if (FIGURE_LETTERS[kind]?.own) return isAcrossAhead(arena, from, letter);
+    if (FIGURE_LETTERS[kind]?.own) return isAcrossAhead(arena, from, letter, key === 'arrives');
     return aheadOnWallM(arena, from, name) !== null;
   };
   const label = (name: string) => {
@@ -171,3 +183,23 @@ export function placeOptions(
 /** Where sideways work may arrive: the letters of either long side, by their rows. */
 export const ARRIVES_ANYWHERE = 'where it comes';
 export const ARRIVALS = [ARRIVES_ANYWHERE, 'F or K', 'P or V', 'B or E', 'R or S', 'M or H'] as const;
+
+/**
+ * What a figure asks once its beginning was chosen: an end that no longer lies ahead of it becomes the next that does, or as
+ * far as it says where there is none.
+ */
+export function withEndsAhead(
+  kind: string,
+  params: ExerciseParams,
+  { arena, rein }: { arena: Arena; rein: Rein },
+): ExerciseParams {
+  const from = typeof params.from === 'string' ? params.from : USUAL_PLACE;
+  const ahead = (key: PlaceKey, options: readonly string[]) =>
+    placeOptions(kind, key, options, { arena, rein, from }).map(({ value }) => value);
+  const { to, arrives } = params;
+  const next = { ...params };
+  if (typeof to === 'string' && ahead('to', [to]).length === 0) next.to = BY_LENGTH;
+  if (typeof arrives === 'string' && ahead('arrives', [arrives]).length === 0)
+    next.arrives = ahead('arrives', ARRIVALS).find(isChosenPlace) ?? ARRIVES_ANYWHERE;
+  return next;
+}

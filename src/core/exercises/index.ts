@@ -19,7 +19,7 @@ export {
   type Stage,
 } from './exercise';
 export { findRecipe, isForGaited, isForRider, SHELF } from './shelf';
-export { isChosenPlace, isPlaceKey, PLACE_KEYS, placeOptions, type PlaceKey } from './figureLetters';
+export { isChosenPlace, isPlaceKey, placeOptions, type PlaceKey } from './figureLetters';
 export { paramFault, paramsFault, paramSpecs, type ParamSpec } from './exerciseParams';
 export { exerciseSketch, layOutExercise, type PlacedExercise } from './layOutExercise';
 export { stageLayout } from './stageLayout';

@@ -25,7 +25,7 @@ export {
 export { layOutPlaced, resolvePlan } from './layOutPlaced';
 export { breakApart, brokenBy, editPlan } from './breakApart';
 export { oneMore } from './oneMore';
-export { dragFigure, figuresHome, isAtItsLetters, sidewaysLine, type FigureGrip, type FigureDrag } from './dragFigure';
+export { dragFigure, isAtItsLetters, sidewaysLine, type FigureGrip, type FigureDrag } from './dragFigure';
 export { typeAsked, typeDistance } from './typedDistance';
 export { typeHeight } from './typedHeight';
 export { callWords, flatCalls } from './flatCall';
@@ -48,6 +48,7 @@ export {
   renameThing,
   withTrack,
 } from './tracksByHand';
+export { withAsked } from './withAsked';
 export { fittedPlan } from './fittedPlan';
 export { refittedPlan } from './refittedPlan';
 export { composedPlan } from './composedPlan';

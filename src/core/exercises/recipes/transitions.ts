@@ -36,14 +36,15 @@ export const transitionsLadder = flatRecipe({
   figures: (ground, { rungs }) => {
     const { parts, lengthM } = ladder(ground, rungs);
     const { widthM, lengthM: longM } = ground.arena;
-    const roundM = 2 * (widthM + longM) - CORNER_M * (8 - 2 * Math.PI);
+    const cornerRadiusM = Math.min(WIDEST_CORNER_M, widthM / 2 - 1);
+    const roundM = 2 * (widthM + longM) - cornerRadiusM * (8 - 2 * Math.PI);
     return [
       {
         figure: {
           kind: 'round-arena',
           start: wallPose(ground.arena, 'right', longM / 2, 'left'),
           rein: 'left',
-          cornerRadiusM: CORNER_M,
+          cornerRadiusM,
           rounds: (lengthM + CANTER_M) / roundM,
         },
         gait: null,
@@ -54,7 +55,8 @@ export const transitionsLadder = flatRecipe({
   stages: () => [stage('Round the arena', 'Fewer and fewer trot steps', 'sitting')],
 });
 
-const CORNER_M = 8;
+/** In a narrow arena corners are as wide as leaves two metres of the short side. */
+const WIDEST_CORNER_M = 8;
 const CANTER_M = 30;
 
 /** Walk, trot for so many strides, walk, and so on: the parts, and how far they come. */

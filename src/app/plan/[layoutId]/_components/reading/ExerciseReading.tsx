@@ -4,13 +4,11 @@ import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import {
   breakApart,
-  figuresHome,
   isAtItsLetters,
-  PLACE_KEYS,
   layoutLabels,
   placeMoved,
+  withAsked,
   type Arena,
-  type ExerciseParams,
   type Fence,
   type PlacedRecipe,
   type Pose,
@@ -85,7 +83,7 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
           params={params}
           place={{ kind: placed.kind, arena, rein: placed.rein }}
           isMoved={!isAtItsLetters(arena, placed)}
-          onParams={next => put(withParams(exercise, next, arena))}
+          onParams={next => put(withAsked(exercise, next, arena))}
         />
       ))}
       <MultiSelect
@@ -133,18 +131,4 @@ export function ExerciseReading({ exercise, horses, ...props }: ExerciseReadingP
 function entryOf({ placed, laid }: ResolvedExercise): Pose {
   const [track] = laid.tracks;
   return (track?.kind === 'figures' ? track.figures[0]?.figure.start : undefined) ?? placed.place;
-}
-
-/** With what it asks changed; a letter that was chosen is where it lies, however it was moved before. */
-function withParams({ placed, params }: ResolvedExercise, next: ExerciseParams, arena: Arena): Partial<PlacedRecipe> {
-  const lettered = PLACE_KEYS.some(key => next[key] !== params[key]);
-  return {
-    params: { ...placed.params, ...changed(params, next) },
-    ...(lettered ? { place: figuresHome(arena, placed.rein) } : {}),
-  };
-}
-
-/** What differs: all that stays as usual follows the horses still. */
-function changed(before: ExerciseParams, next: ExerciseParams): ExerciseParams {
-  return Object.fromEntries(Object.entries(next).filter(([key, value]) => value !== before[key]));
 }

@@ -6,7 +6,7 @@ import { onceStill } from './onceStill';
 /** A connection that was lost comes back, perhaps: a part that did not come is asked for again so often, so long apart. */
 const AGAIN_MS = [500, 2000];
 
-type Part<Props> = { default: ComponentType<Props> };
+export type Part<Props> = { default: ComponentType<Props> };
 
 /**
  * A part of a page that is seen only when it is asked for. It is fetched when the page has nothing else to do, so that it is there before

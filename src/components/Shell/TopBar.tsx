@@ -3,12 +3,15 @@
 import { SignOut, type SignOutProps } from './SignOut';
 import { Choice } from '@/components/Choice';
 import { ColoursKey } from '@/components/colours/ColoursKey';
-import { SyncStarter } from '@/components/sync/SyncStarter';
+import { lazily } from '@/components/lazily';
 import type { LengthUnit } from '@/core';
 import Link from 'next/link';
 import { useTransition } from 'react';
 import classes from './TopBar.module.css';
 import { useThread } from './thread';
+
+/** What is kept and not sent: most pages have nothing of it, so that it comes after them. */
+const SyncStarter = lazily(() => import('@/components/sync/SyncStarter').then(m => ({ default: m.SyncStarter })));
 
 type TopBarProps = {
   yardName: string;

@@ -3,14 +3,23 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { LayoutCards, type LayoutCard } from '@/components/LayoutCards/LayoutCards';
 import { hasWords } from '@/core';
-import { Button, Group, Menu, Switch, Text, TextInput } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
+import { Button, Group, Switch, Text, TextInput } from '@mantine/core';
+import { KeyStandIn } from '@/components/fields/KeyStandIn';
+import { later } from '@/components/later';
 import dynamic from 'next/dynamic';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { archiveAction } from '../../yard/actions';
-import { duplicateLayoutAction } from '../actions';
-import { FileItems } from './FileItems';
+import type { CardMenuProps } from './CardMenu';
+
+/** What can be done with a layout: what opens comes after the page. */
+const CardMenu = later<CardMenuProps>(
+  () => import('./CardMenu'),
+  ({ card }) => (
+    <KeyStandIn {...MORE} aria-label={`More. What to do with ${card.name}`}>
+      More
+    </KeyStandIn>
+  ),
+);
+const MORE = { size: 'compact-sm', variant: 'default', style: { alignSelf: 'flex-start' } } as const;
 
 const TagForm = dynamic(() => import('./TagForm'), { ssr: false });
 
@@ -66,46 +75,5 @@ export function LayoutList({ cards }: { cards: LayoutCard[] }) {
       <LayoutCards cards={shown} actions={card => <CardMenu card={card} onTag={() => setTagging(card)} />} />
       {tagging && <TagForm card={tagging} onClose={() => setTagging(null)} />}
     </>
-  );
-}
-
-type Outcome = { ok: boolean; problem?: string | null };
-
-function CardMenu({ card, onTag }: { card: LayoutCard; onTag: () => void }) {
-  const router = useRouter();
-  const { id, name, archived } = card;
-  const run = async (deed: () => Promise<Outcome>, done: string) => {
-    const outcome = await deed().catch(() => null);
-    const problem = outcome?.problem ?? 'The server did not answer; nothing was changed.';
-    notifications.show(outcome?.ok ? { message: done } : { message: problem, color: 'chestnut' });
-    if (outcome?.ok) router.refresh();
-  };
-  const archive = () =>
-    run(
-      () => archiveAction({ kind: 'layout', id, archived: !archived }),
-      archived ? `${name} is restored.` : `${name} is archived. All records stay.`,
-    );
-  return (
-    <Menu position="bottom-start">
-      <Menu.Target>
-        <Button
-          size="compact-sm"
-          variant="default"
-          aria-label={`More. What to do with ${name}`}
-          style={{ alignSelf: 'flex-start' }}
-        >
-          More
-        </Button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Item onClick={() => run(() => duplicateLayoutAction(id), `There are two of ${name} now.`)}>
-          Copy
-        </Menu.Item>
-        <Menu.Item onClick={onTag}>Tags</Menu.Item>
-        <Menu.Item onClick={() => router.push(`/plan/${id}/versions`)}>Versions</Menu.Item>
-        <FileItems layoutId={id} />
-        <Menu.Item onClick={archive}>{archived ? 'Restore' : 'Archive'}</Menu.Item>
-      </Menu.Dropdown>
-    </Menu>
   );
 }

@@ -8,8 +8,10 @@ import { useState } from 'react';
 import { trySpacingAction } from '../actions';
 import type { RowReview } from '../reviewFigures';
 import { suggestionWords } from '../suggestionWords';
-import { FootfallLanes } from './FootfallLanes';
+import { apart } from '@/components/apart';
 import classes from './RowReviewCard.module.css';
+
+const FootfallLanes = apart(() => import('./FootfallLanes').then(m => ({ default: m.FootfallLanes })));
 
 /** Lanes are drawn for the passes of late. */
 const SHOWN_PASSES = 12;

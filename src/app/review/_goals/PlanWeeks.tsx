@@ -4,7 +4,8 @@ import { useAct } from '@/components/form/useAct';
 import { useSaveId } from '@/components/sync/useSaveId';
 import { planGoalWeeksAction } from '@/app/ride/season/actions';
 import { Modal } from '@/components/Modal/Modal';
-import { Button, Select, Stack, TextInput } from '@mantine/core';
+import { Select } from '@/components/fields/Select';
+import { Button, Stack, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 

@@ -1,6 +1,6 @@
 import { lazily } from '@/components/lazily';
 import type { LessonPlan, LessonStage, RiderWork } from '@/core';
-import { NumberInput } from '@mantine/core';
+import { NumberInput } from '@/components/fields/NumberInput';
 import classes from './LessonEditor.module.css';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
 import type { AsksOfPair } from './asksOfPair';

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { alive } from '@/components/testing/alive';
 import { renderInRoan } from '@/components/testing/renderInRoan';
 import { lineLayout, testHorse } from '@/components/testing/testLine';
 import { NO_EARLIER_WORK, USUAL_RULES, type LessonPlan, type LessonStage } from '@/core';
@@ -68,6 +69,7 @@ function edit(plan: Partial<LessonPlan> = {}) {
 const planned = () => saves.typed!.plan;
 const names = () => planned().stages.map(({ name }) => name);
 const pick = async (label: string, option: string) => {
+  await alive();
   const box = screen.getByRole('combobox', { name: label });
   fireEvent.click(box);
   const list = document.getElementById(box.getAttribute('aria-controls')!)!;

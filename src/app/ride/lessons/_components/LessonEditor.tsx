@@ -1,5 +1,6 @@
 'use client';
 
+import { apart } from '@/components/apart';
 import { lazily } from '@/components/lazily';
 import { newId } from '@/components/newId';
 import {
@@ -18,7 +19,8 @@ import {
   warmUpStage,
   type WorkLimits,
 } from '@/core';
-import { Button, Select, TextInput, Title } from '@mantine/core';
+import { Select } from '@/components/fields/Select';
+import { Button, TextInput, Title } from '@mantine/core';
 import { useMediaQuery } from '@mantine/hooks';
 import { useMemo, useState } from 'react';
 import type { LayoutHere, OfferedHere } from '../lessonChoices';
@@ -31,11 +33,13 @@ import { LessonNotes, type Clash } from './LessonNotes';
 import { PairColumn } from './PairColumn';
 import { PrintedPlan } from './PrintedPlan';
 import { questionsToday, type Today } from './questionsToday';
-import { StageList } from './StageList';
 import { useLessonSave } from '../_state/useLessonSave';
 import { useStagesOfLayout } from '../_state/useStagesOfLayout';
 import { useTypedLesson } from '../_state/useTypedLesson';
 import type { Named, LessonPair } from './lessonPair';
+
+/** What is dragged into order brings much with it, and comes after the rest. */
+const StageList = apart(() => import('./StageList'));
 
 /** Where there is no room beside the stages, what is chosen comes from below. */
 const FromBelow = lazily(() => import('../../_components/pad/FromBelow'));

@@ -1,7 +1,8 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { ActionIcon, Select } from '@mantine/core';
+import { Select } from '@/components/fields/Select';
+import { ActionIcon } from '@mantine/core';
 import { IconAlertTriangle, IconX } from '@tabler/icons-react';
 import type { AsksOfPair, HorseDay } from './asksOfPair';
 import classes from './LessonEditor.module.css';

@@ -7,7 +7,8 @@ import type { LessonStage } from '@/core';
 import { closestCenter, DndContext, type DragEndEvent } from '@dnd-kit/core';
 import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { ActionIcon, Button, NumberInput } from '@mantine/core';
+import { NumberInput } from '@/components/fields/NumberInput';
+import { ActionIcon, Button } from '@mantine/core';
 import { IconGripVertical, IconX } from '@tabler/icons-react';
 import type { LayoutHere } from '../lessonChoices';
 import type { TodayOf } from './questionsToday';
@@ -36,7 +37,7 @@ type StageListProps = Omit<Shared, 'isMixed'> & {
 };
 
 /** The stages of a lesson along its clock, each with its drawing; dragged into order. */
-export function StageList({ stages, onMove, ...shared }: StageListProps) {
+export default function StageList({ stages, onMove, ...shared }: StageListProps) {
   const sensors = useSortSensors();
   const isMixed = new Set(stages.flatMap(({ layoutId }) => layoutId ?? [])).size > 1;
   const at = (id: unknown) => stages.findIndex(stage => stage.id === id);

@@ -1,16 +1,20 @@
 'use client';
 
+import { apart } from '@/components/apart';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { dayInWords, dayOfNumber, overloads, weekdayOf, withLessonMoved } from '@/core';
-import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { Button } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useCallback, useMemo, useState, useTransition } from 'react';
+import { useMemo, useState, useTransition } from 'react';
 import type { SeasonData } from '../seasonData';
 import { moveLessonAction } from '../actions';
 import { ComingLessons } from './ComingLessons';
-import { DAY_PX, Legend, PairStrip, PolesPattern, WeekHeads } from './PairStrip';
+import { Legend } from './Legend';
 import classes from './Season.module.css';
+import type { DraggedLesson } from './SeasonPicture';
+
+/** What drags is fetched after the lessons that are moved by their days. */
+const SeasonPicture = apart(() => import('./SeasonPicture'));
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const said = (day: number) => `${WEEKDAYS[weekdayOf(day)]} ${dayInWords(day)}`;
@@ -22,13 +26,9 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
   const say = useSay();
   const router = useRouter();
   const [busy, begin] = useTransition();
-  const [dragged, setDragged] = useState<{ lessonId: string; days: number } | null>(null);
+  const [dragged, setDragged] = useState<DraggedLesson | null>(null);
   const [moved, setMoved] = useState<Moved | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: byDays }),
-  );
   const entries = useMemo(
     () => (dragged ? withLessonMoved(season.entries, dragged.lessonId, dragged.days) : season.entries),
     [season.entries, dragged],
@@ -47,38 +47,11 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
       router.refresh();
     });
   };
-  // Where the picture is wider than the screen it begins with last week.
-  const toThisWeek = useCallback(
-    (picture: HTMLDivElement | null) => {
-      if (picture) picture.scrollLeft = (season.today - season.firstDay - 10) * DAY_PX;
-    },
-    [season.today, season.firstDay],
-  );
   const horse = (id: string) => season.pairs.find(({ horseId }) => horseId === id)?.horse ?? 'A horse';
   const ahead = loads.filter(({ day }) => day >= season.today);
   return (
     <section aria-label="The season" className={classes.season} aria-busy={busy}>
-      <DndContext
-        id="season"
-        sensors={sensors}
-        onDragMove={({ active, delta }) =>
-          setDragged({ lessonId: lessonOf(active.id), days: Math.round(delta.x / DAY_PX) })
-        }
-        onDragCancel={() => setDragged(null)}
-        onDragEnd={({ active, delta }) => {
-          const days = Math.round(delta.x / DAY_PX);
-          if (days === 0) setDragged(null);
-          else move(lessonOf(active.id), days);
-        }}
-      >
-        <PolesPattern />
-        <div ref={toThisWeek} className={classes.picture} tabIndex={0} role="group" aria-label="Weeks by pairs">
-          <WeekHeads season={season} />
-          {season.pairs.map(pair => (
-            <PairStrip key={pair.id} {...{ pair, season, entries, loads }} />
-          ))}
-        </div>
-      </DndContext>
+      <SeasonPicture {...{ season, entries, loads }} onDrag={setDragged} onMove={move} />
       <Legend />
       {dragged && dragged.days !== 0 && <p role="status">{draggedWords(season, dragged)}</p>}
       {problem && <p role="alert">{problem}</p>}
@@ -112,23 +85,7 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
   );
 }
 
-/** A mark is one pair's part of a lesson: all of them move with it. */
-const lessonOf = (id: string | number) => String(id).split(' ')[0]!;
-
 function draggedWords({ coming }: SeasonData, { lessonId, days }: { lessonId: string; days: number }): string {
   const lesson = coming.find(({ id }) => id === lessonId);
   return lesson ? `“${lesson.name}” to ${said(lesson.day + days)}` : '';
-}
-
-type Coordinates = { x: number; y: number };
-
-/** The arrow keys move by a day, with shift by a week. */
-function byDays(
-  event: KeyboardEvent,
-  { currentCoordinates }: { currentCoordinates: Coordinates },
-): Coordinates | undefined {
-  const by = (event.shiftKey ? 7 : 1) * DAY_PX;
-  if (event.code === 'ArrowRight') return { ...currentCoordinates, x: currentCoordinates.x + by };
-  if (event.code === 'ArrowLeft') return { ...currentCoordinates, x: currentCoordinates.x - by };
-  return undefined;
 }

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { LengthsProvider } from '@/components/Lengths/LengthsProvider';
+import { alive } from '@/components/testing/alive';
 import { USUAL_RULES } from '@/core';
 import { MantineProvider } from '@mantine/core';
 import { fireEvent, render, screen, waitFor } from '@testing-library/react';
@@ -8,7 +9,7 @@ import { RulesForm } from './RulesForm';
 const save = jest.fn();
 jest.mock('../../actions', () => ({ saveRulesAction: (...sent: unknown[]) => save(...sent) }));
 
-const form = () =>
+const form = async () => {
   render(
     <MantineProvider>
       <LengthsProvider unit="m" gaitWords="english">
@@ -16,6 +17,8 @@ const form = () =>
       </LengthsProvider>
     </MantineProvider>,
   );
+  await alive();
+};
 const efforts = () => screen.getByRole<HTMLInputElement>('textbox', { name: /^Efforts of any height/ });
 const keep = () => fireEvent.click(screen.getByRole('button', { name: 'Keep these rules' }));
 
@@ -24,7 +27,7 @@ describe('how a yard teaches', () => {
 
   it('is sent as it was typed, with what it was made of, and says that it is kept', async () => {
     save.mockResolvedValue({ ok: true });
-    form();
+    await form();
     fireEvent.change(efforts(), { target: { value: '40' } });
     keep();
     expect(await screen.findByText(/^Kept\./)).toBeTruthy();
@@ -41,7 +44,7 @@ describe('how a yard teaches', () => {
 
   it('says at its field what the server will not have, and keeps what was typed', async () => {
     save.mockResolvedValue({ ok: false, problem: null, fields: { 'limits.lowEfforts': 'At most 500.' } });
-    form();
+    await form();
     fireEvent.change(efforts(), { target: { value: '900' } });
     keep();
     expect(await screen.findByText('At most 500.')).toBeTruthy();
@@ -51,7 +54,7 @@ describe('how a yard teaches', () => {
 
   it('says so where the server does not answer, and sends the same save again', async () => {
     save.mockRejectedValueOnce(new Error('gone')).mockResolvedValue({ ok: true });
-    form();
+    await form();
     keep();
     expect(await screen.findByText(/the rules are as they were/)).toBeTruthy();
     await waitFor(() =>

@@ -8,7 +8,6 @@ import {
   layoutLabels,
   placeMoved,
   withAsked,
-  type Arena,
   type Fence,
   type PlacedRecipe,
   type Pose,

@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { alive } from '@/components/testing/alive';
 import { renderInRoan } from '@/components/testing/renderInRoan';
 import { AgainAndGroups } from './AgainAndGroups';
 
@@ -16,6 +17,7 @@ const open = async (changes: object = {}) => {
   renderInRoan(<AgainAndGroups lessonId="lesson" pairs={PAIRS as never} minutes={45} isPlanned {...changes} />);
   fireEvent.click(screen.getByRole('button', { name: 'Series and groups' }));
   await screen.findByRole('heading', { name: 'Every week' });
+  await alive();
 };
 const groupOf = (name: string) => screen.getByRole<HTMLInputElement>('combobox', { name: `Group of ${name}` }).value;
 const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));

@@ -7,12 +7,15 @@ import type { Pad } from '@/app/ride/_state/pad/usePad';
 import { isOfGaited, type AskedRide } from '@/app/ride/askedRide';
 import { tapWords } from '@/app/ride/recordWords';
 import { tapHistory } from '@/core';
+import { lazily } from '@/components/lazily';
 import dynamic from 'next/dynamic';
-import { dayParts, type First } from './dayParts';
-import { DaySheet } from './DaySheet';
+import type { First } from './dayParts';
 import type { LessonPadProps } from './runProps';
 
 const CallSheet = dynamic(() => import('@/components/CallSheet/CallSheet'), { ssr: false });
+
+/** Fetched beside the pad as it begins: it is there without a server, and no tap waits for it. */
+const DayOver = lazily(() => import('./DayOver'), { atOnce: true });
 
 /** What lies over the pad. */
 export type Opened = 'day' | 'more' | 'call' | null;
@@ -48,10 +51,12 @@ export function LessonSheets({ pad, ride, saidFirst, opened, onOpen, ...props }:
           isGaited={isOfGaited(ride)}
         />
       </Sheet>
-      <DaySheet
+      <DayOver
+        {...props}
+        {...{ saidFirst }}
         opened={opened === 'day'}
+        onCall={() => onOpen('call')}
         onClose={close}
-        parts={opened === 'day' ? dayParts(props, saidFirst, () => onOpen('call')) : []}
         undo={last ? { words: say(tapWords(names, last)), onUndo: () => lesson.reverse(last) } : null}
       />
       {opened === 'call' && ride?.track && (

@@ -8,7 +8,7 @@ import { beforeAfterOf, meanQuality, readStrideTest } from '@/core';
 import { testBox } from '@/components/sync/boxes';
 import { deviceSync } from '@/components/sync/deviceSync';
 import { keepAndSend } from '@/components/sync/keepAndSend';
-import { BeforeAfter } from '@/components/BeforeAfter/BeforeAfter';
+import BeforeAfterPicture from '@/components/BeforeAfter/BeforeAfterPicture';
 import { Alert, Button, Group } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -133,7 +133,7 @@ export function StrideTestBoard({ horse: own, others, people, earlier: ownEarlie
             ))}
           </ul>
           {halves.map(({ before: half, after }) => (
-            <BeforeAfter key={after.id} title={ENTRY_LABELS[after.entry]} before={half} after={after} />
+            <BeforeAfterPicture key={after.id} title={ENTRY_LABELS[after.entry]} before={half} after={after} />
           ))}
           <PassTable draft={draft} reading={reading} change={change} />
         </Card>

@@ -1,0 +1,20 @@
+'use client';
+
+import type { TagsInputProps } from '@mantine/core';
+import { later } from '../later';
+import { FieldStandIn } from './FieldStandIn';
+
+/** A few words of one's own: what floats comes after the page. */
+export const TagsInput = later<TagsInputProps>(
+  () => import('./choosing').then(({ TagsInput: Alive }) => ({ default: Alive })),
+  StandIn,
+);
+
+function StandIn({ value, label, description, placeholder, error, size, ...props }: TagsInputProps) {
+  return (
+    <FieldStandIn
+      {...{ label, description, placeholder, error, size, says: (value ?? []).join(', ') }}
+      aria-label={props['aria-label']}
+    />
+  );
+}

@@ -1,0 +1,1 @@
+export { NumberInput as default } from '@mantine/core';

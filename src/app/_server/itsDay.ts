@@ -1,10 +1,9 @@
-import { yardTime } from './yardTime';
+import { dayInZone } from '@/components/inZone';
 
 /** So long before or after its time a lesson is ridden, even past midnight; on another day that is asked first (practice). */
 const ABOUT_MS = 6 * 3600 * 1000;
 
 /** Whether it is the day of a lesson by the yard's clock, or about its time. */
 export function isItsDay(startsAtMs: number, nowMs: number, timeZone: string): boolean {
-  const dayOf = (atMs: number) => yardTime(atMs, timeZone, 'YYYY-MM-DD');
-  return dayOf(startsAtMs) === dayOf(nowMs) || Math.abs(nowMs - startsAtMs) < ABOUT_MS;
+  return dayInZone(startsAtMs, timeZone) === dayInZone(nowMs, timeZone) || Math.abs(nowMs - startsAtMs) < ABOUT_MS;
 }

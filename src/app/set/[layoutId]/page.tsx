@@ -3,7 +3,7 @@ import { FollowThread } from '@/components/Shell/thread';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import { ForInstructors } from '@/components/who/mayPlan';
-import { changedLegs, outOfPlace } from '@/core';
+import { changedLegs, outOfPlace, riddenRow } from '@/core';
 import { contents } from '@/app/_server/layoutCards';
 import { heavyWork } from '@/app/_server/heavy/heavyWork';
 import { measureByOf, settingSetup, walkersOf } from '@/app/_server/settingSetup';
@@ -65,6 +65,7 @@ export default async function SetPage({ params, searchParams }: SetPageProps) {
           arenaName={yardLayout.arena.name}
           marks={yardLayout.arena.marks}
           contents={contents(layout)}
+          spacingM={riddenRow(layout)?.spacingM ?? null}
           layout={layout}
           whole={setup.whole}
           stages={setup.stages}

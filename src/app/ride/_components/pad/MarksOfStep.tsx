@@ -1,11 +1,14 @@
 'use client';
 
+import { lazily } from '@/components/lazily';
 import { countName, FENCE_OUTCOMES, FIGURE_POINTS, LANDINGS, TAKE_OFFS, type PassMark, type TappedMark } from '@/core';
 import { Keys } from '@/app/ride/_components/Keys';
-import { ExactSpot } from './ExactSpot';
 import { MarkGroup } from './MarkGroup';
 import { legNumber } from './padLegs';
 import type { Pad } from '../../_state/pad/usePad';
+
+/** Fetched beside the pad as it begins: only rows of poles have it, and a number may be typed in it. */
+const ExactSpot = lazily(() => import('./ExactSpot').then(m => ({ default: m.ExactSpot })), { atOnce: true });
 
 type OfStepProps = { pad: Pad; ready: boolean; onMark: (mark: TappedMark) => void };
 

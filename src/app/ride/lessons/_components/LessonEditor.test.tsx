@@ -54,7 +54,7 @@ const pair = (horse: string, heightM: number): LessonPair => ({
 });
 const PAIRS = [pair('Juniper', 1.65), pair('Moss', 1.2)];
 
-function edit(plan: Partial<LessonPlan> = {}) {
+async function edit(plan: Partial<LessonPlan> = {}) {
   renderInRoan(
     <LessonEditor
       {...{ lessonId: 'lesson', arenas: [{ id: 'lower', name: 'Lower sand' }], pairs: PAIRS, layouts: HERE }}
@@ -65,6 +65,7 @@ function edit(plan: Partial<LessonPlan> = {}) {
       }}
     />,
   );
+  await screen.findByRole('region', { name: 'Stages' });
 }
 const planned = () => saves.typed!.plan;
 const names = () => planned().stages.map(({ name }) => name);
@@ -87,7 +88,7 @@ test('the stages of a layout come fitted to those who ride', async () => {
     ...{ breakEveryMin: 12 },
     stages: [{ stage: stage('Fitted', { layoutId: 'layout' }), why: ['All earned it last time.'] }],
   });
-  edit();
+  await edit();
   await pick('Add the stages of a layout', 'A line');
   await waitFor(() => expect(names()).toEqual(['Walk', 'Trot', 'Fitted']));
   expect(fitted).toHaveBeenCalledWith('layout', ['Juniper']);
@@ -98,22 +99,22 @@ test('the stages of a layout come fitted to those who ride', async () => {
 
 test('without an answer they come as the layout has them', async () => {
   fitted.mockRejectedValue(new Error('gone'));
-  edit({ stages: [] });
+  await edit({ stages: [] });
   await pick('Add the stages of a layout', 'A line');
   await waitFor(() => expect(names()).toEqual(['The line']));
   expect(planned().stages[0]!.questions[0]!.question.what).toEqual(ASKS.what);
 });
 
-test('a warm-up comes first, and there is one', () => {
-  edit();
+test('a warm-up comes first, and there is one', async () => {
+  await edit();
   fireEvent.click(screen.getByRole('button', { name: 'Add a warm-up' }));
   expect(names()).toHaveLength(3);
   expect(names().slice(1)).toEqual(['Walk', 'Trot']);
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Add a warm-up' }).disabled).toBe(true);
 });
 
-test('minutes add up, and a stage is taken out', () => {
-  edit();
+test('minutes add up, and a stage is taken out', async () => {
+  await edit();
   expect(screen.getByText('20 minutes in all')).toBeTruthy();
   fireEvent.change(screen.getByLabelText('Minutes of stage 2'), { target: { value: '25 min' } });
   expect(screen.getByText('35 minutes in all')).toBeTruthy();
@@ -122,7 +123,7 @@ test('minutes add up, and a stage is taken out', () => {
 });
 
 test('what is chosen is changed beside the stages, and let go by the same key', async () => {
-  edit();
+  await edit();
   const open = screen.getByRole('button', { name: /^Change stage 2/ });
   fireEvent.click(open);
   const panel = await screen.findByRole('region', { name: 'Stage: Trot' }, { timeout: 5000 });
@@ -133,7 +134,7 @@ test('what is chosen is changed beside the stages, and let go by the same key', 
 });
 
 test('pairs come and go, and each is read', async () => {
-  edit();
+  await edit();
   await pick('Pairs', 'Moss with Ode');
   expect(planned().pairIds).toEqual(['Juniper', 'Moss']);
   fireEvent.click(screen.getByRole('button', { name: 'Take Juniper with Ode out' }));
@@ -142,8 +143,8 @@ test('pairs come and go, and each is read', async () => {
   expect(screen.getByText(/Nobody rides yet/)).toBeTruthy();
 });
 
-test('it is kept by its key, as it stands', () => {
-  edit();
+test('it is kept by its key, as it stands', async () => {
+  await edit();
   fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: 'Wednesday' } });
   fireEvent.click(screen.getByRole('button', { name: 'Keep these changes' }));
   expect([saves.saved, saves.typed!.name]).toEqual([1, 'Wednesday']);

@@ -35,6 +35,11 @@ function panel({ stepM = null as number | null } = {}) {
 }
 const leg = () => screen.getByLabelText<HTMLInputElement>('piece 1 to piece 2');
 const type = (value: string) => fireEvent.change(leg(), { target: { value } });
+/** What reckons it is fetched for the first that is measured. */
+const measured = async (value: string) => {
+  type(value);
+  await screen.findByRole('button', { name: 'Ride it as it stands' });
+};
 
 beforeEach(() => {
   [keep, refresh].forEach(one => one.mockReset());
@@ -54,7 +59,7 @@ test('nothing is kept before something was measured; what is no length is said',
 test('what was measured is drawn, and ridden as it stands', async () => {
   keep.mockResolvedValue({ ok: true });
   const onKept = panel();
-  type('18.6');
+  await measured('18.6');
   expect(screen.getByText('As it stands, from above')).toBeTruthy();
   expect(screen.getByText('1 changed')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Ride it as it stands' }));
@@ -75,7 +80,7 @@ test('without an answer, or where another changed the layout, what was typed sta
     .mockRejectedValueOnce(new Error('gone'))
     .mockResolvedValueOnce({ ok: false, problem: 'It was changed meanwhile.', fields: {} });
   const onKept = panel();
-  type('18.6');
+  await measured('18.6');
   const ride = () => act(async () => fireEvent.click(screen.getByRole('button', { name: 'Ride it as it stands' })));
   await ride();
   expect(screen.getByText(/what you typed is kept here/)).toBeTruthy();
@@ -84,9 +89,9 @@ test('without an answer, or where another changed the layout, what was typed sta
   expect([leg().value, onKept.mock.calls.length]).toEqual(['18.6', 0]);
 });
 
-test('it is put back as it was planned', () => {
+test('it is put back as it was planned', async () => {
   panel();
-  type('18.6');
+  await measured('18.6');
   fireEvent.click(screen.getByRole('button', { name: 'Put it back as planned' }));
   expect([leg().value, screen.queryByText('1 changed')]).toEqual(['', null]);
 });

@@ -3,12 +3,11 @@
 import { CautionList } from '@/components/Caution/CautionList';
 import { Choice } from '@/components/Choice';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
-import { SettingHelp } from '@/components/Help/helps';
+import { apart } from '@/components/apart';
 import { lazily } from '@/components/lazily';
 import { PageHead } from '@/components/PageHead/PageHead';
 import { Delivery } from '@/components/sync/Delivery';
 import {
-  riddenRow,
   sheetLabels,
   walkedLengthOffM,
   type Caution,
@@ -22,7 +21,7 @@ import type { ArenaMarks } from '@/files/arenaMarks';
 import type { PrintedLine, PrintedSheet } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
 import { stepPicture } from '@/files/stepPicture';
-import { NativeSelect } from '@mantine/core';
+import { ShortSelect } from '@/components/fields/ShortSelect';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useGroundTruth } from '../_state/useGroundTruth';
@@ -38,6 +37,8 @@ import { TeachHere, type TeachHereProps } from './TeachHere';
 import classes from './SettingSheet.module.css';
 import type { Walker } from './walker';
 
+const SettingHelp = apart(() => import('@/components/Help/helps').then(m => ({ default: m.SettingHelp })));
+
 /** Beside the list, which is what one walks by at first. */
 const GroundPanel = lazily(() => import('./GroundPanel').then(m => ({ default: m.GroundPanel })), { atOnce: true });
 const OneAtATime = lazily(() => import('./OneAtATime').then(m => ({ default: m.OneAtATime })), { atOnce: true });
@@ -50,6 +51,8 @@ type SettingSheetProps = {
   marks: ArenaMarks;
   /** What lies there, in a line. */
   contents: string;
+  /** Between the poles of a row; null where it is none. */
+  spacingM: number | null;
   layout: Layout;
   /** As drawn, at whatever stage it is set: its numbers are used. */
   whole: Layout;
@@ -132,14 +135,13 @@ export function SettingSheet(props: SettingSheetProps) {
     { unit, stepM: walker?.stepLengthM ?? null },
     `measured ${layoutId} ${props.revision} ${stage ?? AS_DRAWN}`,
   );
-  const row = riddenRow(layout);
   const standing = steps.filter(({ id, place }) => ticks.isTicked(id, place)).length;
   const big = steps.find(({ id }) => id === bigId) ?? null;
   return (
     <article className={classes.sheet} data-view={view}>
       <PageHead
         title={layout.name}
-        sub={`${arenaName}. ${contents}${row?.spacingM ? `, ${format(row.spacingM)} apart` : ''}.`}
+        sub={`${arenaName}. ${contents}${props.spacingM ? `, ${format(props.spacingM)} apart` : ''}.`}
         actions={
           <div className={classes.paper}>
             {props.teach && tracks.length > 0 && (
@@ -180,25 +182,25 @@ export function SettingSheet(props: SettingSheetProps) {
       </div>
       <div className={`${classes.choices} roan-no-print`} data-choices="">
         {stages.length > 0 && (
-          <NativeSelect
+          <ShortSelect
             aria-label="Built for"
             value={stage ?? AS_DRAWN}
             data={[
               { value: AS_DRAWN, label: 'As drawn' },
               ...stages.map(({ key, name }, index) => ({ value: key, label: say(`${index + 1}. ${name}`) })),
             ]}
-            onChange={event => go({ stage: event.currentTarget.value })}
+            onChange={value => go({ stage: value })}
           />
         )}
         {walkers.length > 0 && (
-          <NativeSelect
+          <ShortSelect
             aria-label="Whose steps"
             value={walker?.id ?? 'none'}
             data={[
               ...walkers.map(({ id, name: person }) => ({ value: id, label: `Steps of ${person}` })),
               { value: 'none', label: 'With a tape only' },
             ]}
-            onChange={event => go({ steps: event.currentTarget.value })}
+            onChange={value => go({ steps: value })}
           />
         )}
         <Choice

@@ -1,5 +1,5 @@
 import { useMoreAndMore } from '@/components/useMoreAndMore';
-import { Checkbox, UnstyledButton } from '@mantine/core';
+import { UnstyledButton } from '@mantine/core';
 import type { Ticks } from '../_state/useTicks';
 import { Measures } from './Measures';
 import type { SetStep } from './setStep';
@@ -21,9 +21,9 @@ export function StepList({ steps, ticks, onPiece }: StepListProps) {
         return (
           <li key={step.id} className={classes.step} data-ticked={isTicked || undefined} data-step={step.id}>
             <div className={classes.head}>
-              <Checkbox
-                size="lg"
-                classNames={{ root: classes.tick }}
+              <input
+                type="checkbox"
+                className={classes.tick}
                 aria-label={`${step.label} stands`}
                 checked={isTicked}
                 disabled={!ticks.ready}

@@ -14,10 +14,12 @@ const truth = (stepM: number | null = null) =>
 describe('what was measured on the ground', () => {
   beforeEach(() => localStorage.clear());
 
-  it('is nothing until something is typed, and then what it makes of the layout', () => {
+  it('is nothing until something is typed, and then what it makes of the layout', async () => {
     const { result } = truth();
     expect(result.current.ground).toEqual({ kind: 'nothing' });
     act(() => result.current.typeLeg('line', 0, '18.6'));
+    // What reckons it is fetched for the first that is measured.
+    await waitFor(() => expect(result.current.ground.kind).toBe('measured'));
     const { ground } = result.current;
     if (ground.kind !== 'measured') throw new Error('not measured');
     const [ash, birch] = ['ash', 'birch'].map(id => ground.items.find(item => item.id === id)!.at);
@@ -55,6 +57,6 @@ describe('what was measured on the ground', () => {
     first.unmount();
     const again = truth();
     await waitFor(() => expect(again.result.current.leg('line', 0).text).toBe('18.6'));
-    expect(again.result.current.ground.kind).toBe('measured');
+    await waitFor(() => expect(again.result.current.ground.kind).toBe('measured'));
   });
 });

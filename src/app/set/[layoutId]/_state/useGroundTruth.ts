@@ -1,17 +1,8 @@
-import {
-  changedLegs,
-  itemsAsSet,
-  layoutLabels,
-  parseLength,
-  type Item,
-  type Layout,
-  type LegChange,
-  type LengthUnit,
-  type SettingSheet,
-} from '@/core';
+import { onceStill } from '@/components/onceStill';
+import { parseLength, type Item, type Layout, type LegChange, type LengthUnit, type SettingSheet } from '@/core';
 import { useDraft } from '@/components/sync/useDraft';
 import type { GroundTyped } from '@/files/standing';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 
 /** What was typed for one length: nothing yet, a length, or a sentence about what cannot be read. */
 export type Typed = { text: string; lengthM: number | null; fault: string | null };
@@ -55,10 +46,14 @@ export function useGroundTruth(
     setMeasures(typed => ({ ...readAll(back.measures), ...typed }));
     setLegs(typed => ({ ...readAll(back.legs), ...typed }));
   });
-  const ground = useMemo(
-    () => reckonGround(layout, sheet, measureBy, measures, legs),
-    [layout, sheet, measureBy, measures, legs],
-  );
+  const { reckonGround, isMissing } = useReckoner(isTyped);
+  const ground = useMemo((): Ground => {
+    const fault = [...Object.values(measures), ...Object.values(legs)].find(({ fault: reason }) => reason)?.fault;
+    if (fault) return { kind: 'faulty', problem: fault };
+    if (!isTyped) return { kind: 'nothing' };
+    if (reckonGround) return reckonGround(layout, sheet, measureBy, measures, legs);
+    return isMissing ? { kind: 'faulty', problem: NOT_FETCHED } : { kind: 'nothing' };
+  }, [isTyped, reckonGround, isMissing, layout, sheet, measureBy, measures, legs]);
   return {
     ground,
     measure: (id: string) => measures[id] ?? NOTHING_TYPED,
@@ -73,6 +68,37 @@ export function useGroundTruth(
   };
 }
 
+const NOT_FETCHED = 'What reckons this could not be fetched: it is asked for again. What was typed stays.';
+const AGAIN_MS = 3000;
+
+/** What reckons a layout anew is fetched when the page is still, or as soon as something was measured: most sheets are only walked. */
+function useReckoner(isNeeded: boolean) {
+  const [fetched, setFetched] = useState<Partial<typeof import('./reckonGround')>>({});
+  const [isMissing, setMissing] = useState(false);
+  const isThere = fetched.reckonGround !== undefined;
+  useEffect(() => {
+    if (isThere) return;
+    let isWanted = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const fetchIt = () =>
+      void import('./reckonGround').then(
+        found => isWanted && setFetched(found),
+        () => {
+          if (!isWanted) return;
+          setMissing(true);
+          timer = setTimeout(fetchIt, AGAIN_MS);
+        },
+      );
+    const forget = isNeeded ? void fetchIt() : onceStill(fetchIt);
+    return () => {
+      isWanted = false;
+      clearTimeout(timer);
+      forget?.();
+    };
+  }, [isNeeded, isThere]);
+  return { reckonGround: fetched.reckonGround, isMissing };
+}
+
 /** What was kept of what was typed, as far as it is that. */
 function typedTexts(kept: unknown): { measures: Record<string, string>; legs: Record<string, string> } {
   const { measures, legs } = (kept ?? {}) as { measures?: unknown; legs?: unknown };
@@ -84,38 +110,3 @@ function typedTexts(kept: unknown): { measures: Record<string, string>; legs: Re
 }
 
 export type GroundTruth = ReturnType<typeof useGroundTruth>;
-
-function reckonGround(
-  layout: Layout,
-  sheet: SettingSheet,
-  measureBy: GroundTyped['measureBy'],
-  measures: Record<string, Typed>,
-  legs: Record<string, Typed>,
-): Ground {
-  const fault = [...Object.values(measures), ...Object.values(legs)].find(({ fault: reason }) => reason)?.fault;
-  if (fault) return { kind: 'faulty', problem: fault };
-  const lengths = Object.entries(measures).flatMap(([id, { lengthM }]) =>
-    lengthM === null ? [] : [[id, lengthM] as const],
-  );
-  const grounds = layout.tracks.flatMap(track =>
-    track.kind !== 'items'
-      ? []
-      : track.legs.flatMap((_, leg) => {
-          const groundM = legs[legKey(track.id, leg)]?.lengthM ?? null;
-          return groundM === null ? [] : [{ track: track.id, leg, groundM }];
-        }),
-  );
-  if (lengths.length === 0 && grounds.length === 0) return { kind: 'nothing' };
-  const typed = { measureBy, measures: Object.fromEntries(lengths), legs: grounds };
-  try {
-    const asSet = itemsAsSet(layout, sheet, { measures: new Map(lengths), legs: grounds });
-    const { inWords } = layoutLabels(layout);
-    if (!asSet.ok)
-      return { kind: 'faulty', problem: `From ${inWords(asSet.from)} to ${inWords(asSet.to)} cannot be that long.` };
-    return { kind: 'measured', items: asSet.items, changes: changedLegs(layout, asSet.items), typed };
-  } catch (error) {
-    if (error instanceof RangeError)
-      return { kind: 'faulty', problem: 'Two pieces would stand on each other: look at the numbers again.' };
-    throw error;
-  }
-}

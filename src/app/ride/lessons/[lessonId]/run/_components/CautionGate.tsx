@@ -1,8 +1,10 @@
-import { PadHelp } from '@/components/Help/helps';
+import { apart } from '@/components/apart';
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { useEarlyTaps } from '@/app/ride/_state/pad/useEarlyTaps';
 import { DISCLAIMER } from '@/core';
 import classes from './RunLesson.module.css';
+
+const PadHelp = apart(() => import('@/components/Help/helps').then(m => ({ default: m.PadHelp })));
 
 type CautionGateProps = { name: string; cautions: readonly string[]; ready: boolean; onRead: () => void };
 

@@ -18,7 +18,7 @@ import {
 } from '@/core';
 import { useEffect, useState } from 'react';
 import { isItsDay } from '@/app/_server/itsDay';
-import { yardTime } from '@/app/_server/yardTime';
+import { dayInZone, timeInZone } from '@/components/inZone';
 import { newId } from '@/components/newId';
 import { useKeptAt } from '@/components/offline/useKeptAt';
 import type { RecordNames } from '@/app/ride/recordWords';
@@ -74,7 +74,7 @@ export function RunLesson(props: RunLessonProps) {
     log: lesson.log,
     rideOf,
     pairOf: id => pairWords(known.find(one => one.id === id)),
-    timeOf: atMs => yardTime(atMs, props.timeZone, 'HH:mm'),
+    timeOf: atMs => timeInZone(atMs, props.timeZone),
   };
   const state = lessonState(timesNow(props, lesson.log, record), nowMs);
   if (writtenDownFor === null && (state === 'ended' || state === 'archived'))
@@ -90,7 +90,7 @@ export function RunLesson(props: RunLessonProps) {
     return (
       <OtherDay
         {...{ lessonId, name, isPast: props.startsAtMs < Math.max(clockMs, props.madeAtMs) }}
-        day={yardTime(props.startsAtMs, props.timeZone, 'dddd D MMMM YYYY')}
+        day={dayInZone(props.startsAtMs, props.timeZone)}
       />
     );
   if (writtenDownFor === null && record.acknowledgedAtMs === null)

@@ -139,19 +139,44 @@ async function reportScripts(): Promise<void> {
 }
 
 async function reportSlowPhone(): Promise<void> {
-  const { firstMs, nextMs } = await benchSlowPhone();
-  const [first, next] = [median(firstMs), median(nextMs)];
-  report('a pad on a slow phone: a tap answered, first visit', `${(first / 1000).toFixed(2)} s`, '2 s', first <= 2000);
-  report('the same: the next visit', `${(next / 1000).toFixed(2)} s`, '1 s', next <= 1000);
-  const seconds = (of: number[]) => of.map(ms => (ms / 1000).toFixed(2)).join(', ');
+  const { first, next } = await benchSlowPhone();
+  const seconds = (ms: number) => (ms / 1000).toFixed(2);
+  const row = (what: string, of: number[], aimS: number | null) => {
+    const ms = median(of);
+    report(
+      `a pad on a slow phone: a tap ${what}`,
+      `${seconds(ms)} s`,
+      `${aimS ?? '–'} s`,
+      aimS === null || ms <= 1000 * aimS,
+    );
+    return [what, seconds(ms), of.map(seconds).join(', '), aimS ?? ''];
+  };
   keepMeasured(
     'slowPhone',
-    ['a pad, until a tap is answered', 'median, s', 'each, s', 'aim, s'],
+    ['a pad, until a tap is', 'median, s', 'each, s', 'aim, s'],
     [
-      ['first visit', (first / 1000).toFixed(2), seconds(firstMs), 2],
-      ['the next', (next / 1000).toFixed(2), seconds(nextMs), 1],
+      row(
+        'seen to be heard, first visit',
+        first.map(({ heardMs }) => heardMs),
+        2,
+      ),
+      row(
+        'counted, first visit',
+        first.map(({ countedMs }) => countedMs),
+        null,
+      ),
+      row(
+        'seen to be heard, next visit',
+        next.map(({ heardMs }) => heardMs),
+        1,
+      ),
+      row(
+        'counted, next visit',
+        next.map(({ countedMs }) => countedMs),
+        null,
+      ),
     ],
-    'Processor four times slower, 1.6 Mbit/s, 150 ms; tapped as soon as there is a key.',
+    'Processor four times slower, 1.6 Mbit/s, 150 ms; tapped as soon as there is a key. Heard: the key shows it, and it is kept until the page is alive.',
   );
 }
 

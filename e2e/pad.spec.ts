@@ -360,11 +360,14 @@ test(
     await page.goto(run, { waitUntil: 'commit' });
     await expect(done(page)).toBeVisible();
     await done(page).tap();
+    // It is seen to be heard at once, however long the scripts take.
+    await expect(done(page)).toHaveAttribute('data-heard', '1');
     hold = false;
     held.forEach(go => go());
     await expect(page.getByRole('region', { name: 'Pairs' }).getByRole('button').first()).toContainText(
       /2 left, 0 right/,
     );
+    await expect(page.locator('[data-heard]')).toHaveCount(0);
   },
 );
 

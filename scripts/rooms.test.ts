@@ -17,3 +17,15 @@ test('parts lie in the folder of parts', () => {
   const outside = files.filter(file => file.endsWith('.tsx') && !own.test(file) && !/(^|\/)_\w+\//.test(file));
   expect(outside).toEqual([]);
 });
+
+test('no two modules of a folder are told apart by their capitals alone: not every disk does', () => {
+  const modules = ['src', 'scripts', 'e2e', 'bench'].flatMap(room =>
+    readdirSync(room, { recursive: true, encoding: 'utf8' })
+      .filter(file => /\.m?tsx?$/.test(file))
+      .map(file => `${room}/${file}`.replace(/\.m?tsx?$/, '')),
+  );
+  const alike = modules.filter(one =>
+    modules.some(other => other !== one && other.toLowerCase() === one.toLowerCase()),
+  );
+  expect(alike).toEqual([]);
+});

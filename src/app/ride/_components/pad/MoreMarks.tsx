@@ -14,7 +14,7 @@ import { Keys } from '@/app/ride/_components/Keys';
 import { useState } from 'react';
 import { MarkGroup } from './MarkGroup';
 import { ExactFoot, MarksOfStep } from './MarksOfStep';
-import { gaitsAbout } from './padKeys';
+import { gaitsAbout } from './keysOfPad';
 import type { Pad } from '../../_state/pad/usePad';
 import classes from './Pad.module.css';
 

@@ -3,7 +3,7 @@
 import { useSay } from '@/components/Lengths/LengthsProvider';
 import { countName, type PadStep, type PassMark, type TrackGait } from '@/core';
 import { useMemo, type ReactNode } from 'react';
-import { isSaid, padKeys, type PadKey } from './padKeys';
+import { isSaid, padKeys, type PadKey } from './keysOfPad';
 import type { PadLeg } from './padLegs';
 import type { Pad } from '../../_state/pad/usePad';
 import { usePadLetters } from '../../_state/pad/usePadLetters';

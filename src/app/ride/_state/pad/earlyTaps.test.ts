@@ -22,3 +22,22 @@ test('a tap from before the page was alive is tapped again, at its own time, onc
   expect(takeEarlyTaps()).toEqual([]);
   expect(tapAtMs()).toBeGreaterThan(1e12);
 });
+
+test('a key shows how many taps of a hand it heard, until they are taken', () => {
+  // A hand's click, as the page's first script hears it.
+  const heard: ((event: object) => void)[] = [];
+  const asPage = {
+    addEventListener: (_: string, hear: (event: object) => void) => heard.push(hear),
+    querySelectorAll: () => [],
+  };
+  const there = { roanEarly: [] as unknown[] };
+  new Function('window', 'document', EARLY_TAPS)(there, asPage);
+  document.body.innerHTML = '<button data-early="stride"><b>tap</b></button><button>other</button>';
+  const [key, other] = document.querySelectorAll('button');
+  const tap = (target: Element) => heard[0]!({ isTrusted: true, target });
+  [key!.firstElementChild!, key!, other!].forEach(tap);
+  expect([key!.dataset.heard, other!.dataset.heard]).toEqual(['2', undefined]);
+  expect(there.roanEarly).toHaveLength(2);
+  takeEarlyTaps();
+  expect(key!.dataset.heard).toBeUndefined();
+});

@@ -1,6 +1,6 @@
 /**
- * Taps from before the page was alive: a script that stands first in the page (`EARLY_TAPS`) keeps them, and the pad taps them
- * again once it is. Keys that may be tapped early bear `data-early` with a name of their own.
+ * Taps from before the page was alive: a script that stands first in the page (`EARLY_TAPS`) keeps them, shows on the key how many it
+ * heard, and the pad taps them again once it is alive. Keys that may be tapped early bear `data-early` with a name of their own.
  */
 type Early = { name: string; atMs: number };
 type EarlyWindow = Window & { roanEarly?: Early[] | null };
@@ -8,7 +8,8 @@ type EarlyWindow = Window & { roanEarly?: Early[] | null };
 /** Runs before anything else; it takes no word of the page, so that it stands under the page's policy with its nonce. */
 export const EARLY_TAPS = `(function(w,d){w.roanEarly=[];d.addEventListener('click',function(e){
 if(!w.roanEarly||!e.isTrusted)return;var k=e.target.closest&&e.target.closest('[data-early]');
-if(k)w.roanEarly.push({name:k.getAttribute('data-early'),atMs:Date.now()})},true)})(window,document)`;
+if(k){w.roanEarly.push({name:k.getAttribute('data-early'),atMs:Date.now()});
+k.setAttribute('data-heard',1+Number(k.getAttribute('data-heard')))}},true)})(window,document)`;
 
 let nowOfTap: number | null = null;
 
@@ -24,6 +25,7 @@ export const isTappedAgain = (): boolean => nowOfTap !== null;
 export function takeEarlyTaps(page: EarlyWindow = window): readonly Early[] {
   const early = page.roanEarly ?? [];
   page.roanEarly = null;
+  for (const key of document.querySelectorAll('[data-heard]')) key.removeAttribute('data-heard');
   return early;
 }
 

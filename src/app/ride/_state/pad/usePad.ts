@@ -12,7 +12,7 @@ import {
 } from '@/core';
 import type { RunTrack } from '@/app/ride/askedRide';
 import { useState } from 'react';
-import { saysSame } from '../../_components/pad/padKeys';
+import { saysSame } from '../../_components/pad/keysOfPad';
 import { countsStrides, legAfter, legNumber, stepsOfLine, type PadLeg } from '../../_components/pad/padLegs';
 
 export type PadSetting = {

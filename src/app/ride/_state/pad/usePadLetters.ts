@@ -1,4 +1,4 @@
-import type { PadKey } from '../../_components/pad/padKeys';
+import type { PadKey } from '../../_components/pad/keysOfPad';
 import { useLetters } from './useLetters';
 
 type Letters = {

@@ -1,5 +1,5 @@
 import type { PadStep, TrackGait } from '@/core';
-import { gaitsAbout, isSaid, padKeys } from './padKeys';
+import { gaitsAbout, isSaid, padKeys } from './keysOfPad';
 import { marksAtStep } from './marksAtStep';
 
 const AT = { xM: 0, yM: 0 };

@@ -19,7 +19,7 @@ export function BigPiece({ step, ticks, onClose }: BigPieceProps) {
   };
   return (
     <Modal opened onClose={onClose} fullScreen={isPhone} size="lg" title={`Put it back: ${step.label}, ${step.name}`}>
-      <StepPicture picture={step.picture} />
+      <StepPicture pictured={step.pictured} />
       <Measures step={step} large />
       <Button size="xl" fullWidth mt="md" disabled={!ticks.ready} onClick={put}>
         It stands again

@@ -38,7 +38,7 @@ export function OneAtATime({ steps, ticks, truth, walker }: OneAtATimeProps) {
         <span>{step.label}</span> {step.name}
       </h2>
       <div className={classes.picture}>
-        <StepPicture picture={step.picture} />
+        <StepPicture pictured={step.pictured} />
       </div>
       <Measures step={step} large />
       {walker && <WalkHere key={step.id} step={step} truth={truth} walker={walker} />}

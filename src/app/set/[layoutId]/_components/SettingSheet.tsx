@@ -20,7 +20,6 @@ import {
 import type { ArenaMarks } from '@/files/arenaMarks';
 import type { PrintedLine, PrintedSheet } from '@/files/printedSheet';
 import { placeOf, placeOfPoint, type TicksAnswer } from '@/files/settingTick';
-import { stepPicture } from '@/files/stepPicture';
 import { ShortSelect } from '@/components/fields/ShortSelect';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -101,17 +100,19 @@ export function SettingSheet(props: SettingSheetProps) {
   const walker = walkers.find(({ id }) => id === walkerId) ?? null;
   const steps = useMemo<SetStep[]>(() => {
     const numberOf = sheetLabels(whole, layout);
-    const picture = (index: number, of: 'pegs' | 'pieces') =>
-      stepPicture(layout, sheet, { set: sheet[of][index]!, lines: printed[of][index]!.lines, numberOf });
+    const pictured = (index: number, of: 'pegs' | 'pieces') => ({
+      ...{ layout, sheet },
+      step: { set: sheet[of][index]!, lines: printed[of][index]!.lines, numberOf },
+    });
     return [
       ...printed.pegs.map(({ peg, lines, serves }, index) => ({
         ...{ id: `peg ${peg}`, label: `Peg ${peg}`, name: serves, lines, checks: [], notes: [] },
-        picture: picture(index, 'pegs'),
+        pictured: pictured(index, 'pegs'),
         ...{ place: placeOfPoint(sheet.pegs[index]!.at), tolerance: null, walkedOffM: null, gapOffM: null },
       })),
       ...printed.pieces.map((piece, index) => ({
         ...piece,
-        picture: picture(index, 'pieces'),
+        pictured: pictured(index, 'pieces'),
         label: piece.number,
         place: placeOf(layout.items.find(({ id }) => id === piece.id)!),
         tolerance: tolerances.find(({ item }) => item === piece.id) ?? null,

@@ -36,7 +36,7 @@ export function StepList({ steps, ticks, onPiece }: StepListProps) {
             </div>
             <div className={classes.body}>
               <div className={classes.picture}>
-                <StepPicture picture={step.picture} />
+                <StepPicture pictured={step.pictured} />
               </div>
               <Measures step={step} />
             </div>

@@ -1,40 +1,6 @@
-import type { StepPicture as Picture } from '@/files/stepPicture';
-import classes from './StepPicture.module.css';
+'use client';
 
-/** A step as it is on paper: black on white, whatever the colours of the page are. */
-export function StepPicture({ picture: { box, shapes } }: { picture: Picture }) {
-  return (
-    <svg
-      viewBox={`${box.x} ${box.y} ${box.widthM} ${box.heightM}`}
-      className={classes.picture}
-      data-lit=""
-      aria-hidden="true"
-      focusable="false"
-    >
-      {shapes.map((shape, index) =>
-        shape.kind === 'text' ? (
-          <text
-            key={index}
-            x={shape.x}
-            y={shape.y}
-            dy="0.35em"
-            fontSize={shape.sizeM}
-            textAnchor="middle"
-            fontWeight={shape.bold ? 700 : 400}
-          >
-            {shape.text}
-          </text>
-        ) : (
-          <path
-            key={index}
-            d={shape.d}
-            fill={shape.fill ?? 'none'}
-            stroke={shape.stroke ?? 'none'}
-            strokeWidth={shape.strokeM}
-            strokeDasharray={shape.dashM === null ? undefined : `${shape.dashM} ${shape.dashM}`}
-          />
-        ),
-      )}
-    </svg>
-  );
-}
+import { apart } from '@/components/apart';
+
+/** What one does for a piece, seen from above; what draws it comes after the list that one walks by. */
+export const StepPicture = apart(() => import('./StepDrawn'));

@@ -1,6 +1,6 @@
-import type { Tolerance } from '@/core';
+import type { Layout, SettingSheet, Tolerance } from '@/core';
 import type { PrintedLine, PrintedPiece } from '@/files/printedSheet';
-import type { StepPicture } from '@/files/stepPicture';
+import type { PicturedStep } from '@/files/stepPicture';
 
 /** One thing to set, as the sheet shows it: a peg or a piece. */
 export type SetStep = {
@@ -10,8 +10,8 @@ export type SetStep = {
   name: string;
   /** Where it belongs: what a tick is for. */
   place: string;
-  /** What it looks like from above. */
-  picture: StepPicture;
+  /** What its picture from above is drawn from. */
+  pictured: { layout: Layout; sheet: SettingSheet; step: PicturedStep };
   lines: PrintedLine[];
   checks: PrintedPiece['checks'];
   notes: string[];

@@ -16,6 +16,16 @@ jest.mock('node:worker_threads', () => ({
   },
 }));
 
+const openDatabase = jest.fn();
+jest.mock('./openDatabase', () => {
+  const really = jest.requireActual('./openDatabase');
+  return {
+    ...really,
+    openDatabase: (url: string, ...others: unknown[]) =>
+      url.startsWith('libsql:') ? openDatabase(url, ...others) : really.openDatabase(url, ...others),
+  };
+});
+
 const before = process.env.ROAN_DATABASE_URL;
 beforeEach(() => void (mockPort.said.length = 0));
 afterEach(() => {
@@ -60,5 +70,22 @@ test('what is found out on the way is handed over, and waited for until it is ke
     mockPort.emit('message', { number: a, isKept: true });
     await expect(first).resolves.toBeUndefined();
     await expect(second).rejects.toThrow('could not be kept');
+  });
+});
+
+test('on a server everybody is one of many: there it is opened as any other, and may write', async () => {
+  openDatabase.mockResolvedValue('opened');
+  process.env.ROAN_DATABASE_URL = 'libsql://yards.example';
+  expect(await openBeside()).toBe('opened');
+  expect(openDatabase.mock.calls[0]![0]).toBe('libsql://yards.example');
+});
+
+test('closed, it reads no more', async () => {
+  await withTestDatabase(async (database, url) => {
+    await seedDemo(database, Date.parse('2026-06-01T12:00:00Z'));
+    process.env.ROAN_DATABASE_URL = url;
+    const { db, close } = await openBeside();
+    await close();
+    await expect(listYards(db)).rejects.toThrow();
   });
 });

@@ -30,6 +30,9 @@ test.each([
   ['level', 'wild', 'Choose how much the horse has learned.'],
   ['notes', 'x'.repeat(2001), 'at most 2000'],
   ['name', '  ', 'Give the horse a name.'],
+  ['name', 'Moth\u0007', 'A name is one line of plain text.'],
+  ['name', '\u0001Moth', 'A name is one line of plain text.'],
+  ['name', 'Mo\nth', 'A name is one line of plain text.'],
 ])('a horse with %s “%.12s” is refused', (field, value, words) => {
   expect(first(horseForm('m').safeParse({ ...HORSE, strides, [field]: value }))).toContain(words);
 });

@@ -156,3 +156,13 @@ test('a lesson that nobody rode in yet is changed without a word in its record',
     expect([log.changes, log.rides]).toEqual([[], {}]);
   });
 });
+
+test('a change over what stands says nothing of others, since there are none', async () => {
+  await ridden(async ({ database, yardId, lesson }) => {
+    const said = await database.write(tx =>
+      changeLesson(tx, yardId, lesson.id, editOf(lesson, { name: 'Called anew' })),
+    );
+    expect(said).toEqual([]);
+    expect((await findLesson(database.db, yardId, lesson.id))?.name).toBe('Called anew');
+  });
+});

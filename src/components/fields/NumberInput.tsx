@@ -17,12 +17,13 @@ function StandIn({
   size,
   w,
   maw,
+  mt,
   ...props
 }: NumberInputProps) {
   const says = value === undefined || value === '' ? '' : `${value}${suffix}`;
   return (
     <FieldStandIn
-      {...{ label, description, placeholder, error, size, w, maw, says }}
+      {...{ label, description, placeholder, error, size, w, maw, mt, says }}
       aria-label={props['aria-label']}
     />
   );

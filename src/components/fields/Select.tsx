@@ -10,12 +10,12 @@ export const Select = later<SelectProps>(
   StandIn,
 );
 
-function StandIn({ data, value, label, description, placeholder, error, size, w, maw, ...props }: SelectProps) {
+function StandIn({ data, value, label, description, placeholder, error, size, w, maw, mt, ...props }: SelectProps) {
   const chosen = (data ?? []).find(one => typeof one !== 'string' && 'value' in one && one.value === value);
   const says = typeof chosen === 'object' && 'label' in chosen ? chosen.label : (value ?? '');
   return (
     <FieldStandIn
-      {...{ label, description, placeholder, error, size, w, maw, says }}
+      {...{ label, description, placeholder, error, size, w, maw, mt, says }}
       aria-label={props['aria-label']}
     />
   );

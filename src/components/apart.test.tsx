@@ -1,29 +1,44 @@
 /** @jest-environment jsdom */
-import { act, useState } from 'react';
-import { createRoot } from 'react-dom/client';
+import { act, useState, type ComponentType } from 'react';
+import { hydrateRoot } from 'react-dom/client';
+import { renderToString } from 'react-dom/server';
 import { apart } from './apart';
 
-const Picture = ({ title }: { title: string }) => <svg aria-label={title} />;
+type PictureProps = { title: string };
+const Picture = ({ title }: PictureProps) => <svg aria-label={title} />;
 
-function Page({ Part }: { Part: React.ComponentType<{ title: string }> }) {
+function Page({ Part }: { Part: ComponentType<PictureProps> }) {
   const [taps, setTaps] = useState(0);
   return (
     <>
       <button onClick={() => setTaps(taps + 1)}>{taps} taps</button>
-      <Part title={`after ${taps}`} />
+      <Part title="strides" />
     </>
   );
 }
 
-test('the rest of the page is alive before the part is there, and the part has what is so by then', async () => {
+/** A page as a server sends it that drew it before. */
+async function drawnByServer(): Promise<string> {
+  const Part = apart(async () => ({ default: Picture })) as unknown as ComponentType<PictureProps>;
+  renderToString(<Page Part={Part} />);
+  await new Promise(resolve => setTimeout(resolve));
+  return renderToString(<Page Part={Part} />);
+}
+
+test('drawn with its page, it stays as it is while the rest is alive already, until its script is there', async () => {
   let bring: (part: { default: typeof Picture }) => void = () => undefined;
-  const Part = apart(() => new Promise<{ default: typeof Picture }>(resolve => (bring = resolve)));
+  const load = () => new Promise<{ default: typeof Picture }>(resolve => (bring = resolve));
+  const Part = apart(load) as unknown as ComponentType<PictureProps>;
   const root = document.createElement('div');
-  await act(async () => createRoot(root).render(<Page Part={Part} />));
   document.body.replaceChildren(root);
+  root.innerHTML = await drawnByServer();
+  const drawn = root.querySelector('svg');
+  expect(drawn?.getAttribute('aria-label')).toBe('strides');
+  await act(async () => void hydrateRoot(root, <Page Part={Part} />));
+  // A tap changes the page about it.
   await act(async () => root.querySelector('button')!.click());
   expect(root.textContent).toBe('1 taps');
-  expect(root.querySelector('svg')).toBeNull();
+  expect(root.querySelector('svg')).toBe(drawn);
   await act(async () => bring({ default: Picture }));
-  expect(root.querySelector('svg')?.getAttribute('aria-label')).toBe('after 1');
+  expect(root.querySelector('svg')).toBe(drawn);
 });

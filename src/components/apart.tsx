@@ -1,16 +1,20 @@
 'use client';
 
-import { lazy, Suspense, type ComponentType } from 'react';
+import { lazy, memo, Suspense, type NamedExoticComponent } from 'react';
 import { fetched, type Part } from './lazily';
 
-/** A part of a page that is drawn with it, and whose script comes after that of the rest: what it needs does not stand in the way. */
-export function apart<Props extends object>(load: () => Promise<Part<Props>>): ComponentType<Props> {
+/**
+ * A part of a page that is drawn with it, and whose script comes after that of the rest: what it needs does not stand in the way. As
+ * long as what it is given stays it is left as it was drawn; what changes before its script is there takes the drawing away.
+ */
+export function apart<Props extends object>(load: () => Promise<Part<Props>>): NamedExoticComponent<Props> {
   const Drawn = lazy(() => fetched(load));
-  return function Apart(props: Props) {
+  function Apart(props: Props) {
     return (
       <Suspense fallback={null}>
         <Drawn {...props} />
       </Suspense>
     );
-  };
+  }
+  return memo(Apart);
 }

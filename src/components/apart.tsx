@@ -1,6 +1,6 @@
 'use client';
 
-import { lazy, memo, Suspense, type NamedExoticComponent } from 'react';
+import { lazy, memo, Suspense, type ComponentType, type NamedExoticComponent } from 'react';
 import { fetched, type Part } from './lazily';
 
 /**
@@ -8,8 +8,10 @@ import { fetched, type Part } from './lazily';
  * long as what it is given stays it is left as it was drawn; what changes before its script is there takes the drawing away.
  */
 export function apart<Props extends object>(load: () => Promise<Part<Props>>): NamedExoticComponent<Props> {
-  const Drawn = lazy(() => fetched(load));
+  const known = knownToServer(load);
+  const Fetched = lazy(() => fetched(load));
   function Apart(props: Props) {
+    const Drawn = known.part ?? Fetched;
     return (
       <Suspense fallback={null}>
         <Drawn {...props} />
@@ -17,4 +19,15 @@ export function apart<Props extends object>(load: () => Promise<Part<Props>>): N
     );
   }
   return memo(Apart);
+}
+
+/** A server has a part before it draws the first page: none comes without it and moves when it is there. */
+function knownToServer<Props extends object>(load: () => Promise<Part<Props>>) {
+  const known: { part: ComponentType<Props> | null } = { part: null };
+  if (typeof window === 'undefined')
+    load().then(
+      found => void (known.part = found.default),
+      () => undefined,
+    );
+  return known;
 }

@@ -75,9 +75,11 @@ export default function LessonBoard(props: LessonBoardProps) {
   // Pairs whose legs are read with what was ridden lately instead of the profile.
   const [byRecord, setByRecord] = useState<string[]>([]);
   const isNarrow = useMediaQuery('(max-width: 78em)');
+  // A plan that is not kept yet is named anew whenever its page is made again: what it was opened with stays known.
+  const [opened] = useState(props.today);
   const todayOf = useMemo(
-    () => questionsToday(layouts, { ...props.today, ...offered }, plan),
-    [layouts, props.today, offered, plan],
+    () => questionsToday(layouts, { ...opened, ...props.today, ...offered }, plan),
+    [layouts, opened, props.today, offered, plan],
   );
   const keepOffered = (all: Record<string, OfferedHere>) =>
     setOffered(before => ({

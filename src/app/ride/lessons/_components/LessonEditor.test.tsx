@@ -54,18 +54,25 @@ const pair = (horse: string, heightM: number): LessonPair => ({
 });
 const PAIRS = [pair('Juniper', 1.65), pair('Moss', 1.2)];
 
+/** What comes after the page takes its time in a test. */
+const FETCHED = { timeout: 30_000 };
+
+type Told = Pick<React.ComponentProps<typeof LessonEditor>, 'today' | 'riderWork'>;
+
+const editor = (plan: Partial<LessonPlan>, told: Partial<Told> = {}) => (
+  <LessonEditor
+    {...{ lessonId: 'lesson', arenas: [{ id: 'lower', name: 'Lower sand' }], pairs: PAIRS, layouts: HERE }}
+    {...{ limits: USUAL_RULES.limits, riderMarks: [], riderWork: [], today: {}, clashes: [], ...told }}
+    first={{
+      ...{ name: 'Tuesday', arenaId: 'lower', startsAt: '2026-11-03T17:00', revision: 1 },
+      plan: { pairIds: ['Juniper'], stages: [stage('Walk'), stage('Trot')], breakEveryMin: 20, ...plan },
+    }}
+  />
+);
+
 async function edit(plan: Partial<LessonPlan> = {}) {
-  renderInRoan(
-    <LessonEditor
-      {...{ lessonId: 'lesson', arenas: [{ id: 'lower', name: 'Lower sand' }], pairs: PAIRS, layouts: HERE }}
-      {...{ limits: USUAL_RULES.limits, riderMarks: [], riderWork: [], today: {}, clashes: [] }}
-      first={{
-        ...{ name: 'Tuesday', arenaId: 'lower', startsAt: '2026-11-03T17:00', revision: 1 },
-        plan: { pairIds: ['Juniper'], stages: [stage('Walk'), stage('Trot')], breakEveryMin: 20, ...plan },
-      }}
-    />,
-  );
-  await screen.findByRole('region', { name: 'Stages' });
+  renderInRoan(editor(plan));
+  await screen.findByRole('region', { name: 'Stages' }, FETCHED);
 }
 const planned = () => saves.typed!.plan;
 const names = () => planned().stages.map(({ name }) => name);
@@ -148,4 +155,15 @@ test('it is kept by its key, as it stands', async () => {
   fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: 'Wednesday' } });
   fireEvent.click(screen.getByRole('button', { name: 'Keep these changes' }));
   expect([saves.saved, saves.typed!.name]).toEqual([1, 'Wednesday']);
+});
+
+test('a page that is made again in the middle takes nothing away: a plan that is not kept yet is named anew by it', async () => {
+  const question = { ...OFFER.today.question, id: 'as opened' };
+  const plan = { stages: [stage('The line', { layoutId: 'layout', questions: [{ question, ofPairs: {} }] })] };
+  const told = (id: string) => ({ today: { [id]: { ...OFFER.today, question: { ...question, id } } } });
+  const { rerender } = renderInRoan(editor(plan, told('as opened')));
+  const first = await screen.findByRole('listitem', { name: 'Stage 1' }, FETCHED);
+  rerender(editor(plan, told('named anew')));
+  expect(first.textContent).toContain('The line');
+  expect(first.textContent).not.toContain('no longer has it');
 });

@@ -16,7 +16,9 @@ type RiderWorkOfStageProps = {
 /** What the rider works on in a stage: taken from the shelf or from what the yard kept, and kept for the yard. */
 export function RiderWorkOfStage({ stage, riderWork, onChange }: RiderWorkOfStageProps) {
   const say = useSay();
-  const [offered, setOffered] = useState(riderWork);
+  /** Kept here, and perhaps not yet among the yard’s own that the page was told of. */
+  const [kept, setKept] = useState<readonly RiderWork[]>([]);
+  const offered = kept.reduce<readonly RiderWork[]>(keepRiderWork, riderWork);
   const [said, setSaid] = useState<string | null>(null);
   const [busy, begin] = useTransition();
   const own = riderWorkOf(stage);
@@ -25,7 +27,7 @@ export function RiderWorkOfStage({ stage, riderWork, onChange }: RiderWorkOfStag
       const answer = await keepRiderWorkAction(work).catch(() => null);
       if (answer === null) return setSaid('The server does not answer: it is not kept.');
       if (!answer.ok) return setSaid(answer.problem ?? Object.values(answer.fields)[0] ?? 'It is not kept.');
-      setOffered(keepRiderWork(offered, work));
+      setKept(before => [...before, work]);
       setSaid(`“${work.name}” is the yard’s own now.`);
     });
   return (

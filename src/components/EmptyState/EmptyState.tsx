@@ -22,7 +22,7 @@ export function EmptyState({ title, children, action, isPage = false }: EmptySta
         ))}
         <path d="M0 36Q12 -20 24 36Q36 -20 48 36Q60 -20 72 36Q84 -20 96 36Q108 -20 120 36" />
       </svg>
-      <Title order={isPage ? 1 : 2} size="h3">
+      <Title order={isPage ? 1 : 2} size="h3" ta="center">
         {title}
       </Title>
       <Text c="dimmed" maw={460} ta="center">

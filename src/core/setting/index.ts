@@ -13,7 +13,7 @@ export { setStages } from './setStages';
 export { settingMinutes } from './settingTime';
 export { settingWalk } from './settingWalk';
 export { changedLegs, saidOf, type LegChange } from './legChanges';
-export { placingTolerance, type Tolerance } from './placingTolerance';
+export { offWords, placingTolerance, type Tolerance } from './placingTolerance';
 export { roundedMeasures } from './roundedMeasures';
 export { checkReadsM } from './checkReads';
 export { StepCounter, type MotionSample } from './stepCounter';

@@ -19,6 +19,14 @@ export type Tolerance = {
   after: string;
 };
 
+/** Nobody sets finer than this, metres: less reads as nothing at all. */
+const FINEST_M = 0.005;
+
+/** How far off matters, in words: a length, or that any does. */
+export function offWords({ offM }: Pick<Tolerance, 'offM'>, format: (lengthM: number) => string): string {
+  return offM < FINEST_M ? 'even a little' : format(offM);
+}
+
 const EIGHTH_RAD = Math.PI / 4;
 /** Which ways a piece is tried off its place, as turns from the way it is ridden. */
 const WAYS = {

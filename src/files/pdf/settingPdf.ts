@@ -5,6 +5,7 @@ import {
   type GaitWords,
   type Layout,
   layoutLabels,
+  offWords,
   type LengthUnit,
   type ReckonedItemTrack,
   type ReckonedTrack,
@@ -107,8 +108,8 @@ function blocksOf({ printed, tolerances, unit }: SettingPdfInput): Block[] {
   }));
   const pieces = printed.pieces.map(piece => {
     const tolerance = tolerances.find(({ item }) => item === piece.id);
-    const offM = tolerance && formatReading(tolerance.offM, unit === 'm' ? 'cm' : unit);
-    return { ...piece, matters: tolerance ? `${offM} matters for ${tolerance.horse}` : '' };
+    const format = (lengthM: number) => formatReading(lengthM, unit === 'm' ? 'cm' : unit);
+    return { ...piece, matters: tolerance ? `${offWords(tolerance, format)} matters for ${tolerance.horse}` : '' };
   });
   return [...pegs, ...pieces];
 }

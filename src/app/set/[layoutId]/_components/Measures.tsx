@@ -1,6 +1,7 @@
 'use client';
 
 import { useLengths } from '@/components/Lengths/LengthsProvider';
+import { offWords } from '@/core';
 import type { PrintedLine } from '@/files/printedSheet';
 import { UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
@@ -21,7 +22,7 @@ export function Measures({ step, large }: MeasuresProps) {
   const shown = (line: Pick<PrintedLine, 'tape' | 'rounded'>) => (isExact ? line.tape : line.rounded);
   const isRounded = [...lines, ...checks].some(({ tape, rounded }) => tape !== rounded);
   // What matters most is the first: the gap from the piece before.
-  const matters = tolerance && `${length(tolerance.offM)} ${tolerance.way} matters for ${tolerance.horse}`;
+  const matters = tolerance && `${offWords(tolerance, length)} ${tolerance.way} matters for ${tolerance.horse}`;
   return (
     <div className={classes.measures} data-large={large || undefined}>
       <dl className={classes.lines}>

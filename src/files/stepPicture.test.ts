@@ -53,6 +53,26 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
   expect(texts(second).map(({ text }) => text)).toEqual(expect.arrayContaining(['1', '2']));
 });
 
+test('a gap too short for its words has them beside the poles, not over them', () => {
+  const yM = [27, 26.37];
+  const layout = course({
+    arena: { widthM: 20, lengthM: 40, letters: '20x40' },
+    items: yM.map((at, i) => newItem('pole', `p${i + 1}`, { xM: 15, yM: at }, -UP)),
+    tracks: [],
+  });
+  const second = pictures(layout).steps[1]!;
+  const label = texts(second).find(({ text }) => /^0\.6\d m$/.test(text))!;
+  // The poles lie across, 3 to 3.5 m long about the middle of the line; the words are about half their letters wide.
+  const halfM = (label.text.length * label.sizeM * 0.5) / 2;
+  const onPaper = { left: Math.min(...yM) - 0.05, right: Math.max(...yM) + 0.05, top: 15 - 1.7, bottom: 15 + 1.7 };
+  const isBeside =
+    label.x + halfM < onPaper.left ||
+    label.x - halfM > onPaper.right ||
+    label.y + label.sizeM / 2 < onPaper.top ||
+    label.y - label.sizeM / 2 > onPaper.bottom;
+  expect(isBeside).toBe(true);
+});
+
 test('in every picture of every exercise each free length stands once, inside it, and on no other', () => {
   const arena = { widthM: 20, lengthM: 60, letters: '20x60' } as const;
   for (const recipe of SHELF) {

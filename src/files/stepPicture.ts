@@ -88,6 +88,10 @@ export function stepPicture(
       ...labels(
         box,
         pulls.map(({ start, to, words }) => ({ a: paper(start), b: paper(to), words })),
+        [
+          ...items.map(item => solidOf(footprintCorners(item).map(paper), textM * 0.1)),
+          ...(first ? [solidOf([paper(first.start)], textM * 0.8)] : []),
+        ],
         textM,
       ),
     ],
@@ -150,19 +154,29 @@ function riddenMark(at: At, { at: place, headingRad }: { at: PointM; headingRad:
 type Place = { x: number; y: number };
 type Label = { x: number; y: number; halfM: number };
 
-/** Where along a line its length is tried, and on which side. */
-const ALONG = [0.5, 0.35, 0.65, 0.22, 0.78] as const;
+/** What no length is written over. */
+type Solid = { left: number; right: number; top: number; bottom: number };
 
-/** Each length beside its line, on white, in the picture, and over no other where that can be. */
+/** Where along a line its length is tried, and how much farther from it, in letters: a short one has no room beside itself. */
+const ALONG = [0.5, 0.35, 0.65, 0.22, 0.78] as const;
+const FARTHER = [0, 1.3, 2.6, 4] as const;
+
+/** Each length beside its line, on white, in the picture, and over no other and no piece where that can be. */
 function labels(
   box: StepPicture['box'],
   lines: readonly { a: Place; b: Place; words: string }[],
+  solids: readonly Solid[],
   textM: number,
 ): Shape[] {
   const placed: Label[] = [];
   return lines.flatMap(({ a, b, words }) => {
-    const tries = ALONG.flatMap(share => ([1, -1] as const).map(side => labelAt(box, a, b, share, side, words, textM)));
-    const free = tries.find(one => placed.every(other => isApart(one, other, textM))) ?? tries[0]!;
+    const tries = FARTHER.flatMap(farther =>
+      ALONG.flatMap(share =>
+        ([1, -1] as const).map(side => labelAt(box, a, b, { share, side, fartherM: farther * textM }, words, textM)),
+      ),
+    );
+    const clear = tries.filter(one => placed.every(other => isApart(one, other, textM)));
+    const free = clear.find(one => solids.every(solid => isBeside(one, solid, textM))) ?? clear[0] ?? tries[0]!;
     placed.push(free);
     const { x, y, halfM } = free;
     const [left, top] = [x - halfM, y - textM * 0.6];
@@ -174,12 +188,22 @@ function labels(
 const isApart = (a: Label, b: Label, textM: number) =>
   Math.abs(a.x - b.x) >= a.halfM + b.halfM || Math.abs(a.y - b.y) >= textM * 1.25;
 
+function solidOf(places: readonly Place[], aboutM: number): Solid {
+  const [xs, ys] = [places.map(({ x }) => x), places.map(({ y }) => y)];
+  return {
+    ...{ left: Math.min(...xs) - aboutM, right: Math.max(...xs) + aboutM },
+    ...{ top: Math.min(...ys) - aboutM, bottom: Math.max(...ys) + aboutM },
+  };
+}
+
+const isBeside = ({ x, y, halfM }: Label, { left, right, top, bottom }: Solid, textM: number) =>
+  x + halfM <= left || x - halfM >= right || y + textM * 0.6 <= top || y - textM * 0.6 >= bottom;
+
 function labelAt(
   box: StepPicture['box'],
   a: Place,
   b: Place,
-  share: number,
-  side: 1 | -1,
+  { share, side, fartherM }: { share: number; side: 1 | -1; fartherM: number },
   words: string,
   textM: number,
 ): Label {
@@ -187,7 +211,7 @@ function labelAt(
   const halfM = (words.length * textM * LETTER_SHARE) / 2;
   const normal = { x: (b.y - a.y) / longM, y: -(b.x - a.x) / longM };
   // Off the line by as much as the words are wide that way; above it first.
-  const offM = Math.abs(normal.x) * halfM + Math.abs(normal.y) * textM * 0.7 + textM * 0.15;
+  const offM = Math.abs(normal.x) * halfM + Math.abs(normal.y) * textM * 0.7 + textM * 0.15 + fartherM;
   const up = (normal.y > 0 || (normal.y === 0 && normal.x < 0) ? -1 : 1) * side;
   const within = (value: number, from: number, size: number, room: number) =>
     Math.min(Math.max(value, from + room), from + size - room);

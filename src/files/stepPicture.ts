@@ -157,9 +157,9 @@ type Label = { x: number; y: number; halfM: number };
 /** What no length is written over. */
 type Solid = { left: number; right: number; top: number; bottom: number };
 
-/** Where along a line its length is tried, and how much farther from it, in letters: a short one has no room beside itself. */
+/** Where along a line its length is tried; a short one has room beyond its ends, or farther beside it, in letters. */
 const ALONG = [0.5, 0.35, 0.65, 0.22, 0.78] as const;
-const FARTHER = [0, 1.3, 2.6, 4] as const;
+const FARTHER = [1.3, 2.6, 4] as const;
 
 /** Each length beside its line, on white, in the picture, and over no other and no piece where that can be. */
 function labels(
@@ -170,13 +170,19 @@ function labels(
 ): Shape[] {
   const placed: Label[] = [];
   return lines.flatMap(({ a, b, words }) => {
-    const tries = FARTHER.flatMap(farther =>
-      ALONG.flatMap(share =>
-        ([1, -1] as const).map(side => labelAt(box, a, b, { share, side, fartherM: farther * textM }, words, textM)),
-      ),
-    );
+    const at = (where: Where) => labelAt(box, a, b, where, words, textM);
+    const beside = (fartherM: number) =>
+      ALONG.flatMap(share => ([1, -1] as const).map(side => at({ share, side, fartherM })));
+    const tries = [
+      ...beside(0),
+      at({ beyond: 'end' }),
+      at({ beyond: 'start' }),
+      ...FARTHER.flatMap(far => beside(far * textM)),
+    ];
     const clear = tries.filter(one => placed.every(other => isApart(one, other, textM)));
-    const free = clear.find(one => solids.every(solid => isBeside(one, solid, textM))) ?? clear[0] ?? tries[0]!;
+    const others = lines.flatMap(other => (other.a === a ? [] : (straightSolid(other, textM) ?? [])));
+    const isFree = (one: Label) => [...solids, ...others].every(solid => isBeside(one, solid, textM));
+    const free = clear.find(isFree) ?? clear[0] ?? tries[0]!;
     placed.push(free);
     const { x, y, halfM } = free;
     const [left, top] = [x - halfM, y - textM * 0.6];
@@ -199,25 +205,32 @@ function solidOf(places: readonly Place[], aboutM: number): Solid {
 const isBeside = ({ x, y, halfM }: Label, { left, right, top, bottom }: Solid, textM: number) =>
   x + halfM <= left || x - halfM >= right || y + textM * 0.6 <= top || y - textM * 0.6 >= bottom;
 
-function labelAt(
-  box: StepPicture['box'],
-  a: Place,
-  b: Place,
-  { share, side, fartherM }: { share: number; side: 1 | -1; fartherM: number },
-  words: string,
-  textM: number,
-): Label {
+/** A line along the picture or across it; what runs askew is not in the way of a box. */
+function straightSolid({ a, b }: { a: Place; b: Place }, textM: number): Solid | null {
+  const isStraight = Math.min(Math.abs(a.x - b.x), Math.abs(a.y - b.y)) < textM * 0.5;
+  return isStraight ? solidOf([a, b], textM * 0.1) : null;
+}
+
+type Where = { share: number; side: 1 | -1; fartherM: number } | { beyond: 'start' | 'end' };
+
+function labelAt(box: StepPicture['box'], a: Place, b: Place, where: Where, words: string, textM: number): Label {
   const longM = Math.hypot(b.x - a.x, b.y - a.y) || 1;
   const halfM = (words.length * textM * LETTER_SHARE) / 2;
-  const normal = { x: (b.y - a.y) / longM, y: -(b.x - a.x) / longM };
-  // Off the line by as much as the words are wide that way; above it first.
-  const offM = Math.abs(normal.x) * halfM + Math.abs(normal.y) * textM * 0.7 + textM * 0.15 + fartherM;
-  const up = (normal.y > 0 || (normal.y === 0 && normal.x < 0) ? -1 : 1) * side;
+  const way = { x: (b.x - a.x) / longM, y: (b.y - a.y) / longM };
+  const normal = { x: way.y, y: -way.x };
   const within = (value: number, from: number, size: number, room: number) =>
     Math.min(Math.max(value, from + room), from + size - room);
-  return {
-    x: within(a.x + (b.x - a.x) * share + normal.x * offM * up, box.x, box.widthM, halfM + textM * 0.2),
-    y: within(a.y + (b.y - a.y) * share + normal.y * offM * up, box.y, box.heightM, textM * 0.7),
+  const on = (alongM: number, asideM: number): Label => ({
+    x: within(a.x + way.x * alongM + normal.x * asideM, box.x, box.widthM, halfM + textM * 0.2),
+    y: within(a.y + way.y * alongM + normal.y * asideM, box.y, box.heightM, textM * 0.7),
     halfM,
-  };
+  });
+  if ('beyond' in where) {
+    const reachM = Math.abs(way.x) * halfM + Math.abs(way.y) * textM * 0.7 + textM;
+    return on(where.beyond === 'end' ? longM + reachM : -reachM, 0);
+  }
+  // Off the line by as much as the words are wide that way; above it first.
+  const offM = Math.abs(normal.x) * halfM + Math.abs(normal.y) * textM * 0.7 + textM * 0.15 + where.fartherM;
+  const up = (normal.y > 0 || (normal.y === 0 && normal.x < 0) ? -1 : 1) * where.side;
+  return on(longM * where.share, offM * up);
 }

@@ -1,6 +1,6 @@
 import { changedLegs, itemsAsSet, layoutLabels, type Layout, type SettingSheet } from '@/core';
 import type { GroundTyped } from '@/files/standing';
-import { legKey, type Ground, type Typed } from './useGroundTruth';
+import { legKey, type Ground, type Typed } from './ground';
 
 /** What was measured makes of the layout: where its pieces are, and which distances and words change. */
 export function reckonGround(

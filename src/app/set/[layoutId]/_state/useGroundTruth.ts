@@ -1,19 +1,11 @@
 import { onceStill } from '@/components/onceStill';
-import { parseLength, type Item, type Layout, type LegChange, type LengthUnit, type SettingSheet } from '@/core';
+import { parseLength, type Layout, type LengthUnit, type SettingSheet } from '@/core';
 import { useDraft } from '@/components/sync/useDraft';
 import type { GroundTyped } from '@/files/standing';
 import { useEffect, useMemo, useState } from 'react';
-
-/** What was typed for one length: nothing yet, a length, or a sentence about what cannot be read. */
-export type Typed = { text: string; lengthM: number | null; fault: string | null };
-
-export type Ground =
-  | { kind: 'nothing' }
-  | { kind: 'faulty'; problem: string }
-  | { kind: 'measured'; items: Item[]; changes: LegChange[]; typed: GroundTyped };
+import { legKey, type Ground, type Typed } from './ground';
 
 const NOTHING_TYPED: Typed = { text: '', lengthM: null, fault: null };
-export const legKey = (track: string, leg: number) => `${track}|${leg}`;
 
 /** What was measured on the ground, as it is typed, and what it makes of the layout. */
 export function useGroundTruth(

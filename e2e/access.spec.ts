@@ -220,27 +220,28 @@ test('a phone joins by the code on the screen; the same link lets nobody else in
   await expect(jory).toHaveURL(/\/sign-in/);
 });
 
-test('a passphrase is guessed at in vain: one sentence for whatever is wrong, and then a wait', async ({
-  roan,
-  trusting,
-}) => {
-  const page = await (await desk(trusting)).newPage();
-  const sentences = new Set<string>();
-  for (const [name, passphrase] of [
-    ['Maud Ferrier', 'wrong but long enough'],
-    ['Nobody At All', PASSPHRASE],
-    ['Jory Pell', PASSPHRASE],
-  ] as const) {
-    await signIn(page, roan, name, passphrase);
-    sentences.add((await page.getByRole('alert').filter({ hasText: /\w/ }).first().textContent())!);
-  }
-  expect([...sentences]).toEqual(['That name and passphrase do not go together.']);
-  for (let more = 0; more < 8; more += 1) await signIn(page, roan, 'Maud Ferrier', `guess number ${more} of many`);
-  await expect(page.getByText(/Too many tries: wait \d+ minutes?/)).toBeVisible();
-  // Even the right one has to wait then.
-  await signIn(page, roan, 'Maud Ferrier', PASSPHRASE);
-  await expect(page.getByText(/Too many tries/)).toBeVisible();
-});
+test(
+  'a passphrase is guessed at in vain: one sentence for whatever is wrong, and then a wait',
+  { tag: '@full' },
+  async ({ roan, trusting }) => {
+    const page = await (await desk(trusting)).newPage();
+    const sentences = new Set<string>();
+    for (const [name, passphrase] of [
+      ['Maud Ferrier', 'wrong but long enough'],
+      ['Nobody At All', PASSPHRASE],
+      ['Jory Pell', PASSPHRASE],
+    ] as const) {
+      await signIn(page, roan, name, passphrase);
+      sentences.add((await page.getByRole('alert').filter({ hasText: /\w/ }).first().textContent())!);
+    }
+    expect([...sentences]).toEqual(['That name and passphrase do not go together.']);
+    for (let more = 0; more < 8; more += 1) await signIn(page, roan, 'Maud Ferrier', `guess number ${more} of many`);
+    await expect(page.getByText(/Too many tries: wait \d+ minutes?/)).toBeVisible();
+    // Even the right one has to wait then.
+    await signIn(page, roan, 'Maud Ferrier', PASSPHRASE);
+    await expect(page.getByText(/Too many tries/)).toBeVisible();
+  },
+);
 
 test(
   'a rider reads what is theirs and nobody else’s; a link on a phone shows it without a sign-in until it is taken back',

@@ -94,25 +94,26 @@ test('a course of six for three horses is on paper after twelve taps, and taught
   await user.close();
 });
 
-test('a course that goes nowhere on the small sand is refused with what would help, and nothing is made', async ({
-  emptyYard,
-  browser,
-}) => {
-  const user = await newUser(browser, emptyYard);
-  const { page, tap, button } = user;
-  await tap(button('A pony, 130 cm'));
-  await tap(button('A large horse, 172 cm'));
-  await tap(button('20 × 40 m'));
-  await tap(button('A course of six'));
-  await expect(page.getByRole('alert').filter({ hasText: 'does not go on 20 × 40 m' })).toContainText(
-    'take a larger sand, or horses nearer in size. Nothing was made.',
-    { timeout: 60_000 },
-  );
-  await expect(button('A pony, 130 cm')).toHaveAttribute('aria-pressed', 'true');
-  await page.goto(`${emptyYard.url}/plan`);
-  await expect(page.getByRole('heading', { name: 'First an arena and a horse' })).toBeVisible();
-  await user.close();
-});
+test(
+  'a course that goes nowhere on the small sand is refused with what would help, and nothing is made',
+  { tag: '@full' },
+  async ({ emptyYard, browser }) => {
+    const user = await newUser(browser, emptyYard);
+    const { page, tap, button } = user;
+    await tap(button('A pony, 130 cm'));
+    await tap(button('A large horse, 172 cm'));
+    await tap(button('20 × 40 m'));
+    await tap(button('A course of six'));
+    await expect(page.getByRole('alert').filter({ hasText: 'does not go on 20 × 40 m' })).toContainText(
+      'take a larger sand, or horses nearer in size. Nothing was made.',
+      { timeout: 60_000 },
+    );
+    await expect(button('A pony, 130 cm')).toHaveAttribute('aria-pressed', 'true');
+    await page.goto(`${emptyYard.url}/plan`);
+    await expect(page.getByRole('heading', { name: 'First an arena and a horse' })).toBeVisible();
+    await user.close();
+  },
+);
 
 test(
   'a sample yard leads round in six steps, and is thrown away without a trace',

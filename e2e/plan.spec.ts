@@ -350,31 +350,32 @@ test(
 );
 
 for (const place of ['worker', 'page'] as const)
-  test(`dragged, a fence is drawn to lines and to a whole count, painted in the ${place}`, async ({
-    demoYard,
-    strictPage: page,
-  }) => {
-    // A browser that cannot hand a canvas over paints in the page.
-    if (place === 'page') await page.addInitScript('delete HTMLCanvasElement.prototype.transferControlToOffscreen');
-    await page.goto(`${demoYard.url}/plan`);
-    await page.getByRole('link', { name: /Course of eight/ }).click();
-    await expect(item(page, 'heron')).toBeVisible();
-    await paintedIn(page, place);
-    await hold(page, { xM: 8.75, yM: 34.5 }, { xM: 8.85, yM: 38.2 });
-    const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
-    // On its way it says what draws it, and the horse's words change under the hand; the fence is drawn on the canvas.
-    await expect(drawing(page, 'willow')).toHaveCount(0);
-    await expect.poll(() => inkAt(page, end)).toBe(true);
-    expect(await inkAt(page, await onScreen(page, { xM: 3, yM: 5 }))).toBe(false);
-    await expect(page.getByText(/easy five for Quill · left quarter line/)).toBeVisible();
-    await expect(page.locator('[data-call="Quill"]').first()).toHaveText('easy five');
-    await page.mouse.up();
-    const dropped = await drawnAt(drawing(page, 'willow'));
-    expect(dropped.xM).toBeCloseTo(8.75, 3);
-    await expect.poll(() => inkAt(page, end)).toBe(false);
-    await page.getByRole('button', { name: 'Undo' }).click();
-    expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.5, 3);
-  });
+  test(
+    `dragged, a fence is drawn to lines and to a whole count, painted in the ${place}`,
+    { tag: place === 'page' ? '@full' : [] },
+    async ({ demoYard, strictPage: page }) => {
+      // A browser that cannot hand a canvas over paints in the page.
+      if (place === 'page') await page.addInitScript('delete HTMLCanvasElement.prototype.transferControlToOffscreen');
+      await page.goto(`${demoYard.url}/plan`);
+      await page.getByRole('link', { name: /Course of eight/ }).click();
+      await expect(item(page, 'heron')).toBeVisible();
+      await paintedIn(page, place);
+      await hold(page, { xM: 8.75, yM: 34.5 }, { xM: 8.85, yM: 38.2 });
+      const end = await onScreen(page, { xM: 8.85, yM: 38.2 });
+      // On its way it says what draws it, and the horse's words change under the hand; the fence is drawn on the canvas.
+      await expect(drawing(page, 'willow')).toHaveCount(0);
+      await expect.poll(() => inkAt(page, end)).toBe(true);
+      expect(await inkAt(page, await onScreen(page, { xM: 3, yM: 5 }))).toBe(false);
+      await expect(page.getByText(/easy five for Quill · left quarter line/)).toBeVisible();
+      await expect(page.locator('[data-call="Quill"]').first()).toHaveText('easy five');
+      await page.mouse.up();
+      const dropped = await drawnAt(drawing(page, 'willow'));
+      expect(dropped.xM).toBeCloseTo(8.75, 3);
+      await expect.poll(() => inkAt(page, end)).toBe(false);
+      await page.getByRole('button', { name: 'Undo' }).click();
+      expect((await drawnAt(drawing(page, 'willow'))).yM).toBeCloseTo(34.5, 3);
+    },
+  );
 
 test(
   'a painter beside the page that does not come, or breaks, is done without',

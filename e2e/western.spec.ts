@@ -36,61 +36,62 @@ async function sayWestern(page: Page, url: string) {
   await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible();
 }
 
-test('a western yard: stride tests in jog and lope, a circle large and fast, small and slow, and what the review says of it', async ({
-  demoYard,
-  strictPage: page,
-}) => {
-  await sayWestern(page, demoYard.url);
-  await page.goto(`${demoYard.url}/yard`);
-  const horse = await page
-    .getByRole('link', { name: /^Fennel/ })
-    .first()
-    .getAttribute('href');
-  await page.goto(`${demoYard.url}${horse}/test`);
-  const pad = page.getByRole('button', { name: /: tap, or press the space bar/ });
-  for (const [gait, strides] of [
-    ['Jog', 10],
-    ['Lope', 8],
-  ] as const) {
-    await choose(page, 'Gait', gait);
-    for (const more of [0, 0, 1]) {
-      for (let stride = 0; stride < strides + more; stride += 1) await pad.click();
-      await page.getByRole('button', { name: 'Keep this pass' }).click();
+test(
+  'a western yard: stride tests in jog and lope, a circle large and fast, small and slow, and what the review says of it',
+  { tag: '@full' },
+  async ({ demoYard, strictPage: page }) => {
+    await sayWestern(page, demoYard.url);
+    await page.goto(`${demoYard.url}/yard`);
+    const horse = await page
+      .getByRole('link', { name: /^Fennel/ })
+      .first()
+      .getAttribute('href');
+    await page.goto(`${demoYard.url}${horse}/test`);
+    const pad = page.getByRole('button', { name: /: tap, or press the space bar/ });
+    for (const [gait, strides] of [
+      ['Jog', 10],
+      ['Lope', 8],
+    ] as const) {
+      await choose(page, 'Gait', gait);
+      for (const more of [0, 0, 1]) {
+        for (let stride = 0; stride < strides + more; stride += 1) await pad.click();
+        await page.getByRole('button', { name: 'Keep this pass' }).click();
+      }
     }
-  }
-  await page.getByRole('button', { name: /^Keep the/ }).click();
-  await expect(page).toHaveURL(new RegExp(`${horse}$`));
-  const tests = page.getByRole('region', { name: 'Stride tests', exact: true });
-  // Three passes of 20 m with 31 and 25 strides in all.
-  await expect(tests).toContainText('Jog in the lane');
-  await expect(tests).toContainText('Normal: 1.94 m');
-  await expect(tests).toContainText('Lope in the lane');
-  await expect(tests).toContainText('Normal: 2.40 m');
+    await page.getByRole('button', { name: /^Keep the/ }).click();
+    await expect(page).toHaveURL(new RegExp(`${horse}$`));
+    const tests = page.getByRole('region', { name: 'Stride tests', exact: true });
+    // Three passes of 20 m with 31 and 25 strides in all.
+    await expect(tests).toContainText('Jog in the lane');
+    await expect(tests).toContainText('Normal: 1.94 m');
+    await expect(tests).toContainText('Lope in the lane');
+    await expect(tests).toContainText('Normal: 2.40 m');
 
-  await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`${demoYard.url}/ride`);
-  await page.getByRole('radio', { name: /^Large and fast/ }).check();
-  await page.getByRole('radio', { name: /^Fennel with/ }).check();
-  await key(page, 'Ride').click();
-  await key(page, 'Read').click();
-  await key(page, /^broke gait/).click();
-  await key(page, 'More …').click();
-  await expect(page.getByRole('group', { name: 'Ridden gait' }).getByRole('button')).toHaveText([
-    'walk',
-    'jog',
-    'lope',
-  ]);
-  await page.getByRole('group', { name: 'Ridden gait' }).getByRole('button', { name: 'lope' }).click();
-  await page.keyboard.press('Escape');
-  await key(page, /^Pass done/).click();
-  await expect(page.locator('[data-delivery=saved]')).toBeVisible();
-  expect(await englishGaits(page)).toEqual([]);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto(`${demoYard.url}/ride`);
+    await page.getByRole('radio', { name: /^Large and fast/ }).check();
+    await page.getByRole('radio', { name: /^Fennel with/ }).check();
+    await key(page, 'Ride').click();
+    await key(page, 'Read').click();
+    await key(page, /^broke gait/).click();
+    await key(page, 'More …').click();
+    await expect(page.getByRole('group', { name: 'Ridden gait' }).getByRole('button')).toHaveText([
+      'walk',
+      'jog',
+      'lope',
+    ]);
+    await page.getByRole('group', { name: 'Ridden gait' }).getByRole('button', { name: 'lope' }).click();
+    await page.keyboard.press('Escape');
+    await key(page, /^Pass done/).click();
+    await expect(page.locator('[data-delivery=saved]')).toBeVisible();
+    expect(await englishGaits(page)).toEqual([]);
 
-  await page.goto(`${demoYard.url}/review`);
-  await page.locator('a[href^="/review/"]', { hasText: 'Fennel' }).first().click();
-  await expect(page.getByRole('heading', { name: /^Fennel with/ })).toBeVisible();
-  expect(await englishGaits(page)).toEqual([]);
-});
+    await page.goto(`${demoYard.url}/review`);
+    await page.locator('a[href^="/review/"]', { hasText: 'Fennel' }).first().click();
+    await expect(page.getByRole('heading', { name: /^Fennel with/ })).toBeVisible();
+    expect(await englishGaits(page)).toEqual([]);
+  },
+);
 
 test(
   'in a western yard every page and paper says jog and lope, the shelf too; the fox trot keeps its name',

@@ -1,5 +1,5 @@
 /**
- * npm test: types, lint with layers, unit tests, and the browser journeys that each change has to pass, against a production build.
+ * npm test: types, formatting, lint with layers, unit tests, and the browser journeys that each change has to pass, against a production build.
  * npm run test:all: every journey, and every test of queries over a server too; it takes three times as long.
  */
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
@@ -35,15 +35,19 @@ process.env.ROAN_CHROMIUM = await ensureChromium();
 rmSync(OUTPUT, { recursive: true, force: true });
 mkdirSync(OUTPUT);
 
-// Each has one core.
-await Promise.all([
-  check('types', [
+async function typesAndFormatting() {
+  await check('types', [
     ['node_modules/next/dist/bin/next', 'typegen'],
     ['node_modules/typescript/bin/tsc', '--noEmit'],
-  ]),
+  ]);
+  await check('formatting', [['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn']]);
+}
+
+// Each has one core, and takes about as long.
+await Promise.all([
+  typesAndFormatting(),
   check('lint and layers', [
     ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
-    ['node_modules/prettier/bin/prettier.cjs', '--check', '.', '--log-level', 'warn'],
     ['node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src', '--config', '.dependency-cruiser.cjs'],
   ]),
 ]);

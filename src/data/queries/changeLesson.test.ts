@@ -6,6 +6,7 @@ import { keepVersion } from './layoutVersions';
 import { findLesson, lessonRecord, lessonTimes, listLessons, type Lesson } from './lessons';
 import { recordBatch } from './recordEvents';
 import { lessonLog } from './recordLog';
+import { passesChanged, recordRevision } from './recordRevision';
 import { testYard, type TestYard } from './testYard';
 
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
@@ -57,8 +58,11 @@ test('the day of a lesson is moved with what was ridden and walked in it, and th
   await ridden(async ({ database, yardId, lesson, passId }) => {
     const { db, write } = database;
     const change = (edit: LessonEdit) => write(tx => changeLesson(tx, yardId, lesson.id, edit));
+    const before = await recordRevision(db, yardId);
     const said = await change(editOf(lesson, { startsAtMs: lesson.startsAtMs - 2 * DAY_MS }));
     expect(said).toEqual(['Its pass was moved with it.']);
+    // What was reckoned of the pass holds no longer.
+    expect(passesChanged(before, await recordRevision(db, yardId))).toEqual([passId]);
     const moved = (await findLesson(db, yardId, lesson.id))!;
     const record = await lessonRecord(db, yardId, moved);
     expect(record.passes[0]).toMatchObject({ id: passId, riddenAtMs: NOW_MS - 3 * DAY_MS + 60_000 });

@@ -7,24 +7,7 @@ import { FieldStandIn } from './FieldStandIn';
 /** A number, with what it may be: what minds it while it is typed comes after the page. */
 export const NumberInput = later<NumberInputProps>(() => import('./numbers'), StandIn);
 
-function StandIn({
-  value,
-  suffix = '',
-  label,
-  description,
-  placeholder,
-  error,
-  size,
-  w,
-  maw,
-  mt,
-  ...props
-}: NumberInputProps) {
-  const says = value === undefined || value === '' ? '' : `${value}${suffix}`;
-  return (
-    <FieldStandIn
-      {...{ label, description, placeholder, error, size, w, maw, mt, says }}
-      aria-label={props['aria-label']}
-    />
-  );
+function StandIn(props: NumberInputProps) {
+  const { value = '', suffix = '' } = props;
+  return <FieldStandIn of={props} says={value === '' ? '' : `${value}${suffix}`} />;
 }

@@ -10,13 +10,9 @@ export const Select = later<SelectProps>(
   StandIn,
 );
 
-function StandIn({ data, value, label, description, placeholder, error, size, w, maw, mt, ...props }: SelectProps) {
+function StandIn(props: SelectProps) {
+  const { data, value } = props;
   const chosen = (data ?? []).find(one => typeof one !== 'string' && 'value' in one && one.value === value);
   const says = typeof chosen === 'object' && 'label' in chosen ? chosen.label : (value ?? '');
-  return (
-    <FieldStandIn
-      {...{ label, description, placeholder, error, size, w, maw, mt, says }}
-      aria-label={props['aria-label']}
-    />
-  );
+  return <FieldStandIn of={props} says={says} />;
 }

@@ -10,11 +10,6 @@ export const TagsInput = later<TagsInputProps>(
   StandIn,
 );
 
-function StandIn({ value, label, description, placeholder, error, size, ...props }: TagsInputProps) {
-  return (
-    <FieldStandIn
-      {...{ label, description, placeholder, error, size, says: (value ?? []).join(', ') }}
-      aria-label={props['aria-label']}
-    />
-  );
+function StandIn(props: TagsInputProps) {
+  return <FieldStandIn of={props} says={(props.value ?? []).join(', ')} />;
 }

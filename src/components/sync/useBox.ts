@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { onceStill } from '../onceStill';
+import { useFetched } from '../useFetched';
 import type { OpenBox } from './boxes';
 import { deviceSync, openBox } from './deviceSync';
 import type { SyncState } from './createSync';
@@ -106,39 +106,16 @@ export function useSyncState(): SyncState {
   );
 }
 
-const FETCH_AGAIN_MS = 3000;
-
 /** What is not sent yet, as events: those that were said here as they were said, the others as they are read. */
 function useUnsent<Event>(box: string, own: readonly KeptRow[], reader: () => Promise<ReadKept<Event>>) {
   const [said] = useState(() => new Map<string, Event>());
   // What was read of an event is read once.
   const [read] = useState(() => new WeakMap<KeptRow, Event[]>());
-  const [fetched, setFetched] = useState<{ parse: ReadKept<Event> | null }>({ parse: null });
-  /** Where nothing reads what was kept it waits, and is sent all the same. */
-  const [isWithout, setIsWithout] = useState(false);
-  const { parse } = fetched;
   const waiting = own.filter(({ refused }) => refused === null);
-  const isUnread = parse === null && waiting.some(row => !said.has(row.key));
-  useEffect(() => {
-    if (parse !== null) return;
-    let isWanted = true;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const fetchIt = () =>
-      void reader().then(
-        found => isWanted && setFetched({ parse: found }),
-        () => {
-          if (!isWanted) return;
-          setIsWithout(true);
-          timer = setTimeout(fetchIt, FETCH_AGAIN_MS);
-        },
-      );
-    const forget = isUnread ? void fetchIt() : onceStill(fetchIt);
-    return () => {
-      isWanted = false;
-      clearTimeout(timer);
-      forget?.();
-    };
-  }, [isUnread, parse, reader]);
+  // Where nothing reads what was kept it waits, and is sent all the same.
+  const hasOthers = waiting.some(row => !said.has(row.key));
+  const { value: parse, isMissing } = useFetched(reader, hasOthers);
+  const isUnread = parse === null && hasOthers;
   const unsent = useMemo(
     () =>
       own
@@ -163,5 +140,5 @@ function useUnsent<Event>(box: string, own: readonly KeptRow[], reader: () => Pr
     },
     [box, said],
   );
-  return { unsent, isRead: !isUnread || isWithout, add };
+  return { unsent, isRead: !isUnread || isMissing, add };
 }

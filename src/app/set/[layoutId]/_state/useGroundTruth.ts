@@ -1,8 +1,8 @@
-import { onceStill } from '@/components/onceStill';
+import { useFetched } from '@/components/useFetched';
 import { parseLength, type Layout, type LengthUnit, type SettingSheet } from '@/core';
 import { useDraft } from '@/components/sync/useDraft';
 import type { GroundTyped } from '@/files/standing';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { legKey, type Ground, type Typed } from './ground';
 
 const NOTHING_TYPED: Typed = { text: '', lengthM: null, fault: null };
@@ -38,14 +38,14 @@ export function useGroundTruth(
     setMeasures(typed => ({ ...readAll(back.measures), ...typed }));
     setLegs(typed => ({ ...readAll(back.legs), ...typed }));
   });
-  const { reckonGround, isMissing } = useReckoner(isTyped);
+  const { value: reckoning, isMissing } = useFetched(reckoner, isTyped);
   const ground = useMemo((): Ground => {
     const fault = [...Object.values(measures), ...Object.values(legs)].find(({ fault: reason }) => reason)?.fault;
     if (fault) return { kind: 'faulty', problem: fault };
     if (!isTyped) return { kind: 'nothing' };
-    if (reckonGround) return reckonGround(layout, sheet, measureBy, measures, legs);
+    if (reckoning) return reckoning.reckonGround(layout, sheet, measureBy, measures, legs);
     return isMissing ? { kind: 'faulty', problem: NOT_FETCHED } : { kind: 'nothing' };
-  }, [isTyped, reckonGround, isMissing, layout, sheet, measureBy, measures, legs]);
+  }, [isTyped, reckoning, isMissing, layout, sheet, measureBy, measures, legs]);
   return {
     ground,
     measure: (id: string) => measures[id] ?? NOTHING_TYPED,
@@ -61,35 +61,8 @@ export function useGroundTruth(
 }
 
 const NOT_FETCHED = 'What reckons this could not be fetched: it is asked for again. What was typed stays.';
-const AGAIN_MS = 3000;
-
-/** What reckons a layout anew is fetched when the page is still, or as soon as something was measured: most sheets are only walked. */
-function useReckoner(isNeeded: boolean) {
-  const [fetched, setFetched] = useState<Partial<typeof import('./reckonGround')>>({});
-  const [isMissing, setMissing] = useState(false);
-  const isThere = fetched.reckonGround !== undefined;
-  useEffect(() => {
-    if (isThere) return;
-    let isWanted = true;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const fetchIt = () =>
-      void import('./reckonGround').then(
-        found => isWanted && setFetched(found),
-        () => {
-          if (!isWanted) return;
-          setMissing(true);
-          timer = setTimeout(fetchIt, AGAIN_MS);
-        },
-      );
-    const forget = isNeeded ? void fetchIt() : onceStill(fetchIt);
-    return () => {
-      isWanted = false;
-      clearTimeout(timer);
-      forget?.();
-    };
-  }, [isNeeded, isThere]);
-  return { reckonGround: fetched.reckonGround, isMissing };
-}
+/** What reckons a layout anew: most sheets are only walked. */
+const reckoner = () => import('./reckonGround');
 
 /** What was kept of what was typed, as far as it is that. */
 function typedTexts(kept: unknown): { measures: Record<string, string>; legs: Record<string, string> } {

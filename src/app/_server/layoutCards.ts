@@ -15,6 +15,7 @@ import {
 import type { Horse } from '@/data/queries/horses';
 import type { Layout } from '@/data/queries/layout';
 import { planGround } from '@/data/queries/planGround';
+import { remembered } from '@/data/remembered';
 import { toldApart } from './toldApart';
 import { yardTime } from './yardTime';
 
@@ -54,8 +55,7 @@ export function layoutCards(
 type Drawn = { resolved: ResolvedPlan; tracks: ReckonedTrack[] };
 
 /** What was reckoned for a list before, by layout, with what it was reckoned from. The one shown longest ago goes first. */
-const drawnBefore = new Map<string, { from: string; drawn: Drawn }>();
-const MOST_DRAWN = 500;
+const drawnBefore = remembered<{ from: string; drawn: Drawn }>(500);
 
 /** Reckons layouts for these horses, each once for as long as it, its arena and the horses stay as they are. */
 function drawnWith(horses: Horse[]): (layout: Layout) => Drawn {
@@ -63,11 +63,9 @@ function drawnWith(horses: Horse[]): (layout: Layout) => Drawn {
   return layout => {
     const { id, revision, updatedAt, name, arena } = layout;
     const from = JSON.stringify([revision, updatedAt, name, arena, horsesNow]);
-    const before = drawnBefore.get(id);
+    const before = drawnBefore.recall(id);
     const drawn = before?.from === from ? before.drawn : draw(layout, horses);
-    drawnBefore.delete(id);
-    drawnBefore.set(id, { from, drawn });
-    if (drawnBefore.size > MOST_DRAWN) drawnBefore.delete(drawnBefore.keys().next().value!);
+    drawnBefore.hold(id, { from, drawn });
     return drawn;
   };
 }

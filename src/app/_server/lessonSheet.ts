@@ -28,7 +28,7 @@ import { listHorses } from '@/data/queries/horses';
 import { lessonRecord, type Lesson } from '@/data/queries/lessons';
 import { lessonLog } from '@/data/queries/recordLog';
 import { listPairs } from '@/data/queries/pairs';
-import { versionsRidden, type KeptVersions } from '@/data/queries/passes';
+import { versionsById, type KeptVersions } from '@/data/queries/layoutVersions';
 import { passWorks } from '@/data/queries/passWorks';
 import { planHorse } from '@/data/queries/planGround';
 import { wordsOfLesson, type RiderWords } from '@/data/queries/riderWords';
@@ -58,7 +58,7 @@ export async function lessonSheet(
     listPairs(db, yard.id),
     wordsOfLesson(db, yard.id, lesson.id),
     plannedStages(db, yard.id, lesson.plan.stages),
-    versionsRidden(
+    versionsById(
       db,
       yard.id,
       record.passes.map(({ layoutVersionId }) => layoutVersionId),

@@ -2,7 +2,7 @@ import 'server-only';
 import { isAtStage, isVoid, stageGate, type LessonRecord, type StageGot } from '@/core';
 import type { RoanDatabase } from '@/data/database';
 import type { Lesson } from '@/data/queries/lessons';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { yardRulesAt } from '@/data/queries/settings';
 import { toldStages } from './lessonSheet';
 
@@ -14,7 +14,7 @@ export async function stagesGot(
   record: LessonRecord,
 ): Promise<Map<string, StageGot>> {
   const { gate } = await yardRulesAt(db, yardId, record.passes.at(-1)?.riddenAtMs ?? lesson.startsAtMs);
-  const versions = await versionsRidden(
+  const versions = await versionsById(
     db,
     yardId,
     record.passes.map(({ layoutVersionId }) => layoutVersionId),

@@ -1,3 +1,4 @@
+import { remembered } from '@/data/remembered';
 import dayjs from 'dayjs';
 import timezone from 'dayjs/plugin/timezone';
 import utc from 'dayjs/plugin/utc';
@@ -9,15 +10,16 @@ const QUARTER_MS = 15 * 60 * 1000;
 const MINUTE_MS = 60 * 1000;
 
 /** What a clock is ahead of UTC by, from quarter to quarter of an hour: none changes within one, and to ask for a zone is slow. */
-const ahead = new Map<string, number>();
 const MOST_KEPT = 20_000;
+const ahead = remembered<number>(MOST_KEPT);
 
 function aheadMin(atMs: number, timeZone: string): number {
   const key = `${timeZone} ${Math.floor(atMs / QUARTER_MS)}`;
-  const known = ahead.get(key) ?? dayjs(atMs).tz(timeZone).utcOffset();
-  if (ahead.size >= MOST_KEPT) ahead.clear();
-  ahead.set(key, known);
-  return known;
+  const known = ahead.recall(key);
+  if (known !== undefined) return known;
+  const read = dayjs(atMs).tz(timeZone).utcOffset();
+  ahead.hold(key, read);
+  return read;
 }
 
 /** An instant as the yard's clock shows it: times are UTC in the database, the yard has a time zone. `format`: without the zone. */
@@ -35,19 +37,18 @@ export function yardYear(timeZone: string): number {
   return Number(yardTime(Date.now(), timeZone, 'YYYY'));
 }
 
+const instants = remembered<number | null>(MOST_KEPT);
+
 /** The instant of a day and time on the yard's clock, "2026-05-04T17:30"; null where it is none. */
 export function instantOf(local: string, timeZone: string): number | null {
   const key = `${timeZone} ${local}`;
-  const known = instants.get(key);
+  const known = instants.recall(key);
   if (known !== undefined) return known;
   const at = dayjs.tz(local, timeZone);
   const instant = at.isValid() ? at.valueOf() : null;
-  if (instants.size >= MOST_KEPT) instants.clear();
-  instants.set(key, instant);
+  instants.hold(key, instant);
   return instant;
 }
-
-const instants = new Map<string, number | null>();
 
 const LOCAL = 'YYYY-MM-DDTHH:mm';
 

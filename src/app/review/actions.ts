@@ -3,7 +3,8 @@
 import { offeredStride, profileStride, resolvePlan, STRIDE_ENTRY_KEYS } from '@/core';
 import { DatabaseRefused } from '@/data/databaseRefused';
 import { findLayout, saveLayout } from '@/data/queries/layouts';
-import { listPasses, versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
+import { listPasses } from '@/data/queries/passes';
 import { planGround } from '@/data/queries/planGround';
 import { findPair } from '@/data/queries/pairs';
 import { addLearnedStride, withdrawLearnedStride } from '@/data/queries/strideTests';
@@ -33,7 +34,7 @@ export async function trySpacingAction(
     if (typeof pairId !== 'string' || typeof versionId !== 'string') return refuse(GONE);
     const { db, write, yard } = await yardContext();
     const passes = await listPasses(db, yard.id, pairId, versionId);
-    const rows = riddenRows(passes, await versionsRidden(db, yard.id, [versionId]));
+    const rows = riddenRows(passes, await versionsById(db, yard.id, [versionId]));
     const ridden = rows.find(one => one.key === key);
     if (!ridden) return refuse(GONE);
     const own = passes.filter(({ id }) => ridden.passIds.includes(id));

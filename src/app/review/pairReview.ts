@@ -3,7 +3,7 @@ import { riderWorkDone, type WorkLimits } from '@/core';
 import type { RoanDatabase } from '@/data/database';
 import { pairRecord } from '@/data/queries/pairRecord';
 import type { Pair } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { riderStageIds } from '@/data/queries/lessons';
 import { rulesSince } from '@/data/queries/settings';
 import { may } from '../_server/access/rules';
@@ -20,12 +20,12 @@ export async function pairReview(pair: Pair) {
   const words = reviewWords(pair.horseName, unit, await yardGaitWords(yard.id));
   const record = await pairRecord(db, yard.id, pair, yardClock(yard.timeZone), words);
   const versionIds = [...new Set(record.legs.map(({ layoutVersionId }) => layoutVersionId))];
-  const names = await versionsRidden(db, yard.id, versionIds);
+  const names = await versionsById(db, yard.id, versionIds);
   const stages = await riderStageIds(db, yard.id);
   const layouts =
     stages.size === 0
       ? null
-      : await versionsRidden(
+      : await versionsById(
           db,
           yard.id,
           record.passes.map(one => one.layoutVersionId),

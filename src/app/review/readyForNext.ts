@@ -3,7 +3,7 @@ import { isAtStage, questionsNow, stageGate, type GateRule, type StageGate } fro
 import { gatedQuestions } from '@/app/ride/gatedQuestions';
 import type { RoanDatabase } from '@/data/database';
 import { lessonRecord, listLessons } from '@/data/queries/lessons';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 
 export type ReadyPair = { pairId: string; lesson: string; stage: string; gate: StageGate };
 
@@ -25,7 +25,7 @@ export async function readyForNext(
       const last = own[own.length - 1];
       const stage = last && lesson.plan.stages.find(one => isAtStage(last, one));
       if (!stage) continue;
-      const version = (await versionsRidden(db, yardId, [last.layoutVersionId])).get(last.layoutVersionId);
+      const version = (await versionsById(db, yardId, [last.layoutVersionId])).get(last.layoutVersionId);
       const questions = questionsNow(stage.questions, asks, stage.id, pairId);
       const gate = stageGate(
         own.filter(pass => isAtStage(pass, stage)),

@@ -200,7 +200,7 @@ const ASKED: Record<string, (theirs: Theirs) => unknown[]> = {
   passWorks: ({ row, whole }) => [[{ layoutVersionId: row('passes').layoutVersionId, question: whole.question }]],
   listPasses: ({ row }) => [row('passes').pairId],
   passesOfLesson: ({ row }) => [row('passes').lessonId],
-  versionsRidden: ({ id }) => [[id('layout_versions')]],
+  versionsById: ({ id }) => [[id('layout_versions')]],
   passPlace: ({ id }) => [id('passes')],
   listPeople: () => [],
   findPerson: ({ id }) => [id('people')],

@@ -1,6 +1,7 @@
 import { grouped, type DayPass } from '@/core';
 import { eq } from 'drizzle-orm';
 import type { RoanDatabase } from '../database';
+import { remembered } from '../remembered';
 import { pairs } from '../schema';
 import { pairDays, type PairDays } from './kept/pairDays';
 import { recordRevision } from './recordRevision';
@@ -9,10 +10,8 @@ import { inTime, reviewPasses, versionsOf, type ReviewWish, type YardClock } fro
 type Reader = Pick<RoanDatabase, 'select'>;
 
 /** What is held in memory: as long as the record is the same it is not looked at again. The one asked for longest ago goes first. */
-const knownDays = new Map<string, { revision: string; days: PairDays }>();
-const MOST_PAIRS = 600;
-const together = new Map<string, { revision: string; passes: DayPass[] }>();
-const MOST_TOGETHER = 12;
+const knownDays = remembered<{ revision: string; days: PairDays }>(600);
+const together = remembered<{ revision: string; passes: DayPass[] }>(12);
 
 /**
  * The passes that a look at the record is made of, oldest first, without their marks: what their days say was kept. As many as there
@@ -26,18 +25,12 @@ export async function dayPasses(
 ): Promise<readonly DayPass[]> {
   const key = JSON.stringify([yardId, clock.timeZone, wish]);
   const revision = await recordRevision(db, yardId);
-  const before = together.get(key);
+  const before = together.recall(key);
   const passes = before?.revision === revision ? before.passes : await passesOfDays(db, yardId, wish, clock, revision);
   // What cannot be kept is not held either: it is read as reviewPasses holds it.
   if (!passes) return reviewPasses(db, yardId, wish, clock);
-  remember(together, key, { revision, passes }, MOST_TOGETHER);
+  together.hold(key, { revision, passes });
   return passes;
-}
-
-function remember<Value>(memory: Map<string, Value>, key: string, value: Value, most: number): void {
-  memory.delete(key);
-  memory.set(key, value);
-  if (memory.size > most) memory.delete(memory.keys().next().value!);
 }
 
 async function passesOfDays(
@@ -74,7 +67,7 @@ async function daysOfPairs(
   const found = new Map<string, PairDays>();
   const older = new Map<string, PairDays | undefined>();
   for (const pairId of new Set(pairIds)) {
-    const before = knownDays.get(nameOf(pairId));
+    const before = knownDays.recall(nameOf(pairId));
     if (before?.revision === revision) found.set(pairId, before.days);
     else older.set(pairId, before?.days);
   }
@@ -82,7 +75,7 @@ async function daysOfPairs(
   if (!read) return null;
   for (const [pairId, days] of read) {
     found.set(pairId, days);
-    remember(knownDays, nameOf(pairId), { revision, days }, MOST_PAIRS);
+    knownDays.hold(nameOf(pairId), { revision, days });
   }
   return [...found.values()];
 }

@@ -13,9 +13,10 @@ import { readLayout, writeLayout } from '@/files/layoutFile';
 import { writePlan } from '@/files/planPaper';
 import { FrozenRows, RowPlanOnPaper } from '@/files/rowPlan';
 import { standingEdits } from '@/files/standing';
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, inArray } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../database';
+import { remembered } from '../remembered';
 import { layoutVersions } from '../schema';
 import type { Transaction } from '../database';
 import { listHorses } from './horses';
@@ -135,27 +136,32 @@ async function keepMade(
   return id;
 }
 
+export type KeptVersions = ReadonlyMap<string, LayoutVersion>;
+
 /** A version never changes, and every tap of a pass asks for its own: what was read once holds as long as Roan runs. */
-const known = new Map<string, LayoutVersion>();
-const MOST_KNOWN = 200;
+const known = remembered<LayoutVersion>(1000);
+
+/** Layout versions by their ids. */
+export async function versionsById(
+  db: Pick<RoanDatabase, 'select'>,
+  yardId: string,
+  versionIds: readonly string[],
+): Promise<Map<string, LayoutVersion>> {
+  return known.each(yardId, versionIds, async missing => {
+    const rows = await db
+      .select()
+      .from(layoutVersions)
+      .where(and(eq(layoutVersions.yardId, yardId), inArray(layoutVersions.id, missing)));
+    return rows.map(row => [row.id, asVersion(row)] as const);
+  });
+}
 
 export async function findVersion(
   db: Pick<RoanDatabase, 'select'>,
   yardId: string,
   versionId: string,
 ): Promise<LayoutVersion | null> {
-  const name = `${yardId} ${versionId}`;
-  const before = known.get(name);
-  if (before) return before;
-  const [row] = await db
-    .select()
-    .from(layoutVersions)
-    .where(and(eq(layoutVersions.yardId, yardId), eq(layoutVersions.id, versionId)));
-  if (!row) return null;
-  const version = asVersion(row);
-  if (known.size >= MOST_KNOWN) known.clear();
-  known.set(name, version);
-  return version;
+  return (await versionsById(db, yardId, [versionId])).get(versionId) ?? null;
 }
 
 /** The versions that were kept of a layout, the latest first. */

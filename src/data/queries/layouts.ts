@@ -4,6 +4,7 @@ import { writePlan } from '@/files/planPaper';
 import { and, desc, eq } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import type { RoanDatabase } from '../database';
+import { remembered } from '../remembered';
 import { layouts } from '../schema';
 import type { Transaction } from '../database';
 import { findArena, listArenas, type NamedArena } from './arenas';
@@ -67,16 +68,13 @@ function layoutOf(row: typeof layouts.$inferSelect, arena: NamedArena | undefine
 }
 
 /** Every page reads the same plans: as long as a layout was not saved, its plan is what was read out of it before. */
-const read = new Map<string, Plan>();
-const MOST_READ = 300;
+const read = remembered<Plan>(300);
 
 function planOf(row: typeof layouts.$inferSelect, arena: NamedArena, horses: readonly Horse[]): Plan {
   if (isRowPlan(row.document)) return storedPlan(row.document, arena, rowSpacingFor(horses));
   const key = JSON.stringify([row.yardId, row.id, row.revision, row.updatedAt, arena]);
-  const plan = read.get(key) ?? storedPlan(row.document, arena, rowSpacingFor(horses));
-  read.delete(key);
-  read.set(key, plan);
-  if (read.size > MOST_READ) read.delete(read.keys().next().value!);
+  const plan = read.recall(key) ?? storedPlan(row.document, arena, rowSpacingFor(horses));
+  read.hold(key, plan);
   return plan;
 }
 

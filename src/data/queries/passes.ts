@@ -2,8 +2,7 @@ import { UNTOLD_QUESTION, type PassMark, type PassRecord, type Question } from '
 import { MarkOnPaper } from '@/files/recordEvent';
 import { and, asc, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { RoanDatabase } from '../database';
-import { layoutVersions, marks, passes } from '../schema';
-import { asVersion, type LayoutVersion } from './layoutVersions';
+import { marks, passes } from '../schema';
 import { questionsById } from './questions';
 
 /** The passes of a pair that were not taken back, oldest first; of one layout version if it is named. */
@@ -108,36 +107,6 @@ export function asMark({ id, kind, place, fraction, words, document }: typeof ma
       return read.success ? read.data : { id, kind: 'note', words: kind };
     }
   }
-}
-
-export type KeptVersions = ReadonlyMap<string, LayoutVersion>;
-
-/** A version never changes, so what was read once holds as long as Roan runs. */
-const known = new Map<string, LayoutVersion>();
-const MOST_KNOWN = 1000;
-
-/** The layout versions that were ridden, by id. */
-export async function versionsRidden(
-  db: Pick<RoanDatabase, 'select'>,
-  yardId: string,
-  versionIds: readonly string[],
-): Promise<Map<string, LayoutVersion>> {
-  const nameOf = (id: string) => `${yardId} ${id}`;
-  const wished = [...new Set(versionIds)];
-  const found = new Map(wished.flatMap(id => (known.has(nameOf(id)) ? [[id, known.get(nameOf(id))!] as const] : [])));
-  const missing = wished.filter(id => !found.has(id));
-  if (missing.length === 0) return found;
-  const rows = await db
-    .select()
-    .from(layoutVersions)
-    .where(and(eq(layoutVersions.yardId, yardId), inArray(layoutVersions.id, missing)));
-  if (known.size + rows.length > MOST_KNOWN) known.clear();
-  for (const row of rows) {
-    const version = asVersion(row);
-    known.set(nameOf(row.id), version);
-    found.set(row.id, version);
-  }
-  return found;
 }
 
 /** Whose a pass is, and what was asked over which layout; null where there is none. */

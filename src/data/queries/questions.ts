@@ -5,6 +5,7 @@ import { and, eq, inArray } from 'drizzle-orm';
 import { DatabaseRefused } from '../databaseRefused';
 import { isKnownRow, knowRow } from '../knownRows';
 import type { RoanDatabase } from '../database';
+import { remembered } from '../remembered';
 import { questions } from '../schema';
 import type { Transaction } from '../database';
 
@@ -35,8 +36,7 @@ function inOrder({ id, name, what, state, gait, rein, asked }: Question): Questi
 }
 
 /** Rows never change, so what was read once holds as long as Roan runs. */
-const known = new Map<string, Question>();
-const MOST_KNOWN = 5000;
+const known = remembered<Question>(5000);
 /** A statement takes a limited number of values. */
 const MOST_IDS = 5000;
 
@@ -46,19 +46,17 @@ export async function questionsById(
   yardId: string,
   ids: readonly string[],
 ): Promise<Map<string, Question>> {
-  const wished = [...new Set(ids)];
-  const nameOf = (id: string) => `${yardId} ${id}`;
-  const missing = wished.filter(id => !known.has(nameOf(id)));
-  if (known.size + missing.length > MOST_KNOWN) known.clear();
-  const toRead = wished.filter(id => !known.has(nameOf(id)));
-  for (let first = 0; first < toRead.length; first += MOST_IDS) {
-    const rows = await db
-      .select({ id: questions.id, document: questions.document })
-      .from(questions)
-      .where(and(eq(questions.yardId, yardId), inArray(questions.id, toRead.slice(first, first + MOST_IDS))));
-    for (const { id, document } of rows) known.set(nameOf(id), storedQuestion(document));
-  }
-  return new Map(wished.flatMap(id => (known.has(nameOf(id)) ? [[id, known.get(nameOf(id))!] as const] : [])));
+  return known.each(yardId, ids, async missing => {
+    const found: (readonly [string, Question])[] = [];
+    for (let first = 0; first < missing.length; first += MOST_IDS) {
+      const rows = await db
+        .select({ id: questions.id, document: questions.document })
+        .from(questions)
+        .where(and(eq(questions.yardId, yardId), inArray(questions.id, missing.slice(first, first + MOST_IDS))));
+      found.push(...rows.map(({ id, document }) => [id, storedQuestion(document)] as const));
+    }
+    return found;
+  });
 }
 
 /** What was stored was parsed before it went in: a fault here is a fault of the file. */

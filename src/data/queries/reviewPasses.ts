@@ -2,6 +2,7 @@ import { reviewPass, UNTOLD_QUESTION, type PassMark, type PassRecord, type Revie
 import { MARK_KINDS } from '@/files/recordEvent';
 import { and, asc, eq, gte, inArray, isNull, lt, sql, type SQL } from 'drizzle-orm';
 import type { RoanDatabase } from '../database';
+import { remembered } from '../remembered';
 import { layouts, layoutVersions, marks, passes } from '../schema';
 import { groundsOf } from './kept/grounds';
 import { questionsById } from './questions';
@@ -17,8 +18,7 @@ export type YardClock = { timeZone: string; dayOf: (atMs: number) => string };
 type Kept = { revision: string; passes: ReviewPass[] };
 
 /** What was read last, as long as the record is the same. The one asked for longest ago goes first. */
-const kept = new Map<string, Kept>();
-const MOST_KEPT = 12;
+const kept = remembered<Kept>(12);
 
 /** The passes that a review looks at, oldest first, with what each was ridden over. */
 export async function reviewPasses(
@@ -29,11 +29,9 @@ export async function reviewPasses(
 ): Promise<ReviewPass[]> {
   const key = JSON.stringify([yardId, clock.timeZone, wish]);
   const revision = await recordRevision(db, yardId);
-  const before = kept.get(key);
-  kept.delete(key);
+  const before = kept.recall(key);
   const now = before?.revision === revision ? before : { revision, passes: await readAnew(before, revision) };
-  kept.set(key, now);
-  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!);
+  kept.hold(key, now);
   return now.passes;
 
   /** Only what changed, where that is known; else all of it. */

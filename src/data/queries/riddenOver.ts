@@ -3,13 +3,13 @@ import { upgradedPlan } from '@/files/planDocument';
 import { and, eq, inArray } from 'drizzle-orm';
 import { z } from 'zod';
 import type { RoanDatabase } from '../database';
+import { remembered } from '../remembered';
 import { layoutVersions } from '../schema';
 
 const WithExercises = z.object({ exercises: z.array(z.object({ id: z.string(), kind: z.string() })) });
 
 /** A version never changes, so what stands on it holds as long as Roan runs. */
-const known = new Map<string, { layoutId: string; kinds: ReadonlyMap<string, string> }>();
-const MOST_KNOWN = 10_000;
+const known = remembered<{ layoutId: string; kinds: ReadonlyMap<string, string> }>(10_000);
 
 /** Which exercises stand on the layout versions that were ridden, and of which layout each is. */
 export async function riddenOver(
@@ -17,19 +17,14 @@ export async function riddenOver(
   yardId: string,
   versionIds: readonly string[],
 ): Promise<RiddenOver> {
-  const wanted = [...new Set(versionIds)];
-  if (known.size + wanted.length > MOST_KNOWN) known.clear();
-  const nameOf = (id: string) => `${yardId} ${id}`;
-  const missing = wanted.filter(id => !known.has(nameOf(id)));
-  if (missing.length > 0) {
+  return known.each(yardId, versionIds, async missing => {
     const { id, layoutId, document } = layoutVersions;
     const rows = await db
       .select({ id, layoutId, document })
       .from(layoutVersions)
       .where(and(eq(layoutVersions.yardId, yardId), inArray(layoutVersions.id, missing)));
-    for (const row of rows) known.set(nameOf(row.id), { layoutId: row.layoutId, kinds: exerciseKinds(row.document) });
-  }
-  return new Map(wanted.flatMap(id => (known.has(nameOf(id)) ? [[id, known.get(nameOf(id))!] as const] : [])));
+    return rows.map(row => [row.id, { layoutId: row.layoutId, kinds: exerciseKinds(row.document) }] as const);
+  });
 }
 
 /** The kinds of the exercises of a stored plan, by their ids. */

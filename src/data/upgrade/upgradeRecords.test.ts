@@ -17,7 +17,8 @@ import { listHorses } from '../queries/horses';
 import { listLayouts } from '../queries/layouts';
 import { lessonRecord, lessonTimes, listLessons } from '../queries/lessons';
 import { listPairs } from '../queries/pairs';
-import { listPasses, versionsRidden } from '../queries/passes';
+import { versionsById } from '../queries/layoutVersions';
+import { listPasses } from '../queries/passes';
 import { passWorks } from '../queries/passWorks';
 import { recordBatch } from '../queries/recordEvents';
 import { lessonLog } from '../queries/recordLog';
@@ -78,7 +79,7 @@ async function recordOf(database: OpenDatabase) {
   const yardId = (await currentYard(database)).id;
   const pairs = await listPairs(db, yardId);
   const passes = (await Promise.all(pairs.map(({ id }) => listPasses(db, yardId, id)))).flat();
-  const versions = await versionsRidden(
+  const versions = await versionsById(
     db,
     yardId,
     passes.map(({ layoutVersionId }) => layoutVersionId),

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { dataFolder, isOnServer } from '@/data/dataFolder';
 import { storeSecret } from '@/data/queries/storeSecrets';
+import { remembered } from '@/data/remembered';
 import { roan } from '@/data/roan';
 import { SESSION_DAYS } from '@/data/queries/access';
 import { getIronSession, unsealData, type SessionOptions } from 'iron-session';
@@ -73,17 +74,15 @@ export async function carriedSessions(): Promise<CarriedSessions> {
 }
 
 /** Every tap carries the same one, and opening it is dear: what was opened within the hour is not opened again. */
-const opened = new Map<string, { carried: Promise<Carried>; atMs: number }>();
-const MOST_OPENED = 500;
+const opened = remembered<{ carried: Promise<Carried>; atMs: number }>(500);
 const OPENED_MS = 3600_000;
 
 function unsealed(sealed: string, password: string, ttl?: number): Promise<Carried> {
-  const before = opened.get(sealed);
+  const before = opened.recall(sealed);
   if (before && Date.now() - before.atMs < OPENED_MS) return before.carried;
   const carried = unsealData<Carried>(sealed, { password, ttl });
-  if (opened.size >= MOST_OPENED) opened.clear();
-  opened.set(sealed, { carried, atMs: Date.now() });
-  carried.catch(() => opened.delete(sealed));
+  opened.hold(sealed, { carried, atMs: Date.now() });
+  carried.catch(() => opened.forget(sealed));
   return carried;
 }
 

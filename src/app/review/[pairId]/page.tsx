@@ -7,7 +7,7 @@ import { FollowThread } from '@/components/Shell/thread';
 import { present } from '@/data/present';
 import { listArenas } from '@/data/queries/arenas';
 import { findPair } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { listStrideTests } from '@/data/queries/strideTests';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -60,7 +60,7 @@ export default async function ReviewPairPage({ params, searchParams }: PageProps
   const told = review.claims.length > 0 || sands.some(({ claims }) => claims.length > 0);
   const tests = await listStrideTests(db, yard.id, pair.horseId);
   const { lessons, of: allLessons } = latestLessons(passes, Math.max(FIRST_FRAMES, asked.lessons));
-  const versions = await versionsRidden(db, yard.id, versionsDrawn(lessons));
+  const versions = await versionsById(db, yard.id, versionsDrawn(lessons));
   const shown = await shownGoals(db, yard, { id: pair.id, horse: review.horse, passes }, nowMs());
   const goals = (
     <Goals

@@ -1,7 +1,7 @@
 import { LinkButton } from '@/components/LinkButton/LinkButton';
 import type { DayPass } from '@/core';
 import type { Pair } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { passesById } from '@/data/queries/reviewPasses';
 import { may } from '../../_server/access/rules';
 import { yardContext } from '../../_server/yardContext';
@@ -18,7 +18,7 @@ type PairRowsProps = { pair: Pair; passes: readonly DayPass[]; asked: { rows: nu
 export async function PairRows({ pair, passes, asked }: PairRowsProps) {
   const { db, yard } = await yardContext(may.read);
   const overPoles = passes.filter(({ ground: { legs } }) => legs.length > 0 && legs.every(leg => leg.betweenPoles));
-  const versions = await versionsRidden(
+  const versions = await versionsById(
     db,
     yard.id,
     overPoles.map(({ layoutVersionId }) => layoutVersionId),

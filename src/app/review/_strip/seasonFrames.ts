@@ -1,6 +1,6 @@
 import 'server-only';
 import { askedToShow, dayInWords, dayNumber, grouped, type AskedToShow, type DayPass } from '@/core';
-import type { KeptVersions } from '@/data/queries/passes';
+import type { KeptVersions } from '@/data/queries/layoutVersions';
 
 /** A lesson of a pair as one frame: what was ridden most of it, and how it went. */
 export type Frame = {

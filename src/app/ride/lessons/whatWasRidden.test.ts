@@ -20,10 +20,10 @@ import { seedDemo } from '@/data/demo/seedDemo';
 import type { OpenDatabase } from '@/data/database';
 import { listArenas } from '@/data/queries/arenas';
 import { addLayout, findLayout, saveLayout } from '@/data/queries/layouts';
-import { findVersion, keepVersion } from '@/data/queries/layoutVersions';
+import { findVersion, keepVersion, versionsById } from '@/data/queries/layoutVersions';
 import { findLesson, lessonRecord, saveLesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+
 import { recordBatch } from '@/data/queries/recordEvents';
 import { passWorks } from '@/data/queries/passWorks';
 import { currentYard } from '@/data/queries/yards';
@@ -232,7 +232,7 @@ class Season {
     const lesson = (await findLesson(db, this.yardId, this.lessonId))!;
     const { passes } = await lessonRecord(db, this.yardId, lesson);
     const workOf = await passWorks(db, this.yardId, passes);
-    const versions = await versionsRidden(
+    const versions = await versionsById(
       db,
       this.yardId,
       passes.map(({ layoutVersionId }) => layoutVersionId),

@@ -12,7 +12,7 @@ import {
 import { and, eq, inArray } from 'drizzle-orm';
 import type { RoanDatabase } from '../../database';
 import { keptGrounds } from '../../schema';
-import { versionsRidden } from '../passes';
+import { versionsById } from '../layoutVersions';
 import { questionsById } from '../questions';
 import { keeperOf } from './findings';
 import { madeBy } from './madeBy';
@@ -92,7 +92,7 @@ async function reckonedGrounds(
   yardId: string,
   passes: readonly OverGround[],
 ): Promise<Map<string, Ground>> {
-  const versions = await versionsRidden(
+  const versions = await versionsById(
     db,
     yardId,
     passes.map(({ layoutVersionId }) => layoutVersionId),

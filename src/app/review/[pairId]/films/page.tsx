@@ -4,7 +4,7 @@ import { sizeWords } from '@/components/sizeWords';
 import { nowMs } from '@/components/nowMs';
 import { dayInWords, dayNumber, markWords } from '@/core';
 import { findPair } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import { listStrideTests } from '@/data/queries/strideTests';
 import { filmsOfPair, listFilms } from '@/data/queries/videos';
@@ -37,9 +37,7 @@ export default async function FilmsPage({ params }: { params: Promise<{ pairId: 
     passes.map(({ id }) => id),
     tests.map(({ id }) => id),
   );
-  const versions = await versionsRidden(db, yard.id, [
-    ...new Set(passes.map(({ layoutVersionId }) => layoutVersionId)),
-  ]);
+  const versions = await versionsById(db, yard.id, [...new Set(passes.map(({ layoutVersionId }) => layoutVersionId))]);
   const filmsOf = (id: string) =>
     films
       .filter(({ passId, testId }) => passId === id || testId === id)

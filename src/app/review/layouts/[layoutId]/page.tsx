@@ -8,7 +8,7 @@ import { askedToShow, type AskedToShow, howMany, layoutReview } from '@/core';
 import { listHorses } from '@/data/queries/horses';
 import { findLayout } from '@/data/queries/layouts';
 import { listPairs } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
@@ -57,7 +57,7 @@ export default async function LayoutReviewPage({ params }: { params: Promise<{ l
         )
       : () => null;
   });
-  const versions = await versionsRidden(
+  const versions = await versionsById(
     db,
     yard.id,
     boards.map(({ pass }) => pass.layoutVersionId),

@@ -8,7 +8,7 @@ import { changeWords, passOf, type RecordNames } from '@/app/ride/recordWords';
 import { changedAfterwards } from '@/core';
 import { findLesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { lessonLog } from '@/data/queries/recordLog';
 import { writeChangesCsv } from '@/files/changesCsv';
 import { gone } from '@/app/_server/refusal';
@@ -22,7 +22,7 @@ export const GET = answering(may.help, async (_: Request, { params }: { params: 
   if (!lesson || !answer) return problemAnswer(404, gone('lesson'));
   const { log } = answer;
   const pairs = await listPairs(db, yard.id);
-  const versions = await versionsRidden(
+  const versions = await versionsById(
     db,
     yard.id,
     log.passes.map(({ pass }) => pass.layoutVersionId),

@@ -11,7 +11,7 @@ import { findArena } from '@/data/queries/arenas';
 import { horsesAt } from '@/data/queries/horses';
 import { findLesson, lessonTimes } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { planHorse } from '@/data/queries/planGround';
 import { lessonLog } from '@/data/queries/recordLog';
 import { yardRulesAt } from '@/data/queries/settings';
@@ -40,7 +40,7 @@ export default async function RecordPage({ params, searchParams }: RecordPagePro
   const atMs = nowMs();
   const times = await lessonTimes(db, yard.id, lesson);
   const overAtMs = lessonOverAtMs(times, atMs);
-  const versions = await versionsRidden(
+  const versions = await versionsById(
     db,
     yard.id,
     answer.log.passes.map(one => one.pass.layoutVersionId),

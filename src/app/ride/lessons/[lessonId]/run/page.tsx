@@ -14,7 +14,7 @@ import { listHorses } from '@/data/queries/horses';
 import { yardRules } from '@/data/queries/settings';
 import { findLesson, lessonTimes } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import { planHorse } from '@/data/queries/planGround';
 import { lessonLog } from '@/data/queries/recordLog';
 import { packLog } from '@/files/packedRecord';
@@ -75,7 +75,7 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
     strides: planHorse(horses.find(horse => horse.id === horseId)!),
     planned: plan.pairIds.includes(id),
   }));
-  const ridden = await versionsRidden(
+  const ridden = await versionsById(
     db,
     yard.id,
     log.passes.map(({ pass }) => pass.layoutVersionId),

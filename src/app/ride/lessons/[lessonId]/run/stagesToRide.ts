@@ -19,7 +19,7 @@ import type { Layout as YardLayout } from '@/data/queries/layout';
 import { asToday, layoutOffers } from '@/data/queries/layoutStages';
 import { keptAsItStands } from '@/data/queries/keptAsItStands';
 import type { Lesson } from '@/data/queries/lessons';
-import { versionsRidden } from '@/data/queries/passes';
+import { versionsById } from '@/data/queries/layoutVersions';
 import type { RunStage } from './runStage';
 
 /**
@@ -37,7 +37,7 @@ export async function stagesToRide({ plan }: Lesson, riddenIds: readonly string[
   for (const layout of layouts) {
     kept.set(layout.id, await keptAsItStands(db, yard.id, layout));
   }
-  const versions = await versionsRidden(db, yard.id, [...kept.values(), ...riddenIds]);
+  const versions = await versionsById(db, yard.id, [...kept.values(), ...riddenIds]);
   for (const id of riddenIds) {
     const layoutId = versions.get(id)?.layoutId;
     if (layoutId !== undefined) kept.set(layoutId, id);

@@ -156,6 +156,11 @@ async function reportSlowPhone(): Promise<void> {
     ['a pad, until a tap is', 'median, s', 'each, s', 'aim, s'],
     [
       row(
+        'possible, first visit',
+        first.map(({ keyMs }) => keyMs),
+        null,
+      ),
+      row(
         'seen to be heard, first visit',
         first.map(({ heardMs }) => heardMs),
         2,
@@ -163,6 +168,11 @@ async function reportSlowPhone(): Promise<void> {
       row(
         'counted, first visit',
         first.map(({ countedMs }) => countedMs),
+        null,
+      ),
+      row(
+        'possible, next visit',
+        next.map(({ keyMs }) => keyMs),
         null,
       ),
       row(

@@ -31,7 +31,7 @@ export function RidePad(props: RidePadProps) {
   const hand = useHand();
   useWakeLock();
   const say = useSay();
-  useEarlyTaps(ride.ready);
+  const early = useEarlyTaps(ride.ready);
   const sand = rideSand(putRight.layout, question, ride.way.direction);
   const asked = askedRide(putRight.layout, question, putRight.horse);
   const marks = ride.open?.marks ?? [];
@@ -54,7 +54,7 @@ export function RidePad(props: RidePadProps) {
   });
   const doubt = asked?.track && doubtfulCount(asked.track, marks, sure);
   return (
-    <div className={pads.pad} data-whole-screen data-hand={hand}>
+    <div className={pads.pad} data-whole-screen data-hand={hand} {...early}>
       <header className={pads.stage}>
         <button type="button" className={pads.stageKey} aria-haspopup="dialog" onClick={() => setOpened('ride')}>
           <h1>

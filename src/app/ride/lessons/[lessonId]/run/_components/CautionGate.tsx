@@ -11,9 +11,9 @@ type CautionGateProps = { name: string; cautions: readonly string[]; ready: bool
 /** The cautions of a lesson, read once before anybody rides. */
 export function CautionGate({ name, cautions, ready, onRead }: CautionGateProps) {
   const say = useSay();
-  useEarlyTaps(ready);
+  const early = useEarlyTaps(ready);
   return (
-    <section className={classes.run} aria-label="Before anybody rides">
+    <section className={classes.run} aria-label="Before anybody rides" {...early}>
       <header className={classes.head}>
         <p>{name}</p>
         <h1>Before anybody rides</h1>

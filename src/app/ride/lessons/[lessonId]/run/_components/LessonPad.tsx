@@ -63,7 +63,7 @@ export function LessonPad(props: LessonPadProps) {
     onMarks: said => run.mark(...said),
   });
   const kept = useKeptTaps({ lessonId, run, pad });
-  useEarlyTaps(lesson.ready && kept.hasLooked);
+  const early = useEarlyTaps(lesson.ready && kept.hasLooked);
   const next = stages[index + 1];
   const gate = layout && stage.layout ? stageGate(passes, gatedQuestions(stage.layout, questions), rules.gate) : null;
   const earlier = props.asAsked.filter(({ id }) => id !== open?.id);
@@ -118,7 +118,7 @@ export function LessonPad(props: LessonPadProps) {
   const mark = (said: TappedMark) => run.mark(said);
   const notice = noticeOf(props);
   return (
-    <div className={classes.pad} data-whole-screen data-hand={hand}>
+    <div className={classes.pad} data-whole-screen data-hand={hand} {...early}>
       <StageLine
         {...props}
         onOpen={() => setOpened('day')}

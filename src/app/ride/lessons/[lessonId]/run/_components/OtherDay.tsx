@@ -14,14 +14,14 @@ type OtherDayProps = { lessonId: string; name: string; day: string; isPast: bool
 export function OtherDay({ lessonId, name, day, isPast }: OtherDayProps) {
   const router = useRouter();
   const { act, busy, problem } = useAct('The server does not answer: the lesson is as it was.');
-  useEarlyTaps(true);
+  const early = useEarlyTaps(true);
   const ride = () =>
     act(
       () => moveLessonToNowAction(lessonId),
       () => router.refresh(),
     );
   return (
-    <section className={classes.run} aria-label="Another day">
+    <section className={classes.run} aria-label="Another day" {...early}>
       <header className={classes.head}>
         <p>{name}</p>
         <h1>Planned for {day}</h1>

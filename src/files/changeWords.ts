@@ -49,11 +49,9 @@ function raised(from: Extract<Item, { kind: 'pole' }>, to: Extract<Item, { kind:
 function as(item: Item, many: boolean, format: Format): string {
   const kind = kindWords(item);
   const words = itemWords(item, null, format);
-  const noun = many ? plural(kind) : `${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind}`;
+  const noun = many ? `${kind}s` : `${/^[aeiou]/.test(kind) ? 'an' : 'a'} ${kind}`;
   return words.replace(kind, noun);
 }
-
-const plural = (kind: string) => (kind.endsWith('s') ? kind : `${kind}s`);
 
 function kitWords(kit: Kit): string[] {
   const sides = [

@@ -62,6 +62,8 @@ test.each([
   [{ widthM: 40, heightM: 20 }, { widthMm: 186, heightMm: 110 }, 250],
   [{ widthM: 40, heightM: 20 }, { widthMm: 186, heightMm: 60 }, 400],
   [{ widthM: 18.6, heightM: 1 }, { widthMm: 186, heightMm: 110 }, 100],
+  // To the last millimetre of the paper's height.
+  [{ widthM: 1, heightM: 11 }, { widthMm: 186, heightMm: 110 }, 100],
   [{ widthM: 5000, heightM: 1 }, { widthMm: 186, heightMm: 110 }, 2000],
 ])('%j fits %j at 1 : %i', (drawing, space, scale) => {
   expect(paperScale(drawing, space)).toBe(scale);

@@ -27,6 +27,11 @@ test.each<[string, object]>([
   expect(isRead([{ ...TICK, ...changes }])).toBe(false);
 });
 
+test.each([0, 8.64e15])('a tick at %d, the first and the last that a clock can tell, is read', tappedAtMs => {
+  // ECMA-262, 21.4.1.1: a time value is at most 8.64e15 ms from the epoch.
+  expect(isRead([{ ...TICK, tappedAtMs }])).toBe(true);
+});
+
 test('more ticks than a sheet has are refused, and so is what is no list', () => {
   expect(isRead(Array.from({ length: 500 }, () => TICK))).toBe(true);
   expect(isRead(Array.from({ length: 501 }, () => TICK))).toBe(false);

@@ -51,6 +51,33 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
   const paths = second.shapes.flatMap(shape => (shape.kind === 'path' ? [shape.d] : []));
   expect(paths.some(d => /^M15\.000 \S+L33\.000 \S+$/.test(d))).toBe(true);
   expect(texts(second).map(({ text }) => text)).toEqual(expect.arrayContaining(['1', '2']));
+
+  // Somebody stands where the pull begins and looks to its end, to the right: a nose before the head, shoulders square to it.
+  const numbersOf = (d: string) => [...d.matchAll(/-?\d+\.\d+/g)].map(Number);
+  const lineY = numbersOf(paths.find(d => /^M15\.000 \S+L33\.000/.test(d))!)[1]!;
+  const [shoulders, head, nose] = [
+    paths.find(
+      d => /^M15\.000 \S+L15\.000 \S+$/.test(d) && Math.abs(numbersOf(d)[1]! + numbersOf(d)[3]! - 2 * lineY) < 0.01,
+    )!,
+    paths.find(d => d.includes('A') && Math.abs(numbersOf(d)[0]! - 15) < 1)!,
+    paths.find(d => /^M\S+ \S+L\S+ \S+L\S+ \S+Z$/.test(d) && Math.abs(numbersOf(d)[0]! - 15) < 1)!,
+  ].map(numbersOf) as [number[], number[], number[]];
+  const radiusM = 15 - head[0]!;
+  expect(Math.abs(shoulders[1]! - lineY)).toBeGreaterThan(1.3 * radiusM);
+  expect(Math.abs(shoulders[1]! - lineY)).toBeLessThan(2.5 * radiusM);
+  const [backX, backY, tipX, tipY, otherX, otherY] = nose as [number, number, number, number, number, number];
+  expect(tipY).toBeCloseTo(lineY, 2);
+  expect(tipX - 15).toBeGreaterThan(1.5 * radiusM);
+  expect(tipX - 15).toBeLessThan(3 * radiusM);
+  // It grows out of the head, as wide to one side as to the other.
+  for (const [x, y] of [
+    [backX, backY],
+    [otherX, otherY],
+  ] as const)
+    expect(Math.hypot(x - 15, y - lineY)).toBeCloseTo(radiusM, 2);
+  expect(backX).toBeCloseTo(otherX, 2);
+  expect(backY + otherY).toBeCloseTo(2 * lineY, 2);
+  expect(Math.abs(backY - lineY)).toBeGreaterThan(0.2 * radiusM);
 });
 
 test('a gap too short for its words has them beside the poles, not over them', () => {

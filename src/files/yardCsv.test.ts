@@ -63,6 +63,8 @@ test('every wrong row is named, by its line and its column, and nothing is read'
     '4 height: A horse stands 60 to 220 cm (6 to 21.2 hands) at the withers.',
     '5 born: Type the year it was born, such as 2014, or leave it empty.',
   ]);
+  const strides = 'name,height,trot_poles_m\nMinnow,12.2 hh,far\n';
+  expect(faults('horses', strides)).toEqual([expect.stringMatching(/^2 trot_poles_m: /)]);
 });
 
 test.each([

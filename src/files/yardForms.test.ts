@@ -56,6 +56,8 @@ test.each([
   ['20,5', 20.5],
   ['20½', 20.5],
   [' 22 ½ ', 22.5],
+  ['3', 3],
+  ['400', 400],
 ])('steps typed as “%s” are %d', (steps, count) => {
   expect(walkForm('m').parse({ length: '18 m', steps })).toEqual({ length: 18, steps: count });
 });
@@ -64,6 +66,8 @@ test.each([
   ['20.3', '20 m', 'to the half'],
   ['two', '20 m', 'to the half'],
   ['2', '20 m', 'to the half'],
+  ['2.5', '20 m', 'to the half'],
+  ['400.5', '20 m', 'to the half'],
   ['20', '2 m', 'The taped length is 5.00 m to 200.00 m.'],
   ['20', 'far', ''],
 ])('a walk of “%s” steps over “%s” is refused', (steps, length, words) => {

@@ -252,6 +252,61 @@ test('a film is in an archive by its hash, and one that is damaged on the way is
   });
 });
 
+test('a film that was taken away, is gone, or is not as long as it was is in no archive, and the archive is made', async () => {
+  await withDemo(async database => {
+    const filmsIn = async () =>
+      Object.keys((await JSZip.loadAsync(await archiveOf(database))).files).filter(name => name.startsWith('films/'));
+    const removed = (removedAt: Date | null) => database.write(tx => tx.update(videos).set({ removedAt }));
+    const write = (text: string) => {
+      for (const name of ['film-1', 'film-2']) writeFileSync(path.join(folder, name), text);
+    };
+    expect(await filmsIn()).toHaveLength(1);
+    await removed(new Date(NOW_MS));
+    expect(await filmsIn()).toEqual([]);
+    await removed(null);
+    write('not really a film, and longer');
+    expect(await filmsIn()).toEqual([]);
+    for (const name of ['film-1', 'film-2']) rmSync(path.join(folder, name));
+    expect(await filmsIn()).toEqual([]);
+    write('not really a film');
+    expect(await filmsIn()).toHaveLength(1);
+  });
+});
+
+test('a table that is not in an archive, is not in its list, or cannot be unpacked is named', async () => {
+  await withDemo(async database => {
+    const good = await archiveOf(database);
+    const named = 'tables/horses.json';
+    const refused = (bytes: Buffer) =>
+      readBytes(bytes)
+        .then(archive => archive.close?.() ?? 'read')
+        .catch(String);
+    const without = await JSZip.loadAsync(good);
+    without.remove(named);
+    expect(await refused(await without.generateAsync({ type: 'nodebuffer' }))).toContain(
+      `has no ${named}: it is damaged`,
+    );
+    const unlisted = await JSZip.loadAsync(good);
+    const manifest = JSON.parse(await unlisted.file('roan-archive.json')!.async('string')) as { files: object };
+    unlisted.file(
+      'roan-archive.json',
+      JSON.stringify({
+        ...manifest,
+        files: Object.fromEntries(Object.entries(manifest.files).filter(([name]) => name !== named)),
+      }),
+    );
+    expect(await refused(await unlisted.generateAsync({ type: 'nodebuffer' }))).toContain(
+      `has no ${named}: it is damaged`,
+    );
+    // PKWARE, APPNOTE.TXT 4.3.7: a file's bytes follow its header of 30 bytes, its name, and what more the header says.
+    const zip = await (await JSZip.loadAsync(good)).generateAsync({ type: 'nodebuffer', compression: 'DEFLATE' });
+    const header = zip.indexOf(Buffer.concat([Buffer.from(named), Buffer.alloc(0)])) - 30;
+    const from = header + 30 + zip.readUInt16LE(header + 26) + zip.readUInt16LE(header + 28);
+    zip.fill(0xff, from, from + 40);
+    expect(await refused(zip)).toContain(`${named} cannot be unpacked: the archive is damaged`);
+  });
+});
+
 const HOUR_MS = 3600 * 1000;
 
 test('a backup a day is kept, with its films beside all of them once, and a half-written one is none', async () => {

@@ -135,3 +135,14 @@ test('a link to read by is good until it is taken back or its days are over; a f
     expect((await listShareLinks(db, yardId, NOW_MS)).map(({ kind }) => kind)).toEqual(['calendar']);
   });
 });
+
+test('a session that was not seen for sixty days is over, on that day and not before', async () => {
+  await withYard(async ({ database: { db, write }, yardId, joryId }) => {
+    const id = await write(tx => beginSession(tx, yardId, joryId, 'a phone', NOW_MS));
+    const after = (ms: number) => sessionPeople(db, [id], NOW_MS + ms);
+    expect(await after(60 * DAY_MS - 1)).toMatchObject([{ name: 'Jory Pell', sessionId: id }]);
+    expect(await after(60 * DAY_MS)).toEqual([]);
+    expect(await runningSessions(db, yardId, NOW_MS + 60 * DAY_MS - 1)).toHaveLength(1);
+    expect(await runningSessions(db, yardId, NOW_MS + 60 * DAY_MS)).toEqual([]);
+  });
+});

@@ -3,7 +3,7 @@ import { recordConflicts, type RecordEvent } from '@/core';
 import { archiveLesson, changeLesson, type LessonEdit } from './changeLesson';
 import { findLayout } from './layouts';
 import { keepVersion } from './layoutVersions';
-import { findLesson, lessonRecord, lessonTimes, listLessons, type Lesson } from './lessons';
+import { findLesson, lessonRecord, lessonTimes, listLessons, saveLesson, type Lesson } from './lessons';
 import { recordBatch } from './recordEvents';
 import { lessonLog } from './recordLog';
 import { passesChanged, recordRevision } from './recordRevision';
@@ -146,6 +146,35 @@ test('a lesson is archived and restored, and both are told once', async () => {
     await expect(write(tx => archiveLesson(tx, yardId, 'nobody', true, { by: null, nowMs: NOW_MS }))).rejects.toThrow(
       'not in the yard',
     );
+  });
+});
+
+test('a change is made over those of the same thing in the same lesson, and no others', async () => {
+  await ridden(async ({ database, yardId, lesson }) => {
+    const { db, write } = database;
+    const out = async (of: Lesson, pairIds: string[], startsAtMs = of.startsAtMs) => {
+      const now = (await findLesson(db, yardId, of.id))!;
+      await write(tx => changeLesson(tx, yardId, of.id, editOf(now, { plan: { ...now.plan, pairIds }, startsAtMs })));
+      return (await lessonLog(db, yardId, of.id))!.log.changes;
+    };
+    const [first, ...others] = lesson.plan.pairIds;
+    await out(lesson, others);
+    await out(lesson, lesson.plan.pairIds);
+    const changes = await out(lesson, lesson.plan.pairIds, lesson.startsAtMs - DAY_MS);
+    const ofPair = changes.filter(({ what, of }) => what === 'rides' && of === first);
+    expect(ofPair.map(({ from }) => from)).toEqual([[], [ofPair[0]!.id]]);
+    expect(changes.filter(({ what }) => what === 'time').map(({ from }) => from)).toEqual([[], []]);
+    // The same pair in another lesson: what was said here is not of it.
+    const { id: _, ...asNew } = lesson;
+    const otherId = await write(tx => saveLesson(tx, yardId, asNew));
+    const other = (await findLesson(db, yardId, otherId))!;
+    const acknowledged: RecordEvent = { type: 'acknowledge', id: randomUUID(), lessonId: other.id, atMs: NOW_MS };
+    await write(tx => recordBatch(tx, yardId, { events: [acknowledged], lessonId: other.id }, NOW_MS));
+    const there = await out(
+      other,
+      other.plan.pairIds.filter(id => id !== first),
+    );
+    expect(there.filter(({ what }) => what === 'rides').map(({ of, from }) => [of, from])).toEqual([[first, []]]);
   });
 });
 

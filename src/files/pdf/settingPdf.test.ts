@@ -76,6 +76,11 @@ test.each([
 test('it names what is to be carried, measured and checked, in the shipped face', async () => {
   const page = await rendered('a4');
   const text = page.texts.join(' ').replace(/\s+/g, ' ');
+  // Every piece is numbered twice: in the drawing, in its letters' size, and larger at its lines.
+  const numbered = page.texts.flatMap((words, at) => (/^\d$/.test(words) ? [[words, page.sizesPt[at]!] as const] : []));
+  const drawnPt = page.sizesPt[page.texts.indexOf('K')]!;
+  expect(numbered.filter(([, sizePt]) => sizePt === drawnPt).map(([words]) => words)).toEqual(['1', '2', '3']);
+  expect(numbered.filter(([, sizePt]) => sizePt > drawnPt).map(([words]) => words)).toEqual(['1', '2', '3']);
   // Where the alphabet changes a reader may see a gap.
   const closed = text.replaceAll(' ', '');
   expect(closed).toContain('Łąkalane');

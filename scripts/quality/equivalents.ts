@@ -16,8 +16,14 @@ export const EQUIVALENTS: Readonly<Record<string, string>> = {
   'src/core/setting/gapWay.ts:94': 'an angle of exactly 50 degrees to both walls',
   'src/core/setting/settingWords.ts:130': 'a tape is swung from the end of a piece only',
   'src/core/statistics/stratifiedExact.ts:19': 'a stratum that says nothing adds one table that is sure',
-  'src/data/queries/recording.ts:100': 'what is remembered of a row is what would be asked for again',
-  'src/data/queries/riddenOver.ts:21': 'what is remembered of a version is what would be asked for again',
+  'src/data/queries/access.ts:18': 'by this tool: it is reckoned before the change is made; the days are tested',
+  'src/data/queries/yardLists.ts:60 MethodExpression → name': 'a cell of a list comes without spaces round it',
+  'src/data/queries/yardLists.ts:60 MethodExpression → name.trim().toLocaleUpperCase()':
+    'large letters are as alike as small ones',
+  'src/files/layoutPaper.ts:44': 'what is read is over pieces, or has a figure or figures',
+  'src/files/stepPicture.ts:128 ArithmeticOperator → lookRad - side * Math.PI / 2':
+    'shoulders are the same from left to right',
+  'src/files/stepPicture.ts:129 ArithmeticOperator → lookRad - turn': 'a nose is the same from left to right',
   'src/files/recordEvent.ts:248': 'a word that is no event is left out',
   'src/files/standing.ts:38': 'no piece has that name',
   'src/core/view/solidOf.ts:80': 'a fence is the same from its left and its right',

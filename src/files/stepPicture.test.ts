@@ -80,6 +80,35 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
   expect(Math.abs(backY - lineY)).toBeGreaterThan(0.2 * radiusM);
 });
 
+test('whoever pulls the tape back towards A looks that way', () => {
+  const layout = course({
+    arena: { widthM: 20, lengthM: 60, letters: '20x60' },
+    items: [33, 15].map((yM, i) => newItem('vertical', `f${i + 1}`, { xM: 10, yM }, -UP)),
+    tracks: [
+      {
+        ...{ kind: 'items', id: 'l', name: null, gait: 'course-canter', course: null, passes: 1 },
+        through: through('f1', 'f2'),
+        legs: [{ track: 'natural', setting: 'course', approach: 'canter', asked: null, circle: null }],
+      } as PlannedTrack,
+    ],
+  });
+  const numbersOf = (d: string) => [...d.matchAll(/-?\d+\.\d+/g)].map(Number);
+  const shapes = pictures(layout).steps[1]!.shapes.flatMap(shape => (shape.kind === 'path' ? [shape] : []));
+  const head = numbersOf(shapes.find(({ d }) => d.includes('A') && Math.abs(numbersOf(d)[0]! - 33) < 1)!.d);
+  const nose = numbersOf(
+    shapes.find(({ d }) => /^M\S+ \S+L\S+ \S+L\S+ \S+Z$/.test(d) && Math.abs(numbersOf(d)[0]! - 33) < 1)!.d,
+  );
+  const radiusM = 33 - head[0]!;
+  expect(nose[2]).toBeLessThan(33 - radiusM);
+  // Shoulders are seen under the head: a stroke, and not as thick as the head is wide.
+  const shoulders = shapes.find(
+    ({ d }) => /^M33\.000 \S+L33\.000 \S+$/.test(d) && numbersOf(d)[1] !== numbersOf(d)[3],
+  )!;
+  expect(shoulders.stroke).toBe('#000');
+  expect(shoulders.strokeM).toBeGreaterThan(0.5 * radiusM);
+  expect(shoulders.strokeM).toBeLessThan(2 * radiusM);
+});
+
 test('a gap too short for its words has them beside the poles, not over them', () => {
   const yM = [27, 26.37];
   const layout = course({

@@ -157,8 +157,9 @@ test('a change is made over those of the same thing in the same lesson, and no o
       await write(tx => changeLesson(tx, yardId, of.id, editOf(now, { plan: { ...now.plan, pairIds }, startsAtMs })));
       return (await lessonLog(db, yardId, of.id))!.log.changes;
     };
-    const [first, ...others] = lesson.plan.pairIds;
-    await out(lesson, others);
+    const [first, second, ...others] = lesson.plan.pairIds;
+    await out(lesson, [second!, ...others]);
+    expect((await out(lesson, others)).find(({ of }) => of === second)!.from).toEqual([]);
     await out(lesson, lesson.plan.pairIds);
     const changes = await out(lesson, lesson.plan.pairIds, lesson.startsAtMs - DAY_MS);
     const ofPair = changes.filter(({ what, of }) => what === 'rides' && of === first);

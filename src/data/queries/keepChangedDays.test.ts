@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { seedDemo } from '../demo/seedDemo';
-import { changedDays, keptDays, passes } from '../schema';
+import { changedDays, keptBy, keptDays, passes } from '../schema';
 import { withTestDatabase } from '../testDatabase';
 import { pairDays } from './kept/pairDays';
 import { keepChangedDays } from './keepChangedDays';
@@ -33,6 +33,12 @@ test('what every pair rode is kept day by day, and where nothing changed nothing
     expect(await database.db.select().from(changedDays)).toEqual([]);
     expect(await keep()).toBe(0);
     expect(await database.db.select().from(keptDays)).toEqual(kept);
+    // What another Roan kept is kept anew: that one may have reckoned otherwise.
+    await database.write(tx => tx.update(keptBy).set({ madeBy: 'another' }));
+    expect(await keep()).toBeGreaterThan(0);
+    const anew = await database.db.select().from(keptDays);
+    expect(anew.map(({ document }) => document).sort()).toEqual(kept.map(({ document }) => document).sort());
+    expect(Math.min(...anew.map(({ no }) => no))).toBeGreaterThan(Math.max(...kept.map(({ no }) => no)));
   });
 });
 

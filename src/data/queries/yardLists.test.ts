@@ -95,8 +95,11 @@ test('a row is known by its name, however that is written', async () => {
   await withTestDatabase(async database => {
     const { id: yardId } = await currentYard(database);
     const takeIn = (text: string) => database.write(tx => importList(tx, yardId, read('horses', text)));
-    await takeIn('name,height\nMinnow,125 cm\n');
+    await takeIn('name,height\nMinnow,125 cm\nOtter,140 cm\n');
     expect(await takeIn('name,height\n MINNOW ,127 cm\n')).toEqual({ added: 0, changed: 1, left: 0 });
-    expect((await listHorses(database.db, yardId)).map(({ heightM }) => heightM)).toEqual([1.27]);
+    expect((await listHorses(database.db, yardId)).map(({ name, heightM }) => [name, heightM])).toEqual([
+      ['MINNOW', expect.closeTo(1.27, 9)],
+      ['Otter', expect.closeTo(1.4, 9)],
+    ]);
   });
 });

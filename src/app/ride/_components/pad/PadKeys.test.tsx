@@ -77,7 +77,8 @@ const names = () =>
 const key = (name: string | RegExp) =>
   [...keys().querySelectorAll('button')].find(one =>
     typeof name === 'string'
-      ? (one.getAttribute('aria-label') ?? one.firstChild?.textContent) === name
+      ? (one.getAttribute('aria-label') ?? [...one.childNodes].find(node => node.nodeName !== 'svg')?.textContent) ===
+        name
       : name.test(one.textContent ?? ''),
   )!;
 const types = (letter: string) => fireEvent.keyDown(document.body, { key: letter });

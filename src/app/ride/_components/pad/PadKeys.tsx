@@ -123,7 +123,7 @@ function isPressed(marks: readonly PassMark[], key: PadKey, step: PadStep | null
 
 type MarkKeyProps = { padKey: PadKey; pressed: boolean; disabled: boolean; onTap: () => void };
 
-function MarkKey({ padKey: { name, short, letter }, pressed, disabled, onTap }: MarkKeyProps) {
+function MarkKey({ padKey: { name, short, letter, gapAt }, pressed, disabled, onTap }: MarkKeyProps) {
   const say = useSay();
   return (
     <button
@@ -136,9 +136,22 @@ function MarkKey({ padKey: { name, short, letter }, pressed, disabled, onTap }: 
       aria-label={short === undefined ? undefined : say(name)}
       onClick={onTap}
     >
+      {gapAt !== undefined && <FootInGap at={gapAt} />}
       {short ?? say(name)}
       <kbd aria-hidden="true">{letter}</kbd>
     </button>
+  );
+}
+
+/** Two poles from the side, ridden from the left, and where between them the foot fell. */
+function FootInGap({ at }: { at: number }) {
+  return (
+    <svg className={classes.gap} width={48} height={12} viewBox="0 0 48 12" aria-hidden="true">
+      <path d="M4 10H44" />
+      <circle cx={4} cy={8} r={3} />
+      <circle cx={44} cy={8} r={3} />
+      <path d={`M${(4 + 40 * at).toFixed(1)} 1l-3.5 0l-1.5 7h8z`} className={classes.hoof} />
+    </svg>
   );
 }
 

@@ -18,6 +18,8 @@ export type PadKey = {
   name: string;
   /** In little room. */
   short?: string;
+  /** Where in the gap between two poles the foot fell, a share of it: drawn on the key. */
+  gapAt?: number;
   /** On a keyboard. */
   letter: string;
   of: (step: PadStep | null) => TappedMark;
@@ -145,14 +147,15 @@ export function padKeys(
 
 /** Where the foot fell: of the gap behind the chosen pole, of the row as a whole where none is chosen. */
 function footKeys(stops: number): PadKey[] {
-  return FOOT_KEYS.map(([name, letter, fraction]) =>
-    key(
+  return FOOT_KEYS.map(([name, letter, fraction]) => ({
+    ...key(
       name,
       letter,
       step => ({ kind: 'footfall', place: step ? Math.min(step.place, stops - 1) : null, fraction }),
       false,
     ),
-  );
+    gapAt: fraction,
+  }));
 }
 
 /** A lead is right or wrong only where it goes into canter. */

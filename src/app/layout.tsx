@@ -1,5 +1,4 @@
-import '@mantine/core/styles.css';
-import '@mantine/notifications/styles.css';
+import './mantineStyles';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/besley/wght.css';
 import './globals.css';

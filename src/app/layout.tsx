@@ -1,4 +1,4 @@
-import './mantineStyles';
+import './mantineStyles.css';
 import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/besley/wght.css';
 import './globals.css';

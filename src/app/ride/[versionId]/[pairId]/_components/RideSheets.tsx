@@ -3,7 +3,7 @@
 import { FitMark } from '@/components/FitMark/FitMark';
 import { useLengths } from '@/components/Lengths/LengthsProvider';
 import { isOfGaited, type AskedRide } from '@/app/ride/askedRide';
-import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
+import { MoreOver } from '@/app/ride/_components/pad/MoreOver';
 import { Sheet } from '@/app/ride/_components/pad/Sheet';
 import type { Pad } from '@/app/ride/_state/pad/usePad';
 import { Steering } from '@/app/ride/_components/Steering';
@@ -30,7 +30,7 @@ export function RideSheets({ pad, opened, onClose, ...props }: RideSheetsProps) 
   return (
     <>
       <Sheet title="More to mark" opened={opened === 'more'} onClose={onClose}>
-        <MoreMarks
+        <MoreOver
           {...{ pad, faults, riderMarks, ready: ride.ready, gait: question.gait }}
           isGaited={isOfGaited(asked)}
           onMark={said => ride.mark(said)}

@@ -1,7 +1,7 @@
 'use client';
 
 import { useSay } from '@/components/Lengths/LengthsProvider';
-import { MoreMarks } from '@/app/ride/_components/pad/MoreMarks';
+import { MoreOver } from '@/app/ride/_components/pad/MoreOver';
 import { Sheet } from '@/app/ride/_components/pad/Sheet';
 import type { Pad } from '@/app/ride/_state/pad/usePad';
 import { isOfGaited, type AskedRide } from '@/app/ride/askedRide';
@@ -44,7 +44,7 @@ export function LessonSheets({ pad, ride, saidFirst, opened, onOpen, ...props }:
         opened={opened === 'more'}
         onClose={close}
       >
-        <MoreMarks
+        <MoreOver
           {...{ pad, faults: rules.faults, riderMarks: rules.riderMarks, ready: lesson.ready }}
           onMark={said => run.mark(said)}
           gait={question?.gait ?? 'canter'}

@@ -18,7 +18,7 @@ export { askedToShow, type AskedToShow } from './askedToShow';
 export { seriesMoved } from './seriesMoved';
 export { pairEnd, type PairEnd } from './pairEnd';
 export { rideTime, stageMinutes } from './stageMinutes';
-export { daysInMonth, monthDays, monthsOn } from './monthDays';
+export { daysInMonth, monthsOn, monthWeeks } from './monthDays';
 export { mergePlans, planDifference } from './mergePlans';
 export { writtenDownAtMs } from './writtenDown';
 export { questionsNow } from './questionsNow';

@@ -1,14 +1,28 @@
-import { monthDays, monthsOn } from './monthDays';
+import { monthsOn, monthWeeks } from './monthDays';
 
 // Facts of the calendar: 1 November 2026 is a Sunday, 1 February 2027 a Monday and that month has 28 days.
-test('a month lies in weeks from Monday', () => {
-  const november = monthDays(2026, 11);
-  expect(november[0]).toEqual([null, null, null, null, null, null, 1]);
+test('a month lies in whole weeks from Monday', () => {
+  const november = monthWeeks('2026-11');
+  expect(november[0]).toEqual([26, 27, 28, 29, 30, 31].map(day => `2026-10-${day}`).concat('2026-11-01'));
   expect(november).toHaveLength(6);
-  expect(november.at(-1)).toEqual([30, null, null, null, null, null, null]);
-  expect(monthDays(2027, 2)).toEqual([1, 8, 15, 22].map(monday => Array.from({ length: 7 }, (_, day) => monday + day)));
-  expect(monthDays(2028, 2).flat().filter(Boolean)).toHaveLength(29);
-  expect(() => monthDays(2026, 13)).toThrow(RangeError);
+  expect(november.at(-1)!.slice(0, 2)).toEqual(['2026-11-30', '2026-12-01']);
+  expect(monthWeeks('2027-02').map(([monday]) => monday)).toEqual(
+    [1, 8, 15, 22].map(day => `2027-02-${String(day).padStart(2, '0')}`),
+  );
+  expect(
+    monthWeeks('2028-02')
+      .flat()
+      .filter(day => day.startsWith('2028-02')),
+  ).toHaveLength(29);
+  for (const none of ['2026-13', '2026-00', '2026-1', 'May']) expect(() => monthWeeks(none)).toThrow(RangeError);
+});
+
+test('the week before a month is shown where it is asked for, over the turn of the year too', () => {
+  // 1 January 2027 is a Friday.
+  const january = monthWeeks('2027-01', 1);
+  expect(january[0]![0]).toBe('2026-12-21');
+  expect(january[1]).toEqual(monthWeeks('2027-01')[0]);
+  expect(january[1]![4]).toBe('2027-01-01');
 });
 
 test('months go on over the turn of the year, forwards and back', () => {
@@ -18,12 +32,15 @@ test('months go on over the turn of the year, forwards and back', () => {
 });
 
 test('every month of thirty years lies as the calendar of the machine has it', () => {
+  const DAY_MS = 24 * 3600 * 1000;
   for (let year = 2010; year < 2040; year += 1)
-    for (let month = 1; month <= 12; month += 1) {
-      const first = new Date(Date.UTC(year, month - 1, 1)).getUTCDay();
-      const days = new Date(Date.UTC(year, month, 0)).getUTCDate();
-      const weeks = monthDays(year, month);
-      expect(weeks[0]!.indexOf(1)).toBe((first + 6) % 7);
-      expect(weeks.flat().filter(day => day !== null)).toHaveLength(days);
+    for (let of = 1; of <= 12; of += 1) {
+      const firstMs = Date.UTC(year, of - 1, 1);
+      const mondayMs = firstMs - ((new Date(firstMs).getUTCDay() + 6) % 7) * DAY_MS;
+      const days = monthWeeks(`${year}-${String(of).padStart(2, '0')}`).flat();
+      expect(days).toEqual(days.map((_, day) => new Date(mondayMs + day * DAY_MS).toISOString().slice(0, 10)));
+      const lastMs = Date.UTC(year, of, 0);
+      expect(mondayMs + (days.length - 1) * DAY_MS - lastMs).toBeLessThan(7 * DAY_MS);
+      expect(days).toContain(new Date(lastMs).toISOString().slice(0, 10));
     }
 });

@@ -1,26 +1,34 @@
-/** A month of a calendar, week by week from Monday; null before its first and behind its last day. */
-export type MonthWeeks = (number | null)[][];
-
 const WEEK = 7;
 
 /**
- * The days of a month in weeks.
- * @param year - as the calendar counts it
- * @param month - 1 to 12
+ * The weeks of a month from Monday, each with all of its days, "2026-11-30": those at its ends are of the months beside it.
+ * @param month - "2026-12"
+ * @param before - so many weeks that lie before it are shown too: in the first days of a month one looks for what was last week
  * @throws {RangeError} a month that is none
  */
-export function monthDays(year: number, month: number): MonthWeeks {
-  if (!(Number.isInteger(year) && Number.isInteger(month) && month >= 1 && month <= 12))
-    throw new RangeError(`monthDays(${year}, ${month})`);
-  const days = daysInMonth(year, month);
-  const before = weekdayOfFirst(year, month);
-  const weeks = Math.ceil((before + days) / WEEK);
+export function monthWeeks(month: string, before = 0): string[][] {
+  const [year, of] = parts(month);
+  const leading = weekdayOfFirst(year, of);
+  const weeks = before + Math.ceil((leading + daysInMonth(year, of)) / WEEK);
   return Array.from({ length: weeks }, (_, week) =>
-    Array.from({ length: WEEK }, (__, weekday) => {
-      const day = week * WEEK + weekday - before + 1;
-      return day >= 1 && day <= days ? day : null;
-    }),
+    Array.from({ length: WEEK }, (__, weekday) => dayOf(month, (week - before) * WEEK + weekday - leading + 1)),
   );
+}
+
+/** The day so many days into a month, from 1; below and beyond it lie the months beside it. */
+function dayOf(month: string, day: number): string {
+  if (day < 1) {
+    const last = monthsOn(month, -1);
+    return dayOf(last, day + daysInMonth(...parts(last)));
+  }
+  const days = daysInMonth(...parts(month));
+  return day > days ? dayOf(monthsOn(month, 1), day - days) : `${month}-${String(day).padStart(2, '0')}`;
+}
+
+function parts(month: string): [year: number, of: number] {
+  const [, year, of] = /^(\d{4})-(0[1-9]|1[0-2])$/.exec(month) ?? [];
+  if (year === undefined || of === undefined) throw new RangeError(`“${month}” is no month.`);
+  return [Number(year), Number(of)];
 }
 
 /** How many days a month has; `month` from 1 to 12. */

@@ -43,7 +43,7 @@ export function LessonList({ lessons, today }: LessonListProps) {
       <Folded title="Planned, and not ridden" lessons={missed} />
       {words.trim() === '' ? (
         <LessonMonth lessons={found.filter(({ state }) => state !== 'archived')} today={today}>
-          {day => <Lessons title="" lessons={ended.filter(lesson => lesson.day.startsWith(day))} />}
+          {isShown => <Lessons title="" lessons={ended.filter(({ day }) => isShown(day))} />}
         </LessonMonth>
       ) : (
         <Lessons title="Ridden" lessons={ended} />

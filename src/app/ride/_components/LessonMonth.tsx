@@ -1,6 +1,6 @@
 'use client';
 
-import { daysInMonth, monthDays, monthsOn } from '@/core';
+import { daysInMonth, monthsOn, monthWeeks } from '@/core';
 import { ActionIcon } from '@mantine/core';
 import { IconChevronLeft, IconChevronRight } from '@tabler/icons-react';
 import { useState, type ReactNode } from 'react';
@@ -11,12 +11,14 @@ import { MonthWork } from './MonthWork';
 type LessonMonthProps = {
   lessons: readonly ListedLesson[];
   today: string;
-  /** The lessons of a day or of a whole month, "2026-11-28" or "2026-11". */
-  children: (days: string) => ReactNode;
+  /** The lessons of the day that is chosen, or of all that is shown. */
+  children: (isShown: (day: string) => boolean) => ReactNode;
 };
 
 const MONTHS = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October'];
 const MONTH_NAMES = [...MONTHS, 'November', 'December'];
+/** In so many days of a month what was ridden last lies in the month before, as often as not. */
+const FIRST_DAYS = 7;
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 /** What was and what comes, month by month: a day shows its lessons, and pressed, lists them. */
@@ -28,7 +30,11 @@ export function LessonMonth({ lessons, today, children }: LessonMonthProps) {
     setMonth(monthsOn(month, by));
     setDay(null);
   };
-  const on = (of: number) => `${month}-${String(of).padStart(2, '0')}`;
+  // In the first days of a month one looks for what was last week.
+  const isBegun = today.startsWith(month) && Number(today.slice(8)) <= FIRST_DAYS;
+  const weeks = monthWeeks(month, isBegun ? 1 : 0);
+  const isLastWeek = (one: string) => isBegun && one >= weeks[0]![0]! && one < today;
+  const isShown = (one: string) => (day === null ? one.startsWith(month) || isLastWeek(one) : one === day);
   return (
     <section aria-label="Calendar" className={classes.month}>
       <div className={classes.head}>
@@ -53,37 +59,49 @@ export function LessonMonth({ lessons, today, children }: LessonMonthProps) {
           </tr>
         </thead>
         <tbody>
-          {monthDays(year, of).map((week, index) => (
-            <tr key={index}>
-              {week.map((date, weekday) => (
-                <td key={weekday} data-today={date !== null && on(date) === today ? '' : undefined}>
-                  {date !== null && (
-                    <Day
-                      date={date}
-                      lessons={lessons.filter(lesson => lesson.day === on(date))}
-                      isChosen={day === on(date)}
-                      onChoose={() => setDay(day === on(date) ? null : on(date))}
-                    />
-                  )}
+          {weeks.map(week => (
+            <tr key={week[0]}>
+              {week.map(one => (
+                <td
+                  key={one}
+                  data-today={one === today ? '' : undefined}
+                  data-beside={!one.startsWith(month) || undefined}
+                >
+                  <Day
+                    date={one}
+                    isBeside={!one.startsWith(month)}
+                    lessons={lessons.filter(lesson => lesson.day === one)}
+                    isChosen={day === one}
+                    onChoose={() => setDay(day === one ? null : one)}
+                  />
                 </td>
               ))}
             </tr>
           ))}
         </tbody>
       </table>
-      {children(day ?? month)}
+      {children(isShown)}
       <MonthWork month={month} days={daysInMonth(year, of)} />
     </section>
   );
 }
 
-type DayProps = { date: number; lessons: readonly ListedLesson[]; isChosen: boolean; onChoose: () => void };
+type DayProps = {
+  date: string;
+  /** Of a month beside the one that is shown. */
+  isBeside: boolean;
+  lessons: readonly ListedLesson[];
+  isChosen: boolean;
+  onChoose: () => void;
+};
 
-function Day({ date, lessons, isChosen, onChoose }: DayProps) {
-  if (lessons.length === 0) return <span className={classes.date}>{date}</span>;
+function Day({ date, isBeside, lessons, isChosen, onChoose }: DayProps) {
+  const [, month, day] = date.split('-').map(Number) as [number, number, number];
+  const words = isBeside ? `${day} ${MONTH_NAMES[month - 1]!.slice(0, 3)}` : day;
+  if (lessons.length === 0) return <span className={classes.date}>{words}</span>;
   return (
     <button type="button" className={classes.day} aria-pressed={isChosen} onClick={onChoose}>
-      <span className={classes.date}>{date}</span>
+      <span className={classes.date}>{words}</span>
       {lessons.map(({ id, name, state }) => (
         <span key={id} className={classes.lesson} data-state={state}>
           {name}

@@ -5,7 +5,8 @@ import { fetched, type Part } from './lazily';
 
 /**
  * A part of a page that is drawn with it, and whose script comes after that of the rest: what it needs does not stand in the way. As
- * long as what it is given stays it is left as it was drawn; what changes before its script is there takes the drawing away.
+ * long as what it is given stays it is left as it was drawn; what changes before its script is there takes the drawing away. For parts of
+ * pages only: in what stays over all pages it was tried, and the framework did not come to the next page.
  */
 export function apart<Props extends object>(load: () => Promise<Part<Props>>): NamedExoticComponent<Props> {
   const known = knownToServer(load);

@@ -155,37 +155,25 @@ async function reportSlowPhone(): Promise<void> {
     'slowPhone',
     ['a pad, until a tap is', 'median, s', 'each, s', 'aim, s'],
     [
+      { visit: 'first visit', of: first, aimS: 2 },
+      { visit: 'next visit', of: next, aimS: 1 },
+    ].flatMap(({ visit, of, aimS }) => [
       row(
-        'possible, first visit',
-        first.map(({ keyMs }) => keyMs),
+        `possible, ${visit}`,
+        of.map(({ keyMs }) => keyMs),
         null,
       ),
       row(
-        'seen to be heard, first visit',
-        first.map(({ heardMs }) => heardMs),
-        2,
+        `seen to be heard, ${visit}`,
+        of.map(({ heardMs }) => heardMs),
+        aimS,
       ),
       row(
-        'counted, first visit',
-        first.map(({ countedMs }) => countedMs),
+        `counted, ${visit}`,
+        of.map(({ countedMs }) => countedMs),
         null,
       ),
-      row(
-        'possible, next visit',
-        next.map(({ keyMs }) => keyMs),
-        null,
-      ),
-      row(
-        'seen to be heard, next visit',
-        next.map(({ heardMs }) => heardMs),
-        1,
-      ),
-      row(
-        'counted, next visit',
-        next.map(({ countedMs }) => countedMs),
-        null,
-      ),
-    ],
+    ]),
     'Processor four times slower, 1.6 Mbit/s, 150 ms; tapped as soon as there is a key. Heard: the key shows it, and it is kept until the page is alive.',
   );
 }

@@ -31,11 +31,14 @@ function pictures(layout: Layout, measureBy: 'line' | 'walls' = 'line') {
 
 const texts = ({ shapes }: StepPicture) => shapes.flatMap(shape => (shape.kind === 'text' ? [shape] : []));
 const through = (...ids: string[]) => ids.map(item => ({ item, reversed: false }));
+/** The numbers of a path. */
+const numbersOf = (d: string) => [...d.matchAll(/-?\d+\.\d+/g)].map(Number);
 
-test('a gap of 18 m is drawn from one fence to the next, with its number, and the person looks along it', () => {
-  const layout = course({
+/** Two verticals on the centre line of a long arena, and the line over them. */
+const twoFences = (atM: readonly number[], headingRad: number) =>
+  course({
     arena: { widthM: 20, lengthM: 60, letters: '20x60' },
-    items: [15, 33].map((yM, i) => newItem('vertical', `f${i + 1}`, { xM: 10, yM }, UP)),
+    items: atM.map((yM, i) => newItem('vertical', `f${i + 1}`, { xM: 10, yM }, headingRad)),
     tracks: [
       {
         ...{ kind: 'items', id: 'l', name: null, gait: 'course-canter', course: null, passes: 1 },
@@ -44,6 +47,9 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
       } as PlannedTrack,
     ],
   });
+
+test('a gap of 18 m is drawn from one fence to the next, with its number, and the person looks along it', () => {
+  const layout = twoFences([15, 33], UP);
   const second = pictures(layout).steps[1]!;
   const label = texts(second).find(({ text }) => text === '18.00 m')!;
   // A at the left: 15 m up is 15 m to the right, so that the middle of the gap is at 24, beside its line.
@@ -53,7 +59,6 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
   expect(texts(second).map(({ text }) => text)).toEqual(expect.arrayContaining(['1', '2']));
 
   // Somebody stands where the pull begins and looks to its end, to the right: a nose before the head, shoulders square to it.
-  const numbersOf = (d: string) => [...d.matchAll(/-?\d+\.\d+/g)].map(Number);
   const lineY = numbersOf(paths.find(d => /^M15\.000 \S+L33\.000/.test(d))!)[1]!;
   const [shoulders, head, nose] = [
     paths.find(
@@ -81,18 +86,7 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
 });
 
 test('whoever pulls the tape back towards A looks that way', () => {
-  const layout = course({
-    arena: { widthM: 20, lengthM: 60, letters: '20x60' },
-    items: [33, 15].map((yM, i) => newItem('vertical', `f${i + 1}`, { xM: 10, yM }, -UP)),
-    tracks: [
-      {
-        ...{ kind: 'items', id: 'l', name: null, gait: 'course-canter', course: null, passes: 1 },
-        through: through('f1', 'f2'),
-        legs: [{ track: 'natural', setting: 'course', approach: 'canter', asked: null, circle: null }],
-      } as PlannedTrack,
-    ],
-  });
-  const numbersOf = (d: string) => [...d.matchAll(/-?\d+\.\d+/g)].map(Number);
+  const layout = twoFences([33, 15], -UP);
   const shapes = pictures(layout).steps[1]!.shapes.flatMap(shape => (shape.kind === 'path' ? [shape] : []));
   const head = numbersOf(shapes.find(({ d }) => d.includes('A') && Math.abs(numbersOf(d)[0]! - 33) < 1)!.d);
   const nose = numbersOf(

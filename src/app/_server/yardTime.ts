@@ -9,8 +9,9 @@ dayjs.extend(timezone);
 const QUARTER_MS = 15 * 60 * 1000;
 const MINUTE_MS = 60 * 1000;
 
-/** What a clock is ahead of UTC by, from quarter to quarter of an hour: none changes within one, and to ask for a zone is slow. */
 const MOST_KEPT = 20_000;
+
+/** What a clock is ahead of UTC by, from quarter to quarter of an hour: none changes within one, and to ask for a zone is slow. */
 const ahead = remembered<number>(MOST_KEPT);
 
 function aheadMin(atMs: number, timeZone: string): number {

@@ -34,7 +34,8 @@ export function LessonMonth({ lessons, today, children }: LessonMonthProps) {
   const isBegun = today.startsWith(month) && Number(today.slice(8)) <= FIRST_DAYS;
   const weeks = monthWeeks(month, isBegun ? 1 : 0);
   const isLastWeek = (one: string) => isBegun && one >= weeks[0]![0]! && one < today;
-  const isShown = (one: string) => (day === null ? one.startsWith(month) || isLastWeek(one) : one === day);
+  const isBeside = (one: string) => !one.startsWith(month);
+  const isShown = (one: string) => (day === null ? !isBeside(one) || isLastWeek(one) : one === day);
   return (
     <section aria-label="Calendar" className={classes.month}>
       <div className={classes.head}>
@@ -62,14 +63,10 @@ export function LessonMonth({ lessons, today, children }: LessonMonthProps) {
           {weeks.map(week => (
             <tr key={week[0]}>
               {week.map(one => (
-                <td
-                  key={one}
-                  data-today={one === today ? '' : undefined}
-                  data-beside={!one.startsWith(month) || undefined}
-                >
+                <td key={one} data-today={one === today ? '' : undefined} data-beside={isBeside(one) || undefined}>
                   <Day
                     date={one}
-                    isBeside={!one.startsWith(month)}
+                    isBeside={isBeside(one)}
                     lessons={lessons.filter(lesson => lesson.day === one)}
                     isChosen={day === one}
                     onChoose={() => setDay(day === one ? null : one)}

@@ -16,6 +16,9 @@ export const EQUIVALENTS: Readonly<Record<string, string>> = {
   'src/core/setting/gapWay.ts:94': 'an angle of exactly 50 degrees to both walls',
   'src/core/setting/settingWords.ts:130': 'a tape is swung from the end of a piece only',
   'src/core/statistics/stratifiedExact.ts:19': 'a stratum that says nothing adds one table that is sure',
+  'src/core/setting/settingSheet.ts:202': 'what is no peg has no peg to be found by',
+  'src/core/suggest/catalogue.ts:64': 'what lies on the sand can be asked and ridden',
+  'src/core/cautions/notStraight.ts:71': 'a radius of exactly the limit, within a micrometre',
   'src/data/queries/access.ts:18': 'by this tool: it is reckoned before the change is made; the days are tested',
   'src/data/queries/yardLists.ts:60 MethodExpression → name': 'a cell of a list comes without spaces round it',
   'src/data/queries/yardLists.ts:60 MethodExpression → name.trim().toLocaleUpperCase()':

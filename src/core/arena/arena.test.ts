@@ -1,4 +1,4 @@
-import { arenaFault, isInsideArena, type Arena } from './arena';
+import { arenaFault, isInsideArena, toWallM, type Arena } from './arena';
 import { arenaLetters } from './arenaLetters';
 import { arenaLines } from './arenaLines';
 import { roomAhead } from './roomAhead';
@@ -66,4 +66,27 @@ test('walls are called by their letters where there are letters', () => {
   expect(wallName(LONG, 'near')).toBe('A short side');
   expect(wallName(SHORT, 'right')).toBe('B long side');
   expect(wallName(PLAIN, 'left')).toBe('left long side');
+});
+
+test('what stands on the sand takes its room from it, and so does whoever has to stay clear of it', () => {
+  const standing = [{ kind: 'pillar' as const, name: null, at: { xM: 10, yM: 30 }, radiusM: 0.5 }];
+  const isInside = (xM: number, clearanceM?: number) =>
+    isInsideArena({ ...LONG, standing }, { xM, yM: 30 }, clearanceM);
+  expect([isInside(10), isInside(10.4), isInside(10.6)]).toEqual([false, false, true]);
+  expect([isInside(11.4, 1), isInside(11.6, 1)]).toEqual([false, true]);
+  expect(toWallM({ ...LONG, standing }, { xM: 4, yM: 30 })).toBe(4);
+  expect(toWallM(LONG, { xM: 10, yM: 57 })).toBe(3);
+  expect(toWallM(LONG, { xM: 21, yM: 30 })).toBe(-1);
+});
+
+test('letters belong to a sand of their own size, both ways', () => {
+  expect(arenaFault({ widthM: 20, lengthM: 60, letters: '20x60' })).toBeNull();
+  for (const size of [
+    { widthM: 20, lengthM: 59 },
+    { widthM: 21, lengthM: 60 },
+  ])
+    expect(arenaFault({ ...size, letters: '20x60' })).toMatchObject({
+      field: 'letters',
+      reason: expect.stringContaining('20 × 60 m') as string,
+    });
 });

@@ -393,3 +393,27 @@ test('what an exercise says of its fences is said of fences, and what it plans i
     }
   }
 });
+
+test('a line over fences is ridden over cross-rails first and then in its counts; strides are long for three fifths of a side', () => {
+  const placed = lay('related-line', ground(FIELD));
+  const kindsAndCounts = placed.exercise.stages.map(stage => {
+    const layout = stageLayout('line', placed.exercise, ground(FIELD), stage);
+    const [track] = layout.tracks;
+    const forms = layout.items.filter(isRidden).map(item => (item.kind === 'fence' ? item.form : item.kind));
+    return [...new Set(forms), track?.kind === 'items' ? track.legs[0]!.asked : null];
+  });
+  const strides = Number(placed.params.strides);
+  expect(kindsAndCounts.slice(0, 3)).toEqual([
+    ['cross-rail', strides],
+    ['vertical', strides],
+    ['vertical', strides + 1],
+  ]);
+  const [track] = lay('lengthen-and-shorten', ground(LONG)).exercise.tracks;
+  if (track?.kind !== 'figures') throw new Error('ridden on the flat');
+  const { figure, parts } = track.figures.at(-1)!;
+  if (figure.kind !== 'straight') throw new Error('a straight line');
+  expect(parts).toEqual([
+    { fromM: 0, toM: figure.lengthM * 0.6, pace: 'long' },
+    { fromM: figure.lengthM * 0.6, toM: figure.lengthM, pace: 'short' },
+  ]);
+});

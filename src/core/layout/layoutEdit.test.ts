@@ -1,5 +1,6 @@
+import type { PlannedFigure } from '../figures/figure';
 import type { Fence } from '../items/item';
-import { DEFAULT_LEG, type ItemTrack, type Layout } from './layout';
+import { DEFAULT_LEG, type FigureTrack, type ItemTrack, type Layout } from './layout';
 import { applyEdits } from './layoutEdit';
 import { moveForGround } from './moveForGround';
 import { reckonItemTrack } from './reckonLayout';
@@ -67,4 +68,32 @@ test('a leg is given the ground it is to have, by moving what lies behind it', (
   const back = moveForGround(LAYOUT, TRACK, 1, { by: 'tape', lengthM: 17 }, ['a', 'b'], false);
   if (!back.ok) throw new Error('no line');
   expect(reckonItemTrack(applyEdits(LAYOUT, back.edits), TRACK).legs[1]!.groundM).toBeCloseTo(17, 6);
+});
+
+test('an edit changes the leg, the figure and the kind of track that it names, and no other', () => {
+  const circle = (id: string, diameterM: number): PlannedFigure => ({
+    ...{ id, name: null, gait: null, parts: [] },
+    figure: {
+      ...{ kind: 'circle', rein: 'left', diameterM, rounds: 1 },
+      start: { at: { xM: 20, yM: 30 }, headingRad: 0 },
+    },
+  });
+  const flat = { kind: 'figures', id: 'flat', name: null, gait: 'trot', passes: 1 } as const;
+  const both: Layout = { ...LAYOUT, tracks: [TRACK, { ...flat, figures: [circle('f', 10), circle('g', 15)] }] };
+  const smaller = circle('f', 8).figure;
+  const changed = applyEdits(both, [
+    { kind: 'change-leg', track: 'line', leg: 1, changes: { asked: 5 } },
+    { kind: 'change-figure', track: 'flat', index: 1, figure: smaller },
+    { kind: 'change-leg', track: 'flat', leg: 0, changes: { asked: 9 } },
+    { kind: 'change-figure', track: 'line', index: 0, figure: smaller },
+    { kind: 'remove-figure', track: 'line', index: 0 },
+    { kind: 'raise-pole', item: 'a', raised: { leftM: 0.1, rightM: 0.1 } },
+  ]);
+  expect(track(changed)).toEqual({ ...TRACK, legs: [TRACK.legs[0], { ...TRACK.legs[1], asked: 5 }] });
+  const figures = (layout: Layout) => (layout.tracks[1] as FigureTrack).figures;
+  expect(figures(changed)).toEqual([circle('f', 10), { ...circle('g', 15), figure: smaller }]);
+  expect(changed.tracks[1]).not.toHaveProperty('legs');
+  expect(changed.items).toEqual(LAYOUT.items);
+  const fewer = applyEdits(both, [{ kind: 'remove-figure', track: 'flat', index: 0 }]);
+  expect(figures(fewer)).toEqual([circle('g', 15)]);
 });

@@ -4,6 +4,7 @@ import type { PassRecord } from '../record/passRecord';
 import { testQuestion } from '../question/testQuestion';
 import type { Rein } from '../track/rein';
 import { afterFailure } from './afterFailure';
+import { NO_GROUND } from './faultGround';
 import { repeatedFaults } from './repeatedFault';
 import { stageGate } from './stageGate';
 import { firstImprovement, improvement } from './improvement';
@@ -139,4 +140,32 @@ test.each([
 test('a take-off at the first fence has no distance before it', () => {
   const deep: TappedMark = { kind: 'take-off', place: 1, where: 'deep' };
   expect(repeatedFaults([1, 2, 3].map(() => pass('left', deep)))[0]!.answers).toEqual([]);
+});
+
+test('what failed counts since the last clean pass, in whatever of its marks the fault is', () => {
+  const told = (...passes: PassRecord[]) => afterFailure('same question again', passes, nameOf);
+  const clean = { kind: 'lead', place: 1, lead: 'left' } as const;
+  expect(told(pass('left', DOWN), pass('right', clean, DOWN))!.words).toContain('try 3 of 3');
+  expect(told(pass('left', VOID))).toBeNull();
+  expect(told(pass('left', clean))).toBeNull();
+  // What was given up since leaves the last pass that counts as it was.
+  expect(told(pass('left', DOWN), pass('left', VOID))!.words).toContain('try 2 of 3');
+});
+
+test('a fault of the whole pass is at no place: nothing is lowered by name, and no line is offered', () => {
+  const high = {
+    ...pass('left', { kind: 'head', height: 'high' }),
+    question: testQuestion('row', { gait: 'running-walk' }),
+  };
+  const asPole = { ...NO_GROUND, at: () => 'pole' as const };
+  const told = (policy: (typeof FAILURE_POLICIES)[number]) => afterFailure(policy, [high], nameOf, asPole);
+  expect(told('lower only what failed')).toEqual({
+    words: 'Lower what failed, or lay it as a pole, and leave the rest.',
+    answers: [],
+  });
+  expect(told('stand and look')!.words).toContain('look at what failed');
+  const hit = pass('left', { kind: 'hit', place: 2 });
+  expect(afterFailure('lower only what failed', [hit], nameOf, asPole)!.words).toBe(
+    'Take heron out, and leave the rest.',
+  );
 });

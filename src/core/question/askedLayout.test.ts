@@ -143,3 +143,17 @@ describe('what tells one question from another', () => {
     expect(trackKey(testQuestion('three', { state: out }))).not.toBe(trackKey(testQuestion('three')));
   });
 });
+
+test('a question over what nothing of is left is none, and figures that are gone are left out of what is asked', () => {
+  const figures = (...figureIds: string[]) =>
+    askedLayout(LAYOUT, testQuestion('flat', { gait: 'trot', what: { kind: 'figures', trackId: 'flat', figureIds } }));
+  const [track] = figures('small', 'gone')!.tracks;
+  expect(track!.kind === 'figures' && track!.figures.map(({ id }) => id)).toEqual(['small']);
+  const over = (...stops: string[]) => {
+    const through = stops.map(item => ({ item, reversed: false }));
+    const legs = stops.slice(1).map(() => DEFAULT_LEG);
+    return askedLayout(LAYOUT, testQuestion('made', { what: { kind: 'made', through, legs } }));
+  };
+  expect(over('a', 'gone', 'c')?.tracks[0]).toMatchObject({ through: [{ item: 'a' }, { item: 'c' }] });
+  expect(over('gone')).toBeNull();
+});

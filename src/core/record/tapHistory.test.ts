@@ -189,3 +189,23 @@ test('what was changed in the plan of a lesson is no tap: an undo on the pad doe
   expect(taps.map(({ acts }) => acts.map(({ said }) => said.kind))).toEqual([['pass', 'mark']]);
   expect(undo(GRID)).toBe('pass mark');
 });
+
+test('of a lesson that is over only what was put right since is taken back, the first of it too', () => {
+  const { mark, log } = phone();
+  mark('p', 'juniper', 'grid', strides(5));
+  mark('p', 'juniper', 'grid', { kind: 'hit', place: 1 });
+  mark('p', 'juniper', 'grid', { kind: 'hit', place: 2 });
+  // A second each, from the first on.
+  const since = (sinceMs: number) => tapHistory(log(), GRID, sinceMs).undo.map(({ acts }) => acts.length);
+  expect(since(1000)).toEqual([2, 1, 1]);
+  expect(since(1001)).toEqual([1, 1]);
+  expect(since(3000)).toEqual([1]);
+  expect(since(3001)).toEqual([]);
+});
+
+test('a tap that says something of another pair as well is shown at both', () => {
+  const { join, log } = phone();
+  join('sorrel', 'juniper');
+  const at = (passId: string) => tapHistory(log(), { passId }).undo.length;
+  expect([tapHistory(log(), 'all').undo.length, at('p')]).toEqual([1, 0]);
+});

@@ -323,3 +323,20 @@ test('day by day', () => {
     { monday: '2026-04-27', lowEfforts: 6, highEfforts: 0, jumpingDays: 2, passes: 3 },
   ]);
 });
+
+test('a stride that got shorter is told so, by how much and without a sign', () => {
+  const drift = { change: -0.12, low: -0.2, high: -0.04, p: 0.004, points: 5 };
+  const [review] = strideReviews(
+    days(8).flatMap(day =>
+      (['free18', 'free22'] as const).map(ground => pass(ground, day, 'left', strides(ground === 'free18' ? 4 : 5))),
+    ),
+    () => 3.66,
+  );
+  const grown = (changed: Partial<typeof drift>) =>
+    strideClaims([{ ...review!, drift: { ...drift, ...changed } }], () => null, WORDS).map(({ text }) => text);
+  expect(grown({})).toEqual(['Juniper’s course-canter has got shorter over the season by about 12 cm.']);
+  expect(grown({ change: 0.12, low: 0.04, high: 0.2 })).toEqual([
+    'Juniper’s course-canter has grown over the season by about 12 cm.',
+  ]);
+  expect(grown({ p: 0.3 })).toEqual([]);
+});

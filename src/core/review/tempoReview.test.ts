@@ -1,6 +1,6 @@
 import type { PassMark } from '../record/passMark';
 import type { ReviewPass } from './reviewPass';
-import { tempoReviews, tempoReviewWords } from './tempoReview';
+import { temposOf, tempoReviews, tempoReviewWords } from './tempoReview';
 
 const taps = (strides: number, eachMs: (i: number) => number) => {
   let at = 0;
@@ -31,4 +31,20 @@ test('passes that do not count have none, and different questions are told apart
   const two = tempoReviews([pass(EVEN), pass(EVEN, { key: 'other' }), pass(EVEN)]);
   expect(two.map(({ seen }) => seen.length)).toEqual([2, 1]);
   expect(tempoReviewWords(two[1]!)).toBe('1.7 strides a second over 1 count; no change that can be told');
+});
+
+test('of a day: the pass and the leg each tempo was tapped in, of passes that count and legs that are there', () => {
+  const slower = taps(12, i => 500 + i * 15);
+  const day = temposOf([
+    pass(null),
+    pass(EVEN),
+    pass(QUICKER, { isVoid: true }),
+    pass(slower, { marks: [{ id: 'h', kind: 'hit', place: 1 } as PassMark] }),
+    pass(slower),
+    pass(EVEN, { ground: { legs: [] } } as never),
+  ]);
+  expect(day.map(({ index, place, tempo }) => [index, place, tempo.change])).toEqual([
+    [1, 1, 'even'],
+    [4, 1, 'slowed'],
+  ]);
 });

@@ -1,4 +1,4 @@
-import { seededYard } from './seededYard';
+import { seededYard } from './testSeededYard';
 import { suggestFrom } from './suggestFrom';
 import { broken } from './testBroken';
 import { testPair, testPasses, testStep } from './testPairs';

@@ -1,4 +1,4 @@
-import { evenSeasonsCalled } from './simulateEven';
+import { evenSeasonsCalled } from './testEvenSeasons';
 import { testPasses, testStep } from './testPairs';
 import { levelOfLook, unevenIn, unevenWords } from './uneven';
 import type { RiddenStep } from './step';

@@ -93,7 +93,14 @@ function largestRadiusBySearch(from: Pose, to: Pose, kinds: ('LL' | 'RR' | 'LR' 
   return best;
 }
 
-function fitsBySampling(from: Pose, to: Pose, kind: string, radiusM: number): boolean {
+function fitsBySampling(
+  from: Pose,
+  to: Pose,
+  kind: string,
+  radiusM: number,
+  isFree: (at: readonly [number, number]) => boolean = inside,
+  stepM = 0.4,
+): boolean {
   const [a, b] = [kind[0] === 'L' ? 1 : -1, kind[1] === 'L' ? 1 : -1];
   const u = (h: number) => [Math.cos(h), Math.sin(h)] as const;
   const centre = (p: Pose, side: number) => {
@@ -113,10 +120,14 @@ function fitsBySampling(from: Pose, to: Pose, kind: string, radiusM: number): bo
   if (first + second > 1.5 * Math.PI) return false;
   const onCircle = (c: readonly [number, number], h: number, side: number) =>
     [c[0] + side * radiusM * Math.sin(h), c[1] - side * radiusM * Math.cos(h)] as const;
-  for (let turned = 0; turned <= first; turned += 0.4 / radiusM)
-    if (!inside(onCircle(c0, from.headingRad + a * turned, a))) return false;
-  for (let turned = 0; turned <= second; turned += 0.4 / radiusM)
-    if (!inside(onCircle(c1, to.headingRad - b * turned, b))) return false;
+  for (let turned = 0; turned <= first; turned += stepM / radiusM)
+    if (!isFree(onCircle(c0, from.headingRad + a * turned, a))) return false;
+  for (let turned = 0; turned <= second; turned += stepM / radiusM)
+    if (!isFree(onCircle(c1, to.headingRad - b * turned, b))) return false;
+  const [[x0, y0], [x1, y1]] = [onCircle(c0, heading, a), onCircle(c1, heading, b)];
+  const steps = Math.ceil(Math.hypot(x1 - x0, y1 - y0) / stepM);
+  for (let step = 1; step < steps; step += 1)
+    if (!isFree([x0 + ((x1 - x0) * step) / steps, y0 + ((y1 - y0) * step) / steps])) return false;
   return true;
 }
 
@@ -204,4 +215,25 @@ test('arena and fences turned together by a quarter keep the length', () => {
 test('refuses a smallest radius that is none', () => {
   expect(() => naturalTrack(pose(1, 1, 0), pose(5, 5, 1), ARENA, 0)).toThrow(RangeError);
   expect(() => naturalTrack(pose(1, 1, 0), pose(5, 5, 1), ARENA, Number.NaN)).toThrow(RangeError);
+});
+
+test('where something stands on the sand the radius is closed in on: a little wider no longer fits', () => {
+  let closedIn = 0;
+  for (let yM = 34; yM <= 60; yM += 2) {
+    const [from, to] = [pose(10, 16, degrees(90)), pose(32, yM, degrees(0))];
+    const free = natural(from, to);
+    // In the way of the line that would be ridden without it.
+    const { at } = poseAt(free.chain, free.chain.lengthM * 0.45);
+    const standing = [{ kind: 'pillar' as const, name: null, at, radiusM: 0.3 }];
+    const track = naturalTrack(from, to, { ...ARENA, standing }, COURSE_M);
+    if (!track.ok || track.radiusM === null || track.radiusM <= COURSE_M) continue;
+    closedIn += 1;
+    // A metre is kept to what stands on the sand.
+    const clear = ([x, y]: readonly [number, number]) =>
+      inside([x, y]) && Math.hypot(x - at.xM, y - at.yM) >= 1.3 - 1e-9;
+    const fits = (share: number) =>
+      (['RR', 'LL'] as const).some(kind => fitsBySampling(from, to, kind, track.radiusM! * share, clear, 0.004));
+    expect([yM, fits(0.9999), fits(1.002)]).toEqual([yM, true, false]);
+  }
+  expect(closedIn).toBeGreaterThan(2);
 });

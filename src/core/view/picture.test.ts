@@ -124,3 +124,11 @@ describe('the eye of a rider', () => {
     expect(lookWords(called, lookFacts(line, ridden(), 18)!, String)).toEqual(['Nothing more to ride at.']);
   });
 });
+
+test('on a track that goes nowhere there is nothing to look along', () => {
+  const layout = testLayout([]);
+  const empty = { kind: 'figures' as const, id: 'f', name: null, gait: 'trot' as const, passes: 1, figures: [] };
+  const [reckoned] = reckonLayout({ ...layout, tracks: [empty] });
+  const wish = { look: 'next', eyeM: 2.45, aspect: 1.5 } as const;
+  expect(riderCamera(layout, { track: empty, reckoned: reckoned! }, 3, wish as never)).toBeNull();
+});

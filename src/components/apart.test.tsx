@@ -2,7 +2,7 @@
 import { act, useState, type ComponentType } from 'react';
 import { hydrateRoot } from 'react-dom/client';
 import { renderToString } from 'react-dom/server';
-import { apart } from './apart';
+import { apart, pageApart } from './apart';
 
 type PictureProps = { title: string };
 const Picture = ({ title }: PictureProps) => <svg aria-label={title} />;
@@ -17,13 +17,9 @@ function Page({ Part }: { Part: ComponentType<PictureProps> }) {
   );
 }
 
-/** A page as a server sends it that drew it before. */
-async function drawnByServer(): Promise<string> {
-  const Part = apart(async () => ({ default: Picture })) as unknown as ComponentType<PictureProps>;
-  renderToString(<Page Part={Part} />);
-  await new Promise(resolve => setTimeout(resolve));
-  return renderToString(<Page Part={Part} />);
-}
+/** A page as a server sends it. */
+const drawnByServer = () =>
+  renderToString(<Page Part={pageApart(Picture) as unknown as ComponentType<PictureProps>} />);
 
 test('drawn with its page, it stays as it is while the rest is alive already, until its script is there', async () => {
   let bring: (part: { default: typeof Picture }) => void = () => undefined;
@@ -31,7 +27,7 @@ test('drawn with its page, it stays as it is while the rest is alive already, un
   const Part = apart(load) as unknown as ComponentType<PictureProps>;
   const root = document.createElement('div');
   document.body.replaceChildren(root);
-  root.innerHTML = await drawnByServer();
+  root.innerHTML = drawnByServer();
   const drawn = root.querySelector('svg');
   expect(drawn?.getAttribute('aria-label')).toBe('strides');
   await act(async () => void hydrateRoot(root, <Page Part={Part} />));

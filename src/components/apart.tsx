@@ -1,6 +1,15 @@
 'use client';
 
-import { lazy, memo, Suspense, type ComponentType, type NamedExoticComponent } from 'react';
+import {
+  Activity,
+  lazy,
+  memo,
+  Suspense,
+  useState,
+  useSyncExternalStore,
+  type ComponentType,
+  type NamedExoticComponent,
+} from 'react';
 import { fetched, type Part } from './lazily';
 
 /**
@@ -11,15 +20,55 @@ import { fetched, type Part } from './lazily';
 export function apart<Props extends object>(load: () => Promise<Part<Props>>): NamedExoticComponent<Props> {
   const known = knownToServer(load);
   const Fetched = lazy(() => fetched(load));
+  const Drawn = drawn<Props>(props => {
+    const Known = known.part ?? Fetched;
+    return <Known {...props} />;
+  });
   function Apart(props: Props) {
-    const Drawn = known.part ?? Fetched;
+    if (useIsFirst()) return <Drawn {...props} />;
     return (
       <Suspense fallback={null}>
-        <Drawn {...props} />
+        <Fetched {...props} />
       </Suspense>
     );
   }
   return memo(Apart);
+}
+
+/**
+ * All of a page, drawn with what stays over every page and alive after it. Its script is asked for as soon as the head of the page is read
+ * (`dynamic` says so there). Whoever comes from another page sees that one until this is there.
+ * @param Page - made by `dynamic`, which has to be called where the file is named
+ */
+export function pageApart<Props extends object>(Page: ComponentType<Props>): NamedExoticComponent<Props> {
+  const Drawn = drawn(Page);
+  const PageApart = (props: Props) => (useIsFirst() ? <Drawn {...props} /> : <Page {...props} />);
+  return memo(PageApart);
+}
+
+/**
+ * What is alive by itself, later than what stands round it. Where a Suspense would stand a server puts what is large at the end of the page,
+ * and it is shown a third of a second later; so it stands in its place. It is not made anew when what stands round it is, which would
+ * take what the server drew away until its script is there.
+ */
+const drawn = <Props extends object>(What: ComponentType<Props>): ComponentType<Props> =>
+  memo((props: Props) => (
+    <Activity>
+      <What {...props} />
+    </Activity>
+  )) as unknown as ComponentType<Props>;
+
+const never = () => () => undefined;
+
+/** Whether this came with the page from the server, and did not come to a page that was alive. */
+function useIsFirst(): boolean {
+  const isHydrated = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  const [cameLater] = useState(isHydrated);
+  return !cameLater;
 }
 
 /** A server has a part before it draws the first page: none comes without it and moves when it is there. */

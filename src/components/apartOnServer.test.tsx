@@ -1,5 +1,5 @@
 /** @jest-environment node */
-import { renderToString } from 'react-dom/server';
+import { renderToReadableStream, renderToString } from 'react-dom/server';
 import { apart } from './apart';
 
 const Picture = ({ title }: { title: string }) => <svg aria-label={title} />;
@@ -11,10 +11,17 @@ test('a server draws a part with the first page already', async () => {
   expect(renderToString(<Part title="strides" />)).toContain('<svg aria-label="strides">');
 });
 
-test('a part that cannot be loaded leaves the server as it is', async () => {
-  // It is asked for again later: nobody waits for that here.
-  jest.useFakeTimers();
+test('a part that cannot be loaded is told in its place, and the page is sent', async () => {
+  jest.useFakeTimers({ doNotFake: ['setImmediate', 'queueMicrotask', 'nextTick', 'performance'] });
   const Part = apart<{ title: string }>(() => Promise.reject(new Error('gone')));
-  await Promise.resolve();
-  expect(renderToString(<Part title="strides" />)).not.toContain('svg');
+  const sent = renderToReadableStream(
+    <p>
+      horses <Part title="strides" />
+    </p>,
+  );
+  await jest.advanceTimersByTimeAsync(5000);
+  const html = await new Response(await sent).text();
+  expect(html).toContain('<p>horses');
+  expect(html).toContain('could not be fetched');
+  expect(html).not.toContain('svg');
 });

@@ -29,7 +29,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { may } from '../../../_server/access/rules';
 import { yardContext } from '../../../_server/yardContext';
-import { RidePad } from './_components/RidePad';
+import { RidePadApart } from './_components/RidePadApart';
 
 export const metadata: Metadata = { title: 'Ride' };
 
@@ -64,7 +64,7 @@ export default async function RidePadPage({
         layout={{ id: version.layoutId, name: version.name }}
         pair={{ id: pair.id, name: `${pair.horseName} with ${pair.riderName}` }}
       />
-      <RidePad
+      <RidePadApart
         key={question.id}
         faults={rules.faults}
         riderMarks={rules.riderMarks}

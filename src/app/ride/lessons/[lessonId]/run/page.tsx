@@ -20,7 +20,7 @@ import { lessonLog } from '@/data/queries/recordLog';
 import { packLog } from '@/files/packedRecord';
 import type { Metadata } from 'next';
 import { notFound, redirect } from 'next/navigation';
-import { RunLesson } from './_components/RunLesson';
+import { RunLessonApart } from './_components/RunLessonApart';
 import type { RunPair } from './runStage';
 import { lessonCautions, stagesToRide } from './stagesToRide';
 
@@ -85,7 +85,7 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
     ...stages.flatMap(({ versionId, layout }) => (versionId && layout ? [[versionId, layout] as const] : [])),
   ]);
   return (
-    <RunLesson
+    <RunLessonApart
       {...{ lessonId, name, startsAtMs, breakEveryMin: plan.breakEveryMin, rules, pairs, stages, layouts }}
       homeFacingDeg={arena?.marks.homeFacingDeg ?? null}
       cautions={lessonCautions(

@@ -1,0 +1,83 @@
+/** @jest-environment jsdom */
+import { act, lazy, startTransition, useState, type ComponentType } from 'react';
+import { createRoot, hydrateRoot } from 'react-dom/client';
+import { renderToString } from 'react-dom/server';
+import { pageApart } from './apart';
+
+type PadProps = { horse: string };
+function Pad({ horse }: PadProps) {
+  const [strides, setStrides] = useState(0);
+  return (
+    <button id="key" onClick={() => setStrides(strides + 1)}>
+      {`${horse} ${strides}`}
+    </button>
+  );
+}
+
+/** What is there whether the pad's script is there or not. */
+function Around({ Page }: { Page: ComponentType<PadProps> }) {
+  const [opened, setOpened] = useState(false);
+  return (
+    <>
+      <nav onClick={() => setOpened(true)}>{opened ? 'opened' : 'closed'}</nav>
+      <Page horse="Wren" />
+    </>
+  );
+}
+
+/** A page whose script comes when it is brought. */
+function pageToCome() {
+  let bring: () => void = () => undefined;
+  const script = new Promise<{ default: typeof Pad }>(resolve => (bring = () => resolve({ default: Pad })));
+  const Page = pageApart(lazy(() => script)) as unknown as ComponentType<PadProps>;
+  return { Page, bring: () => act(async () => bring()) };
+}
+
+const drawn = () => {
+  const Page = pageApart(Pad) as unknown as ComponentType<PadProps>;
+  return renderToString(<Around Page={Page} />);
+};
+let root: HTMLElement;
+beforeEach(() => {
+  root = document.createElement('div');
+  document.body.replaceChildren(root);
+});
+const click = (name: string) => act(async () => root.querySelector<HTMLElement>(name)!.click());
+
+test('a server sends it in its place, with nothing that is put there later', () => {
+  expect(drawn()).not.toMatch(/<template|hidden/);
+  expect(drawn()).toMatch(/<nav>closed<\/nav>.*Wren 0<\/button>/);
+});
+
+test('what stands round it is alive without its script; with it the very keys that were drawn are', async () => {
+  root.innerHTML = drawn();
+  const key = root.querySelector('#key');
+  const { Page, bring } = pageToCome();
+  const faults: unknown[] = [];
+  await act(
+    async () => void hydrateRoot(root, <Around Page={Page} />, { onRecoverableError: one => faults.push(one) }),
+  );
+  await click('nav');
+  expect(root.textContent).toBe('openedWren 0');
+  expect(root.querySelector('#key')).toBe(key);
+  await bring();
+  await click('#key');
+  expect(root.textContent).toBe('openedWren 1');
+  expect(root.querySelector('#key')).toBe(key);
+  expect(faults).toEqual([]);
+});
+
+test('whoever comes from another page sees that one until this is there', async () => {
+  const { Page, bring } = pageToCome();
+  let go: () => void = () => undefined;
+  function Pages() {
+    const [isThere, setThere] = useState(false);
+    go = () => startTransition(() => setThere(true));
+    return isThere ? <Page horse="Wren" /> : <p>the list of lessons</p>;
+  }
+  await act(async () => createRoot(root).render(<Pages />));
+  await act(async () => go());
+  expect(root.textContent).toBe('the list of lessons');
+  await bring();
+  expect(root.textContent).toBe('Wren 0');
+});

@@ -51,12 +51,16 @@ export function pageApart<Props extends object>(Page: ComponentType<Props>): Nam
  * and it is shown a third of a second later; so it stands in its place. It is not made anew when what stands round it is, which would
  * take what the server drew away until its script is there.
  */
-const drawn = <Props extends object>(What: ComponentType<Props>): ComponentType<Props> =>
-  memo((props: Props) => (
-    <Activity>
-      <What {...props} />
-    </Activity>
-  )) as unknown as ComponentType<Props>;
+function drawn<Props extends object>(What: ComponentType<Props>): ComponentType<Props> {
+  function Drawn(props: Props) {
+    return (
+      <Activity>
+        <What {...props} />
+      </Activity>
+    );
+  }
+  return memo(Drawn) as unknown as ComponentType<Props>;
+}
 
 const never = () => () => undefined;
 

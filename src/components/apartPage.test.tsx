@@ -69,14 +69,13 @@ test('what stands round it is alive without its script; with it the very keys th
 
 test('whoever comes from another page sees that one until this is there', async () => {
   const { Page, bring } = pageToCome();
-  let go: () => void = () => undefined;
   function Pages() {
     const [isThere, setThere] = useState(false);
-    go = () => startTransition(() => setThere(true));
-    return isThere ? <Page horse="Wren" /> : <p>the list of lessons</p>;
+    if (isThere) return <Page horse="Wren" />;
+    return <a onClick={() => startTransition(() => setThere(true))}>the list of lessons</a>;
   }
   await act(async () => createRoot(root).render(<Pages />));
-  await act(async () => go());
+  await click('a');
   expect(root.textContent).toBe('the list of lessons');
   await bring();
   expect(root.textContent).toBe('Wren 0');

@@ -134,8 +134,13 @@ async function reportScripts(): Promise<void> {
   const pages = await benchScripts();
   for (const { page, kB, aimKB } of pages)
     report(`first JavaScript of ${page}`, `${kB.toFixed(0)} kB as sent`, `${aimKB} kB`, kB <= aimKB);
-  const rows = pages.map(({ page, kB, aimKB }) => [page, kB.toFixed(0), aimKB]);
-  keepMeasured('scripts', ['page', 'kB', 'aim'], rows);
+  const rows = pages.map(({ page, kB, behindKB, aimKB }) => [page, kB.toFixed(0), aimKB, behindKB.toFixed(0)]);
+  keepMeasured(
+    'scripts',
+    ['page', 'kB', 'aim', 'behind it, kB'],
+    rows,
+    'Behind it: what the head of a page asks for besides, after the rest, and comes alive by itself. What a page asks for once it is alive is not counted.',
+  );
 }
 
 async function reportSlowPhone(): Promise<void> {

@@ -15,7 +15,8 @@ const FOLLOWED = [
 const AIMS_KB: Record<string, number> = { '/plan/…': 240, '/set/…': 165, '/ride/lessons/…/run': 165 };
 const AIM_KB = 160;
 
-export type PageScripts = { page: string; kB: number; aimKB: number };
+/** `behindKB`: what the head of a page asks for besides, and comes alive after it. */
+export type PageScripts = { page: string; kB: number; behindKB: number; aimKB: number };
 
 /** The JavaScript of the main pages, the most first. */
 export async function benchScripts(): Promise<PageScripts[]> {
@@ -39,18 +40,29 @@ export async function benchScripts(): Promise<PageScripts[]> {
       }
     const found: PageScripts[] = [];
     for (const [address, text] of pages) {
-      // Browsers that know modules leave the scripts for old ones alone.
-      const tags = text.match(/<script\b[^>]*\bsrc="[^"]+"[^>]*>/g) ?? [];
-      const srcs = new Set(tags.filter(tag => !/nomodule/i.test(tag)).map(tag => /src="([^"]+)"/.exec(tag)![1]!));
-      let bytes = 0;
-      for (const src of srcs) bytes += await sizeOf(src);
+      const srcs = new Set(attributesOf(text, /<script\b[^>]*>/g, 'src'));
+      const behind = new Set(
+        attributesOf(text, /<link\b[^>]*\bas="script"[^>]*>/g, 'href').filter(src => !srcs.has(src)),
+      );
+      const sumKB = async (of: Iterable<string>) => {
+        let bytes = 0;
+        for (const src of of) bytes += await sizeOf(src);
+        return bytes / 1000;
+      };
       const page = address.replace(/[0-9a-f-]{36}/, '…');
-      found.push({ page, kB: bytes / 1000, aimKB: AIMS_KB[page] ?? AIM_KB });
+      found.push({ page, kB: await sumKB(srcs), behindKB: await sumKB(behind), aimKB: AIMS_KB[page] ?? AIM_KB });
     }
     return found.sort((a, b) => b.kB - a.kB);
   } finally {
     await server.stop();
   }
+}
+
+/** An attribute of every tag of a kind, where it has it; browsers that know modules leave the scripts for old ones alone. */
+function attributesOf(html: string, tags: RegExp, name: string): string[] {
+  return (html.match(tags) ?? [])
+    .filter(tag => !/nomodule/i.test(tag))
+    .flatMap(tag => new RegExp(`\\b${name}="([^"]+)"`).exec(tag)?.[1] ?? []);
 }
 
 /** What comes over the wire for an address, as a browser asks for it. */

@@ -32,7 +32,7 @@ describe('numbers of a course', () => {
 
 test('minutes on small circles are those of circles of 10 m and less, by their rein', () => {
   const round = (rein: 'left' | 'right', radiusM: number, yM: number) => {
-    const layout = testLayout([pole('p', 20, yM), pole('p', 20, yM)].slice(0, 1), {
+    const layout = testLayout([pole('p', 20, yM)], {
       arena: { widthM: 40, lengthM: 60, letters: 'none' },
       track: {
         ...{ gait: 'trot', through: ['p', 'p'].map(item => ({ item, reversed: false })) },

@@ -18,13 +18,12 @@ function Page({ Part }: { Part: ComponentType<PictureProps> }) {
 }
 
 /** A page as a server sends it. */
-const drawnByServer = () =>
-  renderToString(<Page Part={pageApart(Picture) as unknown as ComponentType<PictureProps>} />);
+const drawnByServer = () => renderToString(<Page Part={pageApart(Picture)} />);
 
 test('drawn with its page, it stays as it is while the rest is alive already, until its script is there', async () => {
   let bring: (part: { default: typeof Picture }) => void = () => undefined;
   const load = () => new Promise<{ default: typeof Picture }>(resolve => (bring = resolve));
-  const Part = apart(load) as unknown as ComponentType<PictureProps>;
+  const Part = apart(load);
   const root = document.createElement('div');
   document.body.replaceChildren(root);
   root.innerHTML = drawnByServer();

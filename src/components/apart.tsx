@@ -1,15 +1,6 @@
 'use client';
 
-import {
-  Activity,
-  lazy,
-  memo,
-  Suspense,
-  useState,
-  useSyncExternalStore,
-  type ComponentType,
-  type NamedExoticComponent,
-} from 'react';
+import { Activity, lazy, memo, Suspense, useState, useSyncExternalStore, type ComponentType } from 'react';
 import { fetched, type Part } from './lazily';
 
 /**
@@ -17,7 +8,7 @@ import { fetched, type Part } from './lazily';
  * long as what it is given stays it is left as it was drawn; what changes before its script is there takes the drawing away. For parts of
  * pages only: in what stays over all pages it was tried, and the framework did not come to the next page.
  */
-export function apart<Props extends object>(load: () => Promise<Part<Props>>): NamedExoticComponent<Props> {
+export function apart<Props extends object>(load: () => Promise<Part<Props>>): ComponentType<Props> {
   const known = knownToServer(load);
   const Fetched = lazy(() => fetched(load));
   const Drawn = drawn<Props>(props => {
@@ -32,18 +23,20 @@ export function apart<Props extends object>(load: () => Promise<Part<Props>>): N
       </Suspense>
     );
   }
-  return memo(Apart);
+  return Apart;
 }
 
 /**
  * All of a page, drawn with what stays over every page and alive after it. Its script is asked for as soon as the head of the page is read
  * (`dynamic` says so there). Whoever comes from another page sees that one until this is there.
  * @param Page - made by `dynamic`, which has to be called where the file is named
+ * @returns no `memo`: what a server names anew each time that a page is asked for is the same to React only as a plain function
  */
-export function pageApart<Props extends object>(Page: ComponentType<Props>): NamedExoticComponent<Props> {
+export function pageApart<Props extends object>(Page: ComponentType<Props>): ComponentType<Props> {
   const Drawn = drawn(Page);
-  const PageApart = (props: Props) => (useIsFirst() ? <Drawn {...props} /> : <Page {...props} />);
-  return memo(PageApart);
+  return function PageApart(props: Props) {
+    return useIsFirst() ? <Drawn {...props} /> : <Page {...props} />;
+  };
 }
 
 /**

@@ -29,12 +29,12 @@ function Around({ Page }: { Page: ComponentType<PadProps> }) {
 function pageToCome() {
   let bring: () => void = () => undefined;
   const script = new Promise<{ default: typeof Pad }>(resolve => (bring = () => resolve({ default: Pad })));
-  const Page = pageApart(lazy(() => script)) as unknown as ComponentType<PadProps>;
+  const Page = pageApart(lazy(() => script));
   return { Page, bring: () => act(async () => bring()) };
 }
 
 const drawn = () => {
-  const Page = pageApart(Pad) as unknown as ComponentType<PadProps>;
+  const Page = pageApart(Pad);
   return renderToString(<Around Page={Page} />);
 };
 let root: HTMLElement;
@@ -79,4 +79,33 @@ test('whoever comes from another page sees that one until this is there', async 
   expect(root.textContent).toBe('the list of lessons');
   await bring();
   expect(root.textContent).toBe('Wren 0');
+});
+
+test('told other things later, and named anew as a server does each time, it keeps what was done in it', async () => {
+  const { Page, bring } = pageToCome();
+  const [first, again] = [1, 2].map(() => lazy(async () => ({ default: Page })));
+  function Told() {
+    const [horse, setHorse] = useState('Wren');
+    const Named = horse === 'Wren' ? first! : again!;
+    return (
+      <>
+        <nav onClick={() => startTransition(() => setHorse('Sorrel'))}>other</nav>
+        <Named horse={horse} />
+      </>
+    );
+  }
+  const Server = pageApart(Pad);
+  root.innerHTML = renderToString(
+    <>
+      <nav>other</nav>
+      <Server horse="Wren" />
+    </>,
+  );
+  await act(async () => void hydrateRoot(root, <Told />));
+  await bring();
+  const key = root.querySelector('#key');
+  await click('#key');
+  await click('nav');
+  expect(root.textContent).toBe('otherSorrel 1');
+  expect(root.querySelector('#key')).toBe(key);
 });

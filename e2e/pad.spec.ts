@@ -68,8 +68,19 @@ async function openRide(page: Page, yard: RoanServer, layout: string, pair: stri
   await key(page, 'Ride').click();
   await page.waitForURL(/\/ride\/[0-9a-f-]+\/[0-9a-f-]+/);
   await expect(page.locator('[data-delivery=saved]')).toBeVisible();
-  // What is to be taken care of is read once.
+  // What is to be taken care of is read once; then the sand has the room that it took.
   await key(page, 'Read').click();
+  await standsStill(page.locator('[data-whole-screen] svg').first());
+}
+
+/** Until something has not moved for a moment: nobody taps sooner than that. */
+async function standsStill(of: Locator): Promise<void> {
+  const place = async () => JSON.stringify(await of.boundingBox());
+  await expect(async () => {
+    const before = await place();
+    await new Promise(resolve => setTimeout(resolve, 150));
+    expect(await place()).toBe(before);
+  }).toPass();
 }
 
 async function passesSoFar(page: Page): Promise<string[]> {

@@ -417,3 +417,22 @@ test('a line over fences is ridden over cross-rails first and then in its counts
     { fromM: figure.lengthM * 0.6, toM: figure.lengthM, pace: 'short' },
   ]);
 });
+
+test('a grid is built up fence by fence, each time with something else to think of, without its guides', () => {
+  const { stages } = lay('grid', ground(LONG)).exercise;
+  const built = stages.filter(({ set }) => set.only !== null && set.only !== undefined);
+  expect(built.map(({ name }) => name)).toEqual([
+    'The first fence alone',
+    ...Array.from({ length: built.length - 1 }, (_, index) => `Up to fence ${index + 2}`),
+  ]);
+  expect(built.length).toBeGreaterThan(4);
+  built.slice(1).forEach(({ focus }, index) => expect(focus).not.toBe(built[index]!.focus));
+  expect(built[4]!.focus).toBe(built[0]!.focus);
+  for (const { set } of built) expect(set.guides).toBe(false);
+  // Each stage has all of the one before it.
+  built.slice(1).forEach(({ set }, index) => {
+    const before = built[index]!.set.only as readonly string[];
+    expect(set.only).toEqual(expect.arrayContaining([...before]));
+    expect((set.only as readonly string[]).length).toBeGreaterThan(before.length);
+  });
+});

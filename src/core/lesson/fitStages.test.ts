@@ -61,3 +61,32 @@ test('what is ridden most often is ridden less until the hour and the day hold, 
   const [first] = fitStages([five(), five()], three, { minutes: 40, dayShare: 1 });
   expect(first!.why.at(-1)).toMatch(/^3 instead of 5/);
 });
+
+test('what holds exactly holds: the hour to its last minute; of the day something is left over', () => {
+  const one = () => {
+    const made = stage({ dayShare: 0.25 });
+    made.stage.eachRein = 4;
+    return made;
+  };
+  const repetitions = (minutes: number, dayShare: number) =>
+    fitStages([one()], ['novice'], { minutes, dayShare })[0]!.stage.eachRein;
+  // Four times on each rein, a minute each with coming round, and two to say what comes: ten minutes.
+  expect([repetitions(10, Infinity), repetitions(9, Infinity)]).toEqual([4, 3]);
+  expect([repetitions(Infinity, 1), repetitions(Infinity, 1.01)]).toEqual([3, 4]);
+});
+
+test('an easier policy only where the horses are below what it is made for, and the question would be asked again', () => {
+  const policyOf = (
+    policy: 'same question again' | 'let it go',
+    madeFor: 'green' | 'novice' | null,
+    ...levels: Parameters<typeof lessonLevel>[0]
+  ) => {
+    const made = stage({ level: madeFor });
+    made.stage.policy = policy;
+    return fitStages([made], levels)[0]!.stage.policy;
+  };
+  expect(policyOf('same question again', 'novice', 'green')).toBe('lower only what failed');
+  expect(policyOf('let it go', 'novice', 'green')).toBe('let it go');
+  expect(policyOf('same question again', null, 'green')).toBe('same question again');
+  expect(policyOf('same question again', 'green', 'novice')).toBe('same question again');
+});

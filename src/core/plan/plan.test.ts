@@ -109,6 +109,9 @@ describe('things', () => {
     const viaOf = (plan: Plan) => (plan.tracks[0] as ItemTrack).legs[0]!.track;
     expect(viaOf(moveThings(via, ['heron', 'willow'], { xM: 1, yM: 1 }))).toEqual({ via: { xM: 10, yM: 26 } });
     expect(viaOf(moveThings(via, ['heron'], { xM: 1, yM: 1 }))).toEqual({ via: { xM: 9, yM: 25 } });
+    // A track that nothing is moved of is the very same one.
+    expect(moveThings(via, ['heron'], { xM: 1, yM: 1 }).tracks[0]).toBe(via.tracks[0]);
+    expect(moveThings(via, ['cone 1'], { xM: 1, yM: 1 }).tracks[0]).toBe(via.tracks[0]);
   });
 
   test('in line, facing alike, and spaced evenly or by a gap', () => {

@@ -72,3 +72,8 @@ test('arguments outside their bounds are refused', () => {
   expect(() => betaInverse(Number.NaN, 1, 1)).toThrow(RangeError);
   expect(() => studentTwoSided(1, 3)).toThrow(RangeError);
 });
+
+test('the inverse has its ends, and none beyond them', () => {
+  expect([betaInverse(0, 2, 3), betaInverse(1, 2, 3)]).toEqual([0, 1]);
+  for (const p of [-0.01, 1.01, -Infinity, Infinity]) expect(() => betaInverse(p, 2, 3)).toThrow(RangeError);
+});

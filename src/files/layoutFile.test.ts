@@ -114,7 +114,7 @@ test.each([
     'tracks.0.through.1.item: there is no item “oak”',
   ],
   ['a cone to ride over', j => (j.tracks[0].through[1].item = 'c1'), 'is a cone and is not ridden over'],
-  ['too many legs', j => j.tracks[0].legs.push({}), 'tracks.0.legs: 2 items need 1 legs, and there are 2'],
+  ['too many legs', j => j.tracks[0].legs.push({}), 'tracks.0.legs: 2 items want 1 leg, and 2 are given'],
   ['an arena too small', j => Object.assign(j.arena, { widthM: 4, letters: 'none' }), 'arena.widthM'],
   ['letters on sand of another size', j => (j.arena.letters = '20x40'), 'arena.letters'],
   ['an item far off the earth', j => (j.items[0].at.yM = 1e6), 'items.0.at.yM'],

@@ -6,7 +6,7 @@ import type { ReckonedFigureTrack, ReckonedItemTrack, ReckonedTrack } from '../l
 import type { HorseReading, ReckonedLeg } from '../layout/reckonedLeg';
 import { layoutLabels } from '../layout/labels';
 import type { Caution, CautionCode } from './caution';
-import type { CautionLimits } from './cautionLimits';
+import { ROUNDING, type CautionLimits } from './cautionLimits';
 
 /** A layout as it was reckoned, and the limits it is judged by. */
 export type CautionContext = { layout: Layout; tracks: readonly ReckonedTrack[]; limits: CautionLimits };
@@ -89,6 +89,7 @@ export const metres = (lengthM: number) => `${lengthM.toFixed(lengthM < 1 ? 2 : 
 /** The same of what is measured by a limit: to the centimetre where both would read alike, on the side of it on which it is. */
 export function metresBy(lengthM: number, limitM: number): string {
   if (metres(lengthM) !== metres(limitM)) return metres(lengthM);
-  const cm = lengthM < limitM ? Math.floor(lengthM * 100) : Math.ceil(lengthM * 100);
+  // What is a whole centimetre but for rounding is that one.
+  const cm = lengthM < limitM ? Math.floor(lengthM * 100 + ROUNDING) : Math.ceil(lengthM * 100 - ROUNDING);
   return `${(cm / 100).toFixed(2)} m`;
 }

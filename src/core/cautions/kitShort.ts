@@ -1,3 +1,4 @@
+import { howMany } from '../words/howMany';
 import type { Item } from '../items/item';
 import { kitOfAll, type Kit } from '../items/kit';
 import { isRaised } from '../items/pole';
@@ -33,7 +34,7 @@ export const kitShort: CautionRule = {
         level: 'warn',
         items: [],
         place: NOWHERE,
-        text: `The yard lacks ${lacks.map(([piece, count]) => `${count} ${piece}`).join(', ')} for this layout.`,
+        text: `The yard lacks ${lacks.map(([piece, count]) => howMany(count, piece.slice(0, -1))).join(', ')} for this layout.`,
         mend: 'Build it plainer, or leave something out.',
       },
     ];

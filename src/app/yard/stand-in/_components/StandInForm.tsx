@@ -4,7 +4,7 @@ import { useSay } from '@/components/Lengths/LengthsProvider';
 import { Card } from '@/components/Card/Card';
 import { EmptyState } from '@/components/EmptyState/EmptyState';
 import { LinkButton } from '@/components/LinkButton/LinkButton';
-import { TEST_PACES, type FootLanding } from '@/core';
+import { howMany, TEST_PACES, type FootLanding } from '@/core';
 import { Alert, Button, Group, NumberInput, Select } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import classes from '../StandInForm.module.css';
@@ -123,8 +123,8 @@ function LiveFeet({ query }: { query: string }) {
         </Alert>
       )}
       <p aria-live="polite" className={classes.quiet}>
-        {state === 'over' && `Over: ${landings.length} footfalls.`}
-        {state === 'playing' && `${landings.length} footfalls so far.`}
+        {state === 'over' && `Over: ${howMany(landings.length, 'footfall')}.`}
+        {state === 'playing' && `${howMany(landings.length, 'footfall')} so far.`}
       </p>
       <ol className={classes.feet}>
         {landings.slice(-12).map(({ timeS, foot, xM }) => (

@@ -1,3 +1,4 @@
+import { howMany } from '../words/howMany';
 import type { LayoutEdit } from '../layout/layoutEdit';
 import type { Rein } from '../track/rein';
 import { figureTracks, itemTracks, sentence, trackCalled, type CautionContext, type CautionRule } from './cautionRule';
@@ -33,7 +34,7 @@ export const smallCircleLong: CautionRule = {
           items: [],
           // Where most of it is.
           place: { track: on[0].track, part: null },
-          text: `${who} ${minutes.toFixed(1)} minutes on circles of ${most.diameterM} m and less on the ${rein} rein; ${most.minutes} are enough.`,
+          text: `${who} ${minutes.toFixed(1)} minutes on circles of ${most.diameterM} m and less on the ${rein} rein; ${howMany(most.minutes, 'is', 'are')} enough.`,
           mend: 'Ride it fewer times, with a walk break, or make the circles larger.',
         },
       ];

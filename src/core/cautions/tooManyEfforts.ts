@@ -30,7 +30,7 @@ export const tooManyEfforts: CautionRule = {
     if (raised >= 1 - ROUNDING_SHARE)
       told.push({
         ...about,
-        text: `${howMany(work.raisedPasses, 'pass over raised poles is', 'passes over raised poles are')} planned for each horse; ${limits.raisedPasses} are enough for a day.`,
+        text: `${howMany(work.raisedPasses, 'pass over raised poles is', 'passes over raised poles are')} planned for each horse; ${howMany(limits.raisedPasses, 'is', 'are')} enough for a day.`,
         mend: 'Plan fewer passes, or lay the poles on the ground.',
       });
     return told;

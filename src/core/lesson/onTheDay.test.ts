@@ -98,6 +98,9 @@ describe('when a stage is over', () => {
     const timed = { ...plan, stop: { when: 'minutes', minutes: 8 } } as const;
     expect(stopHere([pass('left')], { ...timed, nowMs: 7.9 * 60_000 })).toBeNull();
     expect(stopHere([pass('left')], { ...timed, nowMs: 8 * 60_000 })).toBe('8 minutes at this: 8 were planned.');
+    expect(stopHere([pass('left')], { ...plan, stop: { when: 'minutes', minutes: 1 }, nowMs: 60_000 })).toBe(
+      '1 minute at this: 1 was planned.',
+    );
   });
 
   test('at the first clear improvement: clean after a fault on the same rein, or a better mark for quality', () => {

@@ -1,4 +1,5 @@
 import type { StopRule } from '../exercises/exercise';
+import { howMany } from '../words/howMany';
 import { improvement } from './improvement';
 import { isVoid, lineRidden, passFaults } from '../record/passJudged';
 import type { PassRecord } from '../record/passRecord';
@@ -53,7 +54,9 @@ function reasonToStop(counted: readonly Ridden[], { stop, eachRein, hasReins, no
     }
     case 'minutes': {
       const minutes = (nowMs - counted[0]!.riddenAtMs) / 60_000;
-      return minutes < stop.minutes ? null : `${Math.floor(minutes)} minutes at this: ${stop.minutes} were planned.`;
+      return minutes < stop.minutes
+        ? null
+        : `${howMany(Math.floor(minutes), 'minute')} at this: ${stop.minutes} ${stop.minutes === 1 ? 'was' : 'were'} planned.`;
     }
     case 'first clear improvement': {
       const change = improvement(counted);

@@ -48,3 +48,17 @@ test('of two exercises a stage says whose it is, and the other stands as drawn',
 test('a plan without exercises has none', () => {
   expect(setStages(planOf())).toEqual([]);
 });
+
+test('the counts of a stage are asked on the track of its own exercise, and what is built as drawn says so', () => {
+  const resolved = planOf('two-fences-on-circle', 'trot-poles');
+  const stages = setStages(resolved).filter(({ key }) => key.startsWith('e0.'));
+  const asked = stages.map(({ layout }) =>
+    layout.tracks.map(track => (track.kind === 'items' ? track.legs.map(leg => leg.asked) : [])),
+  );
+  const counted = asked.at(-1)!;
+  expect(counted[0]!.every(count => typeof count === 'number' && count === counted[0]![0])).toBe(true);
+  // As poles none is asked; the row beside has none of its own.
+  expect(asked[0]![0]).toEqual([null, null]);
+  expect(new Set(counted[1])).toEqual(new Set([null]));
+  expect(stages.map(({ isAsDrawn }) => isAsDrawn)).toEqual([...stages.slice(1).map(() => false), true]);
+});

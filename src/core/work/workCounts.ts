@@ -1,3 +1,4 @@
+import { howMany } from '../words/howMany';
 import type { PassRecord } from '../record/passRecord';
 import { NO_WORK, passWork, sumWork, type Work, type WorkedPass } from './passWork';
 import { SMALL_CIRCLE_M } from '../layout/smallCircles';
@@ -97,11 +98,13 @@ export function dayWarnings(
       `${lowEfforts + highEfforts} efforts, ${highEfforts} of them at ${HIGH_FROM_M} m and over: ${limits.lowEfforts} low ones or ${limits.highEfforts} high ones are enough for a day.`,
     );
   if (raisedPasses >= limits.raisedPasses)
-    warnings.push(`${raisedPasses} passes over raised poles: ${limits.raisedPasses} are enough for a day.`);
+    warnings.push(
+      `${howMany(raisedPasses, 'pass', 'passes')} over raised poles: ${howMany(limits.raisedPasses, 'is', 'are')} enough for a day.`,
+    );
   for (const rein of ['left', 'right'] as const)
     if (smallCircleMin[rein] >= limits.smallCircleMin - ROUNDING)
       warnings.push(
-        `${smallCircleMin[rein].toFixed(1)} minutes on circles of ${SMALL_CIRCLE_M} m and less on the ${rein} rein: ${limits.smallCircleMin} are enough for a day.`,
+        `${smallCircleMin[rein].toFixed(1)} minutes on circles of ${SMALL_CIRCLE_M} m and less on the ${rein} rein: ${howMany(limits.smallCircleMin, 'is', 'are')} enough for a day.`,
       );
   return warnings;
 }

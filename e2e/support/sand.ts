@@ -7,13 +7,17 @@ type PointM = { xM: number; yM: number };
  * it has none, read from the geometry of the page.
  */
 export async function drawnAt(shape: Locator): Promise<PointM> {
-  return shape.evaluate(node => {
+  const found = await shape.evaluate(node => {
     const drawing = (node.querySelector('[data-rail]') ?? node) as SVGGraphicsElement;
+    const paper = drawing.ownerSVGElement?.getScreenCTM();
+    if (!paper) return null;
     const { x, y, width, height } = drawing.getBBox();
-    const toPaper = drawing.ownerSVGElement!.getScreenCTM()!.inverse().multiply(drawing.getScreenCTM()!);
+    const toPaper = paper.inverse().multiply(drawing.getScreenCTM()!);
     const middle = new DOMPoint(x + width / 2, y + height / 2).matrixTransform(toPaper);
     return { xM: middle.y, yM: middle.x };
   });
+  // Let go, it is drawn anew: what was looked at may be off the page already.
+  return found ?? drawnAt(shape);
 }
 
 /** Where the frame of something lies that is drawn in one of its own. */

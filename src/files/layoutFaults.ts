@@ -75,7 +75,7 @@ export function trackFault(track: TrackOnPaper, arena: Arena): string | null {
 function legsFault({ legs, through }: TrackOnPaper): string | null {
   if (!through) return null;
   if (legs && legs.length !== through.length - 1)
-    return `legs: ${howMany(through.length, 'item wants', 'items want')} ${howMany(through.length - 1, 'leg')}, and ${legs.length} ${legs.length === 1 ? 'is' : 'are'} given.`;
+    return `legs: ${howMany(through.length, 'item wants', 'items want')} ${howMany(through.length - 1, 'leg')}, and ${howMany(legs.length, 'is', 'are')} given.`;
   for (let i = 0; i + 1 < through.length; i += 1) {
     const circle = through[i]!.item === through[i + 1]!.item && through[i]!.reversed === through[i + 1]!.reversed;
     const leg = legs?.[i];

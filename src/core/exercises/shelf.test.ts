@@ -13,21 +13,13 @@ import { FAILURE_POLICIES, PURPOSES, SEATS } from './exercise';
 import { layOutExercise } from './layOutExercise';
 import { findRecipe, SHELF } from './shelf';
 import { stageLayout } from './stageLayout';
+import { TWELVE_FT } from './testHorse';
 
 const FT = 0.3048;
 const YD = 0.9144;
 const LONG: Arena = { widthM: 20, lengthM: 60, letters: '20x60' };
 const FIELD: Arena = { widthM: 35, lengthM: 60, letters: 'none' };
 
-/** A medium horse of common practice: 12 ft between fences, 10 ft over canter poles, steps of 4 ft 6 in. */
-const TWELVE_FT: LayoutHorse = {
-  ...{ id: 'Juniper', name: 'Juniper', heightM: 1.6, type: 'all-round', level: 'novice' },
-  strides: {
-    'course-canter': { shortM: 12 * FT * 0.85, normalM: 12 * FT, longM: 12 * FT * 1.12 },
-    'canter-poles': { shortM: 10 * FT * 0.75, normalM: 10 * FT, longM: 10 * FT * 1.12 },
-    'trot-poles': { shortM: 4.5 * FT * 0.75, normalM: 4.5 * FT, longM: 4.5 * FT * 1.12 },
-  },
-};
 const ground = (arena: Arena, horses: LayoutHorse[] = [TWELVE_FT]): ExerciseGround => ({
   arena,
   school: 'whole-stride',

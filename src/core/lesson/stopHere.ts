@@ -56,7 +56,7 @@ function reasonToStop(counted: readonly Ridden[], { stop, eachRein, hasReins, no
       const minutes = (nowMs - counted[0]!.riddenAtMs) / 60_000;
       return minutes < stop.minutes
         ? null
-        : `${howMany(Math.floor(minutes), 'minute')} at this: ${stop.minutes} ${stop.minutes === 1 ? 'was' : 'were'} planned.`;
+        : `${howMany(Math.floor(minutes), 'minute')} at this: ${howMany(stop.minutes, 'was', 'were')} planned.`;
     }
     case 'first clear improvement': {
       const change = improvement(counted);

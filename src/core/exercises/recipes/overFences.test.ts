@@ -2,24 +2,16 @@ import type { Arena } from '../../arena/arena';
 import { distanceM } from '../../geometry/pointM';
 import { ridingDepthM } from '../../items/footprint';
 import { isRidden } from '../../items/item';
-import type { LayoutHorse } from '../../layout/layout';
 import { reckonLayout } from '../../layout/reckonLayout';
 import type { ExerciseParams } from '../exercise';
 import { layOutExercise } from '../layOutExercise';
 import { findRecipe } from '../shelf';
 import { stageLayout } from '../stageLayout';
+import { TWELVE_FT } from '../testHorse';
 
 const FT = 0.3048;
 const FIELD: Arena = { widthM: 35, lengthM: 70, letters: 'none' };
-/** A medium horse of common practice: 12 ft between fences, 10 ft over canter poles. */
-const HORSE: LayoutHorse = {
-  ...{ id: 'Juniper', name: 'Juniper', heightM: 1.6, type: 'all-round', level: 'novice' },
-  strides: {
-    'course-canter': { shortM: 12 * FT * 0.85, normalM: 12 * FT, longM: 12 * FT * 1.12 },
-    'canter-poles': { shortM: 10 * FT * 0.75, normalM: 10 * FT, longM: 10 * FT * 1.12 },
-  },
-};
-const GROUND = { arena: FIELD, school: 'whole-stride', horses: [HORSE] } as const;
+const GROUND = { arena: FIELD, school: 'whole-stride', horses: [TWELVE_FT] } as const;
 
 const lay = (kind: string, changes: ExerciseParams = {}) => {
   const recipe = findRecipe(kind)!;
@@ -196,7 +188,7 @@ test('poles that are not wanted are left out, and lengths that are typed are tak
 
 test('fences to learn on are low, and lower for ponies', () => {
   const heightOf = (heightM: number) =>
-    findRecipe('single-fence')!.wishes({ ...GROUND, horses: [{ ...HORSE, heightM }] })[0]!.heightM;
+    findRecipe('single-fence')!.wishes({ ...GROUND, horses: [{ ...TWELVE_FT, heightM }] })[0]!.heightM;
   expect([heightOf(1.2), heightOf(1.29), heightOf(1.3), heightOf(1.7)]).toEqual([0.4, 0.4, 0.6, 0.6]);
 });
 

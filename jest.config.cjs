@@ -32,7 +32,8 @@ const IN_ONE_FILE = {
 };
 const usesCore = {
   ...shared,
-  globalSetup: '<rootDir>/scripts/lib/inOneFile.cjs',
+  globalSetup: '<rootDir>/scripts/lib/beforeTests.cjs',
+  globalTeardown: '<rootDir>/scripts/lib/afterTests.cjs',
   moduleNameMapper: { ...IN_ONE_FILE, ...shared.moduleNameMapper },
 };
 module.exports = {

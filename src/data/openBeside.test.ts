@@ -1,9 +1,9 @@
 import { EventEmitter } from 'node:events';
-import { seedDemo } from './demo/seedDemo';
 import { openBeside } from './openBeside';
 import { keeperOf, type Finding } from './queries/kept/findings';
 import { listYards } from './queries/yards';
 import { withTestDatabase } from './testDatabase';
+import { demoAt } from './testDemo';
 
 /** What the thread that makes pages says to the one that takes taps. */
 const mockPort = Object.assign(new EventEmitter(), {
@@ -36,16 +36,18 @@ afterEach(() => {
 
 /** The store that a server serves, once more. */
 async function beside(work: (opened: Awaited<ReturnType<typeof openBeside>>) => Promise<void>): Promise<void> {
-  await withTestDatabase(async (database, url) => {
-    await seedDemo(database, Date.parse('2026-06-01T12:00:00Z'));
-    process.env.ROAN_DATABASE_URL = url;
-    const opened = await openBeside();
-    try {
-      await work(opened);
-    } finally {
-      await opened.close();
-    }
-  });
+  await withTestDatabase(
+    async (database, url) => {
+      process.env.ROAN_DATABASE_URL = url;
+      const opened = await openBeside();
+      try {
+        await work(opened);
+      } finally {
+        await opened.close();
+      }
+    },
+    demoAt(Date.parse('2026-06-01T12:00:00Z')),
+  );
 }
 
 test('the store is read once more, and a page that would write is refused with a sentence', async () => {
@@ -81,11 +83,13 @@ test('on a server everybody is one of many: there it is opened as any other, and
 });
 
 test('closed, it reads no more', async () => {
-  await withTestDatabase(async (database, url) => {
-    await seedDemo(database, Date.parse('2026-06-01T12:00:00Z'));
-    process.env.ROAN_DATABASE_URL = url;
-    const { db, close } = await openBeside();
-    await close();
-    await expect(listYards(db)).rejects.toThrow();
-  });
+  await withTestDatabase(
+    async (database, url) => {
+      process.env.ROAN_DATABASE_URL = url;
+      const { db, close } = await openBeside();
+      await close();
+      await expect(listYards(db)).rejects.toThrow();
+    },
+    demoAt(Date.parse('2026-06-01T12:00:00Z')),
+  );
 });

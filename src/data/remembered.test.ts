@@ -1,4 +1,4 @@
-import { remembered } from './remembered';
+import { forgetAll, remembered } from './remembered';
 
 const letters = (names: readonly string[]) => Promise.resolve(names.map(name => [name, name.toUpperCase()] as const));
 
@@ -61,6 +61,13 @@ describe('what was read before', () => {
     memory.hold('b', 'B');
     memory.forget('b');
     expect(memory.recall('b')).toBeUndefined();
+  });
+
+  it('forgets in all memories at once', () => {
+    const memories = [remembered<string>(4), remembered<string>(4)];
+    for (const memory of memories) memory.hold('a', 'A');
+    forgetAll();
+    expect(memories.map(memory => memory.recall('a'))).toEqual([undefined, undefined]);
   });
 
   it('gives all that is asked for where that is more than it holds', async () => {

@@ -1,3 +1,5 @@
+import { oneForAll } from './oneForAll';
+
 /** What was read before, by name: the most that is held, and what was asked for longest ago goes first. */
 export type Remembered<Value> = {
   recall: (name: string) => Value | undefined;
@@ -14,10 +16,19 @@ export type Remembered<Value> = {
   ) => Promise<Map<string, Value>>;
 };
 
+/** Forgets in every memory of this process. */
+const forgets = oneForAll('memories', () => new Set<() => void>());
+
+/** What was read before is of a store that is another one now: after a restore, the same names may name something else. */
+export function forgetAll(): void {
+  for (const forget of forgets) forget();
+}
+
 /** A memory for what does not change under its name, as long as Roan runs. @throws {RangeError} unless it may hold one at least */
 export function remembered<Value>(most: number): Remembered<Value> {
   if (!(most >= 1)) throw new RangeError('A memory holds one thing at least.');
   const held = new Map<string, Value>();
+  forgets.add(() => held.clear());
   const hold = (name: string, value: Value) => {
     held.delete(name);
     held.set(name, value);

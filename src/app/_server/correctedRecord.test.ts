@@ -13,8 +13,8 @@ import { listPairs } from '@/data/queries/pairs';
 import { recordBatch } from '@/data/queries/recordEvents';
 import { reviewPasses } from '@/data/queries/reviewPasses';
 import { currentYard } from '@/data/queries/yards';
-import { seedDemo } from '@/data/demo/seedDemo';
 import { withTestDatabase } from '@/data/testDatabase';
+import { demoAt } from '@/data/testDemo';
 import { lessonSheet } from './lessonSheet';
 import { weekOf } from './yardTime';
 
@@ -23,7 +23,6 @@ const HOUR_MS = 3600 * 1000;
 
 test('a pass that is moved to another pair is theirs in the sheet, in the work of the day, in the review and in the archive', async () => {
   await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS);
     const { db, write } = database;
     const yard = await currentYard(database);
     const found = (await listLayouts(db, yard.id)).find(({ name }) => name.startsWith('Course'))!;
@@ -96,5 +95,5 @@ test('a pass that is moved to another pair is theirs in the sheet, in the work o
     expect((await lessonSheet(db, yard, lesson)).putRight).toMatch(
       /^Put right afterwards 2 times, last on 1 June 2026/,
     );
-  });
+  }, demoAt(NOW_MS));
 }, 60_000);

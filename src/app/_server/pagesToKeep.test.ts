@@ -1,18 +1,15 @@
-import { seedDemo } from '@/data/demo/seedDemo';
-import type { OpenDatabase } from '@/data/database';
 import { saveHorse } from '@/data/queries/saveHorses';
 import { lessonsBetween, listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';
 import { withTestDatabase } from '@/data/testDatabase';
+import { demoAt } from '@/data/testDemo';
 import { pagesToKeep } from './pagesToKeep';
 
 const NOW_MS = Date.parse('2026-06-01T07:00:00Z');
 const DAY_MS = 24 * 3600 * 1000;
 
-async function demo(database: OpenDatabase): Promise<void> {
-  await seedDemo(database, NOW_MS);
-}
+const demo = demoAt(NOW_MS);
 
 test('an instructor keeps the lessons of these days with all that is used in them; a helper no stride tests; a rider what is theirs', async () => {
   await withTestDatabase(async database => {

@@ -1,10 +1,10 @@
-import { seedDemo } from '@/data/demo/seedDemo';
 import { setArchived } from '@/data/queries/archive';
 import { listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';
 import type { OpenDatabase } from '@/data/database';
 import { withTestDatabase } from '@/data/testDatabase';
+import { demoAt } from '@/data/testDemo';
 import { riderHome } from './riderHome';
 
 const NOW_MS = Date.parse('2026-06-03T12:00:00Z');
@@ -16,21 +16,23 @@ type Asked = {
   home: (rider: string, nowMs?: number) => ReturnType<typeof riderHome>;
 };
 
-async function onDemo(season: boolean, test: (asked: Asked) => Promise<void>): Promise<void> {
-  await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS, season);
-    const { id: yardId } = await currentYard(database);
-    const home = async (rider: string, nowMs = NOW_MS) => {
-      const pairs = await listPairs(database.db, yardId);
-      const riderId = pairs.find(({ riderName }) => riderName === rider)?.riderId ?? 'nobody';
-      return riderHome(database.db, { id: yardId, timeZone: 'UTC' }, riderId, nowMs);
-    };
-    await test({ database, yardId, home });
-  });
+async function onDemo(season: 'season' | 'no season', test: (asked: Asked) => Promise<void>): Promise<void> {
+  await withTestDatabase(
+    async database => {
+      const { id: yardId } = await currentYard(database);
+      const home = async (rider: string, nowMs = NOW_MS) => {
+        const pairs = await listPairs(database.db, yardId);
+        const riderId = pairs.find(({ riderName }) => riderName === rider)?.riderId ?? 'nobody';
+        return riderHome(database.db, { id: yardId, timeZone: 'UTC' }, riderId, nowMs);
+      };
+      await test({ database, yardId, home });
+    },
+    demoAt(NOW_MS, season),
+  );
 }
 
 test('a rider finds the lessons of their own pairs, the next one first, and nobody else’s', async () => {
-  await onDemo(false, async ({ database, yardId, home }) => {
+  await onDemo('no season', async ({ database, yardId, home }) => {
     const { coming, ridden, pairs } = await home('Ode Quillan');
     const own = (await listPairs(database.db, yardId)).filter(({ riderName }) => riderName === 'Ode Quillan');
     expect(pairs.map(({ name }) => name).sort()).toEqual(own.map(({ horseName }) => horseName).sort());
@@ -46,7 +48,7 @@ test('a rider finds the lessons of their own pairs, the next one first, and nobo
 });
 
 test('what was to come has been ridden when it lies back', async () => {
-  await onDemo(false, async ({ home }) => {
+  await onDemo('no season', async ({ home }) => {
     const before = await home('Ode Quillan');
     const after = await home('Ode Quillan', NOW_MS + 60 * DAY_MS);
     expect(after.coming).toEqual([]);
@@ -57,7 +59,7 @@ test('what was to come has been ridden when it lies back', async () => {
 });
 
 test('a pair that was put away sends no film, and keeps its lessons', async () => {
-  await onDemo(false, async ({ database, yardId, home }) => {
+  await onDemo('no season', async ({ database, yardId, home }) => {
     const before = await home('Ode Quillan');
     const away = before.pairs[0]!;
     await database.write(tx => setArchived(tx, yardId, 'pair', away.id, true));
@@ -68,7 +70,7 @@ test('a pair that was put away sends no film, and keeps its lessons', async () =
 });
 
 test('after a season it says horse by horse what comes next, of the last lesson that was ridden; at most twenty lie back', async () => {
-  await onDemo(true, async ({ home }) => {
+  await onDemo('season', async ({ home }) => {
     const { next, ridden, today } = await home('Ode Quillan');
     expect(today).toBe('2026-06-03');
     expect(ridden.length).toBeLessThanOrEqual(20);
@@ -82,7 +84,7 @@ test('after a season it says horse by horse what comes next, of the last lesson 
 });
 
 test('somebody who rides nothing has nothing, and nothing breaks', async () => {
-  await onDemo(false, async ({ home }) => {
+  await onDemo('no season', async ({ home }) => {
     expect(await home('A stranger')).toMatchObject({ coming: [], ridden: [], next: [], films: [], pairs: [] });
   });
 });

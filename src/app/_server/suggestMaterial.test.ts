@@ -1,7 +1,6 @@
 import { dayNumber, LEAST_PASSES, suggestFrom, unevenIn, type SuggestMaterial } from '@/core';
 import { SEASON_TRUTH } from '@/data/demo/demoSeason';
 import { DEMO_PAIRS } from '@/data/demo/demoYard';
-import { seedDemo } from '@/data/demo/seedDemo';
 import type { OpenDatabase } from '@/data/database';
 import { findLesson, listLessons } from '@/data/queries/lessons';
 import { listArenas } from '@/data/queries/arenas';
@@ -12,6 +11,7 @@ import { listRefusals, refuseSuggestion, undoRefusal } from '@/data/queries/refu
 import { layoutsOnSand } from '@/data/queries/sandNow';
 import { currentYard } from '@/data/queries/yards';
 import { withTestDatabase } from '@/data/testDatabase';
+import { demoAt } from '@/data/testDemo';
 import { bringGoalWeeks, goalWeeks, planGoalWeeks } from './goalSeries';
 import { suggestMaterial } from './suggestMaterial';
 import { takeSuggestion } from './takeSuggestion';
@@ -36,22 +36,24 @@ let ended: Promise<void>;
 // One season for all: each test looks at a pair or a goal of its own.
 beforeAll(async () => {
   season = await new Promise<Season>((ready, fail) => {
-    ended = withTestDatabase(async database => {
-      await seedDemo(database, NOW_MS, true);
-      const { id } = await currentYard(database);
-      const yard = { id, timeZone: 'UTC' };
-      const pairs = await listPairs(database.db, id);
-      const arenas = await listArenas(database.db, id);
-      ready({
-        ...{ database, yard, pairs, pairOf: horse => pairs.find(({ horseName }) => horseName === horse)! },
-        material: async (pairIds, arena = 'Lower school') => {
-          const arenaId = arenas.find(({ name }) => name === arena)!.id;
-          const wish = { arenaId, startsAtMs: NOW_MS + DAY_MS, minutes: 45, wishes: [{ pairIds, most: 5 }] };
-          return (await suggestMaterial(database.db, yard, wish, NOW_MS))!;
-        },
-      });
-      await new Promise<void>(done => (end = done));
-    });
+    ended = withTestDatabase(
+      async database => {
+        const { id } = await currentYard(database);
+        const yard = { id, timeZone: 'UTC' };
+        const pairs = await listPairs(database.db, id);
+        const arenas = await listArenas(database.db, id);
+        ready({
+          ...{ database, yard, pairs, pairOf: horse => pairs.find(({ horseName }) => horseName === horse)! },
+          material: async (pairIds, arena = 'Lower school') => {
+            const arenaId = arenas.find(({ name }) => name === arena)!.id;
+            const wish = { arenaId, startsAtMs: NOW_MS + DAY_MS, minutes: 45, wishes: [{ pairIds, most: 5 }] };
+            return (await suggestMaterial(database.db, yard, wish, NOW_MS))!;
+          },
+        });
+        await new Promise<void>(done => (end = done));
+      },
+      demoAt(NOW_MS, 'season'),
+    );
     ended.catch(fail);
   });
 });

@@ -1,4 +1,3 @@
-import { seedDemo } from '@/data/demo/seedDemo';
 import { archiveLesson } from '@/data/queries/changeLesson';
 import { listArenas } from '@/data/queries/arenas';
 import { listLessons } from '@/data/queries/lessons';
@@ -6,6 +5,7 @@ import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';
 import type { OpenDatabase } from '@/data/database';
 import { withTestDatabase } from '@/data/testDatabase';
+import { demoAt } from '@/data/testDemo';
 import { todayOf } from './todayOf';
 
 const NOW_MS = Date.parse('2026-06-03T12:00:00Z');
@@ -13,13 +13,15 @@ const HOUR_MS = 3600 * 1000;
 
 type Asked = { database: OpenDatabase; yardId: string; today: (nowMs?: number) => ReturnType<typeof todayOf> };
 
-async function onDemo(season: boolean, test: (asked: Asked) => Promise<void>): Promise<void> {
-  await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS, season);
-    const { id: yardId } = await currentYard(database);
-    const today = (nowMs = NOW_MS) => todayOf(database.db, { id: yardId, timeZone: 'UTC' }, nowMs);
-    await test({ database, yardId, today });
-  });
+async function onDemo(season: 'season' | 'no season', test: (asked: Asked) => Promise<void>): Promise<void> {
+  await withTestDatabase(
+    async database => {
+      const { id: yardId } = await currentYard(database);
+      const today = (nowMs = NOW_MS) => todayOf(database.db, { id: yardId, timeZone: 'UTC' }, nowMs);
+      await test({ database, yardId, today });
+    },
+    demoAt(NOW_MS, season),
+  );
 }
 const coming = async ({ database, yardId }: Asked) =>
   (await listLessons(database.db, yardId))
@@ -27,7 +29,7 @@ const coming = async ({ database, yardId }: Asked) =>
     .sort((a, b) => a.startsAtMs - b.startsAtMs);
 
 test('the soonest lesson is there with who rides it, its stages and what it asks first', async () => {
-  await onDemo(false, async asked => {
+  await onDemo('no season', async asked => {
     const [soonest] = await coming(asked);
     const { coming: shown } = await asked.today();
     expect(shown).toMatchObject({ id: soonest!.id, name: soonest!.name, isRunning: false });
@@ -39,7 +41,7 @@ test('the soonest lesson is there with who rides it, its stages and what it asks
 });
 
 test('a lesson is shown half a day after its start, and then the next one; one that was put away never', async () => {
-  await onDemo(false, async asked => {
+  await onDemo('no season', async asked => {
     const [soonest, second] = await coming(asked);
     expect((await asked.today(soonest!.startsAtMs + HOUR_MS)).coming?.id).toBe(soonest!.id);
     await asked.database.write(tx => archiveLesson(tx, asked.yardId, soonest!.id, true, { by: null, nowMs: NOW_MS }));
@@ -48,7 +50,7 @@ test('a lesson is shown half a day after its start, and then the next one; one t
 });
 
 test('those who ride next come first among those for whom something is suggested, a day after that', async () => {
-  await onDemo(false, async asked => {
+  await onDemo('no season', async asked => {
     const [soonest] = await coming(asked);
     const { suggest } = await asked.today();
     const first = suggest!.pairs.slice(0, soonest!.plan.pairIds.length).map(({ id }) => id);
@@ -60,7 +62,7 @@ test('those who ride next come first among those for whom something is suggested
 });
 
 test('after a season it knows what stands on each sand, since when, and only what has something on it', async () => {
-  await onDemo(true, async asked => {
+  await onDemo('season', async asked => {
     const { stands } = await asked.today();
     const arenas = (await listArenas(asked.database.db, asked.yardId)).map(({ name }) => name);
     expect(stands.length).toBeGreaterThan(0);

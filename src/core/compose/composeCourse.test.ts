@@ -6,6 +6,7 @@ import type { ReckonedItemTrack } from '../layout/reckonedTrack';
 import { testFence, testHorse } from '../layout/testLayout';
 import { seededRandom } from '../statistics/seededRandom';
 import { composeCourses, composeSteps, courseDifference, LEAST_DIFFERENCE, type ComposeWish } from './composeCourse';
+import { often } from '../../../scripts/lib/often';
 
 const wishOf = (changes: Partial<ComposeWish>): ComposeWish => ({
   ...{ arena: { widthM: 35, lengthM: 65, letters: 'none' }, horses: [testHorse('H', 3.6)], school: 'whole-stride' },
@@ -41,9 +42,10 @@ function seededWish(seed: number): ComposeWish {
   });
 }
 
-it('proposes three courses that differ, none of them cautioned, with their counts as asked, on 60 seeded yards and sands', () => {
+it('proposes three courses that differ, none of them cautioned, with their counts as asked, on seeded yards and sands', () => {
+  const yards = often(20, 60);
   let all = 0;
-  for (let seed = 1; seed <= 60; seed += 1) {
+  for (let seed = 1; seed <= yards; seed += 1) {
     const wish = seededWish(seed);
     const proposals = composeCourses(wish);
     if (proposals.length === 3) all += 1;
@@ -60,7 +62,7 @@ it('proposes three courses that differ, none of them cautioned, with their count
     });
   }
   // On the smallest sands three courses are not always to be had.
-  expect(all).toBeGreaterThan(54);
+  expect(all).toBeGreaterThan(0.9 * yards);
 }, 300_000);
 
 it('has a start and a finish, lines in asked counts, and a change of rein', () => {

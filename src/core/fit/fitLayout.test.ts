@@ -9,6 +9,7 @@ import { fitLayout, fitSteps, rounded, SET_M } from './fitLayout';
 import { fitLegs, legAsRidden } from './legAsRidden';
 import { movedLayout, piecesOf, STAYS, type FitMove } from './pieces';
 import { isRidden } from '../items/item';
+import { often } from '../../../scripts/lib/often';
 
 const FT = 0.3048;
 const ids = (layout: Layout) => layout.horses.map(({ id }) => id);
@@ -109,7 +110,7 @@ it('serves three horses where two are suited and the third is not', () => {
 });
 
 it('is within 2 % of what a long random search finds on courses of eight', () => {
-  for (const seed of [1, 2]) {
+  for (let seed = 1; seed <= often(1, 2); seed += 1) {
     const layout = seededCourse(seed, 8, 3);
     const own = pieces(layout);
     const problem = fitProblem(layout, own, ids(layout));
@@ -139,9 +140,10 @@ it('is within 2 % of what a long random search finds on courses of eight', () =>
   }
 }, 60_000);
 
-it('raises nothing that was not cautioned before, in 70 seeded cases, and never makes it worse', () => {
+it('raises nothing that was not cautioned before, in seeded cases, and never makes it worse', () => {
+  const cases = often(25, 70);
   let better = 0;
-  for (let seed = 1; seed <= 70; seed += 1) {
+  for (let seed = 1; seed <= cases; seed += 1) {
     const layout = seededCourse(seed, 2 + (seed % 4), 1 + (seed % 3));
     const fit = fitLayout(layout, {
       pieces: pieces(layout, seed % 5 === 0 ? ['f0'] : []),
@@ -158,7 +160,7 @@ it('raises nothing that was not cautioned before, in 70 seeded cases, and never 
     if (fit.cost < fit.costBefore) better += 1;
   }
   // Most lines are off a count: most are made better.
-  expect(better).toBeGreaterThan(52);
+  expect(better).toBeGreaterThan(0.74 * cases);
 }, 120_000);
 
 it('gives its best so far to whoever stops it', () => {

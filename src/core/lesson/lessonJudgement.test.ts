@@ -169,6 +169,11 @@ describe('what is offered can be done where it happened', () => {
   const three = (mark: TappedMark) => [pass('left', mark), pass('right', mark), pass('left', mark)];
 
   // Common practice, no source: a landing pole lies about 3 m behind a fence and is rolled out a little each pass.
+  test('only what was marked as trouble is any', () => {
+    expect(repeatedFaults(three({ kind: 'landing', place: 2, where: 'far' }))).toEqual([]);
+    expect(repeatedFaults(three({ kind: 'quality', value: 2 }))).toEqual([]);
+  });
+
   test('a landing that stays close lays a pole, and rolls out the one that lies there', () => {
     const close = three({ kind: 'landing', place: 2, where: 'close' });
     expect(

@@ -56,6 +56,16 @@ describe('after a failure (common practice, no source: instructors differ, and t
       answers: [{ kind: 'only this line', from: 1, to: 2 }],
     });
     expect(told('a stage down', pass('left', DOWN))!.answers).toEqual([{ kind: 'stage down' }]);
+    const line = [{ kind: 'only this line', from: 1, to: 2 }];
+    for (const [policy, words, answers] of [
+      ['a gait down', /gait below/, line],
+      ['stand and look', /look at heron/, line],
+      ['stop, back up, restart', /back up a few steps/, line],
+      ['let it go', /ride on/, []],
+    ] as const) {
+      expect(told(policy, pass('left', DOWN))!.words).toMatch(words);
+      expect(told(policy, pass('left', DOWN))!.answers).toEqual(answers);
+    }
     // The first fence has no line before it.
     expect(told('stand and look', pass('left', { ...DOWN, place: 1 }))!.answers).toEqual([]);
   });

@@ -86,6 +86,11 @@ describe('drawn to', () => {
     const after = applyEdits(line, snapped!.edits);
     expect(reckonItemTrack(after, after.tracks[0] as ItemTrack).legs[0]!.groundM).toBeCloseTo(72 * 0.3048, 5);
     expect(snapToCount(layoutOf(fence('heron', 5, 15), fence('willow', 5, 35)), 'willow', HORSE, 0.3)).toBeNull();
+    // Behind another fence as well: it is the line to the one that is drawn.
+    const third = layoutOf(fence('heron', 5, 15), fence('willow', 5, 24), fence('rowan', 5, 24 + 21.8));
+    const behind = applyEdits(third, snapToCount(third, 'rowan', HORSE, 0.3)!.edits);
+    const grounds = reckonItemTrack(behind, behind.tracks[0] as ItemTrack).legs.map(({ groundM }) => groundM);
+    expect(grounds).toEqual([expect.closeTo(9, 5), expect.closeTo(72 * 0.3048, 5)]);
   });
 });
 

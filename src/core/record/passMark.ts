@@ -103,10 +103,9 @@ export function markSubject(mark: TappedMark): string | null {
 
 /** The last word on each thing, in the order they were said. */
 export function standingMarks(marks: readonly PassMark[]): PassMark[] {
-  const last = new Map<string, string>();
+  const last = new Map<string | null, string>();
   for (const mark of marks) {
-    const subject = markSubject(mark);
-    if (subject !== null) last.set(subject, mark.id);
+    last.set(markSubject(mark), mark.id);
   }
   return marks.filter(mark => {
     const subject = markSubject(mark);

@@ -72,6 +72,15 @@ test('it slips where it goes sideways, and nowhere else', () => {
   const slips = (asked: Layout) => of(ride(asked, slip).marks, 'slip');
   expect(slips(flat(CIRCLE, YIELD))).toMatchObject([{ place: 2, from: 'left leg' }]);
   expect(slips(flat(CIRCLE))).toEqual([]);
+  const along: PlannedFigure['figure'] = { kind: 'straight', start, rein: 'left', lengthM: 10 };
+  expect(slips(flat(along))).toEqual([]);
+  // Who slips at no place of their own does so half as often as anything else goes wrong, to any side.
+  const rides = Array.from({ length: 200 }, (_, seed) => ride(flat(CIRCLE, YIELD), manner({ mishap: 0.4 }), seed));
+  const seldom = rides.flatMap(({ marks }) => of(marks, 'slip'));
+  expect(seldom.length).toBeGreaterThan(15);
+  expect(seldom.length).toBeLessThan(80);
+  expect(new Set(seldom.map(mark => 'place' in mark && mark.place))).toEqual(new Set([2]));
+  expect(ride(flat(YIELD), manner({ mishap: 0 })).marks.map(({ kind }) => kind)).toEqual(['quality']);
 });
 
 test('a bad place is one where it has trouble, as often as it is said to', () => {

@@ -1,5 +1,6 @@
 import type { PointM } from '../geometry/pointM';
 import { seededRandom } from '../statistics/seededRandom';
+import { exactRoute } from './exactRoute';
 import { CARRIED_AT_ONCE, carryRoute, nearestWalk } from './carryRoute';
 import type { Load, RouteStop } from './loads';
 
@@ -80,6 +81,23 @@ test.each([6, 8, 9, 14, 30, 70])('with %i loads it is sound, and never longer th
     for (const atOnce of [1, CARRIED_AT_ONCE])
       expect(walkedM).toBeLessThanOrEqual(nearestWalk(loads, START, atOnce).walkedM + 1e-9);
   }
+});
+
+test('with eight it is the shortest of all; with very many it is what is nearest, one or two at a time', () => {
+  for (let seed = 1; seed <= 5; seed += 1) {
+    const eight = randomLoads(8, seed);
+    expect(carryRoute(eight, START).walkedM).toBeCloseTo(exactRoute(eight, START, CARRIED_AT_ONCE).walkedM, 9);
+    const nearest = (loads: Load[]) =>
+      Math.min(...[1, CARRIED_AT_ONCE].map(atOnce => nearestWalk(loads, START, atOnce).walkedM));
+    const [eighty, more] = [randomLoads(80, seed), randomLoads(81, seed)];
+    expect(carryRoute(eighty, START).walkedM).toBeLessThan(nearest(eighty) - 1);
+    expect(carryRoute(more, START).walkedM).toBeCloseTo(nearest(more), 9);
+  }
+  // Three for which it is shorter to carry one at a time, among many that need no walk.
+  const alone = [...randomLoads(3, 36), ...Array.from({ length: 78 }, () => ({ from: START, to: START }))];
+  const [one, two] = [1, CARRIED_AT_ONCE].map(atOnce => nearestWalk(alone, START, atOnce).walkedM);
+  expect(one).toBeLessThan(two! - 10);
+  expect(carryRoute(alone, START).walkedM).toBeCloseTo(one!, 9);
 });
 
 test('nothing to carry is no walk', () => {

@@ -56,3 +56,10 @@ test('what is for gaited horses is offered where all of a group are', () => {
     ).map(({ exercise }) => exercise),
   ).toEqual(others);
 });
+
+test('on a small sand there is what fits on it, and nothing else', () => {
+  const small = catalogueOf({ ...on, arena: { widthM: 12, lengthM: 24, letters: 'none' } }, GROUP);
+  expect(small.length).toBeGreaterThan(0);
+  expect(small.length).toBeLessThan(catalogue.length);
+  for (const { exercise, stages } of small) expect([exercise, stages.length > 0]).toEqual([exercise, true]);
+});

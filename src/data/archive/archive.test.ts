@@ -6,8 +6,8 @@ import { buffer } from 'node:stream/consumers';
 import JSZip from 'jszip';
 import Papa from 'papaparse';
 import { USUAL_RULES } from '@/core';
-import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../database';
+import { listLayouts } from '../queries/layouts';
 import { listPasses } from '../queries/passes';
 import { listPairs } from '../queries/pairs';
 import { recordBatch } from '../queries/recordEvents';
@@ -18,6 +18,7 @@ import { addYard, currentYard, listYards } from '../queries/yards';
 import { filmStills, horsePictures, horses, pairs, passes, videoNotes, videos } from '../schema';
 import { takenBack } from '../testChanges';
 import { withTestDatabase } from '../testDatabase';
+import { demoAt } from '../testDemo';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
 import { backUpIfDue, backupFilms, isBackupDue, listBackups } from './backups';
 import { readArchive, type ArchiveLimits } from './readArchive';
@@ -50,7 +51,6 @@ const allRows = async ({ db }: OpenDatabase) =>
 /** The demo yard with a picture and a film, which is what is not plain text in it. */
 async function withDemo(test: (database: OpenDatabase) => Promise<void>) {
   await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS);
     const yard = await currentYard(database);
     const [horse] = await database.db.select().from(horses);
     const bytes = Buffer.from([0, 1, 2, 255, 254]);
@@ -83,7 +83,7 @@ async function withDemo(test: (database: OpenDatabase) => Promise<void>) {
       await saveYardRules(tx, yard.id, USUAL_RULES);
     });
     await test(database);
-  });
+  }, demoAt(NOW_MS));
 }
 
 /** The archive with one of its files changed; its own hash is kept as it was, or made right. */
@@ -183,6 +183,30 @@ test('an archive is never mixed into a yard with things in it', async () => {
     const archive = await readBytes(await archiveOf(database));
     await expect(restoreArchive(database, archive, folder)).rejects.toThrow('into an empty one');
     expect(await allRows(database)).toEqual(before);
+  });
+});
+
+test('what an archive says is read of it, whatever was read under the same names before', async () => {
+  await withDemo(async database => {
+    const good = await archiveOf(database);
+    const plan = async ({ db }: OpenDatabase) =>
+      (await listLayouts(db, (await currentYard(database)).id)).map(layout => layout.plan);
+    const before = await plan(database);
+    const other = await changed(
+      good,
+      'tables/layouts.json',
+      text => text.replaceAll(/\\"heightM\\":0\.\d+/g, '\\"heightM\\":0.35'),
+      true,
+    );
+    for (const [bytes, isOther] of [
+      [other, true],
+      [good, false],
+    ] as const)
+      await withTestDatabase(async empty => {
+        await restoreArchive(empty, await readBytes(bytes), folder);
+        if (isOther) expect(await plan(empty)).not.toEqual(before);
+        else expect(await plan(empty)).toEqual(before);
+      });
   });
 });
 

@@ -8,6 +8,7 @@ import { DatabaseRefused, StoreFault } from '../databaseRefused';
 import { filmFile } from '../films/filmFile';
 import type { OpenDatabase } from '../database';
 import { listYards, type Yard } from '../queries/yards';
+import { forgetAll } from '../remembered';
 import { passphrases, people, sessions, videos } from '../schema';
 import type { Transaction } from '../database';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
@@ -70,6 +71,7 @@ export async function restoreArchive(
         await takeOver(tx, rows, others.length === 0 ? undefined : into?.yardId);
         if (person) await keepRestorer(tx, person, staged.yards[0]!.id);
       });
+      forgetAll();
     });
   } catch (error) {
     for (const file of written) rmSync(file, { force: true });

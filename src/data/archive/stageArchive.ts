@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
 import { openDatabase } from '../openDatabase';
+import { forgetAll } from '../remembered';
 import { upgradeRecords } from '../upgrade/upgradeRecords';
 import { tableName } from './archiveTables';
 import { insertRows } from './insertRows';
@@ -27,9 +28,12 @@ export async function stageArchive(file: string, folder: string): Promise<Staged
       const [broken] = await tx.all<{ table: string }>(sql.raw('pragma foreign_key_check'));
       if (broken) refuseArchive(`A row of ${broken.table} names another that is not in the archive.`);
       await upgradeRecords(tx);
+      // What it says has to be read of it, and is nobody's but its own.
+      forgetAll();
       await readEverything(tx);
     });
   } finally {
+    forgetAll();
     await store.close();
   }
   return { storeFile, yards };

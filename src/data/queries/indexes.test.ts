@@ -1,9 +1,9 @@
 import { drizzle } from 'drizzle-orm/libsql';
 import { createClient } from '@libsql/client';
-import type { OpenDatabase, RoanDatabase } from '../database';
+import type { RoanDatabase } from '../database';
 import * as schema from '../schema';
 import { withTestDatabase } from '../testDatabase';
-import { seedDemo } from '../demo/seedDemo';
+import { demoAt } from '../testDemo';
 import { findLesson, lessonsBetween, listLessons, lessonRecord } from './lessons';
 import { listLayouts } from './layouts';
 import { listPairs } from './pairs';
@@ -25,8 +25,7 @@ const GROWING = [
   'lessons',
 ];
 
-const filled = async (database: OpenDatabase) =>
-  void (await seedDemo(database, Date.parse('2026-11-20T12:00:00Z'), true));
+const filled = demoAt(Date.parse('2026-11-20T12:00:00Z'), 'season');
 
 const isGrowing = (detail: string) => GROWING.some(table => detail.replace(/"/g, '').startsWith(`SCAN ${table}`));
 

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
-import { seedDemo } from '../demo/seedDemo';
 import { changedDays, keptBy, keptDays, passes } from '../schema';
 import { withTestDatabase } from '../testDatabase';
+import { demoAt } from '../testDemo';
 import { pairDays } from './kept/pairDays';
 import { keepChangedDays } from './keepChangedDays';
 import { reviewPasses } from './reviewPasses';
@@ -12,7 +12,6 @@ const CLOCK = { timeZone: 'UTC', dayOf: (atMs: number) => new Date(atMs).toISOSt
 
 test('what every pair rode is kept day by day, and where nothing changed nothing is written', async () => {
   await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS);
     const { id: yardId } = await currentYard(database);
     const rows = await database.db.select().from(passes);
     const ridden = new Set(rows.map(({ pairId, riddenAt }) => `${pairId} ${CLOCK.dayOf(riddenAt.getTime())}`));
@@ -39,12 +38,11 @@ test('what every pair rode is kept day by day, and where nothing changed nothing
     const anew = await database.db.select().from(keptDays);
     expect(anew.map(({ document }) => document).sort()).toEqual(kept.map(({ document }) => document).sort());
     expect(Math.min(...anew.map(({ no }) => no))).toBeGreaterThan(Math.max(...kept.map(({ no }) => no)));
-  });
+  }, demoAt(NOW_MS));
 });
 
 test('what was known before it was begun anew is not believed', async () => {
   await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS);
     const { id: yardId } = await currentYard(database);
     const [pass] = await database.db.select().from(passes).where(eq(passes.yardId, yardId));
     const pairId = pass!.pairId;
@@ -52,12 +50,11 @@ test('what was known before it was begun anew is not believed', async () => {
     const days = (await pairDays(database.db, yardId, CLOCK, stale))!.get(pairId)!.days;
     expect(days.has('1999-01-01')).toBe(false);
     expect(days.has(CLOCK.dayOf(pass!.riddenAt.getTime()))).toBe(true);
-  });
+  }, demoAt(NOW_MS));
 });
 
 test('the day of a pass is asked for once for each quarter of an hour', async () => {
   await withTestDatabase(async database => {
-    await seedDemo(database, NOW_MS);
     const { id: yardId } = await currentYard(database);
     const asked: number[] = [];
     const clock = { timeZone: 'UTC', dayOf: (atMs: number) => (asked.push(atMs), CLOCK.dayOf(atMs)) };
@@ -65,5 +62,5 @@ test('the day of a pass is asked for once for each quarter of an hour', async ()
     const quarters = new Set(found.map(({ riddenAtMs }) => Math.floor(riddenAtMs / 900_000)));
     expect(quarters.size).toBeLessThan(found.length);
     expect(asked).toHaveLength(quarters.size);
-  });
+  }, demoAt(NOW_MS));
 });

@@ -1,6 +1,5 @@
-import { seedDemo } from '../demo/seedDemo';
-import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
+import { demoAt } from '../testDemo';
 import { officeSums, tellOffice, tellsOffice } from './officeSums';
 import { listPairs } from './pairs';
 import { listPasses } from './passes';
@@ -11,9 +10,7 @@ const DAY_MS = 24 * 3600 * 1000;
 
 jest.setTimeout(90_000);
 
-async function season(database: OpenDatabase): Promise<void> {
-  await seedDemo(database, NOW_MS, true);
-}
+const season = demoAt(NOW_MS, 'season');
 
 test('the office is told sums of the yards that tell them, and of no other', async () => {
   await withTestDatabase(async database => {

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { distanceM, seededRandom, standingMarks, type ClaimWords, type RecordEvent } from '@/core';
 import { SEASON_BAD_PLACE, SEASON_FLAT_PLACE, SEASON_TRUTH } from '../demo/demoSeason';
-import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
+import { demoAt } from '../testDemo';
 import { listArenas } from './arenas';
 import { findHorse } from './horses';
 import { pairRecord } from './pairRecord';
@@ -37,15 +37,14 @@ const WORDS: ClaimWords = {
 type Season = { database: OpenDatabase; yardId: string; pairOf: (horse: string) => Pair };
 
 async function withSeason(test: (season: Season) => Promise<void>) {
-  await withTestDatabase(async database => {
-    const yardId = (await currentYard(database)).id;
-    const pairs = await listPairs(database.db, yardId);
-    await test({ database, yardId, pairOf: horse => pairs.find(({ horseName }) => horseName === horse)! });
-  }, season);
-}
-
-async function season(database: OpenDatabase): Promise<void> {
-  await seedDemo(database, NOW_MS, true);
+  await withTestDatabase(
+    async database => {
+      const yardId = (await currentYard(database)).id;
+      const pairs = await listPairs(database.db, yardId);
+      await test({ database, yardId, pairOf: horse => pairs.find(({ horseName }) => horseName === horse)! });
+    },
+    demoAt(NOW_MS, 'season'),
+  );
 }
 
 // A season is made once, over a line as slow as that to a server.

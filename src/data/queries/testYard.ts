@@ -1,6 +1,6 @@
-import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
+import { demoAt } from '../testDemo';
 import { listLayouts } from './layouts';
 import { currentYard } from './yards';
 
@@ -16,9 +16,5 @@ export async function testYard(layoutName: string, test: (yard: TestYard) => Pro
     const layout = (await listLayouts(database.db, yard.id)).find(({ name }) => name.startsWith(layoutName));
     if (!layout) throw new Error(`testYard: no layout “${layoutName}”`);
     await test({ database, yardId: yard.id, layoutId: layout.id });
-  }, demoYard);
-}
-
-async function demoYard(database: OpenDatabase): Promise<void> {
-  await seedDemo(database, NOW_MS);
+  }, demoAt(NOW_MS));
 }

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { readYardCsv, writeYardCsv } from '@/files/yardCsv';
-import { seedDemo } from '../demo/seedDemo';
 import type { OpenDatabase } from '../database';
 import { withTestDatabase } from '../testDatabase';
+import { demoAt } from '../testDemo';
 import { setArchived } from './archive';
 import { listArenas, saveArenaMarks } from './arenas';
 import { findHorse, listHorses, strideHistory, type Horse } from './horses';
@@ -19,11 +19,10 @@ import { currentYard } from './yards';
 const NOW_MS = Date.parse('2026-06-01T12:00:00Z');
 
 async function withDemo(test: (demo: { database: OpenDatabase; yardId: string }) => Promise<void>): Promise<void> {
-  await withTestDatabase(async database => test({ database, yardId: (await currentYard(database)).id }), demoYard);
-}
-
-async function demoYard(database: OpenDatabase): Promise<void> {
-  await seedDemo(database, NOW_MS);
+  await withTestDatabase(
+    async database => test({ database, yardId: (await currentYard(database)).id }),
+    demoAt(NOW_MS),
+  );
 }
 
 const horseCalled = async (database: OpenDatabase, yardId: string, name: string): Promise<Horse> =>

@@ -17,6 +17,7 @@ import { findLesson, lessonRecord, saveLesson } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';
 import { buildSync } from 'esbuild';
+import { often } from '../../../../scripts/lib/often';
 
 jest.setTimeout(240_000);
 
@@ -101,7 +102,7 @@ class FragileServer {
   }
 }
 
-test('through a hundred cuts and kills every tapped mark is there exactly once, in order', async () => {
+test('through cuts and kills every tapped mark is there exactly once, in order', async () => {
   const random = seededRandom(2026);
   const url = `file:${path.join(folder, 'faults.db')}`;
   const first = await openDatabase(url);
@@ -170,7 +171,12 @@ test('through a hundred cuts and kills every tapped mark is there exactly once, 
   const tapped = new Map<string, PassMark[]>();
   const undone = new Set<string>();
   // A slow machine sends more at once, and so meets fewer faults in as many rounds.
-  for (let round = 0; round < 130 || ((faults < 110 || fragile.kills < 12) && round < 1200); round += 1) {
+  const [rounds, leastFaults, leastKills] = [often(50, 130), often(40, 110), often(5, 12)];
+  for (
+    let round = 0;
+    round < rounds || ((faults < leastFaults || fragile.kills < leastKills) && round < 1200);
+    round += 1
+  ) {
     const which = round % 2;
     const device = devices[which]!;
     const passId = randomUUID();
@@ -210,8 +216,8 @@ test('through a hundred cuts and kills every tapped mark is there exactly once, 
   expect(devices.map(({ sync }) => waitingIn(sync))).toEqual([0, 0]);
   closers.forEach(close => close());
   await fragile.stop();
-  expect(fragile.kills).toBeGreaterThan(10);
-  expect(faults).toBeGreaterThan(100);
+  expect(fragile.kills).toBeGreaterThanOrEqual(leastKills);
+  expect(faults).toBeGreaterThanOrEqual(leastFaults);
 
   const last = await openDatabase(url);
   const lesson = (await findLesson(last.db, yard.id, lessonId))!;

@@ -3,11 +3,11 @@ import { createClient } from '@libsql/client';
 import { eq, sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/libsql';
 import type { RecordEvent } from '@/core';
-import { seedDemo } from '../../demo/seedDemo';
 import type { OpenDatabase, RoanDatabase } from '../../database';
 import * as schema from '../../schema';
 import { takenBack } from '../../testChanges';
 import { withTestDatabase } from '../../testDatabase';
+import { demoAt } from '../../testDemo';
 import { writesWith } from '../../writerOf';
 import { listArenas } from '../arenas';
 import { dayPasses } from '../dayPasses';
@@ -30,7 +30,7 @@ const WORDS = { horse: 'x', format: String, formatChange: String, entryName: Str
 
 jest.setTimeout(120_000);
 
-const season = async (database: OpenDatabase) => void (await seedDemo(database, NOW_MS, true));
+const season = demoAt(NOW_MS, 'season');
 
 /** All that a review is made of; a few pairs and no sand where `few`: whose sums are the same, theirs are. */
 async function told(

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import type { DayPass } from '@/core';
-import { seedDemo } from '../../demo/seedDemo';
 import type { OpenDatabase } from '../../database';
 import { keptSums } from '../../schema';
 import * as schema from '../../schema';
 import { withTestDatabase } from '../../testDatabase';
+import { demoAt } from '../../testDemo';
 import { keepChangedDays } from '../keepChangedDays';
 import { listPairs } from '../pairs';
 import { recordBatch } from '../recordEvents';
@@ -46,17 +46,19 @@ const sum = (passes: readonly DayPass[]) => ({
 });
 
 async function withSeason(test: (database: OpenDatabase, yardId: string) => Promise<void>): Promise<void> {
-  await withTestDatabase(
-    async database => {
-      const { id } = await currentYard(database);
-      await keepChangedDays(database, id, CLOCK);
-      await database.write.idle();
-      await test(database, id);
-      await database.write.idle();
-    },
-    async database => void (await seedDemo(database, NOW_MS, true)),
-  );
+  await withTestDatabase(async database => {
+    await test(database, (await currentYard(database)).id);
+    await database.write.idle();
+  }, KEPT_SEASON);
 }
+
+const KEPT_SEASON = Object.assign(
+  async (database: OpenDatabase) => {
+    await keepChangedDays(database, (await currentYard(database)).id, CLOCK);
+    await database.write.idle();
+  },
+  { on: demoAt(NOW_MS, 'season') },
+);
 
 /** Waits until sums of a name are kept, other than those that were. */
 async function isKept({ db }: OpenDatabase, name: string, before = ''): Promise<string> {

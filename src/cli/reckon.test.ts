@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { readLayoutText } from '@/files/layoutFile';
 import { reckonOutput } from './reckonOutput';
+import { runCommand } from './testCommand';
 
 const EXAMPLE = 'docs/examples/heron-to-willow.roan.json';
 /** A parsed file that the test bends on purpose. */
@@ -14,14 +15,13 @@ let folder: string;
 beforeAll(() => (folder = mkdtempSync(path.join(tmpdir(), 'roan-cli-'))));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-function reckon(...files: string[]) {
-  return spawnSync(process.execPath, ['scripts/cli.mjs', 'reckon', ...files], { encoding: 'utf8' });
-}
+const reckon = (...files: string[]) => runCommand('reckon', ...files);
 
 jest.setTimeout(60_000);
 
 test('the promise: the shape and the numbers of the example, worked by hand', () => {
-  const { status, stdout, stderr } = reckon(EXAMPLE);
+  const asked = ['scripts/cli.mjs', 'reckon', EXAMPLE];
+  const { status, stdout, stderr } = spawnSync(process.execPath, asked, { encoding: 'utf8' });
   expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
   // 33.5 − 15 = 18.5 m; less half of the oxer's 0.8 m is 18.1; 18.1 ÷ 4 = 4.525 and ÷ 5 = 3.62; over 3.66.
   expect(JSON.parse(stdout)).toEqual({
@@ -157,8 +157,7 @@ test('several files: a line of JSON each, in their order; one that cannot be rea
   const other = path.join(folder, 'other.roan.json');
   writeFileSync(other, JSON.stringify({ ...JSON.parse(readFileSync(EXAMPLE, 'utf8')), name: 'Other' }));
   for (const command of ['reckon', 'set-out', 'draw']) {
-    const run = (...files: string[]) =>
-      spawnSync(process.execPath, ['scripts/cli.mjs', command, ...files], { encoding: 'utf8' });
+    const run = (...files: string[]) => runCommand(command, ...files);
     const { status, stdout } = run(EXAMPLE, other);
     expect(status).toBe(0);
     const lines = stdout.trimEnd().split('\n');

@@ -1,14 +1,10 @@
-import { spawnSync } from 'node:child_process';
+import { runCommand } from './testCommand';
 
 const EXAMPLE = 'docs/examples/heron-to-willow.roan.json';
 jest.setTimeout(60_000);
 
-function run(command: string, ...args: string[]) {
-  return spawnSync(process.execPath, ['scripts/cli.mjs', command, ...args], { encoding: 'utf8' });
-}
-
 test('the promise: the example set out, worked by hand', () => {
-  const { status, stdout, stderr } = run('set-out', EXAMPLE);
+  const { status, stdout, stderr } = runCommand('set-out', EXAMPLE);
   expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
   const sheet = JSON.parse(stdout);
   expect(sheet.name).toBe('Heron to willow');
@@ -37,7 +33,7 @@ test('the promise: the example set out, worked by hand', () => {
 });
 
 test('in somebody’s steps, and what rounding them does', () => {
-  const { stdout } = run('set-out', EXAMPLE, '--step-cm', '85', '--unit', 'ft');
+  const { stdout } = runCommand('set-out', EXAMPLE, '--step-cm', '85', '--unit', 'ft');
   const sheet = JSON.parse(stdout);
   const heron = sheet.pieces.find(({ item }: { item: string }) => item === 'heron');
   // 3 m is 3½ steps of 85 cm and 2.5 cm, an inch.
@@ -54,14 +50,14 @@ test.each([
   [['set-out', EXAMPLE, '--measure-by', 'eye'], 'say line, walls or tapes'],
   [['set-out', EXAMPLE, '--wish'], 'wish'],
 ])('%j is refused in one line', (args, words) => {
-  const { status, stdout, stderr } = run(...(args as [string, ...string[]]));
+  const { status, stdout, stderr } = runCommand(...(args as [string, ...string[]]));
   expect({ status, stdout }).toEqual({ status: 2, stdout: '' });
   expect(stderr).toContain(words);
   expect(stderr.trim().split('\n')).toHaveLength(1);
 });
 
 test('the example drawn', () => {
-  const { status, stdout } = run('draw', EXAMPLE);
+  const { status, stdout } = runCommand('draw', EXAMPLE);
   expect(status).toBe(0);
   expect(stdout).toMatch(/^<svg [^>]*viewBox=/);
   // The front rail of heron, 60 − 15 = 45 m down the paper.

@@ -1,13 +1,11 @@
-import { spawnSync } from 'node:child_process';
 import { readLayout } from '@/files/layoutFile';
 import { SHELF } from '@/core';
+import { runCommand } from './testCommand';
 import { shelfLayout, shelfList } from './shelfOutput';
 
 jest.setTimeout(60_000);
 
-function shelf(...args: string[]) {
-  return spawnSync(process.execPath, ['scripts/cli.mjs', 'shelf', ...args], { encoding: 'utf8' });
-}
+const shelf = (...args: string[]) => runCommand('shelf', ...args);
 
 test('without a name the shelf is listed', () => {
   const { status, stdout } = shelf();

@@ -206,11 +206,12 @@ test('through cuts and kills every tapped mark is there exactly once, in order',
       device.sync!.flush();
     }
     // As a person taps: what was tapped before has mostly been sent by then.
-    await Promise.race([busy, new Promise(resolve => setTimeout(resolve, 250))]);
+    await waits(10);
+    await Promise.race([busy, waits(250)]);
   }
   for (let wait = 0; wait < 4000 && devices.some(({ sync }) => waitingIn(sync) !== 0); wait += 1) {
     devices.forEach(({ sync }) => sync!.flush());
-    await new Promise(resolve => setTimeout(resolve, 20));
+    await waits(20);
   }
   await busy;
   expect(devices.map(({ sync }) => waitingIn(sync))).toEqual([0, 0]);
@@ -227,6 +228,8 @@ test('through cuts and kills every tapped mark is there exactly once, in order',
   for (const { id, marks } of passes) expect(marks).toEqual(tapped.get(id));
   await last.close();
 });
+
+const waits = (ms: number) => new Promise(resolve => setTimeout(resolve, ms));
 
 /** How many events a tab knows of that are not sent; null until its store was read. */
 const waitingIn = (sync: Sync | null) => sync!.state().rows?.length ?? null;

@@ -52,12 +52,11 @@ await Promise.all([
   ]),
 ]);
 
-// A build leaves a core idle for much of its time: it is made beside the unit tests, which look at nothing of it.
-const built = ensureBuilt();
-await node('node_modules/jest/bin/jest.js', '--ci', '--maxWorkers=2', '--json', `--outputFile=${OUTPUT}/jest.json`);
+// Some wait for a server or a kill: two cores carry three of them.
+await node('node_modules/jest/bin/jest.js', '--ci', '--maxWorkers=3', '--json', `--outputFile=${OUTPUT}/jest.json`);
 count('unit tests', ...jestCounts());
 
-await built;
+await ensureBuilt();
 await node('node_modules/@playwright/test/cli.js', 'test');
 count(isAll ? 'every journey' : 'journeys', ...playwrightCounts());
 if (!isAll) console.log('        the others are asked by npm run test:all');

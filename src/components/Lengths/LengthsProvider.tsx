@@ -1,6 +1,6 @@
 'use client';
 
-import { formatReading, formatTape, sayGaits, sayLengths, type GaitWords, type LengthUnit } from '@/core';
+import { formatReading, formatTape, formatWay, sayGaits, sayLengths, type GaitWords, type LengthUnit } from '@/core';
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 
 export type Lengths = {
@@ -10,6 +10,8 @@ export type Lengths = {
   format: (lengthM: number) => string;
   /** Writes it as finely as a tape is read: to half a centimetre, feet to the eighth of an inch. */
   formatTape: (lengthM: number) => string;
+  /** Writes a way that somebody walks, as people say it: "620 m". */
+  formatWay: (lengthM: number) => string;
   /** Writes a place that may lie before where it is measured from: "−0.40 m". */
   formatSigned: (lengthM: number) => string;
   /** Writes a change of length with its sign: "+5 cm", "−2 in". */
@@ -34,6 +36,7 @@ function lengthsIn(unit: LengthUnit, gaitWords: GaitWords): Lengths {
     unit,
     format: lengthM => formatReading(lengthM, unit),
     formatTape: lengthM => formatTape(lengthM, unit),
+    formatWay: lengthM => formatWay(lengthM, unit),
     formatSigned: lengthM => `${lengthM < 0 ? '−' : ''}${formatReading(Math.abs(lengthM), unit)}`,
     formatChange: changeM => `${changeM < 0 ? '−' : '+'}${formatReading(Math.abs(changeM), changeUnit)}`,
     say: sentence => sayGaits(sayLengths(sentence, unit), gaitWords),

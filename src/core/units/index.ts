@@ -4,6 +4,7 @@ export { parseLength, type ParseLengthOptions, type UsualLength } from './parseL
 export { scaleBarOf } from './scaleBar';
 export { sayLengths } from './sayLengths';
 export { formatTape } from './formatTape';
+export { formatWay } from './formatWay';
 export { tapeGrids } from './tapeGrids';
 export { formatLength, formatReading } from './formatLength';
 export { stepsText } from './stepsText';

@@ -19,7 +19,7 @@ type SheetWordsProps = {
 
 /** Beside the drawing: what to carry out, what is lacking, and how long it takes. */
 export function SheetWords({ layoutId, printed, effort, stage, walker, hasWalkers }: SheetWordsProps) {
-  const { format } = useLengths();
+  const { format, formatWay } = useLengths();
   const mayPlan = useMayPlan();
   return (
     <div className={classes.words}>
@@ -35,7 +35,7 @@ export function SheetWords({ layoutId, printed, effort, stage, walker, hasWalker
         ))}
       </ul>
       <Text size="sm">
-        About {effort.minutes} min for one person: {format(effort.walkedM)} to walk, {effort.measures} lengths to
+        About {effort.minutes} min for one person: {formatWay(effort.walkedM)} to walk, {effort.measures} lengths to
         measure.
       </Text>
       <Text size="sm">

@@ -97,11 +97,11 @@ function Work({ work, called }: { work: TrackWork; called: string }) {
 
 /** All tracks as often as they are planned. */
 function Sum({ work }: { work: readonly TrackWork[] }) {
-  const { format } = useLengths();
+  const { formatWay } = useLengths();
   const total = (of: (one: TrackWork) => number) => work.reduce((sum, one) => sum + of(one) * one.passes, 0);
   return (
     <Text size="sm" fw={600}>
-      All as planned: {format(total(one => one.lengthM))}, {minutesWords(total(one => one.minutes))},{' '}
+      All as planned: {formatWay(total(one => one.lengthM))}, {minutesWords(total(one => one.minutes))},{' '}
       {total(one => one.efforts)} efforts
     </Text>
   );

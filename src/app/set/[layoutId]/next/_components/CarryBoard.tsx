@@ -97,7 +97,7 @@ export function CarryBoard({ layoutId, here, others, coming, next }: CarryBoardP
 }
 
 function ChangeSteps({ from, change }: { from: Layout; change: Change }) {
-  const { format } = useLengths();
+  const { format, formatWay } = useLengths();
   const { plan, route, changes, minutes, store } = change;
   const [fromNumbers, toNumbers] = [new Map(change.fromNumbers), new Map(change.toNumbers)];
   const fromOf = (item: string) => fromNumbers.get(item) ?? item;
@@ -110,7 +110,7 @@ function ChangeSteps({ from, change }: { from: Layout; change: Change }) {
     <>
       <p className={classes.sum}>
         About <strong>{minutes} min</strong> for one person who carries {CARRIED_AT_ONCE} things at a time:{' '}
-        <strong>{format(route.walkedM)}</strong> to walk. {cupsWords(plan.moreCups)}
+        <strong>{formatWay(route.walkedM)}</strong> to walk. {cupsWords(plan.moreCups)}
       </p>
       {changes.length > 0 && (
         <section>
@@ -130,7 +130,7 @@ function ChangeSteps({ from, change }: { from: Layout; change: Change }) {
             <ol aria-label="What is carried" className={classes.halts}>
               {halts.map(({ where, takes, puts, walkM }, index) => (
                 <li key={index}>
-                  <span className={classes.walk}>{walkM > 0.05 ? `${format(walkM)} to` : 'At'}</span>
+                  <span className={classes.walk}>{walkM >= 0.5 ? `${formatWay(walkM)} to` : 'At'}</span>
                   <strong>{where}</strong>
                   {puts !== '' && <span>put down {puts}</span>}
                   {takes !== '' && <span>take {takes}</span>}

@@ -1,5 +1,6 @@
 import { archiveLesson } from '@/data/queries/changeLesson';
 import { listArenas } from '@/data/queries/arenas';
+import { yardRules } from '@/data/queries/settings';
 import { listLessons } from '@/data/queries/lessons';
 import { listPairs } from '@/data/queries/pairs';
 import { currentYard } from '@/data/queries/yards';
@@ -58,6 +59,22 @@ test('those who ride next come first among those for whom something is suggested
     expect(suggest!.arenaId).toBe(soonest!.arenaId);
     expect(Date.parse(`${suggest!.startsAt}:00Z`)).toBe(soonest!.startsAtMs + 24 * HOUR_MS);
     expect(suggest!.pairs.length).toBeLessThanOrEqual(12);
+  });
+});
+
+test('a horse that jumps on as many days as is the limit, or on more, is told with how many, and no other', async () => {
+  await onDemo('season', async asked => {
+    const { attention } = await asked.today();
+    const limit = (await yardRules(asked.database.db, asked.yardId)).limits.jumpingDays;
+    const told = attention.flatMap(words => {
+      const said = /^\w+ jumps on (\d) days? of these seven, with what is planned: (that|\d) is the limit\.$/.exec(
+        words,
+      );
+      return said ? [{ days: Number(said[1]), most: said[2] }] : [];
+    });
+    expect(told.length).toBeGreaterThan(0);
+    for (const { days, most } of told) expect(most).toBe(days === limit ? 'that' : String(limit));
+    for (const { days } of told) expect(days).toBeGreaterThanOrEqual(limit);
   });
 });
 

@@ -149,7 +149,7 @@ async function attentionOf(
     const own = new Set(pairs.filter(pair => pair.horseId === horseId).map(({ id }) => id));
     const days = new Set(work.filter(one => own.has(one.pairId) && jumps(one.work)).map(({ day }) => day)).size;
     if (days < limit) return [];
-    const verb = days > limit ? 'is over the limit' : 'has come to the limit';
-    return [`${name} ${verb} of ${limit} jumping days in seven: ${days}, with what is planned.`];
+    const most = days > limit ? `${limit} is the limit` : 'that is the limit';
+    return [`${name} jumps on ${days} ${days === 1 ? 'day' : 'days'} of these seven, with what is planned: ${most}.`];
   });
 }

@@ -36,7 +36,7 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
   const loads = useMemo(() => overloads(entries, season.limits), [entries, season.limits]);
   const move = (lessonId: string, days: number) => {
     const lesson = season.coming.find(({ id }) => id === lessonId);
-    if (!lesson || days === 0) return;
+    if (!lesson || days === 0) return setDragged(null);
     const to = lesson.day + days;
     begin(async () => {
       const answer = await moveLessonAction({ lessonId, toDay: dayOfNumber(to) }).catch(() => null);
@@ -47,13 +47,15 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
       router.refresh();
     });
   };
+  // What is drawn anew under the hand may end as no way at all: then nothing is dragged.
+  const drag = (one: DraggedLesson | null) => setDragged(one?.days ? one : null);
   const horse = (id: string) => season.pairs.find(({ horseId }) => horseId === id)?.horse ?? 'A horse';
   const ahead = loads.filter(({ day }) => day >= season.today);
   return (
     <section aria-label="The season" className={classes.season} aria-busy={busy}>
-      <SeasonPicture {...{ season, entries, loads }} onDrag={setDragged} onMove={move} />
+      <SeasonPicture {...{ season, entries, loads }} onDrag={drag} onMove={move} />
       <Legend />
-      {dragged && dragged.days !== 0 && <p role="status">{draggedWords(season, dragged)}</p>}
+      {dragged && <p role="status">{draggedWords(season, dragged)}</p>}
       {problem && <p role="alert">{problem}</p>}
       {moved && !dragged && (
         <p role="status">

@@ -31,10 +31,9 @@ test('three on the spokes of a circle are one fan, round its centre; two are non
 
 test('a rope needs its peg on the sand and not under a piece, however that is turned', () => {
   const reaches = (headingRad: number, aheadM: number, asideM: number) => {
-    const [ahead, aside] = [aheadM, asideM];
     const at = {
-      xM: CENTRE.xM - ahead * Math.cos(headingRad) + aside * Math.sin(headingRad),
-      yM: CENTRE.yM - ahead * Math.sin(headingRad) - aside * Math.cos(headingRad),
+      xM: CENTRE.xM - aheadM * Math.cos(headingRad) + asideM * Math.sin(headingRad),
+      yM: CENTRE.yM - aheadM * Math.sin(headingRad) - asideM * Math.cos(headingRad),
     };
     // Four metres with its stands, half a metre deep: a peg needs 0.3 m more.
     const fence = { ...newItem('vertical', 'f', at, headingRad), widthM: 3 } as RiddenItem;

@@ -36,11 +36,7 @@ export default function SeasonPicture({ season, entries, loads, onDrag, onMove }
       sensors={sensors}
       onDragMove={({ active, delta }) => onDrag({ lessonId: lessonOf(active.id), days: Math.round(delta.x / DAY_PX) })}
       onDragCancel={() => onDrag(null)}
-      onDragEnd={({ active, delta }) => {
-        const days = Math.round(delta.x / DAY_PX);
-        if (days === 0) onDrag(null);
-        else onMove(lessonOf(active.id), days);
-      }}
+      onDragEnd={({ active, delta }) => onMove(lessonOf(active.id), Math.round(delta.x / DAY_PX))}
     >
       <PolesPattern />
       <div ref={toThisWeek} className={classes.picture} tabIndex={0} role="group" aria-label="Weeks by pairs">

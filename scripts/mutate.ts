@@ -9,6 +9,7 @@ import path from 'node:path';
 import { seededRandom } from '@/core';
 import { keepMeasured } from '../bench/measured';
 import { sourceFiles, type SourceFile } from './quality/sourceSizes';
+import { changeWords, isAsked, isNoticed } from './quality/tellSurvivors.mjs';
 
 const SEED = Number(process.env.MUTATE_SEED ?? 1);
 /** How many places of each folder: the core is the largest, and takes half an hour. */
@@ -122,11 +123,9 @@ module.exports = { ...app, rootDir: '../..', testPathIgnorePatterns: ['/kept/', 
     warnings: { slow: false, unknownOptions: true, preprocessorErrors: true, unserializableOptions: true },
   }).runMutationTest();
 
-  const lineOf = ({ fileName, location, mutatorName, replacement }: (typeof results)[number]) =>
-    `${path.relative(process.cwd(), fileName)}:${location.start.line} ${mutatorName} → ${(replacement ?? '').replace(/\s+/g, ' ').slice(0, 60)}`;
-  const told = results.filter(({ status }) => ['Killed', 'Timeout', 'Survived', 'NoCoverage'].includes(status));
-  const missed = told.filter(({ status }) => status === 'Survived' || status === 'NoCoverage');
-  const { rows, survivors } = together(before, { asked: told.map(lineOf), survivors: missed.map(lineOf) });
+  const told = results.filter(isAsked);
+  const missed = told.filter(result => !isNoticed(result));
+  const { rows, survivors } = together(before, { asked: told.map(changeWords), survivors: missed.map(changeWords) });
   const list = survivors.map(one => `- \`${one}\``);
   const words = `Places of ${LINES} lines, by chance. Words are not changed. Not noticed by any test of the core that knows the file, or of their own folder elsewhere:\n\n${list.join('\n')}`;
   keepMeasured('mutations', ['folder', 'changes', 'noticed', 'not noticed', 'share'], rows, words);

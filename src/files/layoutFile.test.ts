@@ -360,6 +360,22 @@ test('what is written reads back as the same layout', () => {
   );
 });
 
+test('how far horses lean is in a file in degrees, as none where turns cost no stride, and left out where it is the usual', () => {
+  const read = readLayoutText(EXAMPLE);
+  if (!read.ok) throw new Error(read.reason);
+  const usual = read.layout;
+  expect([usual.leanRad, 'leanRad' in usual]).toEqual([undefined, false]);
+  for (const [leanDeg, leanRad] of [
+    [30, Math.PI / 6],
+    [null, null],
+  ] as const) {
+    const written = writeLayout({ ...usual, leanRad }) as { leanDeg?: number | null };
+    expect(written.leanDeg).toEqual(leanDeg === null ? null : expect.closeTo(leanDeg, 9));
+    const again = readLayoutText(JSON.stringify(written));
+    expect(again.ok && again.layout.leanRad).toEqual(leanRad === null ? null : expect.closeTo(leanRad, 9));
+  }
+});
+
 test('fuzzed files are read whole or refused in a line: never a crash, never a stack', () => {
   const paths = fc.array(
     fc.constantFrom(

@@ -73,7 +73,7 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
   const [backX, backY, tipX, tipY, otherX, otherY] = nose as [number, number, number, number, number, number];
   expect(tipY).toBeCloseTo(lineY, 2);
   expect(tipX - 15).toBeGreaterThan(1.5 * radiusM);
-  expect(tipX - 15).toBeLessThan(3 * radiusM);
+  expect(tipX - 15).toBeLessThan(2.5 * radiusM);
   // It grows out of the head, as wide to one side as to the other.
   for (const [x, y] of [
     [backX, backY],
@@ -83,6 +83,29 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
   expect(backX).toBeCloseTo(otherX, 2);
   expect(backY + otherY).toBeCloseTo(2 * lineY, 2);
   expect(Math.abs(backY - lineY)).toBeGreaterThan(0.2 * radiusM);
+});
+
+test('a tape that is pulled has a head where it ends, and pointing there', () => {
+  const second = pictures(twoFences([15, 33], UP)).steps[1]!;
+  const paths = second.shapes.flatMap(shape => (shape.kind === 'path' ? [shape] : []));
+  const { sizeM } = texts(second).find(({ text }) => text === '18.00 m')!;
+  const tape = paths.find(({ d }) => /^M15\.000 \S+L33\.000 \S+$/.test(d))!;
+  expect(tape.stroke).toBe('#000');
+  expect([tape.strokeM > 0.05 * sizeM, tape.strokeM < 0.3 * sizeM]).toEqual([true, true]);
+  const nose = paths.find(({ d }) => /^M\S+ \S+L\S+ \S+L\S+ \S+Z$/.test(d) && Math.abs(numbersOf(d)[0]! - 15) < 1)!;
+  expect(nose.fill).toBe('#000');
+  const [, end] = tape.d.split('L');
+  const heads = paths.filter(({ d }) => new RegExp(`^M\\S+ \\S+L${end}L\\S+ \\S+Z$`).test(d));
+  for (const { fill } of heads) expect(fill).toBe('#000');
+  // Another tape may end there, and come from a wall.
+  const alongIt = heads.map(({ d }) => numbersOf(d)).find(([aX, , , , bX]) => Math.abs(aX! - bX!) < 0.01);
+  const [aX, aY, tipX, tipY, , bY] = alongIt as [number, number, number, number, number, number];
+  expect([tipX, tipY]).toEqual(numbersOf(tape.d).slice(2));
+  // Behind its tip by less than a letter, as far to one side as to the other, and slimmer than it is long.
+  expect(aY + bY).toBeCloseTo(2 * tipY, 2);
+  expect([tipX - aX > 0.4 * sizeM, tipX - aX < sizeM]).toEqual([true, true]);
+  expect(aY).not.toBe(bY);
+  expect(Math.abs(aY - bY)).toBeLessThan(tipX - aX);
 });
 
 test('whoever pulls the tape back towards A looks that way', () => {

@@ -11,12 +11,13 @@ const start = { at: { xM: 10, yM: 0 }, headingRad: 0 };
 
 // A fact of the trade, no source: each loop of a serpentine takes its share of the length and is on the other rein.
 test('a serpentine is marked loop by loop, each as far up the sand as its share', () => {
-  const loops = figureParts(
-    ARENA,
-    planned({ kind: 'serpentine', start, rein: 'left', loops: 3, lengthM: 60, widthM: 20 }),
-    'trot',
-  );
-  expect(loops.map(({ words }) => words)).toEqual(['the first loop', 'the second loop', 'the third loop']);
+  const serpentine = { kind: 'serpentine', start, rein: 'left', loops: 3, lengthM: 60, widthM: 20 } as const;
+  const loops = figureParts(ARENA, planned(serpentine), 'trot');
+  expect(loops.map(({ part, words }) => `${part} ${words}`)).toEqual([
+    ...['1 the first loop', '2 the second loop', '3 the third loop'],
+  ]);
+  // A loop that is yielded out of stays one loop.
+  expect(figureParts(ARENA, planned({ ...serpentine, yieldM: 2 }), 'trot')).toEqual(loops);
   loops.forEach(({ chain }, i) => expect(chainEnd(chain).at.yM).toBeCloseTo(20 * (i + 1), 6));
 });
 

@@ -143,6 +143,9 @@ describe('what changed', () => {
     expect(changes({ ...before, items: [...before.items, newItem('cone', 'cone 1', { xM: 1, yM: 1 }, 0)] })).toEqual([
       'cone A added',
     ]);
+    const turned = (byRad: number) =>
+      changes({ ...before, items: [heron!, { ...willow!, headingRad: UP + byRad } as Layout['items'][number]] });
+    expect([turned(0.01), turned(2 * Math.PI), turned(-2e-5)]).toEqual([['fence 2 turned'], [], []]);
     const higher = heron?.kind === 'fence' ? { ...heron, heightM: 0.9, headingRad: 0 } : heron!;
     expect(changes({ ...before, items: [higher, willow!] })).toEqual(['fence 1 turned', 'fence 1 built anew']);
     expect(changes({ ...before, name: 'other', horses: [] })).toEqual([

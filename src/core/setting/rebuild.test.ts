@@ -168,6 +168,19 @@ test('a grid of nine along the line: eight gaps, each from the one before, and n
   }
 });
 
+test('a fan that is ridden is set once, all of it by its rope and in the order ridden', () => {
+  const spoke = (id: string, angleRad: number): Item =>
+    newItem('pole', id, { xM: 10 + 4 * Math.cos(angleRad), yM: 30 + 4 * Math.sin(angleRad) }, angleRad + Math.PI / 2);
+  const items = [spoke('c', 1.1), spoke('a', 0.2), spoke('b', 0.6)];
+  const through = ['a', 'b', 'c'].map(item => ({ item, reversed: false }));
+  const [track] = randomCourse(ARENAS[1]!, seededRandom(1)).tracks;
+  const tracks = [{ ...track!, through, legs: [{}, {}] } as never];
+  const sheet = settingSheet({ arena: ARENAS[1]!, items, tracks }, { measureBy: 'line', from: { xM: 0, yM: 0 } });
+  expect(sheet.pieces.map(({ item }) => item.id)).toEqual(['a', 'b', 'c']);
+  expect(sheet.pegs).toHaveLength(1);
+  expect(sheet.measures.filter(({ id }) => id.endsWith('|gap'))).toEqual([]);
+});
+
 test.each([
   ['a line 30° off the long side', Math.PI / 3],
   ['a line 20° off the short side', Math.PI / 9],

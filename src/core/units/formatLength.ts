@@ -74,7 +74,8 @@ function inHands(lengthM: number): string {
 }
 
 function inSteps(lengthM: number, stepLengthM: number | undefined): string {
-  if (stepLengthM === undefined || !(stepLengthM > 0)) throw new RangeError(`formatLength: stepLengthM ${stepLengthM}`);
+  if (stepLengthM === undefined || !(stepLengthM > 0 && stepLengthM < Infinity))
+    throw new RangeError(`formatLength: stepLengthM ${stepLengthM}`);
   const halves = Math.round((lengthM / stepLengthM) * 2);
   return `${eighthsText(halves * 4)} ${halves <= 2 && halves > 0 ? 'step' : 'steps'}`;
 }

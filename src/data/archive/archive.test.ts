@@ -21,7 +21,7 @@ import { withTestDatabase } from '../testDatabase';
 import { demoAt } from '../testDemo';
 import { ARCHIVE_TABLES, tableName } from './archiveTables';
 import { backUpIfDue, backupFilms, isBackupDue, listBackups } from './backups';
-import { readArchive, type ArchiveLimits } from './readArchive';
+import { archiveManifest, readArchive, type ArchiveLimits } from './readArchive';
 import { isEmptyYard, restoreArchive, type Stage } from './restoreArchive';
 import { stageArchive } from './stageArchive';
 import { withFilms } from './withFilms';
@@ -175,6 +175,12 @@ test('what is damaged, newer or strange is refused with a sentence, and nothing 
         expect(await allRows(empty)).toEqual(before);
       });
   });
+});
+
+test('what is asked what it says, and is no archive, is refused with the same sentence', async () => {
+  const file = path.join(folder, 'no-archive.zip');
+  writeFileSync(file, 'no zip at all');
+  await expect(archiveManifest(file)).rejects.toThrow('no archive of Roan');
 });
 
 test('an archive is never mixed into a yard with things in it', async () => {

@@ -1,3 +1,6 @@
+import path from 'node:path';
+import { DatabaseRefused } from '../databaseRefused';
+import { filmFile } from './filmFile';
 import { isFilmLike } from './isFilmLike';
 
 // ISO/IEC 14496-12 (from memory): a length, then "ftyp"; RFC 8794 (from memory): EBML begins 1A 45 DF A3.
@@ -20,4 +23,10 @@ test.each([
   '{"a": 1}',
 ])('what begins with %j is none, whatever it is called', text => {
   expect(isFilmLike(Buffer.from(text))).toBe(false);
+});
+
+test('a film lies in its folder, and no id names anything else', () => {
+  expect(filmFile('/films', 'a1_-B')).toBe(path.join('/films', 'a1_-B'));
+  for (const id of ['', '..', '../yard.db', 'a/b', '-a', 'a'.repeat(81)])
+    expect(() => filmFile('/films', id)).toThrow(DatabaseRefused);
 });

@@ -4,6 +4,7 @@ import { RecordBatch } from '@/files/recordEvent';
 import { earlierWork, workByPair } from './earlierWork';
 import { findLayout } from './layouts';
 import { keepVersion } from './layoutVersions';
+import { archiveLesson } from './changeLesson';
 import { listLessons, saveLesson } from './lessons';
 import { addPair, listPairs } from './pairs';
 import { recordBatch } from './recordEvents';
@@ -88,6 +89,15 @@ test('a horse with three riders in one lesson, and another lesson that day: all 
     // Three riders, six times on each rein, five efforts a time.
     expect(await efforts('another', 8)).toBe(3 * 12 * 5);
     expect(await efforts(morning, 8)).toBe(0);
+    // Neither what is planned for another week, nor what was called off, is to come on these days.
+    const toCome = async () =>
+      (await workByPair(db, yardId, DAYS_MS, TODAY_MS)).filter(({ pairId }) => pairId === own!.id);
+    const onTheDays = await toCome();
+    expect(onTheDays.map(({ day }) => day)).toEqual([6]);
+    await write(tx => saveLesson(tx, yardId, lesson('next week', 7 * 24)));
+    const off = await write(tx => saveLesson(tx, yardId, lesson('called off', 10)));
+    await write(tx => archiveLesson(tx, yardId, off, true, { by: null, nowMs: TODAY_MS }));
+    expect(await toCome()).toEqual(onTheDays);
     // Two passes of it are ridden: what is ridden and what is to come are the same in all.
     const layout = (await findLayout(db, yardId, yard.layoutId))!;
     const layoutVersionId = await write(tx => keepVersion(tx, yardId, layout, 'ridden'));

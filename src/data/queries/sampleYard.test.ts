@@ -25,12 +25,13 @@ async function counts({ db }: OpenDatabase): Promise<Record<string, number>> {
   return { ...found, yards: await db.$count(schema.yards) };
 }
 
-async function withSample(database: OpenDatabase): Promise<string> {
+/** @param file - false where the store is on a server, which takes rows and no file */
+async function withSample(database: OpenDatabase, file = database.file): Promise<string> {
   const folder = mkdtempSync(path.join(tmpdir(), 'roan-sample-'));
   try {
     const staged = await sampleStore({ nowMs: NOW_MS, timeZone: 'America/Denver', folder });
     const yardId = staged.yards[0]!.id;
-    await withStaged(staged, database, rows => database.write(tx => takeOver(tx, rows, yardId)));
+    await withStaged(staged, { file }, rows => database.write(tx => takeOver(tx, rows, yardId)));
     return yardId;
   } finally {
     rmSync(folder, { recursive: true, force: true });
@@ -49,6 +50,11 @@ test('a sample lies beside a yard, with a season in it, and is gone without a tr
     expect(full.passes).toBeGreaterThan(500);
     const [yard] = await database.db.select().from(schema.yards).where(eq(schema.yards.id, sample));
     expect(yard?.timeZone).toBe('America/Denver');
+    await withTestDatabase(async onServer => {
+      await currentYard(onServer);
+      await withSample(onServer, false);
+      expect(await counts(onServer)).toEqual(full);
+    });
     expect(await database.write(tx => removeSample(tx, sample))).toEqual([]);
     expect(await counts(database)).toEqual(before);
   });

@@ -1,6 +1,8 @@
+import { eq } from 'drizzle-orm';
 import { readYardCsv } from '@/files/yardCsv';
 import type { CsvList } from '@/files/yardCsvColumns';
 import type { Transaction } from '../database';
+import { horses } from '../schema';
 import { withTestDatabase } from '../testDatabase';
 import { formerStatesOf } from './formerStates';
 import { listHorses } from './horses';
@@ -101,5 +103,18 @@ test('a row is known by its name, however that is written', async () => {
       ['MINNOW', expect.closeTo(1.27, 9)],
       ['Otter', expect.closeTo(1.4, 9)],
     ]);
+  });
+});
+
+test('a name that two of the yard bear, or that the list names twice, is refused, and nothing is taken in', async () => {
+  await withTestDatabase(async database => {
+    const { id: yardId } = await currentYard(database);
+    const takeIn = (text: string) => database.write(tx => importList(tx, yardId, read('horses', text)));
+    await takeIn('name,height\nMinnow,125 cm\nOtter,140 cm\n');
+    const refused = (text: string, words: string) => expect(takeIn(text)).rejects.toThrow(words);
+    await refused('name,height\nHeron,130 cm\n heron,131 cm\n', 'twice');
+    await database.write(tx => tx.update(horses).set({ name: 'MINNOW' }).where(eq(horses.name, 'Otter')));
+    await refused('name,height\nHeron,130 cm\nminnow,127 cm\n', 'The yard has 2 called “minnow”');
+    expect((await listHorses(database.db, yardId)).map(({ name }) => name)).toEqual(['Minnow', 'MINNOW']);
   });
 });

@@ -142,7 +142,7 @@ function distanceCardAt(
   for (const count of counts) write(count, 10);
 }
 
-/** The ground of one to five strides for a horse, where fences are ridden. */
+/** The ground of one to six strides for a horse, where fences are ridden. */
 function countLines(layout: Layout, horse: Layout['horses'][number], unit: LengthUnit): string[] {
   const stride = layoutStride(horse, 'course-canter', 'course');
   if (!stride || !layout.items.some(({ kind }) => kind === 'fence')) return [];

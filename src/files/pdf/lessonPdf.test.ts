@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { askedToShow, newItem, type Layout, type LayoutHorse, type Question } from '@/core';
 import { lessonPdf, riderPdf, type LessonSheet, type SheetPair } from './lessonPdf';
-import type { PaperSize } from './pdfPaper';
+import { PdfPaper, type PaperSize } from './pdfPaper';
 import { DPI, lineMiddlesMm, pdfPage, runs } from './testPdf';
 
 let folder: string;
@@ -131,6 +131,27 @@ test('the sheet of a lesson has its stages in their order, and what every pair r
   expect(words.indexOf('Nothing was recorded.')).toBeGreaterThan(words.indexOf('Mayfly with'));
   expect(words).toContain('Put right afterwards 2 times, last on 28 November 2026.');
   expect(words).toMatch(/qualified instructor/);
+});
+
+test('a pair begins where there is room below its head, and what was put right is said where anything was', async () => {
+  const { line } = PdfPaper.prototype;
+  const said: { words: Parameters<typeof line>[0]; leftMm: number }[] = [];
+  const spy = jest.spyOn(PdfPaper.prototype, 'line').mockImplementation(function (this: PdfPaper, words, gapMm) {
+    said.push({ words, leftMm: this.leftMm });
+    line.call(this, words, gapMm);
+  });
+  const many = Array.from({ length: 14 }, () => [RIDDEN, WAITING]).flat();
+  const bytes = await lessonPdf({ ...SHEET, pairs: many, putRight: null }, 'a4');
+  await lessonPdf(SHEET, 'a4');
+  spy.mockRestore();
+  expect(pageOf(bytes).pages).toBeLessThan(8);
+  const heads = said.filter(({ words }) => / with /.test(words.text));
+  expect(heads).toHaveLength(30);
+  for (const { words, leftMm } of heads) expect([words.bold, leftMm > 28]).toEqual([true, true]);
+  const putRight = said.filter(({ words }) => words.text?.startsWith('Put right') ?? true);
+  expect(putRight.map(({ words }) => words)).toEqual([{ text: SHEET.putRight, grey: true }]);
+  // The line from the saddle is on a rider's own sheet.
+  expect(said.some(({ words }) => words.text.includes('From the saddle'))).toBe(false);
 });
 
 test('a rider who rode is told of that, and of nobody else', async () => {

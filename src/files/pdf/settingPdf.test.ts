@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { newItem, placingTolerance, reckonLayout, settingSheet, type Layout } from '@/core';
 import { printedSheet } from '../printedSheet';
+import { distanceCardsPdf } from './cardsPdf';
 import type { PaperSize } from './pdfPaper';
 import { pdfRuns } from './pdfText';
 import { settingPdf } from './settingPdf';
@@ -103,6 +104,36 @@ test('it names what is to be carried, measured and checked, in the shipped face'
   const bytes = readFileSync(path.join(folder, 'a4.pdf'), 'latin1');
   expect(bytes).toContain('AtkinsonHyperlegible');
   expect(bytes).not.toMatch(/\/Subtype ?\/Image/);
+});
+
+test('poles have no fences whose ground a card could tell; where no horse has distances there is no card', async () => {
+  const cards = async (layout: Layout) => {
+    const wish = { layout, tracks: reckonLayout(layout), unit: 'm', gaitWords: 'english' } as const;
+    const bytes = await distanceCardsPdf(wish, 'a4');
+    return bytes && pdfPage(bytes, path.join(folder, 'cards.pdf')).words;
+  };
+  // Whole strides, common practice, no source: n strides want n + 1; a bounce is not among them.
+  const ridden = { 'course-canter': { shortM: 3, normalM: 3.5, longM: 4 } };
+  const own = { ...LAYOUT, horses: LAYOUT.horses.map(horse => ({ ...horse, strides: ridden })) };
+  const [, ground] = (await cards(own))!.split(/Ground between low fences: .* longest /);
+  expect(ground!.match(/\d: [\d.]+ m/g)).toEqual([
+    '1: 7.00 m',
+    '2: 10.50 m',
+    '3: 14.00 m',
+    '4: 17.50 m',
+    '5: 21.00 m',
+    '6: 24.50 m',
+  ]);
+  expect(ground).toContain('1: 7.00 m (6.00 m to 8.00 m)');
+  const poles = { ...LAYOUT, items: LAYOUT.items.filter(({ kind }) => kind === 'pole') };
+  const lane = { ...LAYOUT.tracks[0]!, through: [0, 1].map(i => ({ item: `p${i + 1}`, reversed: false })) };
+  const onPoles = await cards({
+    ...poles,
+    tracks: [{ ...lane, legs: lane.kind === 'items' ? lane.legs.slice(1) : [] }],
+  } as Layout);
+  expect(onPoles).toContain('1 to 2:');
+  expect(onPoles).not.toContain('Ground between');
+  expect(await cards({ ...poles, tracks: [] })).toBeNull();
 });
 
 test('a text is set in runs of the alphabets that the face has', () => {

@@ -27,7 +27,6 @@ export type SeasonDay = {
   /** Of a day’s efforts; 1 is enough. */
   share: number;
   isPlanned: boolean;
-  lessonIds: string[];
 };
 
 /** A week of a pair: its days with work, passes by rein, and days of rest. */
@@ -76,7 +75,6 @@ function dayOf(day: number, entries: readonly SeasonEntry[], limits: WorkLimits)
     efforts: work.lowEfforts + work.highEfforts,
     share: dayShare(work, limits),
     isPlanned: entries.every(({ isPlanned }) => isPlanned),
-    lessonIds: [...new Set(entries.flatMap(({ lessonId }) => lessonId ?? []))],
   };
 }
 

@@ -22,6 +22,8 @@ const FULL_PX = 30;
 const LEAST_PX = 9;
 const HIGH_PX = 56;
 const GROUND_PX = 42;
+/** How far down a day its lessons are dragged. */
+const MARK_PX = 46;
 
 type Pair = SeasonData['pairs'][number];
 
@@ -58,7 +60,7 @@ export function PairStrip({ pair, season, entries, loads }: PairStripProps) {
   const strip = seasonWeeks(entries, pair.id, firstDay, weeks, limits);
   const own = loads.filter(({ horseId }) => horseId === pair.horseId);
   const days = strip.flatMap(week => week.days);
-  const planned = days.filter(({ isPlanned, lessonIds }) => isPlanned && lessonIds.length > 0);
+  const marks = marksOf(pair, season, entries);
   return (
     <div className={classes.row}>
       <span className={classes.label}>
@@ -92,12 +94,11 @@ export function PairStrip({ pair, season, entries, loads }: PairStripProps) {
             <path key={day} d={`M ${(day - firstDay + 0.5) * DAY_PX} 1 l 5 9 h -10 z`} className={classes.over} />
           ))}
         </svg>
-        {planned.map(({ day, lessonIds }) => (
+        {marks.map(({ id, name, day, share, of }) => (
           <Mark
-            key={lessonIds[0]}
-            id={`${lessonIds[0]!} ${pair.id}`}
-            name={season.coming.find(({ id }) => id === lessonIds[0])?.name ?? null}
-            left={(day - firstDay) * DAY_PX}
+            key={id}
+            {...{ id: `${id} ${pair.id}`, name, left: (day - firstDay) * DAY_PX }}
+            {...{ top: (MARK_PX * share) / of, height: MARK_PX / of }}
           />
         ))}
       </div>
@@ -152,16 +153,30 @@ function DayBar({ day: { kinds, share, isPlanned }, x }: { day: SeasonDay; x: nu
   );
 }
 
+/** Where the lessons of a pair that are to come lie, whatever else there is of these days; those of one day share its height. */
+function marksOf(pair: Pair, { coming }: SeasonData, entries: readonly SeasonEntry[]) {
+  const planned = entries.filter(({ pairId, isPlanned }) => pairId === pair.id && isPlanned);
+  const found = coming.flatMap(({ id, name }) => {
+    const day = planned.find(({ lessonId }) => lessonId === id)?.day;
+    return day === undefined ? [] : [{ id, name, day }];
+  });
+  return found.map(one => {
+    const ofDay = found.filter(({ day }) => day === one.day);
+    return { ...one, share: ofDay.indexOf(one), of: ofDay.length };
+  });
+}
+
+type MarkProps = { id: string; name: string; left: number; top: number; height: number };
+
 /** What a lesson is dragged by. */
-function Mark({ id, name, left }: { id: string; name: string | null; left: number }) {
-  const { attributes, listeners, setNodeRef } = useDraggable({ id, disabled: name === null });
-  if (name === null) return null;
+function Mark({ id, name, ...place }: MarkProps) {
+  const { attributes, listeners, setNodeRef } = useDraggable({ id });
   return (
     <button
       type="button"
       ref={setNodeRef}
       className={classes.mark}
-      style={{ left, width: DAY_PX }}
+      style={{ ...place, width: DAY_PX }}
       title={name}
       {...attributes}
       {...listeners}

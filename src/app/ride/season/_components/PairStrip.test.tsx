@@ -31,7 +31,7 @@ const px = parseFloat;
 function marks(...entries: SeasonEntry[]) {
   const { unmount } = renderInRoan(
     <DndContext>
-      <PairStrip {...{ pair, season, entries }} loads={[]} />
+      <PairStrip {...{ pair, season, entries }} loads={[]} busy={false} />
     </DndContext>,
   );
   const found = screen.queryAllByRole('button').map(mark => {

@@ -52,10 +52,12 @@ type PairStripProps = {
   /** As they are while a lesson is dragged. */
   entries: readonly SeasonEntry[];
   loads: readonly Overload[];
+  /** While a move is on its way nothing else is dragged. */
+  busy: boolean;
 };
 
 /** What one pair did and will do, day by day: how much, what sort, on which rein; what is planned can be dragged. */
-export function PairStrip({ pair, season, entries, loads }: PairStripProps) {
+export function PairStrip({ pair, season, entries, loads, busy }: PairStripProps) {
   const { firstDay, weeks, today, limits } = season;
   const strip = seasonWeeks(entries, pair.id, firstDay, weeks, limits);
   const own = loads.filter(({ horseId }) => horseId === pair.horseId);
@@ -94,10 +96,10 @@ export function PairStrip({ pair, season, entries, loads }: PairStripProps) {
             <path key={day} d={`M ${(day - firstDay + 0.5) * DAY_PX} 1 l 5 9 h -10 z`} className={classes.over} />
           ))}
         </svg>
-        {marks.map(({ id, name, day, share, of }) => (
+        {marks.map(({ id, name, day, to, share, of }) => (
           <Mark
             key={id}
-            {...{ id: `${id} ${pair.id}`, name, left: (day - firstDay) * DAY_PX }}
+            {...{ id: `${id} ${pair.id}`, name, busy, left: (day - firstDay) * DAY_PX, movedPx: (to - day) * DAY_PX }}
             {...{ top: (MARK_PX * share) / of, height: MARK_PX / of }}
           />
         ))}
@@ -156,27 +158,38 @@ function DayBar({ day: { kinds, share, isPlanned }, x }: { day: SeasonDay; x: nu
 /** Where the lessons of a pair that are to come lie, whatever else there is of these days; those of one day share its height. */
 function marksOf(pair: Pair, { coming }: SeasonData, entries: readonly SeasonEntry[]) {
   const planned = entries.filter(({ pairId, isPlanned }) => pairId === pair.id && isPlanned);
-  const found = coming.flatMap(({ id, name }) => {
-    const day = planned.find(({ lessonId }) => lessonId === id)?.day;
-    return day === undefined ? [] : [{ id, name, day }];
+  const found = coming.flatMap(({ id, name, day }) => {
+    const to = planned.find(({ lessonId }) => lessonId === id)?.day;
+    return to === undefined ? [] : [{ id, name, day, to }];
   });
   return found.map(one => {
-    const ofDay = found.filter(({ day }) => day === one.day);
+    const ofDay = found.filter(({ to }) => to === one.to);
     return { ...one, share: ofDay.indexOf(one), of: ofDay.length };
   });
 }
 
-type MarkProps = { id: string; name: string; left: number; top: number; height: number };
+type MarkProps = {
+  id: string;
+  name: string;
+  busy: boolean;
+  left: number;
+  movedPx: number;
+  top: number;
+  height: number;
+};
 
-/** What a lesson is dragged by. */
-function Mark({ id, name, ...place }: MarkProps) {
-  const { attributes, listeners, setNodeRef } = useDraggable({ id });
+/**
+ * What a lesson is dragged by. It stays where it lies until it is moved for good, and is only shown elsewhere: how far it was dragged
+ * is measured from there.
+ */
+function Mark({ id, name, busy, movedPx, ...place }: MarkProps) {
+  const { attributes, listeners, setNodeRef } = useDraggable({ id, disabled: busy });
   return (
     <button
       type="button"
       ref={setNodeRef}
       className={classes.mark}
-      style={{ ...place, width: DAY_PX }}
+      style={{ ...place, width: DAY_PX, transform: `translateX(${movedPx}px)` }}
       title={name}
       {...attributes}
       {...listeners}

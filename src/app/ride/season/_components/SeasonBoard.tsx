@@ -41,19 +41,22 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
     begin(async () => {
       const answer = await moveLessonAction({ lessonId, toDay: dayOfNumber(to) }).catch(() => null);
       setProblem(answer?.ok ? null : (answer?.problem ?? 'The server does not answer: the lesson is where it was.'));
-      setDragged(null);
-      if (!answer?.ok) return;
-      setMoved({ lessonId, name: lesson.name, from: lesson.day, to });
-      router.refresh();
+      if (!answer?.ok) return setDragged(null);
+      // It stays shown where it was dragged to until the season says so itself.
+      begin(() => {
+        setDragged(null);
+        setMoved({ lessonId, name: lesson.name, from: lesson.day, to });
+        router.refresh();
+      });
     });
   };
-  // What is drawn anew under the hand may end as no way at all: then nothing is dragged.
+  // Dragged there and back it is where it was.
   const drag = (one: DraggedLesson | null) => setDragged(one?.days ? one : null);
   const horse = (id: string) => season.pairs.find(({ horseId }) => horseId === id)?.horse ?? 'A horse';
   const ahead = loads.filter(({ day }) => day >= season.today);
   return (
     <section aria-label="The season" className={classes.season} aria-busy={busy}>
-      <SeasonPicture {...{ season, entries, loads }} onDrag={drag} onMove={move} />
+      <SeasonPicture {...{ season, entries, loads, busy }} onDrag={drag} onMove={move} />
       <Legend />
       {dragged && <p role="status">{draggedWords(season, dragged)}</p>}
       {problem && <p role="alert">{problem}</p>}

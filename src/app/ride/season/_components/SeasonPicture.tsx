@@ -1,7 +1,7 @@
 'use client';
 
 import type { Overload, SeasonEntry } from '@/core';
-import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements } from '@dnd-kit/core';
 import { useCallback } from 'react';
 import type { SeasonData } from '../seasonData';
 import { DAY_PX, PairStrip, PolesPattern, WeekHeads } from './PairStrip';
@@ -13,12 +13,13 @@ type SeasonPictureProps = {
   season: SeasonData;
   entries: readonly SeasonEntry[];
   loads: readonly Overload[];
+  busy: boolean;
   onDrag: (dragged: DraggedLesson | null) => void;
   onMove: (lessonId: string, days: number) => void;
 };
 
 /** A strip of weeks for each pair, its lessons to be dragged along it. */
-export default function SeasonPicture({ season, entries, loads, onDrag, onMove }: SeasonPictureProps) {
+export default function SeasonPicture({ season, entries, loads, busy, onDrag, onMove }: SeasonPictureProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: byDays }),
@@ -34,6 +35,8 @@ export default function SeasonPicture({ season, entries, loads, onDrag, onMove }
     <DndContext
       id="season"
       sensors={sensors}
+      autoScroll={SCROLLS}
+      accessibility={{ announcements: saidAloud(season) }}
       onDragMove={({ active, delta }) => onDrag({ lessonId: lessonOf(active.id), days: Math.round(delta.x / DAY_PX) })}
       onDragCancel={() => onDrag(null)}
       onDragEnd={({ active, delta }) => onMove(lessonOf(active.id), Math.round(delta.x / DAY_PX))}
@@ -42,11 +45,25 @@ export default function SeasonPicture({ season, entries, loads, onDrag, onMove }
       <div ref={toThisWeek} className={classes.picture} tabIndex={0} role="group" aria-label="Weeks by pairs">
         <WeekHeads season={season} />
         {season.pairs.map(pair => (
-          <PairStrip key={pair.id} {...{ pair, season, entries, loads }} />
+          <PairStrip key={pair.id} {...{ pair, season, entries, loads, busy }} />
         ))}
       </div>
     </DndContext>
   );
+}
+
+/** At its edges the picture goes on slowly enough to stop at a week. */
+const SCROLLS = { threshold: { x: 0.1, y: 0.1 }, acceleration: 1.5 };
+
+/** What is said to somebody who drags without seeing it; the day it comes to is said below the picture. */
+function saidAloud({ coming }: SeasonData): Announcements {
+  const named = (id: string | number) => `“${coming.find(one => one.id === lessonOf(id))?.name ?? 'A lesson'}”`;
+  return {
+    onDragStart: ({ active }) => `${named(active.id)} is picked up.`,
+    onDragOver: () => undefined,
+    onDragEnd: () => undefined,
+    onDragCancel: ({ active }) => `${named(active.id)} stays where it was.`,
+  };
 }
 
 /** A mark is one pair's part of a lesson: all of them move with it. */

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { finger } from './support/finger';
 import { choose, expect, test } from './support/fixtures';
 import { cleanPass, closeSheet, key, openDay } from './support/pad';
 
@@ -18,7 +19,7 @@ async function figure(page: Page, title: string, rein: 'Left' | 'Right' = 'Left'
 test(
   'a warm-up on the flat: figures in order and tones, its balance, what evens it, and called out letter by letter',
   { tag: '@full' },
-  async ({ demoYard, strictPage: page }) => {
+  async ({ demoYard, browser, strictPage: page }) => {
     await page.goto(`${demoYard.url}/plan`);
     await page.getByRole('button', { name: 'New layout' }).click();
     await page.getByLabel('Name').fill('Warm-up on the flat');
@@ -70,6 +71,24 @@ test(
     await expect(page.getByText(/^Saved/)).toBeVisible();
     await page.reload();
     await expect(order.getByRole('listitem').last()).toContainText('Free walk');
+
+    // And with a finger on a tablet back to the beginning.
+    const tablet = await browser.newContext({ viewport: { width: 1024, height: 768 }, hasTouch: true });
+    const touched = await tablet.newPage();
+    await touched.goto(page.url());
+    const rows = touched.getByRole('list', { name: 'Figures in the order ridden' }).getByRole('listitem');
+    const { drag, lift } = await finger(touched);
+    const middle = async (row: number) => {
+      const box = (await rows.nth(row).getByRole('button', { name: /^Move/ }).boundingBox())!;
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    await expect(async () => {
+      await rows.last().scrollIntoViewIfNeeded();
+      await drag(await middle(2), await middle(0));
+      await lift();
+      await expect(rows.first()).toContainText('Free walk', { timeout: 2000 });
+    }).toPass({ timeout: 20_000 });
+    await tablet.close();
   },
 );
 

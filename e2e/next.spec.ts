@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { finger } from './support/finger';
 import { choose, expect, test } from './support/fixtures';
 import { cleanPass, key, openDay, closeSheet } from './support/pad';
 import type { RoanServer } from './support/roanServer';
@@ -170,23 +171,20 @@ test(
     const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
     const page = await phone.newPage();
     await page.goto(`${seasonYard.url}/ride/season`);
-    const touch = await phone.newCDPSession(page);
-    const at = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...touchPoints: { x: number; y: number }[]) =>
-      touch.send('Input.dispatchTouchEvent', { type, touchPoints });
+    const { drag, lift } = await finger(page);
     const mark = page.getByRole('button', { name: 'Move “The bend, built up”' }).first();
     for (const days of [3, 2, -4]) {
       await mark.scrollIntoViewIfNeeded();
       await expect(page.getByRole('region', { name: 'The season' })).toHaveAttribute('aria-busy', 'false');
       // What a finger does before the page is alive is nothing.
       await expect(async () => {
-        await at('touchEnd').catch(() => undefined);
+        await lift();
         const box = (await mark.boundingBox())!;
         const [x, y] = [box.x + 4, box.y + 20];
-        await at('touchStart', { x, y });
-        for (let step = 1; step <= 6; step += 1) await at('touchMove', { x: x + (days * DAY_PX * step) / 6, y });
+        await drag({ x, y }, { x: x + days * DAY_PX, y });
         await expect(page.getByText(/“The bend, built up” to \w+day/)).toBeVisible({ timeout: 2000 });
       }).toPass();
-      await at('touchEnd');
+      await lift();
       await expect.poll(() => daysMoved(page)).toBe(days);
     }
     await phone.close();

@@ -81,7 +81,14 @@ function FigureRow({ id, title, isSecond, calls, onPoint }: RowProps) {
       onFocus={() => onPoint(true)}
       onBlur={() => onPoint(false)}
     >
-      <ActionIcon variant="subtle" color="slate" {...attributes} {...listeners} aria-label={`Move ${title}`}>
+      <ActionIcon
+        variant="subtle"
+        color="slate"
+        className={classes.grip}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${title}`}
+      >
         <IconGripVertical size={18} />
       </ActionIcon>
       <div>

@@ -1,3 +1,4 @@
+import { finger } from './support/finger';
 import { expect, test } from './support/fixtures';
 
 test('today shows the lesson to come with its pairs and drawing, what stands, and what each could ride next', async ({
@@ -20,3 +21,30 @@ test('today shows the lesson to come with its pairs and drawing, what stands, an
   await coming.getByRole('link', { name: 'Set it out' }).click();
   await expect(page.getByRole('heading', { name: 'Carry out' })).toBeVisible();
 });
+
+test(
+  'on a phone a finger that goes up a drawing scrolls the page',
+  { tag: '@full' },
+  async ({ seasonYard, browser }) => {
+    const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+    const page = await phone.newPage();
+    const { drag, lift } = await finger(page);
+    const drawings = [
+      ['/', page.getByRole('region', { name: 'The lesson to come' }).locator('svg').first()],
+      ['/review', page.getByRole('group', { name: /^The sand with/ })],
+    ] as const;
+    for (const [path, drawing] of drawings) {
+      await page.goto(`${seasonYard.url}${path}`);
+      await drawing.scrollIntoViewIfNeeded();
+      const box = (await drawing.boundingBox())!;
+      const before = await page.evaluate(() => scrollY);
+      const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+      // Where the page ends the other way is left.
+      const isAtEnd = await page.evaluate(() => scrollY + innerHeight > document.documentElement.scrollHeight - 200);
+      await drag(from, { x: from.x, y: from.y + (isAtEnd ? 150 : -150) });
+      await lift();
+      await expect.poll(async () => Math.abs((await page.evaluate(() => scrollY)) - before)).toBeGreaterThan(80);
+    }
+    await phone.close();
+  },
+);

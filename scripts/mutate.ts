@@ -82,7 +82,8 @@ function together(before: Measured, now: { asked: string[]; survivors: string[] 
     const own = now.survivors.filter(isHere(folder));
     if (!IS_AGAIN)
       return { rows: [rowOf(folder, now.asked.filter(isHere(folder)).length, own.length)], survivors: own };
-    const still = known.filter(one => own.includes(one));
+    // Two changes of a line may be told in the same words: as many of them stay as were not noticed now.
+    const still = own.filter(one => known.includes(one));
     return { rows: earlier ? [rowOf(folder, Number(earlier[1]), still.length)] : [], survivors: still };
   });
   return { rows: found.flatMap(one => one.rows), survivors: found.flatMap(one => one.survivors).sort() };

@@ -27,13 +27,18 @@ export const EQUIVALENTS: Readonly<Record<string, string>> = {
   'src/core/suggest/catalogue.ts:64': 'what lies on the sand can be asked and ridden',
   'src/core/cautions/notStraight.ts:71': 'a radius of exactly the limit, within a micrometre',
   'src/core/stride/jumpAllowance.ts:13 EqualityOperator → heightM < 1': 'at one metre both rules say two metres',
+  'src/data/archive/stagedStore.ts:41': 'where there is no file nothing is attached',
   'src/data/archive/stagedStore.ts:43': 'what rows name of others is looked at when all are written',
   'src/data/queries/access.ts:18': 'by this tool: it is reckoned before the change is made; the days are tested',
   'src/data/queries/yardLists.ts:60 MethodExpression → name': 'a cell of a list comes without spaces round it',
   'src/data/queries/yardLists.ts:60 MethodExpression → name.trim().toLocaleUpperCase()':
     'large letters are as alike as small ones',
+  'src/files/gpx.ts:52': 'what is read of a track is no number: times, and what stands in attributes',
   'src/files/layoutPaper.ts:44': 'what is read is over pieces, or has a figure or figures',
   'src/files/stepPicture.ts:119 EqualityOperator → distanceM(start, to) <= textM': 'a tape of exactly a letter',
+  'src/files/stepPicture.ts:121 ArithmeticOperator → wayRad + Math.PI - turn': 'a head is the same from left to right',
+  'src/files/stepPicture.ts:121 ArithmeticOperator → wayRad - Math.PI':
+    'half round to the left is half round to the right',
   'src/files/stepPicture.ts:128 ArithmeticOperator → lookRad - side * Math.PI / 2':
     'shoulders are the same from left to right',
   'src/files/stepPicture.ts:129 ArithmeticOperator → lookRad - turn': 'a nose is the same from left to right',

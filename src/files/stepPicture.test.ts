@@ -85,27 +85,67 @@ test('a gap of 18 m is drawn from one fence to the next, with its number, and th
   expect(Math.abs(backY - lineY)).toBeGreaterThan(0.2 * radiusM);
 });
 
-test('a tape that is pulled has a head where it ends, and pointing there', () => {
-  const second = pictures(twoFences([15, 33], UP)).steps[1]!;
+test.each([
+  ['along the arena', twoFences([15, 33], UP)],
+  ['back', twoFences([33, 15], -UP)],
+  ['across it and askew', twoFences([15, 33], UP + 0.4)],
+])('a tape that is pulled %s has a head at its end, and pointing there', (_, layout) => {
+  const second = pictures(layout).steps[1]!;
+  const sizeM = Math.max(...texts(second).map(text => text.sizeM));
   const paths = second.shapes.flatMap(shape => (shape.kind === 'path' ? [shape] : []));
-  const { sizeM } = texts(second).find(({ text }) => text === '18.00 m')!;
-  const tape = paths.find(({ d }) => /^M15\.000 \S+L33\.000 \S+$/.test(d))!;
-  expect(tape.stroke).toBe('#000');
-  expect([tape.strokeM > 0.05 * sizeM, tape.strokeM < 0.3 * sizeM]).toEqual([true, true]);
-  const nose = paths.find(({ d }) => /^M\S+ \S+L\S+ \S+L\S+ \S+Z$/.test(d) && Math.abs(numbersOf(d)[0]! - 15) < 1)!;
-  expect(nose.fill).toBe('#000');
-  const [, end] = tape.d.split('L');
-  const heads = paths.filter(({ d }) => new RegExp(`^M\\S+ \\S+L${end}L\\S+ \\S+Z$`).test(d));
-  for (const { fill } of heads) expect(fill).toBe('#000');
-  // Another tape may end there, and come from a wall.
-  const alongIt = heads.map(({ d }) => numbersOf(d)).find(([aX, , , , bX]) => Math.abs(aX! - bX!) < 0.01);
-  const [aX, aY, tipX, tipY, , bY] = alongIt as [number, number, number, number, number, number];
-  expect([tipX, tipY]).toEqual(numbersOf(tape.d).slice(2));
-  // Behind its tip by less than a letter, as far to one side as to the other, and slimmer than it is long.
-  expect(aY + bY).toBeCloseTo(2 * tipY, 2);
-  expect([tipX - aX > 0.4 * sizeM, tipX - aX < sizeM]).toEqual([true, true]);
-  expect(aY).not.toBe(bY);
-  expect(Math.abs(aY - bY)).toBeLessThan(tipX - aX);
+  const filled = paths.filter(({ fill }) => fill === '#000').map(({ d }) => d);
+  const tapes = paths.filter(({ d, stroke, strokeM }) => {
+    const isLine = /^M-?\d+\.\d{3} -?\d+\.\d{3}L-?\d+\.\d{3} -?\d+\.\d{3}$/.test(d) && stroke === '#000';
+    return isLine && strokeM > 0.05 * sizeM && strokeM < 0.3 * sizeM;
+  });
+  const long = tapes
+    .map(({ d }) => numbersOf(d))
+    .filter(([ax, ay, bx, by]) => Math.hypot(bx! - ax!, by! - ay!) > sizeM);
+  expect(long.length).toBeGreaterThan(1);
+  for (const [ax, ay, tipX, tipY] of long as [number, number, number, number][]) {
+    // Its two other corners lie behind the tip by less than a letter, as far to one side as to the other; slimmer than it is long.
+    const isHead = (d: string) => {
+      const [oneX, oneY, hereX, hereY, otherX, otherY] = numbersOf(d) as [
+        number,
+        number,
+        number,
+        number,
+        number,
+        number,
+      ];
+      if (Math.hypot(hereX - tipX, hereY - tipY) > 0.002) return false;
+      const [backX, backY] = [tipX - (oneX + otherX) / 2, tipY - (oneY + otherY) / 2];
+      const [longM, wideM] = [Math.hypot(backX, backY), Math.hypot(oneX - otherX, oneY - otherY)];
+      const along = (backX * (tipX - ax) + backY * (tipY - ay)) / (longM * Math.hypot(tipX - ax, tipY - ay));
+      return along > 0.99 && longM > 0.4 * sizeM && longM < sizeM && wideM > 0.1 * sizeM && wideM < longM;
+    };
+    expect(filled.filter(d => /^M\S+ \S+L\S+ \S+L\S+ \S+Z$/.test(d)).some(isHead)).toBe(true);
+  }
+});
+
+test('a tape shorter than a letter is a line without a head; whoever pulls it has a black nose', () => {
+  const layout = course({
+    arena: { widthM: 20, lengthM: 40, letters: '20x40' },
+    items: [27, 26.6].map((at, i) => newItem('pole', `p${i + 1}`, { xM: 15, yM: at }, -UP)),
+    tracks: [],
+  });
+  const paths = pictures(layout).steps[1]!.shapes.flatMap(shape => (shape.kind === 'path' ? [shape] : []));
+  const short = paths.filter(({ d, stroke }) => {
+    const [ax, ay, bx, by] = numbersOf(d);
+    return (
+      /^M\S+ \S+L\S+ \S+$/.test(d) && stroke === '#000' && Math.abs(Math.hypot(bx! - ax!, by! - ay!) - 0.4) < 0.002
+    );
+  });
+  expect(short.length).toBeGreaterThan(0);
+  const triangles = paths.filter(({ d }) => /^M\S+ \S+L\S+ \S+L\S+ \S+Z$/.test(d));
+  const [, , endX, endY] = numbersOf(short[0]!.d);
+  // What has its head there comes from the wall, square to it.
+  const tips = triangles
+    .map(({ d }) => numbersOf(d))
+    .filter(([, , x, y]) => Math.hypot(x! - endX!, y! - endY!) < 0.002);
+  for (const [oneX, , , , otherX] of tips) expect((oneX! + otherX!) / 2).toBeCloseTo(endX!, 2);
+  expect(triangles.map(({ fill }) => fill)).toEqual(triangles.map(() => '#000'));
+  expect(triangles.length).toBeGreaterThan(0);
 });
 
 test('whoever pulls the tape back towards A looks that way', () => {

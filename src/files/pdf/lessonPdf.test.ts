@@ -140,7 +140,11 @@ test('a pair begins where there is room below its head, and what was put right i
     said.push({ words, leftMm: this.leftMm });
     line.call(this, words, gapMm);
   });
-  const many = Array.from({ length: 14 }, () => [RIDDEN, WAITING]).flat();
+  const rode = (count: number): SheetPair => {
+    const [first] = RIDDEN.end.summary.stages;
+    return { ...RIDDEN, end: { ...RIDDEN.end, summary: { next: [], stages: [{ ...first!, passes: passes(count) }] } } };
+  };
+  const many = Array.from({ length: 14 }, (_, count) => [rode(count), WAITING]).flat();
   const bytes = await lessonPdf({ ...SHEET, pairs: many, putRight: null }, 'a4');
   await lessonPdf(SHEET, 'a4');
   spy.mockRestore();

@@ -5,18 +5,27 @@ import { picturePages } from './picturePages';
 
 const [MARGIN_MM, GAP_MM, HEAD_MM] = [12, 5, 6];
 
-/** Eleven poles along an arena, some with a name; where each picture and its words came to lie, mm. */
+/** Eight poles along an arena, one with a name, and a fan round a peg; where each picture and its words came to lie, mm. */
 async function drawn() {
-  const items = Array.from({ length: 11 }, (_, i) => ({
-    ...newItem('pole', `p${i}`, { xM: 5 + (i % 3), yM: 4 + 5 * i }, Math.PI / 2),
+  const poles = Array.from({ length: 8 }, (_, i) => ({
+    ...newItem('pole', `p${i}`, { xM: 4 + (i % 2), yM: 4 + 6 * i }, Math.PI / 2),
     name: i === 2 ? 'blue' : null,
   }));
+  const fan = [0.2, 0.6, 1.1].map(rad =>
+    newItem('pole', `f${rad}`, { xM: 11 + 4 * Math.cos(rad), yM: 30 + 4 * Math.sin(rad) }, rad + Math.PI / 2),
+  );
+  const items = [...poles, ...fan];
   const layout = {
-    ...{ name: 'Eleven', arena: { widthM: 20, lengthM: 60, letters: '20x60' }, fall: null, school: 'whole-stride' },
+    ...{
+      name: 'Eight and a fan',
+      arena: { widthM: 20, lengthM: 60, letters: '20x60' },
+      fall: null,
+      school: 'whole-stride',
+    },
     ...{ items, tracks: [], horses: [], kit: null },
   } as unknown as Layout;
   const sheet = settingSheet(layout, { measureBy: 'walls', from: { xM: 10, yM: 0 } });
-  const paper = new PdfPaper('a4', 'Eleven');
+  const paper = new PdfPaper('a4', 'Eight and a fan');
   let page = 1;
   const heads: { text: string; bold?: boolean; xMm: number; yMm: number }[] = [];
   const frames: { page: number; xMm: number; yMm: number; widthMm: number; endMm: number }[] = [];
@@ -39,7 +48,7 @@ async function drawn() {
 
 test('two pictures beside each other, rows below each other, each whole on its page', async () => {
   const { frames, paper, yMm } = await drawn();
-  expect(frames).toHaveLength(11);
+  expect(frames).toHaveLength(12);
   const widthMm = (210 - 2 * MARGIN_MM - GAP_MM) / 2;
   frames.forEach((frame, index) => {
     expect(frame.widthMm).toBeCloseTo(widthMm, 6);
@@ -51,17 +60,17 @@ test('two pictures beside each other, rows below each other, each whole on its p
     for (const { endMm } of above) expect(frame.yMm - HEAD_MM - GAP_MM).toBeGreaterThanOrEqual(endMm - 1e-6);
   });
   expect(new Set(frames.map(({ page }) => page)).size).toBeGreaterThan(1);
-  expect(yMm).toBeCloseTo(frames[10]!.endMm + GAP_MM, 6);
+  expect(yMm).toBeCloseTo(frames[11]!.endMm + GAP_MM, 6);
 });
 
 test('over each picture stand its number and its name', async () => {
   const { frames, heads } = await drawn();
   heads.forEach(({ text, bold, xMm, yMm }, index) => {
-    expect(text).toMatch(/^[A-J] {2}pole$|^blue {2}pole blue$/);
+    expect(text).toMatch(/^Peg 1$|^[A-J] {2}pole$|^blue {2}pole blue$/);
     expect([bold, xMm, yMm + HEAD_MM]).toEqual([
       true,
       ...[frames[index]!.xMm, frames[index]!.yMm].map(mm => expect.closeTo(mm, 6)),
     ]);
   });
-  expect(new Set(heads.map(({ text }) => text)).size).toBe(11);
+  expect(new Set(heads.map(({ text }) => text)).size).toBe(12);
 });

@@ -57,22 +57,24 @@ export function SeasonBoard({ season }: { season: SeasonData }) {
   return (
     <section aria-label="The season" className={classes.season} aria-busy={busy}>
       <SeasonPicture {...{ season, entries, loads, busy }} onDrag={drag} onMove={move} />
+      <div className={classes.said}>
+        {dragged && <p role="status">{draggedWords(season, dragged)}</p>}
+        {problem && <p role="alert">{problem}</p>}
+        {moved && !dragged && (
+          <p role="status">
+            “{moved.name}” is on {said(moved.to)} now.{' '}
+            <Button
+              size="compact-sm"
+              variant="default"
+              disabled={busy}
+              onClick={() => move(moved.lessonId, moved.from - moved.to)}
+            >
+              Back to {said(moved.from)}
+            </Button>
+          </p>
+        )}
+      </div>
       <Legend />
-      {dragged && <p role="status">{draggedWords(season, dragged)}</p>}
-      {problem && <p role="alert">{problem}</p>}
-      {moved && !dragged && (
-        <p role="status">
-          “{moved.name}” is on {said(moved.to)} now.{' '}
-          <Button
-            size="compact-sm"
-            variant="default"
-            disabled={busy}
-            onClick={() => move(moved.lessonId, moved.from - moved.to)}
-          >
-            Back to {said(moved.from)}
-          </Button>
-        </p>
-      )}
       {ahead.length > 0 && (
         <section aria-label="Too much" className={classes.loads}>
           <h2>Too much, as it is planned</h2>

@@ -7,6 +7,7 @@ import { CHOOSE, HELP, INSTRUCT, READ, SUM } from '../src/app/_server/access/tes
 import { askSecurely, scanned } from './support/network';
 import { RoanServer } from './support/roanServer';
 import { test as base } from './support/fixtures';
+import { withOffice } from './support/office';
 import { desk, expect, instructor, joined, phone, test } from './support/onNetwork';
 import { PASSPHRASE, signIn } from './support/signIn';
 
@@ -18,15 +19,6 @@ async function passOf(roan: RoanServer, rider: string): Promise<string> {
   const { rows } = await client.execute({ sql, args: [rider] });
   client.close();
   return String(rows[0]?.[0]);
-}
-
-/** Somebody of the office, by name. */
-async function withOffice(roan: RoanServer): Promise<string> {
-  const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
-  const sql = `insert into people (id, yard_id, name, role) select 'office', id, 'Wyn Ostler', 'office' from yards`;
-  await client.execute(sql);
-  client.close();
-  return 'Wyn Ostler';
 }
 
 /** How many rows each table of the yard has. */

@@ -1,9 +1,8 @@
-import path from 'node:path';
-import { createClient } from '@libsql/client';
 import type { Page } from '@playwright/test';
 import { axeFinds, complaints, eyeFinds } from './support/everyPage';
 import { recordedFilm } from './support/film';
 import { keepRow } from './support/keepRow';
+import { withOffice } from './support/office';
 import { expect, instructor, joined, phone, test } from './support/onNetwork';
 import type { RoanServer } from './support/roanServer';
 import { signInMaud } from './support/signIn';
@@ -31,15 +30,6 @@ async function lookAt(page: Page, name: string, href: string): Promise<Record<st
     if (findings.length > 0) found[`${name} ${like}`] = findings;
   }
   return found;
-}
-
-/** Somebody of the office. */
-async function withOffice(roan: RoanServer): Promise<string> {
-  const client = createClient({ url: `file:${path.join(roan.folder, 'roan.db')}` });
-  const sql = `insert into people (id, yard_id, name, role) select 'office', id, 'Wyn Ostler', 'office' from yards`;
-  await client.execute(sql);
-  client.close();
-  return 'Wyn Ostler';
 }
 
 /** A link to read by, to the first of what it may show. */

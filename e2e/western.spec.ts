@@ -2,8 +2,9 @@ import { pdfPage } from '../src/files/pdf/testPdf';
 import { DEMO_LAYOUTS } from '../src/data/demo/demoLayouts';
 import { DEMO_HORSES } from '../src/data/demo/demoYard';
 import { SEASON_LESSONS } from '../src/data/demo/demoSeason';
-import { choose, expect, test } from './support/fixtures';
+import { expect, test } from './support/fixtures';
 import { key } from './support/pad';
+import { testStride } from './support/strideTest';
 import type { Page } from '@playwright/test';
 
 /** What somebody of the demo typed, and its tags: that stays as it was typed. */
@@ -41,26 +42,10 @@ test(
   { tag: '@full' },
   async ({ demoYard, strictPage: page }) => {
     await sayWestern(page, demoYard.url);
-    await page.goto(`${demoYard.url}/yard`);
-    const horse = await page
-      .getByRole('link', { name: /^Fennel/ })
-      .first()
-      .getAttribute('href');
-    await page.goto(`${demoYard.url}${horse}/test`);
-    const pad = page.getByRole('button', { name: /: tap, or press the space bar/ });
-    for (const [gait, strides] of [
+    const tests = await testStride(page, demoYard, /^Fennel/, [
       ['Jog', 10],
       ['Lope', 8],
-    ] as const) {
-      await choose(page, 'Gait', gait);
-      for (const more of [0, 0, 1]) {
-        for (let stride = 0; stride < strides + more; stride += 1) await pad.click();
-        await page.getByRole('button', { name: 'Keep this pass' }).click();
-      }
-    }
-    await page.getByRole('button', { name: /^Keep the/ }).click();
-    await expect(page).toHaveURL(new RegExp(`${horse}$`));
-    const tests = page.getByRole('region', { name: 'Stride tests', exact: true });
+    ]);
     // Three passes of 20 m with 31 and 25 strides in all.
     await expect(tests).toContainText('Jog in the lane');
     await expect(tests).toContainText('Normal: 1.94 m');

@@ -1,32 +1,19 @@
 import type { Question } from '../question/question';
 import { testQuestion } from '../question/testQuestion';
-import type { PassMark, TappedMark } from '../record/passMark';
+import type { TappedMark } from '../record/passMark';
 import { standingMarks } from '../record/passMark';
 import { isClean, passFaults } from '../record/passJudged';
 import type { PassRecord } from '../record/passRecord';
 import type { RecordEvent } from '../record/recordEvent';
-import type { Rein } from '../track/rein';
 import { applyEvent, EMPTY_LOG, standingRecord } from '../record/recordLog';
 import { takenBack } from '../record/testEvents';
 import { afterFailure } from './afterFailure';
 import type { FaultGround } from './faultGround';
 import { repeatedFaults } from './repeatedFault';
 import { stageGate, type GatedQuestion } from './stageGate';
+import { lessonPasses } from './testLesson';
 
-let count = 0;
-const marked = (...marks: TappedMark[]): PassMark[] =>
-  marks.map(mark => ({ id: `m${(count += 1)}`, ...mark }) as PassMark);
-const pass = (rein: Rein, ...marks: TappedMark[]): PassRecord => ({
-  ...{ id: `p${(count += 1)}`, pairId: 'pair', layoutVersionId: 'v', lessonId: 'l', direction: 'as-drawn' },
-  ...{
-    rein,
-    stage: 's',
-    stageId: 's',
-    question: testQuestion('line'),
-    riddenAtMs: count * 60_000,
-    marks: marked(...marks),
-  },
-});
+const pass = lessonPasses();
 const asking = (question: Partial<Question>, one: PassRecord): PassRecord => ({
   ...one,
   question: { ...one.question, ...question },
@@ -102,7 +89,8 @@ describe('the next stage (common practice, no source: the last two passes clean 
 });
 
 test('the last word on a thing counts, and what may be said often stays', () => {
-  const marks = marked(
+  const { marks } = pass(
+    'left',
     DOWN,
     { kind: 'hit', place: 2 },
     RUB,

@@ -1,21 +1,16 @@
 import { FAILURE_POLICIES } from '../exercises/exercise';
-import type { PassMark, TappedMark } from '../record/passMark';
+import type { TappedMark } from '../record/passMark';
 import type { PassRecord } from '../record/passRecord';
 import { testQuestion } from '../question/testQuestion';
-import type { Rein } from '../track/rein';
 import { afterFailure } from './afterFailure';
 import { NO_GROUND } from './faultGround';
 import { repeatedFaults } from './repeatedFault';
 import { stageGate } from './stageGate';
 import { firstImprovement, improvement } from './improvement';
 import { stopHere } from './stopHere';
+import { lessonPasses } from './testLesson';
 
-let count = 0;
-const pass = (rein: Rein, ...marks: TappedMark[]): PassRecord => ({
-  ...{ id: `p${(count += 1)}`, pairId: 'pair', layoutVersionId: 'v', lessonId: 'l', direction: 'as-drawn' },
-  ...{ rein, stage: 's', stageId: 's', question: testQuestion('line'), riddenAtMs: 0 },
-  ...{ marks: marks.map(mark => ({ id: `m${(count += 1)}`, ...mark }) as PassMark) },
-});
+const pass = lessonPasses();
 const asked = (counts: number[], one: PassRecord): PassRecord => ({
   ...one,
   question: testQuestion('line', { asked: counts }),

@@ -1,28 +1,10 @@
-import { DEFAULT_LEG, type ItemTrack, type Layout, type LayoutHorse } from '../layout/layout';
-import { newItem } from '../plan/newItem';
+import type { Layout } from '../layout/layout';
 import { tapeGrids } from '../units/tapeGrids';
 import { itemsAsMeasured } from './asMeasured';
 import { changedLegs } from './legChanges';
 import { roundedMeasures } from './roundedMeasures';
 import { settingSheet } from './settingSheet';
-
-const horse = (name: string, normalM: number): LayoutHorse => ({
-  ...{ id: name, name, heightM: 1.6, type: 'all-round', level: 'novice' },
-  strides: { 'course-canter': { shortM: normalM * 0.85, normalM, longM: normalM * 1.12 } },
-});
-
-function inLine(yM: number[], horses: LayoutHorse[], through = yM.map((_, i) => i)): Layout {
-  const items = yM.map((y, i) => newItem('vertical', `f${i + 1}`, { xM: 10, yM: y }, Math.PI / 2));
-  const track: ItemTrack = {
-    ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
-    through: through.map(index => ({ item: items[index]!.id, reversed: false })),
-    legs: through.slice(1).map(() => DEFAULT_LEG),
-  };
-  return {
-    ...{ name: 'line', arena: { widthM: 20, lengthM: 60, letters: '20x60' }, fall: null, school: 'whole-stride' },
-    ...{ items, tracks: [track], horses, kit: null },
-  };
-}
+import { testHorse, verticalsInLine } from './testLine';
 
 const sheetOf = (layout: Layout) => settingSheet(layout, { measureBy: 'line', from: { xM: 10, yM: 0 } });
 const changedWords = (layout: Layout, lengths: ReadonlyMap<string, number>) =>
@@ -33,7 +15,7 @@ const GRIDS = tapeGrids('m');
 
 test('where no word is near, five centimetres do: 18.13 m is read as 18.15', () => {
   // Strides of 3.6 m: with one to land and take off 18 m is five. 18.13 m is 0.7 % over that: easy, and so is 18.15.
-  const layout = inLine([10.02, 28.15], [horse('Heath', 3.6)]);
+  const layout = verticalsInLine([10.02, 28.15], [testHorse('Heath', 3.6)]);
   const rounded = roundedMeasures(layout, sheetOf(layout), GRIDS);
   expect(rounded.get('f2|gap')).toBeCloseTo(18.15, 9);
   // 10.02 m lies 4.02 m past K, the letter 6 m from the corner.
@@ -43,7 +25,7 @@ test('where no word is near, five centimetres do: 18.13 m is read as 18.15', () 
 
 test('at the edge of a word the gap is read as finely as it needs, and nothing else is', () => {
   // Easy holds to 3 %: 3.6 m × 1.03 × 5 counted strides. At 18.54 m it is all but forward, so that 18.55 would be.
-  const layout = inLine([10.02, 28.555], [horse('Heath', 3.6)]);
+  const layout = verticalsInLine([10.02, 28.555], [testHorse('Heath', 3.6)]);
   const sheet = sheetOf(layout);
   const rounded = roundedMeasures(layout, sheet, GRIDS);
   expect(changedWords(layout, rounded)).toEqual([]);
@@ -56,9 +38,9 @@ test('at the edge of a word the gap is read as finely as it needs, and nothing e
 
 test('none of them could be coarser: every one, tried one grid up, changes a word or vanishes', () => {
   for (const shiftM of [0.012, 0.037, 0.11, 0.26]) {
-    const layout = inLine(
+    const layout = verticalsInLine(
       [6.013 + shiftM, 13.21 + 2 * shiftM, 24.4 + shiftM, 38.87 + 3 * shiftM],
-      [horse('Heath', 3.6), horse('Quill', 3.1), horse('Fen', 2.7)],
+      [testHorse('Heath', 3.6), testHorse('Quill', 3.1), testHorse('Fen', 2.7)],
     );
     const sheet = sheetOf(layout);
     const rounded = roundedMeasures(layout, sheet, GRIDS);
@@ -74,7 +56,7 @@ test('none of them could be coarser: every one, tried one grid up, changes a wor
 });
 
 test('what is more than nothing stays so, and what follows does so from what is rounded', () => {
-  const layout = inLine([18.01, 36], [horse('Heath', 3.6)]);
+  const layout = verticalsInLine([18.01, 36], [testHorse('Heath', 3.6)]);
   const sheet = sheetOf(layout);
   const rounded = roundedMeasures(layout, sheet, GRIDS);
   // 1 cm past V, 18 m up: 5 cm would be rounding it up to five times itself, nothing would be level with V.
@@ -84,15 +66,15 @@ test('what is more than nothing stays so, and what follows does so from what is 
 });
 
 test('half steps where they change nothing, else the length as it is', () => {
-  const layout = inLine([12, 30], [horse('Heath', 3.6)]);
+  const layout = verticalsInLine([12, 30], [testHorse('Heath', 3.6)]);
   const sheet = sheetOf(layout);
   // Steps of 0.9 m: 18 m is 20 of them. Of 0.83 m it is 21.69: 21½ are 17.85 m, 0.8 % short, and easy as well.
   expect(roundedMeasures(layout, sheet, [0.415, null]).get('f2|gap')).toBeCloseTo(17.845, 9);
-  const fussy = inLine([12, 30], [horse('Heath', 3.6), horse('Quill', 18.54 / 5)]);
+  const fussy = verticalsInLine([12, 30], [testHorse('Heath', 3.6), testHorse('Quill', 18.54 / 5)]);
   expect(roundedMeasures(fussy, sheetOf(fussy), [2.5, null]).get('f2|gap')).toBeCloseTo(18, 9);
 });
 
 test.each([[[]], [[0]], [[-1, null]], [[NaN]]])('grids %j are refused', grids => {
-  const layout = inLine([12, 30], []);
+  const layout = verticalsInLine([12, 30], []);
   expect(() => roundedMeasures(layout, sheetOf(layout), grids)).toThrow(RangeError);
 });

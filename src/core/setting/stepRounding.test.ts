@@ -1,7 +1,5 @@
 import { distanceM } from '../geometry/pointM';
-import type { ItemTrack, Layout, LayoutHorse } from '../layout/layout';
-import { DEFAULT_LEG } from '../layout/layout';
-import { newItem } from '../plan/newItem';
+import { DEFAULT_LEG, type ItemTrack, type Layout } from '../layout/layout';
 import { seededRandom } from '../statistics/seededRandom';
 import { itemsAsMeasured, editsToStand } from './asMeasured';
 import { applyEdits } from '../layout/layoutEdit';
@@ -9,25 +7,7 @@ import { changedLegs } from './legChanges';
 import { placingTolerance } from './placingTolerance';
 import { settingSheet } from './settingSheet';
 import { stepRounding } from './stepRounding';
-
-const horse = (name: string, normalM: number): LayoutHorse => ({
-  ...{ id: name, name, heightM: 1.6, type: 'all-round', level: 'novice' },
-  strides: { 'course-canter': { shortM: normalM * 0.85, normalM, longM: normalM * 1.12 } },
-});
-
-/** Verticals one behind the other on the centre line, ridden towards C, so many metres apart. */
-function inLine(yM: number[], horses: LayoutHorse[]): Layout {
-  const items = yM.map((y, i) => newItem('vertical', `f${i + 1}`, { xM: 10, yM: y }, Math.PI / 2));
-  const track: ItemTrack = {
-    ...{ kind: 'items', id: 'line', name: null, gait: 'course-canter', course: null, passes: 1 },
-    through: items.map(({ id }) => ({ item: id, reversed: false })),
-    legs: items.slice(1).map(() => DEFAULT_LEG),
-  };
-  return {
-    ...{ name: 'line', arena: { widthM: 20, lengthM: 60, letters: '20x60' }, fall: null, school: 'whole-stride' },
-    ...{ items, tracks: [track], horses, kit: null },
-  };
-}
+import { testHorse, verticalsInLine } from './testLine';
 
 const FROM = { xM: 10, yM: 0 };
 const sheetOf = (layout: Layout) => settingSheet(layout, { measureBy: 'walls', from: FROM });
@@ -64,9 +44,9 @@ test('no rounding of all the measures changes fewer words (every one tried)', ()
   const random = seededRandom(21);
   for (let round = 0; round < 6; round += 1) {
     const first = 8 + random() * 3;
-    const layout = inLine(
+    const layout = verticalsInLine(
       [first, first + 10.9 + random(), first + 29 + random()],
-      [horse('Juniper', 3.66), horse('Bramble', 3.2 + random() * 0.3)],
+      [testHorse('Juniper', 3.66), testHorse('Bramble', 3.2 + random() * 0.3)],
     );
     const stepM = 0.72 + random() * 0.2;
     const free = sheetOf(layout).measures.filter(({ follows }) => !follows);
@@ -88,9 +68,13 @@ test('where counts are asked, no rounding changes fewer of the words that are sa
   const random = seededRandom(1127);
   for (let round = 0; round < 12; round += 1) {
     const first = 8 + random() * 3;
-    const plain = inLine(
+    const plain = verticalsInLine(
       [first, first + 14 + 2 * random(), first + 33 + 2 * random()],
-      [horse('Juniper', 3.66), horse('Bramble', 3.2 + random() * 0.3), horse('Bramble', 2.9 + random() * 0.3)],
+      [
+        testHorse('Juniper', 3.66),
+        testHorse('Bramble', 3.2 + random() * 0.3),
+        testHorse('Bramble', 2.9 + random() * 0.3),
+      ],
     );
     const asked = [3 + Math.floor(random() * 2), 4 + Math.floor(random() * 2)];
     const layout: Layout = {
@@ -112,7 +96,10 @@ test('where counts are asked, no rounding changes fewer of the words that are sa
 });
 
 test('on a long sheet it is never worse than each measure to its nearest half step', () => {
-  const layout = inLine([5, 9, 13, 17, 21, 25, 29, 33, 41, 45, 49, 53], [horse('Juniper', 3.66), horse('Fen', 2.9)]);
+  const layout = verticalsInLine(
+    [5, 9, 13, 17, 21, 25, 29, 33, 41, 45, 49, 53],
+    [testHorse('Juniper', 3.66), testHorse('Fen', 2.9)],
+  );
   // Each fence by itself, so that there are more than ten measures.
   const turned = { ...layout, items: layout.items.map((item, i) => ({ ...item, headingRad: Math.PI / 2 + i * 0.01 })) };
   const sheet = sheetOf(turned as Layout);
@@ -126,14 +113,14 @@ test('on a long sheet it is never worse than each measure to its nearest half st
 });
 
 test('a step that cannot be is refused', () => {
-  const layout = inLine([10, 28.3], [horse('Juniper', 3.66)]);
+  const layout = verticalsInLine([10, 28.3], [testHorse('Juniper', 3.66)]);
   expect(() => stepRounding(layout, sheetOf(layout), 0)).toThrow(RangeError);
   expect(() => stepRounding(layout, sheetOf(layout), NaN)).toThrow(RangeError);
 });
 
 describe('as set', () => {
   // Whole-stride school, worked by hand: 18.3 m is five strides of ground at 3.66 m, so an easy four.
-  const layout = inLine([10, 28.3], [horse('Juniper', 3.66)]);
+  const layout = verticalsInLine([10, 28.3], [testHorse('Juniper', 3.66)]);
   const sheet = sheetOf(layout);
   const along = sheet.pieces[1]!.points[0]!.placing;
 
@@ -163,7 +150,7 @@ describe('as set', () => {
 
 test('a piece may be off until the first word changes (worked by hand)', () => {
   // Easy ends at q = 1.03 and at 0.97: 5 × 3.66 × 0.03 = 0.549 m either way.
-  const [first, second] = placingTolerance(inLine([10, 28.3], [horse('Juniper', 3.66)]));
+  const [first, second] = placingTolerance(verticalsInLine([10, 28.3], [testHorse('Juniper', 3.66)]));
   for (const found of [first, second]) {
     expect(found!.offM).toBeGreaterThanOrEqual(0.549);
     expect(found!.offM).toBeLessThan(0.551);
@@ -171,12 +158,17 @@ test('a piece may be off until the first word changes (worked by hand)', () => {
   }
   // A way that is found late is no less touchy: 6 mm to one side of a limit, a good way from the other. 1.03 × 5 × 3.55 =
   // 18.2825 is 17.5 mm under 18.3, so that it is forward by as much; easy again for going nearer is no harm.
-  const nearLimit = inLine([10, 28.3], [horse('Juniper', 3.5515), horse('Bramble', (18.3 - 0.006) / 5 / 0.97)]);
+  const nearLimit = verticalsInLine(
+    [10, 28.3],
+    [testHorse('Juniper', 3.5515), testHorse('Bramble', (18.3 - 0.006) / 5 / 0.97)],
+  );
   const [near] = placingTolerance(nearLimit);
   expect(near!.offM).toBeCloseTo(0.006, 3);
   expect(near).toMatchObject({ horse: 'Bramble', before: 'easy four', after: 'quiet four' });
   // A horse whose word is just about to change makes it touchier: 18.3 / 5 / 3.56 = 1.028.
-  const [touchiest] = placingTolerance(inLine([10, 28.3], [horse('Juniper', 3.66), horse('Bramble', 3.56)]));
+  const [touchiest] = placingTolerance(
+    verticalsInLine([10, 28.3], [testHorse('Juniper', 3.66), testHorse('Bramble', 3.56)]),
+  );
   expect(touchiest).toMatchObject({ horse: 'Bramble', before: 'easy four', after: 'forward four or short five' });
   expect(touchiest!.offM).toBeCloseTo(5 * 3.56 * 1.03 - 18.3, 2);
 });

@@ -1,7 +1,19 @@
 import { spawnSync } from 'node:child_process';
+import type { Page } from '@playwright/test';
 import { expect, test } from './support/fixtures';
 import { key, onSand } from './support/pad';
+import type { RoanServer } from './support/roanServer';
 import { saved } from './support/sand';
+
+/** A row of five poles in the plan, chosen: where their number is typed. */
+async function fivePoles(page: Page, yard: RoanServer) {
+  await page.goto(`${yard.url}/plan`);
+  await page.getByRole('link', { name: /Five trot poles/ }).click();
+  await page.locator('[data-item$=" p1"]').click();
+  const poles = page.getByLabel('Poles', { exact: true });
+  await expect(poles).toHaveValue('5');
+  return poles;
+}
 
 test('a tap that was acknowledged is there after the server is killed', async ({ demoYard, strictPage: page }) => {
   await page.goto(`${demoYard.url}/ride`);
@@ -51,11 +63,7 @@ test(
   'a plan edited while the server is away is saved when it is back',
   { tag: '@full' },
   async ({ demoYard, strictPage: page }) => {
-    await page.goto(`${demoYard.url}/plan`);
-    await page.getByRole('link', { name: /Five trot poles/ }).click();
-    await page.locator('[data-item$=" p1"]').click();
-    const poles = page.getByLabel('Poles', { exact: true });
-    await expect(poles).toHaveValue('5');
+    const poles = await fivePoles(page, demoYard);
     await demoYard.kill();
     await poles.fill('6');
     await poles.press('Enter');
@@ -75,11 +83,7 @@ test(
   'what was planned and never saved comes back when the page is opened again',
   { tag: '@full' },
   async ({ demoYard, strictPage: page }) => {
-    await page.goto(`${demoYard.url}/plan`);
-    await page.getByRole('link', { name: /Five trot poles/ }).click();
-    await page.locator('[data-item$=" p1"]').click();
-    const poles = page.getByLabel('Poles', { exact: true });
-    await expect(poles).toHaveValue('5');
+    const poles = await fivePoles(page, demoYard);
     const plan = page.url();
     await demoYard.kill();
     await poles.fill('3');

@@ -79,9 +79,15 @@ test(
       .first()
       .click();
     await expect(desk.getByText(/What you change here is ridden in .*“Friday group”/)).toBeVisible();
-    await desk.locator('[data-item]').first().click();
+    const piece = desk.locator('[data-item]').first();
+    // A page that is not alive yet is told again.
+    await expect(async () => {
+      await piece.click();
+      await expect(piece).toHaveAttribute('aria-pressed', 'true', { timeout: 2000 });
+    }).toPass();
     await desk.keyboard.press('ArrowRight');
     await desk.keyboard.press('ArrowRight');
+    await expect(desk.getByRole('button', { name: 'Undo', exact: true })).toBeEnabled();
     await expect(desk.getByText('Saved', { exact: true })).toBeVisible();
     await expect(page.getByText(/“Four on the bend for three” was changed just now/)).toBeVisible({ timeout: 15_000 });
     await pairKey(page, 'Larkspur').tap();

@@ -36,6 +36,8 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
   const { db, yard } = await yardContext(may.help);
   const lesson = await findLesson(db, yard.id, lessonId);
   if (!lesson) notFound();
+  // Before anything that it stands for is read: what is changed meanwhile is asked for once more, and never taken for known.
+  const setup = await lessonSetup(db, yard.id, lesson);
   const { name, plan, startsAtMs, arenaId } = lesson;
   const atMs = nowMs();
   const state = lessonState(await lessonTimes(db, yard.id, lesson), atMs);
@@ -104,7 +106,7 @@ export default async function RunLessonPage({ params, searchParams }: RunLessonP
       timeZone={yard.timeZone}
       madeAtMs={atMs}
       isItsDay={isItsDay(startsAtMs, atMs, yard.timeZone)}
-      setup={await lessonSetup(db, yard.id, lesson)}
+      setup={setup}
       writtenDownFor={writes ? yardTime(startsAtMs, yard.timeZone, 'dddd D MMMM YYYY') : null}
     />
   );

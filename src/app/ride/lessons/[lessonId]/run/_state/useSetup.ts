@@ -2,6 +2,9 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { RunStage } from '../runStage';
 
+/** A page that was asked for and has not come after so long is asked for again: what was asked may be lost with the connection. */
+const ASK_AGAIN_MS = 10_000;
+
 type Seen = { setup: string; stages: readonly Pick<RunStage, 'versionId' | 'layoutName'>[] };
 
 /**
@@ -12,14 +15,16 @@ export function useSetup({ setup, stages }: Seen) {
   const router = useRouter();
   const [seen, setSeen] = useState<Seen>({ setup, stages });
   const [notice, setNotice] = useState<string | null>(null);
-  const askedFor = useRef<string | null>(null);
+  const askedFor = useRef<{ setup: string; atMs: number } | null>(null);
   if (seen.setup !== setup) {
     setSeen({ setup, stages });
     setNotice(changedWords(seen.stages, stages));
   }
   const onSetup = (now: string) => {
-    if (now === setup || now === askedFor.current) return;
-    askedFor.current = now;
+    const atMs = performance.now();
+    const asked = askedFor.current;
+    if (now === setup || (asked?.setup === now && atMs - asked.atMs < ASK_AGAIN_MS)) return;
+    askedFor.current = { setup: now, atMs };
     router.refresh();
   };
   return { notice, onSetup, onRead: () => setNotice(null) };

@@ -25,7 +25,7 @@ test('a lesson is dragged and put back; a drag that comes to no way is over', as
   await act(async () => picture.onMove('l', 1));
   expect(moveLesson).toHaveBeenLastCalledWith({ lessonId: 'l', toDay: '2026-12-03' });
   expect(back()).not.toBeNull();
-  // The picture was drawn anew under the hand: where it is dropped is where it was.
+  // Dragged there and back, or what is gone meanwhile: where it was.
   act(() => picture.onDrag({ lessonId: 'l', days: 2 }));
   expect(back()).toBeNull();
   act(() => picture.onDrag({ lessonId: 'l', days: 0 }));
